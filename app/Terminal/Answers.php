@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Terminal;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Balance\Yielded;
+use Vinculum\Correction\Counsel;
+use Vinculum\Exchange\Contract;
+use Vinculum\Exchange\Recipe;
+use Vinculum\Exchange\RecipeLine;
+use Vinculum\Exchange\RecipeReader;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Style\StyleBook;
+use Vinculum\Style\StyleFamily;
+
+/** Each command's answer, from the core. */
+final class Answers
+{
+    private const MOST_FOUND = 20;
+
+    public static function to(Call $call): Answer
+    {
+        return match ($call->command) {
+            'balance' => self::balance($call),
+            'advise' => self::advise($call),
+            'ingredients' => self::ingredients($call),
+            'styles' => self::styles(),
+            default => throw WrongCall::unknownCommand($call->command),
+        };
+    }
+
+    private static function balance(Call $call): Answer
+    {
+        [$recipe, $style, $balance] = self::weigh($call);
+        $json = Contract::balance($balance, $recipe->title, $style, $call->measures());
+        $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$balance->notes];
+
+        return new Answer($json, Printout::balance($json));
+    }
+
+    private static function advise(Call $call): Answer
+    {
+        [$recipe, $style, $balance] = self::weigh($call);
+        $catalogue = Catalogue::shipped();
+        $advice = Counsel::for($balance, $style, $call->complaint(), $call->with($catalogue), $call->most(), self::capacity($call), $catalogue, $call->measures());
+        $json = Contract::advice($advice, $balance);
+        $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$balance->notes, ...$advice->notes];
+
+        return new Answer($json, Printout::advice($json));
+    }
+
+    private static function ingredients(Call $call): Answer
+    {
+        $catalogue = Catalogue::shipped();
+        $search = $call->search();
+        $found = $search === null ? $catalogue->all() : array_map(static fn ($match): Ingredient => $catalogue->get($match->key), $catalogue->names()->find($search, self::MOST_FOUND));
+        $json = ['ingredients' => array_map(Contract::ingredient(...), $found)];
+
+        return new Answer($json, Printout::ingredients($json['ingredients']));
+    }
+
+    private static function styles(): Answer
+    {
+        $json = ['styles' => array_map(Contract::style(...), StyleBook::all())];
+
+        return new Answer($json, Printout::styles($json['styles']));
+    }
+
+    /** @return array{Recipe, StyleFamily|null, Balance} */
+    private static function weigh(Call $call): array
+    {
+        $recipe = RecipeReader::read($call->contents());
+        $texts = array_map(static fn (RecipeLine $line): string => $line->text, $recipe->lines);
+        $formula = Formula::fromTexts($texts, Catalogue::shipped(), $call->measures(), $recipe->yield);
+        $key = $call->style() ?? $recipe->style;
+        $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;
+
+        return [$recipe, $style, Balance::of($formula)];
+    }
+
+    /** @return list<string> */
+    private static function notesOnStyle(Recipe $recipe, Call $call): array
+    {
+        return $call->style() === null && $recipe->style !== null && !StyleBook::has($recipe->style)
+            ? ["There is no style \"{$recipe->style}\", so nothing is compared with one; ./vinculum styles lists those there are."]
+            : [];
+    }
+
+    private static function capacity(Call $call): ?float
+    {
+        $text = $call->capacity();
+        if ($text === null) {
+            return null;
+        }
+
+        return Yielded::parse($text, $call->measures())?->millilitres->value ?? throw WrongCall::badValue('--capacity', $text, 'name a volume such as "2 l"');
+    }
+}

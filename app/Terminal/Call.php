@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Terminal;
+
+use Vinculum\Correction\Complaint;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\NameSearch;
+use Vinculum\Quantity\Measures;
+use Vinculum\Style\StyleBook;
+
+/** A command line, taken apart and checked. */
+final readonly class Call
+{
+    private const MOST_BYTES = 5_000_001;
+
+    /** Options by command, each with whether it takes a value. */
+    private const OPTIONS = [
+        'balance' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false],
+        'advise' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--with' => true, '--most' => true, '--complaint' => true, '--capacity' => true],
+        'ingredients' => ['--json' => false, '--search' => true],
+        'styles' => ['--json' => false],
+    ];
+
+    /** @param array<string, string> $values of the options that take one */
+    private function __construct(public string $command, public bool $isJson, private bool $isStdin, private ?string $file, private array $values)
+    {
+    }
+
+    /**
+     * @param list<string> $arguments
+     *
+     * @throws WrongCall
+     */
+    public static function parse(array $arguments): self
+    {
+        $command = array_shift($arguments) ?? '';
+        $options = self::OPTIONS[$command] ?? throw WrongCall::unknownCommand($command);
+        $values = [];
+        $flags = [];
+        $file = null;
+        while ($arguments !== []) {
+            $argument = array_shift($arguments);
+            [$option, $attached] = [...explode('=', $argument, 2), null];
+            if (!str_starts_with($argument, '--')) {
+                $file = $file === null ? $argument : throw WrongCall::unknownOption($argument, $command);
+            } elseif (!isset($options[$option])) {
+                throw WrongCall::unknownOption($option, $command);
+            } elseif ($options[$option]) {
+                $values[$option] = $attached ?? array_shift($arguments) ?? throw WrongCall::missingValue($option);
+            } else {
+                $flags[$option] = true;
+            }
+        }
+
+        return new self($command, isset($flags['--json']), isset($flags['--stdin']), $file, $values);
+    }
+
+    /** @throws WrongCall */
+    public function contents(): string
+    {
+        if ($this->isStdin) {
+            return (string) stream_get_contents(STDIN, self::MOST_BYTES);
+        }
+        $file = $this->file ?? throw WrongCall::noFile($this->command);
+        $contents = is_file($file) ? @file_get_contents($file, false, null, 0, self::MOST_BYTES) : false;
+
+        return $contents === false ? throw WrongCall::unreadableFile($file) : $contents;
+    }
+
+    /** @throws WrongCall */
+    public function measures(): Measures
+    {
+        $value = $this->values['--measures'] ?? Measures::Us->value;
+
+        return Measures::tryFrom($value) ?? throw WrongCall::badValue('--measures', $value, 'use us, metric, imperial, au or jp');
+    }
+
+    /** @throws WrongCall */
+    public function style(): ?string
+    {
+        $value = $this->values['--style'] ?? null;
+        if ($value !== null && !StyleBook::has($value)) {
+            throw WrongCall::badValue('--style', $value, './vinculum styles lists the ones there are');
+        }
+
+        return $value;
+    }
+
+    /**
+     * @return list<string>|null ingredient keys that may be added
+     *
+     * @throws WrongCall
+     */
+    public function with(Catalogue $catalogue): ?array
+    {
+        if (!isset($this->values['--with'])) {
+            return null;
+        }
+        $keys = [];
+        foreach (array_filter(array_map(trim(...), explode(',', $this->values['--with'])), static fn (string $name): bool => $name !== '') as $name) {
+            $match = $catalogue->names()->find($name, 1)[0] ?? null;
+            $keys[] = match (true) {
+                $catalogue->has($name) => $name,
+                $match !== null && $match->score >= NameSearch::ACCEPTED => $match->key,
+                default => throw WrongCall::badValue('--with', $name, 'no such ingredient; ./vinculum ingredients --search finds it'),
+            };
+        }
+
+        return array_values(array_unique($keys));
+    }
+
+    /** @throws WrongCall */
+    public function most(): int
+    {
+        $value = $this->values['--most'] ?? '3';
+
+        return in_array($value, ['1', '2', '3'], true) ? (int) $value : throw WrongCall::badValue('--most', $value, 'use 1, 2 or 3');
+    }
+
+    /** @throws WrongCall */
+    public function complaint(): ?Complaint
+    {
+        $value = $this->values['--complaint'] ?? null;
+        if ($value === null) {
+            return null;
+        }
+        $keys = Complaint::keys();
+
+        return in_array($value, $keys, true) ? Complaint::named($value) : throw WrongCall::badValue('--complaint', $value, 'use one of ' . implode(', ', $keys));
+    }
+
+    public function capacity(): ?string
+    {
+        return $this->values['--capacity'] ?? null;
+    }
+
+    public function search(): ?string
+    {
+        return $this->values['--search'] ?? null;
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+// The file commands of ./vinculum. Needs nothing but PHP: they answer on a machine where nothing is installed yet.
+
+require dirname(__DIR__) . '/core/autoload.php';
+
+spl_autoload_register(static function (string $class): void {
+    if (str_starts_with($class, 'App\\Terminal\\')) {
+        require dirname(__DIR__) . '/app/' . str_replace('\\', '/', substr($class, strlen('App\\'))) . '.php';
+    }
+});
+
+exit(App\Terminal\Terminal::run(array_slice($argv, 1)));

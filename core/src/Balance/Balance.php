@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Balance;
+
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Mixture\Acidity;
+use Vinculum\Mixture\Body;
+use Vinculum\Mixture\Component;
+use Vinculum\Mixture\Mixture;
+use Vinculum\Mixture\WaterActivity;
+use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Reading\LineStatus;
+use Vinculum\Reading\ResolvedLine;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Taste;
+use Vinculum\Taste\TasteLoad;
+
+/** Where a formula stands: what it is made of, how it tastes, and how sure that is. */
+final readonly class Balance
+{
+    private const LEAST_PH_HALF_BAND = 0.2;
+    private const LEAST_WATER_ACTIVITY_HALF_BAND = 0.005;
+    /** Ingredients that hold oil and water together. */
+    private const EMULSIFIERS = ['egg', 'mustard', 'milk'];
+    private const ALLERGENS = ['celery', 'gluten', 'crustaceans', 'egg', 'fish', 'lupin', 'milk', 'molluscs', 'mustard', 'nuts', 'peanuts', 'sesame', 'soya', 'sulphites'];
+
+    /**
+     * @param Mixture                $mixture  mixed, or finished where a yield is known
+     * @param array<string, Reading> $axes     by axis
+     * @param list<string>           $notes
+     */
+    private function __construct(
+        public Formula $formula,
+        public Mixture $mixture,
+        public bool $isFinished,
+        public Taste $taste,
+        public array $axes,
+        public ?Reading $ph,
+        public ?Reading $waterActivity,
+        public Body $body,
+        public array $notes,
+    ) {
+    }
+
+    public static function of(Formula $formula): self
+    {
+        $mixed = $formula->mixed();
+        [$mixture, $yield, $notes] = self::finish($formula, $mixed);
+        $doubt = Doubt::about($formula, $mixture, $yield);
+        $axes = self::readAxes($doubt);
+
+        return new self(
+            $formula,
+            $mixture,
+            $yield !== null,
+            Taste::ofMixture($mixture),
+            $axes,
+            self::ph($mixture, $doubt),
+            self::waterActivity($mixture, $doubt),
+            Body::of($mixture, array_intersect(self::EMULSIFIERS, self::allergensOf($formula)) !== []),
+            [...$notes, ...self::notesOnLines($formula, $mixture)],
+        );
+    }
+
+    public function load(): TasteLoad
+    {
+        return TasteLoad::of($this->mixture);
+    }
+
+    /**
+     * The axes after adding something to the batch as it stands, with the doubt of both.
+     *
+     * @param list<ResolvedLine> $added
+     *
+     * @return array<string, Reading> by axis
+     */
+    public function axesAfter(array $added): array
+    {
+        $mixture = $this->mixture;
+        foreach ($added as $line) {
+            $mixture = $mixture->plus($line->mixture());
+        }
+
+        return self::readAxes(Doubt::about($this->formula, $mixture, $this->isFinished ? $this->formula->yield : null, $added));
+    }
+
+    /** @return list<string> allergens of every ingredient named, in the order of the regulation */
+    public function allergens(): array
+    {
+        return self::allergensOf($this->formula);
+    }
+
+    /** @return list<string> diets that every ingredient named fits; none is claimed while a line is unknown */
+    public function diets(): array
+    {
+        $diets = Ingredient::allDiets();
+        $ingredients = self::ingredientsOf($this->formula);
+        foreach ($this->formula->lines as $line) {
+            if ($line->ingredient === null) {
+                return [];
+            }
+        }
+        foreach ($ingredients as $ingredient) {
+            $diets = array_intersect($diets, $ingredient->diets());
+        }
+
+        return $ingredients === [] ? [] : array_values($diets);
+    }
+
+    public function alcoholPercent(): float
+    {
+        return $this->mixture->percent(Component::Ethanol);
+    }
+
+    /** @return array<string, Reading> by axis */
+    private static function readAxes(Doubt $doubt): array
+    {
+        $axes = [];
+        foreach (Axis::cases() as $axis) {
+            $figure = static fn (Mixture $trial): float => Taste::ofMixture($trial)->on($axis);
+            $axes[$axis->value] = $axis === Axis::Heat ? $doubt->onFactor($figure) : $doubt->on($figure);
+        }
+
+        return $axes;
+    }
+
+    /** @return array{Mixture, Yielded|null, list<string>} */
+    private static function finish(Formula $formula, Mixture $mixed): array
+    {
+        if ($formula->yieldText === null && $formula->yield === null) {
+            return [$mixed, null, []];
+        }
+        if ($formula->yield === null) {
+            return [$mixed, null, ["The yield \"{$formula->yieldText}\" names no weight or volume, so the figures are of everything mixed. Write it as \"500 ml\" or \"1.2 kg\"."]];
+        }
+        $lost = $formula->yield->waterLostFrom($mixed);
+        $water = $mixed->get(Component::Water);
+        if ($mixed->grams() <= 0.0) {
+            return [$mixed, null, []];
+        }
+        if ($lost < -0.02 * $mixed->grams()) {
+            return [$mixed, null, [sprintf('The yield is more than went in (%s mixed): is a line missing? The figures are of everything mixed.', KitchenNumber::grams($mixed->grams()))]];
+        }
+        if ($lost >= $water) {
+            return [$mixed, null, [sprintf('The yield would need %s of water to leave and there are only %s: check the yield or the lines. The figures are of everything mixed.', KitchenNumber::grams($lost), KitchenNumber::grams($water))]];
+        }
+        $lost = max(0.0, $lost);
+
+        return [$mixed->with(Component::Water, $water - $lost), $formula->yield, $lost < 0.5 ? [] : [sprintf('%s of water boiled off between mixing and the yield.', KitchenNumber::grams($lost))]];
+    }
+
+    private static function ph(Mixture $mixture, Doubt $doubt): ?Reading
+    {
+        if (Acidity::ph($mixture) === null) {
+            return null;
+        }
+        $depends = [...array_keys(Component::every('charge')), Component::StrongIonDifference->value, Component::Salt->value, Component::Water->value];
+        $present = array_values(array_intersect($depends, array_keys($mixture->amounts())));
+        $reading = $doubt->on(static fn (Mixture $trial): float => Acidity::ph($trial) ?? 7.0, $present);
+        $half = max(self::LEAST_PH_HALF_BAND, $reading->high - $reading->value);
+
+        return new Reading($reading->value, max(0.0, $reading->value - $half), min(14.0, $reading->value + $half), $reading->shares);
+    }
+
+    private static function waterActivity(Mixture $mixture, Doubt $doubt): ?Reading
+    {
+        if (WaterActivity::of($mixture) === null) {
+            return null;
+        }
+        $depends = [...array_keys(Component::every('norrish')), Component::Salt->value, Component::Water->value];
+        $reading = $doubt->on(static fn (Mixture $trial): float => WaterActivity::of($trial) ?? 1.0, array_values(array_intersect($depends, array_keys($mixture->amounts()))));
+        $half = max(self::LEAST_WATER_ACTIVITY_HALF_BAND, $reading->high - $reading->value);
+
+        return new Reading($reading->value, max(0.0, $reading->value - $half), min(1.0, $reading->value + $half), $reading->shares);
+    }
+
+    /** @return list<Ingredient> */
+    private static function ingredientsOf(Formula $formula): array
+    {
+        $ingredients = array_map(static fn (ResolvedLine $line): ?Ingredient => $line->ingredient, $formula->lines);
+
+        return array_values(array_filter($ingredients));
+    }
+
+    /** @return list<string> */
+    private static function allergensOf(Formula $formula): array
+    {
+        $found = array_merge([], ...array_map(static fn (Ingredient $ingredient): array => $ingredient->allergens, self::ingredientsOf($formula)));
+
+        return array_values(array_intersect(self::ALLERGENS, $found));
+    }
+
+    /** @return list<string> */
+    private static function notesOnLines(Formula $formula, Mixture $mixture): array
+    {
+        $notes = [];
+        foreach ($formula->lines as $number => $line) {
+            if ($line->status === LineStatus::Unknown) {
+                $notes[] = sprintf('Line %d, "%s", is left out: %s', $number + 1, mb_strimwidth($line->text, 0, 60, '…'), $line->note ?? '');
+            } elseif ($line->status === LineStatus::ToTaste) {
+                $notes[] = sprintf('Line %d, "%s", has no amount and counts as none.', $number + 1, mb_strimwidth($line->text, 0, 60, '…'));
+            }
+        }
+        if (count($notes) > 20) {
+            $notes = [...array_slice($notes, 0, 20), sprintf('%d more lines are left out or have no amount.', count($notes) - 20)];
+        }
+        if ($mixture->grams() <= 0.0) {
+            $notes[] = 'Nothing is counted yet: add an ingredient with an amount.';
+        } elseif (Acidity::ph($mixture) === null) {
+            $notes[] = 'No pH: nothing in it is an acid the model knows, or there is too little water.';
+        }
+
+        return $notes;
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Balance;
+
+/** A figure with its 90 % interval. */
+final readonly class Reading
+{
+    /**
+     * @param array<int, float> $shares share of the doubt that each line brings, by line number from 0
+     */
+    public function __construct(public float $value, public float $low, public float $high, public array $shares = [])
+    {
+    }
+}

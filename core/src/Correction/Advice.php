@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Correction;
+
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Taste;
+
+/** The answer to "what do I add": ranked corrections towards a target, best first. */
+final readonly class Advice
+{
+    /**
+     * @param list<Correction> $corrections
+     * @param list<string>     $notes
+     */
+    public function __construct(public Taste $before, public Target $target, public float $distanceBefore, public array $corrections, public array $notes)
+    {
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Correction;
+
+use Vinculum\Mixture\Mixture;
+use Vinculum\Taste\Taste;
+
+/** A way to mend a batch: what to add, and where that leaves it. */
+final readonly class Correction
+{
+    /**
+     * @param list<Addition> $additions
+     * @param Mixture        $mixture     the batch with everything added
+     * @param list<string>   $sideEffects what else moves, in words
+     * @param list<string>   $allergensAdded
+     */
+    public function __construct(
+        public array $additions,
+        public Mixture $mixture,
+        public Taste $after,
+        public float $distanceAfter,
+        public float $addedGrams,
+        public array $sideEffects,
+        public array $allergensAdded,
+    ) {
+    }
+}

@@ -1,0 +1,349 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Correction;
+
+use Vinculum\Mixture\Component;
+use Vinculum\Mixture\Mixture;
+use Vinculum\Mixture\Volume;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Taste;
+use Vinculum\Taste\TasteLoad;
+
+/**
+ * Finds what to add: for every support of up to three candidates the best non-negative amounts, snapped to what the
+ * cook can measure, evaluated again, and ranked.
+ */
+final readonly class CorrectionSearch
+{
+    private const MOST_ANSWERS = 8;
+    /** Supports worth snapping: the best by exact value. */
+    private const SHORTLIST = 60;
+    /** A correction must gain at least this many steps to be worth a spoon. */
+    private const LEAST_GAIN = 0.125;
+    /** A move on an axis that is said as a side effect, in steps. */
+    private const NOTICED = 0.5;
+
+    /**
+     * @param Mixture      $batch           as it stands in the pan
+     * @param list<string> $batchAllergens
+     */
+    public static function advise(Mixture $batch, Target $target, Wish $wish, array $batchAllergens = []): Advice
+    {
+        $load = TasteLoad::of($batch);
+        $before = $load->taste();
+        $distance = $target->distance($before);
+        $notes = [];
+        if ($load->grams <= 0.0) {
+            return new Advice($before, $target, $distance, [], ['There is nothing in the pan yet, so there is nothing to correct.']);
+        }
+        if ($wish->candidates === []) {
+            return new Advice($before, $target, $distance, [], ['Nothing may be added: name at least one ingredient to correct with.']);
+        }
+        $most = self::mostGrams($batch, $wish);
+        if ($most <= 0.0) {
+            return new Advice($before, $target, $distance, [], ['The batch already fills the capacity: take some out, or name a larger vessel.']);
+        }
+        if ($distance < self::LEAST_GAIN) {
+            return new Advice($before, $target, $distance, [], ['It stands inside every window: nothing needs adding.']);
+        }
+        $objective = new Objective($load, $target);
+        $found = self::shortlist($objective, $wish, $most);
+        $corrections = self::snapAll($found, $wish, $batch, $load, $target, $before, $distance, $most, $batchAllergens);
+        if ($corrections === []) {
+            $notes[] = 'Nothing that may be added brings it closer in an amount that can be measured: allow other ingredients, or start that part again.';
+        } elseif ($corrections[0]->distanceAfter > 1.0) {
+            $notes[] = sprintf('No addition within the room there is brings it all the way: %.1f steps remain after the best.', $corrections[0]->distanceAfter);
+        }
+
+        return new Advice($before, $target, $distance, $corrections, $notes);
+    }
+
+    /** Grams that may be added: to the capacity, else 40 % of the batch. */
+    private static function mostGrams(Mixture $batch, Wish $wish): float
+    {
+        if ($wish->capacityMillilitres === null) {
+            return Wish::USUAL_SHARE * $batch->grams();
+        }
+        // room filled with water, the lightest thing usually added but oil and spirits; the snapped result is held to the volume itself
+        return max(0.0, $wish->capacityMillilitres - Volume::millilitres($batch)) * 1.6;
+    }
+
+    /**
+     * The best amounts for every support, best first.
+     *
+     * @return list<array{list<Candidate>, list<float>, float}> candidates, grams, value
+     */
+    private static function shortlist(Objective $objective, Wish $wish, float $most): array
+    {
+        $rows = array_map(static fn (Candidate $candidate): array => Objective::row($candidate->perGram), $wish->candidates);
+        $nothing = $objective->value([], []);
+        $found = [];
+        $singles = [];
+        foreach ($rows as $index => $row) {
+            $singles[$index] = self::fitOne($objective, $row, $most);
+            $found[] = [[$index], ...$singles[$index]];
+        }
+        $pairs = [];
+        if ($wish->most >= 2) {
+            foreach (self::supports(count($rows), 2) as [$a, $b]) {
+                $starts = [[$singles[$a][0][0], 0.0], [0.0, $singles[$b][0][0]], [$singles[$a][0][0], $singles[$b][0][0]]];
+                $pairs[$a][$b] = self::fitFrom($objective, [$rows[$a], $rows[$b]], $starts, $most);
+                $found[] = [[$a, $b], ...$pairs[$a][$b]];
+            }
+        }
+        if ($wish->most >= 3) {
+            foreach (self::supports(count($rows), 3) as [$a, $b, $c]) {
+                [$ab, $ac, $bc] = [$pairs[$a][$b][0], $pairs[$a][$c][0], $pairs[$b][$c][0]];
+                $starts = [[$ab[0], $ab[1], 0.0], [$ac[0], 0.0, $ac[1]], [0.0, $bc[0], $bc[1]], [$ab[0], $ab[1], $singles[$c][0][0]]];
+                $found[] = [[$a, $b, $c], ...self::fitFrom($objective, [$rows[$a], $rows[$b], $rows[$c]], $starts, $most)];
+            }
+        }
+        $found = array_filter($found, static fn (array $one): bool => $one[2] < $nothing - 0.05);
+        usort($found, static fn (array $one, array $other): int => $one[2] <=> $other[2]);
+        $byCount = [];
+        foreach ($found as $one) {
+            $byCount[count($one[0])][] = $one;
+        }
+        $short = [];
+        foreach ($byCount as $ofCount) {
+            array_push($short, ...array_slice($ofCount, 0, (int) (self::SHORTLIST / 3)));
+        }
+
+        return array_map(static fn (array $one): array => [array_map(static fn (int $index): Candidate => $wish->candidates[$index], $one[0]), $one[1], $one[2]], $short);
+    }
+
+    /**
+     * @param array{float, float, float, float, float, float, float} $row
+     *
+     * @return array{list<float>, float}
+     */
+    private static function fitOne(Objective $objective, array $row, float $most): array
+    {
+        $best = [[0.0], $objective->value([$row], [0.0])];
+        foreach ([...$objective->edges($row), 0.1 * $most, $most] as $grams) {
+            if ($grams <= $most) {
+                $value = $objective->value([$row], [$grams]);
+                if ($value < $best[1]) {
+                    $best = [[$grams], $value];
+                }
+            }
+        }
+
+        return $objective->fit([$row], $best[0], $most, 16);
+    }
+
+    /**
+     * @param list<array{float, float, float, float, float, float, float}> $rows
+     * @param list<list<float>>                                            $starts
+     *
+     * @return array{list<float>, float}
+     */
+    private static function fitFrom(Objective $objective, array $rows, array $starts, float $most): array
+    {
+        $best = null;
+        $least = INF;
+        foreach ($starts as $start) {
+            $value = array_sum($start) <= $most ? $objective->value($rows, $start) : INF;
+            if ($value < $least || $best === null) {
+                [$best, $least] = [$start, $value];
+            }
+        }
+
+        return $objective->fit($rows, $best ?? [], $most);
+    }
+
+    /**
+     * Every choice of so many out of so many, in order.
+     *
+     * @return \Generator<list<int>>
+     */
+    private static function supports(int $of, int $size): \Generator
+    {
+        for ($a = 0; $a < $of; ++$a) {
+            for ($b = $a + 1; $b < $of; ++$b) {
+                if ($size === 2) {
+                    yield [$a, $b];
+                    continue;
+                }
+                for ($c = $b + 1; $c < $of; ++$c) {
+                    yield [$a, $b, $c];
+                }
+            }
+        }
+    }
+
+    /**
+     * @param list<array{list<Candidate>, list<float>, float}> $found
+     * @param list<string>                                     $allergens
+     *
+     * @return list<Correction>
+     */
+    private static function snapAll(array $found, Wish $wish, Mixture $batch, TasteLoad $load, Target $target, Taste $before, float $distance, float $most, array $allergens): array
+    {
+        $spoons = Spoons::of($wish->measures);
+        $corrections = [];
+        foreach ($found as [$candidates, $grams]) {
+            $snapped = self::snap($candidates, $grams, $spoons, $load, $target, $most);
+            if ($snapped === null) {
+                continue;
+            }
+            $correction = self::describe($snapped, $batch, $target, $before, $spoons, $allergens);
+            $isTooFull = $wish->capacityMillilitres !== null && Volume::millilitres($correction->mixture) > $wish->capacityMillilitres;
+            if ($correction->distanceAfter > $distance - self::LEAST_GAIN || $isTooFull) {
+                continue;
+            }
+            $corrections[] = $correction;
+        }
+        usort($corrections, static fn (Correction $one, Correction $other): int => [round(4.0 * $one->distanceAfter), count($one->additions), $one->addedGrams] <=> [round(4.0 * $other->distanceAfter), count($other->additions), $other->addedGrams]);
+
+        return self::withoutIdleAdditions($corrections);
+    }
+
+    /**
+     * Drops a correction that only adds something idle to a better one.
+     *
+     * @param list<Correction> $ranked
+     *
+     * @return list<Correction>
+     */
+    private static function withoutIdleAdditions(array $ranked): array
+    {
+        $kept = [];
+        $sets = [];
+        foreach ($ranked as $correction) {
+            $keys = array_map(static fn (Addition $addition): string => $addition->ingredient->key, $correction->additions);
+            foreach ($sets as $better) {
+                if (array_diff($better, $keys) === []) {
+                    continue 2;
+                }
+            }
+            $kept[] = $correction;
+            $sets[] = $keys;
+            if (count($kept) === self::MOST_ANSWERS) {
+                break;
+            }
+        }
+
+        return $kept;
+    }
+
+    /**
+     * The best of the measurable amounts around the exact ones.
+     *
+     * @param list<Candidate> $candidates
+     * @param list<float>     $grams
+     *
+     * @return list<array{Candidate, float}>|null
+     */
+    private static function snap(array $candidates, array $grams, Spoons $spoons, TasteLoad $load, Target $target, float $most): ?array
+    {
+        $choices = [[]];
+        foreach ($candidates as $index => $candidate) {
+            $extended = [];
+            foreach ($spoons->neighbours($grams[$index], $candidate->ingredient->density, $candidate->ingredient->eachGrams()) as $amount) {
+                foreach ($choices as $choice) {
+                    $extended[] = [...$choice, [$candidate, $amount]];
+                }
+            }
+            $choices = $extended;
+        }
+        $best = null;
+        $least = INF;
+        foreach ($choices as $choice) {
+            $choice = array_values(array_filter($choice, static fn (array $one): bool => $one[1] > 0.0));
+            $added = array_sum(array_column($choice, 1));
+            $value = self::valueOf($choice, $load, $target);
+            if ($choice !== [] && $added <= $most && $value < $least) {
+                [$best, $least] = [$choice, $value];
+            }
+        }
+
+        return $best === null ? null : self::trim($best, $least, $spoons, $load, $target);
+    }
+
+    /**
+     * Takes back notch after notch for as long as that is no worse: the least that does the work.
+     *
+     * @param list<array{Candidate, float}> $amounts
+     *
+     * @return list<array{Candidate, float}>
+     */
+    private static function trim(array $amounts, float $value, Spoons $spoons, TasteLoad $load, Target $target): array
+    {
+        foreach (array_keys($amounts) as $index) {
+            for ($notches = 0; $notches < 100; ++$notches) {
+                [$candidate, $grams] = $amounts[$index];
+                [$less] = $spoons->neighbours($grams * (1.0 - 1e-6), $candidate->ingredient->density, $candidate->ingredient->eachGrams());
+                $trial = $amounts;
+                $trial[$index] = [$candidate, $less];
+                $tried = self::valueOf($trial, $load, $target);
+                if ($less <= 0.0 || $tried >= $value) {
+                    break;
+                }
+                [$amounts, $value] = [$trial, $tried];
+            }
+        }
+
+        return $amounts;
+    }
+
+    /** @param list<array{Candidate, float}> $amounts */
+    private static function valueOf(array $amounts, TasteLoad $load, Target $target): float
+    {
+        $after = $load;
+        foreach ($amounts as [$candidate, $grams]) {
+            $after = $after->plus($candidate->perGram, $grams);
+        }
+
+        return $target->distance($after->taste()) + Objective::PRICE * ($after->grams - $load->grams) / $load->grams;
+    }
+
+    /**
+     * @param list<array{Candidate, float}> $amounts
+     * @param list<string>                  $allergens
+     */
+    private static function describe(array $amounts, Mixture $batch, Target $target, Taste $before, Spoons $spoons, array $allergens): Correction
+    {
+        $mixture = $batch;
+        $additions = [];
+        $added = 0.0;
+        $gained = [];
+        usort($amounts, static fn (array $one, array $other): int => $other[1] <=> $one[1]);
+        foreach ($amounts as [$candidate, $grams]) {
+            $ingredient = $candidate->ingredient;
+            $mixture = $mixture->plus($ingredient->grams($grams));
+            [$density, $each] = [$ingredient->density, $ingredient->eachGrams()];
+            [$below, $above] = $spoons->neighbours($grams / 2.0, $density, $each);
+            $first = $below > 0.0 ? $below : min($grams, $above);
+            $additions[] = new Addition($ingredient, $grams, $spoons->words($grams, $density, $each), $first, $spoons->words($first, $density, $each));
+            $added += $grams;
+            $gained = [...$gained, ...array_diff($ingredient->allergens, $allergens)];
+        }
+        $after = Taste::ofMixture($mixture);
+
+        return new Correction($additions, $mixture, $after, $target->distance($after), $added, self::sideEffects($before, $after, $target, $batch, $mixture), array_values(array_unique($gained)));
+    }
+
+    /** @return list<string> */
+    private static function sideEffects(Taste $before, Taste $after, Target $target, Mixture $batch, Mixture $mixture): array
+    {
+        $effects = [];
+        foreach ($before->stepsTo($after) as $key => $moved) {
+            $axis = Axis::from($key);
+            $window = $target->window($axis);
+            $isWanted = $window !== null && $window->off($axis, $before->on($axis)) * $moved < 0.0;
+            if (!$isWanted && abs($moved) >= self::NOTICED) {
+                $effects[] = sprintf('%s also %+.1f steps', $key, $moved);
+            }
+        }
+        if ($mixture->percent(Component::Ethanol) > $batch->percent(Component::Ethanol) + 0.2) {
+            $effects[] = 'adds alcohol';
+        }
+
+        return $effects;
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Exchange;
+
+/** A recipe as it was written: nothing in it is understood yet. */
+final readonly class Recipe
+{
+    /**
+     * @param list<RecipeLine> $lines
+     * @param list<string>     $method
+     * @param list<string>     $notes what was found odd while reading
+     */
+    public function __construct(
+        public ?string $title,
+        public ?string $style,
+        public ?string $yield,
+        public ?string $pan,
+        public array $lines,
+        public array $method,
+        public array $notes = [],
+    ) {
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Exchange;
+
+/** A file that cannot be read as a recipe at all. The message is one line that says where and why. */
+final class RecipeFault extends \RuntimeException
+{
+    public static function tooLarge(int $bytes): self
+    {
+        return new self(sprintf('The recipe is %.1f MB; the most that is read is 5 MB. Save only the recipe, not the whole page.', $bytes / 1e6));
+    }
+
+    public static function notText(): self
+    {
+        return new self('This is not a text file: it holds bytes that no text has. Save the recipe as plain text or JSON-LD.');
+    }
+
+    public static function notJson(string $why): self
+    {
+        return new self("The file looks like JSON but cannot be read as such ({$why}).");
+    }
+
+    public static function notARecipe(): self
+    {
+        return new self('The JSON holds no schema.org Recipe: an object with "@type": "Recipe" and "recipeIngredient" is needed.');
+    }
+
+    public static function noIngredients(): self
+    {
+        return new self('No ingredient line was found: write one ingredient per line, such as "2 tbsp cider vinegar".');
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Facts;
+
+/** One section of a facts file, read field by field with the type the reader expects. */
+final readonly class Row
+{
+    /** @param array<string, string> $fields */
+    public function __construct(public string $key, private array $fields)
+    {
+    }
+
+    public function has(string $field): bool
+    {
+        return isset($this->fields[$field]);
+    }
+
+    /** @return list<string> the names of its fields, in order */
+    public function fields(): array
+    {
+        return array_keys($this->fields);
+    }
+
+    /** @throws FactsFault when the field is absent */
+    public function text(string $field): string
+    {
+        return $this->fields[$field] ?? throw FactsFault::missing($this->key, $field);
+    }
+
+    public function textOr(string $field, string $default): string
+    {
+        return $this->fields[$field] ?? $default;
+    }
+
+    /** @throws FactsFault when the field is absent or not a number */
+    public function number(string $field): float
+    {
+        return $this->toNumber($field, $this->text($field));
+    }
+
+    public function numberOrNull(string $field): ?float
+    {
+        return $this->has($field) ? $this->number($field) : null;
+    }
+
+    /**
+     * A comma-separated field.
+     *
+     * @return list<string>
+     */
+    public function list(string $field): array
+    {
+        $parts = array_map(trim(...), explode(',', $this->fields[$field] ?? ''));
+
+        return array_values(array_filter($parts, static fn (string $part): bool => $part !== ''));
+    }
+
+    /** @return list<float> */
+    public function numbers(string $field): array
+    {
+        return array_map(fn (string $part): float => $this->toNumber($field, $part), $this->list($field));
+    }
+
+    /**
+     * A field of names each followed by a number: "water 94, acetic 5".
+     *
+     * @return array<string, float>
+     */
+    public function amounts(string $field): array
+    {
+        $amounts = [];
+        foreach ($this->list($field) as $part) {
+            $cut = strrpos($part, ' ');
+            if ($cut === false) {
+                throw FactsFault::notANumber($this->key, $field, $part);
+            }
+            $amounts[trim(substr($part, 0, $cut))] = $this->toNumber($field, substr($part, $cut + 1));
+        }
+
+        return $amounts;
+    }
+
+    private function toNumber(string $field, string $found): float
+    {
+        return is_numeric($found) ? (float) $found : throw FactsFault::notANumber($this->key, $field, $found);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Ingredient;
+
+use Vinculum\Facts\FactsFault;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+
+/** Every ingredient known, each built from its row when it is first asked for. */
+final class Catalogue
+{
+    /** @var array<string, Ingredient> */
+    private array $built = [];
+
+    private ?NameSearch $names = null;
+
+    /** @param array<string, Row> $rows */
+    private function __construct(private readonly array $rows)
+    {
+    }
+
+    public static function shipped(): self
+    {
+        /** @var self|null $shipped */
+        static $shipped = null;
+
+        return $shipped ??= new self(FactsFile::folderNamed('ingredients'));
+    }
+
+    /** @param array<string, Row> $rows by key */
+    public static function of(array $rows): self
+    {
+        return new self($rows);
+    }
+
+    public function has(string $key): bool
+    {
+        return isset($this->rows[$key]);
+    }
+
+    /** @throws FactsFault when there is no such ingredient */
+    public function get(string $key): Ingredient
+    {
+        return $this->built[$key] ??= Ingredient::fromRow($this->rows[$key] ?? throw FactsFault::unknownKey('ingredient', $key));
+    }
+
+    /** @return list<string> */
+    public function keys(): array
+    {
+        return array_keys($this->rows);
+    }
+
+    /** @return list<Ingredient> */
+    public function all(): array
+    {
+        return array_map($this->get(...), $this->keys());
+    }
+
+    /** The ranked search over names, built once. */
+    public function names(): NameSearch
+    {
+        return $this->names ??= NameSearch::over($this->rows);
+    }
+}

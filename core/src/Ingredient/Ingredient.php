@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Ingredient;
+
+use Vinculum\Facts\FactsFault;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+use Vinculum\Mixture\Acidity;
+use Vinculum\Mixture\Component;
+use Vinculum\Mixture\Mixture;
+use Vinculum\Mixture\Volume;
+use Vinculum\Quantity\Amount;
+
+/** A thing that goes into a sauce: what is in 100 g of it as used, how it is measured, and how well that is known. */
+final readonly class Ingredient
+{
+    /** Relative spread of a counted piece of produce where the row gives none. */
+    private const COUNTED_SPREAD = 0.22;
+
+    /** Below this much water a stated pH is that of a 10 % suspension. */
+    private const DRY_BELOW_WATER_PERCENT = 30.0;
+
+    /** Ethanol that is left out of account when a thing is called free of alcohol, g/100 g. */
+    private const TRACE_OF_ALCOHOL = 0.5;
+
+    /**
+     * @param list<string>          $aliases other names it goes by
+     * @param list<string>          $maybe   names that more likely mean something else
+     * @param list<string>          $roles
+     * @param Mixture               $mixture of 100 g
+     * @param array<string, float>  $forms   g/ml when packed, chopped, sifted, …
+     * @param array<string, Amount> $units   grams of one clove, bunch, tin, …
+     * @param list<string>          $allergens
+     * @param list<string>          $breaks  diets it does not fit
+     * @param array<string, Grade>  $grades  by composition group
+     * @param list<string>          $sources keys of sources.ini
+     * @param bool                  $heatIsOfPods its heat varies from pod to pod by a factor of two
+     * @param string|null           $pouredAs the ingredient that a spoonful of it means: a lemon's juice
+     */
+    private function __construct(
+        public string $key,
+        public string $name,
+        public array $aliases,
+        public array $maybe,
+        public array $roles,
+        public Mixture $mixture,
+        public ?float $ph,
+        public ?float $density,
+        public Texture $texture,
+        public array $forms,
+        public array $units,
+        public ?float $drainedShare,
+        public array $allergens,
+        public array $breaks,
+        public array $grades,
+        public array $sources,
+        public bool $heatIsOfPods,
+        public ?string $pouredAs,
+    ) {
+    }
+
+    /** @throws FactsFault when the row is incomplete or its composition adds up to more than 100 g */
+    public static function fromRow(Row $row): self
+    {
+        $ph = $row->numberOrNull('ph');
+        $mixture = self::mixtureFrom($row, $ph);
+        $texture = Texture::from($row->textOr('texture', Texture::Coarse->value));
+        $density = $row->numberOrNull('density');
+        if ($density === null && $texture === Texture::Liquid) {
+            $density = Volume::density($mixture);
+        }
+        $allergens = $row->list('allergens');
+
+        return new self(
+            $row->key,
+            $row->text('name'),
+            $row->list('also'),
+            $row->list('maybe'),
+            $row->list('roles'),
+            $mixture,
+            $ph,
+            $density,
+            $texture,
+            $row->amounts('forms'),
+            self::unitsFrom($row),
+            $row->numberOrNull('drained'),
+            $allergens,
+            self::brokenDiets($row->list('breaks'), $allergens, $mixture),
+            self::gradesFrom($row, $mixture),
+            $row->list('sources') ?: throw FactsFault::missing($row->key, 'sources'),
+            $row->textOr('pod', '') === 'yes',
+            $row->has('poured') ? $row->text('poured') : null,
+        );
+    }
+
+    public function grade(string $group): Grade
+    {
+        return $this->grades[$group] ?? Grade::D;
+    }
+
+    /** The mixture that so many grams of it bring. */
+    public function grams(float $grams): Mixture
+    {
+        return $this->mixture->times($grams / 100.0);
+    }
+
+    /** Grams of one, where a cook would rather count it than spoon it: pods, cloves, small fruit. */
+    public function eachGrams(): ?float
+    {
+        $each = $this->units['clove'] ?? $this->units['whole'] ?? null;
+
+        return $this->texture === Texture::Coarse && $each !== null && $each->value <= 25.0 ? $each->value : null;
+    }
+
+    /** @return list<string> the diets it fits */
+    public function diets(): array
+    {
+        return array_values(array_diff(self::allDiets(), $this->breaks));
+    }
+
+    /** @return list<string> */
+    public static function allDiets(): array
+    {
+        return ['vegan', 'vegetarian', 'gluten-free', 'alcohol-free', 'no-added-sugar'];
+    }
+
+    private static function mixtureFrom(Row $row, ?float $ph): Mixture
+    {
+        $amounts = $row->amounts('of');
+        foreach ($row->amounts('sweeteners') as $sweetener => $grams) {
+            $worth = FactsFile::named('sweeteners')[$sweetener] ?? throw FactsFault::unknownKey('sweetener', $sweetener);
+            $amounts['sweetener'] = ($amounts['sweetener'] ?? 0.0) + $grams;
+            $amounts['sweetener_sweetness'] = ($amounts['sweetener_sweetness'] ?? 0.0) + $grams * $worth->number('sweetness');
+        }
+        $amounts['capsaicinoid_heat'] = 100.0 * ($row->numberOrNull('shu') ?? 0.0);
+        $amounts['other_heat'] = 100.0 * ($row->numberOrNull('other_shu') ?? 0.0);
+        $amounts['nose_heat'] = $row->numberOrNull('nose') ?? 0.0;
+        $amounts['thickening'] = 100.0 * ($row->numberOrNull('thickening') ?? 0.0);
+        $amounts['sid'] = $row->numberOrNull('sid') ?? 0.0;
+        $mixture = Mixture::of(array_filter($amounts, static fn (float $amount): bool => $amount !== 0.0));
+        $rest = 100.0 - $mixture->grams();
+        if ($rest < -0.6) {
+            throw FactsFault::notANumber($row->key, 'of', sprintf('a composition of %.1f g in 100 g', 100.0 - $rest));
+        }
+        $mixture = $mixture->with(Component::Other, $mixture->get(Component::Other) + max(0.0, $rest));
+        if ($ph === null) {
+            return $mixture;
+        }
+        $asMeasured = $mixture->percent(Component::Water) < self::DRY_BELOW_WATER_PERCENT
+            ? $mixture->plus(Mixture::of([Component::Water->value => 900.0]))
+            : $mixture;
+
+        return $mixture->with(Component::StrongIonDifference, Acidity::strongIonDifferenceFor($asMeasured, $ph));
+    }
+
+    /**
+     * Units as "clove 4" or, with one standard deviation, "clove 4 1".
+     *
+     * @return array<string, Amount>
+     */
+    private static function unitsFrom(Row $row): array
+    {
+        $units = [];
+        foreach ($row->list('units') as $text) {
+            if (preg_match('/^(\D+?) ([\d.]+)(?: ([\d.]+))?$/', $text, $found) !== 1) {
+                throw FactsFault::notANumber($row->key, 'units', $text);
+            }
+            $grams = (float) $found[2];
+            $units[$found[1]] = Amount::of($grams, isset($found[3]) ? (float) $found[3] : $grams * self::COUNTED_SPREAD);
+        }
+
+        return $units;
+    }
+
+    /**
+     * The first grade is for every group present; those after it name their group: "B, acids C".
+     *
+     * @return array<string, Grade>
+     */
+    private static function gradesFrom(Row $row, Mixture $mixture): array
+    {
+        $listed = $row->list('grades');
+        $usual = Grade::tryFrom(array_shift($listed) ?? '') ?? throw FactsFault::missing($row->key, 'grades');
+        $grades = [];
+        foreach ($mixture->amounts() as $component => $amount) {
+            if ($amount !== 0.0) {
+                $grades[Component::from($component)->group()] = $usual;
+            }
+        }
+        foreach ($listed as $text) {
+            [$group, $grade] = [...explode(' ', $text), ''];
+            $grades[$group] = Grade::tryFrom($grade) ?? throw FactsFault::notANumber($row->key, 'grades', $text);
+        }
+
+        return $grades;
+    }
+
+    /**
+     * @param list<string> $stated
+     * @param list<string> $allergens
+     *
+     * @return list<string>
+     */
+    private static function brokenDiets(array $stated, array $allergens, Mixture $mixture): array
+    {
+        $meat = array_intersect($allergens, ['fish', 'crustaceans', 'molluscs']) !== [];
+        $animal = $meat || array_intersect($allergens, ['egg', 'milk']) !== [];
+        $broken = [
+            ...$stated,
+            ...($animal || in_array('vegetarian', $stated, true) ? ['vegan'] : []),
+            ...($meat ? ['vegetarian'] : []),
+            ...(in_array('gluten', $allergens, true) ? ['gluten-free'] : []),
+            ...($mixture->get(Component::Ethanol) > self::TRACE_OF_ALCOHOL ? ['alcohol-free'] : []),
+        ];
+
+        return array_values(array_intersect(self::allDiets(), $broken));
+    }
+}

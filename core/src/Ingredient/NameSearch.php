@@ -1,0 +1,263 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Ingredient;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+
+/**
+ * One ranked search over every name of every ingredient: exact, reordered, longer or shorter than ours, misspelt.
+ *
+ * Score of a match: the share of the asked words' weight that the alias covers, less what the alias says beyond them.
+ * Words that say little about what a thing is ("fresh", "chopped") weigh little.
+ */
+final class NameSearch
+{
+    /** Below this score a name is not taken for the ingredient; it is still offered as a neighbour. */
+    public const ACCEPTED = 0.48;
+
+    private const DESCRIPTOR_WEIGHT = 0.06;
+    private const LONGEST_NAME = 12;
+
+    /** @var array<string, list<int>> alias numbers by word */
+    private array $aliasesWith = [];
+
+    /** @var list<array{key: string, alias: string, words: list<string>, likely: bool}> */
+    private array $aliases = [];
+
+    /** @var array<string, list<int>> alias numbers by their words in order */
+    private array $exact = [];
+
+    /** @var array<string, string|null> the vocabulary's nearest word by misspelling */
+    private array $corrected = [];
+
+    private function __construct()
+    {
+    }
+
+    /** @param array<string, Row> $rows ingredient rows by key */
+    public static function over(array $rows): self
+    {
+        $search = new self();
+        foreach ($rows as $key => $row) {
+            foreach ([$row->text('name'), str_replace('-', ' ', $key), ...$row->list('also')] as $alias) {
+                $search->add($key, $alias, true);
+            }
+            foreach ($row->list('maybe') as $alias) {
+                $search->add($key, $alias, false);
+            }
+        }
+
+        return $search;
+    }
+
+    /**
+     * The best match for each ingredient that shares a word with the name, best first.
+     *
+     * @return list<NameMatch>
+     */
+    public function find(string $name, int $most = 6): array
+    {
+        $words = array_slice(self::words($name), 0, self::LONGEST_NAME);
+        if ($words === []) {
+            return [];
+        }
+        $spelt = array_map(fn (string $word): string => isset($this->aliasesWith[$word]) || self::isDescriptor($word) ? $word : ($this->nearestWord($word) ?? $word), $words);
+        $misspelt = $spelt !== $words ? 0.1 : 0.0;
+        $best = [];
+        foreach ($this->candidates($spelt) as $number) {
+            $alias = $this->aliases[$number];
+            $score = self::score($spelt, $alias['words']) - $misspelt - ($alias['likely'] ? 0.0 : 0.015);
+            if ($score > ($best[$alias['key']]->score ?? 0.05)) {
+                $best[$alias['key']] = new NameMatch($alias['key'], $alias['alias'], $score);
+            }
+        }
+        $found = array_values($best);
+        usort($found, static fn (NameMatch $a, NameMatch $b): int => $b->score <=> $a->score);
+
+        return array_slice($found, 0, $most);
+    }
+
+    /** The words of a name as they are compared: lower case, no accents, singular, one spelling each. @return list<string> */
+    public static function words(string $name): array
+    {
+        /** @var array<string, list<string>> $known */
+        static $known = [];
+        if (isset($known[$name])) {
+            return $known[$name];
+        }
+        $plain = strtr(mb_strtolower($name), ['é' => 'e', 'è' => 'e', 'ê' => 'e', 'ñ' => 'n', 'ü' => 'u', 'ö' => 'o', 'ä' => 'a', 'á' => 'a', 'à' => 'a', 'â' => 'a', 'ç' => 'c', 'í' => 'i', 'î' => 'i', 'ó' => 'o', 'ô' => 'o', 'ú' => 'u', 'û' => 'u', 'œ' => 'oe', '’' => "'", '&' => ' and ']);
+        $plain = preg_replace(["/'s\b|'/", '/[^a-z0-9%.]+/'], ['', ' '], $plain) ?? '';
+        $words = [];
+        foreach (explode(' ', trim($plain)) as $word) {
+            $word = trim($word, '.');
+            if ($word !== '') {
+                $words[] = self::synonyms()[$word] ?? self::synonyms()[self::singular($word)] ?? self::singular($word);
+            }
+        }
+        if (count($known) > 5000) {
+            $known = [];
+        }
+
+        return $known[$name] = $words;
+    }
+
+    public static function isDescriptor(string $word): bool
+    {
+        /** @var array<string, true>|null $descriptors */
+        static $descriptors = null;
+        $descriptors ??= array_fill_keys(FactsFile::named('words')['descriptors']->list('words'), true);
+
+        return isset($descriptors[$word]);
+    }
+
+    /** A word that names no thing by itself: "sauce", "paste". */
+    private static function isGeneric(string $word): bool
+    {
+        /** @var array<string, true>|null $generic */
+        static $generic = null;
+        $generic ??= array_fill_keys(FactsFile::named('words')['generic']->list('words'), true);
+
+        return isset($generic[$word]);
+    }
+
+    private function add(string $key, string $alias, bool $likely): void
+    {
+        $words = self::words($alias);
+        $number = count($this->aliases);
+        $this->aliases[] = ['key' => $key, 'alias' => $alias, 'words' => $words, 'likely' => $likely];
+        $this->exact[implode(' ', $words)][] = $number;
+        foreach (array_unique($words) as $word) {
+            $this->aliasesWith[$word][] = $number;
+        }
+    }
+
+    /**
+     * Aliases that share a telling word with the name; the exact ones alone where there are some likely ones.
+     *
+     * @param list<string> $words
+     *
+     * @return list<int>
+     */
+    private function candidates(array $words): array
+    {
+        $numbers = [];
+        $telling = array_filter($words, static fn (string $word): bool => !self::isDescriptor($word));
+        foreach ($telling === [] ? $words : $telling as $word) {
+            foreach ($this->aliasesWith[$word] ?? [] as $number) {
+                $numbers[$number] = $number;
+            }
+        }
+        foreach ($this->exact[implode(' ', $words)] ?? [] as $number) {
+            $numbers[$number] = $number;
+        }
+
+        return array_values($numbers);
+    }
+
+    /**
+     * @param list<string> $asked
+     * @param list<string> $alias
+     */
+    private static function score(array $asked, array $alias): float
+    {
+        if ($asked === $alias) {
+            return 1.0;
+        }
+        [$covered, $total, $head] = [0.0, 0.0, ''];
+        foreach ($asked as $word) {
+            $weight = self::isDescriptor($word) ? self::DESCRIPTOR_WEIGHT : 1.0;
+            $total += $weight;
+            $covered += in_array($word, $alias, true) ? $weight : 0.0;
+            $head = $weight === 1.0 ? $word : $head;
+        }
+        if ($head === '' || array_filter($asked, static fn (string $word): bool => !self::isDescriptor($word) && !self::isGeneric($word)) === []) {
+            return 0.4 * $covered / $total;
+        }
+        $beyond = 0.0;
+        foreach ($alias as $word) {
+            if (!in_array($word, $asked, true)) {
+                $beyond += self::isDescriptor($word) ? 0.15 : 1.0;
+            }
+        }
+        $coverage = $covered / $total;
+        $size = count($alias);
+        $score = 0.98 * $coverage * $size / ($size + 2.0 * $beyond);
+        if ($head !== '' && !in_array($head, $alias, true)) {
+            $score -= 0.12;
+        }
+
+        return $score + 0.004 * min(4, $size);
+    }
+
+    private function nearestWord(string $word): ?string
+    {
+        if (array_key_exists($word, $this->corrected)) {
+            return $this->corrected[$word];
+        }
+        $length = strlen($word);
+        $allowed = $length < 4 ? 0 : ($length < 7 ? 1 : 2);
+        $nearest = null;
+        $least = $allowed + 1;
+        if ($allowed > 0 && $length <= 30) {
+            foreach ($this->aliasesWith as $known => $numbers) {
+                $known = (string) $known;
+                if ($known[0] === $word[0] && abs(strlen($known) - $length) <= $allowed && strlen($known) > 3) {
+                    $distance = levenshtein($word, $known);
+                    if ($distance < $least) {
+                        [$least, $nearest] = [$distance, $known];
+                    }
+                }
+            }
+        }
+        if (count($this->corrected) > 5000) {
+            $this->corrected = [];
+        }
+
+        return $this->corrected[$word] = $nearest;
+    }
+
+    private static function singular(string $word): string
+    {
+        return match (true) {
+            strlen($word) < 4 || preg_match('/(ss|us|is)$/', $word) === 1 => $word,
+            str_ends_with($word, 'ies') && strlen($word) > 4 => substr($word, 0, -3) . 'y',
+            str_ends_with($word, 'leaves') => substr($word, 0, -6) . 'leaf',
+            str_ends_with($word, 'halves') => 'half',
+            preg_match('/(oes|ches|shes|sses|xes)$/', $word) === 1 => substr($word, 0, -2),
+            str_ends_with($word, 's') => substr($word, 0, -1),
+            default => $word,
+        };
+    }
+
+    /** @return array<string, string> */
+    private static function synonyms(): array
+    {
+        /** @var array<string, string>|null $synonyms */
+        static $synonyms = null;
+        if ($synonyms === null) {
+            $synonyms = [];
+            foreach (self::sameWords() as $word => $others) {
+                foreach ($others as $other) {
+                    $synonyms[$other] = $word;
+                }
+            }
+        }
+
+        return $synonyms;
+    }
+
+    /** @return array<string, list<string>> */
+    private static function sameWords(): array
+    {
+        $row = FactsFile::named('words')['same'];
+        $same = [];
+        foreach ($row->fields() as $word) {
+            $same[$word] = $row->list($word);
+        }
+
+        return $same;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Mixture;
+
+/** How thick a mixture is and what makes it so. A rough class, not a measurement (common practice). */
+final readonly class Body
+{
+    private const CLASSES = ['thin', 'pouring', 'coating', 'spooning', 'paste'];
+
+    /** Lower edges of the classes above thin. Starch: % of the water phase, cornflour basis, heated. Emulsion: % fat. Solids: % undissolved. */
+    private const EDGES = [
+        'starch' => [1.5, 2.8, 4.4, 7.0],
+        'emulsion' => [20.0, 40.0, 60.0, 82.0],
+        'solids' => [1.3, 2.6, 6.0, 15.0],
+    ];
+
+    /**
+     * @param 'thin'|'pouring'|'coating'|'spooning'|'paste' $class
+     * @param 'starch'|'emulsion'|'solids'|'nothing'        $from
+     * @param float                                         $starchPercentOfWater cornflour basis
+     */
+    private function __construct(public string $class, public string $from, public float $starchPercentOfWater)
+    {
+    }
+
+    /** @param bool $isEmulsified something in it holds oil and water together */
+    public static function of(Mixture $mixture, bool $isEmulsified): self
+    {
+        $grams = $mixture->grams();
+        $water = $mixture->get(Component::Water);
+        $starch = $water > 0.0 ? 100.0 * $mixture->get(Component::Thickening) / $water : 0.0;
+        if ($grams <= 0.0) {
+            return new self('thin', 'nothing', 0.0);
+        }
+        $undissolved = $mixture->get(Component::Fibre) + 0.15 * $mixture->get(Component::Protein)
+            + 0.3 * max(0.0, $mixture->get(Component::Starch) - $mixture->get(Component::Thickening));
+        $measures = [
+            'starch' => $starch,
+            'emulsion' => $isEmulsified ? $mixture->percent(Component::Fat) : 0.0,
+            'solids' => 100.0 * $undissolved / $grams + 0.05 * max(0.0, Solids::dissolvedPercent($mixture) - 25.0),
+        ];
+        [$best, $from] = [0, 'nothing'];
+        foreach ($measures as $cause => $measure) {
+            $rank = count(array_filter(self::EDGES[$cause], static fn (float $edge): bool => $measure >= $edge));
+            if ($rank > $best) {
+                [$best, $from] = [$rank, $cause];
+            }
+        }
+
+        return new self(self::CLASSES[$best], $from, $starch);
+    }
+}

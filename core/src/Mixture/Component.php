@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Mixture;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+
+/** One entry of the mixture vector. Most are grams; the last six are carried along in their own unit. */
+enum Component: string
+{
+    case Water = 'water';
+    case Sucrose = 'sucrose';
+    case Glucose = 'glucose';
+    case Fructose = 'fructose';
+    case Maltose = 'maltose';
+    case Lactose = 'lactose';
+    case Galactose = 'galactose';
+    case Sweetener = 'sweetener';
+    case Acetic = 'acetic';
+    case Citric = 'citric';
+    case Malic = 'malic';
+    case Tartaric = 'tartaric';
+    case Lactic = 'lactic';
+    case Phosphoric = 'phosphoric';
+    case Oxalic = 'oxalic';
+    case Gluconic = 'gluconic';
+    case Salt = 'salt';
+    case OtherSalts = 'other_salts';
+    case Glutamate = 'glutamate';
+    case Aspartate = 'aspartate';
+    case Imp = 'imp';
+    case Gmp = 'gmp';
+    case Amp = 'amp';
+    case Ethanol = 'ethanol';
+    case Fat = 'fat';
+    case Protein = 'protein';
+    case Starch = 'starch';
+    case Fibre = 'fibre';
+    case Other = 'other';
+    /** Grams of cornflour that would thicken as much. */
+    case Thickening = 'thickening';
+    /** Grams of sucrose that the sweetener is worth. */
+    case SweetenerSweetness = 'sweetener_sweetness';
+    /** Scoville heat units times grams. */
+    case CapsaicinoidHeat = 'capsaicinoid_heat';
+    /** Scoville equivalents times grams, of piperine, gingerols and their like. */
+    case OtherHeat = 'other_heat';
+    /** Milligrams of allyl isothiocyanate equivalent. */
+    case NoseHeat = 'nose_heat';
+    /** Strong ion difference, milliequivalents. */
+    case StrongIonDifference = 'sid';
+
+    public function isMass(): bool
+    {
+        return match ($this) {
+            self::Thickening, self::SweetenerSweetness, self::CapsaicinoidHeat, self::OtherHeat, self::NoseHeat, self::StrongIonDifference => false,
+            default => true,
+        };
+    }
+
+    /** The composition group whose grade tells how sure this figure is. */
+    public function group(): string
+    {
+        return $this->facts()->text('group');
+    }
+
+    public function facts(): Row
+    {
+        return FactsFile::named('components')[$this->value];
+    }
+
+    /**
+     * One fact of every component that has it.
+     *
+     * @return array<string, float> by component
+     */
+    public static function every(string $fact): array
+    {
+        /** @var array<string, array<string, float>> $known */
+        static $known = [];
+        if (!isset($known[$fact])) {
+            $known[$fact] = [];
+            foreach (FactsFile::named('components') as $key => $row) {
+                $value = $row->numberOrNull($fact);
+                if ($value !== null) {
+                    $known[$fact][$key] = $value;
+                }
+            }
+        }
+
+        return $known[$fact];
+    }
+}

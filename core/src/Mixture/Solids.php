@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Mixture;
+
+/** What is dissolved in the water of a mixture. */
+final class Solids
+{
+    private const DISSOLVED = ['sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'galactose', 'sweetener', 'salt', 'other_salts', 'acetic', 'citric', 'malic', 'tartaric', 'lactic', 'phosphoric', 'oxalic', 'gluconic', 'glutamate', 'aspartate'];
+
+    /** g per 100 g of the water phase, as a refractometer reads: of what is dissolved plus the water. */
+    public static function dissolvedPercent(Mixture $mixture): float
+    {
+        $dissolved = 0.0;
+        foreach (self::DISSOLVED as $component) {
+            $dissolved += $mixture->amounts()[$component] ?? 0.0;
+        }
+        $phase = $dissolved + $mixture->get(Component::Water);
+
+        return $phase > 0.0 ? 100.0 * $dissolved / $phase : 0.0;
+    }
+
+    /** What dissolves out of it: sugars, acids, salts, amino acids and nucleotides, with the heat and the charge they carry. */
+    public static function dissolvedOf(Mixture $mixture): Mixture
+    {
+        $soluble = [...self::DISSOLVED, 'imp', 'gmp', 'amp', 'ethanol', 'sweetener_sweetness', 'capsaicinoid_heat', 'other_heat', 'nose_heat', 'sid'];
+
+        return Mixture::of(array_intersect_key($mixture->amounts(), array_flip($soluble)));
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Quantity;
+
+/**
+ * What a kitchen can measure: spoons down to an eighth of a teaspoon for small amounts, the scale for large ones.
+ */
+final readonly class Spoons
+{
+    /** Above this many millilitres the scale is less work than spoons. */
+    private const SPOON_LIMIT_TABLESPOONS = 4.0;
+
+    private function __construct(private float $teaspoon, private float $tablespoon, private float $scaleGrams)
+    {
+    }
+
+    /** @param float $scaleGrams the resolution of the scale */
+    public static function of(Measures $measures, float $scaleGrams = 1.0): self
+    {
+        return new self(
+            (float) Units::get('teaspoon', $measures)->millilitres,
+            (float) Units::get('tablespoon', $measures)->millilitres,
+            $scaleGrams,
+        );
+    }
+
+    /**
+     * The measurable amounts just below and just above what was asked, in grams; the lower may be 0.
+     *
+     * @param float|null $density g/ml, null for what cannot be spooned
+     * @param float|null $each    grams of one, for what is counted; it is measured in halves
+     *
+     * @return array{float, float}
+     */
+    public function neighbours(float $grams, ?float $density, ?float $each = null): array
+    {
+        $notch = $each === null ? $this->notch($grams, $density) : $each / 2.0;
+        $below = floor($grams / $notch + 1e-9) * $notch;
+
+        return [$below, $below + $notch];
+    }
+
+    /** Grams of one measurable notch around this amount. */
+    public function notch(float $grams, ?float $density): float
+    {
+        if ($density === null || $grams / $density > self::SPOON_LIMIT_TABLESPOONS * $this->tablespoon) {
+            return $this->scaleGrams * ($grams >= 500.0 ? 10.0 : ($grams >= 100.0 ? 5.0 : 1.0));
+        }
+        $teaspoons = $grams / $density / $this->teaspoon;
+
+        return $density * match (true) {
+            $teaspoons < 1.0 => $this->teaspoon / 8.0,
+            $teaspoons < 3.0 => $this->teaspoon / 4.0,
+            default => $this->tablespoon / 2.0,
+        };
+    }
+
+    /** The amount in words: "1½ tbsp", "¼ tsp", "120 g", "2½ whole". */
+    public function words(float $grams, ?float $density, ?float $each = null): string
+    {
+        if ($each !== null) {
+            return KitchenNumber::mixed($grams / $each) . ' whole';
+        }
+        if ($density === null || $grams / $density > self::SPOON_LIMIT_TABLESPOONS * $this->tablespoon * 1.001) {
+            return KitchenNumber::grams($grams);
+        }
+        $millilitres = $grams / $density;
+        if ($millilitres < 0.99 * $this->tablespoon / 2.0 || $millilitres < 0.99 * $this->teaspoon * 3.0 && !$this->isHalves($millilitres / $this->tablespoon)) {
+            return KitchenNumber::mixed($millilitres / $this->teaspoon) . ' tsp';
+        }
+
+        return KitchenNumber::mixed($millilitres / $this->tablespoon) . ' tbsp';
+    }
+
+    private function isHalves(float $count): bool
+    {
+        return abs(2.0 * $count - round(2.0 * $count)) < 0.01;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Reading;
+
+/** How far a line was understood; the words are those of the public contract. */
+enum LineStatus: string
+{
+    case Measured = 'measured';
+    case Assumed = 'assumed';
+    case ToTaste = 'to-taste';
+    case Unknown = 'unknown';
+}

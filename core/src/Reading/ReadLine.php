@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Reading;
+
+/** An ingredient line after its grammar is understood and before its ingredient is looked up. */
+final readonly class ReadLine
+{
+    /**
+     * @param Measured|null $measured     null where no amount is written
+     * @param Measured|null $second       the same amount said another way: "½ cup (110 g)"
+     * @param string        $name         the words that name the ingredient
+     * @param list<string>  $alternatives names after "or"
+     * @param string        $preparation  what stands after the comma or in brackets
+     * @param string|null   $part         juice or zest, when only that part of a fruit is used
+     * @param list<string>  $tags         cold, steeped, optional, lock, roasted, drained
+     * @param bool          $isNonsense   an amount is written that cannot be one
+     */
+    public function __construct(
+        public string $text,
+        public ?Measured $measured,
+        public ?Measured $second,
+        public string $name,
+        public array $alternatives,
+        public string $preparation,
+        public ?string $part,
+        public array $tags,
+        public bool $isNonsense,
+    ) {
+    }
+}

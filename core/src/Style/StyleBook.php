@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Style;
+
+use Vinculum\Facts\FactsFault;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Window;
+
+/** The style families that ship with the project. */
+final class StyleBook
+{
+    /** @return list<StyleFamily> */
+    public static function all(): array
+    {
+        return array_values(array_map(self::fromRow(...), FactsFile::named('styles')));
+    }
+
+    public static function has(string $key): bool
+    {
+        return isset(FactsFile::named('styles')[$key]);
+    }
+
+    /** @throws FactsFault when there is no such style */
+    public static function get(string $key): StyleFamily
+    {
+        return self::fromRow(FactsFile::named('styles')[$key] ?? throw FactsFault::unknownKey('style', $key));
+    }
+
+    private static function fromRow(Row $row): StyleFamily
+    {
+        $derived = FactsFile::named('windows')[$row->key];
+        $windows = [];
+        foreach (Axis::cases() as $axis) {
+            [$low, $high] = $derived->numbers($axis->value);
+            $windows[$axis->value] = Window::between($low, $high);
+        }
+
+        return new StyleFamily(
+            $row->key,
+            $row->text('name'),
+            Target::of($windows),
+            $row->text('base'),
+            $row->list('correctors'),
+            $row->text('body'),
+            $row->text('schools'),
+            (int) $derived->number('references'),
+            $row->text('source'),
+        );
+    }
+}

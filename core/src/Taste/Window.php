@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Taste;
+
+/** The span on an axis within which a style reads as itself. */
+final readonly class Window
+{
+    private function __construct(public float $low, public float $high)
+    {
+    }
+
+    /** @throws \InvalidArgumentException when an edge is negative, not finite, or the edges are turned round */
+    public static function between(float $low, float $high): self
+    {
+        if (!is_finite($low) || !is_finite($high) || $low < 0.0 || $high < $low) {
+            throw new \InvalidArgumentException("A window runs from a lower to a higher edge, both at least 0; {$low} to {$high} does not.");
+        }
+
+        return new self($low, $high);
+    }
+
+    /** Signed steps outside the window: 0 inside, negative below, positive above. */
+    public function off(Axis $axis, float $value): float
+    {
+        $steps = $axis->steps($value);
+
+        return match (true) {
+            $steps > $axis->steps($this->high) => $steps - $axis->steps($this->high),
+            $steps < $axis->steps($this->low) => $steps - $axis->steps($this->low),
+            default => 0.0,
+        };
+    }
+}
