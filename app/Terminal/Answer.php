@@ -8,7 +8,5 @@ namespace App\Terminal;
 final readonly class Answer
 {
     /** @param array<string, mixed> $json */
-    public function __construct(public array $json, public string $text)
-    {
-    }
+    public function __construct(public array $json, public string $text) {}
 }

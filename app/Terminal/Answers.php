@@ -39,7 +39,7 @@ final class Answers
         $json = Contract::balance($balance, $recipe->title, $style, $call->measures());
         $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$balance->notes];
 
-        return new Answer($json, Printout::balance($json));
+        return new Answer($json, Printout::balance($balance, $recipe->title, $style) . Printout::notes($json['notes']));
     }
 
     private static function advise(Call $call): Answer
@@ -50,31 +50,30 @@ final class Answers
         $json = Contract::advice($advice, $balance);
         $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$balance->notes, ...$advice->notes];
 
-        return new Answer($json, Printout::advice($json));
+        return new Answer($json, Printout::advice($advice, $balance) . Printout::notes($json['notes']));
     }
 
     private static function ingredients(Call $call): Answer
     {
         $catalogue = Catalogue::shipped();
         $search = $call->search();
-        $found = $search === null ? $catalogue->all() : array_map(static fn ($match): Ingredient => $catalogue->get($match->key), $catalogue->names()->find($search, self::MOST_FOUND));
-        $json = ['ingredients' => array_map(Contract::ingredient(...), $found)];
+        $found = $search === null ? $catalogue->all() : array_map(static fn($match): Ingredient => $catalogue->get($match->key), $catalogue->names()->find($search, self::MOST_FOUND));
 
-        return new Answer($json, Printout::ingredients($json['ingredients']));
+        return new Answer(['ingredients' => array_map(Contract::ingredient(...), $found)], Printout::ingredients($found));
     }
 
     private static function styles(): Answer
     {
-        $json = ['styles' => array_map(Contract::style(...), StyleBook::all())];
+        $styles = StyleBook::all();
 
-        return new Answer($json, Printout::styles($json['styles']));
+        return new Answer(['styles' => array_map(Contract::style(...), $styles)], Printout::styles($styles));
     }
 
     /** @return array{Recipe, StyleFamily|null, Balance} */
     private static function weigh(Call $call): array
     {
         $recipe = RecipeReader::read($call->contents());
-        $texts = array_map(static fn (RecipeLine $line): string => $line->text, $recipe->lines);
+        $texts = array_map(static fn(RecipeLine $line): string => $line->text, $recipe->lines);
         $formula = Formula::fromTexts($texts, Catalogue::shipped(), $call->measures(), $recipe->yield);
         $key = $call->style() ?? $recipe->style;
         $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;

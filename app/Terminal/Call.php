@@ -24,9 +24,7 @@ final readonly class Call
     ];
 
     /** @param array<string, string> $values of the options that take one */
-    private function __construct(public string $command, public bool $isJson, private bool $isStdin, private ?string $file, private array $values)
-    {
-    }
+    private function __construct(public string $command, public bool $isJson, private bool $isStdin, private ?string $file, private array $values) {}
 
     /**
      * @param list<string> $arguments
@@ -42,7 +40,8 @@ final readonly class Call
         $file = null;
         while ($arguments !== []) {
             $argument = array_shift($arguments);
-            [$option, $attached] = [...explode('=', $argument, 2), null];
+            $parts = explode('=', $argument, 2);
+            [$option, $attached] = [$parts[0], $parts[1] ?? null];
             if (!str_starts_with($argument, '--')) {
                 $file = $file === null ? $argument : throw WrongCall::unknownOption($argument, $command);
             } elseif (!isset($options[$option])) {
@@ -99,7 +98,7 @@ final readonly class Call
             return null;
         }
         $keys = [];
-        foreach (array_filter(array_map(trim(...), explode(',', $this->values['--with'])), static fn (string $name): bool => $name !== '') as $name) {
+        foreach (array_filter(array_map(trim(...), explode(',', $this->values['--with'])), static fn(string $name): bool => $name !== '') as $name) {
             $match = $catalogue->names()->find($name, 1)[0] ?? null;
             $keys[] = match (true) {
                 $catalogue->has($name) => $name,

@@ -4,87 +4,112 @@ declare(strict_types=1);
 
 namespace App\Terminal;
 
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Reading;
+use Vinculum\Correction\Addition;
+use Vinculum\Correction\Advice;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Keeping\Cautions;
+use Vinculum\Mixture\Component;
+use Vinculum\Mixture\Solids;
+use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Reading\LineStatus;
+use Vinculum\Style\StyleFamily;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Target;
 
-/** The same answers as readable text. It reads the contract's own shapes, so that the two never disagree. */
+/** The answers as text for a person. */
 final class Printout
 {
-    private const AXIS_WIDTH = 8;
-
-    /** @param array<string, mixed> $json as Contract::balance() gives it */
-    public static function balance(array $json): string
+    public static function balance(Balance $balance, ?string $title, ?StyleFamily $style): string
     {
-        $text = ($json['title'] ?? 'Untitled') . ($json['style'] === null ? '' : " ({$json['style']})") . "\n\n";
-        foreach ($json['lines'] as $line) {
-            $grams = $line['grams'] === null ? '—' : KitchenNumber::grams($line['grams']['value']);
-            $text .= self::padLeft($grams, 9) . '  ' . self::pad($line['name'] ?? '?', 22) . ' ' . $line['text'] . ($line['status'] === 'measured' ? '' : "  [{$line['status']}]") . "\n";
+        $text = ($title ?? 'Untitled') . ($style === null ? '' : " ({$style->name})") . "\n\n";
+        foreach ($balance->formula->lines as $line) {
+            $grams = $line->grams === null ? '—' : KitchenNumber::grams($line->grams->value);
+            $status = $line->status === LineStatus::Measured ? '' : "  [{$line->status->value}]";
+            $text .= self::right($grams, 9) . '  ' . self::left($line->ingredient->name ?? '?', 22) . " {$line->text}{$status}\n";
         }
-        $batch = $json['batch'];
-        $text .= sprintf("\n%s, %s %s; %s %% dissolved solids, %s %% fat; %s\n\n", KitchenNumber::grams($batch['grams']), KitchenNumber::millilitres($batch['millilitres']), $json['basis'], KitchenNumber::plain($batch['dissolved_solids_percent'], 0), KitchenNumber::plain($batch['fat_percent'], 0), $json['body']['class']);
-        $text .= self::axes($json['axes']);
-        $text .= $json['ph'] === null ? '' : sprintf("\npH about %.1f (%.1f to %.1f)", $json['ph']['estimate'], $json['ph']['low'], $json['ph']['high']);
-        $text .= $json['distance'] === null ? '' : sprintf("\nDistance from the style: %.1f steps", $json['distance']);
-        $text .= "\n" . self::paragraph('Allergens: ', $json['allergens']) . self::paragraph('Fits: ', $json['diets']);
-        foreach ($json['cautions'] as $caution) {
-            $text .= strtoupper($caution['severity']) . ": {$caution['text']} ({$caution['source']})\n";
-        }
-
-        return $text . self::notes($json['notes']);
-    }
-
-    /** @param array<string, mixed> $json as Contract::advice() gives it */
-    public static function advice(array $json): string
-    {
-        $text = self::axes($json['before']) . sprintf("\n%.1f steps off.\n\n", $json['distance_before']);
-        foreach ($json['corrections'] as $index => $correction) {
-            $additions = array_map(static fn (array $one): string => "{$one['measure']} {$one['name']} (" . KitchenNumber::grams($one['grams']) . ')', $correction['additions']);
-            $text .= sprintf("%d. %s: %.1f steps off afterwards", $index + 1, implode(' + ', $additions), $correction['distance_after']);
-            $text .= $correction['side_effects'] === [] ? "\n" : '; ' . implode(', ', $correction['side_effects']) . "\n";
-        }
-
-        return $text . self::notes($json['notes']);
-    }
-
-    /** @param list<array<string, mixed>> $ingredients */
-    public static function ingredients(array $ingredients): string
-    {
-        $text = '';
-        foreach ($ingredients as $one) {
-            $text .= self::pad($one['key'], 26) . self::pad($one['name'], 28) . implode(', ', $one['roles']) . "\n";
-        }
-
-        return $text === '' ? "Nothing of that name. Try a shorter word.\n" : $text;
-    }
-
-    /** @param list<array<string, mixed>> $styles */
-    public static function styles(array $styles): string
-    {
-        $text = '';
-        foreach ($styles as $one) {
-            $windows = [];
-            foreach ($one['windows'] as $axis => [$low, $high]) {
-                $windows[] = "{$axis} " . self::figure($low) . '–' . self::figure($high);
-            }
-            $text .= self::pad($one['key'], 20) . self::pad($one['name'], 28) . implode('  ', $windows) . "\n";
+        $mixture = $balance->mixture;
+        $text .= sprintf(
+            "\n%s, %s %s; %.0f %% dissolved solids, %.0f %% fat; %s\n\n%s",
+            KitchenNumber::grams($mixture->grams()),
+            KitchenNumber::millilitres(Volume::millilitres($mixture)),
+            $balance->isFinished ? 'finished' : 'mixed',
+            Solids::dissolvedPercent($mixture),
+            $mixture->percent(Component::Fat),
+            $balance->body->class,
+            self::axes($balance->axes, $style?->target),
+        );
+        $text .= $balance->ph === null ? '' : sprintf("\npH about %.1f (%.1f to %.1f)", $balance->ph->value, $balance->ph->low, $balance->ph->high);
+        $text .= $style === null ? '' : sprintf("\n%.1f steps from the style", $style->target->distance($balance->taste));
+        $text .= "\n" . self::paragraph('Holds ', $balance->allergens()) . self::paragraph('Fits ', $balance->diets());
+        foreach (Cautions::for($balance) as $caution) {
+            $text .= strtoupper($caution->severity) . ": {$caution->text} ({$caution->source})\n";
         }
 
         return $text;
     }
 
-    /** @param array<string, array<string, mixed>> $axes */
-    private static function axes(array $axes): string
+    public static function advice(Advice $advice, Balance $balance): string
+    {
+        $text = self::axes($balance->axes, $advice->target) . sprintf("\n%.1f steps off.\n\n", $advice->distanceBefore);
+        foreach ($advice->corrections as $index => $correction) {
+            $additions = array_map(static fn(Addition $one): string => "{$one->measure} {$one->ingredient->name} (" . KitchenNumber::grams($one->grams) . ')', $correction->additions);
+            $text .= sprintf('%d. %s: %.1f steps off afterwards', $index + 1, implode(' + ', $additions), $correction->distanceAfter);
+            $text .= ($correction->sideEffects === [] ? '' : '; ' . implode(', ', $correction->sideEffects)) . "\n";
+        }
+
+        return $text;
+    }
+
+    /** @param list<Ingredient> $ingredients */
+    public static function ingredients(array $ingredients): string
     {
         $text = '';
-        foreach ($axes as $key => $axis) {
-            $off = $axis['off_by_steps'];
-            $word = match (true) {
-                $off === null => '',
-                $off > 0 => sprintf('  %.1f steps too much', $off),
-                $off < 0 => sprintf('  %.1f steps too little', -$off),
-                default => '  inside',
-            };
-            $window = $axis['window'] === null ? '' : sprintf('  window %s–%s', self::figure($axis['window'][0]), self::figure($axis['window'][1]));
-            $text .= self::pad($key, self::AXIS_WIDTH) . self::padLeft(self::figure($axis['value']), 8) . sprintf('  (%s–%s)', self::figure($axis['low']), self::figure($axis['high'])) . "{$window}{$word}\n";
+        foreach ($ingredients as $one) {
+            $text .= self::left($one->key, 26) . self::left($one->name, 28) . implode(', ', $one->roles) . "\n";
+        }
+
+        return $text === '' ? "Nothing of that name. Try a shorter word.\n" : $text;
+    }
+
+    /** @param list<StyleFamily> $styles */
+    public static function styles(array $styles): string
+    {
+        $text = '';
+        foreach ($styles as $style) {
+            $windows = [];
+            foreach (Axis::cases() as $axis) {
+                $window = $style->target->window($axis);
+                $windows[] = $window === null ? '' : "{$axis->value} " . self::figure($window->low) . '–' . self::figure($window->high);
+            }
+            $text .= self::left($style->key, 20) . self::left($style->name, 28) . implode('  ', $windows) . "\n";
+        }
+
+        return $text;
+    }
+
+    /** @param list<string> $notes */
+    public static function notes(array $notes): string
+    {
+        return $notes === [] ? '' : "\n" . implode("\n", array_map(static fn(string $note): string => "- {$note}", $notes)) . "\n";
+    }
+
+    /** @param array<string, Reading> $readings by axis */
+    private static function axes(array $readings, ?Target $target): string
+    {
+        $text = '';
+        foreach (Axis::cases() as $axis) {
+            $reading = $readings[$axis->value];
+            $window = $target?->window($axis);
+            $text .= self::left($axis->value, 8) . self::right(self::figure($reading->value), 8) . sprintf('  (%s–%s)', self::figure($reading->low), self::figure($reading->high));
+            if ($window !== null) {
+                $off = $window->off($axis, $reading->value);
+                $word = $off === 0.0 ? 'inside' : sprintf('%.1f steps too %s', abs($off), $off > 0.0 ? 'much' : 'little');
+                $text .= sprintf('  window %s–%s  %s', self::figure($window->low), self::figure($window->high), $word);
+            }
+            $text .= "\n";
         }
 
         return $text;
@@ -101,18 +126,12 @@ final class Printout
         return $items === [] ? '' : $heading . implode(', ', $items) . "\n";
     }
 
-    /** @param list<string> $notes */
-    private static function notes(array $notes): string
-    {
-        return $notes === [] ? '' : "\n" . implode("\n", array_map(static fn (string $note): string => "- {$note}", $notes)) . "\n";
-    }
-
-    private static function pad(string $text, int $width): string
+    private static function left(string $text, int $width): string
     {
         return $text . str_repeat(' ', max(1, $width - mb_strlen($text)));
     }
 
-    private static function padLeft(string $text, int $width): string
+    private static function right(string $text, int $width): string
     {
         return str_repeat(' ', max(0, $width - mb_strlen($text))) . $text;
     }

@@ -41,8 +41,7 @@ final readonly class Balance
         public ?Reading $waterActivity,
         public Body $body,
         public array $notes,
-    ) {
-    }
+    ) {}
 
     public static function of(Formula $formula): self
     {
@@ -119,7 +118,7 @@ final readonly class Balance
     {
         $axes = [];
         foreach (Axis::cases() as $axis) {
-            $figure = static fn (Mixture $trial): float => Taste::ofMixture($trial)->on($axis);
+            $figure = static fn(Mixture $trial): float => Taste::ofMixture($trial)->on($axis);
             $axes[$axis->value] = $axis === Axis::Heat ? $doubt->onFactor($figure) : $doubt->on($figure);
         }
 
@@ -158,7 +157,7 @@ final readonly class Balance
         }
         $depends = [...array_keys(Component::every('charge')), Component::StrongIonDifference->value, Component::Salt->value, Component::Water->value];
         $present = array_values(array_intersect($depends, array_keys($mixture->amounts())));
-        $reading = $doubt->on(static fn (Mixture $trial): float => Acidity::ph($trial) ?? 7.0, $present);
+        $reading = $doubt->on(static fn(Mixture $trial): float => Acidity::ph($trial) ?? 7.0, $present);
         $half = max(self::LEAST_PH_HALF_BAND, $reading->high - $reading->value);
 
         return new Reading($reading->value, max(0.0, $reading->value - $half), min(14.0, $reading->value + $half), $reading->shares);
@@ -170,7 +169,7 @@ final readonly class Balance
             return null;
         }
         $depends = [...array_keys(Component::every('norrish')), Component::Salt->value, Component::Water->value];
-        $reading = $doubt->on(static fn (Mixture $trial): float => WaterActivity::of($trial) ?? 1.0, array_values(array_intersect($depends, array_keys($mixture->amounts()))));
+        $reading = $doubt->on(static fn(Mixture $trial): float => WaterActivity::of($trial) ?? 1.0, array_values(array_intersect($depends, array_keys($mixture->amounts()))));
         $half = max(self::LEAST_WATER_ACTIVITY_HALF_BAND, $reading->high - $reading->value);
 
         return new Reading($reading->value, max(0.0, $reading->value - $half), min(1.0, $reading->value + $half), $reading->shares);
@@ -179,7 +178,7 @@ final readonly class Balance
     /** @return list<Ingredient> */
     private static function ingredientsOf(Formula $formula): array
     {
-        $ingredients = array_map(static fn (ResolvedLine $line): ?Ingredient => $line->ingredient, $formula->lines);
+        $ingredients = array_map(static fn(ResolvedLine $line): ?Ingredient => $line->ingredient, $formula->lines);
 
         return array_values(array_filter($ingredients));
     }
@@ -187,7 +186,7 @@ final readonly class Balance
     /** @return list<string> */
     private static function allergensOf(Formula $formula): array
     {
-        $found = array_merge([], ...array_map(static fn (Ingredient $ingredient): array => $ingredient->allergens, self::ingredientsOf($formula)));
+        $found = array_merge([], ...array_map(static fn(Ingredient $ingredient): array => $ingredient->allergens, self::ingredientsOf($formula)));
 
         return array_values(array_intersect(self::ALLERGENS, $found));
     }

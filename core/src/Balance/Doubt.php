@@ -22,9 +22,7 @@ final readonly class Doubt
     private const POD_DEVIATION = M_LN2;
 
     /** @param list<array{int, array<string, float>}> $directions line number (−1: the yield) and direction */
-    private function __construct(private Mixture $mixture, private array $directions)
-    {
-    }
+    private function __construct(private Mixture $mixture, private array $directions) {}
 
     /**
      * @param Mixture            $mixture the mixture asked about: mixed, or finished where a yield is given
@@ -102,7 +100,7 @@ final readonly class Doubt
             $variances[$line] = ($variances[$line] ?? 0.0) + $moved * $moved;
         }
         $variance = array_sum($variances);
-        $shares = $variance > 0.0 ? array_map(static fn (float $part): float => $part / $variance, $variances) : [];
+        $shares = $variance > 0.0 ? array_map(static fn(float $part): float => $part / $variance, $variances) : [];
 
         return [sqrt($variance), $shares];
     }
@@ -142,7 +140,7 @@ final readonly class Doubt
         unset($byGroup['water'], $byGroup['other']);
         foreach ($byGroup as $group => $amounts) {
             $relative = $group === 'heat' && $line->ingredient->heatIsOfPods ? self::POD_DEVIATION : $line->ingredient->grade($group)->deviation();
-            $direction = array_map(static fn (float $amount): float => $amount * $relative, $amounts);
+            $direction = array_map(static fn(float $amount): float => $amount * $relative, $amounts);
             // what a figure gains water loses: a hundred grams stay a hundred grams
             $direction[Component::Water->value] = -Mixture::of($direction)->grams();
             $directions[] = $direction;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Ingredient\Catalogue;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Quantity\Measures;
 use Vinculum\Reading\LineResolver;
 use Vinculum\Reading\ResolvedLine;
-use Vinculum\Ingredient\Catalogue;
 
 /** The lines of a sauce as understood, with the yield the cook measured at the end, if any. */
 final readonly class Formula
@@ -19,9 +19,7 @@ final readonly class Formula
     /**
      * @param list<ResolvedLine> $lines
      */
-    private function __construct(public array $lines, public ?Yielded $yield, public ?string $yieldText)
-    {
-    }
+    private function __construct(public array $lines, public ?Yielded $yield, public ?string $yieldText) {}
 
     /** @param list<string> $texts */
     public static function fromTexts(array $texts, Catalogue $catalogue, Measures $measures, ?string $yield = null): self

@@ -10,7 +10,5 @@ final readonly class Reading
     /**
      * @param array<int, float> $shares share of the doubt that each line brings, by line number from 0
      */
-    public function __construct(public float $value, public float $low, public float $high, public array $shares = [])
-    {
-    }
+    public function __construct(public float $value, public float $low, public float $high, public array $shares = []) {}
 }

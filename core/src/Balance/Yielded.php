@@ -18,9 +18,7 @@ final readonly class Yielded
     private const WEIGHED = 0.01;
     private const POURED = 0.05;
 
-    private function __construct(public ?Amount $grams, public ?Amount $millilitres)
-    {
-    }
+    private function __construct(public ?Amount $grams, public ?Amount $millilitres) {}
 
     /** "500 ml", "1.2 kg", "about 2 cups", "6 x 250 ml"; null where no weight or volume is named. */
     public static function parse(string $text, Measures $measures): ?self

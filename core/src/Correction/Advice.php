@@ -14,7 +14,5 @@ final readonly class Advice
      * @param list<Correction> $corrections
      * @param list<string>     $notes
      */
-    public function __construct(public Taste $before, public Target $target, public float $distanceBefore, public array $corrections, public array $notes)
-    {
-    }
+    public function __construct(public Taste $before, public Target $target, public float $distanceBefore, public array $corrections, public array $notes) {}
 }

@@ -10,9 +10,7 @@ use Vinculum\Taste\TasteLoad;
 /** Something the cook allows to be added. */
 final readonly class Candidate
 {
-    private function __construct(public Ingredient $ingredient, public TasteLoad $perGram)
-    {
-    }
+    private function __construct(public Ingredient $ingredient, public TasteLoad $perGram) {}
 
     public static function of(Ingredient $ingredient): self
     {

@@ -18,9 +18,7 @@ final readonly class Complaint
     private const HELD_WITHIN = 1.0;
 
     /** @param array<string, array{float, float}> $moves least and most steps by axis */
-    private function __construct(public string $key, private array $moves, public string $says)
-    {
-    }
+    private function __construct(public string $key, private array $moves, public string $says) {}
 
     /** @return list<string> */
     public static function keys(): array

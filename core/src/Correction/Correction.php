@@ -24,6 +24,5 @@ final readonly class Correction
         public float $addedGrams,
         public array $sideEffects,
         public array $allergensAdded,
-    ) {
-    }
+    ) {}
 }

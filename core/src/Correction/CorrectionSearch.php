@@ -79,7 +79,7 @@ final readonly class CorrectionSearch
      */
     private static function shortlist(Objective $objective, Wish $wish, float $most): array
     {
-        $rows = array_map(static fn (Candidate $candidate): array => Objective::row($candidate->perGram), $wish->candidates);
+        $rows = array_map(static fn(Candidate $candidate): array => Objective::row($candidate->perGram), $wish->candidates);
         $nothing = $objective->value([], []);
         $found = [];
         $singles = [];
@@ -102,8 +102,8 @@ final readonly class CorrectionSearch
                 $found[] = [[$a, $b, $c], ...self::fitFrom($objective, [$rows[$a], $rows[$b], $rows[$c]], $starts, $most)];
             }
         }
-        $found = array_filter($found, static fn (array $one): bool => $one[2] < $nothing - 0.05);
-        usort($found, static fn (array $one, array $other): int => $one[2] <=> $other[2]);
+        $found = array_filter($found, static fn(array $one): bool => $one[2] < $nothing - 0.05);
+        usort($found, static fn(array $one, array $other): int => $one[2] <=> $other[2]);
         $byCount = [];
         foreach ($found as $one) {
             $byCount[count($one[0])][] = $one;
@@ -113,7 +113,7 @@ final readonly class CorrectionSearch
             array_push($short, ...array_slice($ofCount, 0, (int) (self::SHORTLIST / 3)));
         }
 
-        return array_map(static fn (array $one): array => [array_map(static fn (int $index): Candidate => $wish->candidates[$index], $one[0]), $one[1], $one[2]], $short);
+        return array_map(static fn(array $one): array => [array_map(static fn(int $index): Candidate => $wish->candidates[$index], $one[0]), $one[1], $one[2]], $short);
     }
 
     /**
@@ -198,7 +198,7 @@ final readonly class CorrectionSearch
             }
             $corrections[] = $correction;
         }
-        usort($corrections, static fn (Correction $one, Correction $other): int => [round(4.0 * $one->distanceAfter), count($one->additions), $one->addedGrams] <=> [round(4.0 * $other->distanceAfter), count($other->additions), $other->addedGrams]);
+        usort($corrections, static fn(Correction $one, Correction $other): int => [round(4.0 * $one->distanceAfter), count($one->additions), $one->addedGrams] <=> [round(4.0 * $other->distanceAfter), count($other->additions), $other->addedGrams]);
 
         return self::withoutIdleAdditions($corrections);
     }
@@ -215,7 +215,7 @@ final readonly class CorrectionSearch
         $kept = [];
         $sets = [];
         foreach ($ranked as $correction) {
-            $keys = array_map(static fn (Addition $addition): string => $addition->ingredient->key, $correction->additions);
+            $keys = array_map(static fn(Addition $addition): string => $addition->ingredient->key, $correction->additions);
             foreach ($sets as $better) {
                 if (array_diff($better, $keys) === []) {
                     continue 2;
@@ -254,7 +254,7 @@ final readonly class CorrectionSearch
         $best = null;
         $least = INF;
         foreach ($choices as $choice) {
-            $choice = array_values(array_filter($choice, static fn (array $one): bool => $one[1] > 0.0));
+            $choice = array_values(array_filter($choice, static fn(array $one): bool => $one[1] > 0.0));
             $added = array_sum(array_column($choice, 1));
             $value = self::valueOf($choice, $load, $target);
             if ($choice !== [] && $added <= $most && $value < $least) {
@@ -312,7 +312,7 @@ final readonly class CorrectionSearch
         $additions = [];
         $added = 0.0;
         $gained = [];
-        usort($amounts, static fn (array $one, array $other): int => $other[1] <=> $one[1]);
+        usort($amounts, static fn(array $one, array $other): int => $other[1] <=> $one[1]);
         foreach ($amounts as [$candidate, $grams]) {
             $ingredient = $candidate->ingredient;
             $mixture = $mixture->plus($ingredient->grams($grams));

@@ -22,7 +22,7 @@ final class Counsel
     public static function for(Balance $balance, ?StyleFamily $style, ?Complaint $complaint, ?array $with, int $most, ?float $capacityMillilitres, Catalogue $catalogue, Measures $measures): Advice
     {
         $keys = $with ?? self::usual($style);
-        $candidates = array_map(static fn (string $key): Candidate => Candidate::of($catalogue->get($key)), $keys);
+        $candidates = array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $keys);
         $target = $complaint?->target($balance->taste, $style?->target) ?? $style?->target;
         if ($target === null) {
             return new Advice($balance->taste, Target::of([]), 0.0, [], ['Nothing to aim at: choose a style, or say what is wrong ("too salty").']);

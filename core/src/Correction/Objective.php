@@ -96,8 +96,11 @@ final readonly class Objective
             if ($distance < 1e-9) {
                 break;
             }
-            $gradient = array_fill(0, $count, $distance * self::PRICE / $this->batch[6]);
-            $normal = array_fill(0, $count, array_fill(0, $count, 0.0));
+            [$gradient, $normal] = [[], []];
+            for ($i = 0; $i < $count; ++$i) {
+                $gradient[] = $distance * self::PRICE / $this->batch[6];
+                $normal[] = array_fill(0, $count, 0.0);
+            }
             foreach ($offs as [$off, $slopes]) {
                 if ($off === 0.0) {
                     continue;
@@ -209,9 +212,9 @@ final readonly class Objective
     /**
      * Solves (N + λ·diag N)·d = −g over the additions that are free to move, and steps.
      *
-     * @param list<list<float>> $normal   lower triangle
-     * @param list<float>       $gradient
-     * @param list<float>       $grams
+     * @param array<int, array<int, float>> $normal   lower triangle
+     * @param array<int, float>             $gradient
+     * @param list<float>                   $grams
      *
      * @return list<float>
      */
@@ -254,7 +257,7 @@ final readonly class Objective
             $grams[$index] += $moves[$position];
         }
 
-        return $grams;
+        return array_values($grams);
     }
 
     /**

@@ -22,6 +22,5 @@ final readonly class Wish
         public int $most = 3,
         public ?float $capacityMillilitres = null,
         public Measures $measures = Measures::Us,
-    ) {
-    }
+    ) {}
 }

@@ -32,7 +32,7 @@ final class Contract
     public static function balance(Balance $balance, ?string $title, ?StyleFamily $style, Measures $measures): array
     {
         $mixture = $balance->mixture;
-        $cautions = array_map(static fn (Caution $caution): array => ['code' => $caution->code, 'severity' => $caution->severity, 'text' => $caution->text, 'source' => $caution->source], Cautions::for($balance));
+        $cautions = array_map(static fn(Caution $caution): array => ['code' => $caution->code, 'severity' => $caution->severity, 'text' => $caution->text, 'source' => $caution->source], Cautions::for($balance));
 
         return [
             'title' => $title,
@@ -62,7 +62,7 @@ final class Contract
         return [
             'before' => self::axes($balance->axes, $advice->target),
             'distance_before' => self::round($advice->distanceBefore),
-            'corrections' => array_map(static fn (Correction $correction): array => self::correction($correction, $advice, $balance), $advice->corrections),
+            'corrections' => array_map(static fn(Correction $correction): array => self::correction($correction, $advice, $balance), $advice->corrections),
             'notes' => $advice->notes,
         ];
     }
@@ -91,10 +91,10 @@ final class Contract
             'ph' => $ingredient->ph,
             'density' => $ingredient->density === null ? null : self::round($ingredient->density),
             'forms' => (object) $ingredient->forms,
-            'units' => (object) array_map(static fn (Amount $unit): array => ['grams' => $unit->value, 'sd' => self::round($unit->deviation)], $ingredient->units),
+            'units' => (object) array_map(static fn(Amount $unit): array => ['grams' => $unit->value, 'sd' => self::round($unit->deviation)], $ingredient->units),
             'allergens' => $ingredient->allergens,
             'diets' => $ingredient->diets(),
-            'grades' => array_map(static fn (Grade $grade): string => $grade->value, $ingredient->grades),
+            'grades' => array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
             'sources' => $ingredient->sources,
         ];
     }
@@ -105,7 +105,7 @@ final class Contract
         return [
             'key' => $style->key,
             'name' => $style->name,
-            'windows' => array_filter(array_map(static fn (Axis $axis): ?array => self::window($style->target, $axis), array_combine(array_map(static fn (Axis $axis): string => $axis->value, Axis::cases()), Axis::cases()))),
+            'windows' => array_filter(array_map(static fn(Axis $axis): ?array => self::window($style->target, $axis), array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), Axis::cases()))),
             'references' => $style->references,
             'source' => $style->source,
             'base' => $style->base,
@@ -133,6 +133,9 @@ final class Contract
                 'steps' => self::round($axis->steps($reading->value)),
                 'window' => $target === null ? null : self::window($target, $axis),
                 'off_by_steps' => self::roundOrNull($target?->window($axis)?->off($axis, $reading->value)),
+                'low_steps' => self::round($axis->steps($reading->low)),
+                'high_steps' => self::round($axis->steps($reading->high)),
+                'window_steps' => self::windowSteps($target, $axis),
             ];
         }
 
@@ -195,20 +198,20 @@ final class Contract
     private static function doubt(Balance $balance): array
     {
         return array_map(static function (Reading $reading): array {
-            $shares = array_filter($reading->shares, static fn (float $share, int $line): bool => $share >= 0.1 && $line >= 0, ARRAY_FILTER_USE_BOTH);
+            $shares = array_filter($reading->shares, static fn(float $share, int $line): bool => $share >= 0.1 && $line >= 0, ARRAY_FILTER_USE_BOTH);
             arsort($shares);
 
-            return array_map(static fn (int $line, float $share): array => ['line' => $line + 1, 'share' => self::round($share)], array_keys($shares), $shares);
+            return array_map(static fn(int $line, float $share): array => ['line' => $line + 1, 'share' => self::round($share)], array_keys($shares), $shares);
         }, $balance->axes);
     }
 
     /** @return array<string, mixed> */
     private static function correction(Correction $correction, Advice $advice, Balance $balance): array
     {
-        $added = array_map(static fn (Addition $addition): ResolvedLine => ResolvedLine::ofGrams($addition->ingredient, Amount::within($addition->grams, $addition->ingredient->texture->deviation())), $correction->additions);
+        $added = array_map(static fn(Addition $addition): ResolvedLine => ResolvedLine::ofGrams($addition->ingredient, Amount::within($addition->grams, $addition->ingredient->texture->deviation())), $correction->additions);
 
         return [
-            'additions' => array_map(static fn (Addition $addition): array => [
+            'additions' => array_map(static fn(Addition $addition): array => [
                 'ingredient' => $addition->ingredient->key,
                 'name' => $addition->ingredient->name,
                 'grams' => self::round($addition->grams),
@@ -238,6 +241,14 @@ final class Contract
         $window = $target->window($axis);
 
         return $window === null ? null : [self::round($window->low), self::round($window->high)];
+    }
+
+    /** @return array{float, float}|null the edges of the window on the step scale */
+    private static function windowSteps(?Target $target, Axis $axis): ?array
+    {
+        $window = $target?->window($axis);
+
+        return $window === null ? null : [self::round($axis->steps($window->low)), self::round($axis->steps($window->high))];
     }
 
     /** Six significant figures: far finer than any doubt, and free of binary noise. */

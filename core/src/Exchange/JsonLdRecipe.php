@@ -18,7 +18,7 @@ final class JsonLdRecipe
             throw RecipeFault::notJson($fault->getMessage());
         }
         $recipe = self::recipeIn($found) ?? throw RecipeFault::notARecipe();
-        $lines = array_map(static fn (string $text): RecipeLine => new RecipeLine($text), self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []));
+        $lines = array_map(static fn(string $text): RecipeLine => new RecipeLine($text), self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []));
 
         return new Recipe(
             self::texts($recipe['name'] ?? [])[0] ?? null,
@@ -59,7 +59,7 @@ final class JsonLdRecipe
         if (is_string($value) || is_int($value) || is_float($value)) {
             $plain = html_entity_decode(strip_tags((string) preg_replace('~<br\s*/?>|</p>|</li>~i', "\n", (string) $value)), ENT_QUOTES | ENT_HTML5);
 
-            return array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $plain) ?: []), static fn (string $line): bool => $line !== ''));
+            return array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $plain) ?: []), static fn(string $line): bool => $line !== ''));
         }
         if (!is_array($value)) {
             return [];

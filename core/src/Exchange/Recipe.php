@@ -20,6 +20,5 @@ final readonly class Recipe
         public array $lines,
         public array $method,
         public array $notes = [],
-    ) {
-    }
+    ) {}
 }

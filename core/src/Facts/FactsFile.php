@@ -10,6 +10,34 @@ final class FactsFile
     /** @var array<string, array<string, Row>> */
     private static array $read = [];
 
+    /** @var array<string, array<string, array<string, string>>> sections by file name, read from a compiled copy */
+    private static array $compiled = [];
+
+    /**
+     * Takes the facts from a PHP file written by compile() instead of reading the INI files one by one.
+     */
+    public static function useCompiled(string $path): void
+    {
+        $facts = require $path;
+        if (is_array($facts)) {
+            /** @var array<string, array<string, array<string, string>>> $facts */
+            self::$compiled = $facts;
+        }
+    }
+
+    /** All facts as the source of a PHP file that returns them, for useCompiled(). */
+    public static function compile(): string
+    {
+        $facts = [];
+        foreach (['*.ini', '*/*.ini'] as $pattern) {
+            foreach (glob(self::folder() . '/' . $pattern) ?: [] as $path) {
+                $facts[substr($path, strlen(self::folder()) + 1, -strlen('.ini'))] = self::sections($path);
+            }
+        }
+
+        return '<?php return ' . var_export($facts, true) . ";\n";
+    }
+
     /**
      * @param string $name path below core/data, without extension
      *
@@ -19,7 +47,7 @@ final class FactsFile
      */
     public static function named(string $name): array
     {
-        return self::$read[$name] ??= self::at(self::folder() . "/{$name}.ini");
+        return self::$read[$name] ??= self::rows($name);
     }
 
     /**
@@ -33,8 +61,11 @@ final class FactsFile
             return self::$read[$name];
         }
         $rows = [];
-        foreach (glob(self::folder() . "/{$name}/*.ini") ?: [] as $path) {
-            $rows += self::at($path);
+        $names = self::$compiled !== []
+            ? array_filter(array_keys(self::$compiled), static fn(string $file): bool => str_starts_with($file, "{$name}/"))
+            : array_map(static fn(string $path): string => "{$name}/" . basename($path, '.ini'), glob(self::folder() . "/{$name}/*.ini") ?: []);
+        foreach ($names as $file) {
+            $rows += self::rows($file);
         }
 
         return self::$read[$name] = $rows;
@@ -46,24 +77,34 @@ final class FactsFile
     }
 
     /** @return array<string, Row> */
-    private static function at(string $path): array
+    private static function rows(string $name): array
+    {
+        $rows = [];
+        foreach (self::$compiled[$name] ?? self::sections(self::folder() . "/{$name}.ini") as $key => $fields) {
+            $rows[$key] = new Row($key, $fields);
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function sections(string $path): array
     {
         $sections = is_file($path) ? parse_ini_file($path, true, INI_SCANNER_RAW) : false;
         if ($sections === false) {
             throw FactsFault::unreadable($path);
         }
-        $rows = [];
+        $texts = [];
         foreach ($sections as $key => $fields) {
             if (!is_array($fields)) {
                 throw FactsFault::missing((string) $key, 'a section heading');
             }
-            $texts = [];
+            $texts[(string) $key] = [];
             foreach ($fields as $field => $value) {
-                $texts[(string) $field] = is_string($value) ? trim($value) : '';
+                $texts[(string) $key][(string) $field] = is_string($value) ? trim($value) : '';
             }
-            $rows[(string) $key] = new Row((string) $key, $texts);
         }
 
-        return $rows;
+        return $texts;
     }
 }

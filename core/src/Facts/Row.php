@@ -8,9 +8,7 @@ namespace Vinculum\Facts;
 final readonly class Row
 {
     /** @param array<string, string> $fields */
-    public function __construct(public string $key, private array $fields)
-    {
-    }
+    public function __construct(public string $key, private array $fields) {}
 
     public function has(string $field): bool
     {
@@ -54,13 +52,13 @@ final readonly class Row
     {
         $parts = array_map(trim(...), explode(',', $this->fields[$field] ?? ''));
 
-        return array_values(array_filter($parts, static fn (string $part): bool => $part !== ''));
+        return array_values(array_filter($parts, static fn(string $part): bool => $part !== ''));
     }
 
     /** @return list<float> */
     public function numbers(string $field): array
     {
-        return array_map(fn (string $part): float => $this->toNumber($field, $part), $this->list($field));
+        return array_map(fn(string $part): float => $this->toNumber($field, $part), $this->list($field));
     }
 
     /**

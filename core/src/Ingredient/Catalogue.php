@@ -17,9 +17,7 @@ final class Catalogue
     private ?NameSearch $names = null;
 
     /** @param array<string, Row> $rows */
-    private function __construct(private readonly array $rows)
-    {
-    }
+    private function __construct(private readonly array $rows) {}
 
     public static function shipped(): self
     {

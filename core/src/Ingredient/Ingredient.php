@@ -58,8 +58,7 @@ final readonly class Ingredient
         public array $sources,
         public bool $heatIsOfPods,
         public ?string $pouredAs,
-    ) {
-    }
+    ) {}
 
     /** @throws FactsFault when the row is incomplete or its composition adds up to more than 100 g */
     public static function fromRow(Row $row): self
@@ -139,7 +138,7 @@ final readonly class Ingredient
         $amounts['nose_heat'] = $row->numberOrNull('nose') ?? 0.0;
         $amounts['thickening'] = 100.0 * ($row->numberOrNull('thickening') ?? 0.0);
         $amounts['sid'] = $row->numberOrNull('sid') ?? 0.0;
-        $mixture = Mixture::of(array_filter($amounts, static fn (float $amount): bool => $amount !== 0.0));
+        $mixture = Mixture::of(array_filter($amounts, static fn(float $amount): bool => $amount !== 0.0));
         $rest = 100.0 - $mixture->grams();
         if ($rest < -0.6) {
             throw FactsFault::notANumber($row->key, 'of', sprintf('a composition of %.1f g in 100 g', 100.0 - $rest));

@@ -33,9 +33,7 @@ final class NameSearch
     /** @var array<string, string|null> the vocabulary's nearest word by misspelling */
     private array $corrected = [];
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** @param array<string, Row> $rows ingredient rows by key */
     public static function over(array $rows): self
@@ -64,7 +62,7 @@ final class NameSearch
         if ($words === []) {
             return [];
         }
-        $spelt = array_map(fn (string $word): string => isset($this->aliasesWith[$word]) || self::isDescriptor($word) ? $word : ($this->nearestWord($word) ?? $word), $words);
+        $spelt = array_map($this->spelt(...), $words);
         $misspelt = $spelt !== $words ? 0.1 : 0.0;
         $best = [];
         foreach ($this->candidates($spelt) as $number) {
@@ -75,12 +73,16 @@ final class NameSearch
             }
         }
         $found = array_values($best);
-        usort($found, static fn (NameMatch $a, NameMatch $b): int => $b->score <=> $a->score);
+        usort($found, static fn(NameMatch $a, NameMatch $b): int => $b->score <=> $a->score);
 
         return array_slice($found, 0, $most);
     }
 
-    /** The words of a name as they are compared: lower case, no accents, singular, one spelling each. @return list<string> */
+    /**
+     * The words of a name as they are compared: lower case, no accents, singular, one spelling each.
+     *
+     * @return list<string>
+     */
     public static function words(string $name): array
     {
         /** @var array<string, list<string>> $known */
@@ -144,7 +146,7 @@ final class NameSearch
     private function candidates(array $words): array
     {
         $numbers = [];
-        $telling = array_filter($words, static fn (string $word): bool => !self::isDescriptor($word));
+        $telling = array_filter($words, static fn(string $word): bool => !self::isDescriptor($word));
         foreach ($telling === [] ? $words : $telling as $word) {
             foreach ($this->aliasesWith[$word] ?? [] as $number) {
                 $numbers[$number] = $number;
@@ -173,7 +175,7 @@ final class NameSearch
             $covered += in_array($word, $alias, true) ? $weight : 0.0;
             $head = $weight === 1.0 ? $word : $head;
         }
-        if ($head === '' || array_filter($asked, static fn (string $word): bool => !self::isDescriptor($word) && !self::isGeneric($word)) === []) {
+        if ($head === '' || array_filter($asked, static fn(string $word): bool => !self::isDescriptor($word) && !self::isGeneric($word)) === []) {
             return 0.4 * $covered / $total;
         }
         $beyond = 0.0;
@@ -185,11 +187,16 @@ final class NameSearch
         $coverage = $covered / $total;
         $size = count($alias);
         $score = 0.98 * $coverage * $size / ($size + 2.0 * $beyond);
-        if ($head !== '' && !in_array($head, $alias, true)) {
+        if (!in_array($head, $alias, true)) {
             $score -= 0.12;
         }
 
         return $score + 0.004 * min(4, $size);
+    }
+
+    private function spelt(string $word): string
+    {
+        return isset($this->aliasesWith[$word]) || self::isDescriptor($word) ? $word : ($this->nearestWord($word) ?? $word);
     }
 
     private function nearestWord(string $word): ?string

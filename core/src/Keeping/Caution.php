@@ -8,7 +8,5 @@ namespace Vinculum\Keeping;
 final readonly class Caution
 {
     /** @param 'info'|'warn'|'stop' $severity */
-    public function __construct(public string $code, public string $severity, public string $text, public string $source)
-    {
-    }
+    public function __construct(public string $code, public string $severity, public string $text, public string $source) {}
 }

@@ -33,7 +33,7 @@ final class Cautions
             }
         }
         $gravity = ['stop' => 0, 'warn' => 1, 'info' => 2];
-        usort($cautions, static fn (Caution $one, Caution $other): int => $gravity[$one->severity] <=> $gravity[$other->severity]);
+        usort($cautions, static fn(Caution $one, Caution $other): int => $gravity[$one->severity] <=> $gravity[$other->severity]);
 
         return $cautions;
     }
@@ -41,15 +41,15 @@ final class Cautions
     private static function applies(Row $row, Balance $balance): bool
     {
         $mixture = $balance->mixture;
-        $keys = array_map(static fn ($line): string => $line->ingredient instanceof Ingredient ? $line->ingredient->key : '', $balance->formula->lines);
-        $sugars = array_sum(array_map(static fn (string $sugar): float => $mixture->percent(Component::from($sugar)), self::SUGARS));
+        $keys = array_map(static fn($line): string => $line->ingredient instanceof Ingredient ? $line->ingredient->key : '', $balance->formula->lines);
+        $sugars = array_sum(array_map(static fn(string $sugar): float => $mixture->percent(Component::from($sugar)), self::SUGARS));
         $tests = [
-            'any' => static fn (): bool => array_intersect($row->list('any'), $keys) !== [],
-            'fat_over' => static fn (): bool => $mixture->percent(Component::Fat) > $row->number('fat_over'),
-            'ethanol_over' => static fn (): bool => $mixture->percent(Component::Ethanol) > $row->number('ethanol_over'),
-            'sugar_over' => static fn (): bool => $sugars > $row->number('sugar_over'),
-            'heat_over' => static fn (): bool => $balance->taste->heat > $row->number('heat_over'),
-            'ph_high_over' => static fn (): bool => $balance->ph !== null && $balance->ph->high > $row->number('ph_high_over'),
+            'any' => static fn(): bool => array_intersect($row->list('any'), $keys) !== [],
+            'fat_over' => static fn(): bool => $mixture->percent(Component::Fat) > $row->number('fat_over'),
+            'ethanol_over' => static fn(): bool => $mixture->percent(Component::Ethanol) > $row->number('ethanol_over'),
+            'sugar_over' => static fn(): bool => $sugars > $row->number('sugar_over'),
+            'heat_over' => static fn(): bool => $balance->taste->heat > $row->number('heat_over'),
+            'ph_high_over' => static fn(): bool => $balance->ph !== null && $balance->ph->high > $row->number('ph_high_over'),
         ];
         foreach ($tests as $field => $test) {
             if ($row->has($field) && !$test()) {

@@ -21,9 +21,7 @@ final readonly class Body
      * @param 'starch'|'emulsion'|'solids'|'nothing'        $from
      * @param float                                         $starchPercentOfWater cornflour basis
      */
-    private function __construct(public string $class, public string $from, public float $starchPercentOfWater)
-    {
-    }
+    private function __construct(public string $class, public string $from, public float $starchPercentOfWater) {}
 
     /** @param bool $isEmulsified something in it holds oil and water together */
     public static function of(Mixture $mixture, bool $isEmulsified): self
@@ -43,7 +41,7 @@ final readonly class Body
         ];
         [$best, $from] = [0, 'nothing'];
         foreach ($measures as $cause => $measure) {
-            $rank = count(array_filter(self::EDGES[$cause], static fn (float $edge): bool => $measure >= $edge));
+            $rank = count(array_filter(self::EDGES[$cause], static fn(float $edge): bool => $measure >= $edge));
             if ($rank > $best) {
                 [$best, $from] = [$rank, $cause];
             }

@@ -11,9 +11,7 @@ namespace Vinculum\Mixture;
 final readonly class Mixture
 {
     /** @param array<string, float> $amounts by component, zero where absent */
-    private function __construct(private array $amounts)
-    {
-    }
+    private function __construct(private array $amounts) {}
 
     public static function nothing(): self
     {

@@ -10,9 +10,7 @@ final readonly class Amount
     /** Half the width of a 90 % interval, in standard deviations. */
     public const NINETY_PERCENT = 1.645;
 
-    private function __construct(public float $value, public float $deviation)
-    {
-    }
+    private function __construct(public float $value, public float $deviation) {}
 
     /** @throws \InvalidArgumentException when either is negative or not finite */
     public static function of(float $value, float $deviation): self

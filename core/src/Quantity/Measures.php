@@ -12,4 +12,15 @@ enum Measures: string
     case Imperial = 'imperial';
     case Australian = 'au';
     case Japanese = 'jp';
+
+    public function title(): string
+    {
+        return match ($this) {
+            self::Us => 'US cups and spoons',
+            self::Metric => 'Metric cups and spoons',
+            self::Imperial => 'Imperial pints, metric spoons',
+            self::Australian => 'Australian cups and spoons',
+            self::Japanese => 'Japanese cups and spoons',
+        };
+    }
 }

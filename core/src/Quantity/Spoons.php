@@ -12,9 +12,7 @@ final readonly class Spoons
     /** Above this many millilitres the scale is less work than spoons. */
     private const SPOON_LIMIT_TABLESPOONS = 4.0;
 
-    private function __construct(private float $teaspoon, private float $tablespoon, private float $scaleGrams)
-    {
-    }
+    private function __construct(private float $teaspoon, private float $tablespoon, private float $scaleGrams) {}
 
     /** @param float $scaleGrams the resolution of the scale */
     public static function of(Measures $measures, float $scaleGrams = 1.0): self

@@ -12,8 +12,7 @@ final readonly class Unit
         public ?float $grams,
         public ?float $millilitres,
         public float $spread,
-    ) {
-    }
+    ) {}
 
     public static function ofWeight(string $name, float $grams, float $spread = 0.0): self
     {

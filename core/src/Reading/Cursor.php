@@ -10,9 +10,7 @@ final class Cursor
     private int $at = 0;
 
     /** @param list<Token> $tokens */
-    public function __construct(private readonly array $tokens)
-    {
-    }
+    public function __construct(private readonly array $tokens) {}
 
     public function peek(int $ahead = 0): ?Token
     {

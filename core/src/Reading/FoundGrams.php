@@ -15,8 +15,7 @@ final readonly class FoundGrams
         public bool $isAssumed,
         public ?string $note,
         public bool $isPack,
-    ) {
-    }
+    ) {}
 
     public function relativeDoubt(): float
     {

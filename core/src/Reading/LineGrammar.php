@@ -76,7 +76,11 @@ final readonly class LineGrammar
         return [trim($line), $tags];
     }
 
-    /** "juice of 1 lemon" → "1 lemon", juice. @return array{string, string|null, bool} */
+    /**
+     * "juice of 1 lemon" → "1 lemon", juice.
+     *
+     * @return array{string, string|null, bool}
+     */
     private static function takeLeadingPart(string $line): array
     {
         if (preg_match(self::PART_OF, $line, $found) !== 1) {
@@ -138,7 +142,11 @@ final readonly class LineGrammar
         return [trim(preg_replace('/\s+/u', ' ', $rest) ?? $rest), implode(' ', $words)];
     }
 
-    /** "garlic, 3 cloves", "sugar: 100 g", "ketchup 200 g". @return array{string, Measured|null, Measured|null} */
+    /**
+     * "garlic, 3 cloves", "sugar: 100 g", "ketchup 200 g".
+     *
+     * @return array{string, Measured|null, Measured|null}
+     */
     private function trailingAmount(string $rest): array
     {
         $tokens = Lexer::tokens($rest);
@@ -188,6 +196,6 @@ final readonly class LineGrammar
     {
         $parts = preg_split('~\s+or\s+|\s*/\s*~iu', $name) ?: [$name];
 
-        return [array_shift($parts), array_values(array_filter(array_map(trim(...), $parts), static fn (string $part): bool => $part !== ''))];
+        return [array_shift($parts), array_values(array_filter(array_map(trim(...), $parts), static fn(string $part): bool => $part !== ''))];
     }
 }

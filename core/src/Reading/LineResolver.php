@@ -308,10 +308,11 @@ final readonly class LineResolver
             $grams = $grams->times($ingredient->drainedShare)->doubtedBy(self::ABOUT);
             $notes[] = sprintf('drained, %d %% of the tin', (int) round(100.0 * $ingredient->drainedShare));
         }
-        $words = ' ' . mb_strtolower("{$line->text} " . implode(' ', $line->tags)) . ' ';
-        $inName = mb_strtolower($ingredient->name . ' ' . implode(' ', $ingredient->aliases));
+        // a weight is of the thing as it is named; a count, and what stands after the comma, is of what was bought
+        $isCount = $line->measured?->unit === null;
+        $words = mb_strtolower(implode(' ', [$isCount ? $line->name : '', $line->preparation, ...$line->tags]));
         foreach (FactsFile::named('states') as $state) {
-            if (!self::mentions($words, $state->list('words'), $inName)) {
+            if (!self::mentions($words, $state->list('words'))) {
                 continue;
             }
             $lost = $state->numberOrNull('water_lost');
@@ -338,22 +339,16 @@ final readonly class LineResolver
     }
 
     /** @param list<string> $words */
-    private static function mentions(string $text, array $words, string $name): bool
+    private static function mentions(string $text, array $words): bool
     {
-        foreach ($words as $word) {
-            if (preg_match('/\b' . preg_quote($word, '/') . '\b/u', $text) === 1 && !str_contains($name, $word)) {
-                return true;
-            }
-        }
-
-        return false;
+        return array_filter($words, static fn (string $word): bool => preg_match('/\b' . preg_quote($word, '/') . '\b/u', $text) === 1) !== [];
     }
 
     /** @param list<NameMatch> $near */
     private function unknown(ReadLine $line, array $near): ResolvedLine
     {
-        $keys = array_map(static fn (NameMatch $match): string => $match->key, array_slice($near, 0, 3));
-        $names = array_map(fn (string $key): string => $this->catalogue->get($key)->name, $keys);
+        $keys = array_map(static fn(NameMatch $match): string => $match->key, array_slice($near, 0, 3));
+        $names = array_map(fn(string $key): string => $this->catalogue->get($key)->name, $keys);
         $note = 'No ingredient of this name is known; the line is left out.' . ($names === [] ? ' Try a plainer name for it.' : ' Nearest: ' . implode(', ', $names) . '.');
 
         return $this->without($line, null, LineStatus::Unknown, $note, $keys);

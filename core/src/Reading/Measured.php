@@ -26,8 +26,7 @@ final readonly class Measured
         public float $fill = 1.0,
         public ?string $pack = null,
         public bool $isAbout = false,
-    ) {
-    }
+    ) {}
 
     public function middle(): float
     {

@@ -16,9 +16,7 @@ final readonly class QuantityGrammar
     private const SYSTEMS = ['us' => Measures::Us, 'u.s.' => Measures::Us, 'american' => Measures::Us, 'metric' => Measures::Metric, 'imperial' => Measures::Imperial, 'uk' => Measures::Imperial, 'british' => Measures::Imperial, 'australian' => Measures::Australian, 'aussie' => Measures::Australian, 'japanese' => Measures::Japanese];
     private const ABOUT = ['about', 'around', 'approx', 'approx.', 'approximately', 'roughly', 'circa', 'ca', 'ca.', 'c.', 'nearly', 'almost', 'just', 'up', 'over', 'under', 'scarcely', 'maybe', 'perhaps', 'some', 'heaped', 'rounded', 'scant', 'generous', 'good', 'level', 'heaping', 'big', 'small', 'large', 'tiny'];
 
-    public function __construct(private Measures $measures)
-    {
-    }
+    public function __construct(private Measures $measures) {}
 
     /** An amount, or null with the cursor where it was. */
     public function quantity(Cursor $cursor): ?Measured

@@ -27,6 +27,5 @@ final readonly class ReadLine
         public ?string $part,
         public array $tags,
         public bool $isNonsense,
-    ) {
-    }
+    ) {}
 }

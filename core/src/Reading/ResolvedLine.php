@@ -29,8 +29,7 @@ final readonly class ResolvedLine
         public Mixture $hundredGrams,
         public array $alternatives,
         public array $tags,
-    ) {
-    }
+    ) {}
 
     /** A line that is kept but not looked at. */
     public static function unread(string $text, string $note): self

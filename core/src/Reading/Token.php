@@ -14,8 +14,7 @@ final readonly class Token
         public bool $isFraction,
         public bool $isGlued,
         public int $offset,
-    ) {
-    }
+    ) {}
 
     public static function number(string $text, float $number, bool $isFraction, bool $isGlued, int $offset): self
     {

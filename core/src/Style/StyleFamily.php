@@ -26,6 +26,5 @@ final readonly class StyleFamily
         public string $schools,
         public int $references,
         public string $source,
-    ) {
-    }
+    ) {}
 }

@@ -32,7 +32,7 @@ final class WindowDerivation
         $tastes = [];
         foreach (preg_split('/^(?=# )/m', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $formulaText) {
             $recipe = RecipeReader::read($formulaText);
-            $formula = Formula::fromTexts(array_map(static fn ($line): string => $line->text, $recipe->lines), $catalogue, Measures::Us, $recipe->yield);
+            $formula = Formula::fromTexts(array_map(static fn($line): string => $line->text, $recipe->lines), $catalogue, Measures::Us, $recipe->yield);
             foreach ($formula->lines as $line) {
                 if (!$line->countsInTheMixture()) {
                     throw FactsFault::unknownKey("line in style {$style}", $line->text);
@@ -53,7 +53,7 @@ final class WindowDerivation
     {
         $windows = [];
         foreach (Axis::cases() as $axis) {
-            $values = array_map(static fn (Taste $taste): float => $taste->on($axis), $references);
+            $values = array_map(static fn(Taste $taste): float => $taste->on($axis), $references);
             $step = exp($axis->stepWidth());
             $low = min($values) / $step;
             $windows[$axis->value] = Window::between($low <= $axis->threshold() ? 0.0 : self::rounded($low), self::rounded(max(max($values), $axis->threshold()) * $step));

@@ -59,7 +59,7 @@ enum Axis: string
         static $scales = null;
 
         return $scales ??= array_map(
-            static fn (Row $row): array => [$row->number('threshold'), log(1.0 + $row->number('weber'))],
+            static fn(Row $row): array => [$row->number('threshold'), log(1.0 + $row->number('weber'))],
             FactsFile::named('axes'),
         );
     }

@@ -8,9 +8,7 @@ namespace Vinculum\Taste;
 final readonly class Target
 {
     /** @param array<string, Window> $windows by axis */
-    private function __construct(private array $windows)
-    {
-    }
+    private function __construct(private array $windows) {}
 
     /** @param array<string, Window> $windows by axis key */
     public static function of(array $windows): self

@@ -15,8 +15,7 @@ final readonly class Taste
         public float $salt,
         public float $umami,
         public float $heat,
-    ) {
-    }
+    ) {}
 
     public static function of(float $sweet, float $sour, float $salt, float $umami, float $heat): self
     {

@@ -32,8 +32,7 @@ final readonly class TasteLoad
         public float $nucleotides,
         public float $heat,
         public float $grams,
-    ) {
-    }
+    ) {}
 
     public static function of(Mixture $mixture): self
     {

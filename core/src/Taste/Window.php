@@ -7,9 +7,7 @@ namespace Vinculum\Taste;
 /** The span on an axis within which a style reads as itself. */
 final readonly class Window
 {
-    private function __construct(public float $low, public float $high)
-    {
-    }
+    private function __construct(public float $low, public float $high) {}
 
     /** @throws \InvalidArgumentException when an edge is negative, not finite, or the edges are turned round */
     public static function between(float $low, float $high): self

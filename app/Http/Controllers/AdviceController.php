@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\AdviceRequest;
+use App\Kitchen\Weighing;
+use Illuminate\Http\JsonResponse;
+use Vinculum\Correction\Counsel;
+use Vinculum\Exchange\Contract;
+
+final readonly class AdviceController
+{
+    public function __invoke(AdviceRequest $request, Weighing $weighing): JsonResponse
+    {
+        $edit = $request->edit();
+        $balance = $weighing->balance($edit);
+        $advice = Counsel::for($balance, $weighing->style($edit), $request->complaint(), $request->with(), $request->most(), $request->capacity(), $weighing->catalogue, $edit->measures);
+
+        return new JsonResponse(Contract::advice($advice, $balance));
+    }
+}

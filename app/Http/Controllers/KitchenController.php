@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\JsonResponse;
+use Vinculum\Exchange\Contract;
+use Vinculum\Quantity\Measures;
+use Vinculum\Style\StyleBook;
+
+/** What a page needs to know once: the styles and the systems of measures. */
+final readonly class KitchenController
+{
+    public function __invoke(): JsonResponse
+    {
+        return new JsonResponse([
+            'styles' => array_map(Contract::style(...), StyleBook::all()),
+            'measures' => array_map(static fn(Measures $measures): array => ['key' => $measures->value, 'name' => $measures->title()], Measures::cases()),
+        ]);
+    }
+}

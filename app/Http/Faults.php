@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Http\Resources\SauceResource;
+use App\Kitchen\EditConflict;
+use Illuminate\Database\QueryException;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+
+/** What the server says when it cannot do what was asked: plain words, and the way out. */
+final class Faults
+{
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->shouldRenderJsonWhen(static fn(Request $request): bool => $request->is('api/*'));
+        $exceptions->dontReport([EditConflict::class]);
+        $exceptions->render(static fn(EditConflict $conflict): JsonResponse => new JsonResponse([
+            'message' => 'Someone changed this sauce in another window since you opened it. Nothing was overwritten: keep yours as a copy, or take theirs.',
+            'current' => (new SauceResource($conflict->current))->resolve(),
+        ], 409));
+        $exceptions->render(static fn(ValidationException $fault): JsonResponse => new JsonResponse([
+            'message' => collect($fault->errors())->flatten()->first() ?? 'Something in the request is not as expected.',
+            'fields' => $fault->errors(),
+        ], 422));
+        $exceptions->render(static fn(QueryException $fault): JsonResponse => new JsonResponse([
+            'message' => 'The kitchen\'s data could not be written or read just now, so nothing was stored. What you typed is still on the page; it is tried again by itself.',
+        ], 503));
+        $exceptions->render(static fn(HttpExceptionInterface $fault, Request $request): ?JsonResponse => $request->is('api/*') ? new JsonResponse([
+            'message' => $fault->getStatusCode() === 404 ? 'There is no such thing here: it may have been put away. Go back to the shelf.' : 'This address does not do that.',
+        ], $fault->getStatusCode()) : null);
+    }
+}

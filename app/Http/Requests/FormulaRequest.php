@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Kitchen\SauceEdit;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Vinculum\Quantity\Measures;
+use Vinculum\Style\StyleBook;
+use Vinculum\Style\StyleFamily;
+
+/** A formula as a person writes it. The lines themselves are never refused for what they say. */
+class FormulaRequest extends FormRequest
+{
+    private const MOST_LINES = 20_000;
+    private const LONGEST_LINE = 10_000;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'title' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'style' => ['sometimes', 'nullable', 'string', Rule::in(array_map(static fn(StyleFamily $style): string => $style->key, StyleBook::all()))],
+            'measures' => ['sometimes', 'nullable', Rule::enum(Measures::class)],
+            'yield' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'lines' => ['present', 'array', 'list', 'max:' . self::MOST_LINES],
+            'lines.*' => ['present', self::text(...)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'title.max' => 'The name is longer than 200 letters: shorten it.',
+            'title.string' => 'The name is not text.',
+            'style.in' => 'There is no such style: choose one from the list.',
+            'measures' => 'Measures are us, metric, imperial, au or jp.',
+            'yield.max' => 'The yield is longer than 200 letters: write it as "500 ml".',
+            'lines.present' => 'The request holds no lines: send them as a list of texts, in UTF-8.',
+            'lines.array' => 'The lines are not a list of texts.',
+            'lines.list' => 'The lines are not a list of texts.',
+            'lines.max' => 'More than 20,000 lines is no recipe: split it into several sauces.',
+        ];
+    }
+
+    public function edit(): SauceEdit
+    {
+        return new SauceEdit(
+            trim((string) $this->string('title')),
+            $this->filled('style') ? (string) $this->string('style') : null,
+            Measures::tryFrom((string) $this->string('measures')) ?? Measures::Us,
+            $this->filled('yield') ? (string) $this->string('yield') : null,
+            $this->lines(),
+        );
+    }
+
+    /** @return list<string> */
+    private function lines(): array
+    {
+        $lines = $this->input('lines');
+
+        return is_array($lines) ? array_values(array_map(static fn(mixed $line): string => is_string($line) ? $line : '', $lines)) : [];
+    }
+
+    private static function text(string $field, mixed $value, \Closure $fail): void
+    {
+        $number = (int) substr($field, strlen('lines.')) + 1;
+        if ($value !== null && !is_string($value)) {
+            $fail("Line {$number} is not text.");
+        } elseif (is_string($value) && strlen($value) > self::LONGEST_LINE) {
+            $fail("Line {$number} is longer than 10,000 letters: that is no ingredient. Cut it, or split it into lines.");
+        }
+    }
+}

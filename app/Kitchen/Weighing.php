@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kitchen;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Exchange\Contract;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Style\StyleBook;
+use Vinculum\Style\StyleFamily;
+
+/** Asks the core where an edit stands. */
+final readonly class Weighing
+{
+    public function __construct(public Catalogue $catalogue) {}
+
+    public function balance(SauceEdit $edit): Balance
+    {
+        return Balance::of(Formula::fromTexts($edit->lines, $this->catalogue, $edit->measures, $edit->yield));
+    }
+
+    public function style(SauceEdit $edit): ?StyleFamily
+    {
+        return $edit->style !== null && StyleBook::has($edit->style) ? StyleBook::get($edit->style) : null;
+    }
+
+    /** @return array<string, mixed> the balance as the public contract shapes it */
+    public function report(SauceEdit $edit): array
+    {
+        return Contract::balance($this->balance($edit), $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures);
+    }
+
+    /** @return array{axes: array<string, array<string, mixed>>, distance: float|null} what the shelf shows of a sauce */
+    public function standing(SauceEdit $edit): array
+    {
+        $balance = $this->balance($edit);
+        $target = $this->style($edit)?->target;
+
+        return ['axes' => Contract::axes($balance->axes, $target), 'distance' => $target === null ? null : round($target->distance($balance->taste), 3)];
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\ServiceProvider;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
+
+/** Wires the core into the application. */
+final class KitchenProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $compiled = storage_path('framework/facts.php');
+        if (is_file($compiled)) {
+            FactsFile::useCompiled($compiled);
+        }
+        $this->app->singleton(Catalogue::class, static fn(): Catalogue => Catalogue::shipped());
+    }
+
+    public function boot(): void
+    {
+        JsonResource::withoutWrapping();
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\AdviceController;
+use App\Http\Controllers\BalanceController;
+use App\Http\Controllers\KitchenController;
+use App\Http\Controllers\SauceController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('/idle', static fn() => response()->json(['idle' => true]));
+Route::get('/kitchen', KitchenController::class);
+
+Route::post('/balance', BalanceController::class);
+Route::post('/advise', AdviceController::class);
+
+Route::get('/sauces', [SauceController::class, 'index']);
+Route::post('/sauces', [SauceController::class, 'store']);
+Route::get('/sauces/{sauce}', [SauceController::class, 'show'])->whereNumber('sauce');
+Route::put('/sauces/{sauce}', [SauceController::class, 'update'])->whereNumber('sauce');
+Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy'])->whereNumber('sauce');
+Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore'])->whereNumber('sauce');

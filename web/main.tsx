@@ -1,0 +1,33 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import '@fontsource-variable/petrona/wght.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { CssBaseline, ThemeProvider } from '@mui/material';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter, Route, Routes } from 'react-router';
+import { BenchPage } from './bench/BenchPage';
+import { LostPage } from './shared/LostPage';
+import { theme } from './shared/theme';
+import { Shelf } from './shelf/Shelf';
+
+const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
+const root = document.getElementById('root');
+
+if (root !== null) {
+  createRoot(root).render(
+    <StrictMode>
+      <ThemeProvider theme={theme}>
+        <CssBaseline />
+        <QueryClientProvider client={queries}>
+          <BrowserRouter>
+            <Routes>
+              <Route path="/" element={<Shelf />} />
+              <Route path="/sauce/:id" element={<BenchPage />} />
+              <Route path="*" element={<LostPage />} />
+            </Routes>
+          </BrowserRouter>
+        </QueryClientProvider>
+      </ThemeProvider>
+    </StrictMode>,
+  );
+}

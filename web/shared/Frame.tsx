@@ -1,0 +1,80 @@
+import { Box, Typography } from '@mui/material';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { displayFont } from './theme';
+import { Shortcuts } from './Shortcuts';
+
+/** The strip at the top with the way back to the shelf, and the room below it. */
+export function Frame({ children, tools }: { children: ReactNode; tools?: ReactNode }) {
+  const [showsKeys, setShowsKeys] = useState(false);
+  return (
+    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
+      <Box
+        component="header"
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 2,
+          px: { xs: 1.5, md: 3 },
+          minHeight: 52,
+          borderBottom: '3px solid',
+          borderColor: 'bar.rule',
+          bgcolor: 'background.paper',
+        }}
+      >
+        <Box
+          component={Link}
+          to="/"
+          aria-label="Vinculum: to the shelf"
+          sx={{ color: 'text.primary', textDecoration: 'none', display: 'flex', alignItems: 'center', minHeight: 44 }}
+        >
+          <Box
+            component="span"
+            sx={{ display: 'inline-flex', flexDirection: 'column', alignItems: 'center', lineHeight: 1 }}
+          >
+            <Typography
+              component="span"
+              sx={{ fontFamily: displayFont, fontWeight: 700, fontSize: '1.25rem', borderTop: '3px solid', pt: '1px' }}
+            >
+              Vinculum
+            </Typography>
+          </Box>
+        </Box>
+        <Box
+          sx={{ flex: 1, display: 'flex', alignItems: 'center', justifyContent: 'flex-end', gap: { xs: 0.5, sm: 1 } }}
+        >
+          {tools}
+          <Box
+            component="button"
+            type="button"
+            aria-label="Keyboard shortcuts"
+            title="Keyboard shortcuts (?)"
+            onClick={() => {
+              setShowsKeys(true);
+            }}
+            sx={{ ...quietButton, minWidth: 44 }}
+          >
+            ?
+          </Box>
+        </Box>
+      </Box>
+      <Box component="main" sx={{ flex: 1, width: '100%', maxWidth: 1400, mx: 'auto', px: { xs: 1.5, md: 3 }, pb: 3 }}>
+        {children}
+      </Box>
+      <Shortcuts open={showsKeys} onOpenChange={setShowsKeys} />
+    </Box>
+  );
+}
+
+export const quietButton = {
+  font: 'inherit',
+  fontWeight: 600,
+  minHeight: 44,
+  px: 1,
+  border: 0,
+  bgcolor: 'transparent',
+  color: 'text.primary',
+  cursor: 'pointer',
+  '&:hover:not(:disabled)': { textDecoration: 'underline', textUnderlineOffset: '4px' },
+  '&:disabled': { color: 'text.secondary', cursor: 'default' },
+} as const;

@@ -1,0 +1,71 @@
+import type { components } from '../generated/api';
+
+type Schemas = components['schemas'];
+export type Advice = Schemas['Advice'];
+export type AdviceWish = Schemas['AdviceWish'];
+export type Axes = Schemas['Axes'];
+export type Axis = Schemas['Axis'];
+export type AxisKey = keyof Axes;
+export type Balance = Schemas['Balance'];
+export type Correction = Schemas['Correction'];
+export type Edit = Schemas['Edit'];
+export type Formula = Schemas['Formula'];
+export type Kitchen = Schemas['Kitchen'];
+export type Line = Schemas['Line'];
+export type Measures = NonNullable<Formula['measures']>;
+export type Sauce = Schemas['Sauce'];
+export type Shelf = Schemas['Shelf'];
+export type ShelfSauce = Schemas['ShelfSauce'];
+export type Style = Schemas['Style'];
+
+/** The server answered, and said why not. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly current: Sauce | null,
+  ) {
+    super(message);
+  }
+}
+
+/** The server did not answer at all. */
+export class Unreachable extends Error {}
+
+async function ask<Answer>(method: string, path: string, body?: unknown, options: RequestInit = {}): Promise<Answer> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      headers: { Accept: 'application/json', 'Content-Type': 'application/json' },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...options,
+    });
+  } catch (fault) {
+    if (fault instanceof DOMException && fault.name === 'AbortError') {
+      throw fault;
+    }
+    throw new Unreachable('The kitchen server does not answer.');
+  }
+  if (response.status === 204) {
+    return undefined as Answer;
+  }
+  const answer = (await response.json().catch(() => null)) as unknown;
+  if (!response.ok) {
+    const said = answer as { message?: string; current?: Sauce } | null;
+    throw new Refusal(response.status, said?.message ?? 'The kitchen server could not do that.', said?.current ?? null);
+  }
+  return answer as Answer;
+}
+
+export const api = {
+  kitchen: () => ask<Kitchen>('GET', '/api/kitchen'),
+  shelf: () => ask<Shelf>('GET', '/api/sauces'),
+  sauce: (id: number) => ask<Sauce>('GET', `/api/sauces/${id}`),
+  addSauce: (formula: Formula) => ask<Sauce>('POST', '/api/sauces', formula),
+  editSauce: (id: number, edit: Edit) => ask<Sauce>('PUT', `/api/sauces/${id}`, edit),
+  putAway: (id: number) => ask<undefined>('DELETE', `/api/sauces/${id}`),
+  bringBack: (id: number) => ask<Sauce>('POST', `/api/sauces/${id}/return`),
+  balance: (formula: Formula) => ask<Balance>('POST', '/api/balance', formula),
+  advise: (wish: AdviceWish) => ask<Advice>('POST', '/api/advise', wish),
+};

@@ -1,0 +1,252 @@
+import { Box, Button, Snackbar, Typography } from '@mui/material';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, type ShelfSauce, type Style } from '../shared/api';
+import { BarMark } from '../shared/AxisBars';
+import { Frame, quietButton } from '../shared/Frame';
+import { steps } from '../shared/words';
+
+/** A pasted recipe as lines: a heading line becomes the name. */
+function readPasted(text: string): { title: string; lines: string[] } {
+  const lines = text
+    .split(/\r?\n|\r/)
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
+  const heading = lines[0]?.startsWith('#') === true ? lines.shift() : undefined;
+  return { title: heading?.replace(/^#+\s*/, '') ?? '', lines };
+}
+
+const standing = (sauce: ShelfSauce): string => {
+  const distance = sauce.standing.distance;
+  if (distance === null) return 'no style chosen';
+  return distance < 0.125 ? 'balanced for its style' : `${steps(distance)} off`;
+};
+
+/** All sauces, and the place to start one. */
+export function Shelf() {
+  const shelf = useQuery({ queryKey: ['shelf'], queryFn: api.shelf, refetchOnMount: 'always' });
+  const kitchen = useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen, staleTime: Infinity });
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const [text, setText] = useState('');
+  const [wanted, setWanted] = useState('');
+  const [away, setAway] = useState<ShelfSauce | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+
+  useEffect(() => {
+    document.title = 'Shelf · Vinculum';
+  }, []);
+
+  const begin = async () => {
+    try {
+      setFault(null);
+      const sauce = await api.addSauce(readPasted(text));
+      await navigate(`/sauce/${sauce.id}`);
+    } catch (reason) {
+      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+    }
+  };
+
+  const putAway = async (sauce: ShelfSauce) => {
+    await api.putAway(sauce.id);
+    setAway(sauce);
+    await queries.invalidateQueries({ queryKey: ['shelf'] });
+  };
+
+  const bringBack = async () => {
+    if (away !== null) await api.bringBack(away.id);
+    setAway(null);
+    await queries.invalidateQueries({ queryKey: ['shelf'] });
+  };
+
+  const sauces = shelf.data?.sauces ?? [];
+  const found = sauces.filter((sauce) => sauce.title.toLowerCase().includes(wanted.trim().toLowerCase()));
+
+  return (
+    <Frame>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 2fr) minmax(0, 3fr)' },
+          gap: 4,
+          pt: 3,
+        }}
+      >
+        <Box component="section" aria-labelledby="begin">
+          <Typography
+            id="begin"
+            variant="h1"
+            sx={{ borderBottom: '3px solid', borderColor: 'bar.rule', pb: 0.5, mb: 1.5 }}
+          >
+            What is in it?
+          </Typography>
+          <Box component="label" htmlFor="begin-text" sx={{ display: 'block', mb: 0.75 }}>
+            Type or paste a sauce, one ingredient a line
+          </Box>
+          <Box
+            component="textarea"
+            id="begin-text"
+            value={text}
+            rows={9}
+            spellCheck={false}
+            placeholder={'½ cup cider vinegar\n2 tbsp honey\n1 tin chopped tomatoes\na pinch of cayenne'}
+            onChange={(event: { target: { value: string } }) => {
+              setText(event.target.value);
+            }}
+            onKeyDown={(event: { key: string; ctrlKey: boolean; metaKey: boolean }) => {
+              if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void begin();
+            }}
+            sx={{
+              font: 'inherit',
+              width: '100%',
+              p: 1.25,
+              lineHeight: 1.6,
+              color: 'text.primary',
+              bgcolor: 'background.paper',
+              border: '1px solid',
+              borderColor: 'text.secondary',
+              borderRadius: '3px',
+              resize: 'vertical',
+              '&::placeholder': { color: 'text.secondary', opacity: 1 },
+            }}
+          />
+          <Button
+            variant="contained"
+            size="large"
+            onClick={() => void begin()}
+            sx={{ mt: 1, minHeight: 48, width: '100%' }}
+          >
+            {text.trim() === '' ? 'Start with an empty bench' : 'See how it is balanced'}
+          </Button>
+          {fault !== null && (
+            <Typography role="alert" sx={{ mt: 1 }}>
+              {fault} What you typed is still here.
+            </Typography>
+          )}
+        </Box>
+        <Box component="section" aria-labelledby="shelf">
+          <Box
+            sx={{
+              display: 'flex',
+              alignItems: 'end',
+              gap: 2,
+              borderBottom: '3px solid',
+              borderColor: 'bar.rule',
+              pb: 0.5,
+            }}
+          >
+            <Typography id="shelf" variant="h1" component="h2" sx={{ flex: 1 }}>
+              Shelf
+            </Typography>
+            {sauces.length > 5 && (
+              <Box
+                component="input"
+                type="search"
+                aria-label="Find a sauce"
+                placeholder="Find a sauce"
+                value={wanted}
+                onChange={(event: { target: { value: string } }) => {
+                  setWanted(event.target.value);
+                }}
+                sx={{
+                  font: 'inherit',
+                  minHeight: 40,
+                  width: 180,
+                  px: 1,
+                  color: 'text.primary',
+                  bgcolor: 'background.paper',
+                  border: '1px solid',
+                  borderColor: 'text.secondary',
+                  borderRadius: '3px',
+                }}
+              />
+            )}
+          </Box>
+          {shelf.isError && (
+            <Typography role="alert" sx={{ mt: 2 }}>
+              {shelf.error.message} <Button onClick={() => void shelf.refetch()}>Try again</Button>
+            </Typography>
+          )}
+          {shelf.isSuccess && sauces.length === 0 && (
+            <Typography sx={{ mt: 2 }}>Empty as yet. The first sauce you start stands here, and stays.</Typography>
+          )}
+          {sauces.length > 0 && found.length === 0 && <Typography sx={{ mt: 2 }}>No sauce of that name.</Typography>}
+          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {found.map((sauce) => (
+              <ShelfRow
+                key={sauce.id}
+                sauce={sauce}
+                style={kitchen.data?.styles.find((one) => one.key === sauce.style)}
+                onPutAway={() => void putAway(sauce)}
+              />
+            ))}
+          </Box>
+        </Box>
+      </Box>
+      <Snackbar
+        open={away !== null}
+        autoHideDuration={12_000}
+        onClose={() => {
+          setAway(null);
+        }}
+        message={`${away?.title === '' ? 'The sauce' : (away?.title ?? '')} is put away.`}
+        action={
+          <Button color="inherit" onClick={() => void bringBack()}>
+            Bring it back
+          </Button>
+        }
+      />
+    </Frame>
+  );
+}
+
+function ShelfRow({ sauce, style, onPutAway }: { sauce: ShelfSauce; style: Style | undefined; onPutAway: () => void }) {
+  const title = sauce.title === '' ? 'Unnamed sauce' : sauce.title;
+  return (
+    <Box
+      component="li"
+      sx={{ display: 'flex', alignItems: 'center', gap: 1, borderBottom: '1px solid', borderColor: 'divider' }}
+    >
+      <Box
+        component={Link}
+        to={`/sauce/${sauce.id}`}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr) 84px', sm: 'minmax(0, 1fr) 140px' },
+          columnGap: 2,
+          alignItems: 'center',
+          minHeight: 64,
+          py: 0.75,
+          color: 'text.primary',
+          textDecoration: 'none',
+          '&:hover .name': { textDecoration: 'underline', textUnderlineOffset: '4px' },
+        }}
+      >
+        <Box sx={{ minWidth: 0 }}>
+          <Typography className="name" variant="h3" component="h3" noWrap>
+            {title}
+          </Typography>
+          <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
+            {[style?.name, `${sauce.line_count} ${sauce.line_count === 1 ? 'line' : 'lines'}`, standing(sauce)]
+              .filter(Boolean)
+              .join(' · ')}
+          </Typography>
+        </Box>
+        <BarMark axes={sauce.standing.axes} />
+      </Box>
+      <Box
+        component="button"
+        type="button"
+        aria-label={`Put ${title} away`}
+        title="Put away"
+        onClick={onPutAway}
+        sx={{ ...quietButton, color: 'text.secondary', fontSize: '0.85rem' }}
+      >
+        Put away
+      </Box>
+    </Box>
+  );
+}
