@@ -6,6 +6,8 @@ use App\Http\Faults;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
+use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Middleware\TrustProxies;
 
@@ -16,8 +18,9 @@ return Application::configure(basePath: dirname(__DIR__))
         commands: __DIR__ . '/../routes/console.php',
     )
     ->withMiddleware(static function (Middleware $middleware): void {
-        // page and API share one address on the cook's own machine: no CORS, no proxies, no sessions, no cookies
-        $middleware->remove([HandleCors::class, TrustProxies::class]);
+        // page and API share one address on the cook's own machine: no CORS, no proxies, no sessions, no cookies;
+        // and what a cook typed stays as typed
+        $middleware->remove([HandleCors::class, TrustProxies::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->group('web', []);
         $middleware->group('api', [Illuminate\Routing\Middleware\SubstituteBindings::class]);
     })

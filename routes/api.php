@@ -16,7 +16,7 @@ Route::post('/advise', AdviceController::class);
 
 Route::get('/sauces', [SauceController::class, 'index']);
 Route::post('/sauces', [SauceController::class, 'store']);
-Route::get('/sauces/{sauce}', [SauceController::class, 'show'])->whereNumber('sauce');
-Route::put('/sauces/{sauce}', [SauceController::class, 'update'])->whereNumber('sauce');
-Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy'])->whereNumber('sauce');
-Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore'])->whereNumber('sauce');
+Route::get('/sauces/{sauce}', [SauceController::class, 'show'])->where('sauce', '[0-9]{1,15}');
+Route::put('/sauces/{sauce}', [SauceController::class, 'update'])->where('sauce', '[0-9]{1,15}');
+Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy'])->where('sauce', '[0-9]{1,15}');
+Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore'])->where('sauce', '[0-9]{1,15}');

@@ -6,7 +6,7 @@ namespace App\Kitchen;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Exchange\Contract;
+use Vinculum\Contract\Contract;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;

@@ -15,7 +15,7 @@ final class KitchenProvider extends ServiceProvider
     public function register(): void
     {
         $compiled = storage_path('framework/facts.php');
-        if (is_file($compiled)) {
+        if (is_file($compiled) && filemtime($compiled) >= FactsFile::lastChange()) {
             FactsFile::useCompiled($compiled);
         }
         $this->app->singleton(Catalogue::class, static fn(): Catalogue => Catalogue::shipped());

@@ -8,7 +8,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\Yielded;
 use Vinculum\Correction\Counsel;
-use Vinculum\Exchange\Contract;
+use Vinculum\Contract\Contract;
 use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeLine;
 use Vinculum\Exchange\RecipeReader;

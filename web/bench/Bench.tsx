@@ -1,7 +1,16 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { useNavigate } from 'react-router';
-import { api, type Correction, type Formula, type Kitchen, type Measures, type Sauce } from '../shared/api';
+import {
+  api,
+  type AxisKey,
+  type Balance,
+  type Correction,
+  type Formula,
+  type Kitchen,
+  type Measures,
+  type Sauce,
+} from '../shared/api';
 import { AxisBars } from '../shared/AxisBars';
 import { Fraction } from '../shared/Fraction';
 import { Frame, quietButton } from '../shared/Frame';
@@ -38,7 +47,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const [saver] = useState(() => new Saver(sauce));
   const { draft, change, undo, redo, canUndo, canRedo } = useHistory(saver.start);
   const saving = useSyncExternalStore(saver.subscribe, saver.current);
-  const [preview, setPreview] = useState<Correction | null>(null);
+  const [previewed, setPreviewed] = useState<number | null>(null);
   const [said, setSaid] = useState('');
   const navigate = useNavigate();
   const linesRef = useRef<HTMLDivElement>(null);
@@ -50,6 +59,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const advice = useLatest(draft.style === null || isEmpty ? null : formula, api.advise);
   const style = kitchen.styles.find((one) => one.key === draft.style) ?? null;
   const report = balance.answer;
+  const preview = previewed === null ? null : (advice.answer?.corrections[previewed] ?? null);
 
   const set = useCallback(
     <Field extends keyof Draft>(field: Field, value: Draft[Field]) => {
@@ -61,7 +71,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const applyCorrection = useCallback(
     (correction: Correction) => {
       change((now) => apply(now, correction, report?.basis === 'finished'));
-      setPreview(null);
+      setPreviewed(null);
       setSaid(
         `Added ${correction.additions.map((one) => `${one.measure} ${one.name}`).join(' and ')}. Undo takes it back.`,
       );
@@ -100,12 +110,12 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
           event.preventDefault();
           applyCorrection(correction);
         }
-      } else if (event.altKey && key === 'l') {
+      } else if (event.altKey && event.code === 'KeyL') {
         event.preventDefault();
-        linesRef.current?.querySelector('input')?.focus();
-      } else if (event.altKey && key === 'c') {
+        linesRef.current?.querySelector<HTMLElement>('ol input')?.focus();
+      } else if (event.altKey && event.code === 'KeyC') {
         event.preventDefault();
-        mendRef.current?.querySelector('button')?.focus();
+        mendRef.current?.querySelector<HTMLElement>('button')?.focus();
       }
     };
     window.addEventListener('keydown', onKey);
@@ -195,13 +205,14 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               fontWeight: 600,
               fontSize: '1.6rem',
               border: 0,
+              bgcolor: 'transparent',
               px: 0,
               width: '100%',
               minHeight: 44,
             }}
           />
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 0.5, mb: 1 }}>
-            <Box component="label" sx={{ flex: '2 1 160px' }}>
+            <Box component="label" sx={{ flex: '3 1 160px' }}>
               <Box component="span" sx={caption}>
                 Style
               </Box>
@@ -221,7 +232,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 ))}
               </Box>
             </Box>
-            <Box component="label" sx={{ flex: '2 1 150px' }}>
+            <Box component="label" sx={{ flex: '3 1 190px' }}>
               <Box component="span" sx={caption}>
                 A cup means
               </Box>
@@ -240,7 +251,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 ))}
               </Box>
             </Box>
-            <Box component="label" sx={{ flex: '1 1 110px' }}>
+            <Box component="label" sx={{ flex: '1 1 100px' }}>
               <Box component="span" sx={caption}>
                 Came to, if cooked
               </Box>
@@ -299,18 +310,17 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 aria-label="Ratios"
                 role="group"
               >
-                <Fraction ratio={report.ratios.sweet_to_sour} above="sweet" below="sour" />
-                <Fraction ratio={report.ratios.salt_to_sweet} above="salt" below="sweet" />
-                <Fraction ratio={report.ratios.umami_to_salt} above="umami" below="salt" />
-                {report.batch.fat_percent >= 1 && (
-                  <Fraction ratio={report.ratios.sour_to_fat} above="sour" below="fat" />
-                )}
+                {fractions
+                  .filter(([, above, below]) => tastes(report, above) && tastes(report, below))
+                  .map(([ratio, above, below]) => (
+                    <Fraction key={ratio} ratio={report.ratios[ratio]} above={above} below={below} />
+                  ))}
               </Box>
               <div ref={mendRef}>
                 <Corrections
                   advice={advice.answer}
                   hasStyle={draft.style !== null}
-                  onPreview={setPreview}
+                  onPreview={setPreviewed}
                   onApply={applyCorrection}
                 />
               </div>
@@ -328,8 +338,20 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   );
 }
 
+const fractions = [
+  ['sweet_to_sour', 'sweet', 'sour'],
+  ['salt_to_sweet', 'salt', 'sweet'],
+  ['umami_to_salt', 'umami', 'salt'],
+  ['sour_to_fat', 'sour', 'fat'],
+] as const;
+
+/** Whether there is enough of it to stand in a fraction: what nobody can taste has no ratio. */
+function tastes(report: Balance, what: AxisKey | 'fat'): boolean {
+  return what === 'fat' ? report.batch.fat_percent >= 1 : report.axes[what].steps > 0;
+}
+
 /** Allergens, diets, cautions and notes: never hidden, never in the way. */
-function Facts({ report }: { report: NonNullable<Awaited<ReturnType<typeof api.balance>>> }) {
+function Facts({ report }: { report: Balance }) {
   const signs = { stop: 'Stop', warn: 'Mind', info: 'Note' } as const;
   return (
     <Box component="section" aria-label="What to know" sx={{ mt: 1.5, fontSize: '0.9rem' }}>
@@ -383,4 +405,10 @@ const banner = {
   p: 1.5,
   mt: 1.5,
 } as const;
-const hidden = { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' } as const;
+const hidden = {
+  position: 'absolute',
+  width: '1px',
+  height: '1px',
+  overflow: 'hidden',
+  clipPath: 'inset(50%)',
+} as const;

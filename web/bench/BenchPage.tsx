@@ -20,7 +20,7 @@ export function BenchPage() {
   if (!Number.isInteger(id) || (sauce.error instanceof Refusal && sauce.error.status === 404)) {
     return <LostPage />;
   }
-  if (sauce.data === undefined || kitchen.data === undefined || sauce.isFetching) {
+  if (sauce.data === undefined || kitchen.data === undefined) {
     const fault = sauce.error ?? kitchen.error;
     return (
       <Frame>

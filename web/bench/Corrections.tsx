@@ -5,7 +5,7 @@ import { steps } from '../shared/words';
 interface Props {
   advice: Advice | null;
   hasStyle: boolean;
-  onPreview: (correction: Correction | null) => void;
+  onPreview: (index: number | null) => void;
   onApply: (correction: Correction) => void;
 }
 
@@ -40,23 +40,19 @@ export function Corrections({ advice, hasStyle, onPreview, onApply }: Props) {
         {advice?.corrections.map((correction, index) => {
           const extra = [...correction.side_effects, ...correction.allergens_added.map((one) => `brings ${one}`)];
           return (
-            <Box
-              component="li"
-              key={correction.additions.map((one) => `${one.ingredient} ${one.measure}`).join()}
-              sx={{ borderTop: '1px solid', borderColor: 'divider' }}
-            >
+            <Box component="li" key={index} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
               <Box
                 component="button"
                 type="button"
                 data-correction={index + 1}
                 onMouseEnter={() => {
-                  onPreview(correction);
+                  onPreview(index);
                 }}
                 onMouseLeave={() => {
                   onPreview(null);
                 }}
                 onFocus={() => {
-                  onPreview(correction);
+                  onPreview(index);
                 }}
                 onBlur={() => {
                   onPreview(null);

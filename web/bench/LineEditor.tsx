@@ -1,5 +1,5 @@
 import { Box } from '@mui/material';
-import { type ClipboardEvent, type KeyboardEvent, useCallback, useEffect, useRef } from 'react';
+import { type ClipboardEvent, type KeyboardEvent, useCallback, useLayoutEffect, useRef } from 'react';
 import type { Line } from '../shared/api';
 import { grams } from '../shared/words';
 import { type DraftLine, newLine } from './draft';
@@ -32,7 +32,7 @@ export function LineEditor({ lines, understood, onChange }: Props) {
   const fields = useRef(new Map<number, HTMLInputElement>());
   const focusNext = useRef<number | null>(null);
 
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (focusNext.current !== null) {
       fields.current.get(focusNext.current)?.focus();
       focusNext.current = null;

@@ -77,7 +77,15 @@ export function Shelf() {
           <Typography
             id="begin"
             variant="h1"
-            sx={{ borderBottom: '3px solid', borderColor: 'bar.rule', pb: 0.5, mb: 1.5 }}
+            sx={{
+              borderBottom: '3px solid',
+              borderColor: 'bar.rule',
+              pb: 0.5,
+              mb: 1.5,
+              minHeight: 48,
+              display: 'flex',
+              alignItems: 'end',
+            }}
           >
             What is in it?
           </Typography>
@@ -240,7 +248,7 @@ function ShelfRow({ sauce, style, onPutAway }: { sauce: ShelfSauce; style: Style
       <Box
         component="button"
         type="button"
-        aria-label={`Put ${title} away`}
+        aria-label={`Put away: ${title}`}
         title="Put away"
         onClick={onPutAway}
         sx={{ ...quietButton, color: 'text.secondary', fontSize: '0.85rem' }}

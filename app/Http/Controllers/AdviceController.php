@@ -8,7 +8,7 @@ use App\Http\Requests\AdviceRequest;
 use App\Kitchen\Weighing;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Correction\Counsel;
-use Vinculum\Exchange\Contract;
+use Vinculum\Contract\Contract;
 
 final readonly class AdviceController
 {

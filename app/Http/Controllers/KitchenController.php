@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Illuminate\Http\JsonResponse;
-use Vinculum\Exchange\Contract;
+use Vinculum\Contract\Contract;
 use Vinculum\Quantity\Measures;
 use Vinculum\Style\StyleBook;
 

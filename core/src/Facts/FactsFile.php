@@ -71,6 +71,14 @@ final class FactsFile
         return self::$read[$name] = $rows;
     }
 
+    /** When a facts file, or the way they are read, last changed: a Unix time. */
+    public static function lastChange(): int
+    {
+        $files = [__FILE__, ...(glob(self::folder() . '/{*,*/*}.ini', GLOB_BRACE) ?: [])];
+
+        return max(array_map(static fn (string $file): int => (int) filemtime($file), $files));
+    }
+
     public static function folder(): string
     {
         return dirname(__DIR__, 2) . '/data';

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Vinculum\Exchange;
+namespace Vinculum\Contract;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Reading;

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\browser;
+
+/** axe-core, injected into every screen at three widths, by day and by night. */
+final class AccessTest extends BrowserTestCase
+{
+    protected static function startOptions(): array
+    {
+        return [];
+    }
+
+    public function test_no_serious_issue_on_any_screen(): void
+    {
+        foreach ([[1280, 800], [768, 1024], [390, 844]] as [$width, $height]) {
+            self::resize($width, $height);
+            foreach (['/', '/sauce/1', '/sauce/5', '/nowhere/at/all'] as $place) {
+                foreach (['light', 'dark'] as $scheme) {
+                    self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]]);
+                    self::open($place);
+                    self::find('h1, [data-axis="heat"]');
+                    self::assertSame([], self::issues(), "{$place} at {$width}, {$scheme}");
+                }
+            }
+        }
+    }
+
+    public function test_nothing_is_wider_than_the_screen(): void
+    {
+        foreach ([360, 390, 768, 1280] as $width) {
+            self::resize($width, 800);
+            foreach (['/', '/sauce/1'] as $place) {
+                self::open($place);
+                self::find('h1, [data-axis="heat"]');
+                self::assertLessThanOrEqual(self::$browser->executeScript('return window.innerWidth'), self::$browser->executeScript('return document.documentElement.scrollWidth'), "{$place} at {$width}");
+            }
+        }
+    }
+
+    public function test_twelve_lines_and_their_balance_are_in_view_together(): void
+    {
+        self::resize(1280, 800 + 139);
+        self::open('/');
+        self::find('#begin-text')->sendKeys(implode("\n", ['1 400 g tin chopped tomatoes', '½ cup ketchup', '⅓ cup cider vinegar', '½ cup light brown sugar', '2 tbsp Worcestershire sauce', '1 tbsp molasses', '2 tsp smoked paprika', '1 tsp mustard powder', '3 cloves garlic', '1 small onion', '1½ tsp salt', 'a pinch of cayenne']));
+        self::find('main button')->click();
+        self::find('[data-axis="heat"]');
+        $bottom = 'return Math.max(...[...document.querySelectorAll(\'ol[aria-label="Lines of the sauce"] li, [data-axis]\')].map((one) => one.getBoundingClientRect().bottom))';
+
+        self::assertCount(12, self::findAll('ol[aria-label="Lines of the sauce"] li'));
+        self::assertLessThanOrEqual(800, self::$browser->executeScript($bottom));
+    }
+
+    /** @return list<string> serious and critical findings */
+    private static function issues(): array
+    {
+        self::$browser->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
+        $found = self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run().then((result) => done(result.violations.filter((one) => ["serious", "critical"].includes(one.impact)).map((one) => one.id + ": " + one.nodes.map((node) => node.html).slice(0, 3).join(" | "))));');
+
+        return is_array($found) ? array_values(array_map(strval(...), $found)) : ['axe did not answer'];
+    }
+}

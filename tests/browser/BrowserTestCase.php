@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\NoSuchElementException;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverDimension;
+use Facebook\WebDriver\WebDriverElement;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\TestCase;
+
+/** A real browser against a real server on a kitchen of its own. */
+abstract class BrowserTestCase extends TestCase
+{
+    private const SERVER_PORT = 8377;
+    private const DRIVER_PORT = 8378;
+
+    /** @var list<resource> */
+    private static array $processes = [];
+
+    private static string $kitchen = '';
+
+    protected static RemoteWebDriver $browser;
+
+    public static function setUpBeforeClass(): void
+    {
+        $root = dirname(__DIR__, 2);
+        self::$kitchen = sys_get_temp_dir() . '/vinculum-browser-' . getmypid();
+        $environment = ['VINCULUM_DATABASE' => self::$kitchen . '.sqlite', 'VINCULUM_WORKERS' => '2', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')];
+        self::launch([$root . '/vinculum', 'start', '--no-build', '--port', (string) self::SERVER_PORT, ...static::startOptions()], $environment);
+        self::launch(['chromedriver', '--port=' . self::DRIVER_PORT, '--silent'], null);
+        self::until(static fn (): bool => self::answers(self::SERVER_PORT, '/api/idle'), 'the server answers', 60);
+        self::until(static fn (): bool => self::answers(self::DRIVER_PORT, '/status'), 'the driver answers', 20);
+        $options = (new ChromeOptions())->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--user-data-dir=' . self::$kitchen . '-profile']);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        self::$browser = RemoteWebDriver::create('http://127.0.0.1:' . self::DRIVER_PORT, $capabilities, 30_000, 60_000);
+        self::resize(1280, 800);
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$browser->quit();
+        foreach (self::$processes as $process) {
+            proc_terminate($process, SIGTERM);
+            proc_close($process);
+        }
+        self::$processes = [];
+        array_map(unlink(...), glob(self::$kitchen . '.sqlite*') ?: []);
+        exec('rm -rf ' . escapeshellarg(self::$kitchen . '-profile'));
+    }
+
+    /** @return list<string> */
+    protected static function startOptions(): array
+    {
+        return ['--empty'];
+    }
+
+    protected static function open(string $place): void
+    {
+        self::$browser->get('http://127.0.0.1:' . self::SERVER_PORT . $place);
+    }
+
+    protected static function resize(int $width, int $height): void
+    {
+        self::$browser->manage()->window()->setSize(new WebDriverDimension($width, $height));
+    }
+
+    protected static function find(string $selector): WebDriverElement
+    {
+        return self::until(static fn (): WebDriverElement => self::$browser->findElement(WebDriverBy::cssSelector($selector)), "\"{$selector}\" is on the page");
+    }
+
+    /** @return list<WebDriverElement> */
+    protected static function findAll(string $selector): array
+    {
+        return self::$browser->findElements(WebDriverBy::cssSelector($selector));
+    }
+
+    protected static function text(string $selector): string
+    {
+        return self::find($selector)->getText();
+    }
+
+    /** Types to whatever has the focus. Control, Alt and Shift are held down until the end. */
+    protected static function type(string ...$keys): void
+    {
+        $keyboard = self::$browser->getKeyboard();
+        $held = [];
+        foreach ($keys as $key) {
+            if (in_array($key, [WebDriverKeys::CONTROL, WebDriverKeys::ALT, WebDriverKeys::SHIFT], true)) {
+                $keyboard->pressKey($key);
+                $held[] = $key;
+            } else {
+                $keyboard->sendKeys($key);
+            }
+        }
+        foreach (array_reverse($held) as $key) {
+            $keyboard->releaseKey($key);
+        }
+    }
+
+    protected static function untilSaved(): void
+    {
+        usleep(350_000);
+        self::until(static fn (): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved', 'everything is saved');
+    }
+
+    /**
+     * Waits for something to be so.
+     *
+     * @template T
+     *
+     * @param callable(): T $what
+     *
+     * @return T the first answer that is neither false nor null
+     */
+    protected static function until(callable $what, string $said, float $seconds = 10): mixed
+    {
+        $end = microtime(true) + $seconds;
+        do {
+            try {
+                $answer = $what();
+                if ($answer !== false && $answer !== null) {
+                    return $answer;
+                }
+            } catch (NoSuchElementException|StaleElementReferenceException) {
+                // not there yet
+            }
+            usleep(50_000);
+        } while (microtime(true) < $end);
+        self::fail("Waited {$seconds} s in vain until {$said}.");
+    }
+
+    /**
+     * @param list<string>               $command
+     * @param array<string, string>|null $environment
+     */
+    private static function launch(array $command, ?array $environment): void
+    {
+        $process = proc_open($command, [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, null, $environment);
+        self::assertIsResource($process);
+        self::$processes[] = $process;
+    }
+
+    private static function answers(int $port, string $path): bool
+    {
+        return @file_get_contents("http://127.0.0.1:{$port}{$path}", false, stream_context_create(['http' => ['timeout' => 1]])) !== false;
+    }
+}

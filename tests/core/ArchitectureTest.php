@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core;
+
+use PHPUnit\Framework\TestCase;
+
+final class ArchitectureTest extends TestCase
+{
+    /** The rooms of the core, from quantity outward: a room may use those before it, never those after it. */
+    private const ORDER = ['Facts', 'Quantity', 'Mixture', 'Taste', 'Ingredient', 'Reading', 'Balance', 'Keeping', 'Exchange', 'Style', 'Correction', 'Contract'];
+
+    public function test_rooms_depend_on_one_another_in_one_direction(): void
+    {
+        $checked = 0;
+        foreach (self::files() as $room => $files) {
+            self::assertContains($room, self::ORDER, "the room {$room} has no place in the order");
+            foreach ($files as $file) {
+                preg_match_all('/Vinculum\\\\(\w+)\\\\/', (string) file_get_contents($file), $used);
+                foreach (array_unique($used[1]) as $other) {
+                    self::assertLessThanOrEqual(array_search($room, self::ORDER, true), array_search($other, self::ORDER, true), basename($file) . " of {$room} looks outward to {$other}");
+                    ++$checked;
+                }
+            }
+        }
+        self::assertGreaterThan(60, $checked);
+    }
+
+    public function test_the_core_knows_no_framework_no_clock_and_no_chance(): void
+    {
+        foreach (self::files() as $files) {
+            foreach ($files as $file) {
+                $code = (string) file_get_contents($file);
+                self::assertDoesNotMatchRegularExpression('/\b(Illuminate|Laravel|Symfony|App)\\\\/', $code, basename($file));
+                self::assertDoesNotMatchRegularExpression('/\b(time|microtime|date|rand|mt_rand|random_int|shuffle)\(|new \\\\?DateTime/', $code, basename($file));
+                self::assertStringContainsString('declare(strict_types=1);', $code, basename($file));
+            }
+        }
+    }
+
+    public function test_facts_stand_in_data_and_name_their_source(): void
+    {
+        foreach (['axes', 'cautions', 'styles'] as $name) {
+            foreach (\Vinculum\Facts\FactsFile::named($name) as $row) {
+                self::assertNotSame('', $row->text('source'), "{$name} [{$row->key}]");
+            }
+        }
+    }
+
+    /** @return array<string, list<string>> files by room */
+    private static function files(): array
+    {
+        $files = [];
+        foreach (glob(dirname(__DIR__, 2) . '/core/src/*/*.php') ?: [] as $file) {
+            $files[basename(dirname($file))][] = $file;
+        }
+
+        return $files;
+    }
+}

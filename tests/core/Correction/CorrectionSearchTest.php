@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Correction;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Correction\Advice;
+use Vinculum\Correction\Candidate;
+use Vinculum\Correction\Complaint;
+use Vinculum\Correction\CorrectionSearch;
+use Vinculum\Correction\Objective;
+use Vinculum\Correction\Wish;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Mixture\Mixture;
+use Vinculum\Mixture\Volume;
+use Vinculum\Quantity\Measures;
+use Vinculum\Reading\LineResolver;
+use Vinculum\Style\StyleBook;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Taste;
+use Vinculum\Taste\TasteLoad;
+use Vinculum\Taste\Window;
+
+final class CorrectionSearchTest extends TestCase
+{
+    private const SALTY_DIP = ['5 tbsp fish sauce', '3 tbsp lime juice', '3 tbsp sugar', '6 tbsp water', '2 cloves garlic', "1 bird's eye chilli"];
+
+    public function test_a_correction_does_what_it_says(): void
+    {
+        $batch = self::mix(self::SALTY_DIP);
+        foreach (self::advise(self::SALTY_DIP, 'fish-sauce-dip')->corrections as $correction) {
+            $recomputed = $batch;
+            foreach ($correction->additions as $addition) {
+                self::assertGreaterThan(0.0, $addition->grams);
+                self::assertGreaterThan(0.0, $addition->firstDoseGrams);
+                self::assertLessThanOrEqual($addition->grams, $addition->firstDoseGrams);
+                $recomputed = $recomputed->plus($addition->ingredient->grams($addition->grams));
+            }
+            self::assertEqualsWithDelta(StyleBook::get('fish-sauce-dip')->target->distance(Taste::ofMixture($recomputed)), $correction->distanceAfter, 1e-9);
+            self::assertEqualsWithDelta($recomputed->grams(), $batch->grams() + $correction->addedGrams, 1e-6);
+            self::assertLessThanOrEqual(0.4 * $batch->grams() + 1e-6, $correction->addedGrams);
+        }
+    }
+
+    public function test_what_it_says_in_spoons_reads_back_as_the_same_grams(): void
+    {
+        $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
+        $read = 0;
+        foreach (StyleBook::all() as $style) {
+            foreach (self::advise(['200 g water', '30 g sugar', '30 g salt', '10 g white vinegar'], $style->key)->corrections as $correction) {
+                foreach ($correction->additions as $addition) {
+                    $line = $resolver->resolve(str_replace(' whole', '', $addition->measure) . ' ' . $addition->ingredient->name);
+                    self::assertSame($addition->ingredient->key, $line->ingredient?->key, $line->text);
+                    self::assertEqualsWithDelta($addition->grams, $line->grams?->value, 0.02 * $addition->grams + 0.06, $line->text);
+                    ++$read;
+                }
+            }
+        }
+        self::assertGreaterThan(100, $read);
+    }
+
+    public function test_corrections_are_ranked_by_quarter_steps_then_additions_then_mass(): void
+    {
+        $corrections = self::advise(self::SALTY_DIP, 'fish-sauce-dip')->corrections;
+        self::assertGreaterThan(2, count($corrections));
+        $ranks = array_map(static fn ($one): array => [round(4 * $one->distanceAfter), count($one->additions), $one->addedGrams], $corrections);
+        $sorted = $ranks;
+        sort($sorted);
+
+        self::assertSame($sorted, $ranks);
+    }
+
+    /** Common practice: a fish-sauce dip that is too salty wants water and a little sugar; one without punch wants citrus. */
+    public function test_agrees_with_cooks_on_a_fish_sauce_dip(): void
+    {
+        $balanced = ['3 tbsp fish sauce', '3 tbsp lime juice', '3 tbsp sugar', '6 tbsp water', '2 cloves garlic', "1 bird's eye chilli"];
+        $keys = static fn (Advice $advice): array => array_map(static fn ($one): string => $one->ingredient->key, $advice->corrections[0]->additions);
+        $salty = self::complain($balanced, 'too-salty', ['water', 'white-sugar', 'lime-juice', 'fish-sauce'], 3);
+        $flat = self::complain($balanced, 'flat', ['water', 'white-sugar', 'lime-juice', 'fish-sauce'], 3);
+
+        self::assertContains('water', $keys($salty));
+        self::assertContains('lime-juice', $keys($flat));
+        self::assertLessThan(0.0, Taste::ofMixture(self::mix($balanced))->stepsTo($salty->corrections[0]->after)['salt']);
+    }
+
+    public function test_finds_what_a_fine_grid_finds(): void
+    {
+        $target = StyleBook::get('tomato-barbecue')->target;
+        mt_srand(11);
+        for ($trial = 0; $trial < 20; ++$trial) {
+            $batch = self::mix([mt_rand(150, 400) . ' g ketchup', mt_rand(0, 60) . ' g sugar', mt_rand(1, 90) . ' g cider vinegar', mt_rand(1, 14) . ' g salt', mt_rand(1, 120) . ' g water']);
+            $rows = array_map(static fn (string $key): array => Objective::row(Candidate::of(Catalogue::shipped()->get($key))->perGram), ['light-brown-sugar', 'cider-vinegar']);
+            $objective = new Objective(TasteLoad::of($batch), $target);
+            $most = 0.4 * $batch->grams();
+            $best = INF;
+            for ($a = 0; $a <= 120; ++$a) {
+                for ($b = 0; $a + $b <= 120; ++$b) {
+                    $best = min($best, $objective->value($rows, [$most * $a / 120, $most * $b / 120]));
+                }
+            }
+            $found = INF;
+            foreach ([[0.0, 0.0], [$most / 4, $most / 4], [$most / 2, 0.0], [0.0, $most / 2]] as $start) {
+                $found = min($found, $objective->fit($rows, $start, $most, 30)[1]);
+            }
+            self::assertLessThanOrEqual($best + 0.02, $found, "trial {$trial}");
+        }
+    }
+
+    public function test_keeps_to_what_is_allowed(): void
+    {
+        $only = self::advise(self::SALTY_DIP, 'fish-sauce-dip', ['water'], 3);
+        $single = self::advise(self::SALTY_DIP, 'fish-sauce-dip', null, 1);
+
+        foreach ($only->corrections as $correction) {
+            self::assertSame(['water'], array_map(static fn ($one): string => $one->ingredient->key, $correction->additions));
+        }
+        foreach ($single->corrections as $correction) {
+            self::assertCount(1, $correction->additions);
+        }
+    }
+
+    public function test_never_fills_the_pan_beyond_its_capacity(): void
+    {
+        $batch = self::mix(self::SALTY_DIP);
+        $capacity = Volume::millilitres($batch) + 40.0;
+        $wish = new Wish(self::candidates(['water', 'white-sugar', 'lime-juice']), 3, $capacity);
+        $advice = CorrectionSearch::advise($batch, StyleBook::get('fish-sauce-dip')->target, $wish);
+
+        self::assertNotSame([], $advice->corrections);
+        foreach ($advice->corrections as $correction) {
+            self::assertLessThanOrEqual($capacity, Volume::millilitres($correction->mixture));
+        }
+        $full = CorrectionSearch::advise($batch, StyleBook::get('fish-sauce-dip')->target, new Wish(self::candidates(['water']), 3, 10.0));
+        self::assertSame([], $full->corrections);
+        self::assertStringContainsString('capacity', $full->notes[0]);
+    }
+
+    public function test_says_so_when_there_is_nothing_to_correct_or_to_correct_with(): void
+    {
+        $target = Target::of(['salt' => Window::between(1.0, 2.0)]);
+        $batch = self::mix(['100 g water', '1.5 g salt']);
+        $wish = new Wish(self::candidates(['water']));
+
+        self::assertStringContainsString('nothing needs adding', CorrectionSearch::advise($batch, $target, $wish)->notes[0]);
+        self::assertStringContainsString('Nothing may be added', CorrectionSearch::advise($batch, $target, new Wish([]))->notes[0]);
+        self::assertStringContainsString('nothing in the pan', CorrectionSearch::advise(Mixture::nothing(), $target, $wish)->notes[0]);
+        $hopeless = CorrectionSearch::advise(self::mix(['100 g water']), $target, new Wish(self::candidates(['olive-oil'])));
+        self::assertSame([], $hopeless->corrections);
+        self::assertNotSame([], $hopeless->notes);
+    }
+
+    public function test_tells_what_else_moves_and_what_allergen_comes_in(): void
+    {
+        $advice = self::complain(['300 g tomatoes', '4 g salt'], 'not-salty', ['soy-sauce'], 1);
+
+        self::assertSame(['gluten', 'soya'], [...array_intersect(['gluten', 'soya'], $advice->corrections[0]->allergensAdded)]);
+        self::assertMatchesRegularExpression('/umami also \+\d/', implode(' ', $advice->corrections[0]->sideEffects));
+    }
+
+    public function test_a_complaint_moves_its_axis_and_holds_the_rest(): void
+    {
+        $now = Taste::of(20.0, 1.0, 2.0, 0.3, 100.0);
+        foreach (Complaint::keys() as $key) {
+            $target = Complaint::named($key)->target($now);
+            self::assertGreaterThan(1.4, $target->distance($now), $key);
+            foreach (Axis::cases() as $axis) {
+                self::assertNotNull($target->window($axis));
+            }
+        }
+        self::assertEqualsWithDelta(2.0 / 1.15 ** 2, Complaint::named('too-salty')->target($now)->window(Axis::Salt)?->high, 1e-9);
+    }
+
+    /** @param list<string> $lines */
+    private static function mix(array $lines): Mixture
+    {
+        $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
+
+        return array_reduce($lines, static fn (Mixture $sum, string $line): Mixture => $sum->plus($resolver->resolve($line)->mixture()), Mixture::nothing());
+    }
+
+    /**
+     * @param list<string> $keys
+     *
+     * @return list<Candidate>
+     */
+    private static function candidates(array $keys): array
+    {
+        return array_map(static fn (string $key): Candidate => Candidate::of(Catalogue::shipped()->get($key)), $keys);
+    }
+
+    /**
+     * @param list<string>      $lines
+     * @param list<string>|null $with
+     */
+    private static function advise(array $lines, string $style, ?array $with = null, int $most = 3): Advice
+    {
+        $family = StyleBook::get($style);
+
+        return CorrectionSearch::advise(self::mix($lines), $family->target, new Wish(self::candidates($with ?? $family->correctors), $most));
+    }
+
+    /**
+     * @param list<string> $lines
+     * @param list<string> $with
+     */
+    private static function complain(array $lines, string $complaint, array $with, int $most): Advice
+    {
+        $batch = self::mix($lines);
+
+        return CorrectionSearch::advise($batch, Complaint::named($complaint)->target(Taste::ofMixture($batch)), new Wish(self::candidates($with), $most));
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\http;
+
+use Illuminate\Testing\TestResponse;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use Symfony\Component\HttpFoundation\Response;
+
+/** The answers are what app/Http/openapi.json says, and the pages' types are made from it. */
+final class DescriptionTest extends HttpTestCase
+{
+    public function test_answers_agree_with_the_description(): void
+    {
+        $formula = ['title' => 'Dip', 'style' => 'fish-sauce-dip', 'lines' => ['5 tbsp fish sauce', '3 tbsp lime juice', '1 tbsp sugar', '3 tbsp zorp', 'salt'], 'yield' => null];
+        $this->agrees('Balance', $this->postJson('/api/balance', $formula));
+        $this->agrees('Balance', $this->postJson('/api/balance', ['lines' => []]));
+        $this->agrees('Balance', $this->postJson('/api/balance', ['lines' => ['100 g oil'], 'yield' => '50 ml']));
+        $advice = $this->postJson('/api/advise', $formula);
+        self::assertNotSame([], $advice->json('corrections'));
+        $this->agrees('Advice', $advice);
+        $this->agrees('Advice', $this->postJson('/api/advise', [...$formula, 'style' => null, 'complaint' => 'too-salty', 'with' => ['water'], 'most' => 1, 'capacity_ml' => 500]));
+        $this->agrees('Kitchen', $this->getJson('/api/kitchen'));
+        $sauce = $this->postJson('/api/sauces', $formula);
+        $this->agrees('Sauce', $sauce);
+        $this->agrees('Shelf', $this->getJson('/api/sauces'));
+        $this->agrees('Conflict', $this->putJson('/api/sauces/' . $sauce->json('id'), [...$formula, 'revision' => 9]));
+        $this->agrees('Fault', $this->postJson('/api/balance', []));
+        $this->agrees('Fault', $this->getJson('/api/sauces/4711'));
+    }
+
+    public function test_every_described_address_exists_and_every_address_is_described(): void
+    {
+        $described = [];
+        foreach (self::description()['paths'] as $path => $methods) {
+            foreach (array_intersect(array_keys($methods), ['get', 'post', 'put', 'delete']) as $method) {
+                $described[] = strtoupper($method) . ' ' . ltrim($path, '/');
+            }
+        }
+        $routed = [];
+        foreach ($this->app->make('router')->getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/idle') {
+                $routed[] = $route->methods()[0] . ' ' . $route->uri();
+            }
+        }
+        sort($described);
+        sort($routed);
+
+        self::assertSame($described, $routed);
+    }
+
+    public function test_the_types_of_the_pages_are_made_from_the_description(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $made = (string) shell_exec('cd ' . escapeshellarg($root) . ' && node_modules/.bin/openapi-typescript app/Http/openapi.json 2>/dev/null');
+
+        self::assertStringContainsString('export interface components', $made);
+        self::assertSame((string) file_get_contents("{$root}/web/generated/api.d.ts"), $made, 'run npm run types');
+    }
+
+    /** @param TestResponse<Response> $response */
+    private function agrees(string $schema, TestResponse $response): void
+    {
+        $description = json_decode((string) json_encode(self::description()));
+        $validator = new Validator();
+        $validator->resolver()?->registerRaw((string) json_encode(['$id' => 'https://vinculum.local/api', 'components' => $description->components]));
+        $result = $validator->validate(json_decode((string) $response->getContent()), (string) json_encode(['$ref' => "https://vinculum.local/api#/components/schemas/{$schema}"]));
+        $error = $result->error();
+
+        self::assertTrue($result->isValid(), $schema . ': ' . ($error === null ? '' : json_encode((new ErrorFormatter())->format($error))));
+    }
+
+    /** @return array{paths: array<string, array<string, mixed>>, components: array<string, mixed>} */
+    private static function description(): array
+    {
+        return json_decode((string) file_get_contents(dirname(__DIR__, 2) . '/app/Http/openapi.json'), true);
+    }
+}

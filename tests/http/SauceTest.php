@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\http;
+
+use App\Models\Sauce;
+use App\Models\Version;
+
+final class SauceTest extends HttpTestCase
+{
+    private const DIP = ['title' => 'Dip', 'style' => 'fish-sauce-dip', 'measures' => 'metric', 'yield' => null, 'lines' => ['3 tbsp fish sauce', '', '  3 tbsp lime juice ', '½ cup zorp']];
+
+    public function test_a_sauce_is_kept_exactly_as_typed(): void
+    {
+        $id = $this->postJson('/api/sauces', self::DIP)->assertCreated()->assertJson(['revision' => 1])->json('id');
+
+        $this->getJson("/api/sauces/{$id}")->assertOk()->assertJson(['title' => 'Dip', 'measures' => 'metric', 'lines' => self::DIP['lines']]);
+        $this->getJson('/api/sauces')->assertOk()->assertJsonPath('sauces.0.line_count', 4)->assertJsonPath('sauces.0.standing.axes.salt.unit', 'g NaCl/100 g');
+    }
+
+    public function test_each_edit_raises_the_revision(): void
+    {
+        $id = $this->postJson('/api/sauces', self::DIP)->json('id');
+        $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt']])->assertOk()->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
+
+        $this->getJson("/api/sauces/{$id}")->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
+    }
+
+    public function test_an_edit_on_an_old_revision_overwrites_nothing_and_shows_the_newer_one(): void
+    {
+        $id = $this->postJson('/api/sauces', self::DIP)->json('id');
+        $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 1, 'lines' => ['theirs']])->assertOk();
+        $answer = $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 1, 'lines' => ['mine']]);
+
+        $answer->assertConflict()->assertJsonPath('current.lines', ['theirs'])->assertJsonPath('current.revision', 2);
+        self::assertStringContainsString('Nothing was overwritten', (string) $answer->json('message'));
+        self::assertSame(['theirs'], Sauce::query()->findOrFail($id)->texts());
+    }
+
+    public function test_what_stood_before_a_pause_is_kept_as_a_version(): void
+    {
+        $id = $this->postJson('/api/sauces', self::DIP)->json('id');
+        $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt']])->assertOk();
+        self::assertSame(1, Version::query()->count(), 'edits of one visit make no versions');
+        $this->travel(11)->minutes();
+        $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 2, 'lines' => ['2 g salt']])->assertOk();
+
+        self::assertSame([self::DIP['lines'], ['1 g salt']], Version::query()->orderBy('number')->get()->map(static fn (Version $version): array => $version->lines)->all());
+    }
+
+    public function test_a_sauce_put_away_can_be_brought_back(): void
+    {
+        $id = $this->postJson('/api/sauces', self::DIP)->json('id');
+        $this->deleteJson("/api/sauces/{$id}")->assertNoContent();
+        $this->getJson("/api/sauces/{$id}")->assertNotFound()->assertJsonStructure(['message']);
+        $this->getJson('/api/sauces')->assertJsonCount(0, 'sauces');
+        $this->postJson("/api/sauces/{$id}/return")->assertOk()->assertJson(['lines' => self::DIP['lines']]);
+        $this->getJson('/api/sauces')->assertJsonCount(1, 'sauces');
+    }
+
+    public function test_ten_thousand_lines_are_kept_marked_and_not_dropped(): void
+    {
+        $lines = array_fill(0, 10_000, '1 g salt');
+        $id = $this->postJson('/api/sauces', [...self::DIP, 'lines' => $lines])->assertCreated()->json('id');
+        $this->getJson("/api/sauces/{$id}")->assertJsonCount(10_000, 'lines');
+        $balance = $this->postJson('/api/balance', ['lines' => $lines])->assertOk();
+
+        $balance->assertJsonCount(10_000, 'lines')->assertJsonPath('lines.9999.status', 'unknown');
+        self::assertStringContainsString('first 1000 lines', (string) $balance->json('lines.9999.note'));
+    }
+
+    public function test_bad_requests_are_told_what_is_wrong_and_where(): void
+    {
+        $cases = [
+            [['lines' => 'salt'], 'not a list'],
+            [['lines' => [['salt']]], 'Line 1 is not text'],
+            [['lines' => ['salt', str_repeat('a', 10_001)]], 'Line 2 is longer'],
+            [['lines' => array_fill(0, 20_001, 'a')], '20,000 lines'],
+            [['lines' => [], 'style' => 'nonsense'], 'no such style'],
+            [['lines' => [], 'title' => str_repeat('a', 201)], 'shorten it'],
+            [['lines' => [], 'measures' => 'cubits'], 'us, metric'],
+            [[], 'holds no lines'],
+        ];
+        foreach ($cases as [$body, $says]) {
+            foreach (['/api/balance', '/api/advise', '/api/sauces'] as $address) {
+                $answer = $this->postJson($address, $body)->assertStatus(422);
+                self::assertStringContainsString($says, (string) $answer->json('message'), $address);
+            }
+        }
+    }
+
+    public function test_no_bytes_sent_to_any_address_make_a_500(): void
+    {
+        $bodies = ["\x00\xFF\xFE", '{"lines":["' . "\xC3\x28" . '"]}', '[]', 'null', '{"lines":{"a":1}}', '{"lines":[null,"x"]}', '{', '{"lines":[],"revision":"x","with":"salt","most":99,"capacity_ml":-1,"complaint":3}', '{"lines":["\u0000","1/0 cup \uD83E\uDD6B"],"yield":"1e999 l"}'];
+        $addresses = [['POST', '/api/balance'], ['POST', '/api/advise'], ['POST', '/api/sauces'], ['PUT', '/api/sauces/1'], ['DELETE', '/api/sauces/77'], ['POST', '/api/sauces/77/return'], ['GET', '/api/sauces/99999999999999999999'], ['GET', '/api/nowhere'], ['PATCH', '/api/balance']];
+        foreach ($bodies as $body) {
+            foreach ($addresses as [$method, $address]) {
+                $status = $this->call($method, $address, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $body)->getStatusCode();
+                self::assertLessThan(500, $status, "{$method} {$address} with " . bin2hex($body));
+            }
+        }
+    }
+}

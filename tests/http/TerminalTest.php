@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\http;
+
+use PHPUnit\Framework\TestCase;
+
+/** ./vinculum as a script would call it: no server, no database. */
+final class TerminalTest extends TestCase
+{
+    private const RECIPE = "# Weeknight sauce\nStyle: tomato-barbecue\n\n1 400 g tin chopped tomatoes\n½ cup ketchup\n2 cloves garlic\na pinch of cayenne\n3 tbsp zorp\n";
+
+    public function test_balance_gives_the_contract_and_nothing_else_on_stdout(): void
+    {
+        [$status, $out, $err] = self::call(['balance', '--stdin', '--json'], self::RECIPE);
+        $json = json_decode($out, true);
+
+        self::assertSame([0, ''], [$status, $err]);
+        self::assertSame(['title', 'style', 'measures', 'basis', 'lines', 'batch', 'body', 'axes', 'ratios', 'ph', 'water_activity', 'nose_heat', 'distance', 'allergens', 'diets', 'cautions', 'notes'], array_slice(array_keys($json), 0, 17));
+        self::assertSame(['measured', 'measured', 'assumed', 'assumed', 'unknown'], array_column($json['lines'], 'status'));
+        self::assertSame('Weeknight sauce', $json['title']);
+        self::assertStringContainsString('3 tbsp zorp', implode(' ', $json['notes']));
+        self::assertEqualsWithDelta(3.7, $json['ph']['estimate'], 0.6);
+        foreach (['value', 'low', 'high', 'unit', 'steps', 'window', 'off_by_steps'] as $key) {
+            self::assertArrayHasKey($key, $json['axes']['umami']);
+        }
+    }
+
+    public function test_advise_obeys_its_options(): void
+    {
+        [$status, $out] = self::call(['advise', '--stdin', '--json', '--with', 'cider-vinegar,white sugar', '--most=1', '--complaint', 'too-sweet', '--capacity', '2 l'], self::RECIPE);
+        $json = json_decode($out, true);
+
+        self::assertSame(0, $status);
+        self::assertSame(['before', 'distance_before', 'corrections', 'notes'], array_keys($json));
+        self::assertNotSame([], $json['corrections']);
+        foreach ($json['corrections'] as $correction) {
+            self::assertSame(['cider-vinegar'], array_column($correction['additions'], 'ingredient'));
+            self::assertLessThanOrEqual(2000, $correction['batch_millilitres']);
+        }
+    }
+
+    public function test_measures_change_what_a_cup_is(): void
+    {
+        $grams = static fn (string $measures): float => json_decode(self::call(['balance', '--stdin', '--json', '--measures', $measures], "1 cup water\n")[1], true)['lines'][0]['millilitres'];
+
+        self::assertEqualsWithDelta(236.588, $grams('us'), 0.001);
+        self::assertEqualsWithDelta(250.0, $grams('metric'), 0.001);
+    }
+
+    public function test_catalogue_and_styles_are_listed(): void
+    {
+        $ingredients = json_decode(self::call(['ingredients', '--json'])[1], true)['ingredients'];
+        $styles = json_decode(self::call(['styles', '--json'])[1], true)['styles'];
+
+        self::assertGreaterThanOrEqual(45, count($ingredients));
+        foreach (['key', 'name', 'aliases', 'roles', 'components', 'sweet_per_100g', 'shu', 'nose_heat_per_100g', 'sid_meq_per_100g', 'ph', 'density', 'forms', 'units', 'allergens', 'diets', 'grades', 'sources'] as $key) {
+            self::assertArrayHasKey($key, $ingredients[0]);
+        }
+        self::assertGreaterThanOrEqual(6, count($styles));
+        self::assertSame(['sweet', 'sour', 'salt', 'umami', 'heat'], array_keys($styles[0]['windows']));
+        self::assertSame('cider-vinegar', json_decode(self::call(['ingredients', '--search', 'cider vinegar', '--json'])[1], true)['ingredients'][0]['key']);
+    }
+
+    public function test_text_for_people_says_the_same(): void
+    {
+        [, $out] = self::call(['balance', '--stdin'], self::RECIPE);
+
+        self::assertStringContainsString('Tinned tomatoes', $out);
+        self::assertMatchesRegularExpression('/^salt\s+[\d.]+/m', $out);
+        self::assertStringContainsString('tomato-barbecue', self::call(['styles'])[1]);
+        self::assertStringContainsString('steps off', self::call(['advise', '--stdin', '--style', 'ketchup'], "100 g water\n10 g salt\n")[1]);
+    }
+
+    public function test_wrong_calls_exit_2_with_one_line(): void
+    {
+        $calls = [[['simmer'], ''], [['balance'], ''], [['balance', '/no/such/file'], ''], [['balance', '--stdin', '--style', 'nonsense'], '1 g salt'], [['balance', '--stdin', '--measures', 'cubits'], '1 g salt'], [['balance', '--stdin', '--frob'], '1 g salt'], [['advise', '--stdin', '--most', '9'], '1 g salt'], [['advise', '--stdin', '--with', 'zorp'], '1 g salt'], [['advise', '--stdin', '--complaint', 'too-blue'], '1 g salt'], [['balance', '--stdin'], "\0\1\2"], [['balance', '--stdin'], '']];
+        foreach ($calls as [$arguments, $input]) {
+            [$status, $out, $err] = self::call($arguments, $input);
+            self::assertSame([2, ''], [$status, $out], implode(' ', $arguments));
+            self::assertSame(1, substr_count($err, "\n"));
+        }
+    }
+
+    public function test_odd_lines_never_fail_and_never_make_numbers_up(): void
+    {
+        [$status, $out] = self::call(['balance', '--stdin', '--json', '--style', 'chutney'], "zorp\n1/0 cup sugar\n-1 g salt\na million tonnes of salt\n");
+        $json = json_decode($out, true);
+
+        self::assertSame(0, $status);
+        self::assertSame(['unknown'], array_values(array_unique(array_column($json['lines'], 'status'))));
+        self::assertNull($json['ph']);
+        self::assertEquals(0, $json['batch']['grams']);
+        self::assertStringNotContainsString('NAN', strtoupper($out));
+    }
+
+    /**
+     * @param list<string> $arguments
+     *
+     * @return array{int, string, string}
+     */
+    private static function call(array $arguments, string $input = ''): array
+    {
+        $process = proc_open([dirname(__DIR__, 2) . '/vinculum', ...$arguments], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+        self::assertIsResource($process);
+        fwrite($pipes[0], $input);
+        fclose($pipes[0]);
+        [$out, $err] = [(string) stream_get_contents($pipes[1]), (string) stream_get_contents($pipes[2])];
+
+        return [proc_close($process), $out, $err];
+    }
+}
