@@ -35,8 +35,8 @@ abstract class BrowserTestCase extends TestCase
         $environment = ['VINCULUM_DATABASE' => self::$kitchen . '.sqlite', 'VINCULUM_WORKERS' => '2', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')];
         self::launch([$root . '/vinculum', 'start', '--no-build', '--port', (string) self::SERVER_PORT, ...static::startOptions()], $environment);
         self::launch(['chromedriver', '--port=' . self::DRIVER_PORT, '--silent'], null);
-        self::until(static fn (): bool => self::answers(self::SERVER_PORT, '/api/idle'), 'the server answers', 60);
-        self::until(static fn (): bool => self::answers(self::DRIVER_PORT, '/status'), 'the driver answers', 20);
+        self::until(static fn(): bool => self::answers(self::SERVER_PORT, '/api/idle'), 'the server answers', 60);
+        self::until(static fn(): bool => self::answers(self::DRIVER_PORT, '/status'), 'the driver answers', 20);
         $options = (new ChromeOptions())->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--user-data-dir=' . self::$kitchen . '-profile']);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -74,7 +74,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected static function find(string $selector): WebDriverElement
     {
-        return self::until(static fn (): WebDriverElement => self::$browser->findElement(WebDriverBy::cssSelector($selector)), "\"{$selector}\" is on the page");
+        return self::until(static fn(): WebDriverElement => self::$browser->findElement(WebDriverBy::cssSelector($selector)), "\"{$selector}\" is on the page");
     }
 
     /** @return list<WebDriverElement> */
@@ -109,7 +109,7 @@ abstract class BrowserTestCase extends TestCase
     protected static function untilSaved(): void
     {
         usleep(350_000);
-        self::until(static fn (): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved', 'everything is saved');
+        self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved', 'everything is saved');
     }
 
     /**

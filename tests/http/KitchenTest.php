@@ -30,7 +30,7 @@ final class KitchenTest extends HttpTestCase
         $path = tempnam(sys_get_temp_dir(), 'kitchen');
         config(['database.connections.sqlite.database' => $path]);
         DB::purge('sqlite');
-        $pragma = static fn (string $name): mixed => ((array) DB::selectOne("PRAGMA {$name}"))[$name === 'busy_timeout' ? 'timeout' : $name];
+        $pragma = static fn(string $name): mixed => ((array) DB::selectOne("PRAGMA {$name}"))[$name === 'busy_timeout' ? 'timeout' : $name];
 
         self::assertSame('wal', $pragma('journal_mode'));
         self::assertSame(2, $pragma('synchronous'), 'FULL');

@@ -43,7 +43,7 @@ final class TerminalTest extends TestCase
 
     public function test_measures_change_what_a_cup_is(): void
     {
-        $grams = static fn (string $measures): float => json_decode(self::call(['balance', '--stdin', '--json', '--measures', $measures], "1 cup water\n")[1], true)['lines'][0]['millilitres'];
+        $grams = static fn(string $measures): float => json_decode(self::call(['balance', '--stdin', '--json', '--measures', $measures], "1 cup water\n")[1], true)['lines'][0]['millilitres'];
 
         self::assertEqualsWithDelta(236.588, $grams('us'), 0.001);
         self::assertEqualsWithDelta(250.0, $grams('metric'), 0.001);

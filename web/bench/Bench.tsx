@@ -11,7 +11,7 @@ import {
   type Measures,
   type Sauce,
 } from '../shared/api';
-import { AxisBars } from '../shared/AxisBars';
+import { AxisBars, BarMark } from '../shared/AxisBars';
 import { Fraction } from '../shared/Fraction';
 import { Frame, quietButton } from '../shared/Frame';
 import { displayFont } from '../shared/theme';
@@ -151,6 +151,11 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
 
   return (
     <Frame tools={tools}>
+      {report !== null && !isEmpty && (
+        <Box sx={pinned}>
+          <BarMark axes={preview?.after ?? report.axes} />
+        </Box>
+      )}
       {saving.state === 'conflict' && (
         <Box role="alert" sx={banner}>
           <Typography sx={{ flex: 1, minWidth: 240 }}>{saving.message}</Typography>
@@ -404,6 +409,15 @@ const banner = {
   borderColor: 'bar.preview',
   p: 1.5,
   mt: 1.5,
+} as const;
+/** On a narrow screen the bars are below the lines: their small mark stays in view. */
+const pinned = {
+  display: { xs: 'block', md: 'none' },
+  position: 'sticky',
+  top: 0,
+  zIndex: 1,
+  bgcolor: 'background.default',
+  py: 0.5,
 } as const;
 const hidden = {
   position: 'absolute',

@@ -143,7 +143,7 @@ export function AxisBars({ axes, preview, styleName }: { axes: Axes; preview: Ax
   return (
     <Box component="section" aria-label="Balance">
       {styleName !== null && (
-        <Box aria-hidden sx={{ ...grid, mb: 0.25, fontSize: '0.8rem', color: 'text.secondary' }}>
+        <Box aria-hidden sx={{ ...grid, mb: 0.25, fontSize: { xs: '0.7rem', sm: '0.8rem' }, color: 'text.secondary' }}>
           <span />
           <Box sx={{ position: 'relative', height: 20 }}>
             <Box sx={{ position: 'absolute', left: 0 }}>too little</Box>
@@ -153,9 +153,10 @@ export function AxisBars({ axes, preview, styleName }: { axes: Axes; preview: Ax
                 left: `${channelStart}%`,
                 width: `${channelEnd - channelStart}%`,
                 textAlign: 'center',
+                whiteSpace: 'nowrap',
               }}
             >
-              as it should be
+              about right
             </Box>
             <Box sx={{ position: 'absolute', right: 0 }}>too much</Box>
           </Box>
@@ -187,7 +188,7 @@ export function AxisBars({ axes, preview, styleName }: { axes: Axes; preview: Ax
                 {shortUnit(key)}
               </Box>
               <Box sx={{ fontSize: '0.78rem', color: 'text.secondary' }}>
-                {figure(axis.low)}–{figure(axis.high)}
+                {axis.high > 0 ? `${figure(axis.low)}–${figure(axis.high)}` : 'none'}
               </Box>
             </Box>
           </Box>

@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\AdviceRequest;
 use App\Kitchen\Weighing;
 use Illuminate\Http\JsonResponse;
-use Vinculum\Correction\Counsel;
 use Vinculum\Contract\Contract;
+use Vinculum\Correction\Counsel;
 
 final readonly class AdviceController
 {

@@ -76,7 +76,7 @@ final class FactsFile
     {
         $files = [__FILE__, ...(glob(self::folder() . '/{*,*/*}.ini', GLOB_BRACE) ?: [])];
 
-        return max(array_map(static fn (string $file): int => (int) filemtime($file), $files));
+        return max(array_map(static fn(string $file): int => (int) filemtime($file), $files));
     }
 
     public static function folder(): string

@@ -341,7 +341,7 @@ final readonly class LineResolver
     /** @param list<string> $words */
     private static function mentions(string $text, array $words): bool
     {
-        return array_filter($words, static fn (string $word): bool => preg_match('/\b' . preg_quote($word, '/') . '\b/u', $text) === 1) !== [];
+        return array_filter($words, static fn(string $word): bool => preg_match('/\b' . preg_quote($word, '/') . '\b/u', $text) === 1) !== [];
     }
 
     /** @param list<NameMatch> $near */

@@ -13,7 +13,6 @@ use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Quantity\Measures;
 use Vinculum\Taste\Axis;
 
 /** What must hold for any batch whatever. */
@@ -33,7 +32,7 @@ final class AlwaysTrueTest extends TestCase
     public function test_scaling_a_batch_leaves_its_balance_alone(): void
     {
         $this->forAll(self::batches())->then(static function (array $batch): void {
-            $scaled = array_map(static fn (array $line): array => [$line[0], $line[1] * 3], $batch);
+            $scaled = array_map(static fn(array $line): array => [$line[0], $line[1] * 3], $batch);
             [$once, $thrice] = [self::balance($batch), self::balance($scaled)];
             foreach (Axis::cases() as $axis) {
                 self::assertEqualsWithDelta($once->taste->on($axis), $thrice->taste->on($axis), 1e-9 * (1 + $once->taste->on($axis)));
@@ -90,7 +89,7 @@ final class AlwaysTrueTest extends TestCase
     private static function balance(array $batch): Balance
     {
         $catalogue = Catalogue::shipped();
-        $lines = array_map(static fn (array $line): \Vinculum\Reading\ResolvedLine => \Vinculum\Reading\ResolvedLine::ofGrams($catalogue->get(self::keys()[$line[0]]), \Vinculum\Quantity\Amount::within((float) $line[1], 0.05)), $batch);
+        $lines = array_map(static fn(array $line): \Vinculum\Reading\ResolvedLine => \Vinculum\Reading\ResolvedLine::ofGrams($catalogue->get(self::keys()[$line[0]]), \Vinculum\Quantity\Amount::within((float) $line[1], 0.05)), $batch);
 
         return Balance::of(Formula::of($lines));
     }

@@ -65,7 +65,7 @@ final class CorrectionSearchTest extends TestCase
     {
         $corrections = self::advise(self::SALTY_DIP, 'fish-sauce-dip')->corrections;
         self::assertGreaterThan(2, count($corrections));
-        $ranks = array_map(static fn ($one): array => [round(4 * $one->distanceAfter), count($one->additions), $one->addedGrams], $corrections);
+        $ranks = array_map(static fn($one): array => [round(4 * $one->distanceAfter), count($one->additions), $one->addedGrams], $corrections);
         $sorted = $ranks;
         sort($sorted);
 
@@ -76,7 +76,7 @@ final class CorrectionSearchTest extends TestCase
     public function test_agrees_with_cooks_on_a_fish_sauce_dip(): void
     {
         $balanced = ['3 tbsp fish sauce', '3 tbsp lime juice', '3 tbsp sugar', '6 tbsp water', '2 cloves garlic', "1 bird's eye chilli"];
-        $keys = static fn (Advice $advice): array => array_map(static fn ($one): string => $one->ingredient->key, $advice->corrections[0]->additions);
+        $keys = static fn(Advice $advice): array => array_map(static fn($one): string => $one->ingredient->key, $advice->corrections[0]->additions);
         $salty = self::complain($balanced, 'too-salty', ['water', 'white-sugar', 'lime-juice', 'fish-sauce'], 3);
         $flat = self::complain($balanced, 'flat', ['water', 'white-sugar', 'lime-juice', 'fish-sauce'], 3);
 
@@ -91,7 +91,7 @@ final class CorrectionSearchTest extends TestCase
         mt_srand(11);
         for ($trial = 0; $trial < 20; ++$trial) {
             $batch = self::mix([mt_rand(150, 400) . ' g ketchup', mt_rand(0, 60) . ' g sugar', mt_rand(1, 90) . ' g cider vinegar', mt_rand(1, 14) . ' g salt', mt_rand(1, 120) . ' g water']);
-            $rows = array_map(static fn (string $key): array => Objective::row(Candidate::of(Catalogue::shipped()->get($key))->perGram), ['light-brown-sugar', 'cider-vinegar']);
+            $rows = array_map(static fn(string $key): array => Objective::row(Candidate::of(Catalogue::shipped()->get($key))->perGram), ['light-brown-sugar', 'cider-vinegar']);
             $objective = new Objective(TasteLoad::of($batch), $target);
             $most = 0.4 * $batch->grams();
             $best = INF;
@@ -114,7 +114,7 @@ final class CorrectionSearchTest extends TestCase
         $single = self::advise(self::SALTY_DIP, 'fish-sauce-dip', null, 1);
 
         foreach ($only->corrections as $correction) {
-            self::assertSame(['water'], array_map(static fn ($one): string => $one->ingredient->key, $correction->additions));
+            self::assertSame(['water'], array_map(static fn($one): string => $one->ingredient->key, $correction->additions));
         }
         foreach ($single->corrections as $correction) {
             self::assertCount(1, $correction->additions);
@@ -177,7 +177,7 @@ final class CorrectionSearchTest extends TestCase
     {
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
 
-        return array_reduce($lines, static fn (Mixture $sum, string $line): Mixture => $sum->plus($resolver->resolve($line)->mixture()), Mixture::nothing());
+        return array_reduce($lines, static fn(Mixture $sum, string $line): Mixture => $sum->plus($resolver->resolve($line)->mixture()), Mixture::nothing());
     }
 
     /**
@@ -187,7 +187,7 @@ final class CorrectionSearchTest extends TestCase
      */
     private static function candidates(array $keys): array
     {
-        return array_map(static fn (string $key): Candidate => Candidate::of(Catalogue::shipped()->get($key)), $keys);
+        return array_map(static fn(string $key): Candidate => Candidate::of(Catalogue::shipped()->get($key)), $keys);
     }
 
     /**

@@ -17,7 +17,7 @@ final class RecipeReaderTest extends TestCase
 
         self::assertSame(['Brown sauce', 'brown-sauce', '500 ml', '24 cm'], [$recipe->title, $recipe->style, $recipe->yield, $recipe->pan]);
         self::assertSame(['200 g dates', '300 ml malt vinegar', 'juice of 1 lemon [cold]'], self::texts($recipe));
-        self::assertSame(['For the pot', 'For the pot', 'To finish'], array_map(static fn ($line): ?string => $line->stage, $recipe->lines));
+        self::assertSame(['For the pot', 'For the pot', 'To finish'], array_map(static fn($line): ?string => $line->stage, $recipe->lines));
         self::assertSame(['Simmer it.', 'Cool it.'], $recipe->method);
     }
 
@@ -69,6 +69,6 @@ final class RecipeReaderTest extends TestCase
     /** @return list<string> */
     private static function texts(Recipe $recipe): array
     {
-        return array_map(static fn ($line): string => $line->text, $recipe->lines);
+        return array_map(static fn($line): string => $line->text, $recipe->lines);
     }
 }

@@ -46,7 +46,7 @@ final class CatalogueTest extends TestCase
         if ($ingredient->texture === Texture::Liquid) {
             self::assertEqualsWithDelta(Volume::density($ingredient->mixture), $ingredient->density, 0.14, 'density agrees with composition');
         }
-        $acids = array_sum(array_map(static fn (string $acid): float => $ingredient->mixture->amounts()[$acid] ?? 0.0, ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'gluconic', 'oxalic', 'phosphoric']));
+        $acids = array_sum(array_map(static fn(string $acid): float => $ingredient->mixture->amounts()[$acid] ?? 0.0, ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'gluconic', 'oxalic', 'phosphoric']));
         if ($acids > 0.0 && $acids < 50.0) {
             self::assertNotNull($ingredient->ph, 'acids without a pH would have no strong ion difference');
         }
@@ -102,7 +102,7 @@ final class CatalogueTest extends TestCase
 
     public function test_names_are_found_in_every_shape(): void
     {
-        $found = static fn (string $name): ?string => Catalogue::shipped()->names()->find($name, 1)[0]->key ?? null;
+        $found = static fn(string $name): ?string => Catalogue::shipped()->names()->find($name, 1)[0]->key ?? null;
         $names = [
             'apple cider vinegar' => 'cider-vinegar', 'Cider Vinegars' => 'cider-vinegar', 'vinegar, cider' => 'cider-vinegar', 'cyder vineger' => 'cider-vinegar',
             'fresh flat-leaf parsley' => 'parsley', 'tomatoes' => 'tomato', 'chili flakes' => 'chilli-flakes', 'yogurt' => 'yoghurt', 'Worcestershire sauce' => 'worcester-sauce',
@@ -123,7 +123,7 @@ final class CatalogueTest extends TestCase
 
     public function test_names_that_mean_two_things_offer_the_other(): void
     {
-        $keys = array_map(static fn ($match): string => $match->key, Catalogue::shipped()->names()->find('tomato purée', 3));
+        $keys = array_map(static fn($match): string => $match->key, Catalogue::shipped()->names()->find('tomato purée', 3));
 
         self::assertSame(['tomato-paste', 'passata'], array_slice($keys, 0, 2));
     }

@@ -25,7 +25,7 @@ final class QuantityTest extends TestCase
 
     public function test_us_units_divide_into_each_other(): void
     {
-        $of = static fn (string $unit): float => (float) Units::get($unit, Measures::Us)->millilitres;
+        $of = static fn(string $unit): float => (float) Units::get($unit, Measures::Us)->millilitres;
 
         self::assertEqualsWithDelta(16.0, $of('cup') / $of('tablespoon'), 1e-12);
         self::assertEqualsWithDelta(3.0, $of('tablespoon') / $of('teaspoon'), 1e-12);

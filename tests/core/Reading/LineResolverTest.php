@@ -77,7 +77,7 @@ final class LineResolverTest extends TestCase
 
     public function test_doubt_follows_the_way_of_measuring(): void
     {
-        $spread = static fn (string $text): float => self::resolve($text)->grams->deviation / self::resolve($text)->grams->value;
+        $spread = static fn(string $text): float => self::resolve($text)->grams->deviation / self::resolve($text)->grams->value;
 
         self::assertEqualsWithDelta(0.01, $spread('100 g salt'), 1e-9);
         self::assertEqualsWithDelta(0.05, $spread('1 cup vinegar'), 1e-9);
@@ -131,7 +131,7 @@ final class LineResolverTest extends TestCase
 
     public function test_a_pod_without_its_placenta_or_unbroken_gives_less_heat(): void
     {
-        $heat = static fn (string $text): float => self::resolve($text)->mixture()->get(Component::CapsaicinoidHeat);
+        $heat = static fn(string $text): float => self::resolve($text)->mixture()->get(Component::CapsaicinoidHeat);
 
         self::assertEqualsWithDelta(0.5, $heat('2 red chillies, deseeded') / $heat('2 red chillies'), 1e-9);
         self::assertEqualsWithDelta(0.1, $heat('1 habanero, left whole') / $heat('1 habanero'), 1e-9);

@@ -1,0 +1,85 @@
+#!/usr/bin/env php
+<?php
+
+declare(strict_types=1);
+
+// Prints the median time of reading, balancing and advising on a twelve-line recipe, in process and over HTTP.
+// php bench/core.php [address], with ./vinculum start running for the second part. Times are of this machine; the ratios travel.
+
+require dirname(__DIR__) . '/core/autoload.php';
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Correction\Candidate;
+use Vinculum\Correction\CorrectionSearch;
+use Vinculum\Correction\Wish;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
+use Vinculum\Style\StyleBook;
+
+const LINES = ['1 400 g tin chopped tomatoes', '½ cup ketchup', '⅓ cup (80 ml) cider vinegar', '1½ cups light brown sugar, packed', '2 tbsp Worcestershire sauce', '1 tbsp molasses', '2 tsp smoked paprika', '1 tsp mustard powder', '3 cloves garlic, crushed', '1 small onion, finely chopped', '5 tsp salt', 'a pinch of cayenne'];
+
+/** @return float median milliseconds */
+function median(callable $work, int $rounds): float
+{
+    $work();
+    $times = [];
+    for ($round = 0; $round < $rounds; ++$round) {
+        $start = hrtime(true);
+        $work();
+        $times[] = (hrtime(true) - $start) / 1e6;
+    }
+    sort($times);
+
+    return $times[intdiv($rounds, 2)];
+}
+
+function line(string $what, float $milliseconds, ?float $against = null): void
+{
+    printf("%-52s %8.2f ms%s\n", $what, $milliseconds, $against === null ? '' : sprintf('  %6.1f times', $milliseconds / $against));
+}
+
+$catalogue = Catalogue::shipped();
+$style = StyleBook::get('tomato-barbecue');
+$formula = Formula::fromTexts(LINES, $catalogue, Measures::Us);
+$balance = Balance::of($formula);
+$advise = static function (int $count, int $most) use ($catalogue, $style, $balance): void {
+    $keys = array_slice(array_values(array_unique([...$style->correctors, ...$catalogue->keys()])), 0, $count);
+    $wish = new Wish(array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $keys), $most);
+    CorrectionSearch::advise($balance->mixture, $style->target, $wish);
+};
+
+echo "In process, twelve lines, median of 51:\n";
+$parse = median(static fn() => Formula::fromTexts(LINES, $catalogue, Measures::Us), 51);
+line('read and resolve', $parse);
+$weigh = median(static fn() => Balance::of($formula), 51);
+line('balance, with every band', $weigh);
+foreach ([[10, 2], [10, 3], [30, 3]] as [$count, $most]) {
+    line("advise, {$count} candidates, up to {$most} additions", median(static fn() => $advise($count, $most), 15), $weigh);
+}
+$all = median(static function () use ($catalogue, $style): void {
+    $balance = Balance::of(Formula::fromTexts(LINES, $catalogue, Measures::Us));
+    CorrectionSearch::advise($balance->mixture, $style->target, new Wish(array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $style->correctors)));
+}, 51);
+line('read + balance + advise', $all);
+$lines = [];
+for ($number = 0; $number < 1000; ++$number) {
+    $lines[] = LINES[$number % 12] . ($number % 7 === 0 ? ", batch {$number}" : '');
+}
+line('1,000 lines read and resolved', median(static fn() => Formula::fromTexts($lines, $catalogue, Measures::Us), 3));
+printf("peak memory %.0f MB\n\n", memory_get_peak_usage() / 1e6);
+
+$address = rtrim($argv[1] ?? 'http://127.0.0.1:8080', '/');
+if (@file_get_contents("{$address}/api/idle") === false) {
+    echo "No server at {$address}: start one for the times over HTTP.\n";
+    exit(0);
+}
+$post = static fn(string $path): callable => static function () use ($address, $path): void {
+    $body = json_encode(['lines' => LINES, 'style' => 'tomato-barbecue']);
+    file_get_contents($address . $path, false, stream_context_create(['http' => ['method' => 'POST', 'header' => "Content-Type: application/json\r\nAccept: application/json\r\n", 'content' => $body]]));
+};
+echo "Over HTTP, against a route that does nothing, median of 51:\n";
+$idle = median(static fn() => file_get_contents("{$address}/api/idle"), 51);
+line('nothing', $idle);
+line('balance', median($post('/api/balance'), 51), $idle);
+line('advise', median($post('/api/advise'), 51), $idle);
