@@ -17,7 +17,7 @@ import { Frame, quietButton } from '../shared/Frame';
 import { displayFont } from '../shared/theme';
 import { grams, millilitres } from '../shared/words';
 import { Corrections } from './Corrections';
-import { type Draft, editOf, newLine } from './draft';
+import { type Draft, type DraftLine, editOf, newLine } from './draft';
 import { LineEditor } from './LineEditor';
 import { useHistory } from './useHistory';
 import { useLatest } from './useLatest';
@@ -64,6 +64,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const set = useCallback(
     <Field extends keyof Draft>(field: Field, value: Draft[Field]) => {
       change((now) => ({ ...now, [field]: value }), field);
+    },
+    [change],
+  );
+
+  const changeLines = useCallback(
+    (next: (lines: readonly DraftLine[]) => readonly DraftLine[], move: string | null) => {
+      change((now) => ({ ...now, lines: next(now.lines) }), move);
     },
     [change],
   );
@@ -272,13 +279,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               />
             </Box>
           </Box>
-          <LineEditor
-            lines={draft.lines}
-            understood={report?.lines ?? []}
-            onChange={(next, move) => {
-              change((now) => ({ ...now, lines: next(now.lines) }), move);
-            }}
-          />
+          <LineEditor lines={draft.lines} understood={report?.lines ?? noLines} onChange={changeLines} />
           <Box
             component="button"
             type="button"
@@ -342,6 +343,8 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
     </Frame>
   );
 }
+
+const noLines: Balance['lines'] = [];
 
 const fractions = [
   ['sweet_to_sour', 'sweet', 'sour'],
