@@ -27,6 +27,7 @@ final readonly class LineGrammar
     {
         $line = mb_substr(trim(mb_scrub($text)), 0, self::LONGEST_LINE);
         $line = preg_replace('/^(?:[•·▪◦‣*–—-]\s+|\[[ x]?\]\s*|\d{1,2}[.)]\s+(?=[\d½⅓⅔¼¾⅛]))+/u', '', $line) ?? $line;
+        $line = preg_replace('/^(?:a little(?: bit of)?|a bit of|some|a touch of|plenty of|lots of|enough)\s+(?=\pL)/iu', '', $line) ?? $line;
         [$line, $tags] = self::takeTags($line);
         [$line, $part, $isBoth] = self::takeLeadingPart($line);
         $cursor = new Cursor(Lexer::tokens($line));

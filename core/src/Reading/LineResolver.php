@@ -68,6 +68,7 @@ final readonly class LineResolver
             return $this->without($line, $ingredient, LineStatus::ToTaste, 'No amount: counted as none. Add one to see what it does.', $others);
         }
         $found = $this->grams($line, $line->measured, $ingredient);
+
         if ($found === null) {
             return $this->without($line, $ingredient, LineStatus::Unknown, "A bare number says little about {$ingredient->name}: write spoons, cups or grams. The line is left out until then.", $others);
         }
@@ -93,9 +94,10 @@ final readonly class LineResolver
         $best = $matches[0]->score ?? 0.0;
         foreach ($this->otherReadings($line) as $reading) {
             $found = $names->find($reading);
-            $isTinned = str_starts_with($reading, 'tinned ') && ($found[0]->score ?? 0.0) > 0.95;
-            if (($found[0]->score ?? 0.0) > $best + 0.02 || $isTinned) {
-                $best = $found[0]->score;
+            $score = $found[0]->score ?? 0.0;
+            // a name that is ours to the word, with more said than the bare one, is the more particular thing
+            if ($score > $best + 0.02 || ($score > 0.95 && self::tellsMore($reading, $line->name))) {
+                $best = $score;
                 $matches = $found;
             }
         }
@@ -122,8 +124,10 @@ final readonly class LineResolver
             $readings[] = $line->measured->counted . ' ' . $line->name;
             $readings[] = $line->name . ' ' . $line->measured->counted;
         }
-        if ($line->measured?->pack === 'tin' || $line->measured?->counted === 'tin') {
-            $readings[] = "tinned {$line->name}";
+        foreach (['tin' => 'tinned', 'jar' => 'jarred'] as $pack => $packed) {
+            if (in_array($pack, [$line->measured?->pack, $line->measured?->counted], true)) {
+                $readings[] = "{$packed} {$line->name}";
+            }
         }
         if ($line->preparation !== '') {
             $first = preg_split('/\s*[,;]\s*/', $line->preparation)[0] ?? '';
@@ -159,6 +163,13 @@ final readonly class LineResolver
         return $matches;
     }
 
+    private static function tellsMore(string $reading, string $name): bool
+    {
+        $more = array_diff(NameSearch::words($reading), NameSearch::words($name));
+
+        return array_filter($more, static fn(string $word): bool => !NameSearch::isDescriptor($word)) !== [];
+    }
+
     private function grams(ReadLine $line, Measured $measured, Ingredient $ingredient): ?FoundGrams
     {
         $first = $this->amountOf($measured, $line, $ingredient);
@@ -177,7 +188,7 @@ final readonly class LineResolver
         }
         $difference = $other->grams->value > 0.0 ? $kept->grams->value / $other->grams->value - 1.0 : 0.0;
         $tolerance = 2.0 * hypot($kept->relativeDoubt(), $other->relativeDoubt());
-        $note = abs($difference) > max(0.1, $tolerance)
+        $note = abs($difference) > max(0.15, $tolerance)
             ? sprintf('The two amounts differ by %d %%: %s taken', (int) round(100.0 * abs($difference)), KitchenNumber::grams($kept->grams->value))
             : $kept->note;
 
@@ -306,7 +317,7 @@ final readonly class LineResolver
         $notes = $found->note === null ? [] : [$found->note];
         if ($found->isPack && in_array('drained', $line->tags, true) && $ingredient->drainedShare !== null) {
             $grams = $grams->times($ingredient->drainedShare)->doubtedBy(self::ABOUT);
-            $notes[] = sprintf('drained, %d %% of the tin', (int) round(100.0 * $ingredient->drainedShare));
+            $notes[] = sprintf('drained, %d %% of the pack', (int) round(100.0 * $ingredient->drainedShare));
         }
         // a weight is of the thing as it is named; a count, and what stands after the comma, is of what was bought
         $isCount = $line->measured?->unit === null;
@@ -316,7 +327,7 @@ final readonly class LineResolver
                 continue;
             }
             $lost = $state->numberOrNull('water_lost');
-            if ($lost !== null && array_intersect($state->list('roles'), $ingredient->roles) !== [] && $mixture->percent(Component::Water) > 60.0) {
+            if ($lost !== null && array_intersect($state->list('roles'), $ingredient->roles) !== [] && $mixture->percent(Component::Water) > 60.0 && $found->isPack === false) {
                 $mixture = $mixture->with(Component::Water, $mixture->get(Component::Water) - 100.0 * $lost)->times(1.0 / (1.0 - $lost));
                 $grams = $grams->times(1.0 - $lost)->doubtedBy($state->number('spread'));
                 $notes[] = sprintf('%s: taken to lose %d %% of its weight', $state->key, (int) round(100.0 * $lost));

@@ -86,6 +86,13 @@ final class NumberGrammar
     private static function spelled(Cursor $cursor): ?float
     {
         $start = $cursor->position();
+        $joined = explode('-', mb_strtolower($cursor->peek()->text ?? ''));
+        if (count($joined) === 2 && isset(self::WORDS[$joined[0]], self::PORTIONS[$joined[1]])) {
+            $cursor->move();
+            self::skipConnectives($cursor);
+
+            return self::WORDS[$joined[0]] * self::PORTIONS[$joined[1]];
+        }
         $word = self::WORDS[mb_strtolower($cursor->peek()?->kind === TokenKind::Word ? $cursor->peek()->text : '')] ?? null;
         if ($word === null) {
             return null;

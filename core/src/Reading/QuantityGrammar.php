@@ -90,6 +90,7 @@ final readonly class QuantityGrammar
         $word = $cursor->peek();
         if ($unit === null && $word !== null && $word->kind === TokenKind::Word && in_array(Counts::named($word->text), ['handful', 'knob', 'thumb', 'bunch', 'sprig'], true)) {
             $cursor->move();
+            $cursor->skipWord('piece', 'knob');
             $cursor->skipWord('of');
 
             return new Measured(1.0, 1.0, null, Counts::named($word->text), null, $fill, null, true);
@@ -105,6 +106,10 @@ final readonly class QuantityGrammar
             if ($inner !== null) {
                 return $inner->times($low);
             }
+        }
+        $length = $this->length($cursor);
+        if ($length !== null) {
+            return new Measured($low * $length->low, $high * $length->high, null, $length->counted, null, 1.0, null, true);
         }
         $pack = $this->packOfWeight($cursor);
         if ($pack !== null) {
@@ -158,6 +163,21 @@ final readonly class QuantityGrammar
             if ($weight !== null && $pack !== null) {
                 return $weight->inPack($pack);
             }
+        }
+        $cursor->backTo($start);
+
+        return null;
+    }
+
+    /** "5-inch", "3 cm" after a count: one piece of that length. */
+    private function length(Cursor $cursor): ?Measured
+    {
+        $start = $cursor->position();
+        $range = $cursor->peek()?->isNumber() === true && !$cursor->peek()->isFraction ? NumberGrammar::range($cursor) : null;
+        $cursor->skipMark('-');
+        $counted = $range === null ? null : $this->countingNoun($cursor);
+        if ($range !== null && in_array($counted, ['inch', 'cm'], true)) {
+            return new Measured($range[0], $range[1], null, $counted);
         }
         $cursor->backTo($start);
 
