@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AdviceController;
 use App\Http\Controllers\BalanceController;
 use App\Http\Controllers\KitchenController;
+use App\Http\Controllers\PantryController;
 use App\Http\Controllers\SauceController;
 use Illuminate\Support\Facades\Route;
 
@@ -13,6 +14,11 @@ Route::get('/kitchen', KitchenController::class);
 
 Route::post('/balance', BalanceController::class);
 Route::post('/advise', AdviceController::class);
+
+Route::get('/pantry', [PantryController::class, 'index']);
+Route::post('/products', [PantryController::class, 'store']);
+Route::put('/products/{product}', [PantryController::class, 'update'])->where('product', '[0-9]{1,15}');
+Route::delete('/products/{product}', [PantryController::class, 'destroy'])->where('product', '[0-9]{1,15}');
 
 Route::get('/sauces', [SauceController::class, 'index']);
 Route::post('/sauces', [SauceController::class, 'store']);

@@ -12,6 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Vinculum\Ingredient\LabelFault;
 
 /** What the server says when it cannot do what was asked: plain words, and the way out. */
 final class Faults
@@ -27,6 +28,10 @@ final class Faults
         $exceptions->render(static fn(ValidationException $fault): JsonResponse => new JsonResponse([
             'message' => collect($fault->errors())->flatten()->first() ?? 'Something in the request is not as expected.',
             'fields' => $fault->errors(),
+        ], 422));
+        $exceptions->render(static fn(LabelFault $fault): JsonResponse => new JsonResponse([
+            'message' => $fault->getMessage(),
+            'fields' => [$fault->field => [$fault->getMessage()]],
         ], 422));
         $exceptions->render(static fn(QueryException $fault): JsonResponse => new JsonResponse([
             'message' => 'The kitchen\'s data could not be written or read just now, so nothing was stored. What you typed is still on the page; it is tried again by itself.',

@@ -14,11 +14,16 @@ use Vinculum\Style\StyleFamily;
 /** Asks the core where an edit stands. */
 final readonly class Weighing
 {
-    public function __construct(public Catalogue $catalogue) {}
+    public function __construct(private Pantry $pantry) {}
+
+    public function catalogue(): Catalogue
+    {
+        return $this->pantry->catalogue();
+    }
 
     public function balance(SauceEdit $edit): Balance
     {
-        return Balance::of(Formula::fromTexts($edit->lines, $this->catalogue, $edit->measures, $edit->yield));
+        return Balance::of(Formula::fromTexts($edit->lines, $this->catalogue(), $edit->measures, $edit->yield));
     }
 
     public function style(SauceEdit $edit): ?StyleFamily

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Kitchen\Pantry;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\ServiceProvider;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Ingredient\Catalogue;
 
 /** Wires the core into the application. */
 final class KitchenProvider extends ServiceProvider
@@ -18,7 +18,7 @@ final class KitchenProvider extends ServiceProvider
         if (is_file($compiled) && filemtime($compiled) >= FactsFile::lastChange()) {
             FactsFile::useCompiled($compiled);
         }
-        $this->app->singleton(Catalogue::class, static fn(): Catalogue => Catalogue::shipped());
+        $this->app->scoped(Pantry::class);
     }
 
     public function boot(): void

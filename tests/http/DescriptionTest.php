@@ -27,6 +27,9 @@ final class DescriptionTest extends HttpTestCase
         $this->agrees('Sauce', $sauce);
         $this->agrees('Shelf', $this->getJson('/api/sauces'));
         $this->agrees('Conflict', $this->putJson('/api/sauces/' . $sauce->json('id'), [...$formula, 'revision' => 9]));
+        $product = $this->postJson('/api/products', ['name' => 'My vinegar', 'like' => 'white-vinegar', 'stands_in' => true, 'in_stock' => false, 'price' => null, 'pack_grams' => 500, 'label' => ['acidity' => 7]]);
+        $this->agrees('Product', $product);
+        $this->agrees('Pantry', $this->getJson('/api/pantry'));
         $this->agrees('Fault', $this->postJson('/api/balance', []));
         $this->agrees('Fault', $this->getJson('/api/sauces/4711'));
     }

@@ -68,6 +68,6 @@ final class KitchenTest extends HttpTestCase
 
         self::assertSame('Salt', $facts['ingredients/salts-and-umami']['salt']['name']);
         self::assertSame(count(glob(FactsFile::folder() . '/{*,*/*}.ini', GLOB_BRACE) ?: []), count($facts));
-        self::assertTrue($this->app->make(Weighing::class)->catalogue->has('salt'));
+        self::assertTrue($this->app->make(Weighing::class)->catalogue()->has('salt'));
     }
 }

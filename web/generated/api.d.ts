@@ -113,6 +113,60 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pantry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All ingredients, own products first */
+        get: operations["pantry"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a product from its label */
+        post: operations["addProduct"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/{product}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                product: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a product */
+        put: operations["editProduct"];
+        post?: never;
+        /** Take a product out of the pantry */
+        delete: operations["removeProduct"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -157,6 +211,7 @@ export interface components {
             name: string | null;
             alternatives: string[];
             tags: string[];
+            choices: components["schemas"]["Mend"][];
         };
         Caution: {
             code: string;
@@ -214,6 +269,7 @@ export interface components {
                 umami: components["schemas"]["DoubtShare"][];
                 heat: components["schemas"]["DoubtShare"][];
             };
+            doubt_advice: string | null;
         };
         Addition: {
             ingredient: string;
@@ -325,6 +381,85 @@ export interface components {
         Conflict: {
             message: string;
             current: components["schemas"]["Sauce"];
+        };
+        Mend: {
+            says: string;
+            text: string;
+        };
+        PantryItem: {
+            key: string;
+            name: string;
+            roles: string[];
+            own: boolean;
+            parts: {
+                water: number;
+                sugars: number;
+                acids: number;
+                salts: number;
+                fat: number;
+                protein: number;
+                starch: number;
+                alcohol: number;
+                other: number;
+            };
+            tastes: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            nose_heat: number;
+            ph: number | null;
+            lever: {
+                /** @enum {string} */
+                axis: "sweet" | "sour" | "salt" | "umami" | "heat";
+                grams: number;
+                measure: string;
+            } | null;
+            allergens: string[];
+            diets: string[];
+            grades: {
+                [key: string]: string;
+            };
+            sources: string[];
+        };
+        Label: {
+            fat?: number | null;
+            carbohydrate?: number | null;
+            sugars?: number | null;
+            protein?: number | null;
+            salt?: number | null;
+            sodium?: number | null;
+            acidity?: number | null;
+            shu?: number | null;
+            serving_grams?: number | null;
+            per_serving?: boolean;
+            ingredients?: string | null;
+        };
+        ProductEntry: {
+            name: string;
+            like: string;
+            label: components["schemas"]["Label"];
+            stands_in: boolean;
+            in_stock: boolean;
+            price: number | null;
+            pack_grams: number | null;
+        };
+        Product: {
+            id: number;
+            key: string;
+            name: string;
+            like: string;
+            label: components["schemas"]["Label"];
+            stands_in: boolean;
+            in_stock: boolean;
+            price: number | null;
+            pack_grams: number | null;
+        };
+        Pantry: {
+            ingredients: components["schemas"]["PantryItem"][];
+            products: components["schemas"]["Product"][];
         };
     };
     responses: never;
@@ -608,6 +743,132 @@ export interface operations {
                 };
             };
             /** @description No such sauce */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    pantry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The pantry */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+        };
+    };
+    addProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductEntry"];
+            };
+        };
+        responses: {
+            /** @description The product */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Product"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    editProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                product: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductEntry"];
+            };
+        };
+        responses: {
+            /** @description The product */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Product"];
+                };
+            };
+            /** @description No such product */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    removeProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                product: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description No such product */
             404: {
                 headers: {
                     [name: string]: unknown;

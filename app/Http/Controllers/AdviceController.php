@@ -16,7 +16,7 @@ final readonly class AdviceController
     {
         $edit = $request->edit();
         $balance = $weighing->balance($edit);
-        $advice = Counsel::for($balance, $weighing->style($edit), $request->complaint(), $request->with(), $request->most(), $request->capacity(), $weighing->catalogue, $edit->measures);
+        $advice = Counsel::for($balance, $weighing->style($edit), $request->complaint(), $request->with(), $request->most(), $request->capacity(), $weighing->catalogue(), $edit->measures);
 
         return new JsonResponse(Contract::advice($advice, $balance));
     }

@@ -21,7 +21,7 @@ final readonly class Doubt
     /** The natural logarithm of the factor by which one pod differs from the next (handbook: factor 2). */
     private const POD_DEVIATION = M_LN2;
 
-    /** @param list<array{int, array<string, float>}> $directions line number (−1: the yield) and direction */
+    /** @param list<array{int, bool, array<string, float>}> $directions line number (−1: the yield), whether it is of the amount, and direction */
     private function __construct(private Mixture $mixture, private array $directions) {}
 
     /**
@@ -32,17 +32,17 @@ final readonly class Doubt
     {
         $directions = [];
         foreach ($formula->lines as $number => $line) {
-            foreach (self::directionsOf($line) as $direction) {
-                $directions[] = [$number, $yield === null ? $direction : self::heldTo($yield, $direction)];
+            foreach (self::directionsOf($line) as $index => $direction) {
+                $directions[] = [$number, $index === 0, $yield === null ? $direction : self::heldTo($yield, $direction)];
             }
         }
         if ($yield !== null) {
             $grams = $yield->grams->deviation ?? (float) $yield->millilitres?->deviation / Component::every('volume')['water'];
-            $directions[] = [-1, [Component::Water->value => $grams]];
+            $directions[] = [-1, true, [Component::Water->value => $grams]];
         }
         foreach ($added as $line) {
             foreach (self::directionsOf($line) as $direction) {
-                $directions[] = [-1, $direction];
+                $directions[] = [-1, true, $direction];
             }
         }
 
@@ -58,10 +58,10 @@ final readonly class Doubt
     public function on(callable $figure, ?array $depends = null): Reading
     {
         $value = $figure($this->mixture);
-        [$deviation, $shares] = $this->propagate($figure, $value, $depends);
+        [$deviation, $shares, $amountShares] = $this->propagate($figure, $value, $depends);
         $half = Amount::NINETY_PERCENT * $deviation;
 
-        return new Reading($value, max(0.0, $value - $half), $value + $half, $shares);
+        return new Reading($value, max(0.0, $value - $half), $value + $half, $shares, $amountShares);
     }
 
     /**
@@ -76,33 +76,36 @@ final readonly class Doubt
         if ($value <= 0.0) {
             return new Reading(0.0, 0.0, 0.0);
         }
-        [$deviation, $shares] = $this->propagate($figure, $value, $depends);
+        [$deviation, $shares, $amountShares] = $this->propagate($figure, $value, $depends);
         $factor = exp(Amount::NINETY_PERCENT * $deviation / $value);
 
-        return new Reading($value, $value / $factor, $value * $factor, $shares);
+        return new Reading($value, $value / $factor, $value * $factor, $shares, $amountShares);
     }
 
     /**
      * @param callable(Mixture): float $figure
      * @param list<string>|null        $depends
      *
-     * @return array{float, array<int, float>} one standard deviation, and the share of the variance by line
+     * @return array{float, array<int, float>, array<int, float>} one standard deviation, the share of the variance by line, and that of its amount alone
      */
     private function propagate(callable $figure, float $value, ?array $depends): array
     {
         $gradient = $this->gradient($figure, $value, $depends);
-        $variances = [];
-        foreach ($this->directions as [$line, $direction]) {
+        [$variances, $ofAmounts] = [[], []];
+        foreach ($this->directions as [$line, $isAmount, $direction]) {
             $moved = 0.0;
             foreach ($direction as $component => $step) {
                 $moved += $step * ($gradient[$component] ?? 0.0);
             }
             $variances[$line] = ($variances[$line] ?? 0.0) + $moved * $moved;
+            if ($isAmount) {
+                $ofAmounts[$line] = ($ofAmounts[$line] ?? 0.0) + $moved * $moved;
+            }
         }
         $variance = array_sum($variances);
-        $shares = $variance > 0.0 ? array_map(static fn(float $part): float => $part / $variance, $variances) : [];
+        $share = static fn(float $part): float => $part / $variance;
 
-        return [sqrt($variance), $shares];
+        return $variance > 0.0 ? [sqrt($variance), array_map($share, $variances), array_map($share, $ofAmounts)] : [0.0, [], []];
     }
 
     /**

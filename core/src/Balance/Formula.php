@@ -19,7 +19,7 @@ final readonly class Formula
     /**
      * @param list<ResolvedLine> $lines
      */
-    private function __construct(public array $lines, public ?Yielded $yield, public ?string $yieldText) {}
+    private function __construct(public array $lines, public ?Yielded $yield, public ?string $yieldText, public ?Catalogue $catalogue) {}
 
     /** @param list<string> $texts */
     public static function fromTexts(array $texts, Catalogue $catalogue, Measures $measures, ?string $yield = null): self
@@ -32,13 +32,13 @@ final readonly class Formula
                 : ResolvedLine::unread($text, sprintf('Only the first %d lines are read: make this sauce of two parts.', self::MOST_LINES));
         }
 
-        return new self($lines, $yield === null ? null : Yielded::parse($yield, $measures), $yield);
+        return new self($lines, $yield === null ? null : Yielded::parse($yield, $measures), $yield, $catalogue);
     }
 
     /** @param list<ResolvedLine> $lines */
     public static function of(array $lines, ?Yielded $yield = null): self
     {
-        return new self($lines, $yield, null);
+        return new self($lines, $yield, null, null);
     }
 
     /** Everything mixed, before cooking. */

@@ -8,7 +8,8 @@ namespace Vinculum\Balance;
 final readonly class Reading
 {
     /**
-     * @param array<int, float> $shares share of the doubt that each line brings, by line number from 0
+     * @param array<int, float> $shares       share of the doubt that each line brings, by line number from 0
+     * @param array<int, float> $amountShares the part of it that weighing the line would take away
      */
-    public function __construct(public float $value, public float $low, public float $high, public array $shares = []) {}
+    public function __construct(public float $value, public float $low, public float $high, public array $shares = [], public array $amountShares = []) {}
 }

@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace Vinculum\Contract;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Balance\DoubtAdvice;
 use Vinculum\Balance\Reading;
 use Vinculum\Correction\Addition;
 use Vinculum\Correction\Advice;
+use Vinculum\Correction\Candidate;
 use Vinculum\Correction\Correction;
+use Vinculum\Correction\Lever;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Caution;
@@ -19,10 +24,13 @@ use Vinculum\Mixture\Solids;
 use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Reading\Mend;
 use Vinculum\Reading\ResolvedLine;
 use Vinculum\Style\StyleFamily;
 use Vinculum\Taste\Axis;
 use Vinculum\Taste\Target;
+use Vinculum\Taste\Taste;
 use Vinculum\Taste\TasteLoad;
 
 /** The shapes of the public JSON contract, for the command line and for HTTP alike. Masses in grams, volumes in millilitres. */
@@ -39,7 +47,7 @@ final class Contract
             'style' => $style?->key,
             'measures' => $measures->value,
             'basis' => $balance->isFinished ? 'finished' : 'mixed',
-            'lines' => array_map(self::line(...), $balance->formula->lines),
+            'lines' => array_map(static fn(ResolvedLine $line): array => self::line($line, $balance->formula->catalogue), $balance->formula->lines),
             'batch' => self::batch($mixture),
             'body' => ['class' => $balance->body->class, 'from' => $balance->body->from, 'starch_percent_of_water' => self::round($balance->body->starchPercentOfWater)],
             'axes' => self::axes($balance->axes, $style?->target),
@@ -53,6 +61,7 @@ final class Contract
             'cautions' => $cautions,
             'notes' => $balance->notes,
             'doubt' => self::doubt($balance),
+            'doubt_advice' => self::doubtAdvice($balance),
         ];
     }
 
@@ -96,6 +105,45 @@ final class Contract
             'diets' => $ingredient->diets(),
             'grades' => array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
             'sources' => $ingredient->sources,
+        ];
+    }
+
+    /**
+     * An ingredient as the pantry shows it: what it does, what it is made of at a glance, and what a step of it costs in a litre.
+     *
+     * @return array<string, mixed>
+     */
+    public static function pantry(Ingredient $ingredient, Measures $measures): array
+    {
+        $mixture = $ingredient->mixture;
+        $sum = static fn(string ...$components): float => self::round(array_sum(array_map(static fn(string $one): float => $mixture->get(Component::from($one)), $components)));
+        $lever = Lever::in(Lever::referenceLitre(), Candidate::of($ingredient));
+        $spoons = Spoons::of($measures);
+
+        return [
+            'key' => $ingredient->key,
+            'name' => $ingredient->name,
+            'roles' => $ingredient->roles,
+            'own' => $ingredient->isOwn,
+            'parts' => [
+                'water' => $sum('water'),
+                'sugars' => $sum('sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'galactose', 'sweetener'),
+                'acids' => $sum('acetic', 'citric', 'malic', 'tartaric', 'lactic', 'phosphoric', 'oxalic', 'gluconic'),
+                'salts' => $sum('salt', 'other_salts'),
+                'fat' => $sum('fat'),
+                'protein' => $sum('protein', 'glutamate', 'aspartate', 'imp', 'gmp', 'amp'),
+                'starch' => $sum('starch', 'fibre'),
+                'alcohol' => $sum('ethanol'),
+                'other' => $sum('other'),
+            ],
+            'tastes' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): float => self::round(Taste::ofMixture($mixture)->on($axis)), Axis::cases())),
+            'nose_heat' => self::round($mixture->get(Component::NoseHeat)),
+            'ph' => $ingredient->ph,
+            'lever' => $lever === null ? null : ['axis' => $lever->axis->value, 'grams' => self::round($lever->grams), 'measure' => $spoons->words($spoons->nearest($lever->grams, $ingredient->density, $ingredient->eachGrams()), $ingredient->density, $ingredient->eachGrams())],
+            'allergens' => $ingredient->allergens,
+            'diets' => $ingredient->diets(),
+            'grades' => (object) array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
+            'sources' => array_map(static fn(string $source): string => FactsFile::named('sources')[$source]->text('title') . (FactsFile::named('sources')[$source]->text('kind') === 'memory' ? ' (from memory)' : ''), $ingredient->sources),
         ];
     }
 
@@ -143,7 +191,7 @@ final class Contract
     }
 
     /** @return array<string, mixed> */
-    private static function line(ResolvedLine $line): array
+    private static function line(ResolvedLine $line, ?Catalogue $catalogue): array
     {
         return [
             'text' => $line->text,
@@ -155,6 +203,7 @@ final class Contract
             'name' => $line->ingredient?->name,
             'alternatives' => $line->alternatives,
             'tags' => $line->tags,
+            'choices' => $catalogue === null ? [] : array_map(static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text], Mend::for($line, $catalogue)),
         ];
     }
 
@@ -203,6 +252,26 @@ final class Contract
 
             return array_map(static fn(int $line, float $share): array => ['line' => $line + 1, 'share' => self::round($share)], array_keys($shares), $shares);
         }, $balance->axes);
+    }
+
+    private static function doubtAdvice(Balance $balance): ?string
+    {
+        $advice = DoubtAdvice::for($balance);
+        if ($advice === null) {
+            return null;
+        }
+        $line = $balance->formula->lines[$advice->line];
+        $name = mb_strtolower($line->ingredient->name ?? $line->text);
+
+        return sprintf(
+            '%d %% of the doubt about %s comes from line %d, %s: %s%s.',
+            (int) round(100.0 * $advice->share),
+            $advice->axis->value,
+            $advice->line + 1,
+            $name,
+            $advice->byWeighing ? 'weigh it' : 'its strength varies, so read its label or taste before the last of it goes in',
+            $advice->halves && $advice->byWeighing ? ', and the band is half as wide' : '',
+        );
     }
 
     /** @return array<string, mixed> */

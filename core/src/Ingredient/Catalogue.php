@@ -33,6 +33,23 @@ final class Catalogue
         return new self($rows);
     }
 
+    /**
+     * This catalogue with the cook's own products in it; where a name fits both, theirs comes first.
+     *
+     * @param array<string, ProductLabel> $products by key
+     *
+     * @throws LabelFault
+     */
+    public function withOwn(array $products): self
+    {
+        $rows = [];
+        foreach ($products as $key => $label) {
+            $rows[$key] = $label->row($key, $this->get($label->like));
+        }
+
+        return $rows === [] ? $this : new self($rows + $this->rows);
+    }
+
     public function has(string $key): bool
     {
         return isset($this->rows[$key]);

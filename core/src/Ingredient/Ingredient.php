@@ -37,6 +37,7 @@ final readonly class Ingredient
      * @param array<string, Grade>  $grades  by composition group
      * @param list<string>          $sources keys of sources.ini
      * @param bool                  $heatIsOfPods its heat varies from pod to pod by a factor of two
+     * @param bool                  $isOwn        a product of the cook's own, not of the shipped catalogue
      * @param string|null           $pouredAs the ingredient that a spoonful of it means: a lemon's juice
      */
     private function __construct(
@@ -58,6 +59,7 @@ final readonly class Ingredient
         public array $sources,
         public bool $heatIsOfPods,
         public ?string $pouredAs,
+        public bool $isOwn,
     ) {}
 
     /** @throws FactsFault when the row is incomplete or its composition adds up to more than 100 g */
@@ -91,6 +93,7 @@ final readonly class Ingredient
             $row->list('sources') ?: throw FactsFault::missing($row->key, 'sources'),
             $row->textOr('pod', '') === 'yes',
             $row->has('poured') ? $row->text('poured') : null,
+            $row->has('own'),
         );
     }
 
@@ -132,6 +135,10 @@ final readonly class Ingredient
             $worth = FactsFile::named('sweeteners')[$sweetener] ?? throw FactsFault::unknownKey('sweetener', $sweetener);
             $amounts['sweetener'] = ($amounts['sweetener'] ?? 0.0) + $grams;
             $amounts['sweetener_sweetness'] = ($amounts['sweetener_sweetness'] ?? 0.0) + $grams * $worth->number('sweetness');
+        }
+        if ($row->has('sweetener_grams')) {
+            $amounts['sweetener'] = $row->number('sweetener_grams');
+            $amounts['sweetener_sweetness'] = $row->number('sweetener_worth');
         }
         $amounts['capsaicinoid_heat'] = 100.0 * ($row->numberOrNull('shu') ?? 0.0);
         $amounts['other_heat'] = 100.0 * ($row->numberOrNull('other_shu') ?? 0.0);

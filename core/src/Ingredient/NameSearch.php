@@ -20,11 +20,13 @@ final class NameSearch
 
     private const DESCRIPTOR_WEIGHT = 0.06;
     private const LONGEST_NAME = 12;
+    /** What a product of the cook's own is ahead of the generic of the same name. */
+    private const OWN_FIRST = 0.02;
 
     /** @var array<string, list<int>> alias numbers by word */
     private array $aliasesWith = [];
 
-    /** @var list<array{key: string, alias: string, words: list<string>, likely: bool}> */
+    /** @var list<array{key: string, alias: string, words: list<string>, likely: bool, own: bool}> */
     private array $aliases = [];
 
     /** @var array<string, list<int>> alias numbers by their words in order */
@@ -41,7 +43,7 @@ final class NameSearch
         $search = new self();
         foreach ($rows as $key => $row) {
             foreach ([$row->text('name'), str_replace('-', ' ', $key), ...$row->list('also')] as $alias) {
-                $search->add($key, $alias, true);
+                $search->add($key, $alias, true, $row->has('own'));
             }
             foreach ($row->list('maybe') as $alias) {
                 $search->add($key, $alias, false);
@@ -67,7 +69,7 @@ final class NameSearch
         $best = [];
         foreach ($this->candidates($spelt) as $number) {
             $alias = $this->aliases[$number];
-            $score = self::score($spelt, $alias['words']) - $misspelt - ($alias['likely'] ? 0.0 : 0.015);
+            $score = self::score($spelt, $alias['words']) - $misspelt - ($alias['likely'] ? 0.0 : 0.015) + ($alias['own'] ? self::OWN_FIRST : 0.0);
             if ($score > ($best[$alias['key']]->score ?? 0.05)) {
                 $best[$alias['key']] = new NameMatch($alias['key'], $alias['alias'], $score);
             }
@@ -125,11 +127,11 @@ final class NameSearch
         return isset($generic[$word]);
     }
 
-    private function add(string $key, string $alias, bool $likely): void
+    private function add(string $key, string $alias, bool $likely, bool $own = false): void
     {
         $words = self::words($alias);
         $number = count($this->aliases);
-        $this->aliases[] = ['key' => $key, 'alias' => $alias, 'words' => $words, 'likely' => $likely];
+        $this->aliases[] = ['key' => $key, 'alias' => $alias, 'words' => $words, 'likely' => $likely, 'own' => $own];
         $this->exact[implode(' ', $words)][] = $number;
         foreach (array_unique($words) as $word) {
             $this->aliasesWith[$word][] = $number;

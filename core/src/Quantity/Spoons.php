@@ -40,6 +40,14 @@ final readonly class Spoons
         return [$below, $below + $notch];
     }
 
+    /** The measurable amount nearest to what was asked, at least one notch, in grams. */
+    public function nearest(float $grams, ?float $density, ?float $each = null): float
+    {
+        [$below, $above] = $this->neighbours($grams, $density, $each);
+
+        return $below > 0.0 && $grams - $below < $above - $grams ? $below : $above;
+    }
+
     /** Grams of one measurable notch around this amount. */
     public function notch(float $grams, ?float $density): float
     {

@@ -346,7 +346,7 @@ final readonly class LineResolver
             $notes[] = 'the juice is counted; give the zest a line of its own';
         }
 
-        return new ResolvedLine($line->text, $ingredient, $grams, $found->millilitres, $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured, $notes === [] ? null : implode('; ', $notes), $mixture, $others, $line->tags);
+        return new ResolvedLine($line->text, $ingredient, $grams, $found->millilitres, $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured, $notes === [] ? null : implode('; ', $notes), $mixture, $others, $line->tags, $line->name);
     }
 
     /** @param list<string> $words */
@@ -368,6 +368,6 @@ final readonly class LineResolver
     /** @param list<string> $others */
     private function without(ReadLine $line, ?Ingredient $ingredient, LineStatus $status, string $note, array $others): ResolvedLine
     {
-        return new ResolvedLine($line->text, $ingredient, null, null, $status, $note, Mixture::nothing(), $others, $line->tags);
+        return new ResolvedLine($line->text, $ingredient, null, null, $status, $note, Mixture::nothing(), $others, $line->tags, $line->name);
     }
 }

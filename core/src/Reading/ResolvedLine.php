@@ -18,6 +18,7 @@ final readonly class ResolvedLine
      * @param Mixture         $hundredGrams what 100 g of it brings, with the line's own states (roasted, seeded) worked in
      * @param list<string>    $alternatives keys it might also be, likeliest first
      * @param list<string>    $tags
+     * @param string          $writtenName  the words of the text that name the ingredient
      */
     public function __construct(
         public string $text,
@@ -29,6 +30,7 @@ final readonly class ResolvedLine
         public Mixture $hundredGrams,
         public array $alternatives,
         public array $tags,
+        public string $writtenName = '',
     ) {}
 
     /** A line that is kept but not looked at. */

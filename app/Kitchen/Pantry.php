@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kitchen;
+
+use App\Models\Product;
+use Vinculum\Facts\FactsFault;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\LabelFault;
+use Vinculum\Ingredient\ProductLabel;
+
+/** The shipped catalogue with the cook's own products in it. */
+final class Pantry
+{
+    private ?Catalogue $catalogue = null;
+
+    /** What lines are read against: own products first. */
+    public function catalogue(): Catalogue
+    {
+        return $this->catalogue ??= Catalogue::shipped()->withOwn($this->labels());
+    }
+
+    /**
+     * Stores a product, after its label has been tried.
+     *
+     * @throws LabelFault when the label cannot be right
+     */
+    public function keep(Product $product): Ingredient
+    {
+        Catalogue::shipped()->withOwn(['own-tried' => $product->toLabel()])->get('own-tried');
+        $product->save();
+        $this->catalogue = null;
+
+        return $this->catalogue()->get($product->key());
+    }
+
+    /** @return array<string, ProductLabel> by key; a label that no longer fits its generic is left out rather than in the way */
+    private function labels(): array
+    {
+        $labels = [];
+        /** @var Product $product */
+        foreach (Product::query()->orderByDesc('in_stock')->orderByDesc('id')->get() as $product) {
+            try {
+                $label = $product->toLabel();
+                Catalogue::shipped()->withOwn(['own-tried' => $label])->get('own-tried');
+                $labels[$product->key()] = $label;
+            } catch (LabelFault|FactsFault) {
+                continue;
+            }
+        }
+
+        return $labels;
+    }
+}

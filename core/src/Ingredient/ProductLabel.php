@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Ingredient;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+use Vinculum\Mixture\Component;
+
+/**
+ * A product from its nutrition label. What the label states counts as measured for this product (grade A); what it does not
+ * say is inherited from the nearest generic ingredient, one grade lower.
+ */
+final readonly class ProductLabel
+{
+    private const FIELDS = ['fat', 'carbohydrate', 'sugars', 'protein', 'salt', 'acidity'];
+    private const SUGARS = ['sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'galactose'];
+    private const ACIDS = ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'phosphoric', 'oxalic', 'gluconic'];
+    private const MOST_SHU = 16_000_000.0;
+
+    /**
+     * @param string                    $name        what the cook calls it
+     * @param string                    $like        key of the nearest generic ingredient
+     * @param array<string, float|null> $per100      g/100 g by field, null where the label is silent
+     * @param float|null                $shu         Scoville heat units as sold
+     * @param string|null               $ingredients the list on the pack
+     * @param bool                      $standsIn    a line that names the generic means this product
+     */
+    private function __construct(
+        public string $name,
+        public string $like,
+        private array $per100,
+        private ?float $shu,
+        private ?string $ingredients,
+        private bool $standsIn,
+    ) {}
+
+    /**
+     * @param array<string, float|null> $figures      fat, carbohydrate, sugars, protein, salt, acidity in grams, sodium in milligrams
+     * @param float|null                $servingGrams grams the figures are for; null for 100 g
+     *
+     * @throws LabelFault when a figure cannot be right
+     */
+    public static function of(string $name, string $like, array $figures, bool $isPerServing, ?float $servingGrams, ?float $shu, ?string $ingredients, bool $standsIn): self
+    {
+        if ($isPerServing && ($servingGrams === null || $servingGrams <= 0.0)) {
+            throw LabelFault::noServing();
+        }
+        $factor = $isPerServing ? 100.0 / (float) $servingGrams : 1.0;
+        $per100 = [];
+        if (($figures['salt'] ?? null) === null && ($figures['sodium'] ?? null) !== null) {
+            $figures['salt'] = $figures['sodium'] * 2.54 / 1000.0;
+        }
+        foreach (self::FIELDS as $field) {
+            $figure = $figures[$field] ?? null;
+            // the acidity of a vinegar is a percentage whatever the serving
+            $per100[$field] = $figure === null ? null : $figure * ($field === 'acidity' ? 1.0 : $factor);
+            if ($figure !== null && $figure < 0.0) {
+                throw LabelFault::negative($field);
+            }
+            if ($per100[$field] !== null && $per100[$field] > 100.5) {
+                throw LabelFault::tooMuch($field, 100.0);
+            }
+        }
+        if ($per100['sugars'] !== null && $per100['carbohydrate'] !== null && $per100['sugars'] > $per100['carbohydrate'] + 0.5) {
+            throw LabelFault::sugarsBeyondCarbohydrate();
+        }
+        if ($shu !== null && ($shu < 0.0 || $shu > self::MOST_SHU)) {
+            throw $shu < 0.0 ? LabelFault::negative('shu') : LabelFault::tooMuch('shu', self::MOST_SHU);
+        }
+        $sum = array_sum(array_map(static fn(string $field): float => $per100[$field] ?? 0.0, ['fat', 'protein', 'salt', 'acidity'])) + max($per100['carbohydrate'] ?? 0.0, $per100['sugars'] ?? 0.0);
+        if ($sum > 101.0) {
+            throw LabelFault::addsUp($sum);
+        }
+
+        return new self($name, $like, $per100, $shu, $ingredients, $standsIn);
+    }
+
+    /**
+     * The product as a catalogue row under a key of its own.
+     *
+     * @throws LabelFault when it adds up to more than there is room for
+     */
+    public function row(string $key, Ingredient $generic): Row
+    {
+        [$amounts, $stated] = $this->composition($generic);
+        $grades = array_map(static fn(Grade $grade): string => self::oneLower($grade)->value, $generic->grades);
+        foreach ($stated as $group) {
+            $grades[$group] = Grade::A->value;
+        }
+        $fields = [
+            'name' => $this->name,
+            'also' => $this->standsIn ? implode(', ', [$generic->name, str_replace('-', ' ', $generic->key), ...$generic->aliases]) : '',
+            'roles' => implode(', ', $generic->roles),
+            'own' => 'yes',
+            'of' => self::list(array_filter($amounts, static fn(float $grams, string $component): bool => $grams > 0.0 && Component::from($component)->isMass() && $component !== 'sweetener', ARRAY_FILTER_USE_BOTH)),
+            'shu' => (string) ($this->shu ?? $generic->mixture->get(Component::CapsaicinoidHeat) / 100.0),
+            'other_shu' => (string) ($generic->mixture->get(Component::OtherHeat) / 100.0),
+            'nose' => (string) $generic->mixture->get(Component::NoseHeat),
+            'thickening' => (string) ($generic->mixture->get(Component::Thickening) / 100.0),
+            'texture' => $generic->texture->value,
+            'forms' => self::list($generic->forms),
+            'units' => implode(', ', array_map(static fn(string $unit, $amount): string => "{$unit} {$amount->value} {$amount->deviation}", array_keys($generic->units), $generic->units)),
+            'allergens' => implode(', ', $this->ingredients === null || trim($this->ingredients) === '' ? $generic->allergens : self::allergensIn($this->ingredients)),
+            'breaks' => implode(', ', $generic->breaks),
+            'grades' => 'D, ' . implode(', ', array_map(static fn(string $group, string $grade): string => "{$group} {$grade}", array_keys($grades), $grades)),
+            'sources' => 'own-label, ' . implode(', ', $generic->sources),
+        ];
+        foreach (['density' => $generic->density, 'ph' => $generic->ph, 'drained' => $generic->drainedShare] as $field => $value) {
+            if ($value !== null) {
+                $fields[$field] = (string) $value;
+            }
+        }
+        if ($generic->ph === null) {
+            $fields['sid'] = (string) $generic->mixture->get(Component::StrongIonDifference);
+        }
+        if ($generic->heatIsOfPods && $this->shu === null) {
+            $fields['pod'] = 'yes';
+        }
+        if (($amounts['sweetener'] ?? 0.0) > 0.0) {
+            $fields['sweetener_grams'] = (string) $amounts['sweetener'];
+            $fields['sweetener_worth'] = (string) ($amounts['sweetener_sweetness'] ?? 0.0);
+        }
+
+        return new Row($key, array_filter($fields, static fn(string $field): bool => $field !== ''));
+    }
+
+    /** @return list<string> allergens that a list of ingredients names, in the order of the regulation */
+    public static function allergensIn(string $ingredients): array
+    {
+        $found = [];
+        foreach (FactsFile::named('allergens') as $allergen => $row) {
+            $text = ' ' . str_ireplace($row->list('but'), ' ', $ingredients) . ' ';
+            foreach ($row->list('words') as $word) {
+                if (preg_match('/\b' . preg_quote($word, '/') . '\b/iu', $text) === 1) {
+                    $found[] = (string) $allergen;
+                    break;
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return array{array<string, float>, list<string>} grams by component, and the groups the label states */
+    private function composition(Ingredient $generic): array
+    {
+        $amounts = $generic->mixture->amounts();
+        $before = $generic->mixture->grams();
+        $stated = [];
+        $starchBefore = ($amounts['starch'] ?? 0.0) + ($amounts['other'] ?? 0.0);
+        foreach ([['sugars', self::SUGARS, 'sucrose', 'sugars'], ['acidity', self::ACIDS, 'acetic', 'acids']] as [$field, $components, $usual, $group]) {
+            if ($this->per100[$field] !== null) {
+                $amounts = self::scaledTo($amounts, $components, $this->per100[$field], $usual);
+                $stated[] = $group;
+            }
+        }
+        foreach (['fat', 'protein', 'salt'] as $field) {
+            if ($this->per100[$field] !== null) {
+                $amounts[$field] = $this->per100[$field];
+                $stated[] = $field;
+            }
+        }
+        if ($this->per100['carbohydrate'] !== null) {
+            $sugars = array_sum(array_intersect_key($amounts, array_flip(self::SUGARS)));
+            $amounts = self::scaledTo($amounts, $starchBefore > 0.0 ? ['starch', 'other'] : ['other'], max(0.0, $this->per100['carbohydrate'] - $sugars), 'other');
+            $stated[] = 'starch';
+        }
+        if ($this->shu !== null) {
+            $stated[] = 'heat';
+        }
+        $masses = array_filter($amounts, static fn(string $component): bool => Component::from($component)->isMass(), ARRAY_FILTER_USE_KEY);
+        $room = ($amounts['water'] ?? 0.0) + $before - array_sum($masses);
+        if ($room < 0.0) {
+            // the generic is too dry for this label: what is only inherited and unnamed gives way
+            $amounts['other'] = max(0.0, ($amounts['other'] ?? 0.0) + $room);
+            $amounts['fibre'] = max(0.0, $amounts['fibre'] ?? 0.0);
+        }
+        $amounts['water'] = max(0.0, $room);
+        $sum = array_sum(array_filter($amounts, static fn(string $component): bool => Component::from($component)->isMass(), ARRAY_FILTER_USE_KEY));
+        if ($sum > 100.5) {
+            throw LabelFault::addsUp($sum);
+        }
+
+        return [$amounts, $stated];
+    }
+
+    /**
+     * @param array<string, float> $amounts
+     * @param list<string>         $components
+     *
+     * @return array<string, float>
+     */
+    private static function scaledTo(array $amounts, array $components, float $grams, string $usual): array
+    {
+        $sum = array_sum(array_intersect_key($amounts, array_flip($components)));
+        foreach ($components as $component) {
+            $amounts[$component] = $sum > 0.0 ? ($amounts[$component] ?? 0.0) * $grams / $sum : 0.0;
+        }
+        if ($sum <= 0.0) {
+            $amounts[$usual] = $grams;
+        }
+
+        return $amounts;
+    }
+
+    private static function oneLower(Grade $grade): Grade
+    {
+        return match ($grade) {
+            Grade::A => Grade::B,
+            Grade::B => Grade::C,
+            default => Grade::D,
+        };
+    }
+
+    /** @param array<string, float> $amounts */
+    private static function list(array $amounts): string
+    {
+        return implode(', ', array_map(static fn(string $name, float $amount): string => "{$name} " . rtrim(rtrim(number_format($amount, 6, '.', ''), '0'), '.'), array_keys($amounts), $amounts));
+    }
+}

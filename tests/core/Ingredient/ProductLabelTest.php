@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Ingredient;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Grade;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\LabelFault;
+use Vinculum\Ingredient\ProductLabel;
+use Vinculum\Mixture\Acidity;
+use Vinculum\Mixture\Component;
+use Vinculum\Quantity\Measures;
+use Vinculum\Reading\LineResolver;
+use Vinculum\Taste\Taste;
+
+final class ProductLabelTest extends TestCase
+{
+    public function test_what_the_label_states_replaces_and_the_rest_is_inherited_one_grade_lower(): void
+    {
+        $generic = Catalogue::shipped()->get('ketchup');
+        $mine = self::product('ketchup', ['sugars' => 12.0, 'salt' => 1.2, 'carbohydrate' => 14.0]);
+
+        self::assertEqualsWithDelta(1.2, $mine->mixture->get(Component::Salt), 1e-6);
+        self::assertEqualsWithDelta(12.0, $mine->mixture->get(Component::Sucrose) + $mine->mixture->get(Component::Glucose) + $mine->mixture->get(Component::Fructose), 1e-3);
+        self::assertEqualsWithDelta($generic->mixture->get(Component::Acetic), $mine->mixture->get(Component::Acetic), 1e-6);
+        self::assertEqualsWithDelta(100.0, $mine->mixture->grams(), 0.01);
+        self::assertSame([Grade::A, Grade::A, Grade::D], [$mine->grade('sugars'), $mine->grade('salt'), $mine->grade('umami')]);
+        self::assertContains('own-label', $mine->sources);
+    }
+
+    public function test_figures_per_serving_and_sodium_are_turned_into_grams_in_a_hundred(): void
+    {
+        $mine = self::product('soy-sauce', ['sodium' => 920.0], true, 15.0);
+
+        self::assertEqualsWithDelta(920 * 2.54 / 1000 * 100 / 15, $mine->mixture->get(Component::Salt), 1e-4);
+    }
+
+    public function test_the_acidity_of_a_vinegar_is_its_acid(): void
+    {
+        $four = self::product('white-vinegar', ['acidity' => 4.0]);
+        $seven = self::product('white-vinegar', ['acidity' => 7.0]);
+
+        self::assertEqualsWithDelta(7 / 4, Taste::ofMixture($seven->mixture)->sour / Taste::ofMixture($four->mixture)->sour, 0.02);
+        self::assertEqualsWithDelta(2.43, Acidity::ph($seven->mixture), 0.01, 'the strong ion difference is solved again');
+    }
+
+    public function test_a_stated_scoville_rating_counts_as_sold(): void
+    {
+        self::assertEqualsWithDelta(5000.0, Taste::ofMixture(self::product('hot-sauce', [], shu: 5000.0)->mixture)->heat, 1e-6);
+    }
+
+    public function test_a_product_stands_in_for_its_generic_and_answers_to_its_own_name(): void
+    {
+        $read = static fn(string $line, bool $standsIn): ?string => (new LineResolver(Catalogue::shipped()->withOwn(['own-1' => ProductLabel::of('Lock cottage ketchup', 'ketchup', [], false, null, null, null, $standsIn)]), Measures::Us))->resolve($line)->ingredient?->key;
+
+        self::assertSame('own-1', $read('2 tbsp ketchup', true));
+        self::assertSame('ketchup', $read('2 tbsp ketchup', false));
+        self::assertSame('own-1', $read('2 tbsp lock cottage ketchup', false));
+        self::assertSame('soy-sauce', $read('2 tbsp soy sauce', true));
+    }
+
+    public function test_allergens_are_read_from_the_list_of_ingredients(): void
+    {
+        $cases = [
+            'Water, WHEAT flour, soya beans, salt' => ['gluten', 'soya'],
+            'Peanut butter, cocoa butter, coconut milk' => ['peanuts'],
+            'Buckwheat, maltodextrin, eggplant' => [],
+            'Barley malt vinegar, anchovies, preservative: E220' => ['gluten', 'fish', 'sulphites'],
+            'Rapeseed oil, egg yolk, mustard, celery' => ['celery', 'egg', 'mustard'],
+        ];
+        foreach ($cases as $list => $allergens) {
+            self::assertSame($allergens, ProductLabel::allergensIn($list), $list);
+        }
+        self::assertSame(['soya'], self::product('soy-sauce', [], ingredients: 'water, soya beans, salt')->allergens);
+        self::assertSame(['soya', 'gluten'], self::product('soy-sauce', [])->allergens, 'without a list the generic is the cautious answer');
+    }
+
+    /** @return iterable<string, array{string, array<string, float>, bool, float|null, float|null}> */
+    public static function impossible(): iterable
+    {
+        yield 'below nothing' => ['salt', ['salt' => -1.0], false, null, null];
+        yield 'more than all of it' => ['sugars', ['sugars' => 130.0], false, null, null];
+        yield 'sugars beyond carbohydrate' => ['sugars', ['sugars' => 30.0, 'carbohydrate' => 20.0], false, null, null];
+        yield 'a serving without weight' => ['serving_grams', ['salt' => 1.0], true, null, null];
+        yield 'more than a hundred grams in all' => ['label', ['fat' => 60.0, 'sugars' => 50.0], false, null, null];
+        yield 'hotter than the pure substance' => ['shu', [], false, null, 2e7];
+    }
+
+    /** @param array<string, float> $figures */
+    #[DataProvider('impossible')]
+    public function test_a_label_that_cannot_be_right_names_its_field(string $field, array $figures, bool $perServing, ?float $serving, ?float $shu): void
+    {
+        try {
+            ProductLabel::of('Odd', 'ketchup', $figures, $perServing, $serving, $shu, null, true);
+            self::fail('accepted');
+        } catch (LabelFault $fault) {
+            self::assertSame($field, $fault->field);
+            self::assertStringEndsWith('.', rtrim($fault->getMessage(), '?') . '.');
+        }
+    }
+
+    public function test_every_generic_takes_a_label_of_its_own_figures_and_stays_itself(): void
+    {
+        foreach (Catalogue::shipped()->all() as $generic) {
+            $salt = $generic->mixture->get(Component::Salt);
+            $mine = ProductLabel::of('Mine', $generic->key, ['salt' => $salt], false, null, null, null, true)->row('own-1', $generic);
+            $same = Ingredient::fromRow($mine);
+            self::assertEqualsWithDelta(Taste::ofMixture($generic->mixture)->sweet, Taste::ofMixture($same->mixture)->sweet, 0.02 + 1e-3 * Taste::ofMixture($generic->mixture)->sweet, $generic->key);
+            self::assertEqualsWithDelta(Taste::ofMixture($generic->mixture)->heat, Taste::ofMixture($same->mixture)->heat, 1e-3, $generic->key);
+        }
+    }
+
+    /** @param array<string, float|null> $figures */
+    private static function product(string $like, array $figures, bool $perServing = false, ?float $serving = null, ?float $shu = null, ?string $ingredients = null): Ingredient
+    {
+        return Catalogue::shipped()->withOwn(['own-1' => ProductLabel::of('My own', $like, $figures, $perServing, $serving, $shu, $ingredients, true)])->get('own-1');
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\http;
+
+final class PantryTest extends HttpTestCase
+{
+    private const SOY = ['name' => 'Towpath soy', 'like' => 'soy-sauce', 'stands_in' => true, 'in_stock' => true, 'price' => 2.4, 'pack_grams' => 250, 'label' => ['salt' => 9.0, 'ingredients' => 'water, soya beans, salt']];
+
+    public function test_the_pantry_shows_what_each_thing_does(): void
+    {
+        $items = collect($this->getJson('/api/pantry')->assertOk()->json('ingredients'))->keyBy('key');
+
+        self::assertGreaterThanOrEqual(220, $items->count());
+        self::assertSame('salt', $items['salt']['lever']['axis']);
+        self::assertSame('sour', $items['white-vinegar']['lever']['axis']);
+        self::assertSame('heat', $items['cayenne']['lever']['axis']);
+        self::assertSame('umami', $items['msg']['lever']['axis']);
+        self::assertNull($items['water']['lever']);
+        // 2 g of salt in 100 g is raised one step, 15 %, by about 3.2 g in a litre
+        self::assertEqualsWithDelta(3.3, $items['salt']['lever']['grams'], 0.2);
+        foreach ($items as $item) {
+            self::assertNotSame([], $item['sources'], $item['key']);
+            self::assertEqualsWithDelta(100.0, array_sum($item['parts']), 1.0, $item['key']);
+        }
+    }
+
+    public function test_an_own_product_is_used_before_the_generic_until_it_is_taken_out(): void
+    {
+        $salt = fn(): float => $this->postJson('/api/balance', ['lines' => ['100 g soy sauce']])->json('axes.salt.value');
+        self::assertEqualsWithDelta(14.5, $salt(), 0.01);
+        $id = $this->postJson('/api/products', self::SOY)->assertCreated()->assertJson(['name' => 'Towpath soy', 'label' => ['salt' => 9]])->json('id');
+        $this->refreshKitchen();
+        self::assertEqualsWithDelta(9.0, $salt(), 0.01);
+        self::assertSame("own-{$id}", $this->postJson('/api/balance', ['lines' => ['1 tbsp towpath soy']])->json('lines.0.ingredient'));
+        self::assertNotContains('gluten', $this->postJson('/api/balance', ['lines' => ['1 tbsp soy sauce']])->json('allergens'));
+        $this->putJson("/api/products/{$id}", [...self::SOY, 'stands_in' => false])->assertOk();
+        $this->refreshKitchen();
+        self::assertEqualsWithDelta(14.5, $salt(), 0.01);
+        $this->deleteJson("/api/products/{$id}")->assertNoContent();
+        $this->deleteJson("/api/products/{$id}")->assertNotFound();
+    }
+
+    public function test_a_label_that_cannot_be_right_is_refused_by_field(): void
+    {
+        $cases = [
+            [['label' => ['salt' => -1]], 'salt', 'below zero'],
+            [['label' => ['sugars' => 30, 'carbohydrate' => 10]], 'sugars', 'Swap the two'],
+            [['label' => ['salt' => 'much']], 'label.salt', 'not a number'],
+            [['label' => ['per_serving' => true, 'salt' => 1]], 'serving_grams', 'fill in its grams'],
+            [['name' => ''], 'name', 'needs a name'],
+            [['like' => 'moon-dust'], 'like', 'most like'],
+        ];
+        foreach ($cases as [$change, $field, $says]) {
+            $answer = $this->postJson('/api/products', [...self::SOY, ...$change])->assertStatus(422);
+            self::assertArrayHasKey($field, (array) $answer->json('fields'));
+            self::assertStringContainsString($says, (string) $answer->json('message'));
+        }
+    }
+
+    public function test_a_doubtful_line_comes_with_its_mends_and_the_line_to_weigh_is_named(): void
+    {
+        $answer = $this->postJson('/api/balance', ['lines' => ['2 tbsp tomato purée', '1 onion', 'a glug of fish sauce', '1 cup water']]);
+
+        self::assertContains(['says' => 'Passata', 'text' => '2 tbsp passata'], $answer->json('lines.0.choices'));
+        self::assertContains(['says' => 'weighed, about 150 g', 'text' => '150 g onion'], $answer->json('lines.1.choices'));
+        self::assertMatchesRegularExpression('/^\d+ % of the doubt about \w+ comes from line 3, fish sauce: weigh it/', (string) $answer->json('doubt_advice'));
+        self::assertNull($this->postJson('/api/balance', ['lines' => ['100 g water', '3 g salt']])->json('doubt_advice'));
+    }
+
+    /** What a new request would see. */
+    private function refreshKitchen(): void
+    {
+        $this->app?->forgetScopedInstances();
+    }
+}
