@@ -2,13 +2,15 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/petrona/wght.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { CssBaseline, ThemeProvider } from '@mui/material';
-import { StrictMode } from 'react';
+import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { BenchPage } from './bench/BenchPage';
 import { LostPage } from './shared/LostPage';
 import { theme } from './shared/theme';
 import { Shelf } from './shelf/Shelf';
+
+const Pantry = lazy(async () => ({ default: (await import('./pantry/Pantry')).Pantry }));
 
 const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
 const root = document.getElementById('root');
@@ -20,11 +22,14 @@ if (root !== null) {
         <CssBaseline />
         <QueryClientProvider client={queries}>
           <BrowserRouter>
-            <Routes>
-              <Route path="/" element={<Shelf />} />
-              <Route path="/sauce/:id" element={<BenchPage />} />
-              <Route path="*" element={<LostPage />} />
-            </Routes>
+            <Suspense>
+              <Routes>
+                <Route path="/" element={<Shelf />} />
+                <Route path="/sauce/:id" element={<BenchPage />} />
+                <Route path="/pantry" element={<Pantry />} />
+                <Route path="*" element={<LostPage />} />
+              </Routes>
+            </Suspense>
           </BrowserRouter>
         </QueryClientProvider>
       </ThemeProvider>

@@ -16,7 +16,7 @@ final class AccessTest extends BrowserTestCase
     {
         foreach ([[1280, 800], [768, 1024], [390, 844]] as [$width, $height]) {
             self::resize($width, $height);
-            foreach (['/', '/sauce/1', '/sauce/5', '/nowhere/at/all'] as $place) {
+            foreach (['/', '/sauce/1', '/sauce/5', '/pantry', '/nowhere/at/all'] as $place) {
                 foreach (['light', 'dark'] as $scheme) {
                     self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]]);
                     self::open($place);
@@ -31,7 +31,7 @@ final class AccessTest extends BrowserTestCase
     {
         foreach ([360, 390, 768, 1280] as $width) {
             self::resize($width, 800);
-            foreach (['/', '/sauce/1'] as $place) {
+            foreach (['/', '/sauce/1', '/pantry'] as $place) {
                 self::open($place);
                 self::find('h1, [data-axis="heat"]');
                 self::assertLessThanOrEqual(self::$browser->executeScript('return window.innerWidth'), self::$browser->executeScript('return document.documentElement.scrollWidth'), "{$place} at {$width}");

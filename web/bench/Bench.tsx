@@ -14,6 +14,7 @@ import {
 import { AxisBars, BarMark } from '../shared/AxisBars';
 import { Fraction } from '../shared/Fraction';
 import { Frame, quietButton } from '../shared/Frame';
+import { textField } from '../shared/fields';
 import { displayFont } from '../shared/theme';
 import { grams, millilitres } from '../shared/words';
 import { Corrections } from './Corrections';
@@ -310,6 +311,11 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                   </Box>
                 )}
               </Typography>
+              {report.doubt_advice !== null && (
+                <Typography data-doubt sx={{ fontSize: '0.88rem', color: 'text.secondary', mb: 0.5 }}>
+                  {report.doubt_advice}
+                </Typography>
+              )}
               <AxisBars axes={report.axes} preview={preview?.after ?? null} styleName={style?.name ?? null} />
               <Box
                 sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5, my: 1.5 }}
@@ -390,18 +396,7 @@ function Facts({ report }: { report: Balance }) {
   );
 }
 
-const field = {
-  font: 'inherit',
-  color: 'text.primary',
-  bgcolor: 'background.paper',
-  border: '1px solid',
-  borderColor: 'text.secondary',
-  borderRadius: '3px',
-  minHeight: 40,
-  '@media (pointer: coarse)': { minHeight: 44 },
-  px: 1,
-  '&::placeholder': { color: 'text.secondary', opacity: 1 },
-} as const;
+const field = textField;
 const caption = { display: 'block', fontSize: '0.8rem', color: 'text.secondary' } as const;
 const banner = {
   display: 'flex',

@@ -33,6 +33,7 @@ interface RowProps {
   understood: Line | undefined;
   placeholder: string;
   onText: (id: number, text: string) => void;
+  onMend: (index: number) => void;
   onKey: (event: KeyboardEvent<HTMLInputElement>, index: number) => void;
   onPaste: (event: ClipboardEvent<HTMLInputElement>, index: number) => void;
   keep: (id: number, field: HTMLInputElement | null) => void;
@@ -45,11 +46,17 @@ const LineRow = memo(function LineRow({
   understood,
   placeholder,
   onText,
+  onMend,
   onKey,
   onPaste,
   keep,
 }: RowProps) {
   const meaning = understanding(line.text.trim() === '' ? undefined : understood);
+  const isDoubtful =
+    understood !== undefined &&
+    line.text.trim() !== '' &&
+    (understood.status !== 'measured' || understood.alternatives.length > 0);
+  const choices = understood?.choices ?? [];
   const noteId = `line-note-${line.id}`;
   return (
     <Box component="li" data-status={understood?.status ?? 'empty'} sx={row}>
@@ -84,6 +91,20 @@ const LineRow = memo(function LineRow({
         sx={meaning.isOff ? rowNoteOff : rowNote}
         style={{ paddingBottom: meaning.text === '' ? 0 : undefined }}
       >
+        {isDoubtful && choices.length > 0 && (
+          <Box
+            component="button"
+            type="button"
+            title={`${choices.map((choice) => choice.says).join(', or ')} (Alt+M)`}
+            aria-label={`Mend line ${index + 1}: ${choices[0]?.says ?? ''}`}
+            onClick={() => {
+              onMend(index);
+            }}
+            sx={mendButton}
+          >
+            mend
+          </Box>
+        )}
         {meaning.mark !== '' && (
           <Box component="span" sx={{ fontWeight: 700, color: 'text.primary', mr: 0.5 }}>
             {meaning.mark}
@@ -101,9 +122,12 @@ export function LineEditor({ lines, understood, onChange }: Props) {
   const fields = useRef(new Map<number, HTMLInputElement>());
   const focusNext = useRef<number | null>(null);
   const current = useRef(lines);
+  const meanings = useRef(understood);
+  const offers = useRef(new Map<number, readonly string[]>());
 
   useLayoutEffect(() => {
     current.current = lines;
+    meanings.current = understood;
     if (focusNext.current !== null) {
       fields.current.get(focusNext.current)?.focus();
       focusNext.current = null;
@@ -141,6 +165,24 @@ export function LineEditor({ lines, understood, onChange }: Props) {
     [onChange],
   );
 
+  /** Takes the next offered reading of a line; after the last comes what was written at first. */
+  const onMend = useCallback(
+    (index: number) => {
+      const line = current.current[index];
+      if (line === undefined) return;
+      const offered = offers.current.get(line.id);
+      const isOffer = offered !== undefined && offered.includes(line.text);
+      const texts = isOffer
+        ? offered
+        : [line.text, ...(meanings.current[index]?.choices ?? []).map((choice) => choice.text)];
+      const next = texts[(texts.indexOf(line.text) + 1) % texts.length];
+      if (texts.length < 2 || next === undefined) return;
+      offers.current.set(line.id, texts);
+      onChange((now) => now.map((one) => (one.id === line.id ? { ...one, text: next } : one)), null);
+    },
+    [onChange],
+  );
+
   const onKey = useCallback(
     (event: KeyboardEvent<HTMLInputElement>, index: number) => {
       const field = event.currentTarget;
@@ -159,12 +201,15 @@ export function LineEditor({ lines, understood, onChange }: Props) {
         event.preventDefault();
         focusNext.current = all[index === 0 ? 1 : index - 1]?.id ?? null;
         onChange((now) => now.filter((_, at) => at !== index), null);
+      } else if (event.altKey && event.code === 'KeyM') {
+        event.preventDefault();
+        onMend(index);
       } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && !event.altKey) {
         event.preventDefault();
         focusAt(event.key === 'ArrowUp' ? index - 1 : index + 1);
       }
     },
-    [focusAt, insertAfter, onChange],
+    [focusAt, insertAfter, onChange, onMend],
   );
 
   const onPaste = useCallback(
@@ -197,6 +242,7 @@ export function LineEditor({ lines, understood, onChange }: Props) {
           understood={understood[index]}
           placeholder={lines.length === 1 ? '½ cup cider vinegar' : ''}
           onText={onText}
+          onMend={onMend}
           onKey={onKey}
           onPaste={onPaste}
           keep={keep}
@@ -243,5 +289,20 @@ const rowNote = {
   overflow: 'hidden',
   textOverflow: 'ellipsis',
   whiteSpace: 'nowrap',
+} as const;
+const mendButton = {
+  font: 'inherit',
+  fontSize: '0.82rem',
+  minHeight: 30,
+  '@media (pointer: coarse)': { minHeight: 44 },
+  px: 0.75,
+  mr: 0.75,
+  border: '1px solid',
+  borderColor: 'divider',
+  borderRadius: '3px',
+  bgcolor: 'transparent',
+  color: 'text.primary',
+  cursor: 'pointer',
+  '&:hover': { borderColor: 'text.primary' },
 } as const;
 const rowNoteOff = { ...rowNote, textDecoration: 'underline wavy', textUnderlineOffset: '4px' } as const;

@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import { useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import { displayFont } from './theme';
 import { Shortcuts } from './Shortcuts';
 
@@ -13,8 +13,9 @@ export function Frame({ children, tools }: { children: ReactNode; tools?: ReactN
         component="header"
         sx={{
           display: 'flex',
+          flexWrap: 'wrap',
           alignItems: 'center',
-          gap: 2,
+          columnGap: { xs: 1, sm: 2 },
           px: { xs: 1.5, md: 3 },
           minHeight: 52,
           borderBottom: '3px solid',
@@ -38,6 +39,14 @@ export function Frame({ children, tools }: { children: ReactNode; tools?: ReactN
             >
               Vinculum
             </Typography>
+          </Box>
+        </Box>
+        <Box component="nav" aria-label="Places" sx={{ display: 'flex' }}>
+          <Box component={NavLink} to="/" end sx={placeLink}>
+            Shelf
+          </Box>
+          <Box component={NavLink} to="/pantry" sx={placeLink}>
+            Pantry
           </Box>
         </Box>
         <Box
@@ -65,6 +74,17 @@ export function Frame({ children, tools }: { children: ReactNode; tools?: ReactN
     </Box>
   );
 }
+
+const placeLink = {
+  display: 'flex',
+  alignItems: 'center',
+  minHeight: 44,
+  px: { xs: 0.75, sm: 1.25 },
+  color: 'text.primary',
+  fontWeight: 600,
+  textDecoration: 'none',
+  '&:hover, &.active': { textDecoration: 'underline', textUnderlineOffset: '5px', textDecorationThickness: '3px' },
+} as const;
 
 export const quietButton = {
   font: 'inherit',

@@ -6,6 +6,7 @@ const keys: readonly (readonly [string, string])[] = [
   ['↑ ↓', 'line above, line below'],
   ['Backspace on an empty line', 'take the line out'],
   ['Ctrl+Z · Ctrl+Shift+Z', 'undo · redo, back through the whole visit'],
+  ['Alt+M in a line', 'the next way to mend it: another meaning, or its weight'],
   ['Alt+1 … Alt+8', 'add what that correction says'],
   ['Alt+L', 'to the lines'],
   ['Alt+C', 'to the corrections'],

@@ -83,7 +83,7 @@ export const theme = createTheme({
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { disableElevation: true },
-      styleOverrides: { root: { minHeight: 40, '@media (pointer: coarse)': { minHeight: 44 } } },
+      styleOverrides: { root: { transition: 'none', minHeight: 40, '@media (pointer: coarse)': { minHeight: 44 } } },
     },
   },
 });

@@ -27,6 +27,11 @@ final class RecipeFault extends \RuntimeException
         return new self('The JSON holds no schema.org Recipe: an object with "@type": "Recipe" and "recipeIngredient" is needed.');
     }
 
+    public static function tooManyLines(int $lines): self
+    {
+        return new self(sprintf('%d ingredient lines is no recipe; the most that is read is 20,000. Paste only the ingredients of one sauce.', $lines));
+    }
+
     public static function noIngredients(): self
     {
         return new self('No ingredient line was found: write one ingredient per line, such as "2 tbsp cider vinegar".');

@@ -8,6 +8,7 @@ namespace Vinculum\Exchange;
 final class RecipeReader
 {
     private const MOST_BYTES = 5_000_000;
+    private const MOST_LINES = 20_000;
 
     /** @throws RecipeFault */
     public static function read(string $contents): Recipe
@@ -19,6 +20,9 @@ final class RecipeReader
         $recipe = preg_match('/^\s*[\[{]\s*["{\[]/', $text) === 1 ? JsonLdRecipe::read($text) : PlainTextRecipe::read($text);
         if ($recipe->lines === []) {
             throw RecipeFault::noIngredients();
+        }
+        if (count($recipe->lines) > self::MOST_LINES) {
+            throw RecipeFault::tooManyLines(count($recipe->lines));
         }
 
         return $recipe;

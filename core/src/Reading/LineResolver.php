@@ -23,6 +23,8 @@ final readonly class LineResolver
     private const ABOUT = 0.10;
     private const PACKED = 0.18;
     private const MOST_GRAMS = 1e6;
+    /** A name that fits another ingredient this well may mean that one. */
+    private const AS_LIKELY = 0.96;
     /** Loosely filled pieces of something whose bulk density nobody stated, g/ml. */
     private const LOOSE_DENSITY = 0.6;
     private const LOOSE_SPREAD = 0.30;
@@ -50,7 +52,7 @@ final readonly class LineResolver
         $ingredient = $this->catalogue->get($best->key);
         $others = [];
         foreach (array_slice($matches, 1) as $match) {
-            if ($match->score > 0.8 && count($others) < 3) {
+            if ($match->score > self::AS_LIKELY && count($others) < 3) {
                 $others[] = $match->key;
             }
         }

@@ -47,6 +47,7 @@ final class RecipeReaderTest extends TestCase
     {
         $cases = [
             str_repeat('1 g salt ', 600_000) => '5 MB',
+            str_repeat("1 g salt\n", 20_001) => 'no recipe',
             "\x7FELF\0\0\1" => 'not a text file',
             '{"@type":"Recipe",' => 'cannot be read',
             '{"@type":"Person"}' => 'no schema.org Recipe',
