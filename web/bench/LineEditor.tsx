@@ -1,5 +1,6 @@
 import { Box } from '@mui/material';
 import { type ClipboardEvent, type KeyboardEvent, memo, useCallback, useLayoutEffect, useRef } from 'react';
+import { Link } from 'react-router';
 import type { Line } from '../shared/api';
 import { grams } from '../shared/words';
 import { type DraftLine, newLine } from './draft';
@@ -105,6 +106,18 @@ const LineRow = memo(function LineRow({
             mend
           </Box>
         )}
+        {understood !== undefined &&
+          understood.status === 'unknown' &&
+          understood.ingredient === null &&
+          understood.written_name !== '' && (
+            <Box
+              component={Link}
+              to={`/pantry?mine=${encodeURIComponent(understood.written_name)}`}
+              sx={{ ...mendButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'none' }}
+            >
+              make it mine
+            </Box>
+          )}
         {meaning.mark !== '' && (
           <Box component="span" sx={{ fontWeight: 700, color: 'text.primary', mr: 0.5 }}>
             {meaning.mark}

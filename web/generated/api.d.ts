@@ -212,6 +212,7 @@ export interface components {
             alternatives: string[];
             tags: string[];
             choices: components["schemas"]["Mend"][];
+            written_name: string;
         };
         Caution: {
             code: string;

@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { api, type PantryItem, type Product } from '../shared/api';
 import { Frame, quietButton } from '../shared/Frame';
 import { textField } from '../shared/fields';
@@ -45,7 +46,8 @@ export function Pantry() {
   const [doing, setDoing] = useState<Doing>('all');
   const [wanted, setWanted] = useState('');
   const [open, setOpen] = useState<string | null>(null);
-  const [form, setForm] = useState<{ product: Product | null; like: PantryItem } | null>(null);
+  const [form, setForm] = useState<{ product: Product | null; like: PantryItem; name?: string } | null>(null);
+  const [asked, setAsked] = useSearchParams();
   const sought = useDeferredValue(wanted.trim().toLowerCase());
 
   useEffect(() => {
@@ -79,8 +81,16 @@ export function Pantry() {
     },
     [pantry.data],
   );
-  const done = async () => {
+  const newOne = asked.get('mine');
+  const usual = generics.find((one) => one.key === 'ketchup') ?? generics[0];
+  const shownForm =
+    form ?? (newOne !== null && usual !== undefined ? { product: null, like: usual, name: newOne } : null);
+  const closeForm = () => {
     setForm(null);
+    setAsked({}, { replace: true });
+  };
+  const done = async () => {
+    closeForm();
     setWanted('');
     setDoing('own');
     await queries.invalidateQueries({ queryKey: ['pantry'] });
@@ -122,8 +132,7 @@ export function Pantry() {
           variant="contained"
           disabled={generics.length === 0}
           onClick={() => {
-            const like = generics.find((one) => one.key === 'ketchup') ?? generics[0];
-            if (like !== undefined) setForm({ product: null, like });
+            if (usual !== undefined) setForm({ product: null, like: usual });
           }}
         >
           Add a product of mine
@@ -175,15 +184,8 @@ export function Pantry() {
           />
         ))}
       </Box>
-      {form !== null && (
-        <ProductForm
-          {...form}
-          generics={generics}
-          onDone={() => void done()}
-          onClose={() => {
-            setForm(null);
-          }}
-        />
+      {shownForm !== null && (
+        <ProductForm {...shownForm} generics={generics} onDone={() => void done()} onClose={closeForm} />
       )}
     </Frame>
   );
@@ -251,7 +253,7 @@ const PantryRow = memo(function PantryRow({ item, isOpen, product, onToggle, onM
             </Box>
           ) : (
             <>
-              <strong>{item.lever.measure.replace(/ whole$/, '')}</strong> for a step of{' '}
+              <strong>{item.lever.measure.replace(/ whole$/, ' piece')}</strong> for a step of{' '}
               {axisNames[item.lever.axis].toLowerCase()}
             </>
           )}

@@ -19,6 +19,7 @@ const figures: readonly { field: Figure; name: string; unit: string }[] = [
 interface Props {
   product: Product | null;
   like: PantryItem;
+  name?: string;
   generics: readonly PantryItem[];
   onDone: () => void;
   onClose: () => void;
@@ -30,8 +31,8 @@ const read = (text: string): number | null => {
 };
 
 /** A product from its label: what the label leaves out is taken from the ingredient it is most like. */
-export function ProductForm({ product, like, generics, onDone, onClose }: Props) {
-  const [name, setName] = useState(product?.name ?? '');
+export function ProductForm({ product, like, name: suggested, generics, onDone, onClose }: Props) {
+  const [name, setName] = useState(product?.name ?? suggested ?? '');
   const [likeKey, setLikeKey] = useState(product?.like ?? like.key);
   const [typed, setTyped] = useState<Partial<Record<Figure, string>>>(() =>
     Object.fromEntries(

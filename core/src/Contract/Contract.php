@@ -203,6 +203,7 @@ final class Contract
             'name' => $line->ingredient?->name,
             'alternatives' => $line->alternatives,
             'tags' => $line->tags,
+            'written_name' => $line->writtenName,
             'choices' => $catalogue === null ? [] : array_map(static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text], Mend::for($line, $catalogue)),
         ];
     }
