@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AdviceController;
 use App\Http\Controllers\BalanceController;
+use App\Http\Controllers\DesignController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\PantryController;
 use App\Http\Controllers\SauceController;
@@ -14,6 +15,7 @@ Route::get('/kitchen', KitchenController::class);
 
 Route::post('/balance', BalanceController::class);
 Route::post('/advise', AdviceController::class);
+Route::post('/design', DesignController::class);
 
 Route::get('/pantry', [PantryController::class, 'index']);
 Route::post('/products', [PantryController::class, 'store']);

@@ -47,7 +47,7 @@ final class Answers
         [$recipe, $style, $balance] = self::weigh($call);
         $catalogue = Catalogue::shipped();
         $advice = Counsel::for($balance, $style, $call->complaint(), $call->with($catalogue), $call->most(), self::capacity($call), $catalogue, $call->measures());
-        $json = Contract::advice($advice, $balance);
+        $json = Contract::advice($advice, $balance, $call->measures());
         $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$balance->notes, ...$advice->notes];
 
         return new Answer($json, Printout::advice($advice, $balance) . Printout::notes($json['notes']));

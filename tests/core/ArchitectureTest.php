@@ -48,6 +48,15 @@ final class ArchitectureTest extends TestCase
         }
     }
 
+    public function test_no_fact_is_cut_short_by_a_comment_mark(): void
+    {
+        foreach (glob(\Vinculum\Facts\FactsFile::folder() . '/{*,*/*}.ini', GLOB_BRACE) ?: [] as $file) {
+            foreach (file($file, FILE_IGNORE_NEW_LINES) ?: [] as $number => $line) {
+                self::assertTrue(str_starts_with($line, ';') || !str_contains($line, ';'), basename($file) . ' line ' . ($number + 1) . ': what follows a semicolon is a comment');
+            }
+        }
+    }
+
     /** @return array<string, list<string>> files by room */
     private static function files(): array
     {

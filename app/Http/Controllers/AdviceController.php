@@ -16,8 +16,8 @@ final readonly class AdviceController
     {
         $edit = $request->edit();
         $balance = $weighing->balance($edit);
-        $advice = Counsel::for($balance, $weighing->style($edit), $request->complaint(), $request->with(), $request->most(), $request->capacity(), $weighing->catalogue(), $edit->measures);
+        $advice = Counsel::for($balance, $weighing->style($edit), $request->complaint(), $request->with(), $request->most(), $request->capacity(), $weighing->catalogue(), $edit->measures, $request->target(), $request->wish());
 
-        return new JsonResponse(Contract::advice($advice, $balance));
+        return new JsonResponse(Contract::advice($advice, $balance, $edit->measures));
     }
 }

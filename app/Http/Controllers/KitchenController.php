@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use Illuminate\Http\JsonResponse;
 use Vinculum\Contract\Contract;
+use Vinculum\Correction\Complaint;
 use Vinculum\Quantity\Measures;
 use Vinculum\Style\StyleBook;
 
@@ -16,6 +17,7 @@ final readonly class KitchenController
     {
         return new JsonResponse([
             'styles' => array_map(Contract::style(...), StyleBook::all()),
+            'complaints' => array_map(static fn(string $key): array => ['key' => $key, 'says' => str_replace('-', ' ', $key)], Complaint::keys()),
             'measures' => array_map(static fn(Measures $measures): array => ['key' => $measures->value, 'name' => $measures->title()], Measures::cases()),
         ]);
     }

@@ -7,6 +7,10 @@ namespace App\Http\Requests;
 use Illuminate\Validation\Rule;
 use Vinculum\Correction\Complaint;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Move;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Window;
 
 /** A formula with what a correction may do. */
 final class AdviceRequest extends FormulaRequest
@@ -19,6 +23,10 @@ final class AdviceRequest extends FormulaRequest
             'with.*' => ['string', Rule::in(Catalogue::shipped()->keys())],
             'most' => ['sometimes', 'nullable', 'integer', 'between:1,3'],
             'complaint' => ['sometimes', 'nullable', 'string', Rule::in(Complaint::keys())],
+            'target' => ['sometimes', 'nullable', 'array:sweet,sour,salt,umami,heat'],
+            'target.*' => ['nullable', 'array', 'list', 'size:2', self::rightWayRound(...)],
+            'target.*.*' => ['numeric', 'between:0,20000000'],
+            'move' => ['sometimes', 'nullable', 'string', 'max:60', self::knownMove(...)],
             'capacity_ml' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:1000000'],
         ];
     }
@@ -31,6 +39,12 @@ final class AdviceRequest extends FormulaRequest
             'with' => 'What may be added is a list of at most 40 ingredients.',
             'most' => 'A correction combines 1, 2 or 3 additions.',
             'complaint' => 'Nobody knows that complaint.',
+            'target.array' => 'A target is a window on some of the axes sweet, sour, salt, umami and heat.',
+            'target.*.size' => 'A window is two numbers, the lower first.',
+            'target.*.array' => 'A window is two numbers, the lower first.',
+            'target.*.list' => 'A window is two numbers, the lower first.',
+            'target.*.*.numeric' => 'The edges of a window are numbers, at least 0.',
+            'target.*.*.between' => 'The edges of a window are numbers, at least 0.',
             'capacity_ml' => 'The capacity is a volume in millilitres, above zero.',
         ];
     }
@@ -51,6 +65,40 @@ final class AdviceRequest extends FormulaRequest
     public function complaint(): ?Complaint
     {
         return $this->filled('complaint') ? Complaint::named((string) $this->string('complaint')) : null;
+    }
+
+    /** A target of the cook's own, or null. */
+    public function target(): ?Target
+    {
+        $windows = [];
+        foreach (Axis::cases() as $axis) {
+            $edges = $this->input("target.{$axis->value}");
+            if (is_array($edges) && is_numeric($edges[0] ?? null) && is_numeric($edges[1] ?? null)) {
+                $windows[$axis->value] = Window::between((float) $edges[0], (float) $edges[1]);
+            }
+        }
+
+        return $windows === [] ? null : Target::of($windows);
+    }
+
+    /** Words that move the target, or null. */
+    public function wish(): ?Move
+    {
+        return $this->filled('move') ? Move::fromWords((string) $this->string('move')) : null;
+    }
+
+    private static function rightWayRound(string $field, mixed $value, \Closure $fail): void
+    {
+        if (is_array($value) && is_numeric($value[0] ?? null) && is_numeric($value[1] ?? null) && $value[0] > $value[1]) {
+            $fail('The window of ' . substr($field, strlen('target.')) . ' is turned round: write the lower edge first.');
+        }
+    }
+
+    private static function knownMove(string $field, mixed $value, \Closure $fail): void
+    {
+        if (is_string($value) && $value !== '' && Move::fromWords($value) === null) {
+            $fail("\"{$value}\" is no move that is known: try \"a little sharper\" or \"less salty\".");
+        }
     }
 
     public function capacity(): ?float

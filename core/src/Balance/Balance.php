@@ -9,6 +9,8 @@ use Vinculum\Mixture\Acidity;
 use Vinculum\Mixture\Body;
 use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
+use Vinculum\Mixture\Solids;
+use Vinculum\Mixture\Volume;
 use Vinculum\Mixture\WaterActivity;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Reading\LineStatus;
@@ -30,6 +32,7 @@ final readonly class Balance
      * @param Mixture                $mixture  mixed, or finished where a yield is known
      * @param array<string, Reading> $axes     by axis
      * @param list<string>           $notes
+     * @param array<string, Reading> $figures  of the batch: grams, millilitres, density, dissolved_solids, fat, alcohol, nose_heat
      */
     private function __construct(
         public Formula $formula,
@@ -41,6 +44,7 @@ final readonly class Balance
         public ?Reading $waterActivity,
         public Body $body,
         public array $notes,
+        public array $figures,
     ) {}
 
     public static function of(Formula $formula): self
@@ -60,6 +64,7 @@ final readonly class Balance
             self::waterActivity($mixture, $doubt),
             Body::of($mixture, array_intersect(self::EMULSIFIERS, self::allergensOf($formula)) !== []),
             [...$notes, ...self::notesOnLines($formula, $mixture)],
+            self::readFigures($doubt),
         );
     }
 
@@ -111,6 +116,21 @@ final readonly class Balance
     public function alcoholPercent(): float
     {
         return $this->mixture->percent(Component::Ethanol);
+    }
+
+    /** @return array<string, Reading> */
+    private static function readFigures(Doubt $doubt): array
+    {
+        return [
+            'grams' => $doubt->on(static fn(Mixture $trial): float => $trial->grams()),
+            'millilitres' => $doubt->on(Volume::millilitres(...)),
+            'density' => $doubt->on(static fn(Mixture $trial): float => Volume::density($trial) ?? 0.0),
+            'dissolved_solids' => $doubt->on(Solids::dissolvedPercent(...)),
+            'fat' => $doubt->on(static fn(Mixture $trial): float => $trial->percent(Component::Fat)),
+            'alcohol' => $doubt->on(static fn(Mixture $trial): float => $trial->percent(Component::Ethanol)),
+            'nose_heat' => $doubt->on(static fn(Mixture $trial): float => $trial->percent(Component::NoseHeat)),
+            'starch' => $doubt->on(static fn(Mixture $trial): float => Body::of($trial, false)->starchPercentOfWater),
+        ];
     }
 
     /** @return array<string, Reading> by axis */

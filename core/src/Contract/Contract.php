@@ -11,7 +11,10 @@ use Vinculum\Correction\Addition;
 use Vinculum\Correction\Advice;
 use Vinculum\Correction\Candidate;
 use Vinculum\Correction\Correction;
+use Vinculum\Correction\Design;
+use Vinculum\Correction\DesignedLine;
 use Vinculum\Correction\Lever;
+use Vinculum\Correction\OtherWay;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Grade;
@@ -62,17 +65,20 @@ final class Contract
             'notes' => $balance->notes,
             'doubt' => self::doubt($balance),
             'doubt_advice' => self::doubtAdvice($balance),
+            'bands' => array_map(static fn(Reading $reading): array => ['value' => self::round($reading->value), 'low' => self::round($reading->low), 'high' => self::round($reading->high)], $balance->figures),
         ];
     }
 
     /** @return array<string, mixed> */
-    public static function advice(Advice $advice, Balance $balance): array
+    public static function advice(Advice $advice, Balance $balance, Measures $measures = Measures::Us): array
     {
         return [
             'before' => self::axes($balance->axes, $advice->target),
             'distance_before' => self::round($advice->distanceBefore),
             'corrections' => array_map(static fn(Correction $correction): array => self::correction($correction, $advice, $balance), $advice->corrections),
             'notes' => $advice->notes,
+            'other_ways' => array_map(static fn(OtherWay $way): array => ['kind' => $way->kind, 'says' => $way->says, 'grams' => self::roundOrNull($way->grams), 'distance_after' => self::roundOrNull($way->distanceAfter)], $advice->otherWays),
+            'levers' => self::levers($advice, $balance, $measures),
         ];
     }
 
@@ -253,6 +259,41 @@ final class Contract
 
             return array_map(static fn(int $line, float $share): array => ['line' => $line + 1, 'share' => self::round($share)], array_keys($shares), $shares);
         }, $balance->axes);
+    }
+
+    /** @return list<array<string, mixed>> what one step costs of each thing that may be added, the strongest first */
+    private static function levers(Advice $advice, Balance $balance, Measures $measures): array
+    {
+        $levers = [];
+        $spoons = Spoons::of($measures);
+        foreach ($balance->mixture->grams() > 0.0 ? $advice->candidates : [] as $candidate) {
+            $lever = Lever::in($balance->load(), $candidate);
+            if ($lever !== null) {
+                $ingredient = $candidate->ingredient;
+                $levers[] = [
+                    'ingredient' => $ingredient->key,
+                    'name' => $ingredient->name,
+                    'axis' => $lever->axis->value,
+                    'grams' => self::round($lever->grams),
+                    'measure' => $spoons->words($spoons->nearest($lever->grams, $ingredient->density, $ingredient->eachGrams()), $ingredient->density, $ingredient->eachGrams()),
+                    'also' => (object) array_map(self::round(...), array_filter($lever->also, static fn(float $steps): bool => abs($steps) >= 0.1)),
+                ];
+            }
+        }
+        usort($levers, static fn(array $a, array $b): int => $a['grams'] <=> $b['grams']);
+
+        return $levers;
+    }
+
+    /** @return array<string, mixed> */
+    public static function design(Design $design): array
+    {
+        return [
+            'lines' => array_map(static fn(DesignedLine $line): array => ['ingredient' => $line->ingredient->key, 'name' => $line->ingredient->name, 'grams' => self::round($line->grams), 'measure' => $line->measure, 'reason' => $line->reason], $design->lines),
+            'distance' => self::round($design->distance),
+            'tastes' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): float => self::round($design->taste->on($axis)), Axis::cases())),
+            'hindrances' => $design->hindrances,
+        ];
     }
 
     private static function doubtAdvice(Balance $balance): ?string

@@ -13,6 +13,8 @@ final readonly class Advice
     /**
      * @param list<Correction> $corrections
      * @param list<string>     $notes
+     * @param list<OtherWay>   $otherWays
+     * @param list<Candidate>  $candidates what was allowed
      */
-    public function __construct(public Taste $before, public Target $target, public float $distanceBefore, public array $corrections, public array $notes) {}
+    public function __construct(public Taste $before, public Target $target, public float $distanceBefore, public array $corrections, public array $notes, public array $otherWays = [], public array $candidates = []) {}
 }

@@ -24,6 +24,8 @@ final readonly class CorrectionSearch
     private const SHORTLIST = 60;
     /** A correction must gain at least this many steps to be worth a spoon. */
     private const LEAST_GAIN = 0.125;
+    /** Spoons that cost more than this many steps are too coarse: the scale is taken. */
+    private const TOO_COARSE = 0.1;
     /** A move on an axis that is said as a side effect, in steps. */
     private const NOTICED = 0.5;
 
@@ -147,7 +149,11 @@ final readonly class CorrectionSearch
         $best = null;
         $least = INF;
         foreach ($starts as $start) {
-            $value = array_sum($start) <= $most ? $objective->value($rows, $start) : INF;
+            $sum = array_sum($start);
+            if ($sum > $most) {
+                $start = array_map(static fn(float $grams): float => $grams * $most / $sum, $start);
+            }
+            $value = $objective->value($rows, $start);
             if ($value < $least || $best === null) {
                 [$best, $least] = [$start, $value];
             }
@@ -241,28 +247,46 @@ final readonly class CorrectionSearch
      */
     private static function snap(array $candidates, array $grams, Spoons $spoons, TasteLoad $load, Target $target, float $most): ?array
     {
+        $bySpoon = array_map(static fn(Candidate $one, float $exact): array => $spoons->neighbours($exact, $one->ingredient->density, $one->ingredient->eachGrams()), $candidates, $grams);
+        [$best, $least] = self::bestOf($candidates, $bySpoon, $load, $target, $most);
+        $exact = self::valueOf(array_map(static fn(Candidate $one, float $amount): array => [$one, $amount], $candidates, $grams), $load, $target);
+        if ($least > $exact + self::TOO_COARSE) {
+            $byScale = array_map(static fn(Candidate $one, float $exact): array => $exact < 1.0 ? $spoons->neighbours($exact, $one->ingredient->density) : $spoons->onScale($exact), $candidates, $grams);
+            [$finer, $value] = self::bestOf($candidates, $byScale, $load, $target, $most);
+
+            return $value < $least ? $finer : $best;
+        }
+
+        return $best === null ? null : self::trim($best, $least, $spoons, $load, $target);
+    }
+
+    /**
+     * @param list<Candidate>             $candidates
+     * @param list<array{float, float}>   $amounts    the two to choose from for each
+     *
+     * @return array{list<array{Candidate, float}>|null, float} the best choice within the room, and its value
+     */
+    private static function bestOf(array $candidates, array $amounts, TasteLoad $load, Target $target, float $most): array
+    {
         $choices = [[]];
         foreach ($candidates as $index => $candidate) {
             $extended = [];
-            foreach ($spoons->neighbours($grams[$index], $candidate->ingredient->density, $candidate->ingredient->eachGrams()) as $amount) {
+            foreach ($amounts[$index] as $amount) {
                 foreach ($choices as $choice) {
-                    $extended[] = [...$choice, [$candidate, $amount]];
+                    $extended[] = $amount > 0.0 ? [...$choice, [$candidate, $amount]] : $choice;
                 }
             }
             $choices = $extended;
         }
-        $best = null;
-        $least = INF;
+        [$best, $least] = [null, INF];
         foreach ($choices as $choice) {
-            $choice = array_values(array_filter($choice, static fn(array $one): bool => $one[1] > 0.0));
-            $added = array_sum(array_column($choice, 1));
             $value = self::valueOf($choice, $load, $target);
-            if ($choice !== [] && $added <= $most && $value < $least) {
+            if ($choice !== [] && array_sum(array_column($choice, 1)) <= $most && $value < $least) {
                 [$best, $least] = [$choice, $value];
             }
         }
 
-        return $best === null ? null : self::trim($best, $least, $spoons, $load, $target);
+        return [$best, $least];
     }
 
     /**

@@ -8,6 +8,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Style\StyleFamily;
+use Vinculum\Taste\Move;
 use Vinculum\Taste\Target;
 
 /** Sets up a correction from what the cook has said: which style, which complaint, what may be added. */
@@ -18,17 +19,23 @@ final class Counsel
 
     /**
      * @param list<string>|null $with ingredient keys that alone may be added
+     * @param Target|null       $own  a target of the cook's own, instead of the style's
+     * @param Move|null         $move words that move the target, such as "a little sharper"
      */
-    public static function for(Balance $balance, ?StyleFamily $style, ?Complaint $complaint, ?array $with, int $most, ?float $capacityMillilitres, Catalogue $catalogue, Measures $measures): Advice
+    public static function for(Balance $balance, ?StyleFamily $style, ?Complaint $complaint, ?array $with, int $most, ?float $capacityMillilitres, Catalogue $catalogue, Measures $measures, ?Target $own = null, ?Move $move = null): Advice
     {
         $keys = $with ?? self::usual($style);
         $candidates = array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $keys);
-        $target = $complaint?->target($balance->taste, $style?->target) ?? $style?->target;
+        $aim = $own ?? $style?->target;
+        $aim = $aim !== null && $move !== null ? $move->apply($aim) : $aim;
+        $target = $complaint?->target($balance->taste, $aim) ?? $aim;
         if ($target === null) {
             return new Advice($balance->taste, Target::of([]), 0.0, [], ['Nothing to aim at: choose a style, or say what is wrong ("too salty").']);
         }
 
-        return CorrectionSearch::advise($balance->mixture, $target, new Wish($candidates, $most, $capacityMillilitres, $measures), $balance->allergens());
+        $advice = CorrectionSearch::advise($balance->mixture, $target, new Wish($candidates, $most, $capacityMillilitres, $measures), $balance->allergens());
+
+        return new Advice($advice->before, $advice->target, $advice->distanceBefore, $advice->corrections, $advice->notes, OtherWays::for($balance, $target, $advice), $candidates);
     }
 
     /** @return list<string> */

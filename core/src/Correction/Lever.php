@@ -14,7 +14,8 @@ final readonly class Lever
     /** Beyond this many times the batch it is no lever. */
     private const MOST_OF_BATCH = 1.0;
 
-    private function __construct(public Axis $axis, public float $grams) {}
+    /** @param array<string, float> $also steps on the other axes, by axis */
+    private function __construct(public Axis $axis, public float $grams, public array $also = []) {}
 
     /** The axis that a gram of it moves most, and the grams that raise it by one step; null where it raises none. */
     public static function in(TasteLoad $batch, Candidate $candidate): ?self
@@ -27,7 +28,13 @@ final readonly class Lever
             }
         }
 
-        return $best;
+        if ($best === null) {
+            return null;
+        }
+        $moved = $batch->taste()->stepsTo($batch->plus($candidate->perGram, $best->grams)->taste());
+        unset($moved[$best->axis->value]);
+
+        return new self($best->axis, $best->grams, $moved);
     }
 
     /** A litre about the middle of the styles, on which the pantry says what things are worth. */

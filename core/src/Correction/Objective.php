@@ -83,22 +83,15 @@ final readonly class Objective
     public function fit(array $rows, array $start, float $most, int $rounds = 10): array
     {
         $grams = $this->within($start, $most);
-        $value = $this->value($rows, $grams);
         $count = count($rows);
+        $price = self::PRICE / $this->batch[6];
         $damping = 1e-3;
-        for ($round = 0; $round < $rounds; ++$round) {
-            $offs = $this->offs($rows, $grams, true);
-            $distance = 0.0;
-            foreach ($offs as [$off]) {
-                $distance += $off * $off;
-            }
-            $distance = sqrt($distance);
-            if ($distance < 1e-9) {
-                break;
-            }
+        $offs = $this->offs($rows, $grams, true);
+        [$distance, $merit] = self::merit($offs, $price * array_sum($grams));
+        for ($round = 0; $round < $rounds && $distance > 1e-9; ++$round) {
             [$gradient, $normal] = [[], []];
             for ($i = 0; $i < $count; ++$i) {
-                $gradient[] = $distance * self::PRICE / $this->batch[6];
+                $gradient[] = $distance * $price;
                 $normal[] = array_fill(0, $count, 0.0);
             }
             foreach ($offs as [$off, $slopes]) {
@@ -112,11 +105,12 @@ final readonly class Objective
                     }
                 }
             }
-            $trial = $this->within($this->step($normal, $gradient, $grams, $damping), $most);
-            $tried = $this->value($rows, $trial);
-            if ($tried < $value - 1e-7) {
-                $isSmall = $value - $tried < 1e-4;
-                [$grams, $value] = [$trial, $tried];
+            $trial = $this->within($this->step($normal, $gradient, $grams, $damping, $most), $most);
+            $tried = $this->offs($rows, $trial, true);
+            [$triedDistance, $triedMerit] = self::merit($tried, $price * array_sum($trial));
+            if ($triedMerit < $merit - 1e-7) {
+                $isSmall = $merit - $triedMerit < 1e-4;
+                [$grams, $offs, $distance, $merit] = [$trial, $tried, $triedDistance, $triedMerit];
                 $damping *= 0.3;
                 if ($isSmall) {
                     break;
@@ -128,7 +122,22 @@ final readonly class Objective
             }
         }
 
-        return [$grams, $value];
+        return [$grams, $this->value($rows, $grams)];
+    }
+
+    /**
+     * @param list<array{float, list<float>}> $offs
+     *
+     * @return array{float, float} distance, and distance plus price
+     */
+    private static function merit(array $offs, float $price): array
+    {
+        $sum = 0.0;
+        foreach ($offs as [$off]) {
+            $sum += $off * $off;
+        }
+
+        return [sqrt($sum), sqrt($sum) + $price];
     }
 
     /**
@@ -190,7 +199,7 @@ final readonly class Objective
             $isBelow = $value < $threshold;
             $off = $steps > $high ? $steps - $high : ($steps < $low ? $steps - $low : 0.0);
             $slopes = [];
-            if ($withSlopes && $off !== 0.0) {
+            if ($withSlopes && ($off !== 0.0 || $isBelow)) {
                 $per = $scale / ($width * $total * max($value, $threshold));
                 foreach ($rows as $row) {
                     $slope = $per * ($row[$axis] - $loads[$axis] * $row[6] / $total);
@@ -210,7 +219,8 @@ final readonly class Objective
     }
 
     /**
-     * Solves (N + λ·diag N)·d = −g over the additions that are free to move, and steps.
+     * Solves (N + λ·diag N)·d = −g over the additions that are free to move, and steps; where the room is full and the
+     * step would overfill it, the step that keeps it just full instead.
      *
      * @param array<int, array<int, float>> $normal   lower triangle
      * @param array<int, float>             $gradient
@@ -218,7 +228,7 @@ final readonly class Objective
      *
      * @return list<float>
      */
-    private function step(array $normal, array $gradient, array $grams, float $damping): array
+    private function step(array $normal, array $gradient, array $grams, float $damping, float $most): array
     {
         $free = [];
         foreach ($gradient as $index => $slope) {
@@ -226,7 +236,6 @@ final readonly class Objective
                 $free[] = $index;
             }
         }
-        $size = count($free);
         $matrix = [];
         foreach ($free as $i => $a) {
             $row = [];
@@ -234,30 +243,56 @@ final readonly class Objective
                 $row[] = $a >= $b ? $normal[$a][$b] : $normal[$b][$a];
             }
             $row[$i] += $damping * $normal[$a][$a] + 1e-12;
-            $row[] = -$gradient[$a];
-            $matrix[] = $row;
+            // two right-hand sides: the step itself, and what a gram of room more would be worth
+            $matrix[] = [...$row, -$gradient[$a], 1.0];
         }
-        for ($pivot = 0; $pivot < $size; ++$pivot) {
-            for ($below = $pivot + 1; $below < $size; ++$below) {
-                $factor = $matrix[$below][$pivot] / $matrix[$pivot][$pivot];
-                for ($column = $pivot; $column <= $size; ++$column) {
-                    $matrix[$below][$column] -= $factor * $matrix[$pivot][$column];
-                }
+        [$moves, $worth] = self::solve($matrix);
+        $left = $most - array_sum($grams);
+        $overfill = array_sum($moves) - $left;
+        $total = array_sum($worth);
+        if ($overfill > 0.0 && $total > 0.0) {
+            foreach ($moves as $position => $move) {
+                $moves[$position] = $move - $worth[$position] * $overfill / $total;
             }
-        }
-        $moves = array_fill(0, $size, 0.0);
-        for ($pivot = $size - 1; $pivot >= 0; --$pivot) {
-            $rest = $matrix[$pivot][$size];
-            for ($column = $pivot + 1; $column < $size; ++$column) {
-                $rest -= $matrix[$pivot][$column] * $moves[$column];
-            }
-            $moves[$pivot] = $rest / $matrix[$pivot][$pivot];
         }
         foreach ($free as $position => $index) {
             $grams[$index] += $moves[$position];
         }
 
         return array_values($grams);
+    }
+
+    /**
+     * Gaussian elimination of a positive definite matrix with two right-hand sides.
+     *
+     * @param list<list<float>> $matrix each row with both right-hand sides at its end
+     *
+     * @return array{list<float>, list<float>}
+     */
+    private static function solve(array $matrix): array
+    {
+        $size = count($matrix);
+        for ($pivot = 0; $pivot < $size; ++$pivot) {
+            for ($below = $pivot + 1; $below < $size; ++$below) {
+                $factor = $matrix[$below][$pivot] / $matrix[$pivot][$pivot];
+                for ($column = $pivot; $column < $size + 2; ++$column) {
+                    $matrix[$below][$column] -= $factor * $matrix[$pivot][$column];
+                }
+            }
+        }
+        $first = array_fill(0, $size, 0.0);
+        $second = $first;
+        for ($pivot = $size - 1; $pivot >= 0; --$pivot) {
+            [$one, $other] = [$matrix[$pivot][$size], $matrix[$pivot][$size + 1]];
+            for ($column = $pivot + 1; $column < $size; ++$column) {
+                $one -= $matrix[$pivot][$column] * $first[$column];
+                $other -= $matrix[$pivot][$column] * $second[$column];
+            }
+            $first[$pivot] = $one / $matrix[$pivot][$pivot];
+            $second[$pivot] = $other / $matrix[$pivot][$pivot];
+        }
+
+        return [array_values($first), array_values($second)];
     }
 
     /**

@@ -27,7 +27,7 @@ final class Cautions
             if (self::applies($row, $balance)) {
                 $severity = $row->text('severity');
                 $cautions[] = match ($severity) {
-                    'info', 'warn', 'stop' => new Caution($code, $severity, $row->text('text'), $row->text('source')),
+                    'info', 'warn', 'stop' => new Caution($code, $severity, str_replace('{allergens}', implode(', ', $balance->allergens()), $row->text('text')), $row->text('source')),
                     default => throw FactsFault::unknownKey('severity', $severity),
                 };
             }
@@ -45,6 +45,7 @@ final class Cautions
         $sugars = array_sum(array_map(static fn(string $sugar): float => $mixture->percent(Component::from($sugar)), self::SUGARS));
         $tests = [
             'any' => static fn(): bool => array_intersect($row->list('any'), $keys) !== [],
+            'allergens' => static fn(): bool => $balance->allergens() !== [],
             'fat_over' => static fn(): bool => $mixture->percent(Component::Fat) > $row->number('fat_over'),
             'ethanol_over' => static fn(): bool => $mixture->percent(Component::Ethanol) > $row->number('ethanol_over'),
             'sugar_over' => static fn(): bool => $sugars > $row->number('sugar_over'),

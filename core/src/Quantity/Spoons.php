@@ -40,6 +40,18 @@ final readonly class Spoons
         return [$below, $below + $notch];
     }
 
+    /**
+     * The amounts just below and above on the scale, for when spoons are too coarse.
+     *
+     * @return array{float, float}
+     */
+    public function onScale(float $grams): array
+    {
+        $below = floor($grams / $this->scaleGrams + 1e-9) * $this->scaleGrams;
+
+        return [$below, $below + $this->scaleGrams];
+    }
+
     /** The measurable amount nearest to what was asked, at least one notch, in grams. */
     public function nearest(float $grams, ?float $density, ?float $each = null): float
     {
@@ -73,6 +85,10 @@ final readonly class Spoons
             return KitchenNumber::grams($grams);
         }
         $millilitres = $grams / $density;
+        $eighths = 8.0 * $millilitres / $this->teaspoon;
+        if (abs($eighths - round($eighths)) > 0.02 && $grams >= $this->scaleGrams) {
+            return KitchenNumber::grams($grams);
+        }
         if ($millilitres < 0.99 * $this->tablespoon / 2.0 || $millilitres < 0.99 * $this->teaspoon * 3.0 && !$this->isHalves($millilitres / $this->tablespoon)) {
             return KitchenNumber::mixed($millilitres / $this->teaspoon) . ' tsp';
         }

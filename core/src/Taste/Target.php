@@ -20,6 +20,35 @@ final readonly class Target
         return new self($windows);
     }
 
+    /** A liked batch as a target: within so many steps of where it stands, on every axis. */
+    public static function around(Taste $liked, float $steps = 1.0): self
+    {
+        $windows = [];
+        foreach (Axis::cases() as $axis) {
+            $windows[$axis->value] = Window::around($axis, $liked->stepsOn($axis), $steps);
+        }
+
+        return new self($windows);
+    }
+
+    /** The same target with one axis moved by so many steps; an axis let go of stays so. */
+    public function moved(Axis $axis, float $steps): self
+    {
+        $window = $this->window($axis);
+        if ($window === null) {
+            return $this;
+        }
+        $low = $axis->steps($window->low) + $steps;
+        $high = $axis->steps($window->high) + $steps;
+
+        return $this->with($axis, Window::between($low <= 0.0 ? 0.0 : $axis->valueAt($low), $axis->valueAt(max(0.0, $high))));
+    }
+
+    public function without(Axis $axis): self
+    {
+        return new self(array_diff_key($this->windows, [$axis->value => true]));
+    }
+
     public function window(Axis $axis): ?Window
     {
         return $this->windows[$axis->value] ?? null;

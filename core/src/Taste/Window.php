@@ -19,6 +19,14 @@ final readonly class Window
         return new self($low, $high);
     }
 
+    /** So many steps either side of a position on the step scale; from 0 where it reaches below the threshold. */
+    public static function around(Axis $axis, float $position, float $steps): self
+    {
+        $low = $position - $steps;
+
+        return self::between($low <= 0.0 ? 0.0 : $axis->valueAt($low), $axis->valueAt(max(0.0, $position + $steps)));
+    }
+
     /** Signed steps outside the window: 0 inside, negative below, positive above. */
     public function off(Axis $axis, float $value): float
     {

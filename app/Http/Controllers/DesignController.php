@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\DesignRequest;
+use App\Kitchen\Weighing;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+use Vinculum\Contract\Contract;
+use Vinculum\Correction\Drafting;
+
+final readonly class DesignController
+{
+    public function __invoke(DesignRequest $request, Weighing $weighing): JsonResponse
+    {
+        $edit = $request->edit();
+        $style = $weighing->style($edit);
+        assert($style !== null);
+        try {
+            $design = Drafting::draft($weighing->balance($edit)->formula, $style, $request->base(), $request->batchGrams(), $weighing->catalogue(), $edit->measures);
+        } catch (\InvalidArgumentException $fault) {
+            throw ValidationException::withMessages(['lines' => $fault->getMessage()]);
+        }
+
+        return new JsonResponse(Contract::design($design));
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Correction;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Correction\Advice;
+use Vinculum\Correction\Candidate;
+use Vinculum\Correction\Counsel;
+use Vinculum\Correction\Drafting;
+use Vinculum\Correction\Lever;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Mixture\Mixture;
+use Vinculum\Quantity\Measures;
+use Vinculum\Style\StyleBook;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Move;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Taste;
+use Vinculum\Taste\TasteLoad;
+
+/** Levers, designs, targets of one's own, and the ways out that are no additions. */
+final class EngineTest extends TestCase
+{
+    public function test_a_lever_is_what_one_step_costs(): void
+    {
+        $batch = Balance::of(self::formula(['500 g water', '60 g sugar', '30 g cider vinegar', '8 g salt', '1 g msg', '1 g cayenne']))->load();
+        foreach (['salt' => Axis::Salt, 'white-sugar' => Axis::Sweet, 'white-vinegar' => Axis::Sour, 'msg' => Axis::Umami, 'habanero' => Axis::Heat] as $key => $axis) {
+            $candidate = Candidate::of(Catalogue::shipped()->get($key));
+            $lever = Lever::in($batch, $candidate);
+            self::assertSame($axis, $lever?->axis, $key);
+            $after = $batch->plus($candidate->perGram, $lever->grams)->taste();
+            self::assertEqualsWithDelta(1.0, $batch->taste()->stepsTo($after)[$axis->value], 1e-3, $key);
+            self::assertArrayNotHasKey($axis->value, $lever->also);
+        }
+        self::assertNull(Lever::in($batch, Candidate::of(Catalogue::shipped()->get('water'))));
+    }
+
+    public function test_a_design_stands_inside_its_style_from_an_empty_bench(): void
+    {
+        foreach (StyleBook::all() as $style) {
+            $design = Drafting::draft(self::formula([]), $style, null, 1000.0, Catalogue::shipped(), Measures::Metric);
+            $mixture = Mixture::nothing();
+            foreach ($design->lines as $line) {
+                self::assertGreaterThan(0.0, $line->grams);
+                self::assertNotSame('', $line->reason);
+                $mixture = $mixture->plus($line->ingredient->grams($line->grams));
+            }
+            self::assertEqualsWithDelta(1000.0, $mixture->grams(), 12.0, $style->key);
+            self::assertEqualsWithDelta($design->distance, $style->target->distance(Taste::ofMixture($mixture)), 0.15, "{$style->key}: what is said is what is recomputed");
+            if ($design->distance > 0.5) {
+                self::assertNotSame([], $design->hindrances, $style->key);
+            }
+        }
+    }
+
+    public function test_most_styles_can_be_designed_to_within_half_a_step(): void
+    {
+        $reached = 0;
+        foreach (StyleBook::all() as $style) {
+            $reached += Drafting::draft(self::formula([]), $style, null, 1000.0, Catalogue::shipped(), Measures::Metric)->distance < 0.5 ? 1 : 0;
+        }
+
+        self::assertGreaterThanOrEqual(20, $reached);
+    }
+
+    public function test_locked_lines_stay_and_the_free_ones_are_found(): void
+    {
+        $style = StyleBook::get('fish-sauce-dip');
+        $design = Drafting::draft(self::formula(['60 g fish sauce [lock]', '1 g sugar', '1 g lime juice', "1 bird's eye chilli", '1 clove garlic [lock]']), $style, 'water', 260.0, Catalogue::shipped(), Measures::Metric);
+
+        self::assertSame([], array_diff(array_map(static fn($line): string => $line->ingredient->key, $design->lines), ['water', 'white-sugar', 'lime-juice', 'birds-eye-chilli']));
+        self::assertLessThan(0.5, $design->distance);
+        self::assertEqualsWithDelta(260.0 - 64.0, array_sum(array_map(static fn($line): float => $line->grams, $design->lines)), 8.0);
+    }
+
+    public function test_an_impossible_wish_gets_the_nearest_and_is_told_what_stands_in_the_way(): void
+    {
+        $design = Drafting::draft(self::formula(['40 g salt [lock]', '10 g sugar']), StyleBook::get('ketchup'), 'water', 300.0, Catalogue::shipped(), Measures::Metric);
+        $said = implode(' ', $design->hindrances);
+
+        self::assertStringContainsString('Salt ends', $said);
+        self::assertStringContainsString('locked lines bring too much', $said);
+        self::assertStringContainsString('nothing that may be used brings any', $said);
+        $this->expectException(\InvalidArgumentException::class);
+        Drafting::draft(self::formula(['400 g ketchup [lock]']), StyleBook::get('ketchup'), null, 300.0, Catalogue::shipped(), Measures::Metric);
+    }
+
+    public function test_a_liked_batch_becomes_a_target_that_words_move(): void
+    {
+        $liked = Taste::of(20.0, 1.0, 2.0, 0.3, 60.0);
+        $target = Target::around($liked);
+        self::assertSame(0.0, $target->distance($liked));
+        foreach (['a little sharper' => [Axis::Sour, 1.0], 'sweeter' => [Axis::Sweet, 1.5], 'much less salty' => [Axis::Salt, -3.0], 'A touch hotter' => [Axis::Heat, 0.5], 'less sweet' => [Axis::Sweet, -1.5]] as $words => [$axis, $steps]) {
+            $move = Move::fromWords($words);
+            self::assertSame([$axis, $steps], [$move?->axis, $move?->steps], $words);
+            $window = $move->apply($target)->window($axis);
+            self::assertEqualsWithDelta($liked->stepsOn($axis) + $steps, ($axis->steps((float) $window?->low) + $axis->steps((float) $window?->high)) / 2.0, 1e-6, $words);
+        }
+        self::assertNull(Move::fromWords('bluer'));
+        self::assertNull($target->without(Axis::Heat)->window(Axis::Heat));
+    }
+
+    public function test_a_batch_far_too_salty_is_blended_with_one_made_without_the_salt(): void
+    {
+        $advice = self::counsel(['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '24 g salt'], 'ketchup', ['white-sugar', 'cider-vinegar']);
+
+        self::assertSame('blend', $advice->otherWays[0]->kind ?? null);
+        self::assertStringContainsString('without the salt', $advice->otherWays[0]->says);
+        $batch = TasteLoad::of(self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '24 g salt'])->mixed());
+        $plain = TasteLoad::of(self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar'])->mixed());
+        $blended = $batch->plus($plain, (float) $advice->otherWays[0]->grams / $plain->grams)->taste();
+        self::assertEqualsWithDelta($advice->otherWays[0]->distanceAfter, StyleBook::get('ketchup')->target->distance($blended), 1e-9, 'the mass balance is as said');
+        self::assertLessThan($advice->corrections[0]->distanceAfter ?? $advice->distanceBefore, $advice->otherWays[0]->distanceAfter);
+    }
+
+    public function test_masking_is_offered_only_when_nothing_else_helps_and_is_called_masking(): void
+    {
+        $hopeless = self::counsel(['30 g salt'], 'ketchup', ['salt']);
+        $mendable = self::counsel(['200 g ketchup', '2 g salt'], 'ketchup', null);
+
+        self::assertSame(['mask'], array_map(static fn($way): string => $way->kind, $hopeless->otherWays));
+        self::assertStringContainsString('masking', $hopeless->otherWays[0]->says);
+        self::assertNotContains('mask', array_map(static fn($way): string => $way->kind, $mendable->otherWays));
+    }
+
+    /** @param list<string> $lines */
+    private static function formula(array $lines): Formula
+    {
+        return Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric);
+    }
+
+    /**
+     * @param list<string>      $lines
+     * @param list<string>|null $with
+     */
+    private static function counsel(array $lines, string $style, ?array $with): Advice
+    {
+        return Counsel::for(Balance::of(self::formula($lines)), StyleBook::get($style), null, $with, 3, null, Catalogue::shipped(), Measures::Metric);
+    }
+}
