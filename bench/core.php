@@ -12,6 +12,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Correction\Candidate;
 use Vinculum\Correction\CorrectionSearch;
+use Vinculum\Correction\Objective;
 use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
@@ -57,6 +58,20 @@ line('balance, with every band', $weigh);
 foreach ([[10, 2], [10, 3], [30, 3]] as [$count, $most]) {
     line("advise, {$count} candidates, up to {$most} additions", median(static fn() => $advise($count, $most), 15), $weigh);
 }
+$three = array_map(static fn(string $key): array => Objective::row(Candidate::of($catalogue->get($key))->perGram), ['cider-vinegar', 'light-brown-sugar', 'water']);
+$objective = new Objective($balance->load(), $style->target);
+$most = 0.4 * $balance->mixture->grams();
+$grid = median(static function () use ($objective, $three, $most): void {
+    for ($a = 0; $a <= 20; ++$a) {
+        for ($b = 0; $a + $b <= 20; ++$b) {
+            for ($c = 0; $a + $b + $c <= 20; ++$c) {
+                $objective->value($three, [$most * $a / 20, $most * $b / 20, $most * $c / 20]);
+            }
+        }
+    }
+}, 3);
+line('one support of three by a grid of 1,771 points', $grid, $weigh);
+line('120 such supports by the grid, as 10 candidates have', 120.0 * $grid, $weigh);
 $all = median(static function () use ($catalogue, $style): void {
     $balance = Balance::of(Formula::fromTexts(LINES, $catalogue, Measures::Us));
     CorrectionSearch::advise($balance->mixture, $style->target, new Wish(array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $style->correctors)));

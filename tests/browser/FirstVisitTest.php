@@ -123,6 +123,24 @@ final class FirstVisitTest extends BrowserTestCase
         self::until(static fn(): bool => (self::lines()[0] ?? '') === '50 g salt', 'theirs stands');
     }
 
+    public function test_a_first_formula_is_drafted_and_a_word_of_the_tongue_is_answered(): void
+    {
+        self::open('/');
+        self::find('main button')->click();
+        self::find('input[aria-label="Line 1"]');
+        self::find('option[value="sweet-and-sour"]')->click();
+        self::until(static fn(): bool => self::findAll('main button.MuiButton-contained') !== [], 'a draft is offered');
+        self::find('main button.MuiButton-contained')->click();
+        self::until(static fn(): bool => count(self::lines()) >= 4, 'lines are drafted');
+        foreach (['sweet', 'sour', 'salt'] as $axis) {
+            self::until(static fn(): bool => self::text("[data-axis=\"{$axis}\"] [data-verdict]") === 'about right', "{$axis} is about right");
+        }
+        self::find('option[value="not-hot"]')->click();
+        self::until(static fn(): bool => self::findAll('[data-correction="1"]') !== [], 'the word is answered');
+        self::assertMatchesRegularExpression('/cayenne|chilli|pepper/', self::text('[data-correction="1"]'));
+        self::assertStringContainsString('stir and taste', self::text('[data-correction="1"]'));
+    }
+
     /** @return list<string> */
     private static function lines(): array
     {

@@ -49,6 +49,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const { draft, change, undo, redo, canUndo, canRedo } = useHistory(saver.start);
   const saving = useSyncExternalStore(saver.subscribe, saver.current);
   const [previewed, setPreviewed] = useState<number | null>(null);
+  const [complaint, setComplaint] = useState<string | null>(null);
   const [said, setSaid] = useState('');
   const navigate = useNavigate();
   const linesRef = useRef<HTMLDivElement>(null);
@@ -57,7 +58,9 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const formula = useMemo<Formula>(() => ({ ...editOf(draft) }), [draft]);
   const isEmpty = formula.lines.every((line) => line.trim() === '');
   const balance = useLatest(formula, api.balance);
-  const advice = useLatest(draft.style === null || isEmpty ? null : formula, api.advise);
+  const wish = useMemo(() => ({ ...formula, complaint }), [formula, complaint]);
+  const hasAim = draft.style !== null || complaint !== null;
+  const advice = useLatest(!hasAim || isEmpty ? null : wish, api.advise);
   const style = kitchen.styles.find((one) => one.key === draft.style) ?? null;
   const report = balance.answer;
   const preview = previewed === null ? null : (advice.answer?.corrections[previewed] ?? null);
@@ -131,6 +134,16 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
       window.removeEventListener('keydown', onKey);
     };
   }, [undo, redo, advice.answer, applyCorrection]);
+
+  const draftFormula = async () => {
+    if (draft.style === null) return;
+    const design = await api.design({ ...formula, style: draft.style, batch_grams: 500 });
+    const lines = design.lines.map((line) =>
+      newLine(`${line.measure.replace(/ whole$/, '')} ${line.name.toLowerCase()}`),
+    );
+    change((now) => ({ ...now, lines: [...now.lines.filter((line) => line.text.trim() !== ''), ...lines] }));
+    setSaid(`Drafted ${lines.length} lines. Undo takes them back.`);
+  };
 
   const keepMine = async () => {
     const copy = await api.addSauce({ ...editOf(draft), title: `${draft.title} (my copy)` });
@@ -316,6 +329,11 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                   {report.doubt_advice}
                 </Typography>
               )}
+              {style !== null && (
+                <Typography sx={{ fontSize: '0.82rem', color: 'text.secondary' }}>
+                  {style.name}: from {style.references} reference formulas, {style.schools}
+                </Typography>
+              )}
               <AxisBars axes={report.axes} preview={preview?.after ?? null} styleName={style?.name ?? null} />
               <Box
                 sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5, my: 1.5 }}
@@ -331,7 +349,10 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               <div ref={mendRef}>
                 <Corrections
                   advice={advice.answer}
-                  hasStyle={draft.style !== null}
+                  complaints={kitchen.complaints}
+                  complaint={complaint}
+                  hasAim={hasAim}
+                  onComplaint={setComplaint}
                   onPreview={setPreviewed}
                   onApply={applyCorrection}
                 />
@@ -339,10 +360,21 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               <Facts report={report} />
             </>
           ) : (
-            <Typography sx={{ mt: 2, color: 'text.secondary', maxWidth: '46ch' }}>
-              Write what goes in, one line for each thing, as you would tell a friend: “2 tbsp honey”, “juice of half a
-              lemon”, “a pinch of cayenne”. The balance appears here with the first line.
-            </Typography>
+            <Box sx={{ mt: 2, maxWidth: '46ch' }}>
+              <Typography sx={{ color: 'text.secondary' }}>
+                Write what goes in, one line for each thing, as you would tell a friend: “2 tbsp honey”, “juice of half
+                a lemon”, “a pinch of cayenne”. The balance appears here with the first line.
+              </Typography>
+              {style === null ? (
+                <Typography sx={{ mt: 1.5, color: 'text.secondary' }}>
+                  Or choose a style, and have a first formula drafted.
+                </Typography>
+              ) : (
+                <Button variant="contained" onClick={() => void draftFormula()} sx={{ mt: 1.5 }}>
+                  Draft a first formula, about 500 g
+                </Button>
+              )}
+            </Box>
           )}
         </Box>
       </Box>

@@ -1,10 +1,14 @@
 import { Box, Typography } from '@mui/material';
-import type { Advice, Correction } from '../shared/api';
-import { steps } from '../shared/words';
+import type { Advice, Correction, Kitchen } from '../shared/api';
+import { textField } from '../shared/fields';
+import { axisNames, steps } from '../shared/words';
 
 interface Props {
   advice: Advice | null;
-  hasStyle: boolean;
+  complaints: Kitchen['complaints'];
+  complaint: string | null;
+  hasAim: boolean;
+  onComplaint: (complaint: string | null) => void;
   onPreview: (index: number | null) => void;
   onApply: (correction: Correction) => void;
 }
@@ -13,89 +17,155 @@ const saysWhere = (distance: number): string =>
   distance < 0.125 ? 'then it stands inside every window' : `then ${steps(distance)} off`;
 
 /** What to add, best first. Hover or focus shows on the bars where it would move; a click or Enter adds it. */
-export function Corrections({ advice, hasStyle, onPreview, onApply }: Props) {
-  if (!hasStyle) {
-    return (
-      <Box component="section" aria-labelledby="mend">
-        <Typography id="mend" variant="h2" component="h2" sx={heading}>
-          What to add
-        </Typography>
-        <Typography sx={{ color: 'text.secondary' }}>
-          Choose a style above the lines, and the best few spoonfuls to add are found here.
-        </Typography>
-      </Box>
-    );
-  }
+export function Corrections({ advice, complaints, complaint, hasAim, onComplaint, onPreview, onApply }: Props) {
   return (
     <Box component="section" aria-labelledby="mend">
-      <Typography id="mend" variant="h2" component="h2" sx={heading}>
-        What to add
-      </Typography>
-      {advice?.notes.map((note) => (
-        <Typography key={note} sx={{ fontSize: '0.95rem', mb: 0.5 }}>
-          {note}
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'end',
+          gap: 2,
+          borderBottom: '3px solid',
+          borderColor: 'bar.rule',
+          pb: 0.5,
+          mb: 0.5,
+        }}
+      >
+        <Typography id="mend" variant="h2" component="h2" sx={{ flex: 1 }}>
+          What to add
         </Typography>
-      ))}
-      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }} aria-label="Corrections">
-        {advice?.corrections.map((correction, index) => {
-          const extra = [...correction.side_effects, ...correction.allergens_added.map((one) => `brings ${one}`)];
-          return (
-            <Box component="li" key={index} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
+        <Box component="label" sx={{ fontSize: '0.9rem' }}>
+          The tongue says{' '}
+          <Box
+            component="select"
+            value={complaint ?? ''}
+            onChange={(event: { target: { value: string } }) => {
+              onComplaint(event.target.value === '' ? null : event.target.value);
+            }}
+            sx={{ ...textField, minHeight: 36 }}
+          >
+            <option value="">nothing yet</option>
+            {complaints.map((one) => (
+              <option key={one.key} value={one.key}>
+                {one.says}
+              </option>
+            ))}
+          </Box>
+        </Box>
+      </Box>
+      {!hasAim && (
+        <Typography sx={{ color: 'text.secondary' }}>
+          Choose a style above the lines, or say what the tongue says, and the best few spoonfuls to add are found here.
+        </Typography>
+      )}
+      {hasAim &&
+        advice?.notes.map((note) => (
+          <Typography key={note} sx={{ fontSize: '0.95rem', mb: 0.5 }}>
+            {note}
+          </Typography>
+        ))}
+      {hasAim && (
+        <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }} aria-label="Corrections">
+          {advice?.corrections.map((correction, index) => (
+            <CorrectionRow key={index} correction={correction} index={index} onPreview={onPreview} onApply={onApply} />
+          ))}
+        </Box>
+      )}
+      {hasAim &&
+        advice?.other_ways.map((way) => (
+          <Typography key={way.kind} data-way={way.kind} sx={{ fontSize: '0.95rem', my: 0.75 }}>
+            <strong>Or:</strong> {way.says}
+          </Typography>
+        ))}
+      {hasAim && (advice?.levers.length ?? 0) > 0 && (
+        <Box component="details" sx={{ mt: 0.75, fontSize: '0.92rem' }}>
+          <Box component="summary" sx={{ cursor: 'pointer', minHeight: 36, display: 'list-item', fontWeight: 600 }}>
+            What one step costs in this batch
+          </Box>
+          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {advice?.levers.map((lever) => (
               <Box
-                component="button"
-                type="button"
-                data-correction={index + 1}
-                onMouseEnter={() => {
-                  onPreview(index);
-                }}
-                onMouseLeave={() => {
-                  onPreview(null);
-                }}
-                onFocus={() => {
-                  onPreview(index);
-                }}
-                onBlur={() => {
-                  onPreview(null);
-                }}
-                onClick={() => {
-                  onPreview(null);
-                  onApply(correction);
-                }}
-                sx={{
-                  font: 'inherit',
-                  textAlign: 'left',
-                  width: '100%',
-                  minHeight: 44,
-                  py: 0.6,
-                  px: 0.5,
-                  border: 0,
-                  cursor: 'pointer',
-                  color: 'text.primary',
-                  bgcolor: 'transparent',
-                  display: 'grid',
-                  gridTemplateColumns: '1fr auto',
-                  columnGap: 1.5,
-                  '&:hover, &:focus-visible': { bgcolor: 'bar.track' },
-                }}
+                component="li"
+                key={lever.ingredient}
+                sx={{ py: 0.4, borderTop: '1px solid', borderColor: 'divider' }}
               >
-                <Box component="span" sx={{ fontWeight: 700 }}>
-                  {correction.additions
-                    .map((one) => `${one.measure.replace(/ whole$/, '')} ${one.name.toLowerCase()}`)
-                    .join(' + ')}
-                </Box>
-                <Box component="span" aria-hidden sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
-                  Alt+{index + 1}
-                </Box>
-                <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
-                  {[saysWhere(correction.distance_after), ...extra].join(' · ')}
-                </Box>
+                <strong>{lever.measure.replace(/ whole$/, '')}</strong> {lever.name.toLowerCase()}: a step of{' '}
+                {axisNames[lever.axis].toLowerCase()}
+                {Object.entries(lever.also).map(([axis, moved]) => (
+                  <Box component="span" key={axis} sx={{ color: 'text.secondary' }}>
+                    {`, ${axis} ${moved > 0 ? '+' : '−'}${Math.abs(moved).toFixed(1)}`}
+                  </Box>
+                ))}
               </Box>
-            </Box>
-          );
-        })}
+            ))}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+interface RowProps {
+  correction: Correction;
+  index: number;
+  onPreview: (index: number | null) => void;
+  onApply: (correction: Correction) => void;
+}
+
+function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
+  const extra = [...correction.side_effects, ...correction.allergens_added.map((one) => `brings ${one}`)];
+  const half = correction.additions.map((one) => one.first_dose.replace(/ whole$/, '')).join(' + ');
+  const show = () => {
+    onPreview(index);
+  };
+  const hide = () => {
+    onPreview(null);
+  };
+  return (
+    <Box component="li" sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
+      <Box
+        component="button"
+        type="button"
+        data-correction={index + 1}
+        onMouseEnter={show}
+        onMouseLeave={hide}
+        onFocus={show}
+        onBlur={hide}
+        onClick={() => {
+          hide();
+          onApply(correction);
+        }}
+        sx={rowButton}
+      >
+        <Box component="span" sx={{ fontWeight: 700 }}>
+          {correction.additions
+            .map((one) => `${one.measure.replace(/ whole$/, '')} ${one.name.toLowerCase()}`)
+            .join(' + ')}
+        </Box>
+        <Box component="span" aria-hidden sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
+          Alt+{index + 1}
+        </Box>
+        <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
+          {[`first ${half}, stir and taste`, saysWhere(correction.distance_after), ...extra].join(' · ')}
+        </Box>
       </Box>
     </Box>
   );
 }
 
-const heading = { borderBottom: '3px solid', borderColor: 'bar.rule', pb: 0.25, mb: 0.5 } as const;
+const rowButton = {
+  font: 'inherit',
+  textAlign: 'left',
+  width: '100%',
+  minHeight: 44,
+  py: 0.6,
+  px: 0.5,
+  border: 0,
+  cursor: 'pointer',
+  color: 'text.primary',
+  bgcolor: 'transparent',
+  display: 'grid',
+  gridTemplateColumns: '1fr auto',
+  columnGap: 1.5,
+  '&:hover, &:focus-visible': { bgcolor: 'bar.track' },
+} as const;

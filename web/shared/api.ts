@@ -7,6 +7,8 @@ export type Axes = Schemas['Axes'];
 export type Axis = Schemas['Axis'];
 export type AxisKey = keyof Axes;
 export type Balance = Schemas['Balance'];
+export type Design = Schemas['Design'];
+export type DesignWish = Schemas['DesignWish'];
 export type Correction = Schemas['Correction'];
 export type Edit = Schemas['Edit'];
 export type Formula = Schemas['Formula'];
@@ -75,5 +77,6 @@ export const api = {
   editProduct: (id: number, entry: ProductEntry) => ask<Product>('PUT', `/api/products/${id}`, entry),
   removeProduct: (id: number) => ask<undefined>('DELETE', `/api/products/${id}`),
   balance: (formula: Formula) => ask<Balance>('POST', '/api/balance', formula),
+  design: (wish: DesignWish) => ask<Design>('POST', '/api/design', wish),
   advise: (wish: AdviceWish) => ask<Advice>('POST', '/api/advise', wish),
 };
