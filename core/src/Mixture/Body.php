@@ -11,7 +11,7 @@ final readonly class Body
 
     /** Lower edges of the classes above thin. Starch: % of the water phase, cornflour basis, heated. Emulsion: % fat. Solids: % undissolved. */
     private const EDGES = [
-        'starch' => [1.5, 2.8, 4.4, 7.0],
+        'starch' => [1.5, 2.8, 4.4, 9.0],
         'emulsion' => [20.0, 40.0, 60.0, 82.0],
         'solids' => [1.3, 2.6, 6.0, 15.0],
     ];

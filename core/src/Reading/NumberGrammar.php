@@ -123,6 +123,9 @@ final class NumberGrammar
             $value += self::andAPortion($cursor);
         }
         self::skipConnectives($cursor);
+        if ($value < 1.0 && $cursor->skipWord('dozen')) {
+            $value *= 12.0;
+        }
 
         return $cursor->position() > $start ? $value : null;
     }

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Facts;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Facts\FactsFault;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+
+final class FactsTest extends TestCase
+{
+    public function test_a_row_is_read_with_the_type_that_is_asked_for(): void
+    {
+        $row = new Row('example', ['name' => 'Example', 'count' => '12.5', 'list' => 'a, b , ,c', 'numbers' => '1, 2.5', 'amounts' => 'water 94, acetic acid 5.5']);
+
+        self::assertSame('Example', $row->text('name'));
+        self::assertSame('none', $row->textOr('other', 'none'));
+        self::assertSame(12.5, $row->number('count'));
+        self::assertNull($row->numberOrNull('other'));
+        self::assertSame(['a', 'b', 'c'], $row->list('list'));
+        self::assertSame([], $row->list('other'));
+        self::assertSame([1.0, 2.5], $row->numbers('numbers'));
+        self::assertSame(['water' => 94.0, 'acetic acid' => 5.5], $row->amounts('amounts'));
+        self::assertSame(['name', 'count', 'list', 'numbers', 'amounts'], $row->fields());
+    }
+
+    public function test_a_slip_in_the_facts_names_its_row_and_field(): void
+    {
+        $row = new Row('odd', ['number' => 'twelve', 'amounts' => 'water']);
+        $slips = [
+            '[odd] has no "name"' => static fn(): string => $row->text('name'),
+            '[odd] number: "twelve" is not a number' => static fn(): float => $row->number('number'),
+            '[odd] amounts: "water" is not a number' => static fn(): array => $row->amounts('amounts'),
+            'cannot be read' => static fn(): array => FactsFile::named('no-such-file'),
+        ];
+        foreach ($slips as $says => $slip) {
+            try {
+                $slip();
+                self::fail("accepted: {$says}");
+            } catch (FactsFault $fault) {
+                self::assertStringContainsString($says, $fault->getMessage());
+            }
+        }
+    }
+
+    public function test_every_file_reads_and_the_compiled_copy_says_the_same(): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'facts');
+        file_put_contents($path, FactsFile::compile());
+        $compiled = require $path;
+        unlink($path);
+        self::assertIsArray($compiled);
+        foreach (['axes', 'components', 'units', 'counts', 'words', 'styles', 'windows', 'cautions', 'complaints', 'allergens', 'moves', 'masking', 'states', 'sources', 'sweeteners', 'umami', 'reference-batch'] as $name) {
+            self::assertNotSame([], FactsFile::named($name), $name);
+            self::assertSame(array_keys(FactsFile::named($name)), array_keys($compiled[$name]), $name);
+        }
+        self::assertGreaterThan(300, count(FactsFile::folderNamed('ingredients')));
+        self::assertGreaterThan(1_500_000_000, FactsFile::lastChange());
+    }
+
+    public function test_every_source_says_of_what_kind_it_is(): void
+    {
+        foreach (FactsFile::named('sources') as $key => $source) {
+            self::assertNotSame('', $source->text('title'), $key);
+            self::assertContains($source->text('kind'), ['reachable', 'memory', 'common practice'], $key);
+        }
+    }
+}
