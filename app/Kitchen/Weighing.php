@@ -6,7 +6,7 @@ namespace App\Kitchen;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Contract\Contract;
+use Vinculum\Contract\BalanceShape;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
@@ -34,7 +34,7 @@ final readonly class Weighing
     /** @return array<string, mixed> the balance as the public contract shapes it */
     public function report(SauceEdit $edit): array
     {
-        return Contract::balance($this->balance($edit), $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures);
+        return BalanceShape::of($this->balance($edit), $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures);
     }
 
     /** @return array{axes: array<string, array<string, mixed>>, distance: float|null} what the shelf shows of a sauce */
@@ -43,6 +43,6 @@ final readonly class Weighing
         $balance = $this->balance($edit);
         $target = $this->style($edit)?->target;
 
-        return ['axes' => Contract::axes($balance->axes, $target), 'distance' => $target === null ? null : round($target->distance($balance->taste), 3)];
+        return ['axes' => BalanceShape::axes($balance->axes, $target), 'distance' => $target === null ? null : round($target->distance($balance->taste), 3)];
     }
 }

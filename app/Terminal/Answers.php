@@ -7,7 +7,10 @@ namespace App\Terminal;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\Yielded;
-use Vinculum\Contract\Contract;
+use Vinculum\Contract\AdviceShape;
+use Vinculum\Contract\BalanceShape;
+use Vinculum\Contract\IngredientShape;
+use Vinculum\Contract\StyleShape;
 use Vinculum\Correction\Counsel;
 use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeLine;
@@ -36,8 +39,8 @@ final class Answers
     private static function balance(Call $call): Answer
     {
         [$recipe, $style, $balance] = self::weigh($call);
-        $json = Contract::balance($balance, $recipe->title, $style, $call->measures());
-        $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$balance->notes];
+        $json = BalanceShape::of($balance, $recipe->title, $style, $call->measures());
+        $json['notes'] = [...self::notesOnRecipe($recipe, $call), ...$balance->notes];
 
         return new Answer($json, Printout::balance($balance, $recipe->title, $style) . Printout::notes($json['notes']));
     }
@@ -47,8 +50,8 @@ final class Answers
         [$recipe, $style, $balance] = self::weigh($call);
         $catalogue = Catalogue::shipped();
         $advice = Counsel::for($balance, $style, $call->complaint(), $call->with($catalogue), $call->most(), self::capacity($call), $catalogue, $call->measures());
-        $json = Contract::advice($advice, $balance, $call->measures());
-        $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$balance->notes, ...$advice->notes];
+        $json = AdviceShape::of($advice, $balance, $call->measures());
+        $json['notes'] = [...self::notesOnRecipe($recipe, $call), ...$balance->notes, ...$advice->notes];
 
         return new Answer($json, Printout::advice($advice, $balance) . Printout::notes($json['notes']));
     }
@@ -59,14 +62,14 @@ final class Answers
         $search = $call->search();
         $found = $search === null ? $catalogue->all() : array_map(static fn($match): Ingredient => $catalogue->get($match->key), $catalogue->names()->find($search, self::MOST_FOUND));
 
-        return new Answer(['ingredients' => array_map(Contract::ingredient(...), $found)], Printout::ingredients($found));
+        return new Answer(['ingredients' => array_map(IngredientShape::of(...), $found)], Printout::ingredients($found));
     }
 
     private static function styles(): Answer
     {
         $styles = StyleBook::all();
 
-        return new Answer(['styles' => array_map(Contract::style(...), $styles)], Printout::styles($styles));
+        return new Answer(['styles' => array_map(StyleShape::of(...), $styles)], Printout::styles($styles));
     }
 
     /** @return array{Recipe, StyleFamily|null, Balance} */
@@ -79,6 +82,17 @@ final class Answers
         $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;
 
         return [$recipe, $style, Balance::of($formula)];
+    }
+
+    /** @return list<string> */
+    private static function notesOnRecipe(Recipe $recipe, Call $call): array
+    {
+        $notes = $recipe->notes;
+        if ($recipe->isCookedWithoutYield()) {
+            $notes[] = 'The method cooks this, and no yield is given: the figures are of everything mixed. Add "Yield: 500 ml", as measured at the end, for those of the finished sauce.';
+        }
+
+        return [...$notes, ...self::notesOnStyle($recipe, $call)];
     }
 
     /** @return list<string> */

@@ -73,6 +73,15 @@ final class TerminalTest extends TestCase
         self::assertStringContainsString('steps off', self::call(['advise', '--stdin', '--style', 'ketchup'], "100 g water\n10 g salt\n")[1]);
     }
 
+    public function test_a_cooked_sauce_without_a_yield_is_told_what_the_figures_are_of(): void
+    {
+        $cooked = self::RECIPE . "\nMethod:\nSimmer for 40 minutes.\n";
+
+        self::assertStringContainsString('of everything mixed', self::call(['balance', '--stdin'], $cooked)[1]);
+        self::assertStringNotContainsString('of everything mixed', self::call(['balance', '--stdin'], str_replace('Style:', "Yield: 500 ml\nStyle:", $cooked))[1]);
+        self::assertStringNotContainsString('of everything mixed', self::call(['balance', '--stdin'], self::RECIPE)[1]);
+    }
+
     public function test_wrong_calls_exit_2_with_one_line(): void
     {
         $calls = [[['simmer'], ''], [['balance'], ''], [['balance', '/no/such/file'], ''], [['balance', '--stdin', '--style', 'nonsense'], '1 g salt'], [['balance', '--stdin', '--measures', 'cubits'], '1 g salt'], [['balance', '--stdin', '--frob'], '1 g salt'], [['advise', '--stdin', '--most', '9'], '1 g salt'], [['advise', '--stdin', '--with', 'zorp'], '1 g salt'], [['advise', '--stdin', '--complaint', 'too-blue'], '1 g salt'], [['balance', '--stdin'], "\0\1\2"], [['balance', '--stdin'], '']];

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\AdviceRequest;
 use App\Kitchen\Weighing;
 use Illuminate\Http\JsonResponse;
-use Vinculum\Contract\Contract;
+use Vinculum\Contract\AdviceShape;
 use Vinculum\Correction\Counsel;
 
 final readonly class AdviceController
@@ -18,6 +18,6 @@ final readonly class AdviceController
         $balance = $weighing->balance($edit);
         $advice = Counsel::for($balance, $weighing->style($edit), $request->complaint(), $request->with(), $request->most(), $request->capacity(), $weighing->catalogue(), $edit->measures, $request->target(), $request->wish());
 
-        return new JsonResponse(Contract::advice($advice, $balance, $edit->measures));
+        return new JsonResponse(AdviceShape::of($advice, $balance, $edit->measures));
     }
 }

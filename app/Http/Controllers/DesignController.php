@@ -8,7 +8,7 @@ use App\Http\Requests\DesignRequest;
 use App\Kitchen\Weighing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
-use Vinculum\Contract\Contract;
+use Vinculum\Contract\AdviceShape;
 use Vinculum\Correction\Drafting;
 
 final readonly class DesignController
@@ -24,6 +24,6 @@ final readonly class DesignController
             throw ValidationException::withMessages(['lines' => $fault->getMessage()]);
         }
 
-        return new JsonResponse(Contract::design($design));
+        return new JsonResponse(AdviceShape::design($design));
     }
 }

@@ -10,7 +10,7 @@ use App\Kitchen\Pantry;
 use App\Models\Product;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Vinculum\Contract\Contract;
+use Vinculum\Contract\IngredientShape;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
 
@@ -21,7 +21,7 @@ final readonly class PantryController
     public function index(): JsonResponse
     {
         return new JsonResponse([
-            'ingredients' => array_map(static fn(Ingredient $one): array => Contract::pantry($one, Measures::Metric), $this->pantry->catalogue()->all()),
+            'ingredients' => array_map(static fn(Ingredient $one): array => IngredientShape::pantry($one, Measures::Metric), $this->pantry->catalogue()->all()),
             'products' => ProductResource::collection(Product::query()->latest('id')->get())->resolve(),
         ]);
     }

@@ -21,4 +21,10 @@ final readonly class Recipe
         public array $method,
         public array $notes = [],
     ) {}
+
+    /** Whether the method boils water off that no yield accounts for. */
+    public function isCookedWithoutYield(): bool
+    {
+        return $this->yield === null && preg_match('/\b(?:simmer|boil|reduce|cook down|bubble)/iu', implode(' ', $this->method)) === 1;
+    }
 }

@@ -7,7 +7,9 @@ namespace Tests\core\Contract;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Contract\Contract;
+use Vinculum\Contract\AdviceShape;
+use Vinculum\Contract\BalanceShape;
+use Vinculum\Contract\IngredientShape;
 use Vinculum\Correction\Complaint;
 use Vinculum\Correction\Counsel;
 use Vinculum\Ingredient\Catalogue;
@@ -23,7 +25,7 @@ final class ContractTest extends TestCase
     public function test_every_ingredient_has_the_promised_shape(): void
     {
         foreach (Catalogue::shipped()->all() as $ingredient) {
-            $json = Contract::ingredient($ingredient);
+            $json = IngredientShape::of($ingredient);
             self::assertSame([], array_diff(array_keys($json['components']), self::COMPONENTS, self::ALSO), $ingredient->key);
             self::assertIsFloat($json['sweet_per_100g']);
             self::assertGreaterThanOrEqual(0.0, $json['shu']);
@@ -39,11 +41,11 @@ final class ContractTest extends TestCase
         foreach ($odd as $lines) {
             foreach ([null, '1 ml', '10 kg', 'zorp'] as $yield) {
                 $balance = Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Us, $yield));
-                $text = json_encode(Contract::balance($balance, null, StyleBook::get('ketchup'), Measures::Us), JSON_THROW_ON_ERROR);
+                $text = json_encode(BalanceShape::of($balance, null, StyleBook::get('ketchup'), Measures::Us), JSON_THROW_ON_ERROR);
                 self::assertStringNotContainsString('null,null', $text);
                 foreach (array_slice(StyleBook::all(), 0, 3) as $style) {
                     $advice = Counsel::for($balance, $style, null, null, 2, null, Catalogue::shipped(), Measures::Us);
-                    self::assertIsString(json_encode(Contract::advice($advice, $balance), JSON_THROW_ON_ERROR));
+                    self::assertIsString(json_encode(AdviceShape::of($advice, $balance), JSON_THROW_ON_ERROR));
                 }
             }
         }
@@ -54,7 +56,7 @@ final class ContractTest extends TestCase
         $balance = Balance::of(Formula::fromTexts(['300 g tomatoes', '40 g sugar', '30 g cider vinegar', '6 g salt', '1 g cayenne'], Catalogue::shipped(), Measures::Us));
         foreach (Complaint::keys() as $key) {
             $advice = Counsel::for($balance, null, Complaint::named($key), null, 3, null, Catalogue::shipped(), Measures::Us);
-            $json = Contract::advice($advice, $balance);
+            $json = AdviceShape::of($advice, $balance);
             self::assertNotSame([], $json['corrections'], $key);
             foreach ($json['corrections'] as $correction) {
                 self::assertLessThan($json['distance_before'], $correction['distance_after'], $key);

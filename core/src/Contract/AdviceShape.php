@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Contract;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Correction\Addition;
+use Vinculum\Correction\Advice;
+use Vinculum\Correction\Correction;
+use Vinculum\Correction\Design;
+use Vinculum\Correction\DesignedLine;
+use Vinculum\Correction\Lever;
+use Vinculum\Correction\OtherWay;
+use Vinculum\Mixture\Volume;
+use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Reading\ResolvedLine;
+use Vinculum\Taste\Axis;
+
+/** What to add, what else can be done, and designs. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, mass percent. */
+final class AdviceShape
+{
+    /** @return array<string, mixed> */
+    public static function of(Advice $advice, Balance $balance, Measures $measures = Measures::Us): array
+    {
+        return [
+            'before' => BalanceShape::axes($balance->axes, $advice->target),
+            'distance_before' => Figure::round($advice->distanceBefore),
+            'corrections' => array_map(static fn(Correction $correction): array => self::correction($correction, $advice, $balance), $advice->corrections),
+            'notes' => $advice->notes,
+            'other_ways' => array_map(static fn(OtherWay $way): array => ['kind' => $way->kind, 'says' => $way->says, 'grams' => Figure::roundOrNull($way->grams), 'distance_after' => Figure::roundOrNull($way->distanceAfter)], $advice->otherWays),
+            'levers' => self::levers($advice, $balance, $measures),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> what one step costs of each thing that may be added, the strongest first */
+    private static function levers(Advice $advice, Balance $balance, Measures $measures): array
+    {
+        $levers = [];
+        $spoons = Spoons::of($measures);
+        foreach ($balance->mixture->grams() > 0.0 ? $advice->candidates : [] as $candidate) {
+            $lever = Lever::in($balance->load(), $candidate);
+            if ($lever !== null) {
+                $ingredient = $candidate->ingredient;
+                $levers[] = [
+                    'ingredient' => $ingredient->key,
+                    'name' => $ingredient->name,
+                    'axis' => $lever->axis->value,
+                    'grams' => Figure::round($lever->grams),
+                    'measure' => $spoons->words($spoons->nearest($lever->grams, $ingredient->density, $ingredient->eachGrams()), $ingredient->density, $ingredient->eachGrams()),
+                    'also' => (object) array_map(Figure::round(...), array_filter($lever->also, static fn(float $steps): bool => abs($steps) >= 0.1)),
+                ];
+            }
+        }
+        usort($levers, static fn(array $a, array $b): int => $a['grams'] <=> $b['grams']);
+
+        return $levers;
+    }
+
+    /** @return array<string, mixed> */
+    private static function correction(Correction $correction, Advice $advice, Balance $balance): array
+    {
+        $added = array_map(static fn(Addition $addition): ResolvedLine => ResolvedLine::ofGrams($addition->ingredient, Amount::within($addition->grams, $addition->ingredient->texture->deviation())), $correction->additions);
+
+        return [
+            'additions' => array_map(static fn(Addition $addition): array => [
+                'ingredient' => $addition->ingredient->key,
+                'name' => $addition->ingredient->name,
+                'grams' => Figure::round($addition->grams),
+                'measure' => $addition->measure,
+                'first_dose_grams' => Figure::round($addition->firstDoseGrams),
+                'first_dose' => $addition->firstDose,
+            ], $correction->additions),
+            'after' => BalanceShape::axes($balance->axesAfter($added), $advice->target),
+            'distance_after' => Figure::round($correction->distanceAfter),
+            'added_grams' => Figure::round($correction->addedGrams),
+            'batch_grams' => Figure::round($correction->mixture->grams()),
+            'batch_millilitres' => Figure::round(Volume::millilitres($correction->mixture)),
+            'side_effects' => $correction->sideEffects,
+            'allergens_added' => $correction->allergensAdded,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function design(Design $design): array
+    {
+        return [
+            'lines' => array_map(static fn(DesignedLine $line): array => ['ingredient' => $line->ingredient->key, 'name' => $line->ingredient->name, 'grams' => Figure::round($line->grams), 'measure' => $line->measure, 'reason' => $line->reason], $design->lines),
+            'distance' => Figure::round($design->distance),
+            'tastes' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): float => Figure::round($design->taste->on($axis)), Axis::cases())),
+            'hindrances' => $design->hindrances,
+        ];
+    }
+}

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Contract;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\DoubtAdvice;
+use Vinculum\Balance\Reading;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Keeping\Caution;
+use Vinculum\Keeping\Cautions;
+use Vinculum\Mixture\Component;
+use Vinculum\Mixture\Mixture;
+use Vinculum\Mixture\Solids;
+use Vinculum\Mixture\Volume;
+use Vinculum\Quantity\Measures;
+use Vinculum\Reading\Mend;
+use Vinculum\Reading\ResolvedLine;
+use Vinculum\Style\StyleFamily;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Target;
+
+/** The balance of a formula. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, mass percent. */
+final class BalanceShape
+{
+    /** @return array<string, mixed> */
+    public static function of(Balance $balance, ?string $title, ?StyleFamily $style, Measures $measures): array
+    {
+        $mixture = $balance->mixture;
+        $cautions = array_map(static fn(Caution $caution): array => ['code' => $caution->code, 'severity' => $caution->severity, 'text' => $caution->text, 'source' => $caution->source], Cautions::for($balance));
+
+        return [
+            'title' => $title,
+            'style' => $style?->key,
+            'measures' => $measures->value,
+            'basis' => $balance->isFinished ? 'finished' : 'mixed',
+            'lines' => array_map(static fn(ResolvedLine $line): array => self::line($line, $balance->formula->catalogue), $balance->formula->lines),
+            'batch' => self::batch($mixture),
+            'body' => ['class' => $balance->body->class, 'from' => $balance->body->from, 'starch_percent_of_water' => Figure::round($balance->body->starchPercentOfWater)],
+            'axes' => self::axes($balance->axes, $style?->target),
+            'ratios' => self::ratios($balance),
+            'ph' => $balance->ph === null ? null : self::estimate($balance->ph),
+            'water_activity' => $balance->waterActivity === null ? null : self::estimate($balance->waterActivity),
+            'nose_heat' => Figure::round($mixture->percent(Component::NoseHeat)),
+            'distance' => $style === null ? null : Figure::round($style->target->distance($balance->taste)),
+            'allergens' => $balance->allergens(),
+            'diets' => $balance->diets(),
+            'cautions' => $cautions,
+            'notes' => $balance->notes,
+            'doubt' => self::doubt($balance),
+            'doubt_advice' => self::doubtAdvice($balance),
+            'bands' => array_map(static fn(Reading $reading): array => ['value' => Figure::round($reading->value), 'low' => Figure::round($reading->low), 'high' => Figure::round($reading->high)], $balance->figures),
+        ];
+    }
+
+    /**
+     * @param array<string, Reading> $readings by axis
+     *
+     * @return array<string, array<string, mixed>>
+     */
+    public static function axes(array $readings, ?Target $target): array
+    {
+        $axes = [];
+        foreach (Axis::cases() as $axis) {
+            $reading = $readings[$axis->value];
+            $axes[$axis->value] = [
+                'value' => Figure::round($reading->value),
+                'low' => Figure::round($reading->low),
+                'high' => Figure::round($reading->high),
+                'unit' => $axis->unit(),
+                'steps' => Figure::round($axis->steps($reading->value)),
+                'window' => $target === null ? null : self::window($target, $axis),
+                'off_by_steps' => Figure::roundOrNull($target?->window($axis)?->off($axis, $reading->value)),
+                'low_steps' => Figure::round($axis->steps($reading->low)),
+                'high_steps' => Figure::round($axis->steps($reading->high)),
+                'window_steps' => self::windowSteps($target, $axis),
+            ];
+        }
+
+        return $axes;
+    }
+
+    /** @return array<string, mixed> */
+    private static function line(ResolvedLine $line, ?Catalogue $catalogue): array
+    {
+        return [
+            'text' => $line->text,
+            'ingredient' => $line->ingredient?->key,
+            'grams' => $line->grams === null ? null : ['value' => Figure::round($line->grams->value), 'low' => Figure::round($line->grams->low()), 'high' => Figure::round($line->grams->high())],
+            'millilitres' => Figure::roundOrNull($line->millilitres),
+            'status' => $line->status->value,
+            'note' => $line->note,
+            'name' => $line->ingredient?->name,
+            'alternatives' => $line->alternatives,
+            'tags' => $line->tags,
+            'written_name' => $line->writtenName,
+            'choices' => $catalogue === null ? [] : array_map(static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text], Mend::for($line, $catalogue)),
+        ];
+    }
+
+    /** @return array<string, float|null> */
+    private static function batch(Mixture $mixture): array
+    {
+        return [
+            'grams' => Figure::round($mixture->grams()),
+            'millilitres' => Figure::round(Volume::millilitres($mixture)),
+            'density' => Figure::roundOrNull(Volume::density($mixture)),
+            'water_percent' => Figure::round($mixture->percent(Component::Water)),
+            'dissolved_solids_percent' => Figure::round(Solids::dissolvedPercent($mixture)),
+            'fat_percent' => Figure::round($mixture->percent(Component::Fat)),
+            'alcohol_percent' => Figure::round($mixture->percent(Component::Ethanol)),
+        ];
+    }
+
+    /** @return array<string, float|null> */
+    private static function ratios(Balance $balance): array
+    {
+        $taste = $balance->taste;
+
+        return [
+            'sweet_to_sour' => self::ratio($taste->sweet, $taste->sour),
+            'salt_to_sweet' => self::ratio($taste->salt, $taste->sweet),
+            'sour_to_fat' => self::ratio($taste->sour, $balance->mixture->percent(Component::Fat)),
+            'umami_to_salt' => self::ratio($taste->umami, $taste->salt),
+        ];
+    }
+
+    private static function ratio(float $top, float $bottom): ?float
+    {
+        return $bottom > 1e-6 ? Figure::round($top / $bottom) : null;
+    }
+
+    /**
+     * Who brings the doubt: for each axis the lines that bring at least a tenth of it, the largest first.
+     *
+     * @return array<string, list<array{line: int, share: float}>>
+     */
+    private static function doubt(Balance $balance): array
+    {
+        return array_map(static function (Reading $reading): array {
+            $shares = array_filter($reading->shares, static fn(float $share, int $line): bool => $share >= 0.1 && $line >= 0, ARRAY_FILTER_USE_BOTH);
+            arsort($shares);
+
+            return array_map(static fn(int $line, float $share): array => ['line' => $line + 1, 'share' => Figure::round($share)], array_keys($shares), $shares);
+        }, $balance->axes);
+    }
+
+    private static function doubtAdvice(Balance $balance): ?string
+    {
+        $advice = DoubtAdvice::for($balance);
+        if ($advice === null) {
+            return null;
+        }
+        $line = $balance->formula->lines[$advice->line];
+        $name = mb_strtolower($line->ingredient->name ?? $line->text);
+
+        return sprintf(
+            '%d %% of the doubt about %s comes from line %d, %s: %s%s.',
+            (int) round(100.0 * $advice->share),
+            $advice->axis->value,
+            $advice->line + 1,
+            $name,
+            $advice->byWeighing ? 'weigh it' : 'its strength varies, so read its label or taste before the last of it goes in',
+            $advice->halves && $advice->byWeighing ? ', and the band is half as wide' : '',
+        );
+    }
+
+    /** @return array<string, float> */
+    private static function estimate(Reading $reading): array
+    {
+        return ['estimate' => Figure::round($reading->value), 'low' => Figure::round($reading->low), 'high' => Figure::round($reading->high)];
+    }
+
+    /** @return array{float, float}|null */
+    public static function window(Target $target, Axis $axis): ?array
+    {
+        $window = $target->window($axis);
+
+        return $window === null ? null : [Figure::round($window->low), Figure::round($window->high)];
+    }
+
+    /** @return array{float, float}|null the edges of the window on the step scale */
+    private static function windowSteps(?Target $target, Axis $axis): ?array
+    {
+        $window = $target?->window($axis);
+
+        return $window === null ? null : [Figure::round($axis->steps($window->low)), Figure::round($axis->steps($window->high))];
+    }
+}

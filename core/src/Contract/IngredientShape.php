@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Contract;
+
+use Vinculum\Correction\Candidate;
+use Vinculum\Correction\Lever;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Grade;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Mixture\Component;
+use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Taste;
+use Vinculum\Taste\TasteLoad;
+
+/** An ingredient, in full for the catalogue and at a glance for the pantry. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, mass percent. */
+final class IngredientShape
+{
+    /** @return array<string, mixed> */
+    public static function of(Ingredient $ingredient): array
+    {
+        $components = [];
+        foreach ($ingredient->mixture->amounts() as $component => $grams) {
+            if (Component::from($component)->isMass() && $grams > 0.0) {
+                $components[$component] = Figure::round($grams);
+            }
+        }
+        $load = TasteLoad::of($ingredient->mixture);
+
+        return [
+            'key' => $ingredient->key,
+            'name' => $ingredient->name,
+            'aliases' => $ingredient->aliases,
+            'roles' => $ingredient->roles,
+            'components' => $components,
+            'sweet_per_100g' => Figure::round($load->sweet),
+            'shu' => Figure::round($load->heat / 100.0),
+            'nose_heat_per_100g' => Figure::round($ingredient->mixture->get(Component::NoseHeat)),
+            'sid_meq_per_100g' => Figure::round($ingredient->mixture->get(Component::StrongIonDifference)),
+            'ph' => $ingredient->ph,
+            'density' => $ingredient->density === null ? null : Figure::round($ingredient->density),
+            'forms' => (object) $ingredient->forms,
+            'units' => (object) array_map(static fn(Amount $unit): array => ['grams' => $unit->value, 'sd' => Figure::round($unit->deviation)], $ingredient->units),
+            'allergens' => $ingredient->allergens,
+            'diets' => $ingredient->diets(),
+            'grades' => array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
+            'sources' => $ingredient->sources,
+        ];
+    }
+
+    /**
+     * An ingredient as the pantry shows it: what it does, what it is made of at a glance, and what a step of it costs in a litre.
+     *
+     * @return array<string, mixed>
+     */
+    public static function pantry(Ingredient $ingredient, Measures $measures): array
+    {
+        $mixture = $ingredient->mixture;
+        $sum = static fn(string ...$components): float => Figure::round(array_sum(array_map(static fn(string $one): float => $mixture->get(Component::from($one)), $components)));
+        $lever = Lever::in(Lever::referenceLitre(), Candidate::of($ingredient));
+        $spoons = Spoons::of($measures);
+
+        return [
+            'key' => $ingredient->key,
+            'name' => $ingredient->name,
+            'roles' => $ingredient->roles,
+            'own' => $ingredient->isOwn,
+            'parts' => [
+                'water' => $sum('water'),
+                'sugars' => $sum('sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'galactose', 'sweetener'),
+                'acids' => $sum('acetic', 'citric', 'malic', 'tartaric', 'lactic', 'phosphoric', 'oxalic', 'gluconic'),
+                'salts' => $sum('salt', 'other_salts'),
+                'fat' => $sum('fat'),
+                'protein' => $sum('protein', 'glutamate', 'aspartate', 'imp', 'gmp', 'amp'),
+                'starch' => $sum('starch', 'fibre'),
+                'alcohol' => $sum('ethanol'),
+                'other' => $sum('other'),
+            ],
+            'tastes' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): float => Figure::round(Taste::ofMixture($mixture)->on($axis)), Axis::cases())),
+            'nose_heat' => Figure::round($mixture->get(Component::NoseHeat)),
+            'ph' => $ingredient->ph,
+            'lever' => $lever === null ? null : ['axis' => $lever->axis->value, 'grams' => Figure::round($lever->grams), 'measure' => $spoons->words($spoons->nearest($lever->grams, $ingredient->density, $ingredient->eachGrams()), $ingredient->density, $ingredient->eachGrams())],
+            'allergens' => $ingredient->allergens,
+            'diets' => $ingredient->diets(),
+            'grades' => (object) array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
+            'sources' => array_map(static fn(string $source): string => FactsFile::named('sources')[$source]->text('title') . (FactsFile::named('sources')[$source]->text('kind') === 'memory' ? ' (from memory)' : ''), $ingredient->sources),
+        ];
+    }
+}
