@@ -121,28 +121,28 @@ final readonly class Balance
     /** @return array<string, Reading> */
     private static function readFigures(Doubt $doubt): array
     {
-        return [
-            'grams' => $doubt->on(static fn(Mixture $trial): float => $trial->grams()),
-            'millilitres' => $doubt->on(Volume::millilitres(...)),
-            'density' => $doubt->on(static fn(Mixture $trial): float => Volume::density($trial) ?? 0.0),
-            'dissolved_solids' => $doubt->on(Solids::dissolvedPercent(...)),
-            'fat' => $doubt->on(static fn(Mixture $trial): float => $trial->percent(Component::Fat)),
-            'alcohol' => $doubt->on(static fn(Mixture $trial): float => $trial->percent(Component::Ethanol)),
-            'nose_heat' => $doubt->on(static fn(Mixture $trial): float => $trial->percent(Component::NoseHeat)),
-            'starch' => $doubt->on(static fn(Mixture $trial): float => Body::of($trial, false)->starchPercentOfWater),
-        ];
+        return $doubt->on(static function (Mixture $trial): array {
+            $grams = $trial->grams();
+            $millilitres = Volume::millilitres($trial);
+            $per100 = $grams > 0.0 ? 100.0 / $grams : 0.0;
+
+            return [
+                'grams' => $grams,
+                'millilitres' => $millilitres,
+                'density' => $millilitres > 0.0 ? $grams / $millilitres : 0.0,
+                'dissolved_solids' => Solids::dissolvedPercent($trial),
+                'fat' => $per100 * $trial->get(Component::Fat),
+                'alcohol' => $per100 * $trial->get(Component::Ethanol),
+                'nose_heat' => $per100 * $trial->get(Component::NoseHeat),
+                'starch' => Body::starchPercentOfWater($trial),
+            ];
+        });
     }
 
     /** @return array<string, Reading> by axis */
     private static function readAxes(Doubt $doubt): array
     {
-        $axes = [];
-        foreach (Axis::cases() as $axis) {
-            $figure = static fn(Mixture $trial): float => Taste::ofMixture($trial)->on($axis);
-            $axes[$axis->value] = $axis === Axis::Heat ? $doubt->onFactor($figure) : $doubt->on($figure);
-        }
-
-        return $axes;
+        return $doubt->on(static fn(Mixture $trial): array => Taste::ofMixture($trial)->byAxis(), [Axis::Heat->value]);
     }
 
     /** @return array{Mixture, Yielded|null, list<string>} */
@@ -177,7 +177,7 @@ final readonly class Balance
         }
         $depends = [...array_keys(Component::every('charge')), Component::StrongIonDifference->value, Component::Salt->value, Component::Water->value];
         $present = array_values(array_intersect($depends, array_keys($mixture->amounts())));
-        $reading = $doubt->on(static fn(Mixture $trial): float => Acidity::ph($trial) ?? 7.0, $present);
+        ['ph' => $reading] = $doubt->on(static fn(Mixture $trial): array => ['ph' => Acidity::ph($trial) ?? 7.0], [], $present);
         $half = max(self::LEAST_PH_HALF_BAND, $reading->high - $reading->value);
 
         return new Reading($reading->value, max(0.0, $reading->value - $half), min(14.0, $reading->value + $half), $reading->shares);
@@ -189,7 +189,7 @@ final readonly class Balance
             return null;
         }
         $depends = [...array_keys(Component::every('norrish')), Component::Salt->value, Component::Water->value];
-        $reading = $doubt->on(static fn(Mixture $trial): float => WaterActivity::of($trial) ?? 1.0, array_values(array_intersect($depends, array_keys($mixture->amounts()))));
+        ['aw' => $reading] = $doubt->on(static fn(Mixture $trial): array => ['aw' => WaterActivity::of($trial) ?? 1.0], [], array_values(array_intersect($depends, array_keys($mixture->amounts()))));
         $half = max(self::LEAST_WATER_ACTIVITY_HALF_BAND, $reading->high - $reading->value);
 
         return new Reading($reading->value, max(0.0, $reading->value - $half), min(1.0, $reading->value + $half), $reading->shares);

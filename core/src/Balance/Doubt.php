@@ -50,47 +50,39 @@ final readonly class Doubt
     }
 
     /**
-     * The figure with an interval that is symmetric around it, never below 0.
+     * Figures with their 90 % intervals: symmetric around the value and never below 0, or symmetric as a factor for
+     * those whose doubts are factors.
      *
-     * @param callable(Mixture): float $figure
-     * @param list<string>|null        $depends components that can move it; all when null
-     */
-    public function on(callable $figure, ?array $depends = null): Reading
-    {
-        $value = $figure($this->mixture);
-        [$deviation, $shares, $amountShares] = $this->propagate($figure, $value, $depends);
-        $half = Amount::NINETY_PERCENT * $deviation;
-
-        return new Reading($value, max(0.0, $value - $half), $value + $half, $shares, $amountShares);
-    }
-
-    /**
-     * The figure with an interval that is symmetric on a logarithmic scale, for doubts that are factors.
+     * @param callable(Mixture): array<string, float> $figures by name
+     * @param list<string>                            $factors names of those whose doubts are factors
+     * @param list<string>|null                       $depends components that can move them; all when null
      *
-     * @param callable(Mixture): float $figure
-     * @param list<string>|null        $depends
+     * @return array<string, Reading> by name
      */
-    public function onFactor(callable $figure, ?array $depends = null): Reading
+    public function on(callable $figures, array $factors = [], ?array $depends = null): array
     {
-        $value = $figure($this->mixture);
-        if ($value <= 0.0) {
-            return new Reading(0.0, 0.0, 0.0);
+        $values = $figures($this->mixture);
+        $gradients = $this->gradients($figures, $values, $depends);
+        $readings = [];
+        foreach ($values as $name => $value) {
+            [$deviation, $shares, $amountShares] = $this->propagate($gradients[$name] ?? []);
+            $half = Amount::NINETY_PERCENT * $deviation;
+            $factor = $value > 0.0 ? exp($half / $value) : 1.0;
+            $readings[$name] = in_array($name, $factors, true)
+                ? new Reading($value, $value / $factor, $value * $factor, $shares, $amountShares)
+                : new Reading($value, max(0.0, $value - $half), $value + $half, $shares, $amountShares);
         }
-        [$deviation, $shares, $amountShares] = $this->propagate($figure, $value, $depends);
-        $factor = exp(Amount::NINETY_PERCENT * $deviation / $value);
 
-        return new Reading($value, $value / $factor, $value * $factor, $shares, $amountShares);
+        return $readings;
     }
 
     /**
-     * @param callable(Mixture): float $figure
-     * @param list<string>|null        $depends
+     * @param array<string, float> $gradient change of a figure per unit of each component
      *
      * @return array{float, array<int, float>, array<int, float>} one standard deviation, the share of the variance by line, and that of its amount alone
      */
-    private function propagate(callable $figure, float $value, ?array $depends): array
+    private function propagate(array $gradient): array
     {
-        $gradient = $this->gradient($figure, $value, $depends);
         [$variances, $ofAmounts] = [[], []];
         foreach ($this->directions as [$line, $isAmount, $direction]) {
             $moved = 0.0;
@@ -109,22 +101,25 @@ final readonly class Doubt
     }
 
     /**
-     * @param callable(Mixture): float $figure
-     * @param list<string>|null        $depends
+     * @param callable(Mixture): array<string, float> $figures
+     * @param array<string, float>                    $values
+     * @param list<string>|null                       $depends
      *
-     * @return array<string, float> change of the figure per unit of each component
+     * @return array<string, array<string, float>> change of each figure per unit of each component
      */
-    private function gradient(callable $figure, float $value, ?array $depends): array
+    private function gradients(callable $figures, array $values, ?array $depends): array
     {
-        $gradient = [];
+        $gradients = [];
         $grams = $this->mixture->grams();
         foreach ($depends ?? array_keys($this->mixture->amounts()) as $component) {
             $amount = $this->mixture->amounts()[$component] ?? 0.0;
             $step = 1e-4 * max(abs($amount), 1e-3 * $grams);
-            $gradient[$component] = ($figure($this->mixture->with(Component::from($component), $amount + $step)) - $value) / $step;
+            foreach ($figures($this->mixture->with(Component::from($component), $amount + $step)) as $name => $moved) {
+                $gradients[$name][$component] = ($moved - $values[$name]) / $step;
+            }
         }
 
-        return $gradient;
+        return $gradients;
     }
 
     /** @return list<array<string, float>> one standard deviation of each independent doubt about a line */

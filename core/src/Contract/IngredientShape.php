@@ -49,7 +49,7 @@ final class IngredientShape
             'allergens' => $ingredient->allergens,
             'diets' => $ingredient->diets(),
             'grades' => array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
-            'sources' => $ingredient->sources,
+            'sources' => self::sources($ingredient),
         ];
     }
 
@@ -88,7 +88,17 @@ final class IngredientShape
             'allergens' => $ingredient->allergens,
             'diets' => $ingredient->diets(),
             'grades' => (object) array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
-            'sources' => array_map(static fn(string $source): string => FactsFile::named('sources')[$source]->text('title') . (FactsFile::named('sources')[$source]->text('kind') === 'memory' ? ' (from memory)' : ''), $ingredient->sources),
+            'sources' => self::sources($ingredient),
         ];
+    }
+
+    /** @return list<string> where the figures come from, in words */
+    private static function sources(Ingredient $ingredient): array
+    {
+        return array_map(static function (string $key): string {
+            $source = FactsFile::named('sources')[$key];
+
+            return $source->text('title') . ($source->text('kind') === 'memory' ? ' (from memory)' : '');
+        }, $ingredient->sources);
     }
 }

@@ -23,12 +23,19 @@ final readonly class Body
      */
     private function __construct(public string $class, public string $from, public float $starchPercentOfWater) {}
 
+    /** Cornflour-equivalent starch as a percentage of the water; zero where there is no water. */
+    public static function starchPercentOfWater(Mixture $mixture): float
+    {
+        $water = $mixture->get(Component::Water);
+
+        return $water > 0.0 ? 100.0 * $mixture->get(Component::Thickening) / $water : 0.0;
+    }
+
     /** @param bool $isEmulsified something in it holds oil and water together */
     public static function of(Mixture $mixture, bool $isEmulsified): self
     {
         $grams = $mixture->grams();
-        $water = $mixture->get(Component::Water);
-        $starch = $water > 0.0 ? 100.0 * $mixture->get(Component::Thickening) / $water : 0.0;
+        $starch = self::starchPercentOfWater($mixture);
         if ($grams <= 0.0) {
             return new self('thin', 'nothing', 0.0);
         }

@@ -43,6 +43,12 @@ final readonly class Taste
         };
     }
 
+    /** @return array<string, float> by axis */
+    public function byAxis(): array
+    {
+        return ['sweet' => $this->sweet, 'sour' => $this->sour, 'salt' => $this->salt, 'umami' => $this->umami, 'heat' => $this->heat];
+    }
+
     public function stepsOn(Axis $axis): float
     {
         return $axis->steps($this->on($axis));

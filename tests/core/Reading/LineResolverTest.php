@@ -22,11 +22,12 @@ final class LineResolverTest extends TestCase
             // weights are weights
             ['250 g sugar', 'white-sugar', 250, .001, 'measured'],
             ['1 lb 4 oz plums', 'plum', 566.99, .001, 'measured'],
-            // common practice: half a US cup of ketchup about 128 g, 50 g syrup about 3 tbsp is 44 ml, half a tablespoon of butter 7 g
+            // common practice: half a US cup of ketchup about 128 g, 50 g (thin) syrup about 3 tablespoons, half a tablespoon of butter 7 g
             ['½ cup ketchup', 'ketchup', 128, .12, 'measured'],
             ['½ cup tomato sauce', 'tomato-sauce', 128, .12, 'measured'],
             ['½ tablespoon butter', 'butter', 7, .12, 'measured'],
-            ['3 tablespoons golden syrup', 'golden-syrup', 60, .12, 'measured'],
+            ['3 tablespoons syrup', 'sugar-syrup', 50, .12, 'measured'],
+            ['3 tablespoons golden syrup', 'golden-syrup', 63, .05, 'measured'],
             // common practice: fine salt about 6 g a teaspoon, flakes about half
             ['1 tsp salt', 'salt', 6, .01, 'measured'],
             ['1 tsp flaky sea salt', 'flake-salt', 3, .05, 'measured'],
