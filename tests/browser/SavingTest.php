@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\browser;
+
+use Facebook\WebDriver\WebDriverKeys as Key;
+
+/** Nothing typed is lost: without the network, across a reload, and back through the visit. */
+final class SavingTest extends BrowserTestCase
+{
+    public function test_what_is_typed_without_the_network_is_sent_when_it_is_back(): void
+    {
+        $address = self::begin('100 g water');
+        self::network(false);
+        self::find('input[aria-label="Line 1"]')->sendKeys(' from the lock');
+        self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'away', 'the page says that the server is away');
+        self::assertSame('100 g water from the lock', self::find('input[aria-label="Line 1"]')->getAttribute('value'));
+        self::network(true);
+        self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved', 'it is sent by itself');
+        self::assertSame(['100 g water from the lock'], self::stored($address));
+    }
+
+    public function test_what_was_not_yet_sent_survives_a_reload(): void
+    {
+        $address = self::begin('100 g water');
+        self::network(false);
+        self::find('input[aria-label="Line 1"]')->sendKeys(' and more');
+        self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'away', 'nothing could be sent');
+        self::network(true);
+        self::$browser->navigate()->refresh();
+        self::until(static fn(): bool => self::find('input[aria-label="Line 1"]')->getAttribute('value') === '100 g water and more', 'it is still there');
+        self::untilSaved();
+        self::assertSame(['100 g water and more'], self::stored($address));
+    }
+
+    public function test_undo_reaches_back_through_every_edit_of_the_visit(): void
+    {
+        self::begin('100 g water');
+        self::find('input[aria-label="Line 1"]')->click();
+        self::type(Key::END);
+        for ($line = 1; $line <= 20; ++$line) {
+            self::type(Key::ENTER);
+        }
+        self::until(static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] li')) >= 2, 'lines were added');
+        $added = count(self::findAll('ol[aria-label="Lines of the sauce"] li'));
+        self::find('input[aria-label="Name of the sauce"]')->sendKeys('Twenty edits');
+        for ($edit = 0; $edit < $added + 5; ++$edit) {
+            self::type(Key::CONTROL, 'z');
+        }
+        self::until(static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] li')) === 1, 'all lines are taken back');
+        self::assertSame('', self::find('input[aria-label="Name of the sauce"]')->getAttribute('value'));
+        self::assertSame('100 g water', self::find('input[aria-label="Line 1"]')->getAttribute('value'));
+    }
+
+    /** @return string the address of a sauce of these lines, saved */
+    private static function begin(string $lines): string
+    {
+        self::open('/');
+        self::find('#begin-text')->sendKeys($lines);
+        self::find('main button')->click();
+        self::find('input[aria-label="Line 1"]');
+        self::untilSaved();
+
+        return (string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH);
+    }
+
+    private static function network(bool $isThere): void
+    {
+        self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.enable', 'params' => (object) []]);
+        self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.emulateNetworkConditions', 'params' => ['offline' => !$isThere, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]]);
+    }
+
+    /** @return list<string> the lines as the server has them */
+    private static function stored(string $address): array
+    {
+        $lines = self::$browser->executeAsyncScript("const done = arguments[arguments.length - 1]; fetch('/api' + arguments[0].replace('sauce', 'sauces')).then((answer) => answer.json()).then((sauce) => done(sauce.lines));", [$address]);
+
+        return is_array($lines) ? array_values($lines) : [];
+    }
+}
