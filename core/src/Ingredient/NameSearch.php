@@ -10,16 +10,15 @@ use Vinculum\Facts\Row;
 /**
  * One ranked search over every name of every ingredient: exact, reordered, longer or shorter than ours, misspelt.
  *
- * Score of a match: the share of the asked words' weight that the alias covers, less what the alias says beyond them.
- * Words that say little about what a thing is ("fresh", "chopped") weigh little.
+ * How a name is scored against an alias stands at AskedName.
  */
 final class NameSearch
 {
     /** Below this score a name is not taken for the ingredient; it is still offered as a neighbour. */
     public const ACCEPTED = 0.48;
 
-    private const DESCRIPTOR_WEIGHT = 0.06;
     private const LONGEST_NAME = 12;
+    private const MOST_REMEMBERED = 5000;
     /** What a product of the cook's own is ahead of the generic of the same name. */
     private const OWN_FIRST = 0.02;
 
@@ -34,6 +33,9 @@ final class NameSearch
 
     /** @var array<string, string|null> the vocabulary's nearest word by misspelling */
     private array $corrected = [];
+
+    /** @var array<string, list<NameMatch>> answers already given, by words */
+    private array $found = [];
 
     private function __construct() {}
 
@@ -64,12 +66,26 @@ final class NameSearch
         if ($words === []) {
             return [];
         }
+        return array_slice($this->found[implode(' ', $words)] ??= $this->ranked($words), 0, $most);
+    }
+
+    /**
+     * @param non-empty-list<string> $words
+     *
+     * @return list<NameMatch> the best match for each ingredient, best first
+     */
+    private function ranked(array $words): array
+    {
+        if (count($this->found) > self::MOST_REMEMBERED) {
+            $this->found = [];
+        }
         $spelt = array_map($this->spelt(...), $words);
         $misspelt = $spelt !== $words ? 0.1 : 0.0;
+        $asked = AskedName::of($spelt);
         $best = [];
         foreach ($this->candidates($spelt) as $number) {
             $alias = $this->aliases[$number];
-            $score = self::score($spelt, $alias['words']) - $misspelt - ($alias['likely'] ? 0.0 : 0.015) + ($alias['own'] ? self::OWN_FIRST : 0.0);
+            $score = $asked->score($alias['words']) - $misspelt - ($alias['likely'] ? 0.0 : 0.015) + ($alias['own'] ? self::OWN_FIRST : 0.0);
             if ($score > ($best[$alias['key']]->score ?? 0.05)) {
                 $best[$alias['key']] = new NameMatch($alias['key'], $alias['alias'], $score);
             }
@@ -77,7 +93,7 @@ final class NameSearch
         $found = array_values($best);
         usort($found, static fn(NameMatch $a, NameMatch $b): int => $b->score <=> $a->score);
 
-        return array_slice($found, 0, $most);
+        return $found;
     }
 
     /**
@@ -117,16 +133,6 @@ final class NameSearch
         return isset($descriptors[$word]);
     }
 
-    /** A word that names no thing by itself: "sauce", "paste". */
-    private static function isGeneric(string $word): bool
-    {
-        /** @var array<string, true>|null $generic */
-        static $generic = null;
-        $generic ??= array_fill_keys(FactsFile::named('words')['generic']->list('words'), true);
-
-        return isset($generic[$word]);
-    }
-
     private function add(string $key, string $alias, bool $likely, bool $own = false): void
     {
         $words = self::words($alias);
@@ -159,41 +165,6 @@ final class NameSearch
         }
 
         return array_values($numbers);
-    }
-
-    /**
-     * @param list<string> $asked
-     * @param list<string> $alias
-     */
-    private static function score(array $asked, array $alias): float
-    {
-        if ($asked === $alias) {
-            return 1.0;
-        }
-        [$covered, $total, $head] = [0.0, 0.0, ''];
-        foreach ($asked as $word) {
-            $weight = self::isDescriptor($word) ? self::DESCRIPTOR_WEIGHT : 1.0;
-            $total += $weight;
-            $covered += in_array($word, $alias, true) ? $weight : 0.0;
-            $head = $weight === 1.0 ? $word : $head;
-        }
-        if ($head === '' || array_filter($asked, static fn(string $word): bool => !self::isDescriptor($word) && !self::isGeneric($word)) === []) {
-            return 0.4 * $covered / $total;
-        }
-        $beyond = 0.0;
-        foreach ($alias as $word) {
-            if (!in_array($word, $asked, true)) {
-                $beyond += self::isDescriptor($word) ? 0.15 : 1.0;
-            }
-        }
-        $coverage = $covered / $total;
-        $size = count($alias);
-        $score = 0.98 * $coverage * $size / ($size + 2.0 * $beyond);
-        if (!in_array($head, $alias, true)) {
-            $score -= 0.12;
-        }
-
-        return $score + 0.004 * min(4, $size);
     }
 
     private function spelt(string $word): string

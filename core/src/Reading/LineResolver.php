@@ -324,7 +324,7 @@ final readonly class LineResolver
         // a weight is of the thing as it is named; a count, and what stands after the comma, is of what was bought
         $isCount = $line->measured?->unit === null;
         $words = mb_strtolower(implode(' ', [$isCount ? $line->name : '', $line->preparation, ...$line->tags]));
-        foreach (FactsFile::named('states') as $state) {
+        foreach (trim($words) === '' ? [] : FactsFile::named('states') as $state) {
             if (!self::mentions($words, $state->list('words'))) {
                 continue;
             }
