@@ -199,7 +199,7 @@ final readonly class Objective
             $isBelow = $value < $threshold;
             $off = $steps > $high ? $steps - $high : ($steps < $low ? $steps - $low : 0.0);
             $slopes = [];
-            if ($withSlopes && ($off !== 0.0 || $isBelow)) {
+            if ($withSlopes && $off !== 0.0) {
                 $per = $scale / ($width * $total * max($value, $threshold));
                 foreach ($rows as $row) {
                     $slope = $per * ($row[$axis] - $loads[$axis] * $row[6] / $total);

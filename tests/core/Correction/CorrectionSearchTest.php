@@ -11,6 +11,8 @@ use Vinculum\Correction\Complaint;
 use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\Objective;
 use Vinculum\Correction\Wish;
+use Vinculum\Exchange\RecipeReader;
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Mixture\Volume;
@@ -106,6 +108,34 @@ final class CorrectionSearchTest extends TestCase
             }
             self::assertLessThanOrEqual($best + 0.02, $found, "trial {$trial}");
         }
+    }
+
+    public function test_a_small_excess_is_mended_whatever_lies_below_its_threshold(): void
+    {
+        $advice = self::advise(['2 red peppers, roasted', 'juice of 2 oranges', '75 ml lemon juice', '80 ml sunflower oil', "5 bird's eye chillies", '6 cloves garlic', '2 tbsp smoked paprika', '2 tbsp red wine vinegar', '3 tsp salt'], 'peri');
+
+        self::assertGreaterThan(0.3, $advice->distanceBefore);
+        self::assertNotSame([], $advice->corrections);
+        self::assertLessThan(0.05, $advice->corrections[0]->distanceAfter);
+        self::assertCount(1, $advice->corrections[0]->additions);
+    }
+
+    public function test_every_style_can_mend_a_batch_that_is_a_little_off(): void
+    {
+        $mended = 0;
+        foreach (StyleBook::all() as $style) {
+            foreach (['30 g sugar', '25 g water', '4 g salt', '30 g cider vinegar'] as $slip) {
+                $reference = RecipeReader::read((string) preg_replace('/^Yield:.*$/m', '', explode("\n\n", (string) file_get_contents(FactsFile::folder() . "/styles/{$style->key}.txt"))[0]));
+                $lines = [...array_map(static fn($line): string => $line->text, $reference->lines), $slip];
+                $advice = self::advise($lines, $style->key);
+                if ($advice->distanceBefore > 0.5) {
+                    self::assertNotSame([], $advice->corrections, "{$style->key} with {$slip}");
+                    self::assertLessThan($advice->distanceBefore, $advice->corrections[0]->distanceAfter);
+                    ++$mended;
+                }
+            }
+        }
+        self::assertGreaterThan(20, $mended);
     }
 
     public function test_keeps_to_what_is_allowed(): void
