@@ -10,6 +10,7 @@ use Vinculum\Contract\BalanceShape;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
+use Vinculum\Taste\Target;
 
 /** Asks the core where an edit stands. */
 final readonly class Weighing
@@ -24,6 +25,14 @@ final readonly class Weighing
     public function balance(SauceEdit $edit): Balance
     {
         return Balance::of(Formula::fromTexts($edit->lines, $this->catalogue(), $edit->measures, $edit->yield));
+    }
+
+    /** A liked batch as a target; null where there is none, or nothing in it counts. */
+    public function targetOf(?SauceEdit $liked): ?Target
+    {
+        $balance = $liked === null ? null : $this->balance($liked);
+
+        return $balance === null || $balance->mixture->grams() <= 0.0 ? null : Target::around($balance->taste);
     }
 
     public function style(SauceEdit $edit): ?StyleFamily

@@ -90,6 +90,17 @@ final class SauceTest extends HttpTestCase
         }
     }
 
+    public function test_a_liked_batch_is_aimed_at_and_words_move_the_aim(): void
+    {
+        $liked = ['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '8 g salt'];
+        $pale = ['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '3 g salt'];
+        $advise = fn(array $lines, array $wish): array => $this->postJson('/api/advise', ['lines' => $lines, 'liked' => $liked, 'with' => ['salt', 'cider-vinegar'], ...$wish])->assertOk()->json();
+
+        self::assertSame(0, (int) $advise($liked, [])['distance_before']);
+        self::assertSame(['salt'], array_column($advise($pale, [])['corrections'][0]['additions'], 'ingredient'));
+        self::assertSame(['cider-vinegar'], array_column($advise($liked, ['move' => 'much sharper'])['corrections'][0]['additions'], 'ingredient'));
+    }
+
     public function test_a_wish_that_cannot_be_is_told_why(): void
     {
         $advise = fn(array $wish): string => (string) $this->postJson('/api/advise', ['lines' => ['100 g water', '5 g salt'], ...$wish])->assertStatus(422)->json('message');

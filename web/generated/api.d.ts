@@ -389,6 +389,7 @@ export interface components {
                 heat?: number[] | null;
             } | null;
             move?: string | null;
+            liked?: string[] | null;
         };
         Sauce: {
             id: number;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Kitchen\SauceEdit;
 use Illuminate\Validation\Rule;
 use Vinculum\Correction\Complaint;
 use Vinculum\Ingredient\Catalogue;
@@ -26,6 +27,8 @@ final class AdviceRequest extends FormulaRequest
             'target' => ['sometimes', 'nullable', 'array:sweet,sour,salt,umami,heat'],
             'target.*' => ['nullable', 'array', 'list', 'size:2', self::rightWayRound(...)],
             'target.*.*' => ['numeric', 'between:0,20000000'],
+            'liked' => ['sometimes', 'nullable', 'array', 'list', 'max:1000'],
+            'liked.*' => ['string', 'max:10000'],
             'move' => ['sometimes', 'nullable', 'string', 'max:60', self::knownMove(...)],
             'capacity_ml' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:1000000'],
         ];
@@ -45,6 +48,8 @@ final class AdviceRequest extends FormulaRequest
             'target.*.list' => 'A window is two numbers, the lower first.',
             'target.*.*.numeric' => 'The edges of a window are numbers, at least 0.',
             'target.*.*.between' => 'The edges of a window are numbers, at least 0.',
+            'liked.array' => 'The batch you liked is a list of its lines.',
+            'liked.list' => 'The batch you liked is a list of its lines.',
             'capacity_ml' => 'The capacity is a volume in millilitres, above zero.',
         ];
     }
@@ -79,6 +84,15 @@ final class AdviceRequest extends FormulaRequest
         }
 
         return $windows === [] ? null : Target::of($windows);
+    }
+
+    /** The lines of a batch that was liked, to aim at instead of the style; null when none is named. */
+    public function liked(): ?SauceEdit
+    {
+        $lines = $this->input('liked');
+        $texts = is_array($lines) ? array_values(array_filter($lines, is_string(...))) : [];
+
+        return $texts === [] ? null : new SauceEdit('', null, $this->edit()->measures, null, $texts);
     }
 
     /** Words that move the target, or null. */

@@ -41,6 +41,6 @@ final class Counsel
     /** @return list<string> */
     private static function usual(?StyleFamily $style): array
     {
-        return $style === null ? self::USUAL : array_values(array_unique([...$style->correctors, 'water']));
+        return $style === null ? self::USUAL : array_values(array_unique([...$style->correctors, $style->base, 'water']));
     }
 }
