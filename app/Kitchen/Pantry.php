@@ -23,6 +23,38 @@ final class Pantry
     }
 
     /**
+     * What the kitchen really has of these ingredients: a product in stock takes the place of the generic it stands in for;
+     * where such products are all used up, the generic is left out.
+     *
+     * @param list<string> $keys of generic ingredients
+     *
+     * @return list<string>
+     */
+    public function usable(array $keys): array
+    {
+        $inStock = [];
+        $usedUp = [];
+        /** @var Product $product */
+        foreach (Product::query()->where('stands_in', true)->orderByDesc('id')->get() as $product) {
+            if ($product->in_stock && $this->catalogue()->has($product->key())) {
+                $inStock[$product->like] ??= $product->key();
+            } else {
+                $usedUp[$product->like] = true;
+            }
+        }
+        $usable = [];
+        foreach ($keys as $key) {
+            if (isset($inStock[$key])) {
+                $usable[] = $inStock[$key];
+            } elseif (!isset($usedUp[$key])) {
+                $usable[] = $key;
+            }
+        }
+
+        return $usable;
+    }
+
+    /**
      * Stores a product, after its label has been tried.
      *
      * @throws LabelFault when the label cannot be right

@@ -7,6 +7,7 @@ namespace App\Kitchen;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Contract\BalanceShape;
+use Vinculum\Correction\Counsel;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
@@ -25,6 +26,12 @@ final readonly class Weighing
     public function balance(SauceEdit $edit): Balance
     {
         return Balance::of(Formula::fromTexts($edit->lines, $this->catalogue(), $edit->measures, $edit->yield));
+    }
+
+    /** @return list<string> what a correction may add when the cook names nothing: the style's usual things, as far as they are there */
+    public function usualAdditions(SauceEdit $edit): array
+    {
+        return $this->pantry->usable(Counsel::usual($this->style($edit)));
     }
 
     /** A liked batch as a target; null where there is none, or nothing in it counts. */

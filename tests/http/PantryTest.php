@@ -42,6 +42,19 @@ final class PantryTest extends HttpTestCase
         $this->deleteJson("/api/products/{$id}")->assertNotFound();
     }
 
+    public function test_corrections_use_what_the_kitchen_has(): void
+    {
+        $added = fn(): array => array_unique(array_merge([], ...array_map(static fn(array $one): array => array_column($one['additions'], 'ingredient'), $this->postJson('/api/advise', ['lines' => ['200 g water', '10 g sugar'], 'style' => 'seasoned-soy'])->json('corrections'))));
+        self::assertContains('soy-sauce', $added());
+        $id = $this->postJson('/api/products', self::SOY)->json('id');
+        $this->refreshKitchen();
+        self::assertContains("own-{$id}", $added());
+        self::assertNotContains('soy-sauce', $added());
+        $this->putJson("/api/products/{$id}", [...self::SOY, 'in_stock' => false])->assertOk();
+        $this->refreshKitchen();
+        self::assertSame([], array_intersect(['soy-sauce', "own-{$id}"], $added()));
+    }
+
     public function test_a_label_that_cannot_be_right_is_refused_by_field(): void
     {
         $cases = [

@@ -38,8 +38,8 @@ final class Counsel
         return new Advice($advice->before, $advice->target, $advice->distanceBefore, $advice->corrections, $advice->notes, OtherWays::for($balance, $target, $advice), $candidates);
     }
 
-    /** @return list<string> */
-    private static function usual(?StyleFamily $style): array
+    /** @return list<string> ingredient keys that are allowed when the cook names none: the family's correctors, its base, and water */
+    public static function usual(?StyleFamily $style): array
     {
         return $style === null ? self::USUAL : array_values(array_unique([...$style->correctors, $style->base, 'water']));
     }
