@@ -91,19 +91,24 @@ abstract class BrowserTestCase extends TestCase
     /** Types to whatever has the focus. Control, Alt and Shift are held down until the end. */
     protected static function type(string ...$keys): void
     {
-        $keyboard = self::$browser->getKeyboard();
+        $strokes = [];
         $held = [];
         foreach ($keys as $key) {
             if (in_array($key, [WebDriverKeys::CONTROL, WebDriverKeys::ALT, WebDriverKeys::SHIFT], true)) {
-                $keyboard->pressKey($key);
+                $strokes[] = ['type' => 'keyDown', 'value' => $key];
                 $held[] = $key;
-            } else {
-                $keyboard->sendKeys($key);
+                continue;
+            }
+            foreach (mb_str_split($key) as $character) {
+                $character = $character === "\n" ? WebDriverKeys::ENTER : $character;
+                array_push($strokes, ['type' => 'keyDown', 'value' => $character], ['type' => 'keyUp', 'value' => $character]);
             }
         }
         foreach (array_reverse($held) as $key) {
-            $keyboard->releaseKey($key);
+            $strokes[] = ['type' => 'keyUp', 'value' => $key];
         }
+        // one call for the whole: it asks no element, and no key stays down when something goes wrong
+        self::$browser->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => $strokes]]]);
     }
 
     protected static function untilSaved(): void
@@ -121,7 +126,7 @@ abstract class BrowserTestCase extends TestCase
      *
      * @return T the first answer that is neither false nor null
      */
-    protected static function until(callable $what, string $said, float $seconds = 10): mixed
+    protected static function until(callable $what, string $said, float $seconds = 25): mixed
     {
         $end = microtime(true) + $seconds;
         do {
