@@ -41,7 +41,7 @@ final class ArchitectureTest extends TestCase
 
     public function test_facts_stand_in_data_and_name_their_source(): void
     {
-        foreach (['axes', 'cautions', 'styles'] as $name) {
+        foreach (['axes', 'body', 'cautions', 'masking', 'styles'] as $name) {
             foreach (\Vinculum\Facts\FactsFile::named($name) as $row) {
                 self::assertNotSame('', $row->text('source'), "{$name} [{$row->key}]");
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Mixture\Acidity;
 use Vinculum\Mixture\Body;
@@ -26,7 +27,6 @@ final readonly class Balance
     private const LEAST_WATER_ACTIVITY_HALF_BAND = 0.005;
     /** Ingredients that hold oil and water together. */
     private const EMULSIFIERS = ['egg', 'mustard', 'milk'];
-    private const ALLERGENS = ['celery', 'gluten', 'crustaceans', 'egg', 'fish', 'lupin', 'milk', 'molluscs', 'mustard', 'nuts', 'peanuts', 'sesame', 'soya', 'sulphites'];
 
     /**
      * @param Mixture                $mixture  mixed, or finished where a yield is known
@@ -208,7 +208,7 @@ final readonly class Balance
     {
         $found = array_merge([], ...array_map(static fn(Ingredient $ingredient): array => $ingredient->allergens, self::ingredientsOf($formula)));
 
-        return array_values(array_intersect(self::ALLERGENS, $found));
+        return array_values(array_intersect(array_keys(FactsFile::named('allergens')), $found));
     }
 
     /** @return list<string> */

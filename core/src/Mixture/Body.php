@@ -4,17 +4,12 @@ declare(strict_types=1);
 
 namespace Vinculum\Mixture;
 
+use Vinculum\Facts\FactsFile;
+
 /** How thick a mixture is and what makes it so. A rough class, not a measurement (common practice). */
 final readonly class Body
 {
     private const CLASSES = ['thin', 'pouring', 'coating', 'spooning', 'paste'];
-
-    /** Lower edges of the classes above thin. Starch: % of the water phase, cornflour basis, heated. Emulsion: % fat. Solids: % undissolved. */
-    private const EDGES = [
-        'starch' => [1.5, 2.8, 4.4, 9.0],
-        'emulsion' => [20.0, 40.0, 60.0, 82.0],
-        'solids' => [1.3, 2.6, 6.0, 15.0],
-    ];
 
     /**
      * @param 'thin'|'pouring'|'coating'|'spooning'|'paste' $class
@@ -48,7 +43,7 @@ final readonly class Body
         ];
         [$best, $from] = [0, 'nothing'];
         foreach ($measures as $cause => $measure) {
-            $rank = count(array_filter(self::EDGES[$cause], static fn(float $edge): bool => $measure >= $edge));
+            $rank = count(array_filter(FactsFile::named('body')[$cause]->numbers('edges'), static fn(float $edge): bool => $measure >= $edge));
             if ($rank > $best) {
                 [$best, $from] = [$rank, $cause];
             }

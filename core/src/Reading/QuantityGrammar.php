@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Reading;
 
+use Vinculum\Facts\FactsFile;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Unit;
 use Vinculum\Quantity\Units;
@@ -11,7 +12,6 @@ use Vinculum\Quantity\Units;
 /** Reads one amount: number, fill, size, unit or counting noun, with packs ("2 × 400 g tins") and sums ("1 cup plus 2 tbsp"). */
 final readonly class QuantityGrammar
 {
-    private const FILLS = ['heaped' => 1.5, 'heaping' => 1.5, 'rounded' => 1.25, 'mounded' => 1.4, 'generous' => 1.15, 'good' => 1.15, 'big' => 1.25, 'hefty' => 1.25, 'level' => 1.0, 'flat' => 1.0, 'scant' => 0.9, 'scanty' => 0.9, 'bare' => 0.9, 'mean' => 0.9, 'tiny' => 0.6, 'little' => 0.8, 'full' => 1.0, 'overflowing' => 1.3, 'fat' => 1.2];
     private const SIZES = ['small' => 'small', 'little' => 'small', 'baby' => 'small', 'medium' => 'medium', 'med' => 'medium', 'average' => 'medium', 'large' => 'large', 'big' => 'large', 'jumbo' => 'large', 'lg' => 'large', 'sm' => 'small', 'fat' => 'large', 'medium-sized' => 'medium', 'small-sized' => 'small'];
     private const SYSTEMS = ['us' => Measures::Us, 'u.s.' => Measures::Us, 'american' => Measures::Us, 'metric' => Measures::Metric, 'imperial' => Measures::Imperial, 'uk' => Measures::Imperial, 'british' => Measures::Imperial, 'australian' => Measures::Australian, 'aussie' => Measures::Australian, 'japanese' => Measures::Japanese];
     private const ABOUT = ['about', 'around', 'approx', 'approx.', 'approximately', 'roughly', 'circa', 'ca', 'ca.', 'c.', 'nearly', 'almost', 'just', 'up', 'over', 'under', 'scarcely', 'maybe', 'perhaps', 'some', 'heaped', 'rounded', 'scant', 'generous', 'good', 'level', 'heaping', 'big', 'small', 'large', 'tiny'];
@@ -51,7 +51,7 @@ final readonly class QuantityGrammar
         $about = false;
         $fill = 1.0;
         while (($word = $cursor->peek()) !== null && $word->kind === TokenKind::Word && in_array(mb_strtolower($word->text), self::ABOUT, true)) {
-            $fill *= self::FILLS[mb_strtolower($word->text)] ?? 1.0;
+            $fill *= self::fills()[mb_strtolower($word->text)] ?? 1.0;
             $about = $about || !$word->isWord('level');
             $cursor->move();
             $cursor->skipWord('to');
@@ -121,9 +121,9 @@ final readonly class QuantityGrammar
         $size = null;
         while (($word = $cursor->peek()) !== null && $word->kind === TokenKind::Word) {
             $lower = mb_strtolower($word->text);
-            if (isset(self::SIZES[$lower]) || isset(self::FILLS[$lower])) {
+            if (isset(self::SIZES[$lower]) || isset(self::fills()[$lower])) {
                 $size = self::SIZES[$lower] ?? $size;
-                $fill *= self::FILLS[$lower] ?? 1.0;
+                $fill *= self::fills()[$lower] ?? 1.0;
                 $about = true;
                 $cursor->move();
             } else {
@@ -330,5 +330,14 @@ final readonly class QuantityGrammar
             $a->unit?->millilitres !== null && $b->unit?->millilitres !== null => $b->unit->millilitres / $a->unit->millilitres,
             default => null,
         };
+    }
+
+    /** @return array<string, float> how full a spoon is by the word before it, level being 1 */
+    private static function fills(): array
+    {
+        /** @var array<string, float>|null $fills */
+        static $fills = null;
+
+        return $fills ??= FactsFile::named('words')['fills']->amounts('words');
     }
 }
