@@ -13,7 +13,6 @@ use Vinculum\Mixture\Mixture;
 use Vinculum\Mixture\Solids;
 use Vinculum\Mixture\Volume;
 use Vinculum\Mixture\WaterActivity;
-use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Reading\LineStatus;
 use Vinculum\Reading\ResolvedLine;
 use Vinculum\Taste\Axis;
@@ -49,21 +48,21 @@ final readonly class Balance
 
     public static function of(Formula $formula): self
     {
-        $mixed = $formula->mixed();
-        [$mixture, $yield, $notes] = self::finish($formula, $mixed);
-        $doubt = Doubt::about($formula, $mixture, $yield);
+        $finished = Finished::of($formula);
+        $mixture = $finished->mixture;
+        $doubt = Doubt::about($formula, $mixture, $finished->yield, $formula->doses);
         $axes = self::readAxes($doubt);
 
         return new self(
             $formula,
             $mixture,
-            $yield !== null,
+            $finished->yield !== null,
             Taste::ofMixture($mixture),
             $axes,
             self::ph($mixture, $doubt),
             self::waterActivity($mixture, $doubt),
-            Body::of($mixture, array_intersect(self::EMULSIFIERS, self::allergensOf($formula)) !== []),
-            [...$notes, ...self::notesOnLines($formula, $mixture)],
+            Body::of($mixture, array_intersect(self::EMULSIFIERS, self::allergensIn($formula)) !== []),
+            [...$finished->notes, ...self::notesOnLines($formula, $mixture)],
             self::readFigures($doubt),
         );
     }
@@ -87,30 +86,31 @@ final readonly class Balance
             $mixture = $mixture->plus($line->mixture());
         }
 
-        return self::readAxes(Doubt::about($this->formula, $mixture, $this->isFinished ? $this->formula->yield : null, $added));
+        return self::readAxes(Doubt::about($this->formula, $mixture, $this->isFinished ? $this->formula->yield : null, [...$this->formula->doses, ...$added]));
     }
 
     /** @return list<string> allergens of every ingredient named, in the order of the regulation */
     public function allergens(): array
     {
-        return self::allergensOf($this->formula);
+        return self::allergensIn($this->formula);
     }
 
     /** @return list<string> diets that every ingredient named fits; none is claimed while a line is unknown */
     public function diets(): array
     {
+        return self::dietsOf($this->formula);
+    }
+
+    /** @return list<string> as diets(), without weighing anything */
+    public static function dietsOf(Formula $formula): array
+    {
         $diets = Ingredient::allDiets();
-        $ingredients = self::ingredientsOf($this->formula);
-        foreach ($this->formula->lines as $line) {
-            if ($line->ingredient === null) {
-                return [];
-            }
-        }
-        foreach ($ingredients as $ingredient) {
-            $diets = array_intersect($diets, $ingredient->diets());
+        $lines = $formula->ingredientLines();
+        foreach ($lines as $line) {
+            $diets = array_intersect($diets, $line->ingredient?->diets() ?? []);
         }
 
-        return $ingredients === [] ? [] : array_values($diets);
+        return $lines === [] ? [] : array_values($diets);
     }
 
     public function alcoholPercent(): float
@@ -145,31 +145,6 @@ final readonly class Balance
         return $doubt->on(static fn(Mixture $trial): array => Taste::ofMixture($trial)->byAxis(), [Axis::Heat->value]);
     }
 
-    /** @return array{Mixture, Yielded|null, list<string>} */
-    private static function finish(Formula $formula, Mixture $mixed): array
-    {
-        if ($formula->yieldText === null && $formula->yield === null) {
-            return [$mixed, null, []];
-        }
-        if ($formula->yield === null) {
-            return [$mixed, null, ["The yield \"{$formula->yieldText}\" names no weight or volume, so the figures are of everything mixed. Write it as \"500 ml\" or \"1.2 kg\"."]];
-        }
-        $lost = $formula->yield->waterLostFrom($mixed);
-        $water = $mixed->get(Component::Water);
-        if ($mixed->grams() <= 0.0) {
-            return [$mixed, null, []];
-        }
-        if ($lost < -0.02 * $mixed->grams()) {
-            return [$mixed, null, [sprintf('The yield is more than went in (%s mixed): is a line missing? The figures are of everything mixed.', KitchenNumber::grams($mixed->grams()))]];
-        }
-        if ($lost >= $water) {
-            return [$mixed, null, [sprintf('The yield would need %s of water to leave and there are only %s: check the yield or the lines. The figures are of everything mixed.', KitchenNumber::grams($lost), KitchenNumber::grams($water))]];
-        }
-        $lost = max(0.0, $lost);
-
-        return [$mixed->with(Component::Water, $water - $lost), $formula->yield, $lost < 0.5 ? [] : [sprintf('%s of water boiled off between mixing and the yield.', KitchenNumber::grams($lost))]];
-    }
-
     private static function ph(Mixture $mixture, Doubt $doubt): ?Reading
     {
         if (Acidity::ph($mixture) === null) {
@@ -198,13 +173,13 @@ final readonly class Balance
     /** @return list<Ingredient> */
     private static function ingredientsOf(Formula $formula): array
     {
-        $ingredients = array_map(static fn(ResolvedLine $line): ?Ingredient => $line->ingredient, $formula->lines);
+        $ingredients = array_map(static fn(ResolvedLine $line): ?Ingredient => $line->ingredient, $formula->ingredientLines());
 
         return array_values(array_filter($ingredients));
     }
 
-    /** @return list<string> */
-    private static function allergensOf(Formula $formula): array
+    /** @return list<string> as allergens(), without weighing anything */
+    public static function allergensIn(Formula $formula): array
     {
         $found = array_merge([], ...array_map(static fn(Ingredient $ingredient): array => $ingredient->allergens, self::ingredientsOf($formula)));
 

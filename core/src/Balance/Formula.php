@@ -8,6 +8,7 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Quantity\Measures;
 use Vinculum\Reading\LineResolver;
+use Vinculum\Reading\LineStatus;
 use Vinculum\Reading\ResolvedLine;
 
 /** The lines of a sauce as understood, with the yield the cook measured at the end, if any. */
@@ -18,18 +19,24 @@ final readonly class Formula
 
     /**
      * @param list<ResolvedLine> $lines
+     * @param list<ResolvedLine> $doses what was added after the yield was measured, to taste
      */
-    private function __construct(public array $lines, public ?Yielded $yield, public ?string $yieldText, public ?Catalogue $catalogue) {}
+    private function __construct(public array $lines, public ?Yielded $yield, public ?string $yieldText, public ?Catalogue $catalogue, public array $doses = []) {}
 
-    /** @param list<string> $texts */
-    public static function fromTexts(array $texts, Catalogue $catalogue, Measures $measures, ?string $yield = null): self
+    /**
+     * @param list<string> $texts
+     * @param float|null   $partMillilitres the vessel that a "part" is, where the cook says
+     */
+    public static function fromTexts(array $texts, Catalogue $catalogue, Measures $measures, ?string $yield = null, ?float $partMillilitres = null): self
     {
-        $resolver = new LineResolver($catalogue, $measures);
+        $resolver = new LineResolver($catalogue, $measures, $partMillilitres ?? LineResolver::PART_MILLILITRES);
         $lines = [];
         foreach ($texts as $number => $text) {
-            $lines[] = $number < self::MOST_LINES
-                ? $resolver->resolve($text)
-                : ResolvedLine::unread($text, sprintf('Only the first %d lines are read: make this sauce of two parts.', self::MOST_LINES));
+            $lines[] = match (true) {
+                ResolvedLine::isHeading($text) => ResolvedLine::heading($text),
+                $number < self::MOST_LINES => $resolver->resolve($text),
+                default => ResolvedLine::unread($text, sprintf('Only the first %d lines are read: make this sauce of two parts.', self::MOST_LINES)),
+            };
         }
 
         return new self($lines, $yield === null ? null : Yielded::parse($yield, $measures), $yield, $catalogue);
@@ -52,5 +59,31 @@ final readonly class Formula
         }
 
         return $sum;
+    }
+
+    /** The same formula with other lines; the yield stays as it was measured. */
+    public function withLines(ResolvedLine ...$lines): self
+    {
+        return new self(array_values($lines), $this->yield, $this->yieldText, $this->catalogue, $this->doses);
+    }
+
+    /** A batch of another size, cooked as far. */
+    public function times(float $factor): self
+    {
+        $scale = static fn(ResolvedLine $line): ResolvedLine => $line->times($factor);
+
+        return new self(array_map($scale, $this->lines), $this->yield?->times($factor), $this->yieldText, $this->catalogue, array_map($scale, $this->doses));
+    }
+
+    /** What went in after the yield was measured, a dose at a time. */
+    public function dosedWith(ResolvedLine ...$doses): self
+    {
+        return new self($this->lines, $this->yield, $this->yieldText, $this->catalogue, [...$this->doses, ...array_values($doses)]);
+    }
+
+    /** @return list<ResolvedLine> every line and dose that names an ingredient or should */
+    public function ingredientLines(): array
+    {
+        return array_values(array_filter([...$this->lines, ...$this->doses], static fn(ResolvedLine $line): bool => $line->status !== LineStatus::Heading));
     }
 }

@@ -39,6 +39,11 @@ final readonly class Yielded
         return null;
     }
 
+    public function times(float $factor): self
+    {
+        return new self($this->grams?->times($factor), $this->millilitres?->times($factor));
+    }
+
     /** Grams of water that left on the way from this mixture to the yield; negative when more came out than went in. */
     public function waterLostFrom(Mixture $mixed): float
     {

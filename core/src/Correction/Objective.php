@@ -246,7 +246,7 @@ final readonly class Objective
             // two right-hand sides: the step itself, and what a gram of room more would be worth
             $matrix[] = [...$row, -$gradient[$a], 1.0];
         }
-        [$moves, $worth] = self::solve($matrix);
+        [$moves, $worth] = Elimination::solve($matrix);
         $left = $most - array_sum($grams);
         $overfill = array_sum($moves) - $left;
         $total = array_sum($worth);
@@ -260,39 +260,6 @@ final readonly class Objective
         }
 
         return array_values($grams);
-    }
-
-    /**
-     * Gaussian elimination of a positive definite matrix with two right-hand sides.
-     *
-     * @param list<list<float>> $matrix each row with both right-hand sides at its end
-     *
-     * @return array{list<float>, list<float>}
-     */
-    private static function solve(array $matrix): array
-    {
-        $size = count($matrix);
-        for ($pivot = 0; $pivot < $size; ++$pivot) {
-            for ($below = $pivot + 1; $below < $size; ++$below) {
-                $factor = $matrix[$below][$pivot] / $matrix[$pivot][$pivot];
-                for ($column = $pivot; $column < $size + 2; ++$column) {
-                    $matrix[$below][$column] -= $factor * $matrix[$pivot][$column];
-                }
-            }
-        }
-        $first = array_fill(0, $size, 0.0);
-        $second = $first;
-        for ($pivot = $size - 1; $pivot >= 0; --$pivot) {
-            [$one, $other] = [$matrix[$pivot][$size], $matrix[$pivot][$size + 1]];
-            for ($column = $pivot + 1; $column < $size; ++$column) {
-                $one -= $matrix[$pivot][$column] * $first[$column];
-                $other -= $matrix[$pivot][$column] * $second[$column];
-            }
-            $first[$pivot] = $one / $matrix[$pivot][$pivot];
-            $second[$pivot] = $other / $matrix[$pivot][$pivot];
-        }
-
-        return [array_values($first), array_values($second)];
     }
 
     /**

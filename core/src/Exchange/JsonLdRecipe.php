@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
+use Vinculum\Reading\ResolvedLine;
+
 /** A schema.org Recipe in JSON-LD, alone, in a list, or inside an @graph. */
 final class JsonLdRecipe
 {
@@ -18,7 +20,7 @@ final class JsonLdRecipe
             throw RecipeFault::notJson($fault->getMessage());
         }
         $recipe = self::recipeIn($found) ?? throw RecipeFault::notARecipe();
-        $lines = array_map(static fn(string $text): RecipeLine => new RecipeLine($text), self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []));
+        $lines = self::lines(self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []));
 
         return new Recipe(
             self::texts($recipe['name'] ?? [])[0] ?? null,
@@ -28,6 +30,25 @@ final class JsonLdRecipe
             $lines,
             self::texts($recipe['recipeInstructions'] ?? []),
         );
+    }
+
+    /**
+     * @param list<string> $texts ingredient lines, and headings among them
+     *
+     * @return list<RecipeLine>
+     */
+    private static function lines(array $texts): array
+    {
+        [$lines, $stage] = [[], null];
+        foreach ($texts as $text) {
+            if (ResolvedLine::isHeading($text)) {
+                $stage = rtrim($text, ': ');
+            } else {
+                $lines[] = new RecipeLine($text, $stage);
+            }
+        }
+
+        return $lines;
     }
 
     /** @return array<mixed>|null */

@@ -47,6 +47,16 @@ final class Catalogue
             $rows[$key] = $label->row($key, $this->get($label->like));
         }
 
+        return $this->with($rows);
+    }
+
+    /**
+     * This catalogue with more in it; a key that is there already is replaced.
+     *
+     * @param array<string, Row> $rows by key
+     */
+    public function with(array $rows): self
+    {
         return $rows === [] ? $this : new self($rows + $this->rows);
     }
 
@@ -65,6 +75,12 @@ final class Catalogue
     public function keys(): array
     {
         return array_keys($this->rows);
+    }
+
+    /** @return list<string> keys of what is the cook's own */
+    public function ownKeys(): array
+    {
+        return array_keys(array_filter($this->rows, static fn(Row $row): bool => $row->has('own')));
     }
 
     /** @return list<Ingredient> */

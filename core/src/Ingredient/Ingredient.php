@@ -37,7 +37,7 @@ final readonly class Ingredient
      * @param array<string, Grade>  $grades  by composition group
      * @param list<string>          $sources keys of sources.ini
      * @param bool                  $heatIsOfPods its heat varies from pod to pod by a factor of two
-     * @param bool                  $isOwn        a product of the cook's own, not of the shipped catalogue
+     * @param string|null           $like         for what is the cook's own, the generic ingredient it is a kind of; null for the shipped ones
      * @param string|null           $pouredAs the ingredient that a spoonful of it means: a lemon's juice
      */
     private function __construct(
@@ -59,7 +59,7 @@ final readonly class Ingredient
         public array $sources,
         public bool $heatIsOfPods,
         public ?string $pouredAs,
-        public bool $isOwn,
+        public ?string $like,
     ) {}
 
     /** @throws FactsFault when the row is incomplete or its composition adds up to more than 100 g */
@@ -93,8 +93,20 @@ final readonly class Ingredient
             $row->list('sources') ?: throw FactsFault::missing($row->key, 'sources'),
             $row->textOr('pod', '') === 'yes',
             $row->has('poured') ? $row->text('poured') : null,
-            $row->has('own'),
+            $row->has('own') ? $row->text('own') : null,
         );
+    }
+
+    /** Whether it is the cook's own, not of the shipped catalogue. */
+    public function isOwn(): bool
+    {
+        return $this->like !== null;
+    }
+
+    /** The key of the shipped ingredient that says what it is like and what work it does. */
+    public function kind(): string
+    {
+        return $this->like ?? $this->key;
     }
 
     public function grade(string $group): Grade

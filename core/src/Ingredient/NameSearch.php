@@ -70,6 +70,32 @@ final class NameSearch
     }
 
     /**
+     * Names that begin with these letters, or hold a word that does: one name for each ingredient, the cook's own first,
+     * then names that begin so, then the shorter.
+     *
+     * @return list<NameMatch> scored by that order
+     */
+    public function startingWith(string $letters, int $most): array
+    {
+        $letters = trim(mb_strtolower($letters));
+        $best = [];
+        foreach ($this->aliases as $alias) {
+            $name = mb_strtolower($alias['alias']);
+            $at = $letters === '' ? false : strpos(' ' . $name, ' ' . $letters);
+            if ($at === false) {
+                continue;
+            }
+            $score = ($alias['own'] ? 2.0 : 0.0) + ($at === 0 ? 1.0 : 0.0) - strlen($name) / 1000.0 - ($alias['likely'] ? 0.0 : 0.05);
+            if ($score > ($best[$alias['key']]->score ?? -INF)) {
+                $best[$alias['key']] = new NameMatch($alias['key'], $alias['alias'], $score);
+            }
+        }
+        usort($best, static fn(NameMatch $a, NameMatch $b): int => $b->score <=> $a->score);
+
+        return array_slice($best, 0, $most);
+    }
+
+    /**
      * @param non-empty-list<string> $words
      *
      * @return list<NameMatch> the best match for each ingredient, best first

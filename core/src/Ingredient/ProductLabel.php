@@ -93,7 +93,7 @@ final readonly class ProductLabel
             'name' => $this->name,
             'also' => $this->standsIn ? implode(', ', [$generic->name, str_replace('-', ' ', $generic->key), ...$generic->aliases]) : '',
             'roles' => implode(', ', $generic->roles),
-            'own' => 'yes',
+            'own' => $generic->kind(),
             'of' => self::list(array_filter($amounts, static fn(float $grams, string $component): bool => $grams > 0.0 && Component::from($component)->isMass() && $component !== 'sweetener', ARRAY_FILTER_USE_BOTH)),
             'shu' => (string) ($this->shu ?? $generic->mixture->get(Component::CapsaicinoidHeat) / 100.0),
             'other_shu' => (string) ($generic->mixture->get(Component::OtherHeat) / 100.0),

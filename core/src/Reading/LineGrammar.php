@@ -37,9 +37,10 @@ final readonly class LineGrammar
             $second = $this->secondAmount($cursor);
         }
         $rest = $cursor->isAtEnd() ? '' : substr($line, $cursor->peek()->offset ?? 0);
+        $amountText = $measured === null ? '' : substr($line, 0, strlen($line) - strlen($rest));
         [$rest, $inBrackets] = $this->takeBrackets($rest, $measured, $second);
         if ($measured === null) {
-            [$rest, $measured, $second] = $this->trailingAmount($rest);
+            [$rest, $measured, $second, $amountText] = $this->trailingAmount($rest);
         }
         $rest = preg_replace('/^(?:\s|of\b|the\b|each\b)+/iu', '', $rest) ?? $rest;
         [$name, $preparation] = self::splitPreparation($rest);
@@ -57,7 +58,7 @@ final readonly class LineGrammar
         }
         $isNonsense = ($measured !== null && !$measured->isSensible()) || ($second !== null && !$second->isSensible());
 
-        return new ReadLine($text, $measured, $second, trim($name), $alternatives, trim($preparation . ($isBoth ? ' zest and juice' : '')), $part, array_values(array_unique($tags)), $isNonsense);
+        return new ReadLine($text, $measured, $second, trim($name), $alternatives, trim($preparation . ($isBoth ? ' zest and juice' : '')), $part, array_values(array_unique($tags)), $isNonsense, trim($amountText));
     }
 
     /** @return array{string, list<string>} */
@@ -146,7 +147,7 @@ final readonly class LineGrammar
     /**
      * "garlic, 3 cloves", "sugar: 100 g", "ketchup 200 g".
      *
-     * @return array{string, Measured|null, Measured|null}
+     * @return array{string, Measured|null, Measured|null, string} what is left, the amounts, and the text that says them
      */
     private function trailingAmount(string $rest): array
     {
@@ -171,11 +172,12 @@ final readonly class LineGrammar
             $second = $this->secondAmount($cursor);
             $left = trim(substr($rest, 0, $tokens[$index]->offset), " \t,:-=–—");
             $right = $cursor->isAtEnd() ? '' : substr($rest, $cursor->peek()->offset ?? 0);
+            $said = substr($rest, $tokens[$index]->offset, strlen($rest) - $tokens[$index]->offset - strlen($right));
 
-            return [$left . ($right === '' ? '' : ', ' . ltrim($right, ', ')), $measured, $second];
+            return [$left . ($right === '' ? '' : ', ' . ltrim($right, ', ')), $measured, $second, $said];
         }
 
-        return [$rest, null, null];
+        return [$rest, null, null, ''];
     }
 
     /** @return array{string, string} */

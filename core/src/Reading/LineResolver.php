@@ -28,15 +28,16 @@ final readonly class LineResolver
     /** Loosely filled pieces of something whose bulk density nobody stated, g/ml. */
     private const LOOSE_DENSITY = 0.6;
     private const LOOSE_SPREAD = 0.30;
-    /** One "part", when a line counts in parts: only the ratio matters. */
-    private const PART_MILLILITRES = 100.0;
+    /** One "part" where nobody says how large it is: only the ratio matters. */
+    public const PART_MILLILITRES = 100.0;
 
     /** The share of its solubles that a thing steeped and taken out leaves behind (handbook default). */
     private const STEEPED_SHARE = 0.5;
 
     private LineGrammar $grammar;
 
-    public function __construct(private Catalogue $catalogue, Measures $measures)
+    /** @param float $partMillilitres the vessel that a "part" is */
+    public function __construct(private Catalogue $catalogue, Measures $measures, private float $partMillilitres = self::PART_MILLILITRES)
     {
         $this->grammar = new LineGrammar($measures);
     }
@@ -246,9 +247,9 @@ final readonly class LineResolver
         $counted = $measured->counted ?? 'whole';
         if ($counted === 'part') {
             $density = $ingredient->density ?? self::LOOSE_DENSITY;
-            $millilitres = $measured->middle() * self::PART_MILLILITRES;
+            $millilitres = $measured->middle() * $this->partMillilitres;
 
-            return new FoundGrams(Amount::within($millilitres * $density, $ingredient->texture->deviation()), $millilitres, true, sprintf('1 part taken as %s', KitchenNumber::millilitres(self::PART_MILLILITRES)), false);
+            return new FoundGrams(Amount::within($millilitres * $density, $ingredient->texture->deviation()), $millilitres, true, sprintf('1 part taken as %s', KitchenNumber::millilitres($this->partMillilitres)), false);
         }
         $one = $this->weightOfOne($counted, $measured->size, $line, $ingredient);
         if ($one === null) {
@@ -348,7 +349,7 @@ final readonly class LineResolver
             $notes[] = 'the juice is counted; give the zest a line of its own';
         }
 
-        return new ResolvedLine($line->text, $ingredient, $grams, $found->millilitres, $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured, $notes === [] ? null : implode('; ', $notes), $mixture, $others, $line->tags, $line->name);
+        return new ResolvedLine($line->text, $ingredient, $grams, $found->millilitres, $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured, $notes === [] ? null : implode('; ', $notes), $mixture, $others, $line->tags, $line->name, $line->measured, $line->amountText);
     }
 
     /** @param list<string> $words */
@@ -370,6 +371,6 @@ final readonly class LineResolver
     /** @param list<string> $others */
     private function without(ReadLine $line, ?Ingredient $ingredient, LineStatus $status, string $note, array $others): ResolvedLine
     {
-        return new ResolvedLine($line->text, $ingredient, null, null, $status, $note, Mixture::nothing(), $others, $line->tags, $line->name);
+        return new ResolvedLine($line->text, $ingredient, null, null, $status, $note, Mixture::nothing(), $others, $line->tags, $line->name, $line->measured, $line->amountText);
     }
 }

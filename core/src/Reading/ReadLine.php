@@ -16,6 +16,7 @@ final readonly class ReadLine
      * @param string|null   $part         juice or zest, when only that part of a fruit is used
      * @param list<string>  $tags         cold, steeped, optional, lock, roasted, drained
      * @param bool          $isNonsense   an amount is written that cannot be one
+     * @param string        $amountText   the part of the text that says the amount, empty where none does
      */
     public function __construct(
         public string $text,
@@ -27,5 +28,6 @@ final readonly class ReadLine
         public ?string $part,
         public array $tags,
         public bool $isNonsense,
+        public string $amountText = '',
     ) {}
 }

@@ -19,6 +19,8 @@ final readonly class ResolvedLine
      * @param list<string>    $alternatives keys it might also be, likeliest first
      * @param list<string>    $tags
      * @param string          $writtenName  the words of the text that name the ingredient
+     * @param Measured|null   $measured     the amount as it was written
+     * @param string          $amountText   the part of the text that says it
      */
     public function __construct(
         public string $text,
@@ -31,7 +33,21 @@ final readonly class ResolvedLine
         public array $alternatives,
         public array $tags,
         public string $writtenName = '',
+        public ?Measured $measured = null,
+        public string $amountText = '',
     ) {}
+
+    /** A heading that starts a stage, or an empty line: nothing goes in. */
+    public static function heading(string $text): self
+    {
+        return new self($text, null, null, null, LineStatus::Heading, null, Mixture::nothing(), [], []);
+    }
+
+    /** Whether a text is a heading ("For the pot:") or empty. */
+    public static function isHeading(string $text): bool
+    {
+        return preg_match('/^\s*(?:[^:]{2,60}:)?\s*$/u', mb_scrub($text)) === 1;
+    }
 
     /** A line that is kept but not looked at. */
     public static function unread(string $text, string $note): self
@@ -43,6 +59,12 @@ final readonly class ResolvedLine
     public static function ofGrams(Ingredient $ingredient, Amount $grams): self
     {
         return new self('', $ingredient, $grams, null, LineStatus::Measured, null, $ingredient->mixture, [], []);
+    }
+
+    /** The same thing in another amount; its doubt keeps its share. */
+    public function times(float $factor): self
+    {
+        return new self($this->text, $this->ingredient, $this->grams?->times($factor), $this->millilitres === null ? null : $this->millilitres * $factor, $this->status, $this->note, $this->hundredGrams, $this->alternatives, $this->tags, $this->writtenName, $this->measured?->times($factor), $this->amountText);
     }
 
     public function mixture(): Mixture

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Substitution;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
+
+/** A whole recipe made fit for someone: every line that is in the way replaced at once. */
+final readonly class Conversion
+{
+    /**
+     * @param list<Swap>           $swaps   in the order of the lines
+     * @param list<int>            $stuck   lines from 0 for which nothing does
+     * @param Formula              $formula with every swap made
+     * @param array<string, float> $changeSteps of the whole sauce, by axis
+     */
+    private function __construct(public array $swaps, public array $stuck, public Formula $formula, public array $changeSteps, public float $residual) {}
+
+    /** Each line is replaced in the sauce as the swaps before it have left it, so that later ones make up for earlier ones. */
+    public static function of(Formula $formula, Reason $reason, Catalogue $catalogue, Measures $measures): self
+    {
+        [$swaps, $stuck, $now] = [[], [], $formula];
+        foreach ($formula->lines as $number => $line) {
+            if ($line->ingredient === null || $reason->tolerates($line->ingredient) || !$line->countsInTheMixture()) {
+                continue;
+            }
+            $swap = (new SwapSearch($now, $number, $reason, $catalogue, $measures))->substitutes()[0] ?? null;
+            if ($swap === null) {
+                $stuck[] = $number;
+                continue;
+            }
+            $swaps[] = $swap;
+            $now = $swap->applied($now);
+        }
+        $moves = Balance::of($formula)->taste->stepsTo(Balance::of($now)->taste);
+
+        return new self($swaps, $stuck, $now, $moves, sqrt(array_sum(array_map(static fn(float $move): float => $move * $move, $moves))));
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Substitution;
+
+use Vinculum\Balance\Formula;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Amount;
+use Vinculum\Reading\ResolvedLine;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Taste;
+
+/** A substitute for a line: how much of it, what makes up for it, and what that does to the whole sauce. */
+final readonly class Swap
+{
+    /**
+     * @param int                  $line             from 0
+     * @param list<SwapAddition>   $compensations    at most two
+     * @param array<string, float> $changeSteps      of the whole sauce, by axis
+     * @param float                $residual         √Σ (change in steps)²
+     * @param float                $misfit           of fat, body and bulk, in units that count as a step would
+     * @param float                $kinship          of aroma, 0 to 1
+     * @param list<string>         $allergensAdded   to the whole sauce
+     * @param list<string>         $allergensRemoved
+     * @param list<string>         $dietsGained      that the whole sauce now fits
+     * @param list<string>         $dietsLost
+     * @param list<string>         $notes            what no number holds, and how body and fat change
+     */
+    public function __construct(
+        public int $line,
+        public Ingredient $ingredient,
+        public float $grams,
+        public string $measure,
+        public array $compensations,
+        public Taste $after,
+        public array $changeSteps,
+        public float $residual,
+        public ?Axis $mainAxis,
+        public float $misfit,
+        public float $kinship,
+        public array $allergensAdded,
+        public array $allergensRemoved,
+        public array $dietsGained,
+        public array $dietsLost,
+        public array $notes,
+    ) {}
+
+    /** The formula with the substitute in the line's place and its compensations made; lines that are put in come last. */
+    public function applied(Formula $formula): Formula
+    {
+        return self::placed($formula, $this->line, $this->ingredient, $this->grams, $this->compensations);
+    }
+
+    /**
+     * A formula with so much of an ingredient in a line's place.
+     *
+     * @param list<SwapAddition> $compensations
+     */
+    public static function placed(Formula $formula, int $line, Ingredient $ingredient, float $amount, array $compensations): Formula
+    {
+        $lines = $formula->lines;
+        $lines[$line] = self::weighed($ingredient, $amount);
+        foreach ($compensations as $compensation) {
+            $stands = $compensation->line === null ? null : $lines[$compensation->line];
+            $grams = $stands->grams->value ?? 0.0;
+            if ($stands !== null && $grams > 0.0) {
+                $lines[$compensation->line] = $stands->times(max(0.0, 1.0 + $compensation->grams / $grams));
+            } elseif ($compensation->grams > 0.0) {
+                $lines[] = self::weighed($compensation->ingredient, $compensation->grams);
+            }
+        }
+
+        return $formula->withLines(...$lines);
+    }
+
+    private static function weighed(Ingredient $ingredient, float $grams): ResolvedLine
+    {
+        return ResolvedLine::ofGrams($ingredient, Amount::within($grams, $ingredient->texture->deviation()));
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Substitution;
+
+/** There is nothing to replace. */
+final class SwapFault extends \InvalidArgumentException
+{
+    public static function noSuchLine(int $line, int $of): self
+    {
+        return new self($of === 0 ? 'There is no ingredient line to replace.' : "There is no line {$line}: the ingredient lines run from 1 to {$of}.");
+    }
+
+    public static function notKnown(int $line, string $text): self
+    {
+        return new self(sprintf('Line %d, "%s", names no ingredient that is known, so nothing can be found that does its work. Write it more plainly first.', $line, mb_strimwidth($text, 0, 60, '…')));
+    }
+
+    public static function noAmount(int $line, string $text): self
+    {
+        return new self(sprintf('Line %d, "%s", has no amount, so there is nothing to match. Give it one first.', $line, mb_strimwidth($text, 0, 60, '…')));
+    }
+
+    public static function noAmountOf(string $name, int $line): self
+    {
+        return new self("No amount of {$name} does the work of line {$line}.");
+    }
+}

@@ -1,0 +1,299 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Substitution;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Contract\SwapShape;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
+use Vinculum\Substitution\Conversion;
+use Vinculum\Substitution\Reason;
+use Vinculum\Substitution\Swap;
+use Vinculum\Substitution\SwapAddition;
+use Vinculum\Substitution\SwapFault;
+use Vinculum\Substitution\SwapSearch;
+
+final class SwapSearchTest extends TestCase
+{
+    private const SAUCE = ['1 cup ketchup', '½ cup cider vinegar', '200 g white sugar', '2 tsp salt', '1 tbsp soy sauce', '½ tsp cayenne', '1 cup water', '1 tbsp cornflour'];
+    private const CREAMY = ['1 cup mayonnaise', '½ cup sour cream', '1 tbsp lemon juice', '1 tsp salt', '3 tbsp basil', '1 tbsp dijon mustard'];
+
+    /** Common practice (handbook, part C): ¾ cup of honey, about 1.3 times the weight, for a cup of sugar, and less liquid; equal sweetness needs a little more. */
+    public function test_honey_for_sugar(): void
+    {
+        $swap = self::swap(self::SAUCE, 3, 'honey');
+
+        self::assertEqualsWithDelta(1.3, $swap->grams / 200.0, 0.2 * 1.3);
+        self::assertLessThan(0.5, $swap->residual);
+        self::assertSame(['water'], array_map(static fn(SwapAddition $one): string => $one->ingredient->key, $swap->compensations));
+        self::assertLessThan(-30.0, $swap->compensations[0]->grams);
+    }
+
+    /** Common practice: one cornflour, two flour; the other starches by weight as the handbook's table of thickening. @return iterable<string, array{string, float}> */
+    public static function starches(): iterable
+    {
+        yield 'plain flour' => ['plain-flour', 2.0];
+        yield 'potato starch' => ['potato-starch', 0.8];
+        yield 'arrowroot' => ['arrowroot', 0.9];
+        yield 'rice flour' => ['rice-flour', 1.2];
+    }
+
+    #[DataProvider('starches')]
+    public function test_starches_by_how_they_thicken(string $starch, float $ratio): void
+    {
+        self::assertEqualsWithDelta($ratio, self::swap(self::SAUCE, 8, $starch)->grams / 8.0, 0.2 * $ratio);
+    }
+
+    /** Common practice: a third of dried herb for fresh, by spoon. @return iterable<string, array{string, string, string}> */
+    public static function herbs(): iterable
+    {
+        yield 'basil' => ['3 tbsp basil', 'dried-basil', '1 tbsp'];
+        yield 'mint' => ['3 tbsp mint', 'dried-mint', '1 tbsp'];
+        yield 'dill' => ['6 tsp dill', 'dried-dill', '2 tsp'];
+        yield 'parsley' => ['3 tbsp parsley', 'dried-parsley', '1 tbsp'];
+    }
+
+    #[DataProvider('herbs')]
+    public function test_dried_for_fresh(string $fresh, string $dried, string $measure): void
+    {
+        $lines = array_replace(self::CREAMY, [4 => $fresh]);
+        $swap = self::swap($lines, 5, $dried);
+        $wanted = self::formula(["{$measure} " . str_replace('-', ' ', $dried)])->lines[0]->grams->value ?? 0.0;
+
+        self::assertEqualsWithDelta($wanted, $swap->grams, 0.2 * $wanted);
+    }
+
+    /** By weight a salt is a salt; by the spoon fine salt is about half of flakes (common practice). */
+    public function test_crystal_salts_by_weight(): void
+    {
+        $swap = self::swap(['500 g tinned tomatoes', '2 tsp salt', '1 tbsp oil'], 2, 'flake-salt');
+
+        self::assertEqualsWithDelta(12.0, $swap->grams, 0.6);
+        $flakesInTwoTeaspoons = self::formula(['2 tsp flaky sea salt'])->lines[0]->grams->value ?? 0.0;
+        self::assertEqualsWithDelta(2.0, $swap->grams / $flakesInTwoTeaspoons, 0.4);
+    }
+
+    /** A vinegar is swapped by its acid: twice the acid, half the vinegar, and water for the rest. */
+    public function test_vinegars_by_strength(): void
+    {
+        $catalogue = Catalogue::shipped();
+        foreach (['red-wine-vinegar', 'strong-vinegar', 'rice-vinegar', 'white-vinegar'] as $key) {
+            $acid = $catalogue->get('cider-vinegar')->mixture->amounts()['acetic'] / $catalogue->get($key)->mixture->amounts()['acetic'];
+            self::assertEqualsWithDelta($acid, self::swap(self::SAUCE, 2, $key)->grams / 119.6, 0.12 * $acid, $key);
+        }
+    }
+
+    /** Pods and powders go by Scoville units as they are, not by the rating of the dried pod. */
+    public function test_pods_to_powder_by_heat_as_it_is(): void
+    {
+        $catalogue = Catalogue::shipped();
+        $lines = ['500 g tinned tomatoes', '24 g red chillies', '1 tsp salt'];
+        $shu = static fn(string $key): float => array_sum(array_intersect_key($catalogue->get($key)->mixture->amounts(), ['capsaicinoid_heat' => 1, 'other_heat' => 1])) / 100.0;
+        foreach (['cayenne', 'birds-eye-chilli', 'jalapeno'] as $key) {
+            $wanted = 24.0 * $shu('red-chilli') / $shu($key);
+            self::assertEqualsWithDelta($wanted, self::swap($lines, 2, $key)->grams, 0.2 * $wanted, $key);
+        }
+    }
+
+    public function test_a_swap_does_what_it_says(): void
+    {
+        foreach ([[self::SAUCE, null], [self::CREAMY, null], [self::SAUCE, '500 ml']] as [$lines, $yield]) {
+            $formula = self::formula($lines, $yield);
+            $before = Balance::of($formula)->taste;
+            foreach (array_keys($lines) as $line) {
+                foreach (self::search($formula, $line, Reason::missing())->substitutes() as $swap) {
+                    $moved = $before->stepsTo(Balance::of($swap->applied($formula))->taste);
+                    self::assertEqualsWithDelta($moved, $swap->changeSteps, 1e-9);
+                    self::assertEqualsWithDelta(sqrt(array_sum(array_map(static fn(float $one): float => $one ** 2, $moved))), $swap->residual, 1e-9);
+                    self::assertLessThanOrEqual(2, count($swap->compensations));
+                    self::assertGreaterThan(0.0, $swap->grams);
+                    self::assertLessThanOrEqual(1.0, abs($swap->mainAxis === null ? 0.0 : $moved[$swap->mainAxis->value]));
+                    foreach ($swap->compensations as $one) {
+                        $stands = $one->line === null ? 0.0 : $formula->lines[$one->line]->grams->value ?? 0.0;
+                        self::assertGreaterThanOrEqual(-$stands - 1e-9, $one->grams, 'no more is taken out than is there');
+                    }
+                }
+            }
+        }
+    }
+
+    public function test_ranked_by_residual_to_a_quarter_then_kinship_then_compensations(): void
+    {
+        foreach ([2, 3, 5, 6] as $line) {
+            $swaps = self::search(self::formula(self::SAUCE), $line - 1, Reason::missing())->substitutes();
+            self::assertGreaterThan(2, count($swaps));
+            $ranks = array_map(static fn(Swap $one): array => [round(4 * $one->residual), -$one->kinship, count($one->compensations)], $swaps);
+            $sorted = $ranks;
+            sort($sorted);
+            self::assertSame($sorted, $ranks);
+        }
+    }
+
+    /** More freedom never does worse: with compensations allowed the weighted merit can only fall, so a plain amount is no better. */
+    public function test_no_plain_amount_of_the_substitute_beats_the_one_found_by_much(): void
+    {
+        $formula = self::formula(self::SAUCE);
+        $before = Balance::of($formula)->taste;
+        foreach (['honey' => 2, 'red-wine-vinegar' => 1, 'tamari' => 4] as $key => $line) {
+            $swap = self::search($formula, $line, Reason::missing())->with(Catalogue::shipped()->get($key));
+            self::assertNotNull($swap);
+            $best = INF;
+            for ($grams = 1.0; $grams < 500.0; $grams *= 1.02) {
+                $moved = $before->stepsTo(Balance::of(Swap::placed($formula, $line, Catalogue::shipped()->get($key), $grams, []))->taste);
+                $best = min($best, sqrt(array_sum(array_map(static fn(float $one): float => $one ** 2, $moved))));
+            }
+            self::assertLessThan($best + 0.3, $swap->residual, $key);
+        }
+    }
+
+    public function test_reasons_decide_who_may_stand_in(): void
+    {
+        $sauce = self::formula(self::SAUCE);
+        foreach (self::search($sauce, 4, Reason::cannotEat(['soya'], []))->substitutes() as $swap) {
+            self::assertNotContains('soya', $swap->ingredient->allergens);
+            self::assertContains('soya', $swap->allergensRemoved);
+        }
+        foreach (self::search(self::formula(['1 kg damsons', '300 g sugar']), 0, Reason::outOfSeason(1))->substitutes() as $swap) {
+            self::assertTrue(Reason::isInSeason($swap->ingredient->key, 1), $swap->ingredient->key);
+        }
+        $milder = self::search($sauce, 5, Reason::milder())->substitutes();
+        self::assertNotSame([], $milder);
+        foreach ($milder as $swap) {
+            self::assertEqualsWithDelta(-2.5, $swap->changeSteps['heat'], 1.0, $swap->ingredient->key);
+        }
+        foreach (self::search(self::formula(['100 ml maple syrup', '200 ml cider vinegar']), 0, Reason::cheaper())->substitutes() as $swap) {
+            self::assertNotContains($swap->ingredient->key, FactsFile::named('costs')['high']->list('of'));
+        }
+        $priced = self::search(self::formula(['100 g honey', '200 ml cider vinegar']), 0, Reason::cheaper(['honey' => 1.0, 'white-sugar' => 2.0]))->substitutes();
+        self::assertNotContains('white-sugar', array_map(static fn(Swap $one): string => $one->ingredient->key, $priced));
+    }
+
+    /** A season that runs over the turn of the year. */
+    public function test_seasons(): void
+    {
+        self::assertSame([true, true, false, true], array_map(static fn(int $month): bool => Reason::isInSeason('pear', $month), [8, 1, 5, 12]));
+        self::assertTrue(Reason::isInSeason('salt', 2));
+    }
+
+    public function test_a_creamy_sauce_made_vegan_is_vegan_and_near_what_it_was(): void
+    {
+        $formula = self::formula(self::CREAMY);
+        $conversion = Conversion::of($formula, Reason::cannotEat([], ['vegan']), Catalogue::shipped(), Measures::Us);
+
+        self::assertSame([], $conversion->stuck);
+        self::assertSame([0, 1], array_map(static fn(Swap $one): int => $one->line, $conversion->swaps));
+        self::assertContains('vegan', Balance::of($conversion->formula)->diets());
+        self::assertLessThan(2.5, $conversion->residual);
+        self::assertEqualsWithDelta(Balance::of($formula)->taste->stepsTo(Balance::of($conversion->formula)->taste), $conversion->changeSteps, 1e-9);
+    }
+
+    public function test_without_soya_and_without_added_sugar(): void
+    {
+        $soya = Conversion::of(self::formula(self::SAUCE), Reason::cannotEat(['soya'], []), Catalogue::shipped(), Measures::Us);
+        self::assertNotContains('soya', Balance::of($soya->formula)->allergens());
+        self::assertCount(1, $soya->swaps);
+
+        $sugar = Conversion::of(self::formula(['200 g white sugar', '100 ml cider vinegar', '300 g tinned tomatoes', '100 ml water']), Reason::cannotEat([], ['no-added-sugar']), Catalogue::shipped(), Measures::Us);
+        self::assertContains('no-added-sugar', Balance::of($sugar->formula)->diets());
+        self::assertLessThan(1.0, $sugar->residual);
+    }
+
+    public function test_what_nothing_can_replace_is_said(): void
+    {
+        $formula = self::formula(['200 g double cream', '100 g lemon curd', '1 tsp salt']);
+        $conversion = Conversion::of($formula, Reason::cannotEat([], ['vegan']), Catalogue::shipped(), Measures::Us);
+
+        self::assertSame([1], $conversion->stuck);
+        self::assertSame([0], array_map(static fn(Swap $one): int => $one->line, $conversion->swaps));
+        self::assertNotContains('vegan', Balance::of($conversion->formula)->diets());
+        self::assertSame([['line' => 2, 'text' => '100 g lemon curd']], SwapShape::conversion($formula, $conversion, null, Measures::Us)['stuck']);
+    }
+
+    public function test_a_locked_line_is_not_taken_from(): void
+    {
+        $swap = self::search(self::formula(['200 g sugar', '1 cup water [lock]', '½ cup cider vinegar', '1 tsp salt']), 0, Reason::missing())->with(Catalogue::shipped()->get('honey'));
+        foreach ($swap->compensations ?? [] as $one) {
+            self::assertNotSame(1, $one->line);
+        }
+        self::assertNotNull($swap);
+    }
+
+    public function test_there_must_be_something_to_replace(): void
+    {
+        foreach ([[['10 g salt'], 3, 'There is no line 4'], [['3 tbsp zorp'], 0, 'names no ingredient'], [['salt to taste'], 0, 'has no amount'], [[], 0, 'no ingredient line']] as [$lines, $line, $message]) {
+            try {
+                self::search(self::formula($lines), $line, Reason::missing());
+                self::fail($message);
+            } catch (SwapFault $fault) {
+                self::assertStringContainsString($message, $fault->getMessage());
+            }
+        }
+    }
+
+    public function test_its_shape_is_the_contracts_and_its_lines_read_back(): void
+    {
+        $formula = self::formula(self::SAUCE);
+        $json = SwapShape::of($formula, 2, self::search($formula, 2, Reason::missing())->substitutes(), null, Measures::Us);
+
+        self::assertSame([3, 'white-sugar'], [$json['line'], $json['ingredient']]);
+        foreach ($json['candidates'] as $candidate) {
+            self::assertSame(['ingredient', 'grams', 'measure', 'compensations', 'change_steps', 'residual_steps', 'allergens_added', 'allergens_removed', 'diets_gained', 'note'], array_slice(array_keys($candidate), 0, 10));
+            $lines = self::SAUCE;
+            foreach ($candidate['edits'] as $edit) {
+                $lines[$edit['line'] - 1] = $edit['text'];
+            }
+            $again = self::formula([...$lines, ...$candidate['added']]);
+            self::assertSame($candidate['ingredient'], $again->lines[2]->ingredient?->key, $again->lines[2]->text);
+            foreach (Balance::of($formula)->taste->stepsTo(Balance::of($again)->taste) as $axis => $moved) {
+                self::assertEqualsWithDelta($candidate['change_steps'][$axis], $moved, 0.35, "{$candidate['ingredient']} {$axis}");
+            }
+        }
+    }
+
+    public function test_every_fact_about_swaps_names_an_ingredient_that_there_is(): void
+    {
+        $catalogue = Catalogue::shipped();
+        foreach (['works', 'characters', 'costs'] as $file) {
+            foreach (FactsFile::named($file) as $row) {
+                foreach ($row->list('of') as $key) {
+                    self::assertTrue($catalogue->has($key), "{$file} [{$row->key}]: {$key}");
+                }
+                foreach (array_keys($row->amounts('strength')) as $key) {
+                    self::assertContains($key, $row->list('of'), "{$file} [{$row->key}]: {$key}");
+                }
+            }
+        }
+        foreach (FactsFile::named('seasons') as $row) {
+            self::assertTrue($catalogue->has($row->key), $row->key);
+            self::assertCount(2, $row->numbers('months'));
+        }
+        $doing = array_unique(array_merge([], ...array_map(static fn($row): array => $row->list('of'), array_values(FactsFile::named('works')))));
+        self::assertGreaterThan(0.75 * count($catalogue->keys()), count($doing), 'most of the catalogue can be swapped');
+    }
+
+    /** @param list<string> $lines */
+    private static function swap(array $lines, int $line, string $for): Swap
+    {
+        $swap = self::search(self::formula($lines), $line - 1, Reason::missing())->with(Catalogue::shipped()->get($for));
+        self::assertNotNull($swap);
+
+        return $swap;
+    }
+
+    private static function search(Formula $formula, int $line, Reason $reason): SwapSearch
+    {
+        return new SwapSearch($formula, $line, $reason, Catalogue::shipped(), Measures::Us);
+    }
+
+    /** @param list<string> $lines */
+    private static function formula(array $lines, ?string $yield = null): Formula
+    {
+        return Formula::fromTexts(array_values($lines), Catalogue::shipped(), Measures::Us, $yield);
+    }
+}
