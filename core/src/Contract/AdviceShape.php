@@ -5,17 +5,20 @@ declare(strict_types=1);
 namespace Vinculum\Contract;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
 use Vinculum\Correction\Addition;
 use Vinculum\Correction\Advice;
 use Vinculum\Correction\Correction;
 use Vinculum\Correction\Design;
 use Vinculum\Correction\DesignedLine;
+use Vinculum\Correction\Drafting;
 use Vinculum\Correction\Lever;
 use Vinculum\Correction\OtherWay;
 use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
+use Vinculum\Reading\AmountWriter;
 use Vinculum\Reading\ResolvedLine;
 use Vinculum\Taste\Axis;
 
@@ -59,6 +62,27 @@ final class AdviceShape
         return $levers;
     }
 
+    /** @return list<string> the formula's lines with the amounts found: locked ones as they were, those that are not needed left out, new ones last */
+    private static function designed(Design $design, Formula $formula, Measures $measures): array
+    {
+        $found = [];
+        foreach ($design->lines as $line) {
+            $found[$line->ingredient->key] = $line;
+        }
+        $texts = [];
+        foreach ($formula->lines as $line) {
+            $key = $line->ingredient?->key;
+            if ($key === null || !Drafting::isFree($line)) {
+                $texts[] = $line->text;
+            } elseif (isset($found[$key])) {
+                $texts[] = AmountWriter::inGrams($line, $found[$key]->grams, $measures);
+                unset($found[$key]);
+            }
+        }
+
+        return [...$texts, ...array_values(array_map(static fn(DesignedLine $line): string => str_replace(' whole', '', $line->measure) . ' ' . mb_strtolower($line->ingredient->name), $found))];
+    }
+
     /** @return array<string, mixed> */
     private static function correction(Correction $correction, Advice $advice, Balance $balance): array
     {
@@ -84,9 +108,10 @@ final class AdviceShape
     }
 
     /** @return array<string, mixed> */
-    public static function design(Design $design): array
+    public static function design(Design $design, Formula $formula, Measures $measures): array
     {
         return [
+            'texts' => self::designed($design, $formula, $measures),
             'lines' => array_map(static fn(DesignedLine $line): array => ['ingredient' => $line->ingredient->key, 'name' => $line->ingredient->name, 'grams' => Figure::round($line->grams), 'measure' => $line->measure, 'reason' => $line->reason], $design->lines),
             'distance' => Figure::round($design->distance),
             'tastes' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): float => Figure::round($design->taste->on($axis)), Axis::cases())),

@@ -6,7 +6,9 @@ namespace Vinculum\Contract;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\DoubtAdvice;
+use Vinculum\Balance\Parts;
 use Vinculum\Balance\Reading;
+use Vinculum\Balance\Shares;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Keeping\Caution;
 use Vinculum\Keeping\Cautions;
@@ -24,8 +26,12 @@ use Vinculum\Taste\Target;
 /** The balance of a formula. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, mass percent. */
 final class BalanceShape
 {
-    /** @return array<string, mixed> */
-    public static function of(Balance $balance, ?string $title, ?StyleFamily $style, Measures $measures): array
+    /**
+     * @param Target|null $own where this cook likes the family to stand, as far as tastings tell
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(Balance $balance, ?string $title, ?StyleFamily $style, Measures $measures, ?Target $own = null): array
     {
         $mixture = $balance->mixture;
         $cautions = array_map(static fn(Caution $caution): array => ['code' => $caution->code, 'severity' => $caution->severity, 'text' => $caution->text, 'source' => $caution->source], Cautions::for($balance));
@@ -38,7 +44,7 @@ final class BalanceShape
             'lines' => array_map(static fn(ResolvedLine $line): array => self::line($line, $balance->formula->catalogue), $balance->formula->lines),
             'batch' => self::batch($mixture),
             'body' => ['class' => $balance->body->class, 'from' => $balance->body->from, 'starch_percent_of_water' => Figure::round($balance->body->starchPercentOfWater)],
-            'axes' => self::axes($balance->axes, $style?->target),
+            'axes' => self::axes($balance->axes, $style?->target, $own),
             'ratios' => self::ratios($balance),
             'ph' => $balance->ph === null ? null : self::estimate($balance->ph),
             'water_activity' => $balance->waterActivity === null ? null : self::estimate($balance->waterActivity),
@@ -48,6 +54,8 @@ final class BalanceShape
             'diets' => $balance->diets(),
             'cautions' => $cautions,
             'notes' => $balance->notes,
+            'shares' => self::shares($balance),
+            'parts' => self::parts($balance),
             'doubt' => self::doubt($balance),
             'doubt_advice' => self::doubtAdvice($balance),
             'bands' => array_map(static fn(Reading $reading): array => ['value' => Figure::round($reading->value), 'low' => Figure::round($reading->low), 'high' => Figure::round($reading->high)], $balance->figures),
@@ -59,7 +67,7 @@ final class BalanceShape
      *
      * @return array<string, array<string, mixed>>
      */
-    public static function axes(array $readings, ?Target $target): array
+    public static function axes(array $readings, ?Target $target, ?Target $own = null): array
     {
         $axes = [];
         foreach (Axis::cases() as $axis) {
@@ -75,6 +83,8 @@ final class BalanceShape
                 'low_steps' => Figure::round($axis->steps($reading->low)),
                 'high_steps' => Figure::round($axis->steps($reading->high)),
                 'window_steps' => self::windowSteps($target, $axis),
+                'own_steps' => self::windowSteps($own, $axis),
+                'own_off_by_steps' => Figure::roundOrNull($own?->window($axis)?->off($axis, $reading->value)),
             ];
         }
 
@@ -95,7 +105,40 @@ final class BalanceShape
             'alternatives' => $line->alternatives,
             'tags' => $line->tags,
             'written_name' => $line->writtenName,
+            'amount' => self::span($line),
             'choices' => $catalogue === null ? [] : array_map(static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text], Mend::for($line, $catalogue)),
+        ];
+    }
+
+    /** @return array{int, int}|null where in the text its amount stands, in UTF-16 units as a browser counts them */
+    private static function span(ResolvedLine $line): ?array
+    {
+        $at = $line->amountText === '' ? false : strpos($line->text, $line->amountText);
+        if ($at === false) {
+            return null;
+        }
+        $units = static fn(string $text): int => intdiv(strlen(mb_convert_encoding($text, 'UTF-16LE', 'UTF-8')), 2);
+        $start = $units(substr($line->text, 0, $at));
+
+        return [$start, $start + $units($line->amountText)];
+    }
+
+    /** @return array<string, list<array{line: int, share: float}>> which line brings how much of each axis, the largest first */
+    private static function shares(Balance $balance): array
+    {
+        return array_map(static fn(array $shares): array => array_map(static fn(int $line, float $share): array => ['line' => $line + 1, 'share' => Figure::round($share)], array_keys($shares), $shares), Shares::of($balance->formula)->byAxis);
+    }
+
+    /** @return array<string, mixed>|null the formula as parts by volume */
+    private static function parts(Balance $balance): ?array
+    {
+        $parts = Parts::of($balance->formula);
+
+        return $parts === null ? null : [
+            'words' => $parts->words(),
+            'whole' => $parts->areWhole,
+            'part_ml' => Figure::round($parts->onePart),
+            'lines' => array_map(static fn(int $line, float $count): array => ['line' => $line + 1, 'parts' => Figure::round($count)], array_keys($parts->parts), $parts->parts),
         ];
     }
 

@@ -69,7 +69,7 @@ final class IngredientShape
             'key' => $ingredient->key,
             'name' => $ingredient->name,
             'roles' => $ingredient->roles,
-            'own' => $ingredient->isOwn,
+            'own' => $ingredient->isOwn(),
             'parts' => [
                 'water' => $sum('water'),
                 'sugars' => $sum('sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'galactose', 'sweetener'),

@@ -6,6 +6,7 @@ namespace Vinculum\Correction;
 
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Palate\Tasting;
 use Vinculum\Taste\Axis;
 use Vinculum\Taste\Target;
 use Vinculum\Taste\Taste;
@@ -16,6 +17,8 @@ final readonly class Complaint
 {
     /** How far the axes that nobody complained of may drift, in steps. */
     private const HELD_WITHIN = 1.0;
+    /** A word without strength moves its axis 2 to 3 steps, and is one point on the just-about-right scale. */
+    private const STEPS_A_POINT = 2.5;
 
     /** @param array<string, array{float, float}> $moves least and most steps by axis */
     private function __construct(public string $key, private array $moves, public string $says) {}
@@ -46,12 +49,22 @@ final readonly class Complaint
      */
     public function target(Taste $now, ?Target $style = null): Target
     {
+        return self::together([[$this, 1.0]], $now, $style);
+    }
+
+    /**
+     * The target that several words make at once, each with its strength: 1 as it is said, ½ for a little, 2 for far.
+     *
+     * @param list<array{self, float}> $said
+     */
+    public static function together(array $said, Taste $now, ?Target $style = null): Target
+    {
         $windows = [];
         foreach (Axis::cases() as $axis) {
             $steps = $now->stepsOn($axis);
-            if (isset($this->moves[$axis->value])) {
-                [$least, $most] = $this->moves[$axis->value];
-                $windows[$axis->value] = self::window($axis, $steps + $least, $steps + $most);
+            $moves = self::movesOn($axis, $said);
+            if ($moves !== null) {
+                $windows[$axis->value] = self::window($axis, $steps + $moves[0], $steps + $moves[1]);
             } elseif ($style?->window($axis) !== null) {
                 $windows[$axis->value] = $style->window($axis);
             } else {
@@ -60,6 +73,44 @@ final readonly class Complaint
         }
 
         return Target::of($windows);
+    }
+
+    /**
+     * What the words say on the just-about-right scale: −2 far too little to 2 far too much.
+     *
+     * @param list<array{self, float}> $said
+     *
+     * @return array<string, float> by axis, for those complained of
+     */
+    public static function scores(array $said): array
+    {
+        $scores = [];
+        foreach (Axis::cases() as $axis) {
+            $moves = self::movesOn($axis, $said);
+            if ($moves !== null) {
+                $scores[$axis->value] = max(-Tasting::MOST, min(Tasting::MOST, -($moves[0] + $moves[1]) / 2.0 / self::STEPS_A_POINT));
+            }
+        }
+
+        return $scores;
+    }
+
+    /**
+     * @param list<array{self, float}> $said
+     *
+     * @return array{float, float}|null least and most steps to move an axis by, the words added up; null where none is about it
+     */
+    private static function movesOn(Axis $axis, array $said): ?array
+    {
+        $sum = null;
+        foreach ($said as [$complaint, $strength]) {
+            if (isset($complaint->moves[$axis->value])) {
+                [$least, $most] = $complaint->moves[$axis->value];
+                $sum = [($sum[0] ?? 0.0) + $strength * $least, ($sum[1] ?? 0.0) + $strength * $most];
+            }
+        }
+
+        return $sum;
     }
 
     private static function window(Axis $axis, float $low, float $high): Window

@@ -24,8 +24,6 @@ final class Counsel
      */
     public static function for(Balance $balance, ?StyleFamily $style, ?Complaint $complaint, ?array $with, int $most, ?float $capacityMillilitres, Catalogue $catalogue, Measures $measures, ?Target $own = null, ?Move $move = null): Advice
     {
-        $keys = $with ?? self::usual($style);
-        $candidates = array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $keys);
         $aim = $own ?? $style?->target;
         $aim = $aim !== null && $move !== null ? $move->apply($aim) : $aim;
         $target = $complaint?->target($balance->taste, $aim) ?? $aim;
@@ -33,6 +31,17 @@ final class Counsel
             return new Advice($balance->taste, Target::of([]), 0.0, [], ['Nothing to aim at: choose a style, or say what is wrong ("too salty").']);
         }
 
+        return self::towards($target, $balance, $with ?? self::usual($style), $most, $capacityMillilitres, $catalogue, $measures);
+    }
+
+    /**
+     * What to add to get as near as may be to a target.
+     *
+     * @param list<string> $with ingredient keys that alone may be added
+     */
+    public static function towards(Target $target, Balance $balance, array $with, int $most, ?float $capacityMillilitres, Catalogue $catalogue, Measures $measures): Advice
+    {
+        $candidates = array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $with);
         $advice = CorrectionSearch::advise($balance->mixture, $target, new Wish($candidates, $most, $capacityMillilitres, $measures), $balance->allergens());
 
         return new Advice($advice->before, $advice->target, $advice->distanceBefore, $advice->corrections, $advice->notes, OtherWays::for($balance, $target, $advice), $candidates);

@@ -9,35 +9,45 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Quantity\Measures;
+use Vinculum\Reading\ResolvedLine;
 use Vinculum\Style\StyleFamily;
+use Vinculum\Taste\Target;
 
 /** Sets up a design: which lines are locked, which are free, and what carries the sauce. */
 final class Drafting
 {
+    /** Roles of what sets the balance. */
+    private const SEASONS = ['acid', 'sweetener', 'salt', 'umami', 'heat', 'base', 'water', 'fat'];
+
     /**
-     * The unlocked lines of the formula are free; on an empty bench the style's own correctors are.
+     * The unlocked lines that season are free, the rest stay as they are; on an empty bench the style's own correctors are free.
      *
-     * @param string|null $base ingredient key; the style's usual base when null
+     * @param string|null $base ingredient key; the largest unlocked line, else the style's usual base, when null
+     * @param Target|null $own  a target of the cook's own, instead of the style's
      *
      * @throws \InvalidArgumentException when the base is unknown or the locked lines alone fill the batch
      */
-    public static function draft(Formula $formula, StyleFamily $style, ?string $base, float $batchGrams, Catalogue $catalogue, Measures $measures): Design
+    public static function draft(Formula $formula, StyleFamily $style, ?string $base, float $batchGrams, Catalogue $catalogue, Measures $measures, ?Target $own = null): Design
     {
-        $carrier = $base ?? $style->base;
-        if (!$catalogue->has($carrier)) {
-            throw new \InvalidArgumentException("There is no ingredient \"{$carrier}\" to build on.");
-        }
         $fixed = Mixture::nothing();
         $free = [];
+        $largest = null;
         foreach ($formula->lines as $line) {
             if ($line->ingredient === null) {
                 continue;
             }
-            if (in_array('lock', $line->tags, true)) {
+            if (!self::isFree($line)) {
                 $fixed = $fixed->plus($line->mixture());
-            } else {
-                $free[$line->ingredient->key] = $line->ingredient;
+                continue;
             }
+            $free[$line->ingredient->key] = $line->ingredient;
+            if ($largest === null || ($line->grams->value ?? 0.0) > ($largest->grams->value ?? 0.0)) {
+                $largest = $line;
+            }
+        }
+        $carrier = $base ?? $largest->ingredient->key ?? $style->base;
+        if (!$catalogue->has($carrier)) {
+            throw new \InvalidArgumentException("There is no ingredient \"{$carrier}\" to build on.");
         }
         if ($free === []) {
             foreach ($style->correctors as $key) {
@@ -45,6 +55,12 @@ final class Drafting
             }
         }
 
-        return DesignSearch::find($fixed, Candidate::of($catalogue->get($carrier)), array_map(static fn(Ingredient $one): Candidate => Candidate::of($one), array_values($free)), $style->target, $batchGrams, $measures);
+        return DesignSearch::find($fixed, Candidate::of($catalogue->get($carrier)), array_map(static fn(Ingredient $one): Candidate => Candidate::of($one), array_values($free)), $own ?? $style->target, $batchGrams, $measures);
+    }
+
+    /** Whether a design may change this line: it is not locked, and it is there for the balance rather than for its smell. */
+    public static function isFree(ResolvedLine $line): bool
+    {
+        return !in_array('lock', $line->tags, true) && array_intersect(self::SEASONS, $line->ingredient->roles ?? []) !== [];
     }
 }

@@ -31,6 +31,17 @@ final readonly class Target
         return new self($windows);
     }
 
+    /** Half-way between two tastes, within so many steps: the way back from a dose too many. */
+    public static function between(Taste $one, Taste $other, float $steps): self
+    {
+        $windows = [];
+        foreach (Axis::cases() as $axis) {
+            $windows[$axis->value] = Window::around($axis, ($one->stepsOn($axis) + $other->stepsOn($axis)) / 2.0, $steps);
+        }
+
+        return new self($windows);
+    }
+
     /** The same target with one axis moved by so many steps; an axis let go of stays so. */
     public function moved(Axis $axis, float $steps): self
     {

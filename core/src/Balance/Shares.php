@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Balance;
+
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\TasteLoad;
+
+/** Which line brings how much of each axis: what makes a sauce what it is. */
+final readonly class Shares
+{
+    /** Less than this share is not worth a word. */
+    private const LEAST = 0.005;
+
+    /** @param array<string, array<int, float>> $byAxis share from 0 to 1 by axis and line number from 0, the largest first */
+    private function __construct(public array $byAxis) {}
+
+    /**
+     * Sweet, salt and heat are sums, so a line's share is its part of the sum. Sour is a sum too, of which only what is
+     * acid counts. Umami is a product of two sums: half of what the two make together goes to each (the Shapley value of
+     * a product), so that the shares still add up to the whole.
+     */
+    public static function of(Formula $formula): self
+    {
+        $loads = [];
+        foreach ([...$formula->lines, ...$formula->doses] as $number => $line) {
+            if ($line->countsInTheMixture()) {
+                $loads[$number] = TasteLoad::of($line->mixture());
+            }
+        }
+        $grams = array_sum(array_map(static fn(TasteLoad $load): float => $load->grams, $loads));
+        $nucleotides = array_sum(array_map(static fn(TasteLoad $load): float => $load->nucleotides, $loads));
+        $aminoAcids = array_sum(array_map(static fn(TasteLoad $load): float => $load->aminoAcids, $loads));
+        $half = $grams > 0.0 ? 50.0 * TasteLoad::synergy() / $grams : 0.0;
+        $brought = [];
+        foreach (Axis::cases() as $axis) {
+            $brought[$axis->value] = array_map(static fn(TasteLoad $load): float => max(0.0, match ($axis) {
+                Axis::Sweet => $load->sweet,
+                Axis::Sour => $load->sour,
+                Axis::Salt => $load->salt,
+                Axis::Heat => $load->heat,
+                Axis::Umami => $load->aminoAcids + $half * ($load->aminoAcids * $nucleotides + $aminoAcids * $load->nucleotides),
+            }), $loads);
+        }
+
+        return new self(array_map(self::shares(...), $brought));
+    }
+
+    /**
+     * @param array<int, float> $brought by line
+     *
+     * @return array<int, float>
+     */
+    private static function shares(array $brought): array
+    {
+        $sum = array_sum($brought);
+        $shares = $sum <= 0.0 ? [] : array_map(static fn(float $one): float => $one / $sum, $brought);
+        arsort($shares);
+
+        return array_filter($shares, static fn(float $share): bool => $share >= self::LEAST);
+    }
+}

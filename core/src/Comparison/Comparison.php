@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Comparison;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Reading\LineStatus;
+use Vinculum\Reading\ResolvedLine;
+use Vinculum\Taste\Axis;
+
+/** What changed between two formulas, in words: "½ tbsp more vinegar, heat up 1 step". */
+final readonly class Comparison
+{
+    /** An amount is changed when it differs by more than this share. */
+    private const SAME = 0.005;
+    private const NOTICED_STEPS = 0.5;
+    private const MOST_SAID = 4;
+
+    /**
+     * @param list<LineChange>     $lines in the order of the later formula, what is gone after it
+     * @param array<string, float> $steps how far each axis moved
+     * @param list<string>         $says  the lines that changed, the largest first, then the axes that moved
+     */
+    private function __construct(public array $lines, public array $steps, public array $says) {}
+
+    public static function of(Formula $before, Formula $after, Measures $measures): self
+    {
+        $lines = self::lines($before, $after, Spoons::of($measures));
+        $steps = Balance::of($before)->taste->stepsTo(Balance::of($after)->taste);
+
+        return new self($lines, $steps, [...self::saysLines($lines), ...self::saysAxes($steps)]);
+    }
+
+    /** All of it in one line of text; "nothing" where the two are the same. */
+    public function words(): string
+    {
+        if ($this->says === []) {
+            return 'nothing that changes the taste';
+        }
+        $more = count($this->says) - self::MOST_SAID - 1;
+
+        return implode(', ', array_slice($this->says, 0, $more > 0 ? self::MOST_SAID : null)) . ($more > 0 ? ', and ' . ($more + 1) . ' more' : '');
+    }
+
+    /** @return list<LineChange> */
+    private static function lines(Formula $before, Formula $after, Spoons $spoons): array
+    {
+        $old = self::byIdentity($before);
+        $changes = [];
+        foreach (self::byIdentity($after) as $identity => $line) {
+            $changes[] = self::change($old[$identity] ?? null, $line, $spoons);
+            unset($old[$identity]);
+        }
+        foreach ($old as $line) {
+            $changes[] = self::change($line, null, $spoons);
+        }
+
+        return $changes;
+    }
+
+    /**
+     * Lines by what they are: the ingredient and how many of it came before, so that the second salt meets the second salt.
+     *
+     * @return array<string, ResolvedLine>
+     */
+    private static function byIdentity(Formula $formula): array
+    {
+        [$lines, $seen] = [[], []];
+        foreach ($formula->lines as $line) {
+            if ($line->status === LineStatus::Heading) {
+                continue;
+            }
+            $name = $line->ingredient->key ?? '"' . mb_strtolower(trim($line->text));
+            $seen[$name] = ($seen[$name] ?? 0) + 1;
+            $lines["{$name} {$seen[$name]}"] = $line;
+        }
+
+        return $lines;
+    }
+
+    private static function change(?ResolvedLine $before, ?ResolvedLine $after, Spoons $spoons): LineChange
+    {
+        $line = $after ?? $before;
+        assert($line !== null);
+        $ingredient = $line->ingredient;
+        $name = $ingredient === null ? '"' . mb_strimwidth(trim($line->text), 0, 40, '…') . '"' : mb_strtolower($ingredient->name);
+        [$was, $is] = [$before->grams->value ?? 0.0, $after->grams->value ?? 0.0];
+        $says = match (true) {
+            $before === null => "{$name} is new",
+            $after === null => "no {$name} any more",
+            abs($is - $was) <= self::SAME * max($was, $is) => null,
+            default => self::amount(abs($is - $was), $line, $spoons) . ($is > $was ? ' more ' : ' less ') . $name,
+        };
+
+        return new LineChange($ingredient, $before?->text, $after?->text, $was, $is, $says);
+    }
+
+    private static function amount(float $grams, ResolvedLine $line, Spoons $spoons): string
+    {
+        $ingredient = $line->ingredient;
+        $isWeighed = $line->measured?->unit?->grams !== null;
+        if ($ingredient === null || $isWeighed) {
+            return KitchenNumber::grams($grams);
+        }
+
+        return str_replace(' whole', '', $spoons->words($spoons->nearest($grams, $ingredient->density, $ingredient->eachGrams()), $ingredient->density, $ingredient->eachGrams()));
+    }
+
+    /**
+     * @param list<LineChange> $lines
+     *
+     * @return list<string>
+     */
+    private static function saysLines(array $lines): array
+    {
+        $changed = array_filter($lines, static fn(LineChange $line): bool => $line->says !== null);
+        $relative = static fn(LineChange $line): float => abs($line->gramsAfter - $line->gramsBefore) / max($line->gramsAfter, $line->gramsBefore, 1e-9);
+        usort($changed, static fn(LineChange $a, LineChange $b): int => $relative($b) <=> $relative($a));
+
+        return array_map(static fn(LineChange $line): string => (string) $line->says, $changed);
+    }
+
+    /**
+     * @param array<string, float> $steps
+     *
+     * @return list<string>
+     */
+    private static function saysAxes(array $steps): array
+    {
+        $says = [];
+        foreach ($steps as $axis => $moved) {
+            if (abs($moved) >= self::NOTICED_STEPS) {
+                $size = rtrim(rtrim(number_format(abs($moved), 1, '.', ''), '0'), '.');
+                $says[] = Axis::from($axis)->value . ($moved > 0.0 ? ' up ' : ' down ') . $size . ($size === '1' ? ' step' : ' steps');
+            }
+        }
+
+        return $says;
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Palate;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Window;
+
+/**
+ * A cook's own ideal for one family of sauces, axis by axis.
+ *
+ * The ideal position of an axis is taken to be normal, with the middle of the family's window as its prior mean and half
+ * the window's width, at least a step, as its prior standard deviation. A tasting that scores j on the just-about-right
+ * scale where the sauce stands at s steps says that the ideal lies near s − 2.5·j, give or take two steps. Normal prior and
+ * normal noise make a normal posterior (Gelman and others, Bayesian Data Analysis, 3rd edition, section 2.5; from memory):
+ *
+ *   1/σ² = 1/σ₀² + n/σₙ²      μ = σ²·(μ₀/σ₀² + Σ(sᵢ − 2.5·jᵢ)/σₙ²)
+ */
+final readonly class Palate
+{
+    /** A shift that nobody would notice is not worth saying, in steps. */
+    private const NOTICED = 0.25;
+    private const MORE = ['sweet' => 'sweeter', 'sour' => 'sharper', 'salt' => 'saltier', 'umami' => 'more savoury', 'heat' => 'hotter'];
+    private const LESS = ['sweet' => 'less sweet', 'sour' => 'less sharp', 'salt' => 'less salty', 'umami' => 'less savoury', 'heat' => 'milder'];
+
+    /** @param array<string, Ideal> $ideals by axis, for those that the family has a window on */
+    private function __construct(public array $ideals, public int $tastings) {}
+
+    /** @param list<Tasting> $tastings of sauces of this family */
+    public static function learned(Target $family, array $tastings): self
+    {
+        $ideals = [];
+        foreach (Axis::cases() as $axis) {
+            $window = $family->window($axis);
+            if ($window !== null) {
+                $ideals[$axis->value] = self::ideal($axis, $window, $tastings);
+            }
+        }
+
+        return new self($ideals, count($tastings));
+    }
+
+    /** The family's target with every window moved to where this cook likes it. */
+    public function target(Target $family): Target
+    {
+        foreach ($this->ideals as $key => $ideal) {
+            if ($ideal->tastings > 0) {
+                $family = $family->moved(Axis::from($key), $ideal->shift());
+            }
+        }
+
+        return $family;
+    }
+
+    /** "you like it 1.4 steps sharper and 0.6 steps milder, from 6 tastings"; null while nothing is learned that could be noticed. */
+    public function words(): ?string
+    {
+        $shifts = array_filter(array_map(static fn(Ideal $ideal): float => $ideal->shift(), $this->ideals), static fn(float $shift): bool => abs($shift) >= self::NOTICED);
+        if ($shifts === []) {
+            return null;
+        }
+        uasort($shifts, static fn(float $a, float $b): int => abs($b) <=> abs($a));
+        $words = array_map(static fn(string $axis, float $shift): string => sprintf('%.1f steps %s', abs($shift), ($shift > 0.0 ? self::MORE : self::LESS)[$axis]), array_keys($shifts), $shifts);
+        $last = array_pop($words);
+
+        return 'you like it ' . ($words === [] ? '' : implode(', ', $words) . ' and ') . "{$last}, from {$this->tastings} " . ($this->tastings === 1 ? 'tasting' : 'tastings');
+    }
+
+    /** @param list<Tasting> $tastings */
+    private static function ideal(Axis $axis, Window $window, array $tastings): Ideal
+    {
+        $facts = FactsFile::named('palate')['learning'];
+        [$low, $high] = [$axis->steps($window->low), $axis->steps($window->high)];
+        $prior = ($low + $high) / 2.0;
+        $precision = max($facts->number('prior'), ($high - $low) / 2.0) ** -2.0;
+        $weighted = $prior * $precision;
+        $noise = $facts->number('noise') ** -2.0;
+        $counted = 0;
+        foreach ($tastings as $tasting) {
+            if (isset($tasting->scores[$axis->value], $tasting->steps[$axis->value])) {
+                $precision += $noise;
+                $weighted += $noise * ($tasting->steps[$axis->value] - $facts->number('point') * $tasting->scores[$axis->value]);
+                ++$counted;
+            }
+        }
+
+        return new Ideal($prior, $weighted / $precision, sqrt(1.0 / $precision), $counted);
+    }
+}
