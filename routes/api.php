@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AdviceController;
 use App\Http\Controllers\BalanceController;
+use App\Http\Controllers\BatchController;
 use App\Http\Controllers\DesignController;
 use App\Http\Controllers\KitchenController;
+use App\Http\Controllers\PalateController;
 use App\Http\Controllers\PantryController;
 use App\Http\Controllers\SauceController;
+use App\Http\Controllers\SwapController;
+use App\Http\Controllers\VersionController;
+use App\Http\Controllers\WritingController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/idle', static fn() => response()->json(['idle' => true]));
@@ -16,6 +21,16 @@ Route::get('/kitchen', KitchenController::class);
 Route::post('/balance', BalanceController::class);
 Route::post('/advise', AdviceController::class);
 Route::post('/design', DesignController::class);
+
+Route::post('/suggest', [WritingController::class, 'suggest']);
+Route::post('/nudge', [WritingController::class, 'nudge']);
+Route::post('/swap', [SwapController::class, 'line']);
+Route::post('/convert', [SwapController::class, 'whole']);
+Route::post('/compare', [VersionController::class, 'compare']);
+
+Route::get('/palate', [PalateController::class, 'show']);
+Route::put('/palate', [PalateController::class, 'switch']);
+Route::delete('/palate/{style}', [PalateController::class, 'reset'])->where('style', '[a-z-]{1,60}');
 
 Route::get('/pantry', [PantryController::class, 'index']);
 Route::post('/products', [PantryController::class, 'store']);
@@ -28,3 +43,17 @@ Route::get('/sauces/{sauce}', [SauceController::class, 'show'])->where('sauce', 
 Route::put('/sauces/{sauce}', [SauceController::class, 'update'])->where('sauce', '[0-9]{1,15}');
 Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy'])->where('sauce', '[0-9]{1,15}');
 Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore'])->where('sauce', '[0-9]{1,15}');
+
+Route::get('/sauces/{sauce}/versions', [VersionController::class, 'index'])->where('sauce', '[0-9]{1,15}');
+Route::post('/sauces/{sauce}/versions', [VersionController::class, 'store'])->where('sauce', '[0-9]{1,15}');
+Route::get('/sauces/{sauce}/versions/{version}', [VersionController::class, 'show'])->where(['sauce' => '[0-9]{1,15}', 'version' => '[0-9]{1,9}']);
+
+Route::get('/sauces/{sauce}/batches', [BatchController::class, 'index'])->where('sauce', '[0-9]{1,15}');
+Route::post('/sauces/{sauce}/batches', [BatchController::class, 'store'])->where('sauce', '[0-9]{1,15}');
+Route::get('/batches/{batch}', [BatchController::class, 'show'])->where('batch', '[0-9]{1,15}');
+Route::put('/batches/{batch}', [BatchController::class, 'weigh'])->where('batch', '[0-9]{1,15}');
+Route::post('/batches/{batch}/advise', [BatchController::class, 'advise'])->where('batch', '[0-9]{1,15}');
+Route::post('/batches/{batch}/doses', [BatchController::class, 'dose'])->where('batch', '[0-9]{1,15}');
+Route::delete('/batches/{batch}/doses', [BatchController::class, 'undose'])->where('batch', '[0-9]{1,15}');
+Route::post('/batches/{batch}/tastings', [BatchController::class, 'taste'])->where('batch', '[0-9]{1,15}');
+Route::post('/batches/{batch}/into-the-sauce', [BatchController::class, 'intoTheSauce'])->where('batch', '[0-9]{1,15}');

@@ -54,6 +54,18 @@ final class Pantry
         return $usable;
     }
 
+    /** @return array<string, float> price of 100 g by key, of own products in stock that have one */
+    public function prices(): array
+    {
+        $prices = [];
+        /** @var Product $product */
+        foreach (Product::query()->whereNotNull('price')->where('pack_grams', '>', 0)->get() as $product) {
+            $prices[$product->key()] = 100.0 * (float) $product->price / (float) $product->pack_grams;
+        }
+
+        return $prices;
+    }
+
     /**
      * Stores a product, after its label has been tried.
      *

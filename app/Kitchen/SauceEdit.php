@@ -4,17 +4,36 @@ declare(strict_types=1);
 
 namespace App\Kitchen;
 
+use App\Models\Batch;
+use App\Models\Sauce;
+use App\Models\Version;
 use Vinculum\Quantity\Measures;
 
 /** What a person has written of a sauce. */
 final readonly class SauceEdit
 {
-    /** @param list<string> $lines */
+    /**
+     * @param list<string> $lines
+     * @param float|null   $partMillilitres the vessel that a "part" is
+     * @param int|null     $sauce           the sauce it is an edit of, where it is one
+     */
     public function __construct(
         public string $title,
         public ?string $style,
         public Measures $measures,
         public ?string $yield,
         public array $lines,
+        public ?float $partMillilitres = null,
+        public ?int $sauce = null,
     ) {}
+
+    public static function asItStands(Sauce $sauce): self
+    {
+        return new self($sauce->title, $sauce->style, $sauce->measures, $sauce->yield, $sauce->texts(), $sauce->part_ml, $sauce->id);
+    }
+
+    public static function asKept(Version|Batch $kept): self
+    {
+        return new self($kept->title, $kept->style, $kept->measures, $kept->yield, $kept->lines, $kept->part_ml, $kept->sauce_id);
+    }
 }

@@ -8,19 +8,21 @@ use App\Models\Line;
 use App\Models\Sauce;
 use App\Models\Version;
 use Illuminate\Database\Connection;
+use Vinculum\Comparison\Comparison;
 
-/** Keeps sauces: every write is one transaction, every edit names the revision it was based on. */
+/** Keeps sauces and their versions: every write is one transaction, every edit names the revision it was based on. */
 final readonly class Shelf
 {
     /** A pause this long between edits makes what stood before it a version of its own. */
     private const VERSION_AFTER_SECONDS = 600;
 
-    public function __construct(private Weighing $weighing, private Connection $database) {}
+    public function __construct(private Weighing $weighing, private SauceParts $parts, private Connection $database) {}
 
-    public function add(SauceEdit $edit): Sauce
+    /** @param int|null $forkedFrom the sauce it begins as a variant of */
+    public function add(SauceEdit $edit, ?int $forkedFrom = null): Sauce
     {
-        return $this->database->transaction(function () use ($edit): Sauce {
-            $sauce = new Sauce(['revision' => 1]);
+        return $this->database->transaction(function () use ($edit, $forkedFrom): Sauce {
+            $sauce = new Sauce(['revision' => 1, 'forked_from' => $forkedFrom !== null && Sauce::withTrashed()->whereKey($forkedFrom)->exists() ? $forkedFrom : null]);
             $this->write($sauce, $edit);
             $this->keepVersion($sauce);
 
@@ -46,33 +48,71 @@ final readonly class Shelf
         });
     }
 
+    /** Keeps the sauce as it stands now for good; where nothing changed since the last version, that one. */
+    public function keep(int $id): Version
+    {
+        return $this->database->transaction(fn(): Version => $this->keepVersion(Sauce::query()->with('lines')->findOrFail($id)));
+    }
+
     private function write(Sauce $sauce, SauceEdit $edit): void
     {
+        $balance = $this->weighing->balance($edit);
         $sauce->fill([
             'title' => $edit->title,
             'style' => $edit->style,
             'measures' => $edit->measures,
             'yield' => $edit->yield,
-            'standing' => $this->weighing->standing($edit),
+            'part_ml' => $edit->partMillilitres,
+            'standing' => $this->weighing->standing($balance, $edit),
         ])->save();
         $sauce->lines()->delete();
         foreach (array_chunk($edit->lines, 500, true) as $chunk) {
             Line::query()->insert(array_map(static fn(int $position, string $text): array => ['sauce_id' => $sauce->id, 'position' => $position, 'text' => $text], array_keys($chunk), $chunk));
         }
         $sauce->load('lines');
+        $this->parts->note($sauce, $balance);
+        $this->weighAnew($this->parts->thoseMadeWith($sauce->id));
     }
 
-    private function keepVersion(Sauce $sauce): void
+    /**
+     * A sauce that changed changes the sauces it is part of; nobody edited those, so their revision stays.
+     *
+     * @param list<int> $sauces the nearest first
+     */
+    private function weighAnew(array $sauces): void
     {
-        $newest = Version::query()->where('sauce_id', $sauce->id)->max('number');
-        $sauce->versions()->create([
-            'number' => (is_numeric($newest) ? (int) $newest : 0) + 1,
+        foreach ($sauces as $id) {
+            $sauce = Sauce::query()->with('lines')->find($id);
+            if ($sauce !== null) {
+                $edit = SauceEdit::asItStands($sauce);
+                $balance = $this->weighing->balance($edit);
+                $sauce->standing = $this->weighing->standing($balance, $edit);
+                $this->parts->note($sauce, $balance);
+            }
+        }
+    }
+
+    private function keepVersion(Sauce $sauce): Version
+    {
+        /** @var Version|null $last */
+        $last = $sauce->versions()->reorder('number', 'desc')->first();
+        $edit = SauceEdit::asItStands($sauce);
+        if ($last !== null && SauceEdit::asKept($last) == $edit) {
+            return $last;
+        }
+        $says = $last === null ? null : Comparison::of($this->weighing->formula(SauceEdit::asKept($last)), $this->weighing->formula($edit), $sauce->measures)->words();
+
+        return $sauce->versions()->create([
+            'number' => ($last->number ?? 0) + 1,
             'revision' => $sauce->revision,
             'title' => $sauce->title,
             'style' => $sauce->style,
             'measures' => $sauce->measures,
             'yield' => $sauce->yield,
+            'part_ml' => $sauce->part_ml,
             'lines' => $sauce->texts(),
+            'says' => $says,
+            'standing' => $sauce->standing,
         ]);
     }
 }

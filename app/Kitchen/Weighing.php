@@ -14,18 +14,26 @@ use Vinculum\Style\StyleFamily;
 use Vinculum\Taste\Target;
 
 /** Asks the core where an edit stands. */
-final readonly class Weighing
+final class Weighing
 {
-    public function __construct(private Pantry $pantry) {}
+    public function __construct(private readonly Pantry $pantry, private readonly SauceParts $parts, private readonly Tongue $tongue) {}
 
     public function catalogue(): Catalogue
     {
         return $this->pantry->catalogue();
     }
 
+    public function formula(SauceEdit $edit): Formula
+    {
+        [$rows, $refused] = $this->parts->namedIn($edit->lines, $edit->sauce);
+        $formula = Formula::fromTexts($edit->lines, $this->catalogue()->with($rows), $edit->measures, $edit->yield, $edit->partMillilitres);
+
+        return $refused === [] ? $formula : $this->parts->without($refused, $formula);
+    }
+
     public function balance(SauceEdit $edit): Balance
     {
-        return Balance::of(Formula::fromTexts($edit->lines, $this->catalogue(), $edit->measures, $edit->yield));
+        return Balance::of($this->formula($edit));
     }
 
     /** @return list<string> what a correction may add when the cook names nothing: the style's usual things, as far as they are there */
@@ -47,16 +55,29 @@ final readonly class Weighing
         return $edit->style !== null && StyleBook::has($edit->style) ? StyleBook::get($edit->style) : null;
     }
 
+    /** Where this cook likes the family to stand; null without a style, or while nothing is learned of it. */
+    public function own(SauceEdit $edit): ?Target
+    {
+        $style = $this->style($edit);
+
+        return $style === null ? null : $this->tongue->target($style);
+    }
+
     /** @return array<string, mixed> the balance as the public contract shapes it */
     public function report(SauceEdit $edit): array
     {
-        return BalanceShape::of($this->balance($edit), $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures);
+        return $this->reportOn($this->balance($edit), $edit);
+    }
+
+    /** @return array<string, mixed> */
+    public function reportOn(Balance $balance, SauceEdit $edit): array
+    {
+        return BalanceShape::of($balance, $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures, $this->own($edit));
     }
 
     /** @return array{axes: array<string, array<string, mixed>>, distance: float|null} what the shelf shows of a sauce */
-    public function standing(SauceEdit $edit): array
+    public function standing(Balance $balance, SauceEdit $edit): array
     {
-        $balance = $this->balance($edit);
         $target = $this->style($edit)?->target;
 
         return ['axes' => BalanceShape::axes($balance->axes, $target), 'distance' => $target === null ? null : round($target->distance($balance->taste), 3)];

@@ -19,6 +19,9 @@ use Vinculum\Quantity\Measures;
  * @property string|null           $style
  * @property Measures              $measures
  * @property string|null           $yield
+ * @property float|null            $part_ml  the vessel that a "part" is
+ * @property int|null              $forked_from the sauce it began as a variant of
+ * @property array<string, string>|null $ingredient what it is as part of another sauce, as the fields of a catalogue row
  * @property int                   $revision rises with every stored edit
  * @property array<string, mixed>  $standing what the shelf shows of its balance
  * @property CarbonImmutable|null  $updated_at
@@ -28,12 +31,12 @@ final class Sauce extends Model
 {
     use SoftDeletes;
 
-    protected $fillable = ['title', 'style', 'measures', 'yield', 'revision', 'standing'];
+    protected $fillable = ['title', 'style', 'measures', 'yield', 'part_ml', 'forked_from', 'revision', 'standing'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => Measures::class, 'standing' => 'array', 'revision' => 'integer', 'updated_at' => 'immutable_datetime'];
+        return ['measures' => Measures::class, 'standing' => 'array', 'ingredient' => 'array', 'part_ml' => 'float', 'forked_from' => 'integer', 'revision' => 'integer', 'updated_at' => 'immutable_datetime'];
     }
 
     /** @return HasMany<Line, $this> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Vinculum\Quantity\Measures;
 
@@ -14,17 +15,24 @@ use Vinculum\Quantity\Measures;
  * @property int          $number   from 1, by sauce
  * @property int          $revision the revision it was
  * @property string       $title
+ * @property string|null  $style
+ * @property Measures     $measures
+ * @property string|null  $yield
+ * @property float|null   $part_ml
+ * @property string|null  $says     what changed since the version before it, in words
+ * @property array<string, mixed>|null $standing what the shelf would show of it
+ * @property CarbonImmutable|null $created_at
  * @property list<string> $lines
  */
 final class Version extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['number', 'revision', 'title', 'style', 'measures', 'yield', 'lines'];
+    protected $fillable = ['number', 'revision', 'title', 'style', 'measures', 'yield', 'part_ml', 'lines', 'says', 'standing'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => Measures::class, 'lines' => 'array'];
+        return ['measures' => Measures::class, 'lines' => 'array', 'standing' => 'array', 'part_ml' => 'float', 'created_at' => 'immutable_datetime'];
     }
 }

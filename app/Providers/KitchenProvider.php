@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Kitchen\Pantry;
+use App\Kitchen\SauceParts;
+use App\Kitchen\Tongue;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\ServiceProvider;
 use Vinculum\Facts\FactsFile;
@@ -19,6 +21,8 @@ final class KitchenProvider extends ServiceProvider
             FactsFile::useCompiled($compiled);
         }
         $this->app->scoped(Pantry::class);
+        $this->app->scoped(SauceParts::class);
+        $this->app->scoped(Tongue::class);
     }
 
     public function boot(): void

@@ -11,6 +11,7 @@ use Vinculum\Contract\AdviceShape;
 use Vinculum\Contract\BalanceShape;
 use Vinculum\Contract\IngredientShape;
 use Vinculum\Contract\StyleShape;
+use Vinculum\Contract\SwapShape;
 use Vinculum\Correction\Counsel;
 use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeLine;
@@ -19,6 +20,8 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
+use Vinculum\Substitution\SwapFault;
+use Vinculum\Substitution\SwapSearch;
 
 /** Each command's answer, from the core. */
 final class Answers
@@ -30,6 +33,7 @@ final class Answers
         return match ($call->command) {
             'balance' => self::balance($call),
             'advise' => self::advise($call),
+            'swap' => self::swap($call),
             'ingredients' => self::ingredients($call),
             'styles' => self::styles(),
             default => throw WrongCall::unknownCommand($call->command),
@@ -54,6 +58,22 @@ final class Answers
         $json['notes'] = [...self::notesOnRecipe($recipe, $call), ...$balance->notes, ...$advice->notes];
 
         return new Answer($json, Printout::advice($advice, $balance) . Printout::notes($json['notes']));
+    }
+
+    private static function swap(Call $call): Answer
+    {
+        [, $style, $balance] = self::weigh($call);
+        $catalogue = Catalogue::shipped();
+        $formula = $balance->formula;
+        try {
+            $search = new SwapSearch($formula, $call->line(), $call->reason(), $catalogue, $call->measures());
+            $named = $call->substitute($catalogue);
+            $swaps = $named === null ? $search->substitutes() : [$search->with($catalogue->get($named)) ?? throw SwapFault::noAmountOf($catalogue->get($named)->name, $call->line() + 1)];
+        } catch (SwapFault $fault) {
+            throw WrongCall::badValue('--line', (string) ($call->line() + 1), rtrim($fault->getMessage(), '.'));
+        }
+
+        return new Answer(SwapShape::of($formula, $call->line(), $swaps, $style?->target, $call->measures()), Printout::swaps($formula->lines[$call->line()]->text, $swaps));
     }
 
     private static function ingredients(Call $call): Answer

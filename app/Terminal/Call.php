@@ -6,9 +6,11 @@ namespace App\Terminal;
 
 use Vinculum\Correction\Complaint;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameSearch;
 use Vinculum\Quantity\Measures;
 use Vinculum\Style\StyleBook;
+use Vinculum\Substitution\Reason;
 
 /** A command line, taken apart and checked. */
 final readonly class Call
@@ -19,6 +21,7 @@ final readonly class Call
     private const OPTIONS = [
         'balance' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false],
         'advise' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--with' => true, '--most' => true, '--complaint' => true, '--capacity' => true],
+        'swap' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--line' => true, '--for' => true, '--without' => true],
         'ingredients' => ['--json' => false, '--search' => true],
         'styles' => ['--json' => false],
     ];
@@ -97,17 +100,59 @@ final readonly class Call
         if (!isset($this->values['--with'])) {
             return null;
         }
-        $keys = [];
-        foreach (array_filter(array_map(trim(...), explode(',', $this->values['--with'])), static fn(string $name): bool => $name !== '') as $name) {
-            $match = $catalogue->names()->find($name, 1)[0] ?? null;
-            $keys[] = match (true) {
-                $catalogue->has($name) => $name,
-                $match !== null && $match->score >= NameSearch::ACCEPTED => $match->key,
-                default => throw WrongCall::badValue('--with', $name, 'no such ingredient; ./vinculum ingredients --search finds it'),
-            };
-        }
+        $names = array_filter(array_map(trim(...), explode(',', $this->values['--with'])), static fn(string $name): bool => $name !== '');
 
-        return array_values(array_unique($keys));
+        return array_values(array_unique(array_map(static fn(string $name): string => self::ingredient($catalogue, '--with', $name), $names)));
+    }
+
+    /**
+     * The line to replace, from 0.
+     *
+     * @throws WrongCall
+     */
+    public function line(): int
+    {
+        $value = $this->values['--line'] ?? throw WrongCall::badValue('--line', '', 'name the ingredient line to replace, counted from 1');
+
+        return preg_match('/^[1-9]\d{0,5}$/', $value) === 1 ? (int) $value - 1 : throw WrongCall::badValue('--line', $value, 'use a whole number, counted from 1 over the ingredient lines');
+    }
+
+    /**
+     * The ingredient to use instead, or null.
+     *
+     * @throws WrongCall
+     */
+    public function substitute(Catalogue $catalogue): ?string
+    {
+        return isset($this->values['--for']) ? self::ingredient($catalogue, '--for', trim($this->values['--for'])) : null;
+    }
+
+    /**
+     * Why something is replaced: because it is missing, or because of allergens and diets after --without.
+     *
+     * @throws WrongCall
+     */
+    public function reason(): Reason
+    {
+        $names = array_values(array_filter(array_map(trim(...), explode(',', mb_strtolower($this->values['--without'] ?? ''))), static fn(string $name): bool => $name !== ''));
+        $diets = array_values(array_intersect($names, Ingredient::allDiets()));
+        try {
+            return $names === [] ? Reason::missing() : Reason::cannotEat(array_values(array_diff($names, $diets)), $diets);
+        } catch (\InvalidArgumentException $fault) {
+            throw WrongCall::badValue('--without', implode(', ', $names), $fault->getMessage());
+        }
+    }
+
+    /** @throws WrongCall */
+    private static function ingredient(Catalogue $catalogue, string $option, string $name): string
+    {
+        $match = $catalogue->names()->find($name, 1)[0] ?? null;
+
+        return match (true) {
+            $catalogue->has($name) => $name,
+            $match !== null && $match->score >= NameSearch::ACCEPTED => $match->key,
+            default => throw WrongCall::badValue($option, $name, 'no such ingredient; ./vinculum ingredients --search finds it'),
+        };
     }
 
     /** @throws WrongCall */

@@ -16,6 +16,8 @@ use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Reading\LineStatus;
 use Vinculum\Style\StyleFamily;
+use Vinculum\Substitution\Swap;
+use Vinculum\Substitution\SwapAddition;
 use Vinculum\Taste\Axis;
 use Vinculum\Taste\Target;
 
@@ -58,6 +60,20 @@ final class Printout
             $additions = array_map(static fn(Addition $one): string => "{$one->measure} {$one->ingredient->name} (" . KitchenNumber::grams($one->grams) . ')', $correction->additions);
             $text .= sprintf('%d. %s: %.1f steps off afterwards', $index + 1, implode(' + ', $additions), $correction->distanceAfter);
             $text .= ($correction->sideEffects === [] ? '' : '; ' . implode(', ', $correction->sideEffects)) . "\n";
+        }
+
+        return $text;
+    }
+
+    /** @param list<Swap> $swaps */
+    public static function swaps(string $line, array $swaps): string
+    {
+        $text = $swaps === [] ? "Nothing that is known does the work of \"{$line}\".\n" : "Instead of {$line}:\n\n";
+        foreach ($swaps as $index => $swap) {
+            $also = array_map(static fn(SwapAddition $one): string => ($one->grams < 0.0 ? 'less ' : 'and ') . "{$one->measure} {$one->ingredient->name}", $swap->compensations);
+            $text .= sprintf('%d. %s', $index + 1, implode(', ', ["{$swap->measure} {$swap->ingredient->name} (" . KitchenNumber::grams($swap->grams) . ')', ...$also]));
+            $text .= sprintf(": %.1f steps different\n", $swap->residual) . ($swap->notes === [] ? '' : '   ' . implode('; ', $swap->notes) . "\n");
+            $text .= self::paragraph('   adds ', $swap->allergensAdded) . self::paragraph('   no longer holds ', $swap->allergensRemoved) . self::paragraph('   now fits ', $swap->dietsGained);
         }
 
         return $text;

@@ -33,6 +33,21 @@ final class DescriptionTest extends HttpTestCase
         $product = $this->postJson('/api/products', ['name' => 'My vinegar', 'like' => 'white-vinegar', 'stands_in' => true, 'in_stock' => false, 'price' => null, 'pack_grams' => 500, 'label' => ['acidity' => 7]]);
         $this->agrees('Product', $product);
         $this->agrees('Pantry', $this->getJson('/api/pantry'));
+        $this->agrees('Suggestions', $this->postJson('/api/suggest', ['text' => '2 tbsp cid']));
+        $this->agrees('Nudged', $this->postJson('/api/nudge', [...$formula, 'line' => 1, 'direction' => 'up', 'by' => 'step']));
+        $this->agrees('Swaps', $this->postJson('/api/swap', [...$formula, 'line' => 1]));
+        $this->agrees('Conversion', $this->postJson('/api/convert', [...$formula, 'diets' => ['vegan', 'no-added-sugar']]));
+        $this->agrees('Comparison', $this->postJson('/api/compare', [...$formula, 'before' => ['lines' => ['1 tbsp honey', 'zorp']]]));
+        $id = $sauce->json('id');
+        $this->agrees('Version', $this->postJson("/api/sauces/{$id}/versions"));
+        $this->agrees('Versions', $this->getJson("/api/sauces/{$id}/versions"));
+        $batch = $this->postJson("/api/sauces/{$id}/batches", ['pan_grams' => 300])->json('id');
+        $this->agrees('Advice', $this->postJson("/api/batches/{$batch}/advise", ['says' => [['complaint' => 'too-salty', 'strength' => 'far']]]));
+        $this->postJson("/api/batches/{$batch}/tastings", ['good' => true, 'temperature' => 'cold']);
+        $this->agrees('Batch', $this->postJson("/api/batches/{$batch}/doses", ['additions' => [['ingredient' => 'water', 'grams' => 10, 'measure' => '2 tsp']], 'says' => [['complaint' => 'too-salty', 'strength' => 'far']]]));
+        $this->agrees('Batches', $this->getJson("/api/sauces/{$id}/batches"));
+        $this->agrees('Palate', $this->getJson('/api/palate'));
+        $this->agrees('Balance', $this->postJson('/api/balance', $formula));
         $this->agrees('Fault', $this->postJson('/api/balance', []));
         $this->agrees('Fault', $this->getJson('/api/sauces/4711'));
     }

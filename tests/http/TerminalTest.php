@@ -41,6 +41,26 @@ final class TerminalTest extends TestCase
         }
     }
 
+    public function test_swap_ranks_substitutes_or_says_how_much_of_one(): void
+    {
+        [$status, $out] = self::call(['swap', '--stdin', '--json', '--line', '2'], self::RECIPE);
+        $json = json_decode($out, true);
+        self::assertSame([0, 2, 'ketchup'], [$status, $json['line'], $json['ingredient']]);
+        self::assertSame(['line', 'ingredient', 'grams', 'candidates'], array_values(array_intersect(array_keys($json), ['line', 'ingredient', 'grams', 'candidates'])));
+        self::assertNotSame([], $json['candidates']);
+
+        $one = json_decode(self::call(['swap', '--stdin', '--json', '--line', '3', '--for', 'garlic powder'], self::RECIPE)[1], true);
+        self::assertSame(['garlic-powder'], array_column($one['candidates'], 'ingredient'));
+        $free = json_decode(self::call(['swap', '--stdin', '--json', '--line', '1', '--without', 'vegan, celery'], self::RECIPE)[1], true);
+        self::assertNotContains('mayonnaise', array_column($free['candidates'], 'ingredient'));
+        self::assertStringContainsString('Instead of ½ cup ketchup', self::call(['swap', '--stdin', '--line', '2'], self::RECIPE)[1]);
+        foreach ([['--line', '9'], ['--line', '0'], ['--line', 'two'], [], ['--line', '5'], ['--line', '2', '--for', 'zorp'], ['--line', '2', '--without', 'dust']] as $wrong) {
+            [$status, $out, $err] = self::call(['swap', '--stdin', '--json', ...$wrong], self::RECIPE);
+            self::assertSame([2, ''], [$status, $out], $err);
+            self::assertSame(1, substr_count(trim($err), "\n") + 1);
+        }
+    }
+
     public function test_measures_change_what_a_cup_is(): void
     {
         $grams = static fn(string $measures): float => json_decode(self::call(['balance', '--stdin', '--json', '--measures', $measures], "1 cup water\n")[1], true)['lines'][0]['millilitres'];

@@ -184,6 +184,285 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/suggest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a half-written line may be about to name */
+        post: operations["suggest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/nudge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A line's amount a notch or a noticeable step up or down */
+        post: operations["nudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/swap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What can take a line's place */
+        post: operations["swap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/convert": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A whole recipe made fit for someone */
+        post: operations["convert"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What changed between two states */
+        post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/palate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is learned of the cook's taste */
+        get: operations["palate"];
+        /** Use it or not */
+        put: operations["switchPalate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/palate/{style}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                style: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget what was learned of a family */
+        delete: operations["resetPalate"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sauces/{sauce}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+            };
+            cookie?: never;
+        };
+        /** The versions of a sauce, the newest first */
+        get: operations["versions"];
+        put?: never;
+        /** Keep it as it stands now */
+        post: operations["keepVersion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sauces/{sauce}/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+                version: number;
+            };
+            cookie?: never;
+        };
+        /** One version */
+        get: operations["version"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sauces/{sauce}/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+            };
+            cookie?: never;
+        };
+        /** What was made of a sauce, the newest first */
+        get: operations["batches"];
+        put?: never;
+        /** Start from what is in the pan */
+        post: operations["startBatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        /** One batch */
+        get: operations["batch"];
+        /** Say what the pan holds, before the first dose */
+        put: operations["weighBatch"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/advise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What to add for what the tongue says */
+        post: operations["adviseBatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/doses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Record what was added */
+        post: operations["dose"];
+        /** Take the last dose off the record */
+        delete: operations["undose"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/tastings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a tasting */
+        post: operations["taste"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/into-the-sauce": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write the doses into the sauce */
+        post: operations["intoTheSauce"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -199,6 +478,8 @@ export interface components {
             low_steps: number;
             high_steps: number;
             window_steps: number[] | null;
+            own_steps: number[] | null;
+            own_off_by_steps: number | null;
         };
         Axes: {
             sweet: components["schemas"]["Axis"];
@@ -223,13 +504,14 @@ export interface components {
             grams: components["schemas"]["Grams"] | null;
             millilitres: number | null;
             /** @enum {string} */
-            status: "measured" | "assumed" | "to-taste" | "unknown";
+            status: "measured" | "assumed" | "to-taste" | "unknown" | "heading";
             note: string | null;
             name: string | null;
             alternatives: string[];
             tags: string[];
             choices: components["schemas"]["Mend"][];
             written_name: string;
+            amount: number[] | null;
         };
         Caution: {
             code: string;
@@ -298,6 +580,14 @@ export interface components {
                 nose_heat: components["schemas"]["Grams"];
                 starch: components["schemas"]["Grams"];
             };
+            shares: {
+                sweet: components["schemas"]["DoubtShare"][];
+                sour: components["schemas"]["DoubtShare"][];
+                salt: components["schemas"]["DoubtShare"][];
+                umami: components["schemas"]["DoubtShare"][];
+                heat: components["schemas"]["DoubtShare"][];
+            };
+            parts: components["schemas"]["Parts"] | null;
         };
         Addition: {
             ingredient: string;
@@ -352,6 +642,18 @@ export interface components {
                 key: string;
                 says: string;
             }[];
+            allergens: string[];
+            diets: string[];
+            vessels: {
+                name: string;
+                ml: {
+                    us: number;
+                    metric: number;
+                    imperial: number;
+                    au: number;
+                    jp: number;
+                };
+            }[];
         };
         Formula: {
             title?: string | null;
@@ -360,6 +662,9 @@ export interface components {
             measures?: "us" | "metric" | "imperial" | "au" | "jp";
             yield?: string | null;
             lines: string[];
+            part_ml?: number | null;
+            sauce?: number | null;
+            forked_from?: number | null;
         };
         Edit: {
             title: string | null;
@@ -369,6 +674,8 @@ export interface components {
             yield: string | null;
             lines: string[];
             revision: number;
+            part_ml?: number | null;
+            sauce?: number | null;
         };
         AdviceWish: {
             title?: string | null;
@@ -390,6 +697,8 @@ export interface components {
             } | null;
             move?: string | null;
             liked?: string[] | null;
+            part_ml?: number | null;
+            sauce?: number | null;
         };
         Sauce: {
             id: number;
@@ -400,6 +709,8 @@ export interface components {
             measures: "us" | "metric" | "imperial" | "au" | "jp";
             yield: string | null;
             lines: string[];
+            part_ml: number | null;
+            forked_from: number | null;
         };
         ShelfSauce: {
             id: number;
@@ -531,6 +842,8 @@ export interface components {
             lines: string[];
             batch_grams: number;
             base?: string | null;
+            part_ml?: number | null;
+            sauce?: number | null;
         };
         Design: {
             lines: {
@@ -549,6 +862,357 @@ export interface components {
                 heat: number;
             };
             hindrances: string[];
+            texts: string[];
+        };
+        Parts: {
+            words: string;
+            whole: boolean;
+            part_ml: number;
+            lines: {
+                line: number;
+                parts: number;
+            }[];
+        };
+        SuggestWish: {
+            text: string | null;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp";
+            sauce?: number | null;
+        };
+        Suggestions: {
+            suggestions: {
+                text: string;
+                name: string;
+                own: boolean;
+            }[];
+        };
+        NudgeWish: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp";
+            yield?: string | null;
+            lines: string[];
+            part_ml?: number | null;
+            sauce?: number | null;
+            line: number;
+            /** @enum {string} */
+            direction: "up" | "down";
+            /** @enum {string} */
+            by?: "notch" | "step";
+        };
+        Nudged: {
+            text: string;
+        };
+        SwapWish: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp";
+            yield?: string | null;
+            lines: string[];
+            part_ml?: number | null;
+            sauce?: number | null;
+            line?: number | null;
+            /** @enum {string} */
+            reason?: "missing" | "cannot-eat" | "season" | "cheaper" | "stronger" | "milder";
+            allergens?: string[];
+            diets?: string[];
+            month?: number | null;
+            for?: string | null;
+        };
+        LineEdit: {
+            line: number;
+            text: string;
+        };
+        Swap: {
+            ingredient: string;
+            grams: number;
+            measure: string;
+            compensations: {
+                ingredient: string;
+                grams: number;
+                measure: string;
+                name: string;
+            }[];
+            change_steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            residual_steps: number;
+            allergens_added: string[];
+            allergens_removed: string[];
+            diets_gained: string[];
+            note: string | null;
+            name: string;
+            diets_lost: string[];
+            kinship: number;
+            main_axis: string | null;
+            after: components["schemas"]["Axes"];
+            edits: components["schemas"]["LineEdit"][];
+            added: string[];
+        };
+        Swaps: {
+            line: number;
+            ingredient: string | null;
+            name: string | null;
+            grams: number;
+            candidates: components["schemas"]["Swap"][];
+        };
+        Conversion: {
+            swaps: {
+                line: number;
+                replaced: string | null;
+                ingredient: string;
+                grams: number;
+                measure: string;
+                compensations: {
+                    ingredient: string;
+                    grams: number;
+                    measure: string;
+                    name: string;
+                }[];
+                change_steps: {
+                    sweet: number;
+                    sour: number;
+                    salt: number;
+                    umami: number;
+                    heat: number;
+                };
+                residual_steps: number;
+                allergens_added: string[];
+                allergens_removed: string[];
+                diets_gained: string[];
+                note: string | null;
+                name: string;
+                diets_lost: string[];
+                kinship: number;
+                main_axis: string | null;
+                after: components["schemas"]["Axes"];
+                edits: components["schemas"]["LineEdit"][];
+                added: string[];
+            }[];
+            stuck: components["schemas"]["LineEdit"][];
+            lines: string[];
+            after: components["schemas"]["Axes"];
+            change_steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            residual_steps: number;
+        };
+        Before: {
+            style?: string | null;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp";
+            yield?: string | null;
+            lines: string[];
+            part_ml?: number | null;
+        };
+        CompareWish: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp";
+            yield?: string | null;
+            lines: string[];
+            part_ml?: number | null;
+            sauce?: number | null;
+            before: components["schemas"]["Before"];
+        };
+        Comparison: {
+            says: string;
+            changes: string[];
+            lines: {
+                ingredient: string | null;
+                name: string | null;
+                before: string | null;
+                after: string | null;
+                grams_before: number;
+                grams_after: number;
+                says: string | null;
+            }[];
+            steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            axes_before: components["schemas"]["Axes"];
+            axes_after: components["schemas"]["Axes"];
+            batch_before: {
+                grams: number;
+            };
+            batch_after: {
+                grams: number;
+            };
+        };
+        Version: {
+            number: number;
+            kept_at: string | null;
+            says: string | null;
+            title: string;
+            style: string | null;
+            /** @enum {string} */
+            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            yield: string | null;
+            part_ml: number | null;
+            lines: string[];
+        };
+        Versions: {
+            versions: components["schemas"]["Version"][];
+        };
+        Said: {
+            complaint: string;
+            /** @enum {string} */
+            strength: "little" | "clear" | "far";
+        };
+        Dose: {
+            id: number;
+            why: string;
+            at: string | null;
+            additions: {
+                ingredient: string;
+                name: string;
+                grams: number;
+                measure: string;
+            }[];
+        };
+        Tasting: {
+            id: number;
+            at: string;
+            temperature: string | null;
+            food: string | null;
+            words: string | null;
+            says: components["schemas"]["Said"][];
+            scores: {
+                sweet?: number;
+                sour?: number;
+                salt?: number;
+                umami?: number;
+                heat?: number;
+            };
+            axes: components["schemas"]["Axes"];
+        };
+        BatchSummary: {
+            id: number;
+            sauce: number;
+            version: number;
+            title: string;
+            style: string | null;
+            /** @enum {string} */
+            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            pan_grams: number | null;
+            started_at: string | null;
+            closed_at: string | null;
+            dose_count: number;
+            tasting_count: number;
+            doses: components["schemas"]["Dose"][];
+            tastings: components["schemas"]["Tasting"][];
+        };
+        Batches: {
+            batches: components["schemas"]["BatchSummary"][];
+        };
+        Batch: {
+            id: number;
+            sauce: number;
+            version: number;
+            title: string;
+            style: string | null;
+            /** @enum {string} */
+            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            pan_grams: number | null;
+            started_at: string | null;
+            closed_at: string | null;
+            dose_count: number;
+            tasting_count: number;
+            doses: components["schemas"]["Dose"][];
+            tastings: components["schemas"]["Tasting"][];
+            formula_grams: number;
+            balance: components["schemas"]["Balance"];
+            as_lines: string[];
+        };
+        BatchStart: {
+            pan_grams?: number | null;
+        };
+        Tongue: {
+            says?: components["schemas"]["Said"][];
+            way_back?: boolean;
+            capacity_ml?: number | null;
+            additions?: {
+                ingredient: string;
+                grams: number;
+                measure: string;
+            }[];
+            scores?: {
+                sweet?: number;
+                sour?: number;
+                salt?: number;
+                umami?: number;
+                heat?: number;
+            };
+            /** @enum {string|null} */
+            temperature?: "warm" | "cold" | null;
+            food?: string | null;
+            words?: string | null;
+            good?: boolean;
+            close?: boolean;
+        };
+        PalateSwitch: {
+            on: boolean;
+        };
+        Palate: {
+            on: boolean;
+            families: {
+                style: string;
+                name: string;
+                says: string | null;
+                tastings: number;
+                axes: {
+                    sweet?: {
+                        prior: number;
+                        ideal: number;
+                        deviation: number;
+                        shift: number;
+                        tastings: number;
+                    };
+                    sour?: {
+                        prior: number;
+                        ideal: number;
+                        deviation: number;
+                        shift: number;
+                        tastings: number;
+                    };
+                    salt?: {
+                        prior: number;
+                        ideal: number;
+                        deviation: number;
+                        shift: number;
+                        tastings: number;
+                    };
+                    umami?: {
+                        prior: number;
+                        ideal: number;
+                        deviation: number;
+                        shift: number;
+                        tastings: number;
+                    };
+                    heat?: {
+                        prior: number;
+                        ideal: number;
+                        deviation: number;
+                        shift: number;
+                        tastings: number;
+                    };
+                };
+            }[];
         };
     };
     responses: never;
@@ -992,6 +1656,693 @@ export interface operations {
             };
             /** @description What is wrong with what was sent */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    suggest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SuggestWish"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Suggestions"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    nudge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NudgeWish"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nudged"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    swap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwapWish"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Swaps"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    convert: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwapWish"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Conversion"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompareWish"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    palate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Palate"];
+                };
+            };
+        };
+    };
+    switchPalate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PalateSwitch"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Palate"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    resetPalate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                style: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Palate"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Versions"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    keepVersion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Version"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    version: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Version"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    batches: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batches"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    startBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchStart"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    batch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    weighBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchStart"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    adviseBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tongue"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Advice"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    dose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tongue"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    undose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    taste: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tongue"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    intoTheSauce: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sauce"];
+                };
+            };
+            /** @description No such thing */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -16,7 +16,7 @@ final readonly class AdviceController
     {
         $edit = $request->edit();
         $balance = $weighing->balance($edit);
-        $advice = Counsel::for($balance, $weighing->style($edit), $request->complaint(), $request->with() ?? $weighing->usualAdditions($edit), $request->most(), $request->capacity(), $weighing->catalogue(), $edit->measures, $request->target() ?? $weighing->targetOf($request->liked()), $request->wish());
+        $advice = Counsel::for($balance, $weighing->style($edit), $request->complaint(), $request->with() ?? $weighing->usualAdditions($edit), $request->most(), $request->capacity(), $weighing->catalogue(), $edit->measures, $request->target() ?? $weighing->targetOf($request->liked()) ?? $weighing->own($edit), $request->wish());
 
         return new JsonResponse(AdviceShape::of($advice, $balance, $edit->measures));
     }

@@ -19,11 +19,12 @@ final readonly class DesignController
         $style = $weighing->style($edit);
         assert($style !== null);
         try {
-            $design = Drafting::draft($weighing->balance($edit)->formula, $style, $request->base(), $request->batchGrams(), $weighing->catalogue(), $edit->measures);
+            $formula = $weighing->formula($edit);
+            $design = Drafting::draft($formula, $style, $request->base(), $request->batchGrams(), $weighing->catalogue(), $edit->measures, $weighing->own($edit));
         } catch (\InvalidArgumentException $fault) {
             throw ValidationException::withMessages(['lines' => $fault->getMessage()]);
         }
 
-        return new JsonResponse(AdviceShape::design($design));
+        return new JsonResponse(AdviceShape::design($design, $formula, $edit->measures));
     }
 }

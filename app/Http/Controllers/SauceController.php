@@ -26,7 +26,7 @@ final readonly class SauceController
 
     public function store(FormulaRequest $request, Shelf $shelf): JsonResponse
     {
-        return new JsonResponse((new SauceResource($shelf->add($request->edit())))->resolve(), 201);
+        return new JsonResponse((new SauceResource($shelf->add($request->edit(), $request->filled('forked_from') ? $request->integer('forked_from') : null)))->resolve(), 201);
     }
 
     public function show(int $sauce): JsonResponse
@@ -36,7 +36,7 @@ final readonly class SauceController
 
     public function update(int $sauce, EditRequest $request, Shelf $shelf): JsonResponse
     {
-        return new JsonResponse((new SauceResource($shelf->edit($sauce, $request->revision(), $request->edit())))->resolve());
+        return new JsonResponse((new SauceResource($shelf->edit($sauce, $request->revision(), $request->editOf($sauce))))->resolve());
     }
 
     public function destroy(int $sauce): Response

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Kitchen\SauceEdit;
+
 /** An edit of a sauce that names the revision it was based on. */
 final class EditRequest extends FormulaRequest
 {
@@ -15,6 +17,14 @@ final class EditRequest extends FormulaRequest
     public function messages(): array
     {
         return [...parent::messages(), 'revision' => 'The edit does not say which revision it was made on.'];
+    }
+
+    /** The edit as one of a given sauce, whatever the request says. */
+    public function editOf(int $sauce): SauceEdit
+    {
+        $edit = $this->edit();
+
+        return new SauceEdit($edit->title, $edit->style, $edit->measures, $edit->yield, $edit->lines, $edit->partMillilitres, $sauce);
     }
 
     public function revision(): int

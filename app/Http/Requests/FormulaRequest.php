@@ -25,6 +25,9 @@ class FormulaRequest extends FormRequest
             'style' => ['sometimes', 'nullable', 'string', Rule::in(array_map(static fn(StyleFamily $style): string => $style->key, StyleBook::all()))],
             'measures' => ['sometimes', 'nullable', Rule::enum(Measures::class)],
             'yield' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'part_ml' => ['sometimes', 'nullable', 'numeric', 'between:1,100000'],
+            'sauce' => ['sometimes', 'nullable', 'integer', 'between:1,999999999999'],
+            'forked_from' => ['sometimes', 'nullable', 'integer', 'between:1,999999999999'],
             'lines' => ['present', 'array', 'list', 'max:' . self::MOST_LINES],
             'lines.*' => ['present', self::text(...)],
         ];
@@ -39,6 +42,9 @@ class FormulaRequest extends FormRequest
             'style.in' => 'There is no such style: choose one from the list.',
             'measures' => 'Measures are us, metric, imperial, au or jp.',
             'yield.max' => 'The yield is longer than 200 letters: write it as "500 ml".',
+            'part_ml' => 'A part is a vessel of 1 ml or more, up to 100 litres.',
+            'sauce' => 'The sauce is named by its number.',
+            'forked_from' => 'The sauce it is a variant of is named by its number.',
             'lines.present' => 'The request holds no lines: send them as a list of texts, in UTF-8.',
             'lines.array' => 'The lines are not a list of texts.',
             'lines.list' => 'The lines are not a list of texts.',
@@ -48,26 +54,29 @@ class FormulaRequest extends FormRequest
 
     public function edit(): SauceEdit
     {
-        return new SauceEdit(
-            trim((string) $this->string('title')),
-            $this->filled('style') ? (string) $this->string('style') : null,
-            Measures::tryFrom((string) $this->string('measures')) ?? Measures::Us,
-            $this->filled('yield') ? (string) $this->string('yield') : null,
-            $this->lines(),
-        );
+        return self::formulaIn($this->all(), $this->filled('sauce') ? $this->integer('sauce') : null);
     }
 
-    /** @return list<string> */
-    private function lines(): array
+    /** @param array<array-key, mixed> $written a formula that the rules have let through */
+    protected static function formulaIn(array $written, ?int $sauce): SauceEdit
     {
-        $lines = $this->input('lines');
+        $text = static fn(string $field): ?string => is_string($written[$field] ?? null) && trim($written[$field]) !== '' ? $written[$field] : null;
+        $lines = is_array($written['lines'] ?? null) ? $written['lines'] : [];
 
-        return is_array($lines) ? array_values(array_map(static fn(mixed $line): string => is_string($line) ? $line : '', $lines)) : [];
+        return new SauceEdit(
+            trim($text('title') ?? ''),
+            $text('style'),
+            Measures::tryFrom($text('measures') ?? '') ?? Measures::Us,
+            $text('yield'),
+            array_values(array_map(static fn(mixed $line): string => is_string($line) ? $line : '', $lines)),
+            is_numeric($written['part_ml'] ?? null) ? (float) $written['part_ml'] : null,
+            $sauce,
+        );
     }
 
     private static function text(string $field, mixed $value, \Closure $fail): void
     {
-        $number = (int) substr($field, strlen('lines.')) + 1;
+        $number = (int) substr($field, (int) strrpos($field, '.') + 1) + 1;
         if ($value !== null && !is_string($value)) {
             $fail("Line {$number} is not text.");
         } elseif (is_string($value) && strlen($value) > self::LONGEST_LINE) {

@@ -25,6 +25,8 @@ final class SauceResource extends JsonResource
             'style' => $this->resource->style,
             'measures' => $this->resource->measures->value,
             'yield' => $this->resource->yield,
+            'part_ml' => $this->resource->part_ml,
+            'forked_from' => $this->resource->forked_from,
             'lines' => $this->resource->texts(),
         ];
     }

@@ -1,0 +1,251 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kitchen;
+
+use App\Models\Batch;
+use App\Models\Dose;
+use App\Models\Sauce;
+use App\Models\Tasting;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Connection;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Finished;
+use Vinculum\Balance\Formula;
+use Vinculum\Contract\BalanceShape;
+use Vinculum\Correction\Advice;
+use Vinculum\Correction\Complaint;
+use Vinculum\Correction\Counsel;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Reading\ResolvedLine;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Taste;
+
+/** The batch at the stove: what is in it, what to add, and what the tongue said. */
+final readonly class Pan
+{
+    /** The way back aims half-way between before and after the dose, within this many steps. */
+    private const WAY_BACK_WITHIN = 0.5;
+    private const STRENGTHS = ['little' => 0.5, 'clear' => 1.0, 'far' => 2.0];
+
+    public function __construct(private Weighing $weighing, private Shelf $shelf, private Tongue $tongue, private Connection $database) {}
+
+    /** @return list<string> how strongly a word can be meant */
+    public static function strengths(): array
+    {
+        return array_keys(self::STRENGTHS);
+    }
+
+    /** @param float|null $panGrams as weighed; the formula's own weight when null */
+    public function start(int $sauce, ?float $panGrams): Batch
+    {
+        return $this->database->transaction(function () use ($sauce, $panGrams): Batch {
+            $version = $this->shelf->keep($sauce);
+
+            return Batch::query()->create([
+                'sauce_id' => $sauce,
+                'version' => $version->number,
+                'title' => $version->title,
+                'style' => $version->style,
+                'measures' => $version->measures,
+                'yield' => $version->yield,
+                'part_ml' => $version->part_ml,
+                'lines' => $version->lines,
+                'pan_grams' => $panGrams,
+            ]);
+        });
+    }
+
+    /** Grams that the formula itself comes to, before any dose. */
+    public function formulaGrams(Batch $batch): float
+    {
+        return Finished::of($this->weighing->formula(SauceEdit::asKept($batch)))->mixture->grams();
+    }
+
+    /** @param int|null $doses how many of its doses to count; all when null */
+    public function balance(Batch $batch, ?int $doses = null): Balance
+    {
+        $formula = $this->weighing->formula(SauceEdit::asKept($batch));
+        $given = array_slice($batch->doses->all(), 0, $doses);
+
+        return Balance::of($formula->times($this->factor($batch, $formula))->dosedWith(...array_merge([], ...array_map($this->lines(...), $given))));
+    }
+
+    /** @return array<string, mixed> the balance of what is in the pan now, as the contract shapes it */
+    public function report(Batch $batch): array
+    {
+        return $this->weighing->reportOn($this->balance($batch), SauceEdit::asKept($batch));
+    }
+
+    /**
+     * What to add, for what the tongue says.
+     *
+     * @param list<array{complaint: string, strength: string}> $said
+     * @param bool                                             $isWayBack the last dose was too much
+     */
+    public function advise(Batch $batch, array $said, bool $isWayBack, ?float $capacityMillilitres): Advice
+    {
+        $edit = SauceEdit::asKept($batch);
+        $now = $this->balance($batch);
+        $family = $this->weighing->own($edit) ?? $this->weighing->style($edit)?->target;
+        $target = match (true) {
+            $isWayBack && $batch->doses->isNotEmpty() => Target::between($this->balance($batch, $batch->doses->count() - 1)->taste, $now->taste, self::WAY_BACK_WITHIN),
+            $said !== [] => Complaint::together(self::meant($said), $now->taste, $family),
+            default => $family,
+        };
+        if ($target === null) {
+            return new Advice($now->taste, Target::of([]), 0.0, [], ['Tap what the tongue says, and what to add is found.']);
+        }
+
+        return Counsel::towards($target, $now, $this->weighing->usualAdditions($edit), 3, $capacityMillilitres, $this->weighing->catalogue(), $batch->measures);
+    }
+
+    /**
+     * @param list<array{ingredient: string, grams: float, measure: string}> $additions
+     * @param list<array{complaint: string, strength: string}>               $said
+     */
+    public function dose(Batch $batch, array $additions, array $said, string $why): void
+    {
+        $this->database->transaction(function () use ($batch, $additions, $said, $why): void {
+            if ($said !== []) {
+                $this->taste($batch, ['said' => $said]);
+            }
+            $catalogue = $this->weighing->catalogue();
+            $batch->doses()->create([
+                'why' => $why,
+                'additions' => array_map(static fn(array $one): array => [...$one, 'name' => $catalogue->get($one['ingredient'])->name, 'like' => $catalogue->get($one['ingredient'])->kind()], $additions),
+            ]);
+            $batch->load('doses');
+        });
+    }
+
+    /**
+     * Keeps a tasting with the balance of this moment.
+     *
+     * @param array{said?: list<array{complaint: string, strength: string}>, scores?: array<string, float>, temperature?: string|null, food?: string|null, words?: string|null, good?: bool} $told
+     */
+    public function taste(Batch $batch, array $told): Tasting
+    {
+        $edit = SauceEdit::asKept($batch);
+        $balance = $this->balance($batch);
+        $said = $told['said'] ?? [];
+        $good = ($told['good'] ?? false) ? array_fill_keys(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), 0.0) : [];
+
+        $tasting = $batch->tastings()->create([
+            'sauce_id' => $batch->sauce_id,
+            'style' => $this->weighing->style($edit)?->key,
+            'tasted_at' => CarbonImmutable::now(),
+            'temperature' => $told['temperature'] ?? null,
+            'food' => $told['food'] ?? null,
+            'words' => $told['words'] ?? null,
+            'said' => $said,
+            'scores' => [...$good, ...Complaint::scores(self::meant($said)), ...($told['scores'] ?? [])],
+            'steps' => self::steps($balance->taste),
+            'balance' => BalanceShape::axes($balance->axes, $this->weighing->style($edit)?->target, $this->weighing->own($edit)),
+        ]);
+        $this->tongue->tasted();
+
+        return $tasting;
+    }
+
+    /** @return list<string> the doses as lines of the sauce's own formula, in its size */
+    public function dosesAsLines(Batch $batch): array
+    {
+        $factor = $this->factor($batch, $this->weighing->formula(SauceEdit::asKept($batch)));
+        $spoons = Spoons::of($batch->measures);
+        $sums = [];
+        foreach ($batch->doses as $dose) {
+            foreach ($dose->additions as $one) {
+                $sums[$one['ingredient']] = ($sums[$one['ingredient']] ?? 0.0) + $one['grams'] / $factor;
+            }
+        }
+        $lines = [];
+        foreach ($sums as $key => $grams) {
+            $ingredient = $this->ingredient((string) $key, $batch);
+            if ($ingredient !== null) {
+                [$density, $each] = [$ingredient->density, $ingredient->eachGrams()];
+                $lines[] = str_replace(' whole', '', $spoons->words($spoons->nearest($grams, $density, $each), $density, $each)) . ' ' . mb_strtolower($ingredient->name);
+            }
+        }
+
+        return $lines;
+    }
+
+    /** Puts the doses into the sauce itself, as lines of its own, when it is still as the batch had it. */
+    public function intoTheSauce(Batch $batch): Sauce
+    {
+        return $this->database->transaction(function () use ($batch): Sauce {
+            $sauce = Sauce::query()->with('lines')->findOrFail($batch->sauce_id);
+            $this->shelf->keep($sauce->id);
+            $edit = SauceEdit::asItStands($sauce);
+            $factor = $this->factor($batch, $this->weighing->formula(SauceEdit::asKept($batch)));
+            $balance = $this->balance($batch);
+            // a dose after the yield was measured makes more of it
+            $yield = $edit->yield === null || !$balance->isFinished ? $edit->yield : sprintf('%d g', round($balance->mixture->grams() / $factor));
+
+            return $this->shelf->edit($sauce->id, $sauce->revision, new SauceEdit($edit->title, $edit->style, $edit->measures, $yield, [...$edit->lines, ...$this->dosesAsLines($batch)], $edit->partMillilitres, $sauce->id));
+        });
+    }
+
+    private function factor(Batch $batch, Formula $formula): float
+    {
+        $grams = Finished::of($formula)->mixture->grams();
+
+        return $batch->pan_grams === null || $grams <= 0.0 ? 1.0 : $batch->pan_grams / $grams;
+    }
+
+    /** @return list<ResolvedLine> */
+    private function lines(Dose $dose): array
+    {
+        $lines = [];
+        foreach ($dose->additions as $one) {
+            $catalogue = $this->weighing->catalogue();
+            $key = $catalogue->has($one['ingredient']) ? $one['ingredient'] : $one['like'];
+            if ($catalogue->has($key)) {
+                $ingredient = $catalogue->get($key);
+                $lines[] = ResolvedLine::ofGrams($ingredient, Amount::within($one['grams'], $ingredient->texture->deviation()));
+            }
+        }
+
+        return $lines;
+    }
+
+    private function ingredient(string $key, Batch $batch): ?Ingredient
+    {
+        $catalogue = $this->weighing->catalogue();
+        foreach ($batch->doses as $dose) {
+            foreach ($dose->additions as $one) {
+                if ($one['ingredient'] === $key && !$catalogue->has($key)) {
+                    $key = $one['like'];
+                }
+            }
+        }
+
+        return $catalogue->has($key) ? $catalogue->get($key) : null;
+    }
+
+    /**
+     * @param list<array{complaint: string, strength: string}> $said
+     *
+     * @return list<array{Complaint, float}>
+     */
+    private static function meant(array $said): array
+    {
+        return array_map(static fn(array $one): array => [Complaint::named($one['complaint']), self::STRENGTHS[$one['strength']] ?? 1.0], $said);
+    }
+
+    /** @return array<string, float> */
+    private static function steps(Taste $taste): array
+    {
+        $steps = [];
+        foreach (Axis::cases() as $axis) {
+            $steps[$axis->value] = round($taste->stepsOn($axis), 4);
+        }
+
+        return $steps;
+    }
+}
