@@ -12,6 +12,10 @@ import { Shelf } from './shelf/Shelf';
 
 const Pantry = lazy(async () => ({ default: (await import('./pantry/Pantry')).Pantry }));
 
+const TastePage = lazy(async () => ({ default: (await import('./taste/TastePage')).TastePage }));
+const ComparePage = lazy(async () => ({ default: (await import('./compare/ComparePage')).ComparePage }));
+const PalatePage = lazy(async () => ({ default: (await import('./palate/PalatePage')).PalatePage }));
+
 const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
 const root = document.getElementById('root');
 
@@ -26,6 +30,9 @@ if (root !== null) {
               <Routes>
                 <Route path="/" element={<Shelf />} />
                 <Route path="/sauce/:id" element={<BenchPage />} />
+                <Route path="/sauce/:id/taste" element={<TastePage />} />
+                <Route path="/sauce/:id/compare" element={<ComparePage />} />
+                <Route path="/palate" element={<PalatePage />} />
                 <Route path="/pantry" element={<Pantry />} />
                 <Route path="*" element={<LostPage />} />
               </Routes>

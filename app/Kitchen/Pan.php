@@ -94,7 +94,8 @@ final readonly class Pan
         $family = $this->weighing->own($edit) ?? $this->weighing->style($edit)?->target;
         $target = match (true) {
             $isWayBack && $batch->doses->isNotEmpty() => Target::between($this->balance($batch, $batch->doses->count() - 1)->taste, $now->taste, self::WAY_BACK_WITHIN),
-            $said !== [] => Complaint::together(self::meant($said), $now->taste, $family),
+            // at the pan the tongue is the judge: what it does not complain of is held where it is
+            $said !== [] => Complaint::together(self::meant($said), $now->taste),
             default => $family,
         };
         if ($target === null) {

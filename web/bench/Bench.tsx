@@ -1,28 +1,34 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { useNavigate } from 'react-router';
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { Link, useNavigate } from 'react-router';
 import {
   api,
+  type Axes,
   type AxisKey,
   type Balance,
   type Correction,
   type Formula,
   type Kitchen,
-  type Measures,
   type Sauce,
 } from '../shared/api';
 import { AxisBars, BarMark } from '../shared/AxisBars';
+import { Choice } from '../shared/Choice';
 import { Fraction } from '../shared/Fraction';
 import { Frame, quietButton } from '../shared/Frame';
-import { textField } from '../shared/fields';
-import { displayFont } from '../shared/theme';
-import { grams, millilitres } from '../shared/words';
+import { grams, millilitres, spoken } from '../shared/words';
+import { BenchHead } from './BenchHead';
 import { Corrections } from './Corrections';
-import { type Draft, type DraftLine, editOf, newLine } from './draft';
+import { type Draft, draftOf, type DraftLine, editOf, hasTag, newLine, relined } from './draft';
 import { LineEditor } from './LineEditor';
+import { SauceFacts } from './SauceFacts';
+import { Saver, type Saving } from './Saver';
 import { useHistory } from './useHistory';
 import { useLatest } from './useLatest';
-import { Saver, type Saving } from './Saver';
+
+const PartsPanel = lazy(async () => ({ default: (await import('./PartsPanel')).PartsPanel }));
+const SwapPanel = lazy(async () => ({ default: (await import('./SwapPanel')).SwapPanel }));
+const VersionsPanel = lazy(async () => ({ default: (await import('./VersionsPanel')).VersionsPanel }));
 
 const savingWords: Record<Saving['state'], string> = {
   saved: 'Saved',
@@ -32,14 +38,39 @@ const savingWords: Record<Saving['state'], string> = {
   conflict: 'Changed elsewhere',
 };
 
+type Panel = 'add' | 'swap' | 'parts' | 'versions';
+const panels: readonly (readonly [Panel, string])[] = [
+  ['add', 'What to add'],
+  ['swap', 'Swap'],
+  ['parts', 'Parts'],
+  ['versions', 'Versions'],
+];
+
 /** Adding to a finished sauce makes it more: the measured yield grows with it. */
 function apply(draft: Draft, correction: Correction, isFinished: boolean): Draft {
-  const added = correction.additions.map((one) => newLine(`${one.measure.replace(/ whole$/, '')} ${one.name}`));
-  const lines = draft.lines.filter((line) => line.text.trim() !== '');
+  const added = correction.additions.map((one) => newLine(`${spoken(one.measure)} ${one.name}`));
+  const lines = draft.lines.filter((line, index) => line.text.trim() !== '' || index < draft.lines.length - 1);
   return {
     ...draft,
     lines: [...lines, ...added, newLine('')],
     yield: isFinished ? `${Math.round(correction.batch_millilitres)} ml` : draft.yield,
+  };
+}
+
+/** Which line brings how much of an axis, for the rows, and the same as one sentence. */
+function makers(report: Balance | null, axis: AxisKey | null): { rows: ReadonlyMap<number, string>; says: string } {
+  const shares = report === null || axis === null ? [] : report.shares[axis];
+  const part = (share: number) => `${Math.round(100 * share)} %`;
+  const named = shares
+    .filter((one) => one.share >= 0.05)
+    .slice(0, 3)
+    .map(
+      (one) =>
+        `${part(one.share)} of the ${axis ?? ''} comes from ${(report?.lines[one.line - 1]?.name ?? '').toLowerCase()}`,
+    );
+  return {
+    rows: new Map(shares.map((one) => [one.line, `${part(one.share)} of ${axis ?? ''}`])),
+    says: axis !== null && shares.length === 0 ? `Nothing brings any ${axis}.` : named.join(', '),
   };
 }
 
@@ -49,13 +80,18 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const { draft, change, undo, redo, canUndo, canRedo } = useHistory(saver.start);
   const saving = useSyncExternalStore(saver.subscribe, saver.current);
   const [previewed, setPreviewed] = useState<number | null>(null);
+  const [swapPreview, setSwapPreview] = useState<Axes | null>(null);
+  const [panel, setPanel] = useState<Panel>('add');
+  const [swapLine, setSwapLine] = useState(0);
+  const [looked, setLooked] = useState<AxisKey | null>(null);
   const [complaint, setComplaint] = useState<string | null>(null);
   const [said, setSaid] = useState('');
+  const [hindrances, setHindrances] = useState<readonly string[]>([]);
   const navigate = useNavigate();
   const linesRef = useRef<HTMLDivElement>(null);
   const mendRef = useRef<HTMLDivElement>(null);
 
-  const formula = useMemo<Formula>(() => ({ ...editOf(draft) }), [draft]);
+  const formula = useMemo<Formula>(() => ({ ...editOf(draft), sauce: sauce.id }), [draft, sauce.id]);
   const isEmpty = formula.lines.every((line) => line.trim() === '');
   const balance = useLatest(formula, api.balance);
   const wish = useMemo(() => ({ ...formula, complaint }), [formula, complaint]);
@@ -63,7 +99,11 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const advice = useLatest(!hasAim || isEmpty ? null : wish, api.advise);
   const style = kitchen.styles.find((one) => one.key === draft.style) ?? null;
   const report = balance.answer;
-  const preview = previewed === null ? null : (advice.answer?.corrections[previewed] ?? null);
+  const correction = previewed === null ? null : (advice.answer?.corrections[previewed] ?? null);
+  const preview = panel === 'swap' ? swapPreview : (correction?.after ?? null);
+  const palate = useQuery({ queryKey: ['palate'], queryFn: api.palate, enabled: draft.style !== null });
+  const learned = palate.data?.on === true ? palate.data.families.find((one) => one.style === draft.style) : undefined;
+  const brought = useMemo(() => makers(report, looked), [report, looked]);
 
   const set = useCallback(
     <Field extends keyof Draft>(field: Field, value: Draft[Field]) => {
@@ -71,6 +111,20 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
     },
     [change],
   );
+
+  /** Sets the lines from texts, as one move; what stays keeps its place. */
+  const rewrite = useCallback(
+    (texts: readonly string[], words: string) => {
+      change((now) => ({ ...now, lines: relined(now.lines, [...texts, '']) }));
+      setSaid(`${words} Undo takes it back.`);
+    },
+    [change],
+  );
+
+  const openSwap = useCallback((index: number) => {
+    setSwapLine(index);
+    setPanel('swap');
+  }, []);
 
   const changeLines = useCallback(
     (next: (lines: readonly DraftLine[]) => readonly DraftLine[], move: string | null) => {
@@ -84,11 +138,30 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
       change((now) => apply(now, correction, report?.basis === 'finished'));
       setPreviewed(null);
       setSaid(
-        `Added ${correction.additions.map((one) => `${one.measure} ${one.name}`).join(' and ')}. Undo takes it back.`,
+        `Added ${correction.additions.map((one) => `${spoken(one.measure)} ${one.name}`).join(' and ')}. Undo takes it back.`,
       );
     },
     [change, report?.basis],
   );
+
+  const design = useCallback(
+    async (batchGrams: number, words: (count: number) => string) => {
+      if (draft.style === null) return;
+      try {
+        const found = await api.design({ ...formula, style: draft.style, batch_grams: batchGrams });
+        rewrite(found.texts, words(found.texts.length));
+        setHindrances(found.hindrances);
+      } catch (fault) {
+        setHindrances([fault instanceof Error ? fault.message : 'That did not work.']);
+      }
+    },
+    [draft.style, formula, rewrite],
+  );
+  const mixed = report?.lines.reduce((sum, line) => sum + (line.grams?.value ?? 0), 0) ?? 0;
+  const canSolve = draft.style !== null && mixed > 0 && draft.lines.some((line) => !hasTag(line.text, 'lock'));
+  const solve = useCallback(() => {
+    if (canSolve) void design(mixed, () => 'The unlocked lines are set.');
+  }, [canSolve, design, mixed]);
 
   useEffect(() => {
     saver.take(draft);
@@ -126,24 +199,18 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
         linesRef.current?.querySelector<HTMLElement>('ol input')?.focus();
       } else if (event.altKey && event.code === 'KeyC') {
         event.preventDefault();
-        mendRef.current?.querySelector<HTMLElement>('button')?.focus();
+        setPanel('add');
+        requestAnimationFrame(() => mendRef.current?.querySelector<HTMLElement>('[data-correction]')?.focus());
+      } else if (event.altKey && event.code === 'KeyU') {
+        event.preventDefault();
+        solve();
       }
     };
     window.addEventListener('keydown', onKey);
     return () => {
       window.removeEventListener('keydown', onKey);
     };
-  }, [undo, redo, advice.answer, applyCorrection]);
-
-  const draftFormula = async () => {
-    if (draft.style === null) return;
-    const design = await api.design({ ...formula, style: draft.style, batch_grams: 500 });
-    const lines = design.lines.map((line) =>
-      newLine(`${line.measure.replace(/ whole$/, '')} ${line.name.toLowerCase()}`),
-    );
-    change((now) => ({ ...now, lines: [...now.lines.filter((line) => line.text.trim() !== ''), ...lines] }));
-    setSaid(`Drafted ${lines.length} lines. Undo takes them back.`);
-  };
+  }, [undo, redo, advice.answer, applyCorrection, solve]);
 
   const keepMine = async () => {
     const copy = await api.addSauce({ ...editOf(draft), title: `${draft.title} (my copy)` });
@@ -161,6 +228,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
       >
         {savingWords[saving.state]}
       </Typography>
+      <Box
+        component={Link}
+        to={`/sauce/${sauce.id}/taste`}
+        sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'underline' }}
+      >
+        Taste
+      </Box>
       <Box component="button" type="button" onClick={undo} disabled={!canUndo} sx={quietButton}>
         Undo
       </Box>
@@ -174,7 +248,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
     <Frame tools={tools}>
       {report !== null && !isEmpty && (
         <Box sx={pinned}>
-          <BarMark axes={preview?.after ?? report.axes} />
+          <BarMark axes={preview ?? report.axes} />
         </Box>
       )}
       {saving.state === 'conflict' && (
@@ -216,84 +290,15 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
         }}
       >
         <Box ref={linesRef} component="section" aria-label="The sauce">
-          <Box
-            component="input"
-            value={draft.title}
-            aria-label="Name of the sauce"
-            placeholder="Name of the sauce"
-            maxLength={200}
-            onChange={(event: { target: { value: string } }) => {
-              set('title', event.target.value);
-            }}
-            sx={{
-              ...field,
-              fontFamily: displayFont,
-              fontWeight: 600,
-              fontSize: '1.6rem',
-              border: 0,
-              bgcolor: 'transparent',
-              px: 0,
-              width: '100%',
-              minHeight: 44,
-            }}
+          <BenchHead draft={draft} kitchen={kitchen} set={set} />
+          <LineEditor
+            lines={draft.lines}
+            understood={report?.lines ?? noLines}
+            formula={formula}
+            shares={brought.rows}
+            onChange={changeLines}
+            onSwap={openSwap}
           />
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 0.5, mb: 1 }}>
-            <Box component="label" sx={{ flex: '3 1 160px' }}>
-              <Box component="span" sx={caption}>
-                Style
-              </Box>
-              <Box
-                component="select"
-                value={draft.style ?? ''}
-                onChange={(event: { target: { value: string } }) => {
-                  set('style', event.target.value === '' ? null : event.target.value);
-                }}
-                sx={{ ...field, width: '100%' }}
-              >
-                <option value="">no style yet</option>
-                {kitchen.styles.map((one) => (
-                  <option key={one.key} value={one.key}>
-                    {one.name}
-                  </option>
-                ))}
-              </Box>
-            </Box>
-            <Box component="label" sx={{ flex: '3 1 190px' }}>
-              <Box component="span" sx={caption}>
-                A cup means
-              </Box>
-              <Box
-                component="select"
-                value={draft.measures}
-                onChange={(event: { target: { value: string } }) => {
-                  set('measures', event.target.value as Measures);
-                }}
-                sx={{ ...field, width: '100%' }}
-              >
-                {kitchen.measures.map((one) => (
-                  <option key={one.key} value={one.key}>
-                    {one.name}
-                  </option>
-                ))}
-              </Box>
-            </Box>
-            <Box component="label" sx={{ flex: '1 1 100px' }}>
-              <Box component="span" sx={caption}>
-                Came to, if cooked
-              </Box>
-              <Box
-                component="input"
-                value={draft.yield ?? ''}
-                placeholder="500 ml"
-                maxLength={200}
-                onChange={(event: { target: { value: string } }) => {
-                  set('yield', event.target.value === '' ? null : event.target.value);
-                }}
-                sx={{ ...field, width: '100%' }}
-              />
-            </Box>
-          </Box>
-          <LineEditor lines={draft.lines} understood={report?.lines ?? noLines} onChange={changeLines} />
           <Box
             component="button"
             type="button"
@@ -303,6 +308,24 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
             sx={{ ...quietButton, px: 0.5, ml: '24px' }}
           >
             Add a line
+          </Box>
+          <Box
+            component="button"
+            type="button"
+            title="A heading starts a stage: lines below it belong to it"
+            onClick={() => {
+              change((now) => ({
+                ...now,
+                lines: [
+                  ...now.lines.filter((line, at) => line.text !== '' || at + 1 < now.lines.length),
+                  newLine('Off the heat:'),
+                  newLine(''),
+                ],
+              }));
+            }}
+            sx={{ ...quietButton, px: 0.5, ml: 2 }}
+          >
+            Add a stage
           </Box>
         </Box>
         <Box>
@@ -334,7 +357,18 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                   {style.name}: from {style.references} reference formulas, {style.schools}
                 </Typography>
               )}
-              <AxisBars axes={report.axes} preview={preview?.after ?? null} styleName={style?.name ?? null} />
+              <AxisBars
+                axes={report.axes}
+                preview={preview}
+                styleName={style?.name ?? null}
+                looked={looked}
+                onLook={(axis) => {
+                  setLooked(looked === axis ? null : axis);
+                }}
+              />
+              <Typography data-makers sx={{ fontSize: '0.88rem', minHeight: '1.4em', color: 'text.secondary' }}>
+                {looked === null ? (learned?.says ?? 'Tap an axis to see which lines make it.') : brought.says}
+              </Typography>
               <Box
                 sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5, my: 1.5 }}
                 aria-label="Ratios"
@@ -346,18 +380,64 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                     <Fraction key={ratio} ratio={report.ratios[ratio]} above={above} below={below} />
                   ))}
               </Box>
-              <div ref={mendRef}>
-                <Corrections
-                  advice={advice.answer}
-                  complaints={kitchen.complaints}
-                  complaint={complaint}
-                  hasAim={hasAim}
-                  onComplaint={setComplaint}
-                  onPreview={setPreviewed}
-                  onApply={applyCorrection}
-                />
-              </div>
-              <Facts report={report} />
+              <Box sx={{ borderBottom: '1px solid', borderColor: 'divider', mb: 0.5 }}>
+                <Choice label="Beside the bars" options={panels} value={panel} onChoose={setPanel} controls="panel" />
+              </Box>
+              <Box id="panel" role="tabpanel" aria-labelledby={`panel-${panel}`} ref={mendRef}>
+                {hindrances.map((one) => (
+                  <Typography key={one} data-hindrance sx={{ fontSize: '0.95rem' }}>
+                    {one}
+                  </Typography>
+                ))}
+                <Suspense>
+                  {panel === 'add' && (
+                    <Corrections
+                      advice={advice.answer}
+                      complaints={kitchen.complaints}
+                      complaint={complaint}
+                      hasAim={hasAim}
+                      onComplaint={setComplaint}
+                      onPreview={setPreviewed}
+                      onApply={applyCorrection}
+                      onSolve={canSolve ? solve : null}
+                    />
+                  )}
+                  {panel === 'swap' && (
+                    <SwapPanel
+                      formula={formula}
+                      lines={report.lines}
+                      kitchen={kitchen}
+                      line={swapLine}
+                      onLine={setSwapLine}
+                      onPreview={setSwapPreview}
+                      onApply={rewrite}
+                    />
+                  )}
+                  {panel === 'parts' && (
+                    <PartsPanel
+                      report={report}
+                      vessels={kitchen.vessels}
+                      measures={draft.measures}
+                      partMl={draft.part_ml}
+                      onPart={(part) => {
+                        set('part_ml', part);
+                      }}
+                    />
+                  )}
+                  {panel === 'versions' && (
+                    <VersionsPanel
+                      sauce={sauce.id}
+                      written={editOf(draft)}
+                      settle={saver.settled}
+                      onReturn={(version) => {
+                        change(() => draftOf(version));
+                        setSaid(`Version ${version.number} is back. Undo takes it back.`);
+                      }}
+                    />
+                  )}
+                </Suspense>
+              </Box>
+              <SauceFacts report={report} />
             </>
           ) : (
             <Box sx={{ mt: 2, maxWidth: '46ch' }}>
@@ -370,7 +450,11 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                   Or choose a style, and have a first formula drafted.
                 </Typography>
               ) : (
-                <Button variant="contained" onClick={() => void draftFormula()} sx={{ mt: 1.5 }}>
+                <Button
+                  variant="contained"
+                  onClick={() => void design(500, (count) => `Drafted ${count} lines.`)}
+                  sx={{ mt: 1.5 }}
+                >
                   Draft a first formula, about 500 g
                 </Button>
               )}
@@ -396,40 +480,6 @@ function tastes(report: Balance, what: AxisKey | 'fat'): boolean {
   return what === 'fat' ? report.batch.fat_percent >= 1 : report.axes[what].steps > 0;
 }
 
-/** Allergens, diets, cautions and notes: never hidden, never in the way. */
-function Facts({ report }: { report: Balance }) {
-  const signs = { stop: 'Stop', warn: 'Mind', info: 'Note' } as const;
-  return (
-    <Box component="section" aria-label="What to know" sx={{ mt: 1.5, fontSize: '0.9rem' }}>
-      {report.allergens.length > 0 && (
-        <p style={{ margin: '4px 0' }}>
-          <strong>Holds</strong> {report.allergens.join(', ')}
-        </p>
-      )}
-      {report.diets.length > 0 && (
-        <p style={{ margin: '4px 0' }}>
-          <strong>Fits</strong> {report.diets.join(', ')}
-        </p>
-      )}
-      {report.cautions.map((caution) => (
-        <p key={caution.code} data-caution={caution.severity} style={{ margin: '4px 0' }}>
-          <strong>{signs[caution.severity]}:</strong> {caution.text}{' '}
-          <Box component="span" sx={{ color: 'text.secondary' }}>
-            ({caution.source})
-          </Box>
-        </p>
-      ))}
-      {report.notes.map((note) => (
-        <Box component="p" key={note} sx={{ my: 0.5, color: 'text.secondary' }}>
-          {note}
-        </Box>
-      ))}
-    </Box>
-  );
-}
-
-const field = textField;
-const caption = { display: 'block', fontSize: '0.8rem', color: 'text.secondary' } as const;
 const banner = {
   display: 'flex',
   flexWrap: 'wrap',

@@ -1,7 +1,8 @@
 import { Box, Typography } from '@mui/material';
 import type { Advice, Correction, Kitchen } from '../shared/api';
 import { textField } from '../shared/fields';
-import { axisNames, steps } from '../shared/words';
+import { quietButton } from '../shared/Frame';
+import { axisNames, spoken, steps } from '../shared/words';
 
 interface Props {
   advice: Advice | null;
@@ -11,29 +12,27 @@ interface Props {
   onComplaint: (complaint: string | null) => void;
   onPreview: (index: number | null) => void;
   onApply: (correction: Correction) => void;
+  /** Sets every line that is not locked; null where there is nothing to solve. */
+  onSolve: (() => void) | null;
 }
 
 const saysWhere = (distance: number): string =>
   distance < 0.125 ? 'then it stands inside every window' : `then ${steps(distance)} off`;
 
 /** What to add, best first. Hover or focus shows on the bars where it would move; a click or Enter adds it. */
-export function Corrections({ advice, complaints, complaint, hasAim, onComplaint, onPreview, onApply }: Props) {
+export function Corrections({
+  advice,
+  complaints,
+  complaint,
+  hasAim,
+  onComplaint,
+  onPreview,
+  onApply,
+  onSolve,
+}: Props) {
   return (
-    <Box component="section" aria-labelledby="mend">
-      <Box
-        sx={{
-          display: 'flex',
-          alignItems: 'end',
-          gap: 2,
-          borderBottom: '3px solid',
-          borderColor: 'bar.rule',
-          pb: 0.5,
-          mb: 0.5,
-        }}
-      >
-        <Typography id="mend" variant="h2" component="h2" sx={{ flex: 1 }}>
-          What to add
-        </Typography>
+    <Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, py: 0.5 }}>
         <Box component="label" sx={{ fontSize: '0.9rem' }}>
           The tongue says{' '}
           <Box
@@ -52,6 +51,18 @@ export function Corrections({ advice, complaints, complaint, hasAim, onComplaint
             ))}
           </Box>
         </Box>
+        {onSolve !== null && (
+          <Box
+            component="button"
+            type="button"
+            data-solve
+            title="Locked lines stay; the others are set so that the sauce stands in its windows (Alt+U)"
+            onClick={onSolve}
+            sx={{ ...quietButton, px: 0.5, fontSize: '0.9rem' }}
+          >
+            Solve the unlocked lines
+          </Box>
+        )}
       </Box>
       {!hasAim && (
         <Typography sx={{ color: 'text.secondary' }}>
@@ -89,7 +100,7 @@ export function Corrections({ advice, complaints, complaint, hasAim, onComplaint
                 key={lever.ingredient}
                 sx={{ py: 0.4, borderTop: '1px solid', borderColor: 'divider' }}
               >
-                <strong>{lever.measure.replace(/ whole$/, '')}</strong> {lever.name.toLowerCase()}: a step of{' '}
+                <strong>{spoken(lever.measure)}</strong> {lever.name.toLowerCase()}: a step of{' '}
                 {axisNames[lever.axis].toLowerCase()}
                 {Object.entries(lever.also).map(([axis, moved]) => (
                   <Box component="span" key={axis} sx={{ color: 'text.secondary' }}>
@@ -114,7 +125,7 @@ interface RowProps {
 
 function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
   const extra = [...correction.side_effects, ...correction.allergens_added.map((one) => `brings ${one}`)];
-  const half = correction.additions.map((one) => one.first_dose.replace(/ whole$/, '')).join(' + ');
+  const half = correction.additions.map((one) => spoken(one.first_dose)).join(' + ');
   const show = () => {
     onPreview(index);
   };
@@ -138,9 +149,7 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
         sx={rowButton}
       >
         <Box component="span" sx={{ fontWeight: 700 }}>
-          {correction.additions
-            .map((one) => `${one.measure.replace(/ whole$/, '')} ${one.name.toLowerCase()}`)
-            .join(' + ')}
+          {correction.additions.map((one) => `${spoken(one.measure)} ${one.name.toLowerCase()}`).join(' + ')}
         </Box>
         <Box component="span" aria-hidden sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
           Alt+{index + 1}

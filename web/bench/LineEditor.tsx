@@ -1,161 +1,108 @@
 import { Box } from '@mui/material';
-import { type ClipboardEvent, type KeyboardEvent, memo, useCallback, useLayoutEffect, useRef } from 'react';
-import { Link } from 'react-router';
-import type { Line } from '../shared/api';
-import { grams } from '../shared/words';
-import { type DraftLine, newLine } from './draft';
+import {
+  type ClipboardEvent,
+  type KeyboardEvent,
+  type PointerEvent,
+  useCallback,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
+import { api, type Formula, type Line } from '../shared/api';
+import { type DraftLine, newLine, type Tag, withTag } from './draft';
+import { LineMenu } from './LineMenu';
+import { LineRow, type RowActions } from './LineRow';
+import { useLatest } from './useLatest';
+import { useNudge } from './useNudge';
 
 interface Props {
   lines: readonly DraftLine[];
   understood: readonly Line[];
+  formula: Formula;
+  /** What each line brings of the axis that is looked at. */
+  shares: ReadonlyMap<number, string>;
   onChange: (next: (lines: readonly DraftLine[]) => readonly DraftLine[], move: string | null) => void;
+  onSwap: (index: number) => void;
 }
 
-/** What the program made of a line, in words beside it. */
-function understanding(line: Line | undefined): { text: string; mark: string; title: string; isOff: boolean } {
-  if (line === undefined) return { text: '', mark: '', title: '', isOff: false };
-  const name = line.name ?? '';
-  const amount = line.grams === null ? '' : grams(line.grams.value);
-  switch (line.status) {
-    case 'measured':
-      return { text: `${amount} ${name}`, mark: '', title: line.note ?? '', isOff: false };
-    case 'assumed':
-      return { text: `${amount} ${name}`, mark: '≈', title: line.note ?? 'taken from the usual', isOff: false };
-    case 'to-taste':
-      return { text: name, mark: 'no amount', title: line.note ?? '', isOff: false };
-    case 'unknown':
-      return { text: name === '' ? 'not known' : name, mark: 'left out', title: line.note ?? '', isOff: true };
-  }
+interface Writing {
+  readonly index: number;
+  readonly text: string;
 }
 
-interface RowProps {
-  line: DraftLine;
-  index: number;
-  understood: Line | undefined;
-  placeholder: string;
-  onText: (id: number, text: string) => void;
-  onMend: (index: number) => void;
-  onKey: (event: KeyboardEvent<HTMLInputElement>, index: number) => void;
-  onPaste: (event: ClipboardEvent<HTMLInputElement>, index: number) => void;
-  keep: (id: number, field: HTMLInputElement | null) => void;
-}
+const noOffers: readonly string[] = [];
 
-/** One line: drawn again only when it or what was understood of it changes. */
-const LineRow = memo(function LineRow({
-  line,
-  index,
-  understood,
-  placeholder,
-  onText,
-  onMend,
-  onKey,
-  onPaste,
-  keep,
-}: RowProps) {
-  const meaning = understanding(line.text.trim() === '' ? undefined : understood);
-  const isDoubtful =
-    understood !== undefined &&
-    line.text.trim() !== '' &&
-    (understood.status !== 'measured' || understood.alternatives.length > 0);
-  const choices = understood?.choices ?? [];
-  const noteId = `line-note-${line.id}`;
-  return (
-    <Box component="li" data-status={understood?.status ?? 'empty'} sx={row}>
-      <Box component="span" aria-hidden sx={rowNumber}>
-        {index + 1}
-      </Box>
-      <Box
-        component="input"
-        ref={(field: HTMLInputElement | null) => {
-          keep(line.id, field);
-        }}
-        value={line.text}
-        aria-label={`Line ${index + 1}`}
-        aria-describedby={noteId}
-        placeholder={placeholder}
-        autoComplete="off"
-        spellCheck={false}
-        onChange={(event: { target: { value: string } }) => {
-          onText(line.id, event.target.value);
-        }}
-        onKeyDown={(event: KeyboardEvent<HTMLInputElement>) => {
-          onKey(event, index);
-        }}
-        onPaste={(event: ClipboardEvent<HTMLInputElement>) => {
-          onPaste(event, index);
-        }}
-        sx={rowField}
-      />
-      <Box
-        id={noteId}
-        title={meaning.title}
-        sx={meaning.isOff ? rowNoteOff : rowNote}
-        style={{ paddingBottom: meaning.text === '' ? 0 : undefined }}
-      >
-        {isDoubtful && choices.length > 0 && (
-          <Box
-            component="button"
-            type="button"
-            title={`${choices.map((choice) => choice.says).join(', or ')} (Alt+M)`}
-            aria-label={`Mend line ${index + 1}: ${choices[0]?.says ?? ''}`}
-            onClick={() => {
-              onMend(index);
-            }}
-            sx={mendButton}
-          >
-            mend
-          </Box>
-        )}
-        {understood !== undefined &&
-          understood.status === 'unknown' &&
-          understood.ingredient === null &&
-          understood.written_name !== '' && (
-            <Box
-              component={Link}
-              to={`/pantry?mine=${encodeURIComponent(understood.written_name)}`}
-              sx={{ ...mendButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'none' }}
-            >
-              make it mine
-            </Box>
-          )}
-        {meaning.mark !== '' && (
-          <Box component="span" sx={{ fontWeight: 700, color: 'text.primary', mr: 0.5 }}>
-            {meaning.mark}
-          </Box>
-        )}
-        {meaning.text}
-        {meaning.title !== '' && <span>{` · ${meaning.title}`}</span>}
-      </Box>
-    </Box>
-  );
-});
+const moved = <Item,>(list: readonly Item[], from: number, to: number): readonly Item[] => {
+  const left = list.filter((_, at) => at !== from);
+  const item = list[from];
+  return item === undefined ? list : [...left.slice(0, to), item, ...left.slice(to)];
+};
 
 /** The lines as a cook writes them, each with what was understood beside it. */
-export function LineEditor({ lines, understood, onChange }: Props) {
+export function LineEditor({ lines, understood, formula, shares, onChange, onSwap }: Props) {
   const fields = useRef(new Map<number, HTMLInputElement>());
   const focusNext = useRef<number | null>(null);
   const current = useRef(lines);
   const meanings = useRef(understood);
-  const offers = useRef(new Map<number, readonly string[]>());
+  const mends = useRef(new Map<number, readonly string[]>());
+  const [writing, setWriting] = useState<Writing | null>(null);
+  const [chosen, setChosen] = useState(-1);
+  const [menu, setMenu] = useState<{ index: number; anchor: HTMLElement } | null>(null);
+  const [dragged, setDragged] = useState<number | null>(null);
+  const nudge = useNudge(formula, current, onChange, fields);
+
+  const question = useMemo(
+    () =>
+      writing === null
+        ? null
+        : {
+            text: writing.text.slice(0, 400),
+            ...(formula.measures === undefined ? {} : { measures: formula.measures }),
+            sauce: formula.sauce ?? null,
+          },
+    [writing, formula.measures, formula.sauce],
+  );
+  const found = useLatest(question, api.suggest);
+  const offers = useMemo(
+    () => (writing === null ? noOffers : (found.answer?.suggestions ?? []).map((one) => one.text)),
+    [writing, found.answer],
+  );
+  const state = useRef({ offers, chosen, writing });
 
   useLayoutEffect(() => {
     current.current = lines;
     meanings.current = understood;
+    state.current = { offers: found.isCurrent ? offers : noOffers, chosen, writing };
     if (focusNext.current !== null) {
-      fields.current.get(focusNext.current)?.focus();
+      const field = fields.current.get(focusNext.current);
+      field?.focus();
+      field?.setSelectionRange(field.value.length, field.value.length);
       focusNext.current = null;
     }
   });
 
-  const keep = useCallback((id: number, field: HTMLInputElement | null) => {
-    if (field === null) fields.current.delete(id);
-    else fields.current.set(id, field);
-  }, []);
-
   const focusAt = useCallback((index: number) => {
     const line = current.current[index];
-    if (line !== undefined) fields.current.get(line.id)?.focus();
+    const field = line === undefined ? undefined : fields.current.get(line.id);
+    field?.focus();
+    field?.setSelectionRange(field.value.length, field.value.length);
   }, []);
+
+  const stopWriting = useCallback(() => {
+    setWriting(null);
+    setChosen(-1);
+  }, []);
+
+  const move = useCallback(
+    (from: number, to: number) => {
+      const line = current.current[from];
+      if (line === undefined || to < 0 || to >= current.current.length) return;
+      focusNext.current = line.id;
+      onChange((now) => moved(now, from, to), null);
+    },
+    [onChange],
+  );
 
   /** Puts lines in after one, whose own text is replaced, or which goes when the replacement is empty. */
   const insertAfter = useCallback(
@@ -171,37 +118,92 @@ export function LineEditor({ lines, understood, onChange }: Props) {
     [onChange],
   );
 
-  const onText = useCallback(
-    (id: number, text: string) => {
-      onChange((now) => now.map((one) => (one.id === id ? { ...one, text } : one)), `line ${id}`);
+  const remove = useCallback(
+    (index: number) => {
+      const all = current.current;
+      focusNext.current = all[index === 0 ? 1 : index - 1]?.id ?? null;
+      onChange((now) => (now.length > 1 ? now.filter((_, at) => at !== index) : [newLine('')]), null);
     },
     [onChange],
   );
 
+  const setText = useCallback(
+    (index: number, text: string) => {
+      onChange((now) => now.map((one, at) => (at === index ? { ...one, text } : one)), null);
+    },
+    [onChange],
+  );
+
+  const take = useCallback(
+    (index: number, text: string) => {
+      stopWriting();
+      setText(index, text);
+      focusNext.current = current.current[index]?.id ?? null;
+    },
+    [setText, stopWriting],
+  );
+
   /** Takes the next offered reading of a line; after the last comes what was written at first. */
-  const onMend = useCallback(
+  const mend = useCallback(
     (index: number) => {
       const line = current.current[index];
       if (line === undefined) return;
-      const offered = offers.current.get(line.id);
+      const offered = mends.current.get(line.id);
       const isOffer = offered !== undefined && offered.includes(line.text);
       const texts = isOffer
         ? offered
         : [line.text, ...(meanings.current[index]?.choices ?? []).map((choice) => choice.text)];
       const next = texts[(texts.indexOf(line.text) + 1) % texts.length];
       if (texts.length < 2 || next === undefined) return;
-      offers.current.set(line.id, texts);
-      onChange((now) => now.map((one) => (one.id === line.id ? { ...one, text: next } : one)), null);
+      mends.current.set(line.id, texts);
+      setText(index, next);
     },
-    [onChange],
+    [setText],
+  );
+
+  const openMenu = useCallback((index: number, anchor: HTMLElement) => {
+    setMenu({ index, anchor });
+  }, []);
+
+  const onArrow = useCallback(
+    (event: KeyboardEvent<HTMLInputElement>, index: number) => {
+      const step = event.key === 'ArrowUp' ? -1 : 1;
+      const { offers: open, chosen: at, writing: now } = state.current;
+      event.preventDefault();
+      if (event.altKey) {
+        move(index, index + step);
+      } else if (open.length > 0 && now?.index === index && !event.shiftKey && !event.ctrlKey) {
+        setChosen((at + step + open.length + (at < 0 && step < 0 ? 1 : 0)) % open.length);
+      } else if (event.ctrlKey || nudge.isInAmount(event.currentTarget, meanings.current[index])) {
+        nudge.by(index, step === -1 ? 'up' : 'down', event.shiftKey ? 'step' : 'notch');
+      } else {
+        stopWriting();
+        focusAt(index + step);
+      }
+    },
+    [focusAt, move, nudge, stopWriting],
   );
 
   const onKey = useCallback(
     (event: KeyboardEvent<HTMLInputElement>, index: number) => {
       const field = event.currentTarget;
       const all = current.current;
-      if (event.key === 'Enter') {
+      const { offers: open, chosen: at, writing: now } = state.current;
+      const picked = now?.index === index ? open[at] : undefined;
+      if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+        onArrow(event, index);
+      } else if (event.key === 'Escape' && open.length > 0) {
+        event.stopPropagation();
+        stopWriting();
+      } else if ((event.key === 'Enter' || event.key === 'Tab') && picked !== undefined && !event.altKey) {
         event.preventDefault();
+        take(index, picked);
+      } else if (event.key === 'Enter' && event.altKey) {
+        event.preventDefault();
+        setMenu({ index, anchor: field });
+      } else if (event.key === 'Enter') {
+        event.preventDefault();
+        stopWriting();
         const cut = field.selectionStart ?? field.value.length;
         if (cut < field.value.length) {
           insertAfter(index, [field.value.slice(cut)], field.value.slice(0, cut) || ' ');
@@ -212,17 +214,19 @@ export function LineEditor({ lines, understood, onChange }: Props) {
         }
       } else if (event.key === 'Backspace' && field.value === '' && all.length > 1) {
         event.preventDefault();
-        focusNext.current = all[index === 0 ? 1 : index - 1]?.id ?? null;
-        onChange((now) => now.filter((_, at) => at !== index), null);
+        remove(index);
       } else if (event.altKey && event.code === 'KeyM') {
         event.preventDefault();
-        onMend(index);
-      } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && !event.altKey) {
+        mend(index);
+      } else if (event.altKey && event.code === 'KeyK') {
         event.preventDefault();
-        focusAt(event.key === 'ArrowUp' ? index - 1 : index + 1);
+        setText(index, withTag(field.value, 'lock'));
+      } else if (event.altKey && event.code === 'KeyS') {
+        event.preventDefault();
+        onSwap(index);
       }
     },
-    [focusAt, insertAfter, onChange, onMend],
+    [focusAt, insertAfter, mend, onArrow, onSwap, remove, setText, stopWriting, take],
   );
 
   const onPaste = useCallback(
@@ -230,6 +234,7 @@ export function LineEditor({ lines, understood, onChange }: Props) {
       const pasted = event.clipboardData.getData('text');
       if (!/[\r\n]/.test(pasted.trim())) return;
       event.preventDefault();
+      stopWriting();
       const field = event.currentTarget;
       const texts = pasted
         .split(/\r?\n|\r/)
@@ -242,80 +247,103 @@ export function LineEditor({ lines, understood, onChange }: Props) {
       all[all.length - 1] = (all.at(-1) ?? '') + after;
       insertAfter(index, all, '');
     },
-    [insertAfter],
+    [insertAfter, stopWriting],
   );
+
+  /** Drags a line by its handle: it takes the place of the line under the pointer as it goes. */
+  const drag = useCallback(
+    (event: PointerEvent<HTMLElement>, id: number) => {
+      if (event.button !== 0) return;
+      event.preventDefault();
+      setDragged(id);
+      const list = event.currentTarget.closest('ol');
+      const onMove = (to: globalThis.PointerEvent) => {
+        const rows = [...(list?.querySelectorAll<HTMLElement>('[data-line]') ?? [])];
+        const over = rows.findIndex((one) => to.clientY < one.getBoundingClientRect().bottom);
+        const target = over < 0 ? rows.length - 1 : over;
+        onChange((now) => {
+          const from = now.findIndex((line) => line.id === id);
+          return from < 0 || from === target ? now : moved(now, from, target);
+        }, `drag ${id}`);
+      };
+      const onUp = () => {
+        setDragged(null);
+        window.removeEventListener('pointermove', onMove);
+        window.removeEventListener('pointerup', onUp);
+        window.removeEventListener('pointercancel', onUp);
+      };
+      window.addEventListener('pointermove', onMove);
+      window.addEventListener('pointerup', onUp);
+      window.addEventListener('pointercancel', onUp);
+    },
+    [onChange],
+  );
+
+  const actions = useMemo<RowActions>(
+    () => ({
+      text: (id, text) => {
+        const index = current.current.findIndex((one) => one.id === id);
+        setWriting({ index, text });
+        setChosen(-1);
+        onChange((now) => now.map((one) => (one.id === id ? { ...one, text } : one)), `line ${id}`);
+      },
+      mend,
+      key: onKey,
+      paste: onPaste,
+      keep: (id, field) => {
+        if (field === null) fields.current.delete(id);
+        else fields.current.set(id, field);
+      },
+      menu: openMenu,
+      drag,
+      blur: stopWriting,
+      take,
+    }),
+    [drag, mend, onChange, onKey, onPaste, openMenu, stopWriting, take],
+  );
+
+  const tag = (index: number, which: Tag) => {
+    setText(index, withTag(current.current[index]?.text ?? '', which));
+  };
 
   return (
-    <Box component="ol" aria-label="Lines of the sauce" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-      {lines.map((line, index) => (
-        <LineRow
-          key={line.id}
-          line={line}
-          index={index}
-          understood={understood[index]}
-          placeholder={lines.length === 1 ? '½ cup cider vinegar' : ''}
-          onText={onText}
-          onMend={onMend}
-          onKey={onKey}
-          onPaste={onPaste}
-          keep={keep}
-        />
-      ))}
-    </Box>
+    <>
+      <Box component="ol" aria-label="Lines of the sauce" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {lines.map((line, index) => (
+          <LineRow
+            key={line.id}
+            line={line}
+            index={index}
+            understood={understood[index]}
+            share={shares.get(index + 1) ?? ''}
+            suggestions={writing?.index === index && found.isCurrent ? offers : noOffers}
+            chosen={writing?.index === index ? chosen : -1}
+            isDragged={dragged === line.id}
+            placeholder={lines.length === 1 ? '½ cup cider vinegar' : ''}
+            actions={actions}
+          />
+        ))}
+      </Box>
+      <LineMenu
+        anchor={menu?.anchor ?? null}
+        lines={lines}
+        index={menu?.index ?? 0}
+        onClose={() => {
+          setMenu(null);
+        }}
+        onTag={(which) => {
+          if (menu !== null) tag(menu.index, which);
+        }}
+        onMove={(to) => {
+          if (menu !== null) move(menu.index, to);
+        }}
+        onSwap={() => {
+          if (menu !== null) onSwap(menu.index);
+        }}
+        onRemove={() => {
+          if (menu !== null) remove(menu.index);
+        }}
+      />
+    </>
   );
 }
-
-const row = {
-  display: 'grid',
-  gridTemplateColumns: { xs: '28px minmax(0, 1fr)', sm: '28px minmax(0, 1fr) minmax(0, 44%)' },
-  alignItems: 'center',
-  minHeight: 38,
-  contentVisibility: 'auto',
-  containIntrinsicSize: 'auto 38px',
-  '@media (pointer: coarse)': { minHeight: 44 },
-  borderBottom: '1px solid',
-  borderColor: 'divider',
-  '&:focus-within': { bgcolor: 'bar.track' },
-} as const;
-const rowNumber = { color: 'text.secondary', fontSize: '0.8rem', textAlign: 'right', pr: 1 } as const;
-const rowField = {
-  font: 'inherit',
-  color: 'text.primary',
-  bgcolor: 'transparent',
-  border: 0,
-  outlineOffset: '-3px',
-  minWidth: 0,
-  width: '100%',
-  height: '100%',
-  minHeight: 36,
-  '@media (pointer: coarse)': { minHeight: 44 },
-  px: 0.5,
-  '&::placeholder': { color: 'text.secondary', opacity: 1 },
-} as const;
-const rowNote = {
-  gridColumn: { xs: '2', sm: 'auto' },
-  fontSize: '0.86rem',
-  lineHeight: 1.2,
-  color: 'text.secondary',
-  pl: { xs: 0.5, sm: 1 },
-  pb: { xs: 0.75, sm: 0 },
-  overflow: 'hidden',
-  textOverflow: 'ellipsis',
-  whiteSpace: 'nowrap',
-} as const;
-const mendButton = {
-  font: 'inherit',
-  fontSize: '0.82rem',
-  minHeight: 30,
-  '@media (pointer: coarse)': { minHeight: 44 },
-  px: 0.75,
-  mr: 0.75,
-  border: '1px solid',
-  borderColor: 'divider',
-  borderRadius: '3px',
-  bgcolor: 'transparent',
-  color: 'text.primary',
-  cursor: 'pointer',
-  '&:hover': { borderColor: 'text.primary' },
-} as const;
-const rowNoteOff = { ...rowNote, textDecoration: 'underline wavy', textUnderlineOffset: '4px' } as const;

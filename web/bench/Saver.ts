@@ -21,7 +21,9 @@ const drawerOf = (id: number) => `vinculum.unsaved.${id}`;
 
 function read(id: number): Unsaved | null {
   try {
-    return JSON.parse(localStorage.getItem(drawerOf(id)) ?? 'null') as Unsaved | null;
+    const kept = JSON.parse(localStorage.getItem(drawerOf(id)) ?? 'null') as Unsaved | null;
+    // what was put down before parts had a size
+    return kept === null ? null : { ...kept, draft: { ...kept.draft, part_ml: kept.draft.part_ml ?? null } };
   } catch {
     return null;
   }
@@ -80,6 +82,14 @@ export class Saver {
     clearTimeout(this.timer);
     void this.send();
   }
+
+  /** Sends what is waiting, and resolves once it is stored, or cannot be for now. */
+  readonly settled = async (): Promise<void> => {
+    this.flush();
+    for (let tries = 0; tries < 100 && this.saving.state === 'saving'; tries += 1) {
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  };
 
   /** Gives way: what the other window stored becomes what this page builds on. */
   takeTheirs(theirs: Sauce): Draft {

@@ -12,11 +12,13 @@ export interface Draft {
   readonly style: string | null;
   readonly measures: Measures;
   readonly yield: string | null;
+  /** The vessel that a "part" is. */
+  readonly part_ml: number | null;
   readonly lines: readonly DraftLine[];
 }
 
 /** A sauce as it is stored: what a person has written, and nothing of the page. */
-export type WrittenSauce = Omit<Sauce, 'id' | 'revision'>;
+export type WrittenSauce = Omit<Sauce, 'id' | 'revision' | 'forked_from'>;
 
 let nextId = 1;
 export const newLine = (text: string): DraftLine => ({ id: nextId++, text });
@@ -28,6 +30,7 @@ export function draftOf(sauce: WrittenSauce): Draft {
     style: sauce.style,
     measures: sauce.measures,
     yield: sauce.yield,
+    part_ml: sauce.part_ml,
     lines: lines.map(newLine),
   };
 }
@@ -38,7 +41,8 @@ export function editOf(draft: Draft): WrittenSauce {
   while (lines.length > 0 && lines.at(-1)?.trim() === '') {
     lines.pop();
   }
-  return { title: draft.title, style: draft.style, measures: draft.measures, yield: draft.yield, lines };
+  const { title, style, measures, part_ml } = draft;
+  return { title, style, measures, yield: draft.yield, part_ml, lines };
 }
 
 export const sameEdit = (a: WrittenSauce, b: WrittenSauce): boolean =>
@@ -46,5 +50,31 @@ export const sameEdit = (a: WrittenSauce, b: WrittenSauce): boolean =>
   a.style === b.style &&
   a.measures === b.measures &&
   a.yield === b.yield &&
+  a.part_ml === b.part_ml &&
   a.lines.length === b.lines.length &&
   a.lines.every((line, index) => line === b.lines[index]);
+
+/** A heading starts a stage: "For the pot:". An empty line is no heading. */
+export const isHeading = (text: string): boolean => /^\s*[^:]{2,60}:\s*$/u.test(text);
+
+export type Tag = 'lock' | 'steeped' | 'cold' | 'optional';
+
+export const hasTag = (text: string, tag: Tag): boolean => text.toLowerCase().includes(`[${tag}]`);
+
+/** Puts a tag at the end of a line, or takes it off. */
+export function withTag(text: string, tag: Tag): string {
+  return hasTag(text, tag)
+    ? text.replace(new RegExp(`\\s*\\[${tag}\\]`, 'gi'), '').trimEnd()
+    : `${text.trimEnd()} [${tag}]`;
+}
+
+/** Texts as lines; a line that is still there keeps its identity, so that nothing on the page jumps. */
+export function relined(lines: readonly DraftLine[], texts: readonly string[]): readonly DraftLine[] {
+  const left = [...lines];
+  return texts.map((text, index) => {
+    const same = left.findIndex((line) => line.text === text);
+    const at = same >= 0 ? same : left.findIndex((line) => line.id === lines[index]?.id);
+    const [kept] = at >= 0 ? left.splice(at, 1) : [];
+    return kept === undefined ? newLine(text) : kept.text === text ? kept : { ...kept, text };
+  });
+}

@@ -24,6 +24,12 @@ export function place(steps: number, window: readonly number[] | null): number {
     : (channelStart + channelEnd) / 2;
 }
 
+/** Whether the cook's own target is elsewhere than the style's window by as much as could be noticed. */
+const isOwn = (axis: Axis): boolean =>
+  axis.own_steps !== null &&
+  axis.window_steps !== null &&
+  Math.abs((axis.own_steps[1] ?? 0) - (axis.window_steps[1] ?? 0)) >= 0.25;
+
 function spoken(key: AxisKey, axis: Axis, preview: Axis | undefined): string {
   const unit = shortUnit(key) === '%' ? 'per cent' : 'Scoville units';
   const parts = [
@@ -32,6 +38,14 @@ function spoken(key: AxisKey, axis: Axis, preview: Axis | undefined): string {
   if (axis.window !== null) {
     parts.push(
       `${verdict(key, axis)}; the style runs from ${figure(axis.window[0] ?? 0)} to ${figure(axis.window[1] ?? 0)}`,
+    );
+  }
+  if (axis.own_steps !== null && axis.own_off_by_steps !== null) {
+    const off = axis.own_off_by_steps;
+    parts.push(
+      off === 0
+        ? 'inside your own target'
+        : `${Math.abs(off).toFixed(1)} steps ${off > 0 ? 'above' : 'below'} your own target`,
     );
   }
   if (preview !== undefined) {
@@ -69,6 +83,21 @@ function Bar({
             borderLeft: '2px solid',
             borderRight: '2px solid',
             borderColor: 'bar.windowEdge',
+          }}
+        />
+      )}
+      {isOwn(axis) && axis.own_steps !== null && (
+        <Box
+          data-own
+          sx={{
+            position: 'absolute',
+            top: 0,
+            height: '22%',
+            left: at(axis.own_steps[0] ?? 0),
+            width: `${Math.max(0.8, place(axis.own_steps[1] ?? 0, window) - place(axis.own_steps[0] ?? 0, window))}%`,
+            border: '2px solid',
+            borderBottom: 0,
+            borderColor: 'bar.preview',
           }}
         />
       )}
@@ -138,8 +167,17 @@ function Bar({
   );
 }
 
-/** The five axes as parallel bars: window, value, doubt, and where a considered correction would move them. */
-export function AxisBars({ axes, preview, styleName }: { axes: Axes; preview: Axes | null; styleName: string | null }) {
+interface BarsProps {
+  axes: Axes;
+  preview: Axes | null;
+  styleName: string | null;
+  /** The axis whose makers are looked at, and what to do when another is picked; without it the names are plain. */
+  looked?: AxisKey | null;
+  onLook?: (axis: AxisKey) => void;
+}
+
+/** The five axes as parallel bars: window, value, doubt, own target, and where a considered correction would move them. */
+export function AxisBars({ axes, preview, styleName, looked = null, onLook }: BarsProps) {
   return (
     <Box component="section" aria-label="Balance">
       {styleName !== null && (
@@ -168,9 +206,24 @@ export function AxisBars({ axes, preview, styleName }: { axes: Axes; preview: Ax
         return (
           <Box key={key} data-axis={key} sx={{ ...grid, py: 0.5 }}>
             <Box>
-              <Typography component="div" sx={{ fontWeight: 700, fontSize: '1.05rem', lineHeight: 1.15 }}>
-                {axisNames[key]}
-              </Typography>
+              {onLook === undefined ? (
+                <Typography component="div" sx={{ fontWeight: 700, fontSize: '1.05rem', lineHeight: 1.15 }}>
+                  {axisNames[key]}
+                </Typography>
+              ) : (
+                <Box
+                  component="button"
+                  type="button"
+                  aria-pressed={looked === key}
+                  title={`What brings the ${axisNames[key].toLowerCase()}`}
+                  onClick={() => {
+                    onLook(key);
+                  }}
+                  sx={axisName}
+                >
+                  {axisNames[key]}
+                </Box>
+              )}
               <Typography
                 component="div"
                 data-verdict
@@ -243,6 +296,27 @@ export function BarMark({ axes }: { axes: Axes }) {
   );
 }
 
+const axisName = {
+  font: 'inherit',
+  fontWeight: 700,
+  fontSize: '1.05rem',
+  lineHeight: 1.15,
+  display: 'block',
+  width: '100%',
+  textAlign: 'left',
+  minHeight: 24,
+  '@media (pointer: coarse)': { minHeight: 44 },
+  p: 0,
+  border: 0,
+  bgcolor: 'transparent',
+  color: 'text.primary',
+  cursor: 'pointer',
+  '&:hover, &[aria-pressed="true"]': {
+    textDecoration: 'underline',
+    textDecorationThickness: '3px',
+    textUnderlineOffset: '4px',
+  },
+} as const;
 const strip = { position: 'absolute', top: '20%', bottom: '20%' } as const;
 const grid = {
   display: 'grid',

@@ -48,6 +48,9 @@ export function Frame({ children, tools }: { children: ReactNode; tools?: ReactN
           <Box component={NavLink} to="/pantry" sx={placeLink}>
             Pantry
           </Box>
+          <Box component={NavLink} to="/palate" sx={placeLink}>
+            Palate
+          </Box>
         </Box>
         <Box
           sx={{ flex: 1, display: 'flex', alignItems: 'center', justifyContent: 'flex-end', gap: { xs: 0.5, sm: 1 } }}

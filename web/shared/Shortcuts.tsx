@@ -3,13 +3,19 @@ import { useEffect } from 'react';
 
 const keys: readonly (readonly [string, string])[] = [
   ['Enter', 'next line, or a new one'],
-  ['↑ ↓', 'line above, line below'],
+  ['↑ ↓', 'line above, line below; in the amount: a measurable notch more or less'],
+  ['Shift+↑ ↓ in the amount', 'as much as a tongue can notice'],
+  ['Ctrl+↑ ↓', 'the same from anywhere in the line'],
+  ['Alt+↑ ↓', 'move the line'],
+  ['↓ Enter while typing', 'take a name that is offered; Esc to go on typing'],
   ['Backspace on an empty line', 'take the line out'],
-  ['Ctrl+Z · Ctrl+Shift+Z', 'undo · redo, back through the whole visit'],
+  ['Alt+Enter in a line', 'what can be done with it'],
+  ['Alt+K · Alt+S in a line', 'lock its amount · swap it'],
   ['Alt+M in a line', 'the next way to mend it: another meaning, or its weight'],
   ['Alt+1 … Alt+8', 'add what that correction says'],
-  ['Alt+L', 'to the lines'],
-  ['Alt+C', 'to the corrections'],
+  ['Alt+U', 'solve the unlocked lines'],
+  ['Alt+L · Alt+C', 'to the lines · to what to add'],
+  ['Ctrl+Z · Ctrl+Shift+Z', 'undo · redo, back through the whole visit'],
   ['?', 'this page'],
 ];
 

@@ -32,11 +32,23 @@ const tooLittle: Record<AxisKey, string> = {
   heat: 'not hot enough',
 };
 
-/** "a little too sharp", "about right". */
+/** "a little too sharp", "about right": against the cook's own target where there is one, else the style's window. */
 export function verdict(key: AxisKey, axis: Axis): string {
-  if (axis.off_by_steps === null) return '';
-  if (Math.abs(axis.off_by_steps) < 0.05) return 'about right';
-  return `${strength(axis.off_by_steps)} ${axis.off_by_steps > 0 ? tooMuch[key] : tooLittle[key]}`;
+  const off = axis.own_off_by_steps ?? axis.off_by_steps;
+  if (off === null) return '';
+  if (Math.abs(off) < 0.05) return 'about right';
+  return `${strength(off)} ${off > 0 ? tooMuch[key] : tooLittle[key]}`;
+}
+
+/** An amount as one reads it aloud: what is counted needs no "whole". */
+export const spoken = (measure: string): string => measure.replace(/ whole$/, '');
+
+/** "salt +1.2, heat −0.4": what moves by a tenth of a step or more. */
+export function moves(change: Record<AxisKey, number>, least = 0.1): string {
+  return axisKeys
+    .filter((key) => Math.abs(change[key]) >= least)
+    .map((key) => `${key} ${change[key] > 0 ? '+' : '−'}${Math.abs(change[key]).toFixed(1)}`)
+    .join(', ');
 }
 
 /** A figure with the precision a kitchen can use. */
@@ -67,3 +79,9 @@ const shortUnits: Record<AxisKey, string> = { sweet: '%', sour: '%', salt: '%', 
 
 /** The unit as it stands beside a bar: grams in 100 g are per cent. */
 export const shortUnit = (key: AxisKey): string => shortUnits[key];
+
+/** "23 Nov, 17:40", in the reader's own way of writing it. */
+export const moment = (iso: string | null): string =>
+  iso === null
+    ? ''
+    : new Date(iso).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });

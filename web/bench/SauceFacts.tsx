@@ -1,0 +1,35 @@
+import { Box } from '@mui/material';
+import type { Balance } from '../shared/api';
+
+const signs = { stop: 'Stop', warn: 'Mind', info: 'Note' } as const;
+
+/** Allergens, diets, cautions and notes: never hidden, never in the way. */
+export function SauceFacts({ report }: { report: Balance }) {
+  return (
+    <Box component="section" aria-label="What to know" sx={{ mt: 1.5, fontSize: '0.9rem' }}>
+      {report.allergens.length > 0 && (
+        <p style={{ margin: '4px 0' }}>
+          <strong>Holds</strong> {report.allergens.join(', ')}
+        </p>
+      )}
+      {report.diets.length > 0 && (
+        <p style={{ margin: '4px 0' }}>
+          <strong>Fits</strong> {report.diets.join(', ')}
+        </p>
+      )}
+      {report.cautions.map((caution) => (
+        <p key={caution.code} data-caution={caution.severity} style={{ margin: '4px 0' }}>
+          <strong>{signs[caution.severity]}:</strong> {caution.text}{' '}
+          <Box component="span" sx={{ color: 'text.secondary' }}>
+            ({caution.source})
+          </Box>
+        </p>
+      ))}
+      {report.notes.map((note) => (
+        <Box component="p" key={note} sx={{ my: 0.5, color: 'text.secondary' }}>
+          {note}
+        </Box>
+      ))}
+    </Box>
+  );
+}
