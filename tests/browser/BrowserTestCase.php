@@ -133,6 +133,8 @@ abstract class BrowserTestCase extends TestCase
             try {
                 $answer = $what();
                 if ($answer !== false && $answer !== null) {
+                    self::assertNotNull($answer, $said);
+
                     return $answer;
                 }
             } catch (NoSuchElementException|StaleElementReferenceException) {

@@ -148,7 +148,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
     async (batchGrams: number, words: (count: number) => string) => {
       if (draft.style === null) return;
       try {
-        const found = await api.design({ ...formula, style: draft.style, batch_grams: batchGrams });
+        const found = await api.design({ ...formula, style: draft.style, batch_grams: batchGrams, may_grow: true });
         rewrite(found.texts, words(found.texts.length));
         setHindrances(found.hindrances);
       } catch (fault) {

@@ -65,7 +65,12 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
   );
   const found = useLatest(question, api.suggest);
   const offers = useMemo(
-    () => (writing === null ? noOffers : (found.answer?.suggestions ?? []).map((one) => one.text)),
+    () =>
+      writing === null
+        ? noOffers
+        : (found.answer?.suggestions ?? [])
+            .map((one) => one.text)
+            .filter((text) => text.toLowerCase() !== writing.text.trim().toLowerCase()),
     [writing, found.answer],
   );
   const state = useRef({ offers, chosen, writing });
@@ -74,6 +79,7 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
     current.current = lines;
     meanings.current = understood;
     state.current = { offers: found.isCurrent ? offers : noOffers, chosen, writing };
+    nudge.settle();
     if (focusNext.current !== null) {
       const field = fields.current.get(focusNext.current);
       field?.focus();
@@ -172,8 +178,15 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
       event.preventDefault();
       if (event.altKey) {
         move(index, index + step);
-      } else if (open.length > 0 && now?.index === index && !event.shiftKey && !event.ctrlKey) {
-        setChosen((at + step + open.length + (at < 0 && step < 0 ? 1 : 0)) % open.length);
+      } else if (
+        open.length > 0 &&
+        now?.index === index &&
+        (step > 0 || at >= 0) &&
+        !event.shiftKey &&
+        !event.ctrlKey
+      ) {
+        // down goes into the offers, up comes back out of them
+        setChosen(Math.min(at + step, open.length - 1));
       } else if (event.ctrlKey || nudge.isInAmount(event.currentTarget, meanings.current[index])) {
         nudge.by(index, step === -1 ? 'up' : 'down', event.shiftKey ? 'step' : 'notch');
       } else {

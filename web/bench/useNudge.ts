@@ -1,3 +1,4 @@
+import { flushSync } from 'react-dom';
 import { type RefObject, useLayoutEffect, useMemo, useRef } from 'react';
 import { api, type Formula, type Line } from '../shared/api';
 import type { DraftLine } from './draft';
@@ -20,6 +21,8 @@ export function useNudge(
     latest.current = formula;
   });
   const waiting = useRef(0);
+  /** Where the caret belongs once the new text is on the page. */
+  const awaited = useRef<{ id: number; text: string; caret: number } | null>(null);
   const chain = useRef<Promise<void>>(Promise.resolve());
 
   return useMemo(() => {
@@ -30,17 +33,25 @@ export function useNudge(
       const texts = lines.current.map((one) => one.text);
       const { text } = await api.nudge({ ...latest.current, lines: texts, line: index + 1, direction, by });
       if (text === line.text) return;
-      const field = fields.current.get(id);
-      const caret = field?.selectionStart ?? 0;
-      onChange(
-        (now) => now.map((one) => (one.id === id && one.text === line.text ? { ...one, text } : one)),
-        `nudge ${id}`,
-      );
-      requestAnimationFrame(() => {
-        if (field !== undefined && document.activeElement === field) field.setSelectionRange(caret, caret);
+      awaited.current = { id, text, caret: fields.current.get(id)?.selectionStart ?? 0 };
+      // on the page before the next nudge is asked for, which goes on from it
+      flushSync(() => {
+        onChange(
+          (now) => now.map((one) => (one.id === id && one.text === line.text ? { ...one, text } : one)),
+          `nudge ${id}`,
+        );
       });
     };
     return {
+      /** Puts the caret back where it was, once the new amount is on the page. */
+      settle: (): void => {
+        const now = awaited.current;
+        const field = now === null ? undefined : fields.current.get(now.id);
+        if (now !== null && field !== undefined && field.value === now.text) {
+          awaited.current = null;
+          if (document.activeElement === field) field.setSelectionRange(now.caret, now.caret);
+        }
+      },
       /** Whether the caret stands where the amount is written. */
       isInAmount: (field: HTMLInputElement, line: Line | undefined): boolean => {
         const [start, end] = line?.amount ?? [];

@@ -844,6 +844,7 @@ export interface components {
             base?: string | null;
             part_ml?: number | null;
             sauce?: number | null;
+            may_grow?: boolean;
         };
         Design: {
             lines: {

@@ -204,7 +204,13 @@ export function AxisBars({ axes, preview, styleName, looked = null, onLook }: Ba
       {axisKeys.map((key) => {
         const axis = axes[key];
         return (
-          <Box key={key} data-axis={key} sx={{ ...grid, py: 0.5 }}>
+          <Box
+            key={key}
+            data-axis={key}
+            data-steps={axis.steps}
+            data-off={axis.off_by_steps ?? ''}
+            sx={{ ...grid, py: 0.5 }}
+          >
             <Box>
               {onLook === undefined ? (
                 <Typography component="div" sx={{ fontWeight: 700, fontSize: '1.05rem', lineHeight: 1.15 }}>

@@ -20,7 +20,9 @@ final readonly class DesignController
         assert($style !== null);
         try {
             $formula = $weighing->formula($edit);
-            $design = Drafting::draft($formula, $style, $request->base(), $request->batchGrams(), $weighing->catalogue(), $edit->measures, $weighing->own($edit));
+            $design = $request->boolean('may_grow')
+                ? Drafting::withRoom($formula, $style, $request->batchGrams(), $weighing->catalogue(), $edit->measures, $weighing->own($edit))
+                : Drafting::draft($formula, $style, $request->base(), $request->batchGrams(), $weighing->catalogue(), $edit->measures, $weighing->own($edit));
         } catch (\InvalidArgumentException $fault) {
             throw ValidationException::withMessages(['lines' => $fault->getMessage()]);
         }

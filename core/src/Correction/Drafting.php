@@ -16,6 +16,9 @@ use Vinculum\Taste\Target;
 /** Sets up a design: which lines are locked, which are free, and what carries the sauce. */
 final class Drafting
 {
+    /** How far a batch may grow, as factors, when locked lines leave too little room in it. */
+    private const SIZES = [1.0, 1.1, 1.25, 1.5, 2.0];
+    private const CLOSE_ENOUGH = 0.05;
     /** Roles of what sets the balance. */
     private const SEASONS = ['acid', 'sweetener', 'salt', 'umami', 'heat', 'base', 'water', 'fat'];
 
@@ -56,6 +59,27 @@ final class Drafting
         }
 
         return DesignSearch::find($fixed, Candidate::of($catalogue->get($carrier)), array_map(static fn(Ingredient $one): Candidate => Candidate::of($one), array_values($free)), $own ?? $style->target, $batchGrams, $measures);
+    }
+
+    /**
+     * Like draft(), where the batch may grow to make room: the smallest size that stands in its windows, else the best.
+     *
+     * @throws \InvalidArgumentException as draft()
+     */
+    public static function withRoom(Formula $formula, StyleFamily $style, float $batchGrams, Catalogue $catalogue, Measures $measures, ?Target $own = null): Design
+    {
+        $best = null;
+        foreach (self::SIZES as $size) {
+            $design = self::draft($formula, $style, null, $size * $batchGrams, $catalogue, $measures, $own);
+            if ($best === null || $design->distance < $best->distance - self::CLOSE_ENOUGH) {
+                $best = $design;
+            }
+            if ($best->distance < self::CLOSE_ENOUGH) {
+                break;
+            }
+        }
+
+        return $best;
     }
 
     /** Whether a design may change this line: it is not locked, and it is there for the balance rather than for its smell. */

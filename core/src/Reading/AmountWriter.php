@@ -9,6 +9,7 @@ use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Quantity\Unit;
+use Vinculum\Quantity\Units;
 
 /** Writes a line again with another amount, in the unit it was written in, so that it reads back as that amount. */
 final class AmountWriter
@@ -31,7 +32,7 @@ final class AmountWriter
         $count = $grams / $each;
         $notch = self::packs($line) === null ? self::notch($line->measured, $count) : 1.0;
 
-        return self::written($line, max(1.0, round($count / $notch)) * $notch);
+        return self::written($line, max(1.0, round($count / $notch)) * $notch, $measures);
     }
 
     /**
@@ -49,7 +50,7 @@ final class AmountWriter
             ? (floor($count / $notch + 1e-6) + 1.0) * $notch
             : (ceil($count / $notch - 1e-6) - 1.0) * $notch;
 
-        return $next > 0.0 ? self::written($line, $next) : $line->text;
+        return $next > 0.0 ? self::written($line, $next, $measures) : $line->text;
     }
 
     /** Grams of one unit as this line counts it; null where nothing is counted. */
@@ -91,7 +92,7 @@ final class AmountWriter
         };
     }
 
-    private static function written(ResolvedLine $line, float $count): string
+    private static function written(ResolvedLine $line, float $count, Measures $measures): string
     {
         assert($line->measured !== null);
         $at = strpos($line->text, $line->amountText);
@@ -102,15 +103,21 @@ final class AmountWriter
         $after = preg_replace('/\s*\((?:about |approx\.? |~)?[\d.,\/¼½¾⅓⅔⅛]+\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp)\b[^)]*\)/iu', '', $after) ?? $after;
 
         $keepsItsWords = self::packs($line) !== null || in_array($line->measured->counted, self::LENGTHS, true);
-        $amount = !$keepsItsWords ? self::amount($line->measured, $count) : preg_replace('/^[\d.,\/½⅓⅔¼¾⅛⅜⅝⅞]+/u', KitchenNumber::mixed($count), $line->amountText);
+        $amount = !$keepsItsWords ? self::amount($line->measured, $count, $measures) : preg_replace('/^[\d.,\/½⅓⅔¼¾⅛⅜⅝⅞]+/u', KitchenNumber::mixed($count), $line->amountText);
 
         return substr($line->text, 0, $at) . $amount . (preg_match('/^[\s,)\]]|^$/u', $after) === 1 ? '' : ' ') . $after;
     }
 
-    private static function amount(Measured $measured, float $count): string
+    private static function amount(Measured $measured, float $count, Measures $measures): string
     {
-        $number = KitchenNumber::mixed($count);
         $unit = $measured->unit;
+        $spoon = $unit?->name === 'teaspoon' ? Units::get('tablespoon', $measures) : null;
+        $spoons = $spoon === null ? 0.0 : $count * (float) $unit?->millilitres / (float) $spoon->millilitres;
+        // three teaspoons and more are told in tablespoons, where halves of them do
+        if ($spoons > 0.99 && abs(2.0 * $spoons - round(2.0 * $spoons)) < 0.02) {
+            [$unit, $count] = [$spoon, $spoons];
+        }
+        $number = KitchenNumber::mixed($count);
         if ($unit !== null) {
             return "{$number} " . self::sign($unit, $count) . ($measured->pack === null ? '' : " {$measured->pack}");
         }

@@ -128,6 +128,20 @@ final class EngineTest extends TestCase
     }
 
     /** @param list<string> $lines */
+    public function test_a_batch_grows_when_locked_lines_leave_no_room_and_only_then(): void
+    {
+        $style = StyleBook::get('vinaigrette');
+        $tight = self::formula(['90 ml olive oil [lock]', '1 tsp cider vinegar', '1 tsp dijon mustard', '¼ tsp salt']);
+        $grams = array_sum(array_map(static fn($line): float => $line->grams->value ?? 0.0, $tight->lines));
+        $kept = Drafting::draft($tight, $style, null, $grams, Catalogue::shipped(), Measures::Metric);
+        $grown = Drafting::withRoom($tight, $style, $grams, Catalogue::shipped(), Measures::Metric);
+
+        self::assertGreaterThan(1.0, $kept->distance);
+        self::assertLessThan(0.5, $grown->distance);
+        $roomy = self::formula(['60 g fish sauce', '60 g sugar', '60 g lime juice', '120 g water']);
+        self::assertEquals(Drafting::draft($roomy, StyleBook::get('fish-sauce-dip'), null, 300.0, Catalogue::shipped(), Measures::Metric), Drafting::withRoom($roomy, StyleBook::get('fish-sauce-dip'), 300.0, Catalogue::shipped(), Measures::Metric));
+    }
+
     private static function formula(array $lines): Formula
     {
         return Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric);

@@ -20,6 +20,7 @@ final class AmountWriterTest extends TestCase
     {
         yield 'a spoon' => ['1 tbsp soy sauce [cold]', '1½ tbsp soy sauce [cold]', '½ tbsp soy sauce [cold]'];
         yield 'a small spoon' => ['¼ tsp cayenne', '⅜ tsp cayenne', '⅛ tsp cayenne'];
+        yield 'three teaspoons are a tablespoon' => ['2¾ tsp sugar', '1 tbsp sugar', '2½ tsp sugar'];
         yield 'grams' => ['sugar: 250 g', 'sugar: 255 g', 'sugar: 245 g'];
         yield 'a second amount goes, for it would no longer hold' => ['½ cup (110 g) light brown sugar, packed', '⅝ cup light brown sugar, packed', '⅜ cup light brown sugar, packed'];
         yield 'a weight in brackets after the name' => ['1 onion (150 g), chopped', '1½ onion, chopped', '¾ onion, chopped'];
