@@ -96,7 +96,8 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const balance = useLatest(formula, api.balance);
   const wish = useMemo(() => ({ ...formula, complaint }), [formula, complaint]);
   const hasAim = draft.style !== null || complaint !== null;
-  const advice = useLatest(!hasAim || isEmpty ? null : wish, api.advise);
+  // what to add is asked once the bars stand, so that it never keeps them waiting
+  const advice = useLatest(!hasAim || isEmpty || !balance.isCurrent ? null : wish, api.advise);
   const style = kitchen.styles.find((one) => one.key === draft.style) ?? null;
   const report = balance.answer;
   const correction = previewed === null ? null : (advice.answer?.corrections[previewed] ?? null);

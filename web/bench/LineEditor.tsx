@@ -296,7 +296,9 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
     () => ({
       text: (id, text) => {
         const index = current.current.findIndex((one) => one.id === id);
-        setWriting({ index, text });
+        // names are offered while one is written, not while an amount is mended
+        const isAtEnd = fields.current.get(id)?.selectionEnd === text.length;
+        setWriting(isAtEnd ? { index, text } : null);
         setChosen(-1);
         onChange((now) => now.map((one) => (one.id === id ? { ...one, text } : one)), `line ${id}`);
       },

@@ -37,22 +37,67 @@ final class NameSearch
     /** @var array<string, list<NameMatch>> answers already given, by words */
     private array $found = [];
 
+    /** @var array{keys: array<string, true>, aliases: list<array{key: string, alias: string, words: list<string>, likely: bool, own: bool}>, aliasesWith: array<string, list<int>>, exact: array<string, list<int>>}|null */
+    private static ?array $compiled = null;
+
     private function __construct() {}
 
     /** @param array<string, Row> $rows ingredient rows by key */
     public static function over(array $rows): self
     {
         $search = new self();
+        if (self::$compiled !== null && array_diff_key(self::$compiled['keys'], $rows) === []) {
+            ['aliases' => $search->aliases, 'aliasesWith' => $search->aliasesWith, 'exact' => $search->exact] = self::$compiled;
+            $rows = array_diff_key($rows, self::$compiled['keys']);
+        }
+
+        return $search->with($rows);
+    }
+
+    /**
+     * Takes the index of the shipped names from a PHP file written by compile() instead of building it for every request.
+     */
+    public static function useCompiled(string $path): void
+    {
+        $index = require $path;
+        if (is_array($index) && isset($index['keys'], $index['aliases'], $index['aliasesWith'], $index['exact'])) {
+            /** @var array{keys: array<string, true>, aliases: list<array{key: string, alias: string, words: list<string>, likely: bool, own: bool}>, aliasesWith: array<string, list<int>>, exact: array<string, list<int>>} $index */
+            self::$compiled = $index;
+        }
+    }
+
+    /**
+     * The index over these rows as the source of a PHP file that returns it, for useCompiled().
+     *
+     * @param array<string, Row> $rows
+     */
+    public static function compile(array $rows): string
+    {
+        self::$compiled = null;
+        $search = self::over($rows);
+
+        return '<?php return ' . var_export(['keys' => array_fill_keys(array_keys($rows), true), 'aliases' => $search->aliases, 'aliasesWith' => $search->aliasesWith, 'exact' => $search->exact], true) . ";\n";
+    }
+
+    /** When the way names are indexed last changed: a Unix time. */
+    public static function lastChange(): int
+    {
+        return (int) filemtime(__FILE__);
+    }
+
+    /** @param array<string, Row> $rows */
+    private function with(array $rows): self
+    {
         foreach ($rows as $key => $row) {
             foreach ([$row->text('name'), str_replace('-', ' ', $key), ...$row->list('also')] as $alias) {
-                $search->add($key, $alias, true, $row->has('own'));
+                $this->add($key, $alias, true, $row->has('own'));
             }
             foreach ($row->list('maybe') as $alias) {
-                $search->add($key, $alias, false);
+                $this->add($key, $alias, false);
             }
         }
 
-        return $search;
+        return $this;
     }
 
     /**

@@ -128,4 +128,23 @@ final class CatalogueTest extends TestCase
 
         self::assertSame(['tomato-paste', 'passata'], array_slice($keys, 0, 2));
     }
+
+    public function test_the_compiled_index_of_names_answers_as_the_built_one_and_takes_own_rows(): void
+    {
+        $rows = FactsFile::folderNamed('ingredients');
+        $built = NameSearch::over($rows);
+        $path = (string) tempnam(sys_get_temp_dir(), 'names');
+        file_put_contents($path, NameSearch::compile($rows));
+        NameSearch::useCompiled($path);
+        unlink($path);
+        $compiled = NameSearch::over($rows + ['own-1' => new Row('own-1', ['name' => 'Towpath mustard', 'own' => 'dijon-mustard'])]);
+        // others go on with an index built afresh
+        NameSearch::compile($rows);
+
+        foreach (['cider vinegar', 'vineger', 'chopped tomatoes', 'lemon juice', 'soya', 'smoked paprka', 'zorp'] as $name) {
+            self::assertEquals($built->find($name), $compiled->find($name), $name);
+        }
+        self::assertSame('own-1', $compiled->find('towpath mustard')[0]->key);
+        self::assertNotSame('own-1', $built->find('towpath mustard')[0]->key ?? '');
+    }
 }
