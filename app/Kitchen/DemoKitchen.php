@@ -4,15 +4,24 @@ declare(strict_types=1);
 
 namespace App\Kitchen;
 
+use App\Models\Batch;
 use App\Models\Sauce;
+use Illuminate\Support\Carbon;
 use Vinculum\Exchange\RecipeLine;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Quantity\Measures;
 
-/** The sauces of a made-up towpath galley, for a first look round. */
+/**
+ * The sauces of a made-up towpath galley with some weeks of their history, for a first look round.
+ *
+ * @phpstan-type Step array{says?: list<array{string, string}>, dose?: list<array{string, float|int, string}>, good?: bool, temperature?: string, food?: string, words?: string, scores?: array<string, float|int>}
+ * @phpstan-type Event array{sauce: string, days_ago: int, edit?: array<string, string>, batch?: array{grams: float|int|null, steps: list<Step>, into_the_sauce?: bool}}
+ */
 final readonly class DemoKitchen
 {
-    public function __construct(private Shelf $shelf) {}
+    private const OLDEST_DAYS = 30;
+
+    public function __construct(private Shelf $shelf, private Pan $pan) {}
 
     /** @return int how many sauces were put on the shelf; none when it already held some */
     public function load(): int
@@ -24,9 +33,59 @@ final readonly class DemoKitchen
         foreach (array_reverse($files) as $file) {
             $recipe = RecipeReader::read((string) file_get_contents($file));
             $lines = array_map(static fn(RecipeLine $line): string => $line->text, $recipe->lines);
-            $this->shelf->add(new SauceEdit($recipe->title ?? '', $recipe->style, Measures::Metric, $recipe->yield, $lines));
+            self::daysAgo(self::OLDEST_DAYS, fn(): Sauce => $this->shelf->add(new SauceEdit($recipe->title ?? '', $recipe->style, Measures::Metric, $recipe->yield, $lines)));
+        }
+        /** @var list<Event> $history */
+        $history = json_decode((string) file_get_contents(database_path('demo/history.json')), true, 16, JSON_THROW_ON_ERROR);
+        foreach ($history as $event) {
+            self::daysAgo($event['days_ago'], fn() => $this->happen($event));
         }
 
         return count($files);
+    }
+
+    /** @param Event $event */
+    private function happen(array $event): void
+    {
+        $sauce = Sauce::query()->with('lines')->where('title', $event['sauce'])->firstOrFail();
+        if (isset($event['edit'])) {
+            $edit = SauceEdit::asItStands($sauce);
+            $lines = array_map(static fn(string $line): string => $event['edit'][$line] ?? $line, $edit->lines);
+            $this->shelf->edit($sauce->id, $sauce->revision, new SauceEdit($edit->title, $edit->style, $edit->measures, $edit->yield, $lines, $edit->partMillilitres, $sauce->id));
+            $this->shelf->keep($sauce->id);
+        }
+        if (isset($event['batch'])) {
+            $batch = $this->pan->start($sauce->id, $event['batch']['grams'] === null ? null : (float) $event['batch']['grams']);
+            foreach ($event['batch']['steps'] as $step) {
+                $this->taste($batch->load(['doses', 'tastings']), $step);
+            }
+            if ($event['batch']['into_the_sauce'] ?? false) {
+                $this->pan->intoTheSauce($batch);
+            }
+        }
+    }
+
+    /** @param Step $step */
+    private function taste(Batch $batch, array $step): void
+    {
+        $said = array_map(static fn(array $one): array => ['complaint' => $one[0], 'strength' => $one[1]], $step['says'] ?? []);
+        if (isset($step['dose'])) {
+            $this->pan->dose($batch, array_map(static fn(array $one): array => ['ingredient' => $one[0], 'grams' => (float) $one[1], 'measure' => $one[2]], $step['dose']), $said, implode(', ', array_map(static fn(array $one): string => str_replace('-', ' ', $one['complaint']), $said)));
+
+            return;
+        }
+        $this->pan->taste($batch, ['said' => $said, 'good' => $step['good'] ?? false, 'temperature' => $step['temperature'] ?? null, 'food' => $step['food'] ?? null, 'words' => $step['words'] ?? null, 'scores' => array_map(floatval(...), $step['scores'] ?? [])]);
+        $batch->update(['closed_at' => Carbon::now()]);
+    }
+
+    /** As if it were so many days ago. */
+    private static function daysAgo(int $days, callable $then): void
+    {
+        Carbon::setTestNow(Carbon::now()->subDays($days));
+        try {
+            $then();
+        } finally {
+            Carbon::setTestNow();
+        }
     }
 }

@@ -16,7 +16,7 @@ final class AccessTest extends BrowserTestCase
     {
         foreach ([[1280, 800], [768, 1024], [390, 844]] as [$width, $height]) {
             self::resize($width, $height);
-            foreach (['/', '/sauce/1', '/sauce/5', '/pantry', '/nowhere/at/all'] as $place) {
+            foreach (['/', '/sauce/1', '/sauce/5', '/sauce/8/taste', '/sauce/8/compare?before=1', '/palate', '/pantry', '/nowhere/at/all'] as $place) {
                 foreach (['light', 'dark'] as $scheme) {
                     self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]]);
                     self::open($place);
@@ -27,11 +27,39 @@ final class AccessTest extends BrowserTestCase
         }
     }
 
+    public function test_no_serious_issue_in_what_opens_on_a_screen(): void
+    {
+        self::resize(1280, 900);
+        foreach (['swap', 'parts', 'versions'] as $panel) {
+            self::open('/sauce/8');
+            self::find("[data-choice=\"{$panel}\"]")->click();
+            self::until(static fn(): bool => self::findAll('#panel [data-swap], #panel [data-parts], #panel [data-version]') !== [], "{$panel} is open");
+            self::assertSame([], self::issues(), $panel);
+        }
+        self::find('[aria-label="What to do with line 2"]')->click();
+        self::find('[role="menu"]');
+        self::assertSame([], self::issues(), 'the menu of a line');
+        self::resize(390, 844);
+        self::open('/sauce/2/taste');
+        self::find('form button[type="submit"]')->click();
+        self::find('[data-word="too-salty"]')->click();
+        self::assertSame([], self::issues(), 'words');
+        self::find('[data-strength="far"]');
+        self::$browser->executeScript('[...document.querySelectorAll("button")].find((one) => one.textContent === "What do I add?").click()');
+        self::find('[data-dose="1"]');
+        self::assertSame([], self::issues(), 'doses');
+        self::find('[data-dose="1"]')->click();
+        self::until(static fn(): bool => str_contains(self::text('main'), 'How is it now?'), 'it is asked again');
+        self::$browser->executeScript('[...document.querySelectorAll("button")].find((one) => one.textContent === "Good: leave it").click()');
+        self::find('[data-score="sour 0"]');
+        self::assertSame([], self::issues(), 'farewell');
+    }
+
     public function test_nothing_is_wider_than_the_screen(): void
     {
         foreach ([360, 390, 768, 1280] as $width) {
             self::resize($width, 800);
-            foreach (['/', '/sauce/1', '/pantry'] as $place) {
+            foreach (['/', '/sauce/1', '/sauce/8/taste', '/sauce/8/compare?before=1', '/palate', '/pantry'] as $place) {
                 self::open($place);
                 self::find('h1, [data-axis="heat"]');
                 self::assertLessThanOrEqual(self::$browser->executeScript('return window.innerWidth'), self::$browser->executeScript('return document.documentElement.scrollWidth'), "{$place} at {$width}");

@@ -13,8 +13,8 @@ use Vinculum\Taste\Window;
  * A cook's own ideal for one family of sauces, axis by axis.
  *
  * The ideal position of an axis is taken to be normal, with the middle of the family's window as its prior mean and half
- * the window's width, at least a step, as its prior standard deviation. A tasting that scores j on the just-about-right
- * scale where the sauce stands at s steps says that the ideal lies near s − 2.5·j, give or take two steps. Normal prior and
+ * the window's width, between one step and two, as its prior standard deviation. A tasting that scores j on the just-about-right
+ * scale where the sauce stands at s steps says that the ideal lies near s − 2.5·j, give or take 2.5 steps. Normal prior and
  * normal noise make a normal posterior (Gelman and others, Bayesian Data Analysis, 3rd edition, section 2.5; from memory):
  *
  *   1/σ² = 1/σ₀² + n/σₙ²      μ = σ²·(μ₀/σ₀² + Σ(sᵢ − 2.5·jᵢ)/σₙ²)
@@ -75,12 +75,13 @@ final readonly class Palate
         $facts = FactsFile::named('palate')['learning'];
         [$low, $high] = [$axis->steps($window->low), $axis->steps($window->high)];
         $prior = ($low + $high) / 2.0;
-        $precision = max($facts->number('prior'), ($high - $low) / 2.0) ** -2.0;
+        [$least, $most] = $facts->numbers('prior');
+        $precision = max($least, min($most, ($high - $low) / 2.0)) ** -2.0;
         $weighted = $prior * $precision;
         $noise = $facts->number('noise') ** -2.0;
         $counted = 0;
         foreach ($tastings as $tasting) {
-            if (isset($tasting->scores[$axis->value], $tasting->steps[$axis->value])) {
+            if (self::isJudged($tasting, $axis)) {
                 $precision += $noise;
                 $weighted += $noise * ($tasting->steps[$axis->value] - $facts->number('point') * $tasting->scores[$axis->value]);
                 ++$counted;
@@ -88,5 +89,14 @@ final readonly class Palate
         }
 
         return new Ideal($prior, $weighted / $precision, sqrt(1.0 / $precision), $counted);
+    }
+
+    /** What cannot be tasted cannot be just right: below the threshold only "too little" says anything. */
+    private static function isJudged(Tasting $tasting, Axis $axis): bool
+    {
+        $score = $tasting->scores[$axis->value] ?? null;
+        $steps = $tasting->steps[$axis->value] ?? null;
+
+        return $score !== null && $steps !== null && ($steps > 0.0 || $score < 0.0);
     }
 }

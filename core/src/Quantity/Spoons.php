@@ -9,6 +9,7 @@ namespace Vinculum\Quantity;
  */
 final readonly class Spoons
 {
+    private const MOST_COUNTED = 12.5;
     /** Above this many millilitres the scale is less work than spoons. */
     private const SPOON_LIMIT_TABLESPOONS = 4.0;
 
@@ -34,7 +35,7 @@ final readonly class Spoons
      */
     public function neighbours(float $grams, ?float $density, ?float $each = null): array
     {
-        $notch = $each === null ? $this->notch($grams, $density) : $each / 2.0;
+        $notch = self::isCounted($grams, $each) ? $each / 2.0 : $this->notch($grams, $density);
         $below = floor($grams / $notch + 1e-9) * $notch;
 
         return [$below, $below + $notch];
@@ -78,7 +79,7 @@ final readonly class Spoons
     /** The amount in words: "1½ tbsp", "¼ tsp", "120 g", "2½ whole". */
     public function words(float $grams, ?float $density, ?float $each = null): string
     {
-        if ($each !== null) {
+        if (self::isCounted($grams, $each)) {
             return KitchenNumber::mixed($grams / $each) . ' whole';
         }
         if ($density === null || $grams / $density > self::SPOON_LIMIT_TABLESPOONS * $this->tablespoon * 1.001) {
@@ -99,5 +100,15 @@ final readonly class Spoons
     private function isHalves(float $count): bool
     {
         return abs(2.0 * $count - round(2.0 * $count)) < 0.01;
+    }
+
+    /**
+     * Whether so much is counted rather than weighed: nobody counts out two hundred berries.
+     *
+     * @phpstan-assert-if-true !null $each
+     */
+    private static function isCounted(float $grams, ?float $each): bool
+    {
+        return $each !== null && $grams <= self::MOST_COUNTED * $each;
     }
 }

@@ -68,7 +68,7 @@ final class PalateTest extends TestCase
     {
         $words = Palate::learned(self::family(10.0, 14.0), array_fill(0, 6, self::tasting(13.0, -0.5)))->words();
 
-        self::assertSame('you like it 1.9 steps sharper, from 6 tastings', $words);
+        self::assertSame('you like it 1.8 steps sharper, from 6 tastings', $words);
     }
 
     public function test_an_axis_that_was_not_judged_or_has_no_window_stays(): void
@@ -78,6 +78,25 @@ final class PalateTest extends TestCase
         self::assertSame(['sour'], array_keys($palate->ideals));
         self::assertSame(0.0, $palate->ideals['sour']->shift());
         self::assertNull($palate->words());
+    }
+
+    public function test_what_is_below_its_threshold_is_not_judged_just_right_but_may_be_missed(): void
+    {
+        $family = Target::of(['heat' => Window::between(0.0, Axis::Heat->valueAt(10.0))]);
+        $shift = static fn(float $score): float => Palate::learned($family, [new Tasting(['heat' => 0.0], ['heat' => $score])])->ideals['heat']->shift();
+
+        self::assertSame(0.0, $shift(0.0));
+        self::assertLessThan(0.0, $shift(-1.0), 'a point too little at nothing is an ideal of 2.5 steps, below the middle of 5');
+    }
+
+    public function test_one_tasting_alone_never_moves_it_by_more_than_half_of_what_it_says(): void
+    {
+        foreach ([[0.0, 30.0], [10.0, 11.0], [10.0, 16.0]] as [$low, $high]) {
+            $middle = ($low + $high) / 2.0;
+            $shift = Palate::learned(self::family($low, $high), [self::tasting($middle + 4.0, 0.0)])->ideals['sour']->shift();
+            self::assertGreaterThan(0.3, $shift);
+            self::assertLessThan(2.0, $shift);
+        }
     }
 
     public function test_a_score_beyond_the_scale_is_refused(): void

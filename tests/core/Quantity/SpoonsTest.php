@@ -94,4 +94,13 @@ final class SpoonsTest extends TestCase
         $this->expectException(\OutOfBoundsException::class);
         Units::get('firkin', Measures::Us);
     }
+
+    public function test_a_few_are_counted_and_many_are_weighed(): void
+    {
+        $spoons = Spoons::of(Measures::Metric);
+
+        self::assertSame('3½ whole', $spoons->words($spoons->nearest(17.0, 0.6, 5.0), 0.6, 5.0));
+        self::assertSame('65 g', $spoons->words($spoons->nearest(65.0, 0.6, 5.0), 0.6, 5.0));
+        self::assertSame('320 g', $spoons->words($spoons->nearest(319.0, null, 4.0), null, 4.0));
+    }
 }
