@@ -111,6 +111,18 @@ abstract class BrowserTestCase extends TestCase
         self::$browser->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => $strokes]]]);
     }
 
+    /** Goes to a control with the Tab key alone, and presses Enter on it. */
+    protected static function tabToAndPress(string $selector): void
+    {
+        $isThere = static fn(): bool => (bool) self::$browser->executeScript('return document.activeElement !== null && document.activeElement.matches(arguments[0])', [$selector]);
+        self::find($selector);
+        for ($tabs = 0; $tabs < 120 && !$isThere(); ++$tabs) {
+            self::type(WebDriverKeys::TAB);
+        }
+        self::assertTrue($isThere(), "{$selector} is reached with the Tab key");
+        self::type(WebDriverKeys::ENTER);
+    }
+
     protected static function untilSaved(): void
     {
         usleep(350_000);

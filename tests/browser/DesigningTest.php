@@ -102,6 +102,17 @@ final class DesigningTest extends BrowserTestCase
         self::until(static fn(): bool => self::written() === ['220 g mayonnaise', '100 g sour cream', '1 tbsp lemon juice', '1 tsp salt'], 'one undo takes all of it back');
     }
 
+    public function test_a_creamy_sauce_is_made_vegan_by_keyboard_alone(): void
+    {
+        self::begin("220 g mayonnaise\n1 tbsp lemon juice\n1 tsp salt");
+        self::focusLine(1);
+        self::type(Key::ALT, 's');
+        self::find('[data-propose]');
+        self::tabToAndPress('[data-propose]');
+        self::tabToAndPress('[data-convert]');
+        self::until(static fn(): bool => preg_match('/Fits\s+vegan/', self::text('[aria-label="What to know"]')) === 1, 'the sauce is vegan');
+    }
+
     public function test_a_line_is_swapped_by_keyboard_with_its_preview(): void
     {
         self::begin("300 g ketchup\n100 g sugar\n200 ml water\n50 ml cider vinegar");

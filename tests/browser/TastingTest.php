@@ -44,6 +44,25 @@ final class TastingTest extends BrowserTestCase
         self::until(static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] input')) > 6, 'the bench has them as lines');
     }
 
+    public function test_the_same_dip_is_repaired_by_keyboard_alone(): void
+    {
+        self::resize(1280, 900);
+        self::atThePan('400');
+        for ($doses = 0; $doses < 8 && abs(self::off()) > 1.0; ++$doses) {
+            $before = self::pan();
+            if ($doses === 0) {
+                self::tabToAndPress('[data-word="too-salty"]');
+            }
+            self::tabToAndPress($doses === 0 ? '[data-ask="doses"]' : '[data-ask="again"]');
+            self::tabToAndPress('[data-dose="1"]');
+            self::until(static fn(): bool => self::pan() > $before, 'the dose is in the pan');
+        }
+        self::assertLessThanOrEqual(1.0, abs(self::off()));
+        self::tabToAndPress('[data-ask="leave"]');
+        self::tabToAndPress('[data-ask="keep"]');
+        self::until(static fn(): bool => str_contains(self::text('main'), 'Kept.'), 'the tasting is kept');
+    }
+
     public function test_the_way_back_and_a_slip(): void
     {
         self::resize(390, 844);

@@ -248,7 +248,7 @@ function WholeRecipe({
           }}
           label="Make all of it"
         />
-        <Button variant="outlined" onClick={() => void propose()}>
+        <Button variant="outlined" data-propose onClick={() => void propose()}>
           Propose the swaps
         </Button>
       </Box>

@@ -108,6 +108,7 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
       </Box>
       <Button
         variant="contained"
+        data-ask="keep"
         fullWidth
         disabled={isBusy}
         sx={{ ...big, mt: 1 }}

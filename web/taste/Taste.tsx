@@ -78,7 +78,14 @@ export function Taste({ batch, complaints, onBatch }: Props) {
           <Words complaints={complaints} says={says} onSay={setSays} />
           <Box sx={foot}>
             {says.size > 0 ? (
-              <Button variant="contained" fullWidth sx={big} disabled={isBusy} onClick={() => void ask(false)}>
+              <Button
+                variant="contained"
+                fullWidth
+                data-ask="doses"
+                sx={big}
+                disabled={isBusy}
+                onClick={() => void ask(false)}
+              >
                 What do I add?
               </Button>
             ) : (
@@ -115,6 +122,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
           <Box sx={{ display: 'grid', gap: 1.25, mt: 1.5 }}>
             <Button
               variant="contained"
+              data-ask="leave"
               sx={big}
               onClick={() => {
                 setSays(new Map());
@@ -124,7 +132,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
               Good: leave it
             </Button>
             {says.size > 0 && !isWayBack && (
-              <Button variant="outlined" sx={big} disabled={isBusy} onClick={() => void ask(false)}>
+              <Button variant="outlined" data-ask="again" sx={big} disabled={isBusy} onClick={() => void ask(false)}>
                 Better, but still so
               </Button>
             )}
