@@ -17,7 +17,11 @@ use Vinculum\Correction\Objective;
 use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Scaling\Scale;
+use Vinculum\Scaling\Wanted;
 use Vinculum\Style\StyleBook;
+use Vinculum\Substitution\Reason;
+use Vinculum\Substitution\SwapSearch;
 
 const LINES = ['1 400 g tin chopped tomatoes', '½ cup ketchup', '⅓ cup (80 ml) cider vinegar', '1½ cups light brown sugar, packed', '2 tbsp Worcestershire sauce', '1 tbsp molasses', '2 tsp smoked paprika', '1 tsp mustard powder', '3 cloves garlic, crushed', '1 small onion, finely chopped', '5 tsp salt', 'a pinch of cayenne'];
 
@@ -78,6 +82,9 @@ $all = median(static function () use ($catalogue, $style): void {
     CorrectionSearch::advise($balance->mixture, $style->target, new Wish(array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $style->correctors)));
 }, 51);
 line('read + balance + advise', $all);
+$twenty = Formula::fromTexts([...LINES, ...array_slice(LINES, 0, 8)], $catalogue, Measures::Us);
+line('scale, 20 lines, rounded to keep the balance', median(static fn() => Scale::of($twenty, Wanted::factor('2.7'), Measures::Us, $style->target), 21), $weigh);
+line('swap one line, ranked', median(static fn() => (new SwapSearch($twenty, 2, Reason::missing(), $catalogue, Measures::Us))->substitutes(), 15), $weigh);
 $lines = [];
 for ($number = 0; $number < 1000; ++$number) {
     $lines[] = LINES[$number % 12] . ($number % 7 === 0 ? ", batch {$number}" : '');

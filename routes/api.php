@@ -10,6 +10,7 @@ use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\PalateController;
 use App\Http\Controllers\PantryController;
 use App\Http\Controllers\SauceController;
+use App\Http\Controllers\ScaleController;
 use App\Http\Controllers\SwapController;
 use App\Http\Controllers\VersionController;
 use App\Http\Controllers\WritingController;
@@ -26,6 +27,7 @@ Route::post('/suggest', [WritingController::class, 'suggest']);
 Route::post('/nudge', [WritingController::class, 'nudge']);
 Route::post('/swap', [SwapController::class, 'line']);
 Route::post('/convert', [SwapController::class, 'whole']);
+Route::post('/scale', ScaleController::class);
 Route::post('/compare', [VersionController::class, 'compare']);
 
 Route::get('/palate', [PalateController::class, 'show']);

@@ -10,6 +10,7 @@ use Vinculum\Balance\Yielded;
 use Vinculum\Contract\AdviceShape;
 use Vinculum\Contract\BalanceShape;
 use Vinculum\Contract\IngredientShape;
+use Vinculum\Contract\ScaleShape;
 use Vinculum\Contract\StyleShape;
 use Vinculum\Contract\SwapShape;
 use Vinculum\Correction\Counsel;
@@ -18,6 +19,7 @@ use Vinculum\Exchange\RecipeLine;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Scaling\Scale;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
 use Vinculum\Substitution\SwapFault;
@@ -34,6 +36,7 @@ final class Answers
             'balance' => self::balance($call),
             'advise' => self::advise($call),
             'swap' => self::swap($call),
+            'scale' => self::scale($call),
             'ingredients' => self::ingredients($call),
             'styles' => self::styles(),
             default => throw WrongCall::unknownCommand($call->command),
@@ -74,6 +77,17 @@ final class Answers
         }
 
         return new Answer(SwapShape::of($formula, $call->line(), $swaps, $style?->target, $call->measures()), Printout::swaps($formula->lines[$call->line()]->text, $swaps));
+    }
+
+    private static function scale(Call $call): Answer
+    {
+        [$recipe, $style, $balance] = self::weigh($call);
+        $wanted = $call->wanted($balance->formula, Catalogue::shipped());
+        $scale = Scale::of($balance->formula, $wanted, $call->measures(), $style?->target, $recipe->pan, implode(' ', $recipe->method));
+        $json = ScaleShape::of($scale, $style?->target, $call->measures());
+        $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$scale->notes];
+
+        return new Answer($json, Printout::scale($scale) . Printout::notes($json['notes']));
     }
 
     private static function ingredients(Call $call): Answer

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Terminal;
 
+use Vinculum\Balance\Formula;
 use Vinculum\Correction\Complaint;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameSearch;
 use Vinculum\Quantity\Measures;
+use Vinculum\Scaling\ScaleFault;
+use Vinculum\Scaling\Wanted;
 use Vinculum\Style\StyleBook;
 use Vinculum\Substitution\Reason;
 
@@ -22,6 +25,7 @@ final readonly class Call
         'balance' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false],
         'advise' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--with' => true, '--most' => true, '--complaint' => true, '--capacity' => true],
         'swap' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--line' => true, '--for' => true, '--without' => true],
+        'scale' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--to' => true, '--factor' => true, '--have' => true, '--serves' => true, '--portion' => true],
         'ingredients' => ['--json' => false, '--search' => true],
         'styles' => ['--json' => false],
     ];
@@ -140,6 +144,30 @@ final readonly class Call
             return $names === [] ? Reason::missing() : Reason::cannotEat(array_values(array_diff($names, $diets)), $diets);
         } catch (\InvalidArgumentException $fault) {
             throw WrongCall::badValue('--without', implode(', ', $names), $fault->getMessage());
+        }
+    }
+
+    /**
+     * How much is wanted: exactly one of --to, --factor, --have, or --serves with --portion.
+     *
+     * @throws WrongCall
+     */
+    public function wanted(Formula $formula, Catalogue $catalogue): Wanted
+    {
+        $given = array_values(array_intersect(['--to', '--factor', '--have', '--serves'], array_keys($this->values)));
+        if (count($given) !== 1) {
+            throw WrongCall::badValue('--to', $this->values['--to'] ?? '', 'say how much with exactly one of --to "6 x 250 ml", --factor 2.5, --have "gooseberries 340 g", or --serves 12 --portion "30 ml"');
+        }
+        $value = $this->values[$given[0]];
+        try {
+            return match ($given[0]) {
+                '--factor' => Wanted::factor($value),
+                '--have' => Wanted::have($value, $formula, $catalogue, $this->measures()),
+                '--serves' => Wanted::portions($value, $this->values['--portion'] ?? throw WrongCall::missingValue('--portion'), $formula, $this->measures()),
+                default => Wanted::amount($value, $formula, $this->measures()),
+            };
+        } catch (ScaleFault $fault) {
+            throw WrongCall::badValue($given[0], $value, rtrim($fault->getMessage(), '.'));
         }
     }
 

@@ -15,6 +15,7 @@ use Vinculum\Mixture\Solids;
 use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Reading\LineStatus;
+use Vinculum\Scaling\Scale;
 use Vinculum\Style\StyleFamily;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
@@ -74,6 +75,23 @@ final class Printout
             $text .= sprintf('%d. %s', $index + 1, implode(', ', ["{$swap->measure} {$swap->ingredient->name} (" . KitchenNumber::grams($swap->grams) . ')', ...$also]));
             $text .= sprintf(": %.1f steps different\n", $swap->residual) . ($swap->notes === [] ? '' : '   ' . implode('; ', $swap->notes) . "\n");
             $text .= self::paragraph('   adds ', $swap->allergensAdded) . self::paragraph('   no longer holds ', $swap->allergensRemoved) . self::paragraph('   now fits ', $swap->dietsGained);
+        }
+
+        return $text;
+    }
+
+    public static function scale(Scale $scale): string
+    {
+        $text = sprintf("%s times the recipe\n\n", KitchenNumber::plain($scale->factor, 3));
+        foreach ($scale->lines as $line) {
+            $text .= self::right($line->measure ?? ($line->grams === null ? '—' : KitchenNumber::grams($line->grams)), 24) . '  ' . ($line->line->ingredient->name ?? $line->line->text) . ($line->note === null ? '' : "\n" . str_repeat(' ', 26) . $line->note) . "\n";
+        }
+        $text .= sprintf("\n%s, %s before cooking\n", KitchenNumber::grams($scale->mixed->grams()), KitchenNumber::millilitres(Volume::millilitres($scale->mixed)));
+        foreach ($scale->fill as $one) {
+            $text .= sprintf("%d × %s: %s in each, %s left over\n", $one['count'], KitchenNumber::millilitres($one['container_ml']), KitchenNumber::millilitres($one['filled_ml']), KitchenNumber::millilitres($one['left_over_ml']));
+        }
+        if ($scale->cook !== null) {
+            $text .= sprintf("Boil off %s, about %.0f minutes (%.0f to %.0f); the sauce then weighs %s\n", KitchenNumber::grams($scale->cook['evaporate_grams']), $scale->cook['minutes']['value'], $scale->cook['minutes']['low'], $scale->cook['minutes']['high'], KitchenNumber::grams($scale->cook['pan_reads_grams']));
         }
 
         return $text;

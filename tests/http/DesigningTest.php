@@ -168,6 +168,23 @@ final class DesigningTest extends HttpTestCase
         self::assertLessThan($before, $this->postJson('/api/balance', ['lines' => $texts, 'style' => 'ketchup', 'measures' => 'metric'])->json('distance'));
     }
 
+    public function test_a_recipe_is_scaled_by_factor_jars_portions_and_what_there_is(): void
+    {
+        $scale = fn(array $how) => $this->postJson('/api/scale', ['lines' => ['For the pot:', '600 g plums', '200 g sugar', '1 tsp salt'], 'measures' => 'metric', ...$how]);
+
+        self::assertEqualsWithDelta(1500, $scale(['factor' => 2.5])->assertOk()->json('lines.1.grams'), 0.01);
+        self::assertNull($scale(['factor' => 2.5])->json('lines.0.note'));
+        self::assertEqualsWithDelta(0.95 * 500, $scale(['to' => '2 x 500 ml'])->json('fill.0.filled_ml'), 5.0);
+        self::assertEqualsWithDelta($scale(['to' => '2 x 500 ml'])->json('factor') / 0.9, $scale(['to' => '2 x 500 ml', 'loss' => 0.1])->json('factor'), 1e-4);
+        self::assertEqualsWithDelta(0.5, $scale(['have' => 'plums 300 g'])->json('factor'), 1e-4);
+        $scale(['serves' => 10, 'portion' => '30 ml'])->assertOk();
+        self::assertStringContainsString('Held back', $scale(['factor' => 3, 'hold_back' => true])->json('lines.3.note'));
+        $scale([])->assertStatus(422);
+        $scale(['factor' => 0])->assertStatus(422)->assertJsonPath('message', '"0" is no factor: use a number above 0 and up to 10000, such as 2.5.');
+        $scale(['have' => 'mango 3 g'])->assertStatus(422);
+        $scale(['to' => '2 x 500 ml', 'head_space' => 2])->assertStatus(422);
+    }
+
     public function test_headings_are_no_ingredients(): void
     {
         $report = $this->postJson('/api/balance', ['lines' => ['For the pot:', '100 g water', '', 'Off the heat:', '1 tsp salt [cold]']])->assertOk();

@@ -61,6 +61,28 @@ final class TerminalTest extends TestCase
         }
     }
 
+    public function test_scale_gives_the_sheet_of_the_contract(): void
+    {
+        $recipe = "# Syrup\nYield: 600 g\nPan: 24 cm\n\n1 kg water\n200 g sugar\n2 lemons\n\nMethod:\nSimmer until it coats a spoon\n";
+        [$status, $out, $err] = self::call(['scale', '--stdin', '--json', '--measures', 'metric', '--factor', '2.5'], $recipe);
+        $json = json_decode($out, true);
+        self::assertSame([0, ''], [$status, $err]);
+        self::assertSame(['factor', 'limited_by', 'lines', 'batch', 'fill', 'cook', 'axes_before', 'axes_after', 'notes'], array_slice(array_keys($json), 0, 9));
+        self::assertEqualsWithDelta([2500, 500], array_slice(array_column($json['lines'], 'grams'), 0, 2), 0.01);
+        self::assertStringStartsWith('5, about', $json['lines'][2]['measure']);
+        self::assertEqualsWithDelta(1500, $json['cook']['pan_reads_grams'], 0.01);
+        self::assertLessThan($json['cook']['minutes']['high'], $json['cook']['minutes']['value']);
+
+        $jars = json_decode(self::call(['scale', '--stdin', '--json', '--measures', 'metric', '--to', '6 x 250 ml'], $recipe)[1], true);
+        self::assertEqualsWithDelta([250, 6, 237.5], [$jars['fill'][0]['container_ml'], $jars['fill'][0]['count'], $jars['fill'][0]['filled_ml']], 1.0);
+        self::assertSame('white-sugar', json_decode(self::call(['scale', '--stdin', '--json', '--have', 'sugar 150 g'], $recipe)[1], true)['limited_by']);
+        self::assertStringContainsString('times the recipe', self::call(['scale', '--stdin', '--serves', '12', '--portion', '30 ml'], $recipe)[1]);
+        foreach ([['--factor', '0'], ['--factor', 'two'], [], ['--to', 'zorp'], ['--have', '10 g mango'], ['--serves', '4'], ['--factor', '2', '--to', '1 l']] as $wrong) {
+            [$status, $out, $err] = self::call(['scale', '--stdin', '--json', ...$wrong], $recipe);
+            self::assertSame([2, ''], [$status, $out], $err);
+        }
+    }
+
     public function test_measures_change_what_a_cup_is(): void
     {
         $grams = static fn(string $measures): float => json_decode(self::call(['balance', '--stdin', '--json', '--measures', $measures], "1 cup water\n")[1], true)['lines'][0]['millilitres'];

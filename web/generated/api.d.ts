@@ -463,6 +463,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The recipe at another size, in what can be measured */
+        post: operations["scale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1214,6 +1231,72 @@ export interface components {
                     };
                 };
             }[];
+        };
+        ScaleWish: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp";
+            yield?: string | null;
+            lines: string[];
+            part_ml?: number | null;
+            sauce?: number | null;
+            factor?: number | string | null;
+            to?: string | null;
+            have?: string | null;
+            serves?: number | string | null;
+            portion?: string | null;
+            pan?: string | null;
+            head_space?: number | null;
+            loss?: number | null;
+            hold_back?: boolean;
+        };
+        Scaled: {
+            factor: number;
+            limited_by: string | null;
+            lines: {
+                ingredient: string | null;
+                text: string;
+                grams: number | null;
+                exact_grams: number | null;
+                measure: string | null;
+                error_percent: number | null;
+                note: string | null;
+                scaled_text: string;
+            }[];
+            batch: {
+                grams: number;
+                millilitres: number;
+            };
+            fill: {
+                container_ml: number;
+                count: number;
+                filled_ml: number;
+                left_over_ml: number;
+            }[];
+            cook: {
+                evaporate_grams: number;
+                minutes: {
+                    value: number;
+                    low: number;
+                    high: number;
+                };
+                pan_reads_grams: number;
+            } | null;
+            axes_before: components["schemas"]["Axes"];
+            axes_after: components["schemas"]["Axes"];
+            notes: string[];
+            change_steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            finished: {
+                grams: number;
+                millilitres: number;
+            };
         };
     };
     responses: never;
@@ -2344,6 +2427,39 @@ export interface operations {
             };
             /** @description No such thing */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScaleWish"];
+            };
+        };
+        responses: {
+            /** @description The sheet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Scaled"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -14,6 +14,8 @@ use Vinculum\Quantity\Units;
 /** Writes a line again with another amount, in the unit it was written in, so that it reads back as that amount. */
 final class AmountWriter
 {
+    /** Told in decimals, not in fractions. */
+    private const METRIC = ['gram', 'kilogram', 'milligram', 'millilitre', 'centilitre', 'decilitre', 'litre'];
     /** Lengths are written as they were, with the piece or knob they measure. */
     private const LENGTHS = ['cm', 'inch'];
     private const PACKS = '/^(\d+)(?=\s*[×x*]\s*\d)/u';
@@ -117,7 +119,8 @@ final class AmountWriter
         if ($spoons > 0.99 && abs(2.0 * $spoons - round(2.0 * $spoons)) < 0.02) {
             [$unit, $count] = [$spoon, $spoons];
         }
-        $number = KitchenNumber::mixed($count);
+        $isMetric = $unit !== null && in_array($unit->name, self::METRIC, true);
+        $number = $isMetric ? KitchenNumber::plain($count, 2) : KitchenNumber::mixed($count);
         if ($unit !== null) {
             return "{$number} " . self::sign($unit, $count) . ($measured->pack === null ? '' : " {$measured->pack}");
         }

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Cooking;
+
+/** A pan as a cook names it: "24 cm", "24 × 12 cm", "5 l". */
+final readonly class Pan
+{
+    /** A boiling sauce needs room to rise (handbook, "Scaling"). */
+    public const FULL_WHEN_BOILING = 2.0 / 3.0;
+
+    /**
+     * @param float|null $squareMetres open surface; null where only a volume is named
+     * @param float|null $millilitres  brimful; null where the height is not named
+     */
+    private function __construct(public ?float $squareMetres, public ?float $millilitres) {}
+
+    /** Null where neither a width nor a volume is named. */
+    public static function parse(string $text): ?self
+    {
+        $text = mb_strtolower(str_replace(',', '.', mb_substr($text, 0, 100)));
+        $litres = preg_match('/(\d+(?:\.\d+)?)\s*(?:l|litres?|liters?)\b/u', $text, $found) === 1 ? (float) $found[1] : null;
+        if (preg_match('/(\d+(?:\.\d+)?)\s*(?:(cm|mm|in|inch|inches|")\s*)?(?:[x×*]\s*(\d+(?:\.\d+)?)\s*)?(cm|mm|inches|inch|in|")/u', $text, $found) === 1) {
+            $centimetres = match ($found[4]) {
+                'mm' => 0.1,
+                'cm' => 1.0,
+                default => 2.54,
+            };
+            $diameter = (float) $found[1] * $centimetres;
+            $height = $found[3] === '' ? null : (float) $found[3] * $centimetres;
+            $area = M_PI / 4.0 * $diameter ** 2;
+
+            return $diameter < 5.0 || $diameter > 200.0 ? null : new self($area / 1e4, $litres !== null ? 1000.0 * $litres : ($height === null ? null : $area * $height));
+        }
+
+        return $litres === null || $litres <= 0.0 ? null : new self(null, 1000.0 * $litres);
+    }
+}

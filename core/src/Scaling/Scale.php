@@ -1,0 +1,268 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Scaling;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Finished;
+use Vinculum\Balance\Formula;
+use Vinculum\Cooking\Heat;
+use Vinculum\Cooking\Pan;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Mixture\Component;
+use Vinculum\Mixture\Mixture;
+use Vinculum\Mixture\Volume;
+use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Reading\LineStatus;
+use Vinculum\Reading\ResolvedLine;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\TasteLoad;
+
+/** A recipe at another size: every line in what the cook can measure, the rounding chosen to keep the balance. */
+final readonly class Scale
+{
+    /** No kitchen makes ten thousand times a recipe. */
+    public const MOST = 10_000.0;
+    /** A measurable amount this far from what was asked is no measure of it. */
+    private const TOO_COARSE = 0.34;
+    /** A spoon that misses by more than this share gives way to the scale, where that is twice as near. */
+    private const WORTH_WEIGHING = 0.04;
+    /** Parts of carrier to one part of what is too small to measure. */
+    private const DILUTIONS = [9.0, 19.0, 49.0, 99.0, 499.0, 999.0];
+    private const LEAST_OF_A_MIX = 2.0;
+
+    /**
+     * @param list<ScaledLine>                                                                            $lines
+     * @param list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}>         $fill
+     * @param array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null $cook
+     * @param list<string>                                                                                $notes
+     */
+    private function __construct(public float $factor, public ?string $limitedBy, public array $lines, public Mixture $mixed, public array $fill, public ?array $cook, public Formula $before, public Formula $after, public array $notes) {}
+
+    /**
+     * @param string|null $pan    as the recipe names it
+     * @param string      $method what is done with it, for the heat
+     * @param bool        $holdsBack whether strong things start at three quarters when a recipe grows
+     *
+     * @throws ScaleFault when nothing in it can be scaled
+     */
+    public static function of(Formula $formula, Wanted $wanted, Measures $measures, ?Target $target = null, ?string $pan = null, string $method = '', float $headSpace = Wanted::HEAD_SPACE, bool $holdsBack = false): self
+    {
+        if ($formula->mixed()->grams() <= 0.0) {
+            throw ScaleFault::nothingIn();
+        }
+        $exact = $formula->times($wanted->factor);
+        $asked = $holdsBack && $wanted->factor > 1.0 ? $exact->withLines(...array_map(static fn(ResolvedLine $line): ResolvedLine => $line->times(self::held($line)), $exact->lines)) : $exact;
+        $lines = self::lines($formula, $exact, $asked, $measures, $target);
+        $after = $exact->withLines(...array_map(static fn(ScaledLine $scaled, ResolvedLine $line): ResolvedLine => ($scaled->exactGrams ?? 0.0) > 0.0 ? $line->times(($scaled->grams ?? 0.0) / $scaled->exactGrams) : $line, $lines, $exact->lines));
+        $finished = Finished::of($after);
+        $vessel = $pan === null ? null : Pan::parse($pan);
+        $fill = self::fill($wanted, Volume::millilitres($finished->mixture), $headSpace);
+
+        return new self(
+            $wanted->factor,
+            $wanted->limitedBy,
+            $lines,
+            $after->mixed(),
+            $fill,
+            self::cook($after, $finished, $vessel, $method),
+            $formula,
+            $after,
+            [...$finished->notes, ...self::notes($after->mixed(), $vessel, $pan, $wanted)],
+        );
+    }
+
+    /** @return list<ScaledLine> */
+    private static function lines(Formula $formula, Formula $full, Formula $exact, Measures $measures, ?Target $target): array
+    {
+        $spoons = Spoons::of($measures);
+        [$fixed, $counted, $loads, $grams, $choices] = [Mixture::nothing(), [], [], [], []];
+        foreach ($exact->lines as $number => $line) {
+            $amount = $line->grams->value ?? 0.0;
+            if ($amount <= 0.0) {
+                continue;
+            }
+            $pair = self::measurable($line, $formula->lines[$number], $amount, $spoons);
+            if ($pair === null) {
+                $fixed = $fixed->plus($line->mixture());
+                continue;
+            }
+            $counted[] = $number;
+            $loads[] = TasteLoad::of($line->hundredGrams->times(0.01));
+            $grams[] = $amount;
+            $choices[] = $pair;
+        }
+        $lost = $exact->mixed()->get(Component::Water) - Finished::of($exact)->mixture->get(Component::Water);
+        $rest = TasteLoad::of($fixed)->plus(TasteLoad::of(Mixture::of([Component::Water->value => 1.0])), -$lost);
+        $chosen = array_combine($counted, Rounding::choose($rest, $loads, $grams, $choices, $target));
+
+        return array_map(static fn(ResolvedLine $line, int $number): ScaledLine => self::heldBack(self::line($formula, $number, $line, $chosen[$number] ?? null, $spoons), $full->lines[$number]->grams->value ?? 0.0), $exact->lines, array_keys($exact->lines));
+    }
+
+    /** @return array{float, float}|null the measurable amounts below and above; null where tools are too coarse for it */
+    private static function measurable(ResolvedLine $line, ResolvedLine $written, float $grams, Spoons $spoons): ?array
+    {
+        [$below, $above] = $spoons->neighbours($grams, $line->ingredient?->density, self::each($line, $written));
+        if (self::isTooCoarse($grams, $below, $above)) {
+            // what cannot be counted or spooned may still be weighed
+            [$below, $above] = $spoons->onScale($grams);
+        } elseif (self::each($line, $written) === null && self::off($grams, $below, $above) > self::WORTH_WEIGHING && self::off($grams, ...$spoons->onScale($grams)) < self::off($grams, $below, $above) / 2.0) {
+            [$below, $above] = $spoons->onScale($grams);
+        }
+
+        return self::isTooCoarse($grams, $below, $above) ? null : [$below > 0.0 ? $below : $above, $above];
+    }
+
+    /** The share of a strong thing that goes in at first; 1 for the rest. */
+    private static function held(ResolvedLine $line): float
+    {
+        $strong = FactsFile::named('hold-back')['strong'];
+        $isStrong = $line->ingredient !== null && (in_array($line->ingredient->kind(), $strong->list('of'), true) || in_array($line->ingredient->roles[0] ?? '', $strong->list('roles'), true));
+
+        return $isStrong ? $strong->number('share') : 1.0;
+    }
+
+    /** A line that was held back says how much it may become. */
+    private static function heldBack(ScaledLine $line, float $full): ScaledLine
+    {
+        if ($line->exactGrams === null || $line->grams === null || $full - $line->exactGrams < 1e-9) {
+            return $line;
+        }
+        $note = sprintf('Held back: taste, then add up to %s in all.', KitchenNumber::grams($full));
+
+        return new ScaledLine($line->line, $line->grams, $full, $line->measure, 100.0 * ($line->grams / $full - 1.0), $line->note === null ? $note : "{$line->note} {$note}");
+    }
+
+    private static function isTooCoarse(float $grams, float $below, float $above): bool
+    {
+        return self::off($grams, $below, $above) > self::TOO_COARSE;
+    }
+
+    /** How far the nearer of two measurable amounts is off, as a share. */
+    private static function off(float $grams, float $below, float $above): float
+    {
+        $nearest = $below > 0.0 && $grams - $below < $above - $grams ? $below : $above;
+
+        return abs($nearest / $grams - 1.0);
+    }
+
+    /** Grams of one, where the line counts things; what was weighed is weighed again. */
+    private static function each(ResolvedLine $line, ResolvedLine $written): ?float
+    {
+        if ($written->measured?->unit?->grams !== null) {
+            return null;
+        }
+        $count = $written->measured?->unit === null ? $written->measured?->middle() : null;
+
+        return $count !== null && $count > 0.0 && ($written->grams->value ?? 0.0) > 0.0 ? ($written->grams->value ?? 0.0) / $count : $line->ingredient?->eachGrams();
+    }
+
+    private static function line(Formula $formula, int $number, ResolvedLine $exact, ?float $chosen, Spoons $spoons): ScaledLine
+    {
+        $written = $formula->lines[$number];
+        $asked = $exact->grams?->value;
+        if ($asked === null || $asked <= 0.0) {
+            return new ScaledLine($written, null, null, null, null, $written->status === LineStatus::Heading ? null : ($written->note ?? 'No amount, so nothing is scaled.'));
+        }
+        [$density, $each] = [$exact->ingredient?->density, self::each($exact, $written)];
+        if ($chosen === null) {
+            [$below, $above] = $spoons->neighbours($asked, $density, $each);
+            $nearest = $below > 0.0 ? $below : $above;
+
+            return new ScaledLine($written, $asked, $asked, null, 100.0 * ($nearest / $asked - 1.0), self::wayOut($formula, $number, $exact, $asked, $spoons->words($nearest, $density, $each)));
+        }
+        $isWhole = $each !== null && abs(2.0 * $chosen / $each - round(2.0 * $chosen / $each)) < 0.02;
+        $words = $spoons->words($chosen, $density, $isWhole ? $each : null);
+        $isCounted = str_ends_with($words, ' whole');
+        $noun = $isCounted ? self::noun($written) : '';
+
+        return new ScaledLine($written, $chosen, $asked, $isCounted ? trim(str_replace(' whole', '', $words) . " {$noun}") . ', about ' . KitchenNumber::grams($chosen) : $words, 100.0 * ($chosen / $asked - 1.0), null);
+    }
+
+    private static function noun(ResolvedLine $written): string
+    {
+        $counted = $written->measured?->counted;
+
+        return $counted === null || $counted === 'whole' ? '' : $counted . 's';
+    }
+
+    /** How to measure what is too small: in a mix with something that goes in anyway. */
+    private static function wayOut(Formula $formula, int $number, ResolvedLine $line, float $grams, string $nearest): string
+    {
+        $carrier = self::carrier($formula, $number);
+        $name = mb_strtolower($line->ingredient->name ?? $line->text);
+        foreach (self::DILUTIONS as $parts) {
+            $portion = $grams * (1.0 + $parts);
+            if ($portion >= self::LEAST_OF_A_MIX) {
+                return sprintf('Too small to measure (%s; the nearest is %s): mix 1 g of %s with %s of %s and use %s of the mix.', KitchenNumber::grams($grams), $nearest, $name, KitchenNumber::grams($parts), $carrier, KitchenNumber::grams(round($portion, 1)));
+            }
+        }
+
+        return sprintf('Too small to measure (%s): a trace on the tip of a knife, or leave it out.', KitchenNumber::grams($grams));
+    }
+
+    /** What goes in anyway and can carry a trace: the largest fine or liquid line. */
+    private static function carrier(Formula $formula, int $number): string
+    {
+        [$best, $most] = ['white sugar', 0.0];
+        foreach ($formula->lines as $at => $line) {
+            $role = $line->ingredient->roles[0] ?? '';
+            if ($at !== $number && $line->ingredient !== null && in_array($role, ['sweetener', 'salt', 'water', 'acid'], true) && ($line->grams->value ?? 0.0) > $most) {
+                [$best, $most] = [mb_strtolower($line->ingredient->name), $line->grams->value ?? 0.0];
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}> */
+    private static function fill(Wanted $wanted, float $millilitres, float $headSpace): array
+    {
+        $room = array_sum(array_map(static fn(array $one): float => $one[0] * $one[1] * (1.0 - $headSpace), $wanted->containers));
+        $share = $room > 0.0 ? min(1.0, $millilitres / $room) : 0.0;
+        $left = max(0.0, $millilitres - $room);
+
+        return array_map(static fn(array $one): array => ['container_ml' => $one[0], 'count' => $one[1], 'filled_ml' => $one[0] * (1.0 - $headSpace) * $share, 'left_over_ml' => $left], $wanted->containers);
+    }
+
+    /** @return array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null */
+    private static function cook(Formula $after, Finished $finished, ?Pan $pan, string $method): ?array
+    {
+        if ($pan?->squareMetres === null || $finished->yield === null) {
+            return null;
+        }
+        $evaporate = max(0.0, $after->mixed()->grams() - $finished->mixture->grams());
+
+        return ['evaporate_grams' => $evaporate, 'minutes' => Heat::inWords($method)->minutes($evaporate, $pan->squareMetres), 'pan_reads_grams' => $finished->mixture->grams()];
+    }
+
+    /** @return list<string> */
+    private static function notes(Mixture $mixed, ?Pan $pan, ?string $named, Wanted $wanted): array
+    {
+        $notes = [];
+        if ($named !== null && $pan === null) {
+            $notes[] = "The pan \"{$named}\" names no width and no volume: write it as \"24 cm\", \"24 x 12 cm\" or \"5 l\".";
+        }
+        if ($pan?->millilitres !== null) {
+            $room = Pan::FULL_WHEN_BOILING * $pan->millilitres;
+            $needed = Volume::millilitres($mixed);
+            if ($needed > $room) {
+                $notes[] = sprintf('%s is more than two thirds of the pan (%s), too full to boil: cook it in %d goes, or scale by at most %s.', KitchenNumber::millilitres($needed), KitchenNumber::millilitres($pan->millilitres), (int) ceil($needed / $room), KitchenNumber::plain($wanted->factor * $room / $needed, 2));
+            }
+        }
+        if ($pan?->squareMetres !== null) {
+            $notes[] = 'The minutes are for an open pan and know nothing yet of this hob: the weight is the surer end. It is of the sauce alone, so add that of the empty pan.';
+        }
+
+        return $notes;
+    }
+
+    /** @return array{Balance, Balance} where it stood, and where it stands as measured */
+    public function balances(): array
+    {
+        return [Balance::of($this->before), Balance::of($this->after)];
+    }
+}

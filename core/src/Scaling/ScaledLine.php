@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Scaling;
+
+use Vinculum\Reading\ResolvedLine;
+
+/** One line of a scaled recipe: what the arithmetic asked, and what the cook is told to measure. */
+final readonly class ScaledLine
+{
+    /**
+     * @param ResolvedLine $line         of the recipe as it was
+     * @param float|null   $grams        to measure; null where nothing is counted
+     * @param float|null   $errorPercent how far that, or the nearest that can be measured, is off
+     */
+    public function __construct(public ResolvedLine $line, public ?float $grams, public ?float $exactGrams, public ?string $measure, public ?float $errorPercent, public ?string $note) {}
+}
