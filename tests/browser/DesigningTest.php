@@ -146,6 +146,23 @@ final class DesigningTest extends BrowserTestCase
         self::until(static fn(): bool => self::lines()[0] === $stood[1], 'and one redone');
     }
 
+    public function test_a_recipe_is_scaled_into_jars_with_before_and_after_in_view(): void
+    {
+        self::begin("600 g plums\n200 g sugar\n1 tsp salt\n1 pinch cayenne");
+        self::find('[data-choice="scale"]')->click();
+        self::find('[data-scale="to"]')->sendKeys('4 x 500 ml, 2 x 100 ml');
+        self::until(static fn(): bool => count(self::findAll('[data-scaled]')) === 4 && count(self::findAll('[data-fill]')) === 2, 'the sheet is there');
+        self::assertMatchesRegularExpression('/4 × 500 ml: 47\d ml in each/', self::text('[data-fill]'));
+        self::find('[data-make-it]')->click();
+        self::until(static fn(): bool => preg_match('/^1\d\d\d g plums$/', self::lines()[0]) === 1, 'the recipe has that size');
+        self::type(Key::CONTROL, 'z');
+        self::until(static fn(): bool => self::lines()[0] === '600 g plums', 'and one undo takes it back');
+        self::find('[data-choice="scale"]')->click();
+        self::find('[data-scale="to"]')->clear();
+        self::find('[data-scale="to"]')->sendKeys('a bucket');
+        self::until(static fn(): bool => str_contains(self::text('#panel'), 'names no volume or weight'), 'what cannot be is said');
+    }
+
     public function test_versions_are_kept_compared_returned_to_and_forked(): void
     {
         self::begin("300 g ketchup\n3 tbsp cider vinegar");

@@ -27,6 +27,7 @@ import { useHistory } from './useHistory';
 import { useLatest } from './useLatest';
 
 const PartsPanel = lazy(async () => ({ default: (await import('./PartsPanel')).PartsPanel }));
+const ScalePanel = lazy(async () => ({ default: (await import('./ScalePanel')).ScalePanel }));
 const SwapPanel = lazy(async () => ({ default: (await import('./SwapPanel')).SwapPanel }));
 const VersionsPanel = lazy(async () => ({ default: (await import('./VersionsPanel')).VersionsPanel }));
 
@@ -38,10 +39,11 @@ const savingWords: Record<Saving['state'], string> = {
   conflict: 'Changed elsewhere',
 };
 
-type Panel = 'add' | 'swap' | 'parts' | 'versions';
+type Panel = 'add' | 'swap' | 'scale' | 'parts' | 'versions';
 const panels: readonly (readonly [Panel, string])[] = [
   ['add', 'What to add'],
   ['swap', 'Swap'],
+  ['scale', 'Scale'],
   ['parts', 'Parts'],
   ['versions', 'Versions'],
 ];
@@ -80,7 +82,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const { draft, change, undo, redo, canUndo, canRedo } = useHistory(saver.start);
   const saving = useSyncExternalStore(saver.subscribe, saver.current);
   const [previewed, setPreviewed] = useState<number | null>(null);
-  const [swapPreview, setSwapPreview] = useState<Axes | null>(null);
+  const [sidePreview, setSidePreview] = useState<Axes | null>(null);
   const [panel, setPanel] = useState<Panel>('add');
   const [swapLine, setSwapLine] = useState(0);
   const [looked, setLooked] = useState<AxisKey | null>(null);
@@ -101,7 +103,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const style = kitchen.styles.find((one) => one.key === draft.style) ?? null;
   const report = balance.answer;
   const correction = previewed === null ? null : (advice.answer?.corrections[previewed] ?? null);
-  const preview = panel === 'swap' ? swapPreview : (correction?.after ?? null);
+  const preview = panel === 'swap' || panel === 'scale' ? sidePreview : (correction?.after ?? null);
   const palate = useQuery({ queryKey: ['palate'], queryFn: api.palate, enabled: draft.style !== null });
   const learned = palate.data?.on === true ? palate.data.families.find((one) => one.style === draft.style) : undefined;
   const brought = useMemo(() => makers(report, looked), [report, looked]);
@@ -410,8 +412,23 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                       kitchen={kitchen}
                       line={swapLine}
                       onLine={setSwapLine}
-                      onPreview={setSwapPreview}
+                      onPreview={setSidePreview}
                       onApply={rewrite}
+                    />
+                  )}
+                  {panel === 'scale' && (
+                    <ScalePanel
+                      formula={formula}
+                      onPreview={setSidePreview}
+                      onApply={(texts, words, finishedMl) => {
+                        const isFinished = report.basis === 'finished' && finishedMl !== null;
+                        change((now) => ({
+                          ...now,
+                          lines: relined(now.lines, [...texts, '']),
+                          yield: isFinished ? `${Math.round(finishedMl)} ml` : now.yield,
+                        }));
+                        setSaid(`${words} Undo takes it back.`);
+                      }}
                     />
                   )}
                   {panel === 'parts' && (

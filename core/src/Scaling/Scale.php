@@ -71,7 +71,7 @@ final readonly class Scale
             self::cook($after, $finished, $vessel, $method),
             $formula,
             $after,
-            [...$finished->notes, ...self::notes($after->mixed(), $vessel, $pan, $wanted)],
+            [...($vessel?->squareMetres === null ? $finished->notes : []), ...self::notes($after->mixed(), $vessel, $pan, $wanted)],
         );
     }
 

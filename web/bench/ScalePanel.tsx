@@ -1,0 +1,244 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useEffect, useMemo, useState } from 'react';
+import { api, type Axes, type Formula, type ScaleWish } from '../shared/api';
+import { Choice } from '../shared/Choice';
+import { textField } from '../shared/fields';
+import { grams, millilitres, moves, spoken } from '../shared/words';
+import { useLatest } from './useLatest';
+
+type How = 'to' | 'factor' | 'serves' | 'have';
+
+interface Props {
+  formula: Formula;
+  onPreview: (axes: Axes | null) => void;
+  onApply: (texts: readonly string[], said: string, finishedMl: number | null) => void;
+}
+
+const hows: readonly (readonly [How, string])[] = [
+  ['to', 'Into jars'],
+  ['factor', 'Times'],
+  ['serves', 'For guests'],
+  ['have', 'From what there is'],
+];
+
+const asked: Record<How, { label: string; usual: string }> = {
+  to: { label: 'Jars and bottles, or a volume', usual: '6 x 250 ml' },
+  factor: { label: 'How many times', usual: '2' },
+  serves: { label: 'How many people', usual: '12' },
+  have: { label: 'What there is', usual: 'plums 340 g' },
+};
+
+const percent = (error: number | null): string =>
+  error === null || Math.abs(error) < 0.5 ? '' : `${error > 0 ? '+' : '−'}${Math.abs(error).toFixed(0)} %`;
+
+/** The recipe at another size, beside what it is now: every line in what can be measured. */
+export function ScalePanel({ formula, onPreview, onApply }: Props) {
+  const [how, setHow] = useState<How>('to');
+  const [values, setValues] = useState<Record<How, string>>({ to: '', factor: '', serves: '', have: '' });
+  const [portion, setPortion] = useState('30 ml');
+  const [pan, setPan] = useState('');
+  const [loss, setLoss] = useState(false);
+  const [holdBack, setHoldBack] = useState(false);
+  const value = values[how].trim();
+  const wish = useMemo<ScaleWish | null>(
+    () =>
+      value === ''
+        ? null
+        : {
+            ...formula,
+            [how]: value,
+            ...(how === 'serves' ? { portion } : {}),
+            pan: pan.trim() === '' ? null : pan,
+            loss: loss && how === 'to' ? 0.03 : 0,
+            hold_back: holdBack,
+          },
+    [formula, how, value, portion, pan, loss, holdBack],
+  );
+  const found = useLatest(wish, api.scale);
+  const sheet = wish !== null && found.fault === null ? found.answer : null;
+  const after = sheet?.axes_after ?? null;
+  useEffect(() => {
+    onPreview(after);
+    return () => {
+      onPreview(null);
+    };
+  }, [after, onPreview]);
+
+  return (
+    <Box>
+      <Choice label="How much" options={hows} value={how} onChoose={setHow} />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', my: 0.5 }}>
+        <label>
+          <Box component="span" sx={caption}>
+            {asked[how].label}
+          </Box>
+          <Box
+            component="input"
+            data-scale={how}
+            value={values[how]}
+            placeholder={asked[how].usual}
+            maxLength={200}
+            onChange={(event: { target: { value: string } }) => {
+              setValues({ ...values, [how]: event.target.value });
+            }}
+            sx={{ ...textField, width: 220 }}
+          />
+        </label>
+        {how === 'serves' && (
+          <label>
+            <Box component="span" sx={caption}>
+              A portion
+            </Box>
+            <Box
+              component="input"
+              value={portion}
+              onChange={(event: { target: { value: string } }) => {
+                setPortion(event.target.value);
+              }}
+              sx={{ ...textField, width: 100 }}
+            />
+          </label>
+        )}
+        <label>
+          <Box component="span" sx={caption}>
+            Pan, if it is cooked
+          </Box>
+          <Box
+            component="input"
+            value={pan}
+            placeholder="24 cm"
+            maxLength={100}
+            onChange={(event: { target: { value: string } }) => {
+              setPan(event.target.value);
+            }}
+            sx={{ ...textField, width: 110 }}
+          />
+        </label>
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2 }}>
+        <Box component="label" sx={check}>
+          <input
+            type="checkbox"
+            checked={holdBack}
+            onChange={(event) => {
+              setHoldBack(event.target.checked);
+            }}
+          />
+          Hold strong things back to three quarters
+        </Box>
+        {how === 'to' && (
+          <Box component="label" sx={check}>
+            <input
+              type="checkbox"
+              checked={loss}
+              onChange={(event) => {
+                setLoss(event.target.checked);
+              }}
+            />
+            Allow 3 % for pan and spoon
+          </Box>
+        )}
+      </Box>
+      {wish === null && (
+        <Typography sx={{ py: 1, color: 'text.secondary' }}>
+          Say how much you want, and the whole sheet shows here, rounded to your spoons and scale so that the taste
+          stays.
+        </Typography>
+      )}
+      {wish !== null && found.fault !== null && <Typography role="alert">{found.fault}</Typography>}
+      {sheet !== null && (
+        <>
+          <Typography data-factor sx={{ fontWeight: 700, mt: 0.5 }}>
+            {sheet.factor.toFixed(2).replace(/\.?0+$/, '')} times: {grams(sheet.batch.grams)} go in,{' '}
+            {millilitres(sheet.finished.millilitres)} come out
+          </Typography>
+          {sheet.fill.map((one) => (
+            <Typography key={one.container_ml} data-fill>
+              {one.count} × {millilitres(one.container_ml)}: {millilitres(one.filled_ml)} in each
+              {one.left_over_ml >= 1 && `, ${millilitres(one.left_over_ml)} left over`}
+            </Typography>
+          ))}
+          {sheet.cook !== null && (
+            <Typography data-cook>
+              Boil off {grams(sheet.cook.evaporate_grams)}, about {sheet.cook.minutes.value.toFixed(0)} minutes (
+              {sheet.cook.minutes.low.toFixed(0)}–{sheet.cook.minutes.high.toFixed(0)}), until the sauce weighs{' '}
+              {grams(sheet.cook.pan_reads_grams)}.
+            </Typography>
+          )}
+          {sheet.notes.map((note) => (
+            <Typography key={note} sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+              {note}
+            </Typography>
+          ))}
+          <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+            {moves(sheet.change_steps, 0.05) === ''
+              ? 'The rounding moves no axis that one could taste.'
+              : `In steps, the rounding moves ${moves(sheet.change_steps, 0.05)}.`}
+          </Typography>
+          <Box component="table" sx={table}>
+            <thead>
+              <tr>
+                <th scope="col">Measure</th>
+                <th scope="col">Of</th>
+                <th scope="col">Rounded by</th>
+              </tr>
+            </thead>
+            <tbody>
+              {sheet.lines
+                .filter((line) => line.grams !== null || line.note !== null)
+                .map((line, index) => (
+                  <tr key={index} data-scaled>
+                    <td>
+                      <strong>
+                        {line.measure === null ? (line.grams === null ? '–' : grams(line.grams)) : spoken(line.measure)}
+                      </strong>
+                    </td>
+                    <td>
+                      {line.text}
+                      {line.note !== null && (
+                        <Box component="span" sx={{ ...caption, maxWidth: '44ch' }}>
+                          {line.note}
+                        </Box>
+                      )}
+                    </td>
+                    <td>{percent(line.error_percent)}</td>
+                  </tr>
+                ))}
+            </tbody>
+          </Box>
+          <Button
+            variant="contained"
+            data-make-it
+            sx={{ mt: 1 }}
+            onClick={() => {
+              onApply(
+                sheet.lines.map((line) => line.scaled_text),
+                'The recipe has that size now.',
+                sheet.finished.millilitres,
+              );
+            }}
+          >
+            Make the recipe this size
+          </Button>
+        </>
+      )}
+    </Box>
+  );
+}
+
+const caption = { display: 'block', fontSize: '0.8rem', color: 'text.secondary' } as const;
+const check = { display: 'flex', alignItems: 'center', gap: 0.75, minHeight: 44, cursor: 'pointer' } as const;
+const table = {
+  borderCollapse: 'collapse',
+  width: '100%',
+  mt: 0.5,
+  '& th, & td': {
+    textAlign: 'left',
+    py: 0.5,
+    pr: 1.5,
+    borderBottom: '1px solid',
+    borderColor: 'divider',
+    verticalAlign: 'top',
+  },
+  '& th': { fontSize: '0.82rem', color: 'text.secondary', fontWeight: 600 },
+} as const;
