@@ -13,6 +13,9 @@ use Vinculum\Contract\IngredientShape;
 use Vinculum\Contract\ScaleShape;
 use Vinculum\Contract\StyleShape;
 use Vinculum\Contract\SwapShape;
+use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\Pan;
+use Vinculum\Cooking\TimedCook;
 use Vinculum\Correction\Counsel;
 use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeLine;
@@ -47,7 +50,7 @@ final class Answers
     {
         [$recipe, $style, $balance] = self::weigh($call);
         $json = BalanceShape::of($balance, $recipe->title, $style, $call->measures());
-        $json['notes'] = [...self::notesOnRecipe($recipe, $call), ...$balance->notes];
+        $json['notes'] = [...self::notesOnRecipe($recipe, $call, $balance->isFinished), ...$balance->notes];
 
         return new Answer($json, Printout::balance($balance, $recipe->title, $style) . Printout::notes($json['notes']));
     }
@@ -58,7 +61,7 @@ final class Answers
         $catalogue = Catalogue::shipped();
         $advice = Counsel::for($balance, $style, $call->complaint(), $call->with($catalogue), $call->most(), self::capacity($call), $catalogue, $call->measures());
         $json = AdviceShape::of($advice, $balance, $call->measures());
-        $json['notes'] = [...self::notesOnRecipe($recipe, $call), ...$balance->notes, ...$advice->notes];
+        $json['notes'] = [...self::notesOnRecipe($recipe, $call, $balance->isFinished), ...$balance->notes, ...$advice->notes];
 
         return new Answer($json, Printout::advice($advice, $balance) . Printout::notes($json['notes']));
     }
@@ -112,17 +115,18 @@ final class Answers
         $recipe = RecipeReader::read($call->contents());
         $texts = array_map(static fn(RecipeLine $line): string => $line->text, $recipe->lines);
         $formula = Formula::fromTexts($texts, Catalogue::shipped(), $call->measures(), $recipe->yield);
+        $cook = TimedCook::of($formula, $recipe->pan === null ? null : Pan::parse($recipe->pan), MethodReader::steps($recipe->method));
         $key = $call->style() ?? $recipe->style;
         $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;
 
-        return [$recipe, $style, Balance::of($formula)];
+        return [$recipe->withNotes($cook->notes), $style, Balance::of($cook->formula)];
     }
 
     /** @return list<string> */
-    private static function notesOnRecipe(Recipe $recipe, Call $call): array
+    private static function notesOnRecipe(Recipe $recipe, Call $call, bool $isFinished): array
     {
         $notes = $recipe->notes;
-        if ($recipe->isCookedWithoutYield()) {
+        if ($recipe->isCookedWithoutYield() && !$isFinished) {
             $notes[] = 'The method cooks this, and no yield is given: the figures are of everything mixed. Add "Yield: 500 ml", as measured at the end, for those of the finished sauce.';
         }
 

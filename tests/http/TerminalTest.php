@@ -83,6 +83,19 @@ final class TerminalTest extends TestCase
         }
     }
 
+    public function test_a_pan_and_timed_steps_give_the_finished_sauce(): void
+    {
+        $recipe = "# Syrup\nPan: 24 cm\n\n1 kg water\n200 g sugar\n\nMethod:\nSimmer for 40 minutes\n";
+        $timed = json_decode(self::call(['balance', '--stdin', '--json'], $recipe)[1], true);
+        $panless = json_decode(self::call(['balance', '--stdin', '--json'], str_replace("Pan: 24 cm\n", '', $recipe))[1], true);
+        $yielded = json_decode(self::call(['balance', '--stdin', '--json'], "Yield: 900 g\n" . $recipe)[1], true);
+
+        self::assertSame(['finished', 'mixed', 'finished'], [$timed['basis'], $panless['basis'], $yielded['basis']]);
+        self::assertEqualsWithDelta(1200 - 7 * 0.0452 * 1000 * 40 / 60, $timed['batch']['grams'], 1.0);
+        self::assertEqualsWithDelta(900, $yielded['batch']['grams'], 0.01, 'a yield wins');
+        self::assertEqualsWithDelta(40, json_decode(self::call(['scale', '--stdin', '--json', '--factor', '1'], $recipe)[1], true)['cook']['minutes']['value'], 0.5);
+    }
+
     public function test_measures_change_what_a_cup_is(): void
     {
         $grams = static fn(string $measures): float => json_decode(self::call(['balance', '--stdin', '--json', '--measures', $measures], "1 cup water\n")[1], true)['lines'][0]['millilitres'];

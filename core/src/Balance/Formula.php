@@ -67,6 +67,12 @@ final readonly class Formula
         return new self(array_values($lines), $this->yield, $this->yieldText, $this->catalogue, $this->doses);
     }
 
+    /** The same formula with a yield that was not measured but worked out. */
+    public function cookedTo(Yielded $estimate): self
+    {
+        return new self($this->lines, $estimate, $this->yieldText, $this->catalogue, $this->doses);
+    }
+
     /** A batch of another size, cooked as far. */
     public function times(float $factor): self
     {

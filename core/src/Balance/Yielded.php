@@ -39,6 +39,12 @@ final readonly class Yielded
         return null;
     }
 
+    /** What a batch comes to by an estimate, in grams with one standard deviation. */
+    public static function estimated(float $grams, float $deviation): self
+    {
+        return new self(Amount::of($grams, $deviation), null);
+    }
+
     public function times(float $factor): self
     {
         return new self($this->grams?->times($factor), $this->millilitres?->times($factor));

@@ -15,10 +15,16 @@ final readonly class Heat
 
     private function __construct(public string $key, public float $kilogramsPerSquareMetreHour) {}
 
-    /** The heat that a method names; the longest words win, and without any it simmers. */
+    /** The heat that a method names; without any it simmers. */
     public static function inWords(string $method): self
     {
-        [$best, $length] = [self::USUAL, 0];
+        return self::namedIn($method) ?? self::named(self::USUAL);
+    }
+
+    /** The heat that words name, the longest words winning; null where they name none. */
+    public static function namedIn(string $method): ?self
+    {
+        [$best, $length] = [null, 0];
         foreach (FactsFile::named('heats') as $key => $row) {
             foreach ($row->list('words') as $word) {
                 if (strlen($word) > $length && preg_match('/\b' . preg_quote($word, '/') . '\b/iu', $method) === 1) {
@@ -27,7 +33,7 @@ final readonly class Heat
             }
         }
 
-        return self::named($best);
+        return $best === null ? null : self::named($best);
     }
 
     public static function named(string $key): self

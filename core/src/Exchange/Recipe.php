@@ -22,6 +22,12 @@ final readonly class Recipe
         public array $notes = [],
     ) {}
 
+    /** @param list<string> $notes what was found out about it besides */
+    public function withNotes(array $notes): self
+    {
+        return new self($this->title, $this->style, $this->yield, $this->pan, $this->lines, $this->method, [...$this->notes, ...$notes]);
+    }
+
     /** Whether the method boils water off that no yield accounts for. */
     public function isCookedWithoutYield(): bool
     {

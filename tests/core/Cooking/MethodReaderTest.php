@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Cooking;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\MethodStep;
+use Vinculum\Cooking\Pan;
+use Vinculum\Cooking\TimedCook;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Mixture\Volume;
+use Vinculum\Quantity\Measures;
+
+final class MethodReaderTest extends TestCase
+{
+    /** @return iterable<string, array{string, string, array{float, float}|null}> text, kind, minutes */
+    public static function steps(): iterable
+    {
+        yield 'a range' => ['Simmer 15 to 20 minutes', 'reduce', [15, 20]];
+        yield 'short forms' => ['simmer for 15–20 mins', 'reduce', [15, 20]];
+        yield 'overnight' => ['Leave in the fridge overnight', 'rest', [480, 720]];
+        yield 'an hour and a quarter' => ['Simmer gently for an hour and a quarter', 'reduce', [75, 75]];
+        yield 'an hour and a half' => ['Let it stand an hour and a half', 'rest', [90, 90]];
+        yield 'a mixed number' => ['Boil for 1½ hours', 'reduce', [90, 90]];
+        yield 'half an hour' => ['Rest for half an hour', 'rest', [30, 30]];
+        yield 'hours and minutes' => ['Simmer 1 hour 20 minutes', 'reduce', [80, 80]];
+        yield 'four hours to overnight' => ['Chill 4 hours to overnight', 'rest', [240, 720]];
+        yield 'two days' => ['Leave to mature for two days', 'rest', [2880, 2880]];
+        yield 'a few minutes' => ['Fry the onion for a few minutes', 'cook', [2, 5]];
+        yield 'no time' => ['Simmer until it coats a spoon', 'reduce', null];
+        yield 'by hand' => ['Stir in 2 tbsp vinegar', 'do', null];
+        yield 'an amount is no time' => ['Add 10 g salt and 3 limes', 'do', null];
+    }
+
+    /** @param array{float, float}|null $minutes */
+    #[DataProvider('steps')]
+    public function test_reads_times_as_cooks_say_them(string $text, string $kind, ?array $minutes): void
+    {
+        $steps = MethodReader::steps([$text]);
+
+        self::assertCount(1, $steps);
+        self::assertSame($kind, $steps[0]->kind);
+        self::assertEqualsWithDelta($minutes, $steps[0]->minutes, 1e-3);
+    }
+
+    /** @return iterable<string, array{string, float|null}> */
+    public static function shares(): iterable
+    {
+        yield 'halves' => ['Simmer until it halves', 0.5];
+        yield 'by a quarter' => ['Reduce by a quarter', 0.75];
+        yield 'to a third' => ['Boil down to about a third', 1 / 3];
+        yield 'by half' => ['Reduce by half over a fierce boil', 0.5];
+        yield 'nothing said' => ['Simmer until thick', null];
+    }
+
+    #[DataProvider('shares')]
+    public function test_reads_how_far_it_goes(string $text, ?float $left): void
+    {
+        self::assertEqualsWithDelta($left, MethodReader::steps([$text])[0]->left, 1e-9);
+    }
+
+    public function test_sentences_are_steps_and_a_lid_stays_on_until_it_is_off(): void
+    {
+        $steps = MethodReader::steps(['Bring to the boil. Simmer covered for 30 minutes, then simmer 10 minutes; take the lid off and boil 5 minutes.']);
+
+        self::assertSame([false, true, true, false], array_map(static fn(MethodStep $step): bool => $step->isCovered, $steps));
+        $water = array_map(static fn(MethodStep $step): ?float => $step->evaporates(0.05)['value'] ?? null, $steps);
+        self::assertEqualsWithDelta([null, 0.1 * 7.0 * 0.05 * 500.0, 0.1 * 7.0 * 0.05 * 1000.0 / 6.0, 18.0 * 0.05 * 1000.0 / 12.0], $water, 1e-6);
+    }
+
+    public function test_a_pan_and_timed_steps_give_a_finished_basis_with_its_doubt(): void
+    {
+        $formula = self::formula(['1 kg water', '100 g sugar', '10 g salt']);
+        $cook = TimedCook::of($formula, Pan::parse('24 cm'), MethodReader::steps(['Simmer 60 minutes.']));
+        $balance = Balance::of($cook->formula);
+        $gone = 7.0 * M_PI / 4.0 * 0.24 ** 2 * 1000.0;
+
+        self::assertTrue($balance->isFinished);
+        self::assertEqualsWithDelta(1110.0 - $gone, $balance->mixture->grams(), 1e-6);
+        self::assertEqualsWithDelta(100.0 * 9.8 / (1110.0 - $gone), $balance->axes['salt']->value, 0.05);
+        self::assertGreaterThan(2.0 * (Balance::of($formula)->axes['salt']->high - Balance::of($formula)->axes['salt']->low), $balance->axes['salt']->high - $balance->axes['salt']->low, 'how long the hob takes is in the band');
+        self::assertStringContainsString('Weigh the pan', $cook->notes[0]);
+    }
+
+    public function test_a_fraction_is_of_the_volume_in_the_pan(): void
+    {
+        $formula = self::formula(['1 kg water', '200 g sugar']);
+        $halved = TimedCook::of($formula, Pan::parse('3 l'), MethodReader::steps(['Reduce by half.']))->formula;
+
+        self::assertEqualsWithDelta(Volume::millilitres($formula->mixed()) / 2.0, Volume::millilitres(Balance::of($halved)->mixture), 1.0);
+    }
+
+    public function test_a_yield_wins_and_no_cook_takes_more_water_than_there_is(): void
+    {
+        $steps = MethodReader::steps(['Boil 5 hours.']);
+        $yield = Formula::fromTexts(['1 kg water', '200 g sugar'], Catalogue::shipped(), Measures::Metric, '900 g');
+        self::assertSame($yield, TimedCook::of($yield, Pan::parse('24 cm'), $steps)->formula);
+        $dry = TimedCook::of(self::formula(['1 kg water', '200 g sugar']), Pan::parse('24 cm'), $steps);
+        self::assertStringContainsString('scorch first', $dry->notes[0]);
+        self::assertEqualsWithDelta(350.0, Balance::of($dry->formula)->mixture->grams(), 1.0);
+        $plain = self::formula(['1 kg water']);
+        self::assertSame($plain, TimedCook::of($plain, null, $steps)->formula, 'without a pan a time says nothing');
+    }
+
+    /** @param list<string> $lines */
+    private static function formula(array $lines): Formula
+    {
+        return Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric);
+    }
+}
