@@ -12,6 +12,7 @@ use App\Http\Controllers\PantryController;
 use App\Http\Controllers\SauceController;
 use App\Http\Controllers\ScaleController;
 use App\Http\Controllers\SwapController;
+use App\Http\Controllers\ThicknessController;
 use App\Http\Controllers\VersionController;
 use App\Http\Controllers\WritingController;
 use Illuminate\Support\Facades\Route;
@@ -28,6 +29,8 @@ Route::post('/nudge', [WritingController::class, 'nudge']);
 Route::post('/swap', [SwapController::class, 'line']);
 Route::post('/convert', [SwapController::class, 'whole']);
 Route::post('/scale', ScaleController::class);
+Route::post('/reduce', [ThicknessController::class, 'reduce']);
+Route::post('/thicken', [ThicknessController::class, 'thicken']);
 Route::post('/compare', [VersionController::class, 'compare']);
 
 Route::get('/palate', [PalateController::class, 'show']);

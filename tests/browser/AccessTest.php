@@ -30,10 +30,10 @@ final class AccessTest extends BrowserTestCase
     public function test_no_serious_issue_in_what_opens_on_a_screen(): void
     {
         self::resize(1280, 900);
-        foreach (['swap', 'scale', 'parts', 'versions'] as $panel) {
+        foreach (['swap', 'scale', 'thickness', 'parts', 'versions'] as $panel) {
             self::open('/sauce/8');
             self::find("[data-choice=\"{$panel}\"]")->click();
-            self::until(static fn(): bool => self::findAll('#panel [data-swap], #panel [data-scale], #panel [data-parts], #panel [data-version]') !== [], "{$panel} is open");
+            self::until(static fn(): bool => self::findAll('#panel [data-swap], #panel [data-scale], #panel [data-thicken], #panel [data-parts], #panel [data-version]') !== [], "{$panel} is open");
             self::assertSame([], self::issues(), $panel);
         }
         self::find('[aria-label="What to do with line 2"]')->click();

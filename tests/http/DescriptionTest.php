@@ -37,6 +37,8 @@ final class DescriptionTest extends HttpTestCase
         $this->agrees('Nudged', $this->postJson('/api/nudge', [...$formula, 'line' => 1, 'direction' => 'up', 'by' => 'step']));
         $this->agrees('Swaps', $this->postJson('/api/swap', [...$formula, 'line' => 1]));
         $this->agrees('Conversion', $this->postJson('/api/convert', [...$formula, 'diets' => ['vegan', 'no-added-sugar']]));
+        $this->agrees('Reduction', $this->postJson('/api/reduce', [...$formula, 'by' => 'weight', 'value' => 100, 'pan' => '24 cm', 'heat' => 'boiling']));
+        $this->agrees('Thickenings', $this->postJson('/api/thicken', [...$formula, 'consistency' => 'coating']));
         $this->agrees('Scaled', $this->postJson('/api/scale', [...$formula, 'to' => '6 x 250 ml', 'yield' => '200 ml', 'pan' => '24 cm', 'hold_back' => true]));
         $this->agrees('Comparison', $this->postJson('/api/compare', [...$formula, 'before' => ['lines' => ['1 tbsp honey', 'zorp']]]));
         $id = $sauce->json('id');

@@ -185,6 +185,24 @@ final class DesigningTest extends HttpTestCase
         $scale(['to' => '2 x 500 ml', 'head_space' => 2])->assertStatus(422);
     }
 
+    public function test_a_sauce_is_boiled_down_or_thickened(): void
+    {
+        $thin = ['lines' => ['800 g tinned tomatoes', '600 g water', '80 g sugar', '60 ml cider vinegar', '9 g salt'], 'style' => 'ketchup', 'measures' => 'metric'];
+        $reduce = fn(array $how) => $this->postJson('/api/reduce', [...$thin, ...$how]);
+        $window = $reduce(['by' => 'window', 'pan' => '24 cm', 'heat' => 'simmering'])->assertOk();
+
+        self::assertGreaterThan(200, $window->json('evaporate_grams'));
+        self::assertEqualsWithDelta($window->json('evaporate_grams') / (7 * M_PI / 4 * 0.24 ** 2) * 0.06, $window->json('minutes.value'), 0.1);
+        self::assertEqualsWithDelta(700, $reduce(['by' => 'volume', 'value' => 700])->json('millilitres'), 0.01);
+        self::assertNull($reduce(['by' => 'volume', 'value' => 700])->json('minutes'));
+        $reduce(['by' => 'weight', 'value' => 99999])->assertStatus(422);
+        $reduce(['by' => 'solids', 'value' => -1])->assertStatus(422)->assertJsonPath('message', 'Say how far as a number above zero.');
+        $this->postJson('/api/reduce', ['lines' => ['1 l water'], 'by' => 'window'])->assertStatus(422);
+        $ways = $this->postJson('/api/thicken', [...$thin, 'consistency' => 'spooning'])->assertOk()->json('ways');
+        self::assertSame('xanthan-gum', $ways[0]['ingredient'], 'the least of it first');
+        $this->postJson('/api/thicken', [...$thin, 'consistency' => 'like concrete'])->assertStatus(422);
+    }
+
     public function test_headings_are_no_ingredients(): void
     {
         $report = $this->postJson('/api/balance', ['lines' => ['For the pot:', '100 g water', '', 'Off the heat:', '1 tsp salt [cold]']])->assertOk();

@@ -29,6 +29,7 @@ import { useLatest } from './useLatest';
 const PartsPanel = lazy(async () => ({ default: (await import('./PartsPanel')).PartsPanel }));
 const ScalePanel = lazy(async () => ({ default: (await import('./ScalePanel')).ScalePanel }));
 const SwapPanel = lazy(async () => ({ default: (await import('./SwapPanel')).SwapPanel }));
+const ThicknessPanel = lazy(async () => ({ default: (await import('./ThicknessPanel')).ThicknessPanel }));
 const VersionsPanel = lazy(async () => ({ default: (await import('./VersionsPanel')).VersionsPanel }));
 
 const savingWords: Record<Saving['state'], string> = {
@@ -39,11 +40,12 @@ const savingWords: Record<Saving['state'], string> = {
   conflict: 'Changed elsewhere',
 };
 
-type Panel = 'add' | 'swap' | 'scale' | 'parts' | 'versions';
+type Panel = 'add' | 'swap' | 'scale' | 'thickness' | 'parts' | 'versions';
 const panels: readonly (readonly [Panel, string])[] = [
   ['add', 'What to add'],
   ['swap', 'Swap'],
   ['scale', 'Scale'],
+  ['thickness', 'Thickness'],
   ['parts', 'Parts'],
   ['versions', 'Versions'],
 ];
@@ -428,6 +430,15 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                           yield: isFinished ? `${Math.round(finishedMl)} ml` : now.yield,
                         }));
                         setSaid(`${words} Undo takes it back.`);
+                      }}
+                    />
+                  )}
+                  {panel === 'thickness' && (
+                    <ThicknessPanel
+                      formula={formula}
+                      heats={kitchen.heats}
+                      onAdd={(text) => {
+                        rewrite([...editOf(draft).lines, text], `Added ${text}.`);
                       }}
                     />
                   )}

@@ -480,6 +480,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/reduce": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What boiling down to somewhere takes and does */
+        post: operations["reduce"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thicken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What thickens it to a consistency */
+        post: operations["thicken"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -671,6 +705,7 @@ export interface components {
                     jp: number;
                 };
             }[];
+            heats: string[];
         };
         Formula: {
             title?: string | null;
@@ -1297,6 +1332,79 @@ export interface components {
                 grams: number;
                 millilitres: number;
             };
+        };
+        ThicknessWish: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp";
+            yield?: string | null;
+            lines: string[];
+            part_ml?: number | null;
+            sauce?: number | null;
+            /** @enum {string} */
+            by?: "volume" | "weight" | "solids" | "window";
+            value?: number | null;
+            pan?: string | null;
+            heat?: string | null;
+            /** @enum {string} */
+            consistency?: "pouring" | "coating" | "spooning";
+        };
+        Reduction: {
+            evaporate_grams: number;
+            pan_reads_grams: number;
+            millilitres: number;
+            dissolved_solids_percent: number;
+            minutes: {
+                value: number;
+                low: number;
+                high: number;
+            } | null;
+            change_steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            off_by_steps: {
+                sweet: number | null;
+                sour: number | null;
+                salt: number | null;
+                umami: number | null;
+                heat: number | null;
+            };
+            curve: {
+                grams: number;
+                millilitres: number;
+                steps: {
+                    sweet: number;
+                    sour: number;
+                    salt: number;
+                    umami: number;
+                    heat: number;
+                };
+            }[];
+            warnings: string[];
+        };
+        Thickenings: {
+            ways: {
+                ingredient: string;
+                name: string;
+                grams: number;
+                measure: string;
+                slurry_water_grams: number;
+                how: string;
+                mind: string | null;
+                change_steps: {
+                    sweet: number;
+                    sour: number;
+                    salt: number;
+                    umami: number;
+                    heat: number;
+                };
+                allergens: string[];
+            }[];
         };
     };
     responses: never;
@@ -2456,6 +2564,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Scaled"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    reduce: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThicknessWish"];
+            };
+        };
+        responses: {
+            /** @description The plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reduction"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    thicken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThicknessWish"];
+            };
+        };
+        responses: {
+            /** @description The plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Thickenings"];
                 };
             };
             /** @description What is wrong with what was sent */

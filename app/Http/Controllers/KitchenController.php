@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use Illuminate\Http\JsonResponse;
 use Vinculum\Contract\StyleShape;
+use Vinculum\Cooking\Heat;
 use Vinculum\Correction\Complaint;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
@@ -26,6 +27,7 @@ final readonly class KitchenController
             'complaints' => array_map(static fn(string $key): array => ['key' => $key, 'says' => str_replace('-', ' ', $key)], Complaint::keys()),
             'allergens' => array_keys(FactsFile::named('allergens')),
             'diets' => Ingredient::allDiets(),
+            'heats' => Heat::keys(),
             'vessels' => array_map(self::vessel(...), self::VESSELS),
             'measures' => array_map(static fn(Measures $measures): array => ['key' => $measures->value, 'name' => $measures->title()], Measures::cases()),
         ]);

@@ -36,6 +36,12 @@ final readonly class Heat
         return $best === null ? null : self::named($best);
     }
 
+    /** @return list<string> the gentlest first */
+    public static function keys(): array
+    {
+        return array_keys(FactsFile::named('heats'));
+    }
+
     public static function named(string $key): self
     {
         return new self($key, FactsFile::named('heats')[$key]->number('flux'));

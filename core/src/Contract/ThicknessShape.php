@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Contract;
+
+use Vinculum\Cooking\Heat;
+use Vinculum\Cooking\Pan;
+use Vinculum\Cooking\Reduction;
+use Vinculum\Cooking\Thickening;
+use Vinculum\Mixture\Solids;
+use Vinculum\Mixture\Volume;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Taste;
+
+/** Boiling down and thickening, for HTTP: grams, millilitres, minutes, steps. */
+final class ThicknessShape
+{
+    /** @return array<string, mixed> */
+    public static function reduction(Reduction $plan, ?Pan $pan, Heat $heat, ?Target $target): array
+    {
+        $taste = Taste::ofMixture($plan->after);
+
+        return [
+            'evaporate_grams' => Figure::round($plan->waterToLose),
+            'pan_reads_grams' => Figure::round($plan->after->grams()),
+            'millilitres' => Figure::round(Volume::millilitres($plan->after)),
+            'dissolved_solids_percent' => Figure::round(Solids::dissolvedPercent($plan->after)),
+            'minutes' => $pan?->squareMetres === null ? null : array_map(Figure::round(...), $heat->minutes($plan->waterToLose, $pan->squareMetres)),
+            'change_steps' => array_map(Figure::round(...), Taste::ofMixture($plan->before)->stepsTo($taste)),
+            'off_by_steps' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): ?float => Figure::roundOrNull($target?->window($axis)?->off($axis, $taste->on($axis))), Axis::cases())),
+            'curve' => array_map(static fn(array $point): array => ['grams' => Figure::round($point['grams']), 'millilitres' => Figure::round($point['millilitres']), 'steps' => array_map(Figure::round(...), $point['steps'])], $plan->curve()),
+            'warnings' => $plan->warnings,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function thickening(Thickening $way, Measures $measures): array
+    {
+        $spoons = Spoons::of($measures);
+        $density = $way->ingredient->density;
+
+        return [
+            'ingredient' => $way->ingredient->key,
+            'name' => $way->ingredient->name,
+            'grams' => Figure::round($way->grams),
+            'measure' => $spoons->words($spoons->nearest($way->grams, $density), $density),
+            'slurry_water_grams' => Figure::round($way->slurryWater),
+            'how' => $way->how,
+            'mind' => $way->mind,
+            'change_steps' => array_map(Figure::round(...), $way->changeSteps),
+            'allergens' => $way->ingredient->allergens,
+        ];
+    }
+}

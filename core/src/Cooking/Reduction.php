@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Cooking;
+
+use Vinculum\Mixture\Body;
+use Vinculum\Mixture\Component;
+use Vinculum\Mixture\Mixture;
+use Vinculum\Mixture\Solids;
+use Vinculum\Mixture\Volume;
+use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Taste;
+
+/**
+ * Boiling a sauce down: solids stay, water leaves (handbook, "Cooking"). The reliable end is a weight; the minutes carry
+ * the doubt of a hob nobody has measured.
+ */
+final readonly class Reduction
+{
+    /** No plan takes more of the water than this: the sauce scorches first. */
+    private const MOST_OF_THE_WATER = 0.9;
+    /** From this many g of solids in 100 g of the water phase on, sugar burns on the bottom (common practice). */
+    private const SCORCHES_FROM = 70.0;
+    private const POINTS = 10;
+    private const SEARCH_ROUNDS = 60;
+
+    /** @param list<string> $warnings */
+    private function __construct(public Mixture $before, public Mixture $after, public float $waterToLose, public array $warnings) {}
+
+    /** @throws CookFault */
+    public static function toVolume(Mixture $sauce, float $millilitres): self
+    {
+        self::checked($sauce, $millilitres);
+        if ($millilitres > Volume::millilitres($sauce)) {
+            throw CookFault::aboveTheStart(KitchenNumber::millilitres($millilitres), KitchenNumber::millilitres(Volume::millilitres($sauce)));
+        }
+
+        return self::losing($sauce, Volume::waterToLose($sauce, $millilitres));
+    }
+
+    /** @throws CookFault */
+    public static function toWeight(Mixture $sauce, float $grams): self
+    {
+        self::checked($sauce, $grams);
+        if ($grams > $sauce->grams()) {
+            throw CookFault::aboveTheStart(KitchenNumber::grams($grams), KitchenNumber::grams($sauce->grams()));
+        }
+
+        return self::losing($sauce, $sauce->grams() - $grams);
+    }
+
+    /**
+     * @param float $percent g of what is dissolved in 100 g of the water phase, as a refractometer reads
+     *
+     * @throws CookFault
+     */
+    public static function toSolids(Mixture $sauce, float $percent): self
+    {
+        self::checked($sauce, $percent);
+        $now = Solids::dissolvedPercent($sauce);
+        if ($percent < $now || $percent >= 100.0) {
+            throw CookFault::aboveTheStart(sprintf('%.0f %% dissolved', $percent), sprintf('%.0f %% dissolved', $now));
+        }
+        $water = $sauce->get(Component::Water);
+
+        // the dissolved part stays: water left = dissolved · (100 − p)/p
+        return self::losing($sauce, $water - $water * $now / (100.0 - $now) * (100.0 - $percent) / $percent);
+    }
+
+    /**
+     * As near to a target as boiling alone brings it.
+     *
+     * @throws CookFault
+     */
+    public static function intoTheWindow(Mixture $sauce, Target $target): self
+    {
+        self::checked($sauce, 1.0);
+        [$low, $high] = [0.0, self::MOST_OF_THE_WATER * $sauce->get(Component::Water)];
+        $best = [0.0, $target->distance(Taste::ofMixture($sauce))];
+        for ($round = 0; $round <= self::SEARCH_ROUNDS; ++$round) {
+            $lost = $low + ($high - $low) * $round / self::SEARCH_ROUNDS;
+            $distance = $target->distance(Taste::ofMixture(self::without($sauce, $lost)));
+            if ($distance < $best[1] - 1e-3) {
+                $best = [$lost, $distance];
+            }
+        }
+
+        return self::losing($sauce, $best[0]);
+    }
+
+    /**
+     * How the axes move on the way: from nothing lost to all of it.
+     *
+     * @return list<array{grams: float, millilitres: float, steps: array<string, float>}>
+     */
+    public function curve(): array
+    {
+        $points = [];
+        for ($point = 0; $point <= self::POINTS; ++$point) {
+            $mixture = self::without($this->before, $this->waterToLose * $point / self::POINTS);
+            $taste = Taste::ofMixture($mixture);
+            $steps = [];
+            foreach (Axis::cases() as $axis) {
+                $steps[$axis->value] = $taste->stepsOn($axis);
+            }
+            $points[] = ['grams' => $mixture->grams(), 'millilitres' => Volume::millilitres($mixture), 'steps' => $steps];
+        }
+
+        return $points;
+    }
+
+    /** @throws CookFault */
+    private static function losing(Mixture $sauce, float $grams): self
+    {
+        $water = $sauce->get(Component::Water);
+        $most = self::MOST_OF_THE_WATER * $water;
+        if ($grams > $most + 1e-9) {
+            $nearest = self::without($sauce, $most);
+            throw CookFault::moreWaterThanThereIs($grams, $water, KitchenNumber::grams($nearest->grams()) . ' or ' . KitchenNumber::millilitres(Volume::millilitres($nearest)));
+        }
+        $after = self::without($sauce, max(0.0, $grams));
+
+        return new self($sauce, $after, max(0.0, $grams), self::warnings($after));
+    }
+
+    /** @return list<string> */
+    private static function warnings(Mixture $after): array
+    {
+        $warnings = [];
+        if (Solids::dissolvedPercent($after) >= self::SCORCHES_FROM) {
+            $warnings[] = sprintf('At %.0f %% dissolved it catches on the bottom: low heat, stir all the time, and stop early.', Solids::dissolvedPercent($after));
+        }
+        if (Body::of($after, false)->class === 'paste') {
+            $warnings[] = 'So far down it turns pasty: thin it with water, or stop sooner.';
+        }
+
+        return $warnings;
+    }
+
+    private static function without(Mixture $sauce, float $water): Mixture
+    {
+        return $sauce->with(Component::Water, $sauce->get(Component::Water) - $water);
+    }
+
+    private static function checked(Mixture $sauce, float $wanted): void
+    {
+        if (!is_finite($wanted) || $wanted <= 0.0) {
+            throw CookFault::notANumber();
+        }
+        if ($sauce->get(Component::Water) <= 0.0) {
+            throw CookFault::nothingIn();
+        }
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Cooking;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Mixture\Acidity;
+use Vinculum\Mixture\Body;
+use Vinculum\Mixture\Component;
+use Vinculum\Mixture\Mixture;
+use Vinculum\Taste\Taste;
+
+/** A way to make a sauce thicker with starch or gum: how much, in how much cold water, when, and what it does to the taste. */
+final readonly class Thickening
+{
+    /** A slurry is starch in one to two volumes of cold water (handbook, "Thickening"); by weight about this much. */
+    private const SLURRY_WATER = 2.0;
+    private const GUM = 'xanthan-gum';
+    /** Below this pH long boiling thins starch again. */
+    private const SHARP = 3.5;
+
+    /** @param array<string, float> $changeSteps by axis */
+    private function __construct(public Ingredient $ingredient, public float $grams, public float $slurryWater, public string $how, public ?string $mind, public array $changeSteps) {}
+
+    /** @return list<string> consistencies that can be asked for */
+    public static function consistencies(): array
+    {
+        return array_values(array_filter(FactsFile::named('thickeners')['edges']->fields()));
+    }
+
+    /**
+     * Every thickener that brings the sauce to a consistency, the least of it first; none where it is there already.
+     *
+     * @return list<self>
+     *
+     * @throws CookFault when there is no water to thicken, or nobody knows the consistency
+     */
+    public static function to(Mixture $sauce, string $consistency, Catalogue $catalogue): array
+    {
+        $edges = FactsFile::named('thickeners')['edges'];
+        if ($sauce->get(Component::Water) <= 0.0) {
+            throw CookFault::nothingIn();
+        }
+        $wanted = $edges->has($consistency) ? $edges->number($consistency) : throw CookFault::notANumber();
+        if (Body::starchPercentOfWater($sauce) >= $wanted) {
+            return [];
+        }
+        $ways = [];
+        foreach (FactsFile::named('thickeners') as $key => $row) {
+            if ($key !== 'edges') {
+                $ways[] = self::with($sauce, $wanted, $catalogue->get($key), $row->text('how'), $row->text('acid'));
+            }
+        }
+        usort($ways, static fn(self $a, self $b): int => $a->grams <=> $b->grams);
+
+        return $ways;
+    }
+
+    private static function with(Mixture $sauce, float $wanted, Ingredient $thickener, string $how, string $acid): self
+    {
+        $worth = $thickener->mixture->get(Component::Thickening) / 100.0;
+        $ownWater = $thickener->mixture->get(Component::Water) / 100.0 + ($thickener->key === self::GUM ? 0.0 : self::SLURRY_WATER);
+        [$water, $there] = [$sauce->get(Component::Water), $sauce->get(Component::Thickening)];
+        // the slurry brings water that has to be thickened too: worth·g + there = wanted·(water + ownWater·g)/100
+        $grams = ($wanted * $water / 100.0 - $there) / ($worth - $wanted * $ownWater / 100.0);
+        $slurry = $thickener->key === self::GUM ? 0.0 : self::SLURRY_WATER * $grams;
+        $after = $sauce->plus($thickener->grams($grams))->plus(Mixture::of([Component::Water->value => $slurry]));
+        $ph = Acidity::ph($sauce);
+
+        return new self($thickener, $grams, $slurry, $how, $ph !== null && $ph < self::SHARP ? $acid : null, Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($after)));
+    }
+}
