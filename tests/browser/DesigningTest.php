@@ -163,6 +163,19 @@ final class DesigningTest extends BrowserTestCase
         self::until(static fn(): bool => str_contains(self::text('#panel'), 'names no volume or weight'), 'what cannot be is said');
     }
 
+    public function test_boiling_down_and_thickening_stand_side_by_side(): void
+    {
+        self::begin("800 g tinned tomatoes\n400 g water\n80 g sugar\n10 g salt");
+        self::find('[data-choice="thickness"]')->click();
+        self::find('[data-reduce]')->sendKeys('700');
+        self::until(static fn(): bool => str_contains(self::text('[data-plan]'), 'fills 700 ml'), 'the plan says where it ends');
+        self::assertStringContainsString('minutes, likely', self::text('#panel'));
+        self::find('[data-reduce]')->sendKeys('000');
+        self::until(static fn(): bool => str_contains(self::text('#panel'), 'boiling only takes away'), 'what cannot be is said');
+        self::tabToAndPress('[data-thicken="cornflour"]');
+        self::until(static fn(): bool => array_filter(self::lines(), static fn(string $line): bool => str_ends_with($line, 'cornflour')) !== [], 'the starch is in');
+    }
+
     public function test_versions_are_kept_compared_returned_to_and_forked(): void
     {
         self::begin("300 g ketchup\n3 tbsp cider vinegar");

@@ -170,7 +170,7 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
               <Box component="span" sx={small}>
                 {[
                   way.how,
-                  way.mind === null ? '' : `mind: ${way.mind}`,
+                  way.mind === null ? '' : `in a sharp sauce it ${way.mind}`,
                   moves(way.change_steps),
                   ...way.allergens.map((one) => `brings ${one}`),
                 ]
