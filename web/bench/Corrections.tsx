@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import type { Advice, Correction, Kitchen } from '../shared/api';
-import { textField } from '../shared/fields';
+import { rowButton, textField } from '../shared/fields';
 import { quietButton } from '../shared/Frame';
 import { axisNames, spoken, steps } from '../shared/words';
 
@@ -146,7 +146,7 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
           hide();
           onApply(correction);
         }}
-        sx={rowButton}
+        sx={correctionButton}
       >
         <Box component="span" sx={{ fontWeight: 700 }}>
           {correction.additions.map((one) => `${spoken(one.measure)} ${one.name.toLowerCase()}`).join(' + ')}
@@ -162,19 +162,4 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
   );
 }
 
-const rowButton = {
-  font: 'inherit',
-  textAlign: 'left',
-  width: '100%',
-  minHeight: 44,
-  py: 0.6,
-  px: 0.5,
-  border: 0,
-  cursor: 'pointer',
-  color: 'text.primary',
-  bgcolor: 'transparent',
-  display: 'grid',
-  gridTemplateColumns: '1fr auto',
-  columnGap: 1.5,
-  '&:hover, &:focus-visible': { bgcolor: 'bar.track' },
-} as const;
+const correctionButton = { ...rowButton, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5 } as const;

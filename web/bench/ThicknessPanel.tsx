@@ -2,7 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { api, type Formula, type ThicknessWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { textField } from '../shared/fields';
+import { rowButton, textField } from '../shared/fields';
 import { grams, millilitres, moves, spoken } from '../shared/words';
 import { useLatest } from './useLatest';
 
@@ -185,17 +185,4 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
   );
 }
 
-const rowButton = {
-  font: 'inherit',
-  textAlign: 'left',
-  width: '100%',
-  minHeight: 44,
-  py: 0.6,
-  px: 0.5,
-  border: 0,
-  cursor: 'pointer',
-  color: 'text.primary',
-  bgcolor: 'transparent',
-  '&:hover, &:focus-visible': { bgcolor: 'bar.track' },
-} as const;
 const small = { display: 'block', fontSize: '0.85rem', color: 'text.secondary' } as const;

@@ -11,3 +11,18 @@ export const textField = {
   px: 1,
   '&::placeholder': { color: 'text.secondary', opacity: 1 },
 } as const;
+
+/** A whole row that can be pressed: what it adds or puts in stands in it. */
+export const rowButton = {
+  font: 'inherit',
+  textAlign: 'left',
+  width: '100%',
+  minHeight: 44,
+  py: 0.6,
+  px: 0.5,
+  border: 0,
+  cursor: 'pointer',
+  color: 'text.primary',
+  bgcolor: 'transparent',
+  '&:hover, &:focus-visible': { bgcolor: 'bar.track' },
+} as const;

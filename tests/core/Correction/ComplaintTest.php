@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Correction;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Correction\Complaint;
+use Vinculum\Correction\Elimination;
+use Vinculum\Style\StyleBook;
+use Vinculum\Taste\Axis;
+use Vinculum\Taste\Target;
+use Vinculum\Taste\Taste;
+
+final class ComplaintTest extends TestCase
+{
+    public function test_a_word_moves_its_axis_two_to_three_steps_and_holds_the_others_within_one(): void
+    {
+        $now = Taste::of(12.0, 1.0, 2.0, 0.3, 400.0);
+        $target = Complaint::named('too-salty')->target($now);
+
+        self::assertEqualsWithDelta([-3.0, -2.0], self::span($target, Axis::Salt, $now), 1e-6);
+        foreach ([Axis::Sweet, Axis::Sour, Axis::Umami, Axis::Heat] as $axis) {
+            self::assertEqualsWithDelta([-1.0, 1.0], self::span($target, $axis, $now), 1e-6, $axis->value);
+        }
+    }
+
+    public function test_words_add_up_each_with_its_strength(): void
+    {
+        $now = Taste::of(12.0, 1.0, 2.0, 0.3, 400.0);
+        $target = Complaint::together([[Complaint::named('flat'), 1.0], [Complaint::named('not-salty'), 0.5], [Complaint::named('too-hot'), 2.0]], $now);
+
+        self::assertEqualsWithDelta([2.0, 3.0], self::span($target, Axis::Sour, $now), 1e-6);
+        self::assertEqualsWithDelta([1.0, 3.0], self::span($target, Axis::Salt, $now), 1e-6, 'flat asks for up to 1.5 steps of salt, a little unsalted for 1 to 1.5 more');
+        self::assertEqualsWithDelta([-6.0, -4.0], self::span($target, Axis::Heat, $now), 1e-6);
+    }
+
+    public function test_on_top_of_a_style_the_rest_is_the_styles(): void
+    {
+        $now = Taste::of(12.0, 1.0, 2.0, 0.3, 400.0);
+        $style = StyleBook::get('ketchup')->target;
+        $target = Complaint::together([[Complaint::named('not-sweet'), 1.0]], $now, $style);
+
+        self::assertEquals($style->window(Axis::Sour), $target->window(Axis::Sour));
+        self::assertNotEquals($style->window(Axis::Sweet), $target->window(Axis::Sweet));
+    }
+
+    public function test_words_are_points_on_the_just_about_right_scale(): void
+    {
+        $score = static fn(string $word, float $strength): array => Complaint::scores([[Complaint::named($word), $strength]]);
+
+        self::assertEqualsWithDelta(['salt' => 1.0], $score('too-salty', 1.0), 1e-9);
+        self::assertEqualsWithDelta(['sour' => -0.5], $score('not-sour', 0.5), 1e-9);
+        self::assertEqualsWithDelta(['heat' => 2.0], $score('too-hot', 2.0), 1e-9);
+        self::assertEqualsWithDelta(['sour' => -1.0, 'salt' => -0.3], $score('flat', 1.0), 1e-9);
+        self::assertEqualsWithDelta(['sweet' => 2.0], Complaint::scores([[Complaint::named('too-sweet'), 2.0], [Complaint::named('too-sweet'), 2.0]]), 1e-9, 'the scale ends at two');
+        self::assertSame([], Complaint::scores([]));
+    }
+
+    /** Random positive definite systems: the solution put back in gives the right-hand sides again. */
+    public function test_elimination_solves_what_it_is_given(): void
+    {
+        mt_srand(7);
+        for ($trial = 0; $trial < 50; ++$trial) {
+            $size = 1 + $trial % 3;
+            $root = array_map(static fn(): array => array_map(static fn(): float => mt_rand(-100, 100) / 50.0, range(1, $size)), range(1, $size));
+            $matrix = [];
+            for ($i = 0; $i < $size; ++$i) {
+                for ($j = 0; $j < $size; ++$j) {
+                    $matrix[$i][$j] = array_sum(array_map(static fn(array $row): float => $row[$i] * $row[$j], $root)) + ($i === $j ? 0.5 : 0.0);
+                }
+            }
+            $right = array_map(static fn(): array => [mt_rand(-50, 50) / 10.0, mt_rand(-50, 50) / 10.0], range(1, $size));
+            $solved = Elimination::solve(array_map(static fn(array $row, array $sides): array => [...$row, ...$sides], $matrix, $right));
+            foreach ($matrix as $i => $row) {
+                foreach ([0, 1] as $side) {
+                    self::assertEqualsWithDelta($right[$i][$side], array_sum(array_map(static fn(float $factor, float $x): float => $factor * $x, $row, $solved[$side])), 1e-8);
+                }
+            }
+        }
+    }
+
+    public function test_half_way_between_two_tastes(): void
+    {
+        [$one, $other] = [Taste::of(10.0, 1.0, 1.0, 0.1, 100.0), Taste::of(20.0, 1.0, 1.0, 0.1, 100.0)];
+        $window = Target::between($one, $other, 0.5)->window(Axis::Sweet);
+
+        self::assertEqualsWithDelta(sqrt(10.0 * 20.0), sqrt(($window->low ?? 0.0) * ($window->high ?? 0.0)), 1e-6, 'steps are logarithmic, so half-way is the geometric mean');
+    }
+
+    /** @return array{float, float} the window in steps from where it stands */
+    private static function span(Target $target, Axis $axis, Taste $now): array
+    {
+        $window = $target->window($axis);
+
+        return [$axis->steps($window->low ?? 0.0) - $now->stepsOn($axis), $axis->steps($window->high ?? 0.0) - $now->stepsOn($axis)];
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Substitution;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\ProductLabel;
+use Vinculum\Substitution\Character;
+use Vinculum\Substitution\Reason;
+use Vinculum\Substitution\Work;
+
+final class CharacterTest extends TestCase
+{
+    public function test_kinship_is_a_share_the_same_both_ways_and_whole_with_itself(): void
+    {
+        $keys = ['cider-vinegar', 'white-vinegar', 'apple', 'soy-sauce', 'miso', 'basil', 'dried-basil', 'salt', 'chipotle', 'smoked-paprika'];
+        foreach ($keys as $one) {
+            foreach ($keys as $other) {
+                $kinship = self::character($one)->kinship(self::character($other));
+                self::assertGreaterThanOrEqual(0.0, $kinship);
+                self::assertLessThanOrEqual(1.0, $kinship);
+                self::assertSame($kinship, self::character($other)->kinship(self::character($one)));
+            }
+            self::assertSame(1.0, self::character($one)->kinship(self::character($one)), $one);
+        }
+        self::assertGreaterThan(self::character('cider-vinegar')->kinship(self::character('lime-juice')), self::character('cider-vinegar')->kinship(self::character('white-vinegar')));
+    }
+
+    public function test_says_in_words_what_no_number_holds(): void
+    {
+        self::assertSame(['loses the aroma of apple', 'brings that of malt', 'colour: brown instead of pale'], self::character('cider-vinegar')->changesTo(self::character('malt-vinegar')));
+        self::assertSame([], self::character('salt')->changesTo(self::character('flake-salt')));
+    }
+
+    public function test_an_own_product_smells_and_works_as_what_it_is_like(): void
+    {
+        $own = Catalogue::shipped()->withOwn(['own-1' => ProductLabel::of('Orchard vinegar', 'cider-vinegar', ['acidity' => 6.0], false, null, null, null, false)])->get('own-1');
+
+        self::assertTrue($own->isOwn());
+        self::assertSame('cider-vinegar', $own->kind());
+        self::assertSame(1.0, Character::of($own)->kinship(self::character('cider-vinegar')));
+        self::assertSame(self::works('cider-vinegar'), array_map(static fn(Work $work): string => $work->key, Work::of($own)));
+    }
+
+    /** Common practice: a spoon of dried for three of fresh; by the clove about a fifth of garlic powder, by weight. */
+    public function test_strength_goes_by_the_spoon(): void
+    {
+        $catalogue = Catalogue::shipped();
+        $herbs = array_values(array_filter(Work::of($catalogue->get('basil')), static fn(Work $work): bool => $work->key === 'basil-oregano'))[0];
+        [$fresh, $dried] = [$catalogue->get('basil'), $catalogue->get('dried-basil')];
+
+        self::assertEqualsWithDelta(3.0, (9.0 / (float) $fresh->density) / ((float) $herbs->equallyStrong($fresh, 9.0, $dried) / (float) $dried->density), 1e-9);
+        self::assertEqualsWithDelta(9.0, $herbs->equallyStrong($dried, (float) $herbs->equallyStrong($fresh, 9.0, $dried), $fresh), 1e-9, 'there and back');
+        self::assertNull($herbs->equallyStrong($fresh, 9.0, $catalogue->get('salt')));
+    }
+
+    public function test_a_reason_that_nobody_knows_is_refused(): void
+    {
+        foreach ([[['dust'], []], [[], ['carnivore']]] as [$allergens, $diets]) {
+            try {
+                Reason::cannotEat($allergens, $diets);
+                self::fail('refused');
+            } catch (\InvalidArgumentException $fault) {
+                self::assertStringContainsString('is no allergen and no diet', $fault->getMessage());
+            }
+        }
+        foreach ([0, 13] as $month) {
+            try {
+                Reason::outOfSeason($month);
+                self::fail('refused');
+            } catch (\InvalidArgumentException $fault) {
+                self::assertStringContainsString('from 1 to 12', $fault->getMessage());
+            }
+        }
+    }
+
+    public function test_who_tolerates_what(): void
+    {
+        $vegan = Reason::cannotEat([], ['vegan']);
+        $catalogue = Catalogue::shipped();
+        foreach (['mayonnaise' => false, 'honey' => false, 'fish-sauce' => false, 'soy-sauce' => true, 'vegan-mayonnaise' => true, 'salt' => true, 'lemon-curd' => false] as $key => $tolerates) {
+            self::assertSame($tolerates, $vegan->tolerates($catalogue->get($key)), $key);
+        }
+        self::assertFalse(Reason::cannotEat(['soya'], [])->tolerates($catalogue->get('soy-sauce')));
+        self::assertTrue(Reason::missing()->tolerates($catalogue->get('soy-sauce')));
+    }
+
+    private static function character(string $key): Character
+    {
+        return Character::of(self::ingredient($key));
+    }
+
+    /** @return list<string> */
+    private static function works(string $key): array
+    {
+        return array_map(static fn(Work $work): string => $work->key, Work::of(self::ingredient($key)));
+    }
+
+    private static function ingredient(string $key): Ingredient
+    {
+        return Catalogue::shipped()->get($key);
+    }
+}
