@@ -83,6 +83,19 @@ final class TerminalTest extends TestCase
         }
     }
 
+    public function test_swap_and_scale_read_well_without_json(): void
+    {
+        $recipe = "# Dip\n\n1 cup ketchup\n200 g sugar\n1 cup water\n¼ tsp cayenne\n";
+        $swap = self::call(['swap', '--stdin', '--line', '2', '--for', 'honey'], $recipe)[1];
+        self::assertMatchesRegularExpression('/Instead of 200 g sugar:\s+1\. 2\d\d g Honey \(2\d\d g\), less \d+ g Water: 0\.\d steps different/', $swap);
+        self::assertStringContainsString('brings that of honey and flowers', $swap);
+        $scale = self::call(['scale', '--stdin', '--factor', '0.1'], $recipe)[1];
+        self::assertStringContainsString('0.1 times the recipe', $scale);
+        self::assertStringContainsString('Too small to measure', $scale);
+        self::assertStringContainsString('before cooking', $scale);
+        self::assertStringContainsString('Nothing that is known does the work', self::call(['swap', '--stdin', '--line', '1', '--without', 'vegan, soya'], "100 g lemon curd\n100 g water\n")[1]);
+    }
+
     public function test_a_pan_and_timed_steps_give_the_finished_sauce(): void
     {
         $recipe = "# Syrup\nPan: 24 cm\n\n1 kg water\n200 g sugar\n\nMethod:\nSimmer for 40 minutes\n";

@@ -256,6 +256,32 @@ final class SwapSearchTest extends TestCase
         }
     }
 
+    /** Any thing of the catalogue, in a little and in a lot, with and without a yield: finite figures, and no allergen told wrongly. */
+    public function test_whatever_is_swapped_the_figures_are_finite_and_the_allergens_true(): void
+    {
+        $keys = Catalogue::shipped()->keys();
+        $found = 0;
+        foreach (array_chunk($keys, 9) as $number => $chunk) {
+            $name = mb_strtolower(Catalogue::shipped()->get($chunk[0])->name);
+            $formula = self::formula([[1, 40, 300][$number % 3] . " g {$name}", '200 g water', '50 g sugar', '40 g cider vinegar', '6 g salt', '100 g ketchup'], $number % 2 === 0 ? null : '380 g');
+            if ($formula->lines[0]->ingredient === null) {
+                continue;
+            }
+            $before = Balance::of($formula)->allergens();
+            foreach (self::search($formula, 0, Reason::missing())->substitutes() as $swap) {
+                foreach ([...$swap->changeSteps, $swap->grams, $swap->residual, $swap->misfit, $swap->kinship] as $figure) {
+                    self::assertTrue(is_finite($figure), "{$name} → {$swap->ingredient->key}");
+                }
+                $after = Balance::of($swap->applied($formula))->allergens();
+                self::assertEqualsCanonicalizing(array_diff($after, $before), $swap->allergensAdded);
+                self::assertEqualsCanonicalizing(array_diff($before, $after), $swap->allergensRemoved);
+                self::assertNotSame('', $swap->measure);
+                ++$found;
+            }
+        }
+        self::assertGreaterThan(100, $found);
+    }
+
     public function test_every_fact_about_swaps_names_an_ingredient_that_there_is(): void
     {
         $catalogue = Catalogue::shipped();
