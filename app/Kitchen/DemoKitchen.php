@@ -21,7 +21,7 @@ final readonly class DemoKitchen
 {
     private const OLDEST_DAYS = 30;
 
-    public function __construct(private Shelf $shelf, private Pan $pan) {}
+    public function __construct(private Shelf $shelf, private Stove $stove) {}
 
     /** @return int how many sauces were put on the shelf; none when it already held some */
     public function load(): int
@@ -55,12 +55,12 @@ final readonly class DemoKitchen
             $this->shelf->keep($sauce->id);
         }
         if (isset($event['batch'])) {
-            $batch = $this->pan->start($sauce->id, $event['batch']['grams'] === null ? null : (float) $event['batch']['grams']);
+            $batch = $this->stove->start($sauce->id, $event['batch']['grams'] === null ? null : (float) $event['batch']['grams']);
             foreach ($event['batch']['steps'] as $step) {
                 $this->taste($batch->load(['doses', 'tastings']), $step);
             }
             if ($event['batch']['into_the_sauce'] ?? false) {
-                $this->pan->intoTheSauce($batch);
+                $this->stove->intoTheSauce($batch);
             }
         }
     }
@@ -70,11 +70,11 @@ final readonly class DemoKitchen
     {
         $said = array_map(static fn(array $one): array => ['complaint' => $one[0], 'strength' => $one[1]], $step['says'] ?? []);
         if (isset($step['dose'])) {
-            $this->pan->dose($batch, array_map(static fn(array $one): array => ['ingredient' => $one[0], 'grams' => (float) $one[1], 'measure' => $one[2]], $step['dose']), $said, implode(', ', array_map(static fn(array $one): string => str_replace('-', ' ', $one['complaint']), $said)));
+            $this->stove->dose($batch, array_map(static fn(array $one): array => ['ingredient' => $one[0], 'grams' => (float) $one[1], 'measure' => $one[2]], $step['dose']), $said, implode(', ', array_map(static fn(array $one): string => str_replace('-', ' ', $one['complaint']), $said)));
 
             return;
         }
-        $this->pan->taste($batch, ['said' => $said, 'good' => $step['good'] ?? false, 'temperature' => $step['temperature'] ?? null, 'food' => $step['food'] ?? null, 'words' => $step['words'] ?? null, 'scores' => array_map(floatval(...), $step['scores'] ?? [])]);
+        $this->stove->taste($batch, ['said' => $said, 'good' => $step['good'] ?? false, 'temperature' => $step['temperature'] ?? null, 'food' => $step['food'] ?? null, 'words' => $step['words'] ?? null, 'scores' => array_map(floatval(...), $step['scores'] ?? [])]);
         $batch->update(['closed_at' => Carbon::now()]);
     }
 

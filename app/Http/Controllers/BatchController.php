@@ -8,7 +8,7 @@ use App\Http\Requests\BatchRequest;
 use App\Http\Requests\TongueRequest;
 use App\Http\Resources\BatchResource;
 use App\Http\Resources\SauceResource;
-use App\Kitchen\Pan;
+use App\Kitchen\Stove;
 use App\Models\Batch;
 use App\Models\Sauce;
 use Illuminate\Http\JsonResponse;
@@ -19,7 +19,7 @@ final readonly class BatchController
 {
     private const MOST = 100;
 
-    public function __construct(private Pan $pan) {}
+    public function __construct(private Stove $stove) {}
 
     public function index(int $sauce): JsonResponse
     {
@@ -33,7 +33,7 @@ final readonly class BatchController
     {
         Sauce::query()->findOrFail($sauce);
 
-        return $this->answer($this->pan->start($sauce, $request->panGrams()), 201);
+        return $this->answer($this->stove->start($sauce, $request->panGrams()), 201);
     }
 
     public function show(int $batch): JsonResponse
@@ -55,9 +55,9 @@ final readonly class BatchController
     public function advise(int $batch, TongueRequest $request): JsonResponse
     {
         $found = self::find($batch);
-        $advice = $this->pan->advise($found, $request->says(), $request->boolean('way_back'), $request->capacity());
+        $advice = $this->stove->advise($found, $request->says(), $request->boolean('way_back'), $request->capacity());
 
-        return new JsonResponse(AdviceShape::of($advice, $this->pan->balance($found), $found->measures));
+        return new JsonResponse(AdviceShape::of($advice, $this->stove->balance($found), $found->measures));
     }
 
     public function dose(int $batch, TongueRequest $request): JsonResponse
@@ -66,7 +66,7 @@ final readonly class BatchController
         if ($request->additions() === []) {
             throw ValidationException::withMessages(['additions' => 'Say what was added.']);
         }
-        $this->pan->dose($found, $request->additions(), $request->says(), $request->boolean('way_back') ? 'the way back' : implode(', ', array_map(static fn(array $one): string => str_replace('-', ' ', $one['complaint']), $request->says())));
+        $this->stove->dose($found, $request->additions(), $request->says(), $request->boolean('way_back') ? 'the way back' : implode(', ', array_map(static fn(array $one): string => str_replace('-', ' ', $one['complaint']), $request->says())));
 
         return $this->answer(self::find($batch), 201);
     }
@@ -83,7 +83,7 @@ final readonly class BatchController
     public function taste(int $batch, TongueRequest $request): JsonResponse
     {
         $found = self::find($batch);
-        $this->pan->taste($found, $request->told());
+        $this->stove->taste($found, $request->told());
         if ($request->boolean('close')) {
             $found->update(['closed_at' => now()]);
         }
@@ -93,7 +93,7 @@ final readonly class BatchController
 
     public function intoTheSauce(int $batch): JsonResponse
     {
-        return new JsonResponse((new SauceResource($this->pan->intoTheSauce(self::find($batch))))->resolve());
+        return new JsonResponse((new SauceResource($this->stove->intoTheSauce(self::find($batch))))->resolve());
     }
 
     private static function find(int $batch): Batch
@@ -107,9 +107,9 @@ final readonly class BatchController
 
         return new JsonResponse([
             ...(new BatchResource($batch))->resolve(),
-            'formula_grams' => round($this->pan->formulaGrams($batch), 1),
-            'balance' => $this->pan->report($batch),
-            'as_lines' => $this->pan->dosesAsLines($batch),
+            'formula_grams' => round($this->stove->formulaGrams($batch), 1),
+            'balance' => $this->stove->report($batch),
+            'as_lines' => $this->stove->dosesAsLines($batch),
         ], $status);
     }
 }

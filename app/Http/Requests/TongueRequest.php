@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Kitchen\Pan;
 use App\Kitchen\Pantry;
+use App\Kitchen\Stove;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Vinculum\Correction\Complaint;
@@ -23,7 +23,7 @@ final class TongueRequest extends FormRequest
             'says' => ['sometimes', 'nullable', 'array', 'list', 'max:9'],
             'says.*' => ['array:complaint,strength'],
             'says.*.complaint' => ['required', 'string', Rule::in(Complaint::keys())],
-            'says.*.strength' => ['required', 'string', Rule::in(Pan::strengths())],
+            'says.*.strength' => ['required', 'string', Rule::in(Stove::strengths())],
             'way_back' => ['sometimes', 'boolean'],
             'capacity_ml' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:1000000'],
             'additions' => ['sometimes', 'array', 'list', 'min:1', 'max:3'],

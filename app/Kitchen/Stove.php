@@ -26,7 +26,7 @@ use Vinculum\Taste\Target;
 use Vinculum\Taste\Taste;
 
 /** The batch at the stove: what is in it, what to add, and what the tongue said. */
-final readonly class Pan
+final readonly class Stove
 {
     /** The way back aims half-way between before and after the dose, within this many steps. */
     private const WAY_BACK_WITHIN = 0.5;
