@@ -194,6 +194,9 @@ final class DesigningTest extends HttpTestCase
         self::assertGreaterThan(200, $window->json('evaporate_grams'));
         self::assertEqualsWithDelta($window->json('evaporate_grams') / (7 * M_PI / 4 * 0.24 ** 2) * 0.06, $window->json('minutes.value'), 0.1);
         self::assertEqualsWithDelta(700, $reduce(['by' => 'volume', 'value' => 700])->json('millilitres'), 0.01);
+        $salt = $this->postJson('/api/balance', $thin)->json('axes.salt');
+        self::assertEqualsWithDelta($salt['steps'] + $window->json('change_steps.salt'), $window->json('after.salt.steps'), 1e-3, 'the bars can show where it leads');
+        self::assertEqualsWithDelta($salt['window_steps'], $window->json('after.salt.window_steps'), 1e-6);
         self::assertNull($reduce(['by' => 'volume', 'value' => 700])->json('minutes'));
         $reduce(['by' => 'weight', 'value' => 99999])->assertStatus(422);
         $reduce(['by' => 'solids', 'value' => -1])->assertStatus(422)->assertJsonPath('message', 'Say how far as a number above zero.');

@@ -105,7 +105,8 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const style = kitchen.styles.find((one) => one.key === draft.style) ?? null;
   const report = balance.answer;
   const correction = previewed === null ? null : (advice.answer?.corrections[previewed] ?? null);
-  const preview = panel === 'swap' || panel === 'scale' ? sidePreview : (correction?.after ?? null);
+  const preview =
+    panel === 'swap' || panel === 'scale' || panel === 'thickness' ? sidePreview : (correction?.after ?? null);
   const palate = useQuery({ queryKey: ['palate'], queryFn: api.palate, enabled: draft.style !== null });
   const learned = palate.data?.on === true ? palate.data.families.find((one) => one.style === draft.style) : undefined;
   const brought = useMemo(() => makers(report, looked), [report, looked]);
@@ -437,6 +438,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                     <ThicknessPanel
                       formula={formula}
                       heats={kitchen.heats}
+                      onPreview={setSidePreview}
                       onAdd={(text) => {
                         rewrite([...editOf(draft).lines, text], `Added ${text}.`);
                       }}

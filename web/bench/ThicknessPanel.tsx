@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
-import { useMemo, useState } from 'react';
-import { api, type Formula, type ThicknessWish } from '../shared/api';
+import { useEffect, useMemo, useState } from 'react';
+import { api, type Axes, type Formula, type ThicknessWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { rowButton, textField } from '../shared/fields';
 import { grams, millilitres, moves, spoken } from '../shared/words';
@@ -12,6 +12,8 @@ type Consistency = 'pouring' | 'coating' | 'spooning';
 interface Props {
   formula: Formula;
   heats: readonly string[];
+  /** Shows on the bars where boiling down leads. */
+  onPreview: (axes: Axes | null) => void;
   onAdd: (text: string) => void;
 }
 
@@ -29,16 +31,16 @@ const consistencies: readonly (readonly [Consistency, string])[] = [
 ];
 
 /** Two ways to a consistency side by side: boil water off, or thicken. */
-export function ThicknessPanel({ formula, heats, onAdd }: Props) {
+export function ThicknessPanel({ formula, heats, onPreview, onAdd }: Props) {
   return (
     <Box>
-      <BoilDown formula={formula} heats={heats} />
+      <BoilDown formula={formula} heats={heats} onPreview={onPreview} />
       <Thicken formula={formula} onAdd={onAdd} />
     </Box>
   );
 }
 
-function BoilDown({ formula, heats }: Pick<Props, 'formula' | 'heats'>) {
+function BoilDown({ formula, heats, onPreview }: Pick<Props, 'formula' | 'heats' | 'onPreview'>) {
   const [by, setBy] = useState<By>('volume');
   const [value, setValue] = useState('');
   const [pan, setPan] = useState('24 cm');
@@ -53,6 +55,13 @@ function BoilDown({ formula, heats }: Pick<Props, 'formula' | 'heats'>) {
   );
   const found = useLatest(wish, api.reduce);
   const plan = wish !== null && found.fault === null ? found.answer : null;
+  const after = plan?.after ?? null;
+  useEffect(() => {
+    onPreview(after);
+    return () => {
+      onPreview(null);
+    };
+  }, [after, onPreview]);
   return (
     <Box component="section" aria-label="Boil down">
       <Typography variant="h3" component="h2" sx={{ mt: 1 }}>

@@ -1386,6 +1386,7 @@ export interface components {
                 };
             }[];
             warnings: string[];
+            after: components["schemas"]["Axes"];
         };
         Thickenings: {
             ways: {

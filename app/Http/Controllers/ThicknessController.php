@@ -21,8 +21,10 @@ final readonly class ThicknessController
     public function reduce(ThicknessRequest $request): JsonResponse
     {
         $edit = $request->edit();
-        $sauce = $this->weighing->balance($edit)->mixture;
-        $target = $this->weighing->own($edit) ?? $this->weighing->style($edit)?->target;
+        $balance = $this->weighing->balance($edit);
+        $sauce = $balance->mixture;
+        [$style, $own] = [$this->weighing->style($edit)?->target, $this->weighing->own($edit)];
+        $target = $own ?? $style;
         try {
             $plan = match ($request->by()) {
                 'weight' => Reduction::toWeight($sauce, $request->value()),
@@ -34,7 +36,7 @@ final readonly class ThicknessController
             throw ValidationException::withMessages(['value' => $fault->getMessage()]);
         }
 
-        return new JsonResponse(ThicknessShape::reduction($plan, $request->pan(), $request->heat(), $target));
+        return new JsonResponse(ThicknessShape::reduction($plan, $balance->formula, $request->pan(), $request->heat(), $style, $own));
     }
 
     public function thicken(ThicknessRequest $request): JsonResponse

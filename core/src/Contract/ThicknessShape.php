@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Vinculum\Contract;
 
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Balance\Yielded;
 use Vinculum\Cooking\Heat;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\Reduction;
@@ -19,10 +22,17 @@ use Vinculum\Taste\Taste;
 /** Boiling down and thickening, for HTTP: grams, millilitres, minutes, steps. */
 final class ThicknessShape
 {
-    /** @return array<string, mixed> */
-    public static function reduction(Reduction $plan, ?Pan $pan, Heat $heat, ?Target $target): array
+    /**
+     * @param Formula $formula the sauce that is boiled down
+     *
+     * @return array<string, mixed>
+     */
+    public static function reduction(Reduction $plan, Formula $formula, ?Pan $pan, Heat $heat, ?Target $style, ?Target $own): array
     {
         $taste = Taste::ofMixture($plan->after);
+        $target = $own ?? $style;
+        // weighed at the end, as the plan says
+        $after = Balance::of($formula->cookedTo(Yielded::estimated($plan->after->grams(), 0.01 * $plan->after->grams())));
 
         return [
             'evaporate_grams' => Figure::round($plan->waterToLose),
@@ -34,6 +44,7 @@ final class ThicknessShape
             'off_by_steps' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): ?float => Figure::roundOrNull($target?->window($axis)?->off($axis, $taste->on($axis))), Axis::cases())),
             'curve' => array_map(static fn(array $point): array => ['grams' => Figure::round($point['grams']), 'millilitres' => Figure::round($point['millilitres']), 'steps' => array_map(Figure::round(...), $point['steps'])], $plan->curve()),
             'warnings' => $plan->warnings,
+            'after' => BalanceShape::axes($after->axes, $style, $own),
         ];
     }
 
