@@ -5,7 +5,9 @@ declare(strict_types=1);
 use App\Http\Controllers\AdviceController;
 use App\Http\Controllers\BalanceController;
 use App\Http\Controllers\BatchController;
+use App\Http\Controllers\CookController;
 use App\Http\Controllers\DesignController;
+use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\PalateController;
 use App\Http\Controllers\PantryController;
@@ -62,3 +64,16 @@ Route::post('/batches/{batch}/doses', [BatchController::class, 'dose'])->where('
 Route::delete('/batches/{batch}/doses', [BatchController::class, 'undose'])->where('batch', '[0-9]{1,15}');
 Route::post('/batches/{batch}/tastings', [BatchController::class, 'taste'])->where('batch', '[0-9]{1,15}');
 Route::post('/batches/{batch}/into-the-sauce', [BatchController::class, 'intoTheSauce'])->where('batch', '[0-9]{1,15}');
+
+Route::post('/sauces/{sauce}/cooks', [CookController::class, 'start'])->where('sauce', '[0-9]{1,15}');
+Route::get('/batches/{batch}/cook', [CookController::class, 'show'])->where('batch', '[0-9]{1,15}');
+Route::post('/batches/{batch}/cook', [CookController::class, 'happen'])->where('batch', '[0-9]{1,15}');
+
+Route::get('/instruments', [InstrumentController::class, 'index']);
+Route::get('/instruments/scale', [InstrumentController::class, 'scale']);
+Route::post('/instruments/scale/tare', [InstrumentController::class, 'tare']);
+Route::get('/instruments/probe', [InstrumentController::class, 'temperature']);
+Route::get('/instruments/refractometer', [InstrumentController::class, 'solids']);
+Route::get('/instruments/ph-meter', [InstrumentController::class, 'ph']);
+Route::post('/instruments/ph-meter/buffer', [InstrumentController::class, 'calibrate']);
+Route::post('/instruments/stand-in', [InstrumentController::class, 'standIn']);

@@ -14,6 +14,8 @@ const Pantry = lazy(async () => ({ default: (await import('./pantry/Pantry')).Pa
 
 const TastePage = lazy(async () => ({ default: (await import('./taste/TastePage')).TastePage }));
 const ComparePage = lazy(async () => ({ default: (await import('./compare/ComparePage')).ComparePage }));
+const CookStart = lazy(async () => ({ default: (await import('./cook/CookStart')).CookStart }));
+const CookPage = lazy(async () => ({ default: (await import('./cook/CookPage')).CookPage }));
 const PalatePage = lazy(async () => ({ default: (await import('./palate/PalatePage')).PalatePage }));
 
 const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
@@ -32,6 +34,8 @@ if (root !== null) {
                 <Route path="/sauce/:id" element={<BenchPage />} />
                 <Route path="/sauce/:id/taste" element={<TastePage />} />
                 <Route path="/sauce/:id/compare" element={<ComparePage />} />
+                <Route path="/sauce/:id/cook" element={<CookStart />} />
+                <Route path="/cook/:id" element={<CookPage />} />
                 <Route path="/palate" element={<PalatePage />} />
                 <Route path="/pantry" element={<Pantry />} />
                 <Route path="*" element={<LostPage />} />

@@ -7,7 +7,6 @@ namespace App\Kitchen;
 use App\Models\Batch;
 use App\Models\Sauce;
 use Illuminate\Support\Carbon;
-use Vinculum\Exchange\RecipeLine;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Quantity\Measures;
 
@@ -32,8 +31,7 @@ final readonly class DemoKitchen
         $files = glob(database_path('demo/*.txt')) ?: [];
         foreach (array_reverse($files) as $file) {
             $recipe = RecipeReader::read((string) file_get_contents($file));
-            $lines = array_map(static fn(RecipeLine $line): string => $line->text, $recipe->lines);
-            self::daysAgo(self::OLDEST_DAYS, fn(): Sauce => $this->shelf->add(new SauceEdit($recipe->title ?? '', $recipe->style, Measures::Metric, $recipe->yield, $lines)));
+            self::daysAgo(self::OLDEST_DAYS, fn(): Sauce => $this->shelf->add(new SauceEdit($recipe->title ?? '', $recipe->style, Measures::Metric, $recipe->yield, $recipe->textsWithHeadings(), null, null, $recipe->method, $recipe->pan)));
         }
         /** @var list<Event> $history */
         $history = json_decode((string) file_get_contents(database_path('demo/history.json')), true, 16, JSON_THROW_ON_ERROR);
@@ -51,7 +49,7 @@ final readonly class DemoKitchen
         if (isset($event['edit'])) {
             $edit = SauceEdit::asItStands($sauce);
             $lines = array_map(static fn(string $line): string => $event['edit'][$line] ?? $line, $edit->lines);
-            $this->shelf->edit($sauce->id, $sauce->revision, new SauceEdit($edit->title, $edit->style, $edit->measures, $edit->yield, $lines, $edit->partMillilitres, $sauce->id));
+            $this->shelf->edit($sauce->id, $sauce->revision, $edit->withLines($lines, $edit->yield));
             $this->shelf->keep($sauce->id);
         }
         if (isset($event['batch'])) {

@@ -63,6 +63,8 @@ final readonly class Shelf
             'measures' => $edit->measures,
             'yield' => $edit->yield,
             'part_ml' => $edit->partMillilitres,
+            'method' => $edit->method,
+            'pan' => $edit->pan,
             'standing' => $this->weighing->standing($balance, $edit),
         ])->save();
         $sauce->lines()->delete();
@@ -110,6 +112,8 @@ final readonly class Shelf
             'measures' => $sauce->measures,
             'yield' => $sauce->yield,
             'part_ml' => $sauce->part_ml,
+            'method' => $sauce->method,
+            'pan' => $sauce->pan,
             'lines' => $sauce->texts(),
             'says' => $says,
             'standing' => $sauce->standing,

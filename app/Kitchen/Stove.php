@@ -30,9 +30,11 @@ final readonly class Stove
 {
     /** The way back aims half-way between before and after the dose, within this many steps. */
     private const WAY_BACK_WITHIN = 0.5;
+    /** Half of the 90 % interval of a calibrated home meter. */
+    private const METER = 0.05;
     private const STRENGTHS = ['little' => 0.5, 'clear' => 1.0, 'far' => 2.0];
 
-    public function __construct(private Weighing $weighing, private Shelf $shelf, private Tongue $tongue, private Connection $database) {}
+    public function __construct(private Weighing $weighing, private Shelf $shelf, private Tongue $tongue, private Hearth $hearth, private Connection $database) {}
 
     /** @return list<string> how strongly a word can be meant */
     public static function strengths(): array
@@ -55,6 +57,8 @@ final readonly class Stove
                 'yield' => $version->yield,
                 'part_ml' => $version->part_ml,
                 'lines' => $version->lines,
+                'method' => $version->method,
+                'pan' => $version->pan,
                 'pan_grams' => $panGrams,
             ]);
         });
@@ -63,22 +67,57 @@ final readonly class Stove
     /** Grams that the formula itself comes to, before any dose. */
     public function formulaGrams(Batch $batch): float
     {
-        return Finished::of($this->weighing->formula(SauceEdit::asKept($batch)))->mixture->grams();
+        return Finished::of($this->formula($batch))->mixture->grams();
     }
 
     /** @param int|null $doses how many of its doses to count; all when null */
     public function balance(Batch $batch, ?int $doses = null): Balance
     {
-        $formula = $this->weighing->formula(SauceEdit::asKept($batch));
+        $formula = $this->formula($batch);
         $given = array_slice($batch->doses->all(), 0, $doses);
 
-        return Balance::of($formula->times($this->factor($batch, $formula))->dosedWith(...array_merge([], ...array_map($this->lines(...), $given))));
+        return Balance::of($formula->times(self::factor($batch, $formula))->dosedWith(...array_merge([], ...array_map($this->lines(...), $given))));
     }
 
     /** @return array<string, mixed> the balance of what is in the pan now, as the contract shapes it */
     public function report(Batch $batch): array
     {
-        return $this->weighing->reportOn($this->balance($batch), SauceEdit::asKept($batch));
+        $report = $this->weighing->reportOn($this->balance($batch), SauceEdit::asKept($batch));
+        ['ph' => $ph, 'solids' => $solids] = $this->measured($batch);
+        // what was measured replaces what was estimated
+        if ($ph !== null) {
+            $report['ph'] = ['estimate' => $ph['value'], 'low' => $ph['value'] - self::METER, 'high' => $ph['value'] + self::METER];
+        }
+        if ($solids !== null && is_array($report['batch'])) {
+            $report['batch'] = [...$report['batch'], 'dissolved_solids_percent' => $solids['value']];
+        }
+
+        return $report;
+    }
+
+    /**
+     * What the instruments read of the batch, beside what the model had said.
+     *
+     * @return array{ph: array{value: float, estimate: float|null, low: float|null, high: float|null}|null, solids: array{value: float, estimate: float}|null}
+     */
+    public function measured(Batch $batch): array
+    {
+        $record = $this->hearth->record($batch);
+        if ($record->ph === null && $record->solids === null) {
+            return ['ph' => null, 'solids' => null];
+        }
+        $balance = $this->balance($batch);
+
+        return [
+            'ph' => $record->ph === null ? null : ['value' => $record->ph, 'estimate' => $balance->ph === null ? null : round($balance->ph->value, 2), 'low' => $balance->ph === null ? null : round($balance->ph->low, 2), 'high' => $balance->ph === null ? null : round($balance->ph->high, 2)],
+            'solids' => $record->solids === null ? null : ['value' => $record->solids, 'estimate' => round($balance->figures['dissolved_solids']->value, 1)],
+        ];
+    }
+
+    /** What is in the pan as far as it was measured: the cook's own amounts, or the formula's. */
+    private function formula(Batch $batch): Formula
+    {
+        return $this->hearth->asItGoes($batch) ?? $this->weighing->formula(SauceEdit::asKept($batch));
     }
 
     /**
@@ -156,7 +195,7 @@ final readonly class Stove
     /** @return list<string> the doses as lines of the sauce's own formula, in its size */
     public function dosesAsLines(Batch $batch): array
     {
-        $factor = $this->factor($batch, $this->weighing->formula(SauceEdit::asKept($batch)));
+        $factor = $this->ofTheSauce($batch);
         $spoons = Spoons::of($batch->measures);
         $sums = [];
         foreach ($batch->doses as $dose) {
@@ -183,16 +222,25 @@ final readonly class Stove
             $sauce = Sauce::query()->with('lines')->findOrFail($batch->sauce_id);
             $this->shelf->keep($sauce->id);
             $edit = SauceEdit::asItStands($sauce);
-            $factor = $this->factor($batch, $this->weighing->formula(SauceEdit::asKept($batch)));
+            $factor = $this->ofTheSauce($batch);
             $balance = $this->balance($batch);
             // a dose after the yield was measured makes more of it
             $yield = $edit->yield === null || !$balance->isFinished ? $edit->yield : sprintf('%d g', round($balance->mixture->grams() / $factor));
 
-            return $this->shelf->edit($sauce->id, $sauce->revision, new SauceEdit($edit->title, $edit->style, $edit->measures, $yield, [...$edit->lines, ...$this->dosesAsLines($batch)], $edit->partMillilitres, $sauce->id));
+            return $this->shelf->edit($sauce->id, $sauce->revision, $edit->withLines([...$edit->lines, ...$this->dosesAsLines($batch)], $yield));
         });
     }
 
-    private function factor(Batch $batch, Formula $formula): float
+    /** How many times the sauce's own formula the batch is, before any dose. */
+    private function ofTheSauce(Batch $batch): float
+    {
+        $formula = $this->weighing->formula(SauceEdit::asKept($batch));
+        $grams = Finished::of($formula)->mixture->grams();
+
+        return $batch->wish === null || $grams <= 0.0 ? self::factor($batch, $formula) : $this->formulaGrams($batch) / $grams;
+    }
+
+    private static function factor(Batch $batch, Formula $formula): float
     {
         $grams = Finished::of($formula)->mixture->grams();
 

@@ -7,6 +7,9 @@ namespace App\Kitchen;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Contract\BalanceShape;
+use Vinculum\Contract\StageShape;
+use Vinculum\Cooking\Pan;
+use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\Counsel;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Style\StyleBook;
@@ -23,12 +26,18 @@ final class Weighing
         return $this->pantry->catalogue();
     }
 
+    /** The formula, cooked by its stages as far as its pan and method tell. */
     public function formula(SauceEdit $edit): Formula
+    {
+        return $this->cook($edit)->formula;
+    }
+
+    public function cook(SauceEdit $edit): StagedCook
     {
         [$rows, $refused] = $this->parts->namedIn($edit->lines, $edit->sauce);
         $formula = Formula::fromTexts($edit->lines, $this->catalogue()->with($rows), $edit->measures, $edit->yield, $edit->partMillilitres);
 
-        return $refused === [] ? $formula : $this->parts->without($refused, $formula);
+        return StagedCook::of($refused === [] ? $formula : $this->parts->without($refused, $formula), $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, Hearth::hob());
     }
 
     public function balance(SauceEdit $edit): Balance
@@ -66,13 +75,16 @@ final class Weighing
     /** @return array<string, mixed> the balance as the public contract shapes it */
     public function report(SauceEdit $edit): array
     {
-        return $this->reportOn($this->balance($edit), $edit);
+        $cook = $this->cook($edit);
+        $balance = Balance::of($cook->formula);
+
+        return [...$this->reportOn($balance, $edit), 'stages' => StageShape::all($cook), 'notes' => [...$cook->notes, ...$balance->notes]];
     }
 
     /** @return array<string, mixed> */
     public function reportOn(Balance $balance, SauceEdit $edit): array
     {
-        return BalanceShape::of($balance, $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures, $this->own($edit));
+        return [...BalanceShape::of($balance, $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures, $this->own($edit)), 'stages' => []];
     }
 
     /** @return array{axes: array<string, array<string, mixed>>, distance: float|null} what the shelf shows of a sauce */

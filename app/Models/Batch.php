@@ -21,7 +21,10 @@ use Vinculum\Quantity\Measures;
  * @property Measures                $measures
  * @property string|null             $yield
  * @property float|null              $part_ml
+ * @property list<string>|null $method    one step a line
+ * @property string|null  $pan       as a cook names it
  * @property list<string>            $lines
+ * @property array<string, mixed>|null $wish     the size asked for, where it is cooked from a sheet
  * @property float|null              $pan_grams as weighed before the first dose; the formula's own weight when null
  * @property CarbonImmutable|null    $closed_at
  * @property CarbonImmutable|null    $created_at
@@ -30,12 +33,12 @@ use Vinculum\Quantity\Measures;
  */
 final class Batch extends Model
 {
-    protected $fillable = ['sauce_id', 'version', 'title', 'style', 'measures', 'yield', 'part_ml', 'lines', 'pan_grams', 'closed_at'];
+    protected $fillable = ['sauce_id', 'version', 'title', 'style', 'measures', 'yield', 'part_ml', 'method', 'pan', 'lines', 'pan_grams', 'closed_at', 'wish'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => Measures::class, 'lines' => 'array', 'pan_grams' => 'float', 'part_ml' => 'float', 'closed_at' => 'immutable_datetime', 'created_at' => 'immutable_datetime'];
+        return ['measures' => Measures::class, 'method' => 'array', 'lines' => 'array', 'wish' => 'array', 'pan_grams' => 'float', 'part_ml' => 'float', 'closed_at' => 'immutable_datetime', 'created_at' => 'immutable_datetime'];
     }
 
     /** @return HasMany<Dose, $this> */
@@ -45,6 +48,15 @@ final class Batch extends Model
         $doses->orderBy('id');
 
         return $doses;
+    }
+
+    /** @return HasMany<Happening, $this> */
+    public function happenings(): HasMany
+    {
+        $happenings = $this->hasMany(Happening::class);
+        $happenings->orderBy('id');
+
+        return $happenings;
     }
 
     /** @return HasMany<Tasting, $this> */

@@ -19,6 +19,8 @@ use Vinculum\Quantity\Measures;
  * @property Measures     $measures
  * @property string|null  $yield
  * @property float|null   $part_ml
+ * @property list<string>|null $method    one step a line
+ * @property string|null  $pan       as a cook names it
  * @property string|null  $says     what changed since the version before it, in words
  * @property array<string, mixed>|null $standing what the shelf would show of it
  * @property CarbonImmutable|null $created_at
@@ -28,11 +30,11 @@ final class Version extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['number', 'revision', 'title', 'style', 'measures', 'yield', 'part_ml', 'lines', 'says', 'standing'];
+    protected $fillable = ['number', 'revision', 'title', 'style', 'measures', 'yield', 'part_ml', 'method', 'pan', 'lines', 'says', 'standing'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => Measures::class, 'lines' => 'array', 'standing' => 'array', 'part_ml' => 'float', 'created_at' => 'immutable_datetime'];
+        return ['measures' => Measures::class, 'method' => 'array', 'lines' => 'array', 'standing' => 'array', 'part_ml' => 'float', 'created_at' => 'immutable_datetime'];
     }
 }

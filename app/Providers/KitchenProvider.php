@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Instruments\Line;
 use App\Kitchen\Pantry;
 use App\Kitchen\SauceParts;
 use App\Kitchen\Tongue;
@@ -25,9 +26,22 @@ final class KitchenProvider extends ServiceProvider
         if (is_file($names) && filemtime($names) >= max($change, NameSearch::lastChange())) {
             NameSearch::useCompiled($names);
         }
+        $this->app->bind(Line::class, static fn(): Line => new Line(self::instruments()));
         $this->app->scoped(Pantry::class);
         $this->app->scoped(SauceParts::class);
         $this->app->scoped(Tongue::class);
+    }
+
+    /** Where the instruments listen: as the cook names it, or where the stand-in says it does. */
+    private static function instruments(): ?string
+    {
+        $named = getenv('VINCULUM_INSTRUMENTS');
+        if (is_string($named) && preg_match('/^[\w.-]+:\d{1,5}$/', $named) === 1) {
+            return $named;
+        }
+        $said = is_string($named) && is_file($named) ? json_decode((string) file_get_contents($named), true) : null;
+
+        return is_array($said) && is_string($said['address'] ?? null) ? $said['address'] : null;
     }
 
     public function boot(): void

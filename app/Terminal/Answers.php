@@ -13,12 +13,10 @@ use Vinculum\Contract\IngredientShape;
 use Vinculum\Contract\ScaleShape;
 use Vinculum\Contract\StyleShape;
 use Vinculum\Contract\SwapShape;
-use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
-use Vinculum\Cooking\TimedCook;
+use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\Counsel;
 use Vinculum\Exchange\Recipe;
-use Vinculum\Exchange\RecipeLine;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
@@ -113,9 +111,8 @@ final class Answers
     private static function weigh(Call $call): array
     {
         $recipe = RecipeReader::read($call->contents());
-        $texts = array_map(static fn(RecipeLine $line): string => $line->text, $recipe->lines);
-        $formula = Formula::fromTexts($texts, Catalogue::shipped(), $call->measures(), $recipe->yield);
-        $cook = TimedCook::of($formula, $recipe->pan === null ? null : Pan::parse($recipe->pan), MethodReader::steps($recipe->method));
+        $formula = Formula::fromTexts($recipe->texts(), Catalogue::shipped(), $call->measures(), $recipe->yield);
+        $cook = StagedCook::of($formula, $recipe->pan === null ? null : Pan::parse($recipe->pan), $recipe->method, null, $recipe->stages());
         $key = $call->style() ?? $recipe->style;
         $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;
 

@@ -50,6 +50,12 @@ final class DescriptionTest extends HttpTestCase
         $this->agrees('Batch', $this->postJson("/api/batches/{$batch}/doses", ['additions' => [['ingredient' => 'water', 'grams' => 10, 'measure' => '2 tsp']], 'says' => [['complaint' => 'too-salty', 'strength' => 'far']]]));
         $this->agrees('Batches', $this->getJson("/api/sauces/{$id}/batches"));
         $this->agrees('Palate', $this->getJson('/api/palate'));
+        $cook = $this->postJson("/api/sauces/{$id}/cooks", ['to' => '4 x 100 ml']);
+        $this->agrees('Cook', $cook);
+        $this->agrees('Cook', $this->postJson('/api/batches/' . $cook->json('id') . '/cook', ['kind' => 'measured', 'figures' => ['line' => 1, 'grams' => 900]]));
+        $this->agrees('Balance', $this->postJson('/api/balance', [...$formula, 'pan' => '24 cm', 'method' => ['Simmer 10 minutes', 'Rub through a sieve', 'Rest overnight']]));
+        $this->agrees('Instruments', $this->getJson('/api/instruments'));
+        $this->agrees('InstrumentReading', $this->getJson('/api/instruments/scale'));
         $this->agrees('Balance', $this->postJson('/api/balance', $formula));
         $this->agrees('Fault', $this->postJson('/api/balance', []));
         $this->agrees('Fault', $this->getJson('/api/sauces/4711'));

@@ -26,6 +26,7 @@ import { Saver, type Saving } from './Saver';
 import { useHistory } from './useHistory';
 import { useLatest } from './useLatest';
 
+const MethodPanel = lazy(async () => ({ default: (await import('./MethodPanel')).MethodPanel }));
 const PartsPanel = lazy(async () => ({ default: (await import('./PartsPanel')).PartsPanel }));
 const ScalePanel = lazy(async () => ({ default: (await import('./ScalePanel')).ScalePanel }));
 const SwapPanel = lazy(async () => ({ default: (await import('./SwapPanel')).SwapPanel }));
@@ -40,9 +41,10 @@ const savingWords: Record<Saving['state'], string> = {
   conflict: 'Changed elsewhere',
 };
 
-type Panel = 'add' | 'swap' | 'scale' | 'thickness' | 'parts' | 'versions';
+type Panel = 'add' | 'method' | 'swap' | 'scale' | 'thickness' | 'parts' | 'versions';
 const panels: readonly (readonly [Panel, string])[] = [
   ['add', 'What to add'],
+  ['method', 'Method'],
   ['swap', 'Swap'],
   ['scale', 'Scale'],
   ['thickness', 'Thickness'],
@@ -87,6 +89,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const [sidePreview, setSidePreview] = useState<Axes | null>(null);
   const [panel, setPanel] = useState<Panel>('add');
   const [swapLine, setSwapLine] = useState(0);
+  const [showsMixed, setShowsMixed] = useState(false);
   const [looked, setLooked] = useState<AxisKey | null>(null);
   const [complaint, setComplaint] = useState<string | null>(null);
   const [said, setSaid] = useState('');
@@ -107,6 +110,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const correction = previewed === null ? null : (advice.answer?.corrections[previewed] ?? null);
   const preview =
     panel === 'swap' || panel === 'scale' || panel === 'thickness' ? sidePreview : (correction?.after ?? null);
+  const shown = showsMixed ? (report?.mixed?.axes ?? null) : null;
   const palate = useQuery({ queryKey: ['palate'], queryFn: api.palate, enabled: draft.style !== null });
   const learned = palate.data?.on === true ? palate.data.families.find((one) => one.style === draft.style) : undefined;
   const brought = useMemo(() => makers(report, looked), [report, looked]);
@@ -241,6 +245,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
       >
         Taste
       </Box>
+      <Box
+        component={Link}
+        to={`/sauce/${sauce.id}/cook`}
+        sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'underline' }}
+      >
+        Cook
+      </Box>
       <Box component="button" type="button" onClick={undo} disabled={!canUndo} sx={quietButton}>
         Undo
       </Box>
@@ -341,8 +352,23 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 {said}
               </Box>
               <Typography data-batch sx={{ fontSize: '0.95rem', mb: 0.75, minHeight: '1.5em' }}>
-                {grams(report.batch.grams)} · {millilitres(report.batch.millilitres)} {report.basis} ·{' '}
-                {report.body.class}
+                {grams(report.batch.grams)} · {millilitres(report.batch.millilitres)} {report.basis}
+                {report.mixed !== null && (
+                  <Box
+                    component="button"
+                    type="button"
+                    aria-pressed={showsMixed}
+                    data-as-mixed
+                    title="Show where it stood before cooking"
+                    onClick={() => {
+                      setShowsMixed(!showsMixed);
+                    }}
+                    sx={{ ...quietButton, minHeight: 24, textDecoration: 'underline' }}
+                  >
+                    {showsMixed ? 'bars: as mixed' : `from ${grams(report.mixed.grams)} mixed`}
+                  </Box>
+                )}{' '}
+                · {report.body.class}
                 {report.ph !== null && (
                   <Box
                     component="span"
@@ -364,7 +390,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 </Typography>
               )}
               <AxisBars
-                axes={report.axes}
+                axes={shown ?? report.axes}
                 preview={preview}
                 styleName={style?.name ?? null}
                 looked={looked}
@@ -408,6 +434,20 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                       onSolve={canSolve ? solve : null}
                     />
                   )}
+                  {panel === 'method' && (
+                    <MethodPanel
+                      method={draft.method}
+                      pan={draft.pan}
+                      stages={report.stages}
+                      heats={kitchen.heats}
+                      onMethod={(method, field) => {
+                        change((now) => ({ ...now, method }), field);
+                      }}
+                      onPan={(pan) => {
+                        set('pan', pan);
+                      }}
+                    />
+                  )}
                   {panel === 'swap' && (
                     <SwapPanel
                       formula={formula}
@@ -422,6 +462,14 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                   {panel === 'scale' && (
                     <ScalePanel
                       formula={formula}
+                      onPan={(pan) => {
+                        set('pan', pan);
+                      }}
+                      onCook={async (start) => {
+                        await saver.settled();
+                        const cook = await api.cookBatch(sauce.id, start);
+                        await navigate(`/cook/${cook.id}`);
+                      }}
                       onPreview={setSidePreview}
                       onApply={(texts, words, finishedMl) => {
                         const isFinished = report.basis === 'finished' && finishedMl !== null;
@@ -437,6 +485,9 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                   {panel === 'thickness' && (
                     <ThicknessPanel
                       formula={formula}
+                      onPan={(pan) => {
+                        set('pan', pan);
+                      }}
                       heats={kitchen.heats}
                       onPreview={setSidePreview}
                       onAdd={(text) => {

@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useMemo, useState } from 'react';
-import { api, type Axes, type Formula, type ScaleWish } from '../shared/api';
+import { api, type Axes, type CookStart, type Formula, type ScaleWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { textField } from '../shared/fields';
 import { grams, millilitres, moves, spoken } from '../shared/words';
@@ -10,6 +10,9 @@ type How = 'to' | 'factor' | 'serves' | 'have';
 
 interface Props {
   formula: Formula;
+  onPan: (pan: string | null) => void;
+  /** Takes this size to the stove. */
+  onCook: (start: CookStart) => Promise<void>;
   onPreview: (axes: Axes | null) => void;
   onApply: (texts: readonly string[], said: string, finishedMl: number | null) => void;
 }
@@ -32,28 +35,27 @@ const percent = (error: number | null): string =>
   error === null || Math.abs(error) < 0.5 ? '' : `${error > 0 ? '+' : '−'}${Math.abs(error).toFixed(0)} %`;
 
 /** The recipe at another size, beside what it is now: every line in what can be measured. */
-export function ScalePanel({ formula, onPreview, onApply }: Props) {
+export function ScalePanel({ formula, onPan, onCook, onPreview, onApply }: Props) {
   const [how, setHow] = useState<How>('to');
   const [values, setValues] = useState<Record<How, string>>({ to: '', factor: '', serves: '', have: '' });
   const [portion, setPortion] = useState('30 ml');
-  const [pan, setPan] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
   const [loss, setLoss] = useState(false);
   const [holdBack, setHoldBack] = useState(false);
   const value = values[how].trim();
-  const wish = useMemo<ScaleWish | null>(
+  const size = useMemo<CookStart | null>(
     () =>
       value === ''
         ? null
         : {
-            ...formula,
             [how]: value,
             ...(how === 'serves' ? { portion } : {}),
-            pan: pan.trim() === '' ? null : pan,
             loss: loss && how === 'to' ? 0.03 : 0,
             hold_back: holdBack,
           },
-    [formula, how, value, portion, pan, loss, holdBack],
+    [how, value, portion, loss, holdBack],
   );
+  const wish = useMemo<ScaleWish | null>(() => (size === null ? null : { ...formula, ...size }), [formula, size]);
   const found = useLatest(wish, api.scale);
   const sheet = wish !== null && found.fault === null ? found.answer : null;
   const after = sheet?.axes_after ?? null;
@@ -105,11 +107,11 @@ export function ScalePanel({ formula, onPreview, onApply }: Props) {
           </Box>
           <Box
             component="input"
-            value={pan}
+            value={formula.pan ?? ''}
             placeholder="24 cm"
             maxLength={100}
             onChange={(event: { target: { value: string } }) => {
-              setPan(event.target.value);
+              onPan(event.target.value === '' ? null : event.target.value);
             }}
             sx={{ ...textField, width: 110 }}
           />
@@ -220,6 +222,21 @@ export function ScalePanel({ formula, onPreview, onApply }: Props) {
           >
             Make the recipe this size
           </Button>
+          <Button
+            variant="outlined"
+            data-cook-it
+            sx={{ mt: 1, ml: 1 }}
+            onClick={() => {
+              if (size !== null) {
+                onCook(size).catch((reason: unknown) => {
+                  setFault(reason instanceof Error ? reason.message : 'That did not work.');
+                });
+              }
+            }}
+          >
+            Cook this size now
+          </Button>
+          {fault !== null && <Typography role="alert">{fault}</Typography>}
         </>
       )}
     </Box>

@@ -1,17 +1,20 @@
 import { Box, Typography } from '@mui/material';
-import { useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { api, type Axes, type Formula, type ThicknessWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { rowButton, textField } from '../shared/fields';
 import { grams, millilitres, moves, spoken } from '../shared/words';
 import { useLatest } from './useLatest';
 
-type By = 'window' | 'volume' | 'weight' | 'solids';
+const ReductionCurve = lazy(async () => ({ default: (await import('./ReductionCurve')).ReductionCurve }));
+
+type By = 'window' | 'thickness' | 'volume' | 'weight' | 'solids';
 type Consistency = 'pouring' | 'coating' | 'spooning';
 
 interface Props {
   formula: Formula;
   heats: readonly string[];
+  onPan: (pan: string | null) => void;
   /** Shows on the bars where boiling down leads. */
   onPreview: (axes: Axes | null) => void;
   onAdd: (text: string) => void;
@@ -19,11 +22,12 @@ interface Props {
 
 const ways: readonly (readonly [By, string])[] = [
   ['window', 'Into the window'],
+  ['thickness', 'To a thickness'],
   ['volume', 'To a volume'],
   ['weight', 'To a weight'],
   ['solids', 'To dissolved solids'],
 ];
-const units: Record<By, string> = { window: '', volume: 'ml', weight: 'g', solids: '%' };
+const units: Record<By, string> = { window: '', thickness: '', volume: 'ml', weight: 'g', solids: '%' };
 const consistencies: readonly (readonly [Consistency, string])[] = [
   ['pouring', 'Pours'],
   ['coating', 'Coats a spoon'],
@@ -31,27 +35,28 @@ const consistencies: readonly (readonly [Consistency, string])[] = [
 ];
 
 /** Two ways to a consistency side by side: boil water off, or thicken. */
-export function ThicknessPanel({ formula, heats, onPreview, onAdd }: Props) {
+export function ThicknessPanel({ formula, heats, onPan, onPreview, onAdd }: Props) {
   return (
     <Box>
-      <BoilDown formula={formula} heats={heats} onPreview={onPreview} />
+      <BoilDown formula={formula} heats={heats} onPan={onPan} onPreview={onPreview} />
       <Thicken formula={formula} onAdd={onAdd} />
     </Box>
   );
 }
 
-function BoilDown({ formula, heats, onPreview }: Pick<Props, 'formula' | 'heats' | 'onPreview'>) {
+function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
   const [by, setBy] = useState<By>('volume');
   const [value, setValue] = useState('');
-  const [pan, setPan] = useState('24 cm');
+  const [consistency, setConsistency] = useState<Consistency>('coating');
+  const needsNumber = by !== 'window' && by !== 'thickness';
   const [heat, setHeat] = useState(heats[1] ?? '');
   const typed = Number(value.replace(',', '.'));
   const wish = useMemo<ThicknessWish | null>(
     () =>
-      by !== 'window' && value.trim() === ''
+      needsNumber && value.trim() === ''
         ? null
-        : { ...formula, by, value: by === 'window' || Number.isNaN(typed) ? null : typed, pan, heat },
-    [formula, by, value, typed, pan, heat],
+        : { ...formula, by, value: !needsNumber || Number.isNaN(typed) ? null : typed, consistency, heat },
+    [formula, by, needsNumber, value, typed, consistency, heat],
   );
   const found = useLatest(wish, api.reduce);
   const plan = wish !== null && found.fault === null ? found.answer : null;
@@ -68,8 +73,11 @@ function BoilDown({ formula, heats, onPreview }: Pick<Props, 'formula' | 'heats'
         Boil it down
       </Typography>
       <Choice label="How far" options={ways} value={by} onChoose={setBy} />
+      {by === 'thickness' && (
+        <Choice label="Until it" options={consistencies} value={consistency} onChoose={setConsistency} />
+      )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', my: 0.5 }}>
-        {by !== 'window' && (
+        {needsNumber && (
           <label>
             <Box
               component="input"
@@ -89,10 +97,11 @@ function BoilDown({ formula, heats, onPreview }: Pick<Props, 'formula' | 'heats'
           in a pan of{' '}
           <Box
             component="input"
-            value={pan}
+            value={formula.pan ?? ''}
+            placeholder="24 cm"
             maxLength={100}
             onChange={(event: { target: { value: string } }) => {
-              setPan(event.target.value);
+              onPan(event.target.value === '' ? null : event.target.value);
             }}
             sx={{ ...textField, width: 90 }}
           />
@@ -124,13 +133,21 @@ function BoilDown({ formula, heats, onPreview }: Pick<Props, 'formula' | 'heats'
           {plan.minutes !== null && plan.evaporate_grams >= 1 && (
             <Typography>
               About {plan.minutes.value.toFixed(0)} minutes, likely {plan.minutes.low.toFixed(0)} to{' '}
-              {plan.minutes.high.toFixed(0)}: the weight is the surer end.
+              {plan.minutes.high.toFixed(0)}: the weight is the surer end.{' '}
+              {plan.heat.cooks > 0
+                ? `Learned from ${plan.heat.cooks} weighed ${plan.heat.cooks === 1 ? 'cook' : 'cooks'} in this pan.`
+                : 'No cook was weighed in this pan at this heat yet.'}
             </Typography>
           )}
           <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
             {moves(plan.change_steps) === '' ? 'It moves no axis.' : `In steps: ${moves(plan.change_steps)}.`}{' '}
             {plan.dissolved_solids_percent.toFixed(0)} % dissolved then.
           </Typography>
+          {plan.evaporate_grams >= 1 && (
+            <Suspense>
+              <ReductionCurve curve={plan.curve} />
+            </Suspense>
+          )}
           {plan.warnings.map((warning) => (
             <Typography key={warning}>
               <strong>Mind:</strong> {warning}
@@ -161,6 +178,32 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
         <Typography sx={{ py: 1 }}>Its starch makes it that thick already.</Typography>
       )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {found.answer !== null && (
+          <Box component="li" data-boiled sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.6, px: 0.5 }}>
+            {found.answer.boiled === null ? (
+              <span>{found.answer.boiled_not}</span>
+            ) : (
+              <>
+                <strong>
+                  {found.answer.boiled.evaporate_grams < 1
+                    ? 'By what is in it, it is that thick already'
+                    : `Boil off ${grams(found.answer.boiled.evaporate_grams)} instead`}
+                </strong>
+                <Box component="span" sx={small}>
+                  {[
+                    found.answer.boiled.minutes === null || found.answer.boiled.evaporate_grams < 1
+                      ? ''
+                      : `about ${found.answer.boiled.minutes.value.toFixed(0)} minutes`,
+                    moves(found.answer.boiled.change_steps),
+                    ...found.answer.boiled.warnings,
+                  ]
+                    .filter((part) => part !== '')
+                    .join(' · ')}
+                </Box>
+              </>
+            )}
+          </Box>
+        )}
         {found.answer?.ways.map((way) => (
           <Box component="li" key={way.ingredient} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
             <Box

@@ -15,6 +15,9 @@ export interface Draft {
   /** The vessel that a "part" is. */
   readonly part_ml: number | null;
   readonly lines: readonly DraftLine[];
+  /** What is done with them, one step a line. */
+  readonly method: readonly string[];
+  readonly pan: string | null;
 }
 
 /** A sauce as it is stored: what a person has written, and nothing of the page. */
@@ -32,6 +35,8 @@ export function draftOf(sauce: WrittenSauce): Draft {
     yield: sauce.yield,
     part_ml: sauce.part_ml,
     lines: lines.map(newLine),
+    method: sauce.method,
+    pan: sauce.pan,
   };
 }
 
@@ -41,8 +46,9 @@ export function editOf(draft: Draft): WrittenSauce {
   while (lines.length > 0 && lines.at(-1)?.trim() === '') {
     lines.pop();
   }
-  const { title, style, measures, part_ml } = draft;
-  return { title, style, measures, yield: draft.yield, part_ml, lines };
+  const method = draft.method.filter((step) => step.trim() !== '');
+  const { title, style, measures, part_ml, pan } = draft;
+  return { title, style, measures, yield: draft.yield, part_ml, lines, method, pan };
 }
 
 export const sameEdit = (a: WrittenSauce, b: WrittenSauce): boolean =>
@@ -51,8 +57,12 @@ export const sameEdit = (a: WrittenSauce, b: WrittenSauce): boolean =>
   a.measures === b.measures &&
   a.yield === b.yield &&
   a.part_ml === b.part_ml &&
-  a.lines.length === b.lines.length &&
-  a.lines.every((line, index) => line === b.lines[index]);
+  a.pan === b.pan &&
+  sameTexts(a.lines, b.lines) &&
+  sameTexts(a.method, b.method);
+
+const sameTexts = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((text, index) => text === b[index]);
 
 /** A heading starts a stage: "For the pot:". An empty line is no heading. */
 export const isHeading = (text: string): boolean => /^\s*[^:]{2,60}:\s*$/u.test(text);

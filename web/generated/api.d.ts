@@ -514,6 +514,181 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sauces/{sauce}/cooks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin to cook a batch of a size */
+        post: operations["lightTheHearth"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/cook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        /** The sheet of a cook, and how it stands */
+        get: operations["cook"];
+        put?: never;
+        /** Write down what happened at the stove */
+        post: operations["happen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which instruments are there */
+        get: operations["instruments"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the scale shows */
+        get: operations["weigh"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/scale/tare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take what is on the scale as nothing */
+        post: operations["tare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/probe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the probe reads */
+        get: operations["probe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/refractometer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Dissolved solids, corrected for temperature */
+        get: operations["refractometer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/ph-meter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A calibrated pH */
+        get: operations["phMeter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/ph-meter/buffer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The electrode stands in a buffer */
+        post: operations["buffer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What only a stand-in can do */
+        post: operations["standIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -639,6 +814,12 @@ export interface components {
                 heat: components["schemas"]["DoubtShare"][];
             };
             parts: components["schemas"]["Parts"] | null;
+            mixed: {
+                grams: number;
+                millilitres: number;
+                axes: components["schemas"]["Axes"];
+            } | null;
+            stages: components["schemas"]["Stage"][];
         };
         Addition: {
             ingredient: string;
@@ -717,6 +898,8 @@ export interface components {
             part_ml?: number | null;
             sauce?: number | null;
             forked_from?: number | null;
+            method?: string[];
+            pan?: string | null;
         };
         Edit: {
             title: string | null;
@@ -728,6 +911,8 @@ export interface components {
             revision: number;
             part_ml?: number | null;
             sauce?: number | null;
+            method?: string[];
+            pan?: string | null;
         };
         AdviceWish: {
             title?: string | null;
@@ -751,6 +936,8 @@ export interface components {
             liked?: string[] | null;
             part_ml?: number | null;
             sauce?: number | null;
+            method?: string[];
+            pan?: string | null;
         };
         Sauce: {
             id: number;
@@ -763,6 +950,8 @@ export interface components {
             lines: string[];
             part_ml: number | null;
             forked_from: number | null;
+            method: string[];
+            pan: string | null;
         };
         ShelfSauce: {
             id: number;
@@ -897,6 +1086,8 @@ export interface components {
             part_ml?: number | null;
             sauce?: number | null;
             may_grow?: boolean;
+            method?: string[];
+            pan?: string | null;
         };
         Design: {
             lines: {
@@ -925,6 +1116,8 @@ export interface components {
                 line: number;
                 parts: number;
             }[];
+            method?: string[];
+            pan?: string | null;
         };
         SuggestWish: {
             text: string | null;
@@ -953,6 +1146,8 @@ export interface components {
             direction: "up" | "down";
             /** @enum {string} */
             by?: "notch" | "step";
+            method?: string[];
+            pan?: string | null;
         };
         Nudged: {
             text: string;
@@ -973,6 +1168,8 @@ export interface components {
             diets?: string[];
             month?: number | null;
             for?: string | null;
+            method?: string[];
+            pan?: string | null;
         };
         LineEdit: {
             line: number;
@@ -1067,6 +1264,8 @@ export interface components {
             yield?: string | null;
             lines: string[];
             part_ml?: number | null;
+            method?: string[];
+            pan?: string | null;
         };
         CompareWish: {
             title?: string | null;
@@ -1078,6 +1277,8 @@ export interface components {
             part_ml?: number | null;
             sauce?: number | null;
             before: components["schemas"]["Before"];
+            method?: string[];
+            pan?: string | null;
         };
         Comparison: {
             says: string;
@@ -1118,6 +1319,8 @@ export interface components {
             yield: string | null;
             part_ml: number | null;
             lines: string[];
+            method: string[];
+            pan: string | null;
         };
         Versions: {
             versions: components["schemas"]["Version"][];
@@ -1169,6 +1372,7 @@ export interface components {
             tasting_count: number;
             doses: components["schemas"]["Dose"][];
             tastings: components["schemas"]["Tasting"][];
+            is_cooking: boolean;
         };
         Batches: {
             batches: components["schemas"]["BatchSummary"][];
@@ -1191,6 +1395,7 @@ export interface components {
             formula_grams: number;
             balance: components["schemas"]["Balance"];
             as_lines: string[];
+            is_cooking: boolean;
         };
         BatchStart: {
             pan_grams?: number | null;
@@ -1285,6 +1490,7 @@ export interface components {
             head_space?: number | null;
             loss?: number | null;
             hold_back?: boolean;
+            method?: string[];
         };
         Scaled: {
             factor: number;
@@ -1343,12 +1549,13 @@ export interface components {
             part_ml?: number | null;
             sauce?: number | null;
             /** @enum {string} */
-            by?: "volume" | "weight" | "solids" | "window";
+            by?: "volume" | "weight" | "solids" | "window" | "thickness";
             value?: number | null;
             pan?: string | null;
             heat?: string | null;
             /** @enum {string} */
             consistency?: "pouring" | "coating" | "spooning";
+            method?: string[];
         };
         Reduction: {
             evaporate_grams: number;
@@ -1387,6 +1594,11 @@ export interface components {
             }[];
             warnings: string[];
             after: components["schemas"]["Axes"];
+            heat: {
+                key: string;
+                cooks: number;
+                uncertain_percent: number;
+            };
         };
         Thickenings: {
             ways: {
@@ -1406,6 +1618,214 @@ export interface components {
                 };
                 allergens: string[];
             }[];
+            boiled: components["schemas"]["Reduction"] | null;
+            boiled_not: string | null;
+        };
+        Stage: {
+            title: string | null;
+            off_the_heat: boolean;
+            lines: number[];
+            grams_with: number;
+            grams_after: number;
+            millilitres_after: number;
+            steps: {
+                text: string;
+                line: number;
+                /** @enum {string} */
+                kind: "reduce" | "cook" | "rest" | "do";
+                minutes: number[] | null;
+                heat: string | null;
+                covered: boolean;
+                left: number | null;
+                celsius: number | null;
+                until: string | null;
+                sieved: boolean;
+                water: {
+                    value: number;
+                    low: number;
+                    high: number;
+                };
+                alcohol_left_percent: number[] | null;
+                acetic_left_percent: number | null;
+                nose_heat_left_percent: number | null;
+            }[];
+        };
+        CookStart: {
+            factor?: number | string | null;
+            to?: string | null;
+            have?: string | null;
+            serves?: number | string | null;
+            portion?: string | null;
+            head_space?: number | null;
+            loss?: number | null;
+            hold_back?: boolean;
+        };
+        CookEvent: {
+            /** @enum {string} */
+            kind: "measured" | "rebalanced" | "step-started" | "step-done" | "timer-started" | "timer-stopped" | "pan-empty" | "pan-reads" | "heat-off" | "temperature" | "ph" | "solids" | "note" | "undone" | "finished";
+            figures?: {
+                [key: string]: number;
+            };
+            rebalanced?: {
+                line: number;
+                grams: number;
+            }[];
+            words?: string | null;
+            at?: number | null;
+            key?: string | null;
+        };
+        Move: {
+            /** @enum {string} */
+            kind: "pan-empty" | "measure" | "step" | "pan-reads" | "cool" | "readings" | "fill";
+            stage: string | null;
+            done: boolean;
+            measure: {
+                line: number;
+                name: string;
+                grams: number | null;
+                measure: string;
+                take: string | null;
+                note: string | null;
+                actual_grams: number | null;
+                changed: boolean;
+            } | null;
+            step: {
+                text: string;
+                line: number;
+                /** @enum {string} */
+                kind: "reduce" | "cook" | "rest" | "do";
+                minutes: number[] | null;
+                heat: string | null;
+                covered: boolean;
+                left: number | null;
+                celsius: number | null;
+                until: string | null;
+                sieved: boolean;
+                number: number;
+                started: number | null;
+                done: number | null;
+            } | null;
+        };
+        Rebalancing: {
+            /** @enum {string} */
+            way: "as-planned" | "in-proportion" | "solved";
+            lines: {
+                line: number;
+                name: string;
+                planned_grams: number | null;
+                grams: number;
+                measure: string;
+            }[];
+            change_steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            away_steps: number;
+        };
+        CookTimer: {
+            id: number;
+            name: string;
+            minutes: number;
+            started: number;
+            ends: number;
+            stopped: number | null;
+        };
+        Cooling: {
+            /** @enum {string} */
+            stage: "first" | "second" | "done" | "too-slow";
+            celsius: number | null;
+            limit: number;
+            minutes_left: number;
+            expected_minutes: number | null;
+            says: string;
+        };
+        Measured: {
+            ph: {
+                value: number;
+                estimate: number | null;
+                low: number | null;
+                high: number | null;
+            } | null;
+            solids: {
+                value: number;
+                estimate: number;
+            } | null;
+        };
+        Cook: {
+            id: number;
+            sauce: number;
+            version: number;
+            title: string;
+            measures: string;
+            pan_named: string | null;
+            started_at: string | null;
+            factor: number;
+            fill: {
+                container_ml: number;
+                count: number;
+                filled_ml: number;
+                left_over_ml: number;
+            }[];
+            notes: string[];
+            moves: components["schemas"]["Move"][];
+            timers: components["schemas"]["CookTimer"][];
+            pan: {
+                empty_grams: number | null;
+                sauce_grams: number;
+                reads_grams: number | null;
+                read_grams: number | null;
+                weighed_sauce_grams: number | null;
+                water_grams: number;
+                minutes: {
+                    value: number;
+                    low: number;
+                    high: number;
+                } | null;
+            };
+            rebalancing: components["schemas"]["Rebalancing"][];
+            cooling: components["schemas"]["Cooling"] | null;
+            heat_off: number | null;
+            finished: number | null;
+            events: {
+                id: number;
+                kind: string;
+                figures: {
+                    [key: string]: number;
+                };
+                words: string | null;
+                at: number;
+            }[];
+            now: number;
+            balance: components["schemas"]["Balance"];
+            measured: components["schemas"]["Measured"];
+        };
+        InstrumentReading: {
+            value: number | null;
+            settled: boolean;
+            celsius: number | null;
+            says: string | null;
+        };
+        Instruments: {
+            there: string[];
+            stand_in: boolean;
+            calibration: {
+                slope_percent: number;
+                at: number;
+                stale: boolean;
+            } | null;
+            says: string | null;
+        };
+        StandInDeed: {
+            /** @enum {string} */
+            do: "pour" | "clear" | "dip";
+            grams?: number;
+            seconds?: number;
+            ph?: number;
+            percent?: number;
+            celsius?: number;
         };
     };
     responses: never;
@@ -2631,6 +3051,313 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Thickenings"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    lightTheHearth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CookStart"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cook"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cook"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    happen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CookEvent"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cook"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    instruments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Instruments"];
+                };
+            };
+        };
+    };
+    weigh: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentReading"];
+                };
+            };
+        };
+    };
+    tare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentReading"];
+                };
+            };
+        };
+    };
+    probe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentReading"];
+                };
+            };
+        };
+    };
+    refractometer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentReading"];
+                };
+            };
+        };
+    };
+    phMeter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentReading"];
+                };
+            };
+        };
+    };
+    buffer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    buffer: number;
+                };
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentReading"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    standIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInDeed"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentReading"];
                 };
             };
             /** @description What is wrong with what was sent */

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\ThicknessRequest;
+use App\Kitchen\Hearth;
 use App\Kitchen\Weighing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
+use Vinculum\Balance\Balance;
 use Vinculum\Contract\ThicknessShape;
 use Vinculum\Cooking\CookFault;
 use Vinculum\Cooking\Reduction;
@@ -28,6 +30,7 @@ final readonly class ThicknessController
         try {
             $plan = match ($request->by()) {
                 'weight' => Reduction::toWeight($sauce, $request->value()),
+                'thickness' => Reduction::toThickness($sauce, $request->consistency(), Balance::isEmulsified($balance->formula)),
                 'solids' => Reduction::toSolids($sauce, $request->value()),
                 'window' => Reduction::intoTheWindow($sauce, $target ?? throw ValidationException::withMessages(['style' => 'Choose a style first: it says where the window is.'])),
                 default => Reduction::toVolume($sauce, $request->value()),
@@ -36,18 +39,27 @@ final readonly class ThicknessController
             throw ValidationException::withMessages(['value' => $fault->getMessage()]);
         }
 
-        return new JsonResponse(ThicknessShape::reduction($plan, $balance->formula, $request->pan(), $request->heat(), $style, $own));
+        return new JsonResponse(ThicknessShape::reduction($plan, $balance->formula, $request->pan(), Hearth::hob()->heat($request->heat(), $request->pan()), $style, $own));
     }
 
     public function thicken(ThicknessRequest $request): JsonResponse
     {
         $edit = $request->edit();
+        $balance = $this->weighing->balance($edit);
+        [$style, $own] = [$this->weighing->style($edit)?->target, $this->weighing->own($edit)];
+        [$boiled, $why] = [null, null];
         try {
-            $ways = Thickening::to($this->weighing->balance($edit)->mixture, $request->consistency(), $this->weighing->catalogue());
+            $ways = Thickening::to($balance->mixture, $request->consistency(), $this->weighing->catalogue(), Balance::isEmulsified($balance->formula));
         } catch (CookFault $fault) {
             throw ValidationException::withMessages(['consistency' => $fault->getMessage()]);
         }
 
-        return new JsonResponse(['ways' => array_map(static fn(Thickening $way): array => ThicknessShape::thickening($way, $edit->measures), $ways)]);
+        try {
+            $boiled = ThicknessShape::reduction(Reduction::toThickness($balance->mixture, $request->consistency(), Balance::isEmulsified($balance->formula)), $balance->formula, $request->pan(), Hearth::hob()->heat($request->heat(), $request->pan()), $style, $own);
+        } catch (CookFault $fault) {
+            $why = $fault->getMessage();
+        }
+
+        return new JsonResponse(['boiled' => $boiled, 'boiled_not' => $why, 'ways' => array_map(static fn(Thickening $way): array => ThicknessShape::thickening($way, $edit->measures), $ways)]);
     }
 }

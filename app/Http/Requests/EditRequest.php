@@ -22,9 +22,7 @@ final class EditRequest extends FormulaRequest
     /** The edit as one of a given sauce, whatever the request says. */
     public function editOf(int $sauce): SauceEdit
     {
-        $edit = $this->edit();
-
-        return new SauceEdit($edit->title, $edit->style, $edit->measures, $edit->yield, $edit->lines, $edit->partMillilitres, $sauce);
+        return $this->edit()->of($sauce);
     }
 
     public function revision(): int

@@ -16,6 +16,8 @@ class FormulaRequest extends FormRequest
 {
     private const MOST_LINES = 20_000;
     private const LONGEST_LINE = 10_000;
+    private const MOST_STEPS = 500;
+    private const LONGEST_STEP = 2_000;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -28,6 +30,9 @@ class FormulaRequest extends FormRequest
             'part_ml' => ['sometimes', 'nullable', 'numeric', 'between:1,100000'],
             'sauce' => ['sometimes', 'nullable', 'integer', 'between:1,999999999999'],
             'forked_from' => ['sometimes', 'nullable', 'integer', 'between:1,999999999999'],
+            'pan' => ['sometimes', 'nullable', 'string', 'max:100'],
+            'method' => ['sometimes', 'nullable', 'array', 'list', 'max:' . self::MOST_STEPS],
+            'method.*' => ['present', 'nullable', 'string', 'max:' . self::LONGEST_STEP],
             'lines' => ['present', 'array', 'list', 'max:' . self::MOST_LINES],
             'lines.*' => ['present', self::text(...)],
         ];
@@ -45,6 +50,10 @@ class FormulaRequest extends FormRequest
             'part_ml' => 'A part is a vessel of 1 ml or more, up to 100 litres.',
             'sauce' => 'The sauce is named by its number.',
             'forked_from' => 'The sauce it is a variant of is named by its number.',
+            'pan' => 'A pan is named as "24 cm" or "5 l".',
+            'method.max' => 'More than 500 steps is no method: split it.',
+            'method' => 'The method is not a list of texts.',
+            'method.*' => 'Step :position of the method is not text, or longer than 2,000 letters.',
             'lines.present' => 'The request holds no lines: send them as a list of texts, in UTF-8.',
             'lines.array' => 'The lines are not a list of texts.',
             'lines.list' => 'The lines are not a list of texts.',
@@ -71,6 +80,8 @@ class FormulaRequest extends FormRequest
             array_values(array_map(static fn(mixed $line): string => is_string($line) ? $line : '', $lines)),
             is_numeric($written['part_ml'] ?? null) ? (float) $written['part_ml'] : null,
             $sauce,
+            array_values(array_map(static fn(mixed $step): string => is_string($step) ? $step : '', is_array($written['method'] ?? null) ? $written['method'] : [])),
+            $text('pan'),
         );
     }
 

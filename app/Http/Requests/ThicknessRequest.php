@@ -16,9 +16,8 @@ final class ThicknessRequest extends FormulaRequest
     {
         return [
             ...parent::rules(),
-            'by' => ['sometimes', 'nullable', 'in:volume,weight,solids,window'],
+            'by' => ['sometimes', 'nullable', 'in:volume,weight,solids,window,thickness'],
             'value' => ['sometimes', 'nullable', 'numeric'],
-            'pan' => ['sometimes', 'nullable', 'string', 'max:100'],
             'heat' => ['sometimes', 'nullable', 'string', Rule::in(Heat::keys())],
             'consistency' => ['sometimes', 'nullable', 'string', Rule::in(Thickening::consistencies())],
         ];
@@ -28,9 +27,8 @@ final class ThicknessRequest extends FormulaRequest
     {
         return [
             ...parent::messages(),
-            'by' => 'A reduction goes by volume, weight, solids or into the window.',
+            'by' => 'A reduction goes by volume, weight, solids, thickness or into the window.',
             'value' => 'Say how far as a number above zero.',
-            'pan' => 'A pan is named as "24 cm".',
             'heat' => 'The heat is one of ' . implode(', ', Heat::keys()) . '.',
             'consistency' => 'A sauce can be thickened until it is ' . implode(', ', Thickening::consistencies()) . '.',
         ];

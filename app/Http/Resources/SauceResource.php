@@ -26,6 +26,8 @@ final class SauceResource extends JsonResource
             'measures' => $this->resource->measures->value,
             'yield' => $this->resource->yield,
             'part_ml' => $this->resource->part_ml,
+            'method' => $this->resource->method ?? [],
+            'pan' => $this->resource->pan,
             'forked_from' => $this->resource->forked_from,
             'lines' => $this->resource->texts(),
         ];

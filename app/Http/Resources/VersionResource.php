@@ -27,6 +27,8 @@ final class VersionResource extends JsonResource
             'measures' => $this->resource->measures->value,
             'yield' => $this->resource->yield,
             'part_ml' => $this->resource->part_ml,
+            'method' => $this->resource->method ?? [],
+            'pan' => $this->resource->pan,
             'lines' => $this->resource->lines,
         ];
     }

@@ -56,12 +56,12 @@ final readonly class Balance
         return new self(
             $formula,
             $mixture,
-            $finished->yield !== null,
+            $finished->isCooked,
             Taste::ofMixture($mixture),
             $axes,
             self::ph($mixture, $doubt),
             self::waterActivity($mixture, $doubt),
-            Body::of($mixture, array_intersect(self::EMULSIFIERS, self::allergensIn($formula)) !== []),
+            Body::of($mixture, self::isEmulsified($formula)),
             [...$finished->notes, ...self::notesOnLines($formula, $mixture)],
             self::readFigures($doubt),
         );
@@ -111,6 +111,12 @@ final readonly class Balance
         }
 
         return $lines === [] ? [] : array_values($diets);
+    }
+
+    /** Whether something in it holds oil and water together. */
+    public static function isEmulsified(Formula $formula): bool
+    {
+        return array_intersect(self::EMULSIFIERS, self::allergensIn($formula)) !== [];
     }
 
     public function alcoholPercent(): float

@@ -40,6 +40,9 @@ final readonly class Doubt
             $grams = $yield->grams->deviation ?? (float) $yield->millilitres?->deviation / Component::every('volume')['water'];
             $directions[] = [-1, true, [Component::Water->value => $grams]];
         }
+        foreach ($formula->losses()->doubts ?? [] as $direction) {
+            $directions[] = [-1, true, $direction];
+        }
         foreach ($added as $line) {
             foreach (self::directionsOf($line) as $direction) {
                 $directions[] = [-1, true, $direction];

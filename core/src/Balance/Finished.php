@@ -8,16 +8,17 @@ use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Quantity\KitchenNumber;
 
-/** What a formula came to: everything mixed, less the water that a measured yield says has left, and what was added after. */
+/** What a formula came to: everything mixed, less what a measured yield or its stages say has left, and what was added after. */
 final readonly class Finished
 {
     private const MORE_THAN_WENT_IN = 0.02;
 
     /**
-     * @param Yielded|null $yield the yield that was counted with; null when the figures are of everything mixed
+     * @param Yielded|null $yield    the yield that was counted with; null when there is none
+     * @param bool         $isCooked whether the figures are of the finished sauce and not of everything mixed
      * @param list<string> $notes
      */
-    private function __construct(public Mixture $mixture, public ?Yielded $yield, public array $notes) {}
+    private function __construct(public Mixture $mixture, public ?Yielded $yield, public bool $isCooked, public array $notes) {}
 
     public static function of(Formula $formula): self
     {
@@ -26,14 +27,14 @@ final readonly class Finished
             $mixture = $mixture->plus($dose->mixture());
         }
 
-        return new self($mixture, $yield, $notes);
+        return new self($mixture, $yield, $yield !== null || $formula->losses() !== null, $notes);
     }
 
     /** @return array{Mixture, Yielded|null, list<string>} */
     private static function cooked(Formula $formula, Mixture $mixed): array
     {
         if ($formula->yieldText === null && $formula->yield === null) {
-            return [$mixed, null, []];
+            return [$formula->losses() === null ? $mixed : $mixed->plus($formula->losses()->left->times(-1.0)), null, []];
         }
         if ($formula->yield === null) {
             return [$mixed, null, ["The yield \"{$formula->yieldText}\" names no weight or volume, so the figures are of everything mixed. Write it as \"500 ml\" or \"1.2 kg\"."]];

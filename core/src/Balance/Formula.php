@@ -19,9 +19,10 @@ final readonly class Formula
 
     /**
      * @param list<ResolvedLine> $lines
-     * @param list<ResolvedLine> $doses what was added after the yield was measured, to taste
+     * @param list<ResolvedLine> $doses  what was added after the yield was measured, to taste
+     * @param Losses|null        $losses what its stages take away; without effect where a yield is known
      */
-    private function __construct(public array $lines, public ?Yielded $yield, public ?string $yieldText, public ?Catalogue $catalogue, public array $doses = []) {}
+    private function __construct(public array $lines, public ?Yielded $yield, public ?string $yieldText, public ?Catalogue $catalogue, public array $doses = [], public ?Losses $losses = null) {}
 
     /**
      * @param list<string> $texts
@@ -61,10 +62,16 @@ final readonly class Formula
         return $sum;
     }
 
+    /** What its stages take away, where no yield tells what was measured. */
+    public function losses(): ?Losses
+    {
+        return $this->yield === null && $this->yieldText === null ? $this->losses : null;
+    }
+
     /** The same formula with other lines; the yield stays as it was measured. */
     public function withLines(ResolvedLine ...$lines): self
     {
-        return new self(array_values($lines), $this->yield, $this->yieldText, $this->catalogue, $this->doses);
+        return new self(array_values($lines), $this->yield, $this->yieldText, $this->catalogue, $this->doses, $this->losses);
     }
 
     /** The same formula with a yield that was not measured but worked out. */
@@ -73,18 +80,30 @@ final readonly class Formula
         return new self($this->lines, $estimate, $this->yieldText, $this->catalogue, $this->doses);
     }
 
+    /** The same formula cooked by its stages, where nobody measured what it came to. */
+    public function losing(Losses $losses): self
+    {
+        return new self($this->lines, $this->yield, $this->yieldText, $this->catalogue, $this->doses, $losses);
+    }
+
+    /** Everything mixed, as if nothing had been cooked. */
+    public function uncooked(): self
+    {
+        return new self($this->lines, null, null, $this->catalogue);
+    }
+
     /** A batch of another size, cooked as far. */
     public function times(float $factor): self
     {
         $scale = static fn(ResolvedLine $line): ResolvedLine => $line->times($factor);
 
-        return new self(array_map($scale, $this->lines), $this->yield?->times($factor), $this->yieldText, $this->catalogue, array_map($scale, $this->doses));
+        return new self(array_map($scale, $this->lines), $this->yield?->times($factor), $this->yieldText, $this->catalogue, array_map($scale, $this->doses), $this->losses?->times($factor));
     }
 
     /** What went in after the yield was measured, a dose at a time. */
     public function dosedWith(ResolvedLine ...$doses): self
     {
-        return new self($this->lines, $this->yield, $this->yieldText, $this->catalogue, [...$this->doses, ...array_values($doses)]);
+        return new self($this->lines, $this->yield, $this->yieldText, $this->catalogue, [...$this->doses, ...array_values($doses)], $this->losses);
     }
 
     /** @return list<ResolvedLine> every line and dose that names an ingredient or should */

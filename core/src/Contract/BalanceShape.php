@@ -54,12 +54,19 @@ final class BalanceShape
             'diets' => $balance->diets(),
             'cautions' => $cautions,
             'notes' => $balance->notes,
+            'mixed' => $balance->isFinished ? self::mixed(Balance::of($balance->formula->uncooked()), $style?->target, $own) : null,
             'shares' => self::shares($balance),
             'parts' => self::parts($balance),
             'doubt' => self::doubt($balance),
             'doubt_advice' => self::doubtAdvice($balance),
             'bands' => array_map(static fn(Reading $reading): array => ['value' => Figure::round($reading->value), 'low' => Figure::round($reading->low), 'high' => Figure::round($reading->high)], $balance->figures),
         ];
+    }
+
+    /** @return array<string, mixed> the same lines before cooking */
+    private static function mixed(Balance $mixed, ?Target $style, ?Target $own): array
+    {
+        return ['grams' => Figure::round($mixed->mixture->grams()), 'millilitres' => Figure::round(Volume::millilitres($mixed->mixture)), 'axes' => self::axes($mixed->axes, $style, $own)];
     }
 
     /**

@@ -25,7 +25,7 @@ final class ScaleShape
             'limited_by' => $scale->limitedBy,
             'lines' => array_map(static fn(ScaledLine $line): array => self::line($line, $measures), $scale->lines),
             'batch' => ['grams' => Figure::round($scale->mixed->grams()), 'millilitres' => Figure::round(Volume::millilitres($scale->mixed))],
-            'fill' => array_map(static fn(array $one): array => ['container_ml' => Figure::round($one['container_ml']), 'count' => $one['count'], 'filled_ml' => Figure::round($one['filled_ml']), 'left_over_ml' => Figure::round($one['left_over_ml'])], $scale->fill),
+            'fill' => self::fill($scale),
             'cook' => $scale->cook === null ? null : [
                 'evaporate_grams' => Figure::round($scale->cook['evaporate_grams']),
                 'minutes' => array_map(Figure::round(...), $scale->cook['minutes']),
@@ -37,6 +37,12 @@ final class ScaleShape
             'change_steps' => array_map(Figure::round(...), $before->taste->stepsTo($after->taste)),
             'finished' => ['grams' => Figure::round($after->mixture->grams()), 'millilitres' => Figure::round(Volume::millilitres($after->mixture))],
         ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public static function fill(Scale $scale): array
+    {
+        return array_map(static fn(array $one): array => ['container_ml' => Figure::round($one['container_ml']), 'count' => $one['count'], 'filled_ml' => Figure::round($one['filled_ml']), 'left_over_ml' => Figure::round($one['left_over_ml'])], $scale->fill);
     }
 
     /** @return array<string, mixed> */

@@ -40,6 +40,7 @@ final class ThicknessShape
             'millilitres' => Figure::round(Volume::millilitres($plan->after)),
             'dissolved_solids_percent' => Figure::round(Solids::dissolvedPercent($plan->after)),
             'minutes' => $pan?->squareMetres === null ? null : array_map(Figure::round(...), $heat->minutes($plan->waterToLose, $pan->squareMetres)),
+            'heat' => ['key' => $heat->key, 'cooks' => $heat->cooks, 'uncertain_percent' => Figure::round(100.0 * $heat->uncertain)],
             'change_steps' => array_map(Figure::round(...), Taste::ofMixture($plan->before)->stepsTo($taste)),
             'off_by_steps' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): ?float => Figure::roundOrNull($target?->window($axis)?->off($axis, $taste->on($axis))), Axis::cases())),
             'curve' => array_map(static fn(array $point): array => ['grams' => Figure::round($point['grams']), 'millilitres' => Figure::round($point['millilitres']), 'steps' => array_map(Figure::round(...), $point['steps'])], $plan->curve()),

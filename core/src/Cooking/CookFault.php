@@ -24,6 +24,11 @@ final class CookFault extends \InvalidArgumentException
         return new self(sprintf('%s of water would have to leave and there are %s. The nearest possible is %s.', KitchenNumber::grams($wanted), KitchenNumber::grams($there), $nearest));
     }
 
+    public static function neverThatThick(string $class): self
+    {
+        return new self("Boiling alone never makes this {$class}: there is too little in it that thickens. Add starch, crumbs, nuts or an emulsion.");
+    }
+
     public static function notANumber(): self
     {
         return new self('Say how far as a number above zero.');

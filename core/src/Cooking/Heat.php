@@ -13,12 +13,16 @@ final readonly class Heat
     public const UNCERTAIN = 0.4;
     private const USUAL = 'simmering';
 
-    private function __construct(public string $key, public float $kilogramsPerSquareMetreHour) {}
+    /**
+     * @param float $uncertain half of the 90 % interval of the flux, as a share of it
+     * @param int   $cooks     how many weighed cooks it was learned from
+     */
+    private function __construct(public string $key, public float $kilogramsPerSquareMetreHour, public float $uncertain = self::UNCERTAIN, public int $cooks = 0) {}
 
     /** The heat that a method names; without any it simmers. */
     public static function inWords(string $method): self
     {
-        return self::namedIn($method) ?? self::named(self::USUAL);
+        return self::namedIn($method) ?? self::usual();
     }
 
     /** The heat that words name, the longest words winning; null where they name none. */
@@ -36,6 +40,11 @@ final readonly class Heat
         return $best === null ? null : self::named($best);
     }
 
+    public static function usual(): self
+    {
+        return self::named(self::USUAL);
+    }
+
     /** @return list<string> the gentlest first */
     public static function keys(): array
     {
@@ -47,6 +56,12 @@ final readonly class Heat
         return new self($key, FactsFile::named('heats')[$key]->number('flux'));
     }
 
+    /** The same heat as a hob was found to give it. */
+    public function calibrated(float $kilogramsPerSquareMetreHour, float $uncertain, int $cooks): self
+    {
+        return new self($this->key, $kilogramsPerSquareMetreHour, $uncertain, $cooks);
+    }
+
     /**
      * Minutes for so many grams of water to leave an open surface.
      *
@@ -54,14 +69,27 @@ final readonly class Heat
      */
     public function minutes(float $grams, float $squareMetres): array
     {
-        $minutes = 60.0 * $grams / 1000.0 / ($this->kilogramsPerSquareMetreHour * $squareMetres);
+        $minutes = $grams / $this->gramsPerMinute($squareMetres);
 
-        return ['value' => $minutes, 'low' => $minutes / (1.0 + self::UNCERTAIN), 'high' => $minutes / (1.0 - self::UNCERTAIN)];
+        return ['value' => $minutes, 'low' => max($grams / self::mostGramsPerMinute(), $minutes / (1.0 + $this->uncertain)), 'high' => $minutes / (1.0 - $this->uncertain)];
     }
 
     /** Grams of water that leave an open surface in so many minutes. */
     public function grams(float $minutes, float $squareMetres): float
     {
-        return 1000.0 * $this->kilogramsPerSquareMetreHour * $squareMetres * $minutes / 60.0;
+        return $minutes * $this->gramsPerMinute($squareMetres);
+    }
+
+    /** What the latent heat of water leaves any pan on the strongest ring to give off. */
+    public static function mostGramsPerMinute(): float
+    {
+        $facts = FactsFile::named('cooking')['evaporation'];
+
+        return 60.0 * $facts->number('burner') / $facts->number('latent_heat');
+    }
+
+    private function gramsPerMinute(float $squareMetres): float
+    {
+        return min(1000.0 * $this->kilogramsPerSquareMetreHour * $squareMetres / 60.0, self::mostGramsPerMinute());
     }
 }

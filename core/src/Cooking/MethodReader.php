@@ -16,9 +16,10 @@ final class MethodReader
     private const SHARES = ['half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'two thirds' => 2 / 3, 'three quarters' => 0.75];
 
     /**
-     * A line of text may hold several steps: each sentence that names a time is one.
+     * A line of text may hold several steps: each sentence that names a time is one. A line that ends in tags
+     * ("[20 min] [boiling] [covered]") is one step, and the tags win over its words.
      *
-     * @param list<string> $lines
+     * @param array<int, string> $lines by their place in the method
      *
      * @return list<MethodStep>
      */
@@ -26,24 +27,39 @@ final class MethodReader
     {
         $steps = [];
         $isCovered = false;
-        foreach ($lines as $line) {
-            foreach (preg_split('/(?<=[.;!])\s+(?=\pL|\d)|,?\s+then\s+/u', mb_substr(trim(mb_scrub($line)), 0, self::LONGEST_STEP)) ?: [] as $sentence) {
-                $sentence = trim($sentence);
-                if ($sentence === '') {
-                    continue;
-                }
+        foreach ($lines as $number => $line) {
+            $line = mb_substr(trim(mb_scrub($line)), 0, self::LONGEST_STEP);
+            [$words, $tags] = self::tagged($line);
+            foreach ($tags !== '' ? [$words] : self::sentences($words) as $sentence) {
                 // a lid stays where it was put until it is said to be off
-                $isCovered = self::says($sentence, 'uncovered') ? false : ($isCovered || self::says($sentence, 'covered'));
-                $steps[] = self::step($sentence, $isCovered);
+                $said = $tags !== '' && (self::says($tags, 'covered') || self::says($tags, 'uncovered')) ? $tags : $sentence;
+                $isCovered = self::says($said, 'uncovered') ? false : ($isCovered || self::says($said, 'covered'));
+                $steps[] = self::step($sentence, $tags, $isCovered, $number);
             }
         }
 
         return $steps;
     }
 
-    private static function step(string $text, bool $isCovered): MethodStep
+    /** @return list<string> */
+    private static function sentences(string $line): array
     {
-        $heat = Heat::namedIn($text);
+        $parts = preg_split('/(?<=[.;!])\s+(?=\pL|\d)|,?\s+then\s+/u', $line) ?: [];
+
+        return array_values(array_filter(array_map(trim(...), $parts), static fn(string $part): bool => $part !== ''));
+    }
+
+    /** @return array{string, string} the words, and what the tags at their end say */
+    private static function tagged(string $line): array
+    {
+        return preg_match('/^(.*?)((?:\s*\[[^\]]{1,40}\])+)\s*$/u', $line, $found) === 1
+            ? [trim($found[1]), trim(str_replace(['[', ']'], ' ', $found[2]))]
+            : [$line, ''];
+    }
+
+    private static function step(string $text, string $tags, bool $isCovered, int $line): MethodStep
+    {
+        $heat = Heat::namedIn($tags) ?? Heat::namedIn($text);
         $isRest = self::says($text, 'rests');
         $left = self::left($text);
         $kind = match (true) {
@@ -52,8 +68,26 @@ final class MethodReader
             self::says($text, 'cooks') => 'cook',
             default => 'do',
         };
+        $until = preg_match('/\buntil\b\s*(.+?)[.;!]*$/iu', $text, $found) === 1 ? $found[1] : null;
 
-        return new MethodStep($text, $kind, self::minutes($text), $kind === 'reduce' ? $heat : null, $isCovered, $left);
+        return new MethodStep($text, $kind, self::minutes($tags) ?? self::minutes($text), $kind === 'reduce' ? $heat : null, $isCovered, $left, self::celsius($text), $until, self::says($text, 'sieves'), self::pan($text), $line);
+    }
+
+    /** "to 82 °C", "at 180C", "165 °F". */
+    private static function celsius(string $text): ?float
+    {
+        if (preg_match('/(-?\d{1,3}(?:[.,]\d)?)\s*(?:°\s*|degrees?\s*)?([CF])\b/u', $text, $found) !== 1) {
+            return null;
+        }
+        $degrees = (float) str_replace(',', '.', $found[1]);
+
+        return $found[2] === 'F' ? ($degrees - 32.0) / 1.8 : $degrees;
+    }
+
+    /** "in a 28 cm pan". */
+    private static function pan(string $text): ?Pan
+    {
+        return preg_match('/\d[\d.,]*\s*(?:cm|inch|in|l|litre)\b[^.;]{0,20}\bpan\b|\bpan of\s+\d/iu', $text) === 1 ? Pan::parse($text) : null;
     }
 
     /** @return array{float, float}|null minutes from and to: the times named in a step, one after another */

@@ -71,6 +71,31 @@ final readonly class Reduction
     }
 
     /**
+     * Until it is as thick as one of Body's classes, by what is in it alone: rough, as that class is.
+     *
+     * @throws CookFault when boiling never makes it that thick
+     */
+    public static function toThickness(Mixture $sauce, string $class, bool $isEmulsified): self
+    {
+        self::checked($sauce, 1.0);
+        $wanted = Body::rank($class) ?? throw CookFault::notANumber();
+        [$low, $high] = [0.0, self::MOST_OF_THE_WATER * $sauce->get(Component::Water)];
+        $isThick = static fn(float $lost): bool => Body::rank(Body::of(self::without($sauce, $lost), $isEmulsified)->class) >= $wanted;
+        if ($isThick(0.0)) {
+            return self::losing($sauce, 0.0);
+        }
+        if (!$isThick($high)) {
+            throw CookFault::neverThatThick($class);
+        }
+        for ($round = 0; $round < self::SEARCH_ROUNDS; ++$round) {
+            $middle = ($low + $high) / 2.0;
+            [$low, $high] = $isThick($middle) ? [$low, $middle] : [$middle, $high];
+        }
+
+        return self::losing($sauce, $high);
+    }
+
+    /**
      * As near to a target as boiling alone brings it.
      *
      * @throws CookFault

@@ -34,11 +34,13 @@ final readonly class Thickening
     /**
      * Every thickener that brings the sauce to a consistency, the least of it first; none where it is there already.
      *
+     * @param bool $isEmulsified something in it holds oil and water together
+     *
      * @return list<self>
      *
      * @throws CookFault when there is no water to thicken, or nobody knows the consistency
      */
-    public static function to(Mixture $sauce, string $consistency, Catalogue $catalogue): array
+    public static function to(Mixture $sauce, string $consistency, Catalogue $catalogue, bool $isEmulsified = false): array
     {
         $edges = FactsFile::named('thickeners')['edges'];
         if ($sauce->get(Component::Water) <= 0.0) {
@@ -50,13 +52,34 @@ final readonly class Thickening
         }
         $ways = [];
         foreach (FactsFile::named('thickeners') as $key => $row) {
-            if ($key !== 'edges') {
-                $ways[] = self::with($sauce, $wanted, $catalogue->get($key), $row->text('how'), $row->text('acid'));
-            }
+            $ways[] = match (true) {
+                $key === 'edges' => null,
+                $row->has('by') => self::byBulk($sauce, $consistency, $catalogue->get($key), $row->text('how'), $row->text('acid'), $isEmulsified || $row->text('by') === 'emulsion'),
+                default => self::with($sauce, $wanted, $catalogue->get($key), $row->text('how'), $row->text('acid')),
+            };
         }
+        $ways = array_values(array_filter($ways));
         usort($ways, static fn(self $a, self $b): int => $a->grams <=> $b->grams);
 
         return $ways;
+    }
+
+    /** What thickens by its own bulk or oil: the least that reaches the class, null where as much as the sauce itself does not, or it is there already. */
+    private static function byBulk(Mixture $sauce, string $class, Ingredient $thickener, string $how, string $acid, bool $isEmulsified): ?self
+    {
+        $wanted = Body::rank($class) ?? throw CookFault::notANumber();
+        $isThick = static fn(float $grams): bool => Body::rank(Body::of($sauce->plus($thickener->grams($grams)), $isEmulsified)->class) >= $wanted;
+        [$low, $high] = [0.0, $sauce->grams()];
+        if ($isThick(0.0) || !$isThick($high)) {
+            return null;
+        }
+        while ($high - $low > 1e-3 * $sauce->grams()) {
+            $middle = ($low + $high) / 2.0;
+            [$low, $high] = $isThick($middle) ? [$low, $middle] : [$middle, $high];
+        }
+        $ph = Acidity::ph($sauce);
+
+        return new self($thickener, $high, 0.0, $how, $ph !== null && $ph < self::SHARP ? $acid : null, Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($sauce->plus($thickener->grams($high)))));
     }
 
     private static function with(Mixture $sauce, float $wanted, Ingredient $thickener, string $how, string $acid): self

@@ -22,6 +22,33 @@ final readonly class Recipe
         public array $notes = [],
     ) {}
 
+    /** @return list<string> the ingredient lines alone */
+    public function texts(): array
+    {
+        return array_map(static fn(RecipeLine $line): string => $line->text, $this->lines);
+    }
+
+    /** @return list<string|null> the stage of each ingredient line */
+    public function stages(): array
+    {
+        return array_map(static fn(RecipeLine $line): ?string => $line->stage, $this->lines);
+    }
+
+    /** @return list<string> the ingredient lines with a heading before each stage */
+    public function textsWithHeadings(): array
+    {
+        [$texts, $stage] = [[], null];
+        foreach ($this->lines as $line) {
+            if ($line->stage !== null && $line->stage !== $stage) {
+                $texts[] = "{$line->stage}:";
+            }
+            $stage = $line->stage;
+            $texts[] = $line->text;
+        }
+
+        return $texts;
+    }
+
     /** @param list<string> $notes what was found out about it besides */
     public function withNotes(array $notes): self
     {

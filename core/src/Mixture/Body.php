@@ -26,6 +26,14 @@ final readonly class Body
         return $water > 0.0 ? 100.0 * $mixture->get(Component::Thickening) / $water : 0.0;
     }
 
+    /** How thick a class is, from 0 for thin; null for a word that is none. */
+    public static function rank(string $class): ?int
+    {
+        $rank = array_search($class, self::CLASSES, true);
+
+        return $rank === false ? null : $rank;
+    }
+
     /** @param bool $isEmulsified something in it holds oil and water together */
     public static function of(Mixture $mixture, bool $isEmulsified): self
     {

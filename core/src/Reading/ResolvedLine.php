@@ -67,6 +67,12 @@ final readonly class ResolvedLine
         return new self($this->text, $this->ingredient, $this->grams?->times($factor), $this->millilitres === null ? null : $this->millilitres * $factor, $this->status, $this->note, $this->hundredGrams, $this->alternatives, $this->tags, $this->writtenName, $this->measured?->times($factor), $this->amountText);
     }
 
+    /** The same thing in an amount that was measured anew. */
+    public function inGrams(Amount $grams): self
+    {
+        return new self($this->text, $this->ingredient, $grams, null, LineStatus::Measured, $this->note, $this->hundredGrams, $this->alternatives, $this->tags, $this->writtenName, $this->measured, $this->amountText);
+    }
+
     public function mixture(): Mixture
     {
         return $this->grams === null ? Mixture::nothing() : $this->hundredGrams->times($this->grams->value / 100.0);

@@ -231,10 +231,10 @@ final readonly class Scale
     /** @return array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null */
     private static function cook(Formula $after, Finished $finished, ?Pan $pan, string $method): ?array
     {
-        if ($pan?->squareMetres === null || $finished->yield === null) {
+        if ($pan?->squareMetres === null || !$finished->isCooked) {
             return null;
         }
-        $evaporate = max(0.0, $after->mixed()->grams() - $finished->mixture->grams());
+        $evaporate = max(0.0, $after->mixed()->get(Component::Water) - $finished->mixture->get(Component::Water));
 
         return ['evaporate_grams' => $evaporate, 'minutes' => Heat::inWords($method)->minutes($evaporate, $pan->squareMetres), 'pan_reads_grams' => $finished->mixture->grams()];
     }

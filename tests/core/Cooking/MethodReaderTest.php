@@ -11,7 +11,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\MethodStep;
 use Vinculum\Cooking\Pan;
-use Vinculum\Cooking\TimedCook;
+use Vinculum\Cooking\StagedCook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Measures;
@@ -76,7 +76,7 @@ final class MethodReaderTest extends TestCase
     public function test_a_pan_and_timed_steps_give_a_finished_basis_with_its_doubt(): void
     {
         $formula = self::formula(['1 kg water', '100 g sugar', '10 g salt']);
-        $cook = TimedCook::of($formula, Pan::parse('24 cm'), MethodReader::steps(['Simmer 60 minutes.']));
+        $cook = StagedCook::of($formula, Pan::parse('24 cm'), ['Simmer 60 minutes.']);
         $balance = Balance::of($cook->formula);
         $gone = 7.0 * M_PI / 4.0 * 0.24 ** 2 * 1000.0;
 
@@ -90,21 +90,21 @@ final class MethodReaderTest extends TestCase
     public function test_a_fraction_is_of_the_volume_in_the_pan(): void
     {
         $formula = self::formula(['1 kg water', '200 g sugar']);
-        $halved = TimedCook::of($formula, Pan::parse('3 l'), MethodReader::steps(['Reduce by half.']))->formula;
+        $halved = StagedCook::of($formula, Pan::parse('3 l'), ['Reduce by half.'])->formula;
 
         self::assertEqualsWithDelta(Volume::millilitres($formula->mixed()) / 2.0, Volume::millilitres(Balance::of($halved)->mixture), 1.0);
     }
 
     public function test_a_yield_wins_and_no_cook_takes_more_water_than_there_is(): void
     {
-        $steps = MethodReader::steps(['Boil 5 hours.']);
+        $steps = ['Boil 5 hours.'];
         $yield = Formula::fromTexts(['1 kg water', '200 g sugar'], Catalogue::shipped(), Measures::Metric, '900 g');
-        self::assertSame($yield, TimedCook::of($yield, Pan::parse('24 cm'), $steps)->formula);
-        $dry = TimedCook::of(self::formula(['1 kg water', '200 g sugar']), Pan::parse('24 cm'), $steps);
-        self::assertStringContainsString('scorch first', $dry->notes[0]);
+        self::assertSame($yield, StagedCook::of($yield, Pan::parse('24 cm'), $steps)->formula);
+        $dry = StagedCook::of(self::formula(['1 kg water', '200 g sugar']), Pan::parse('24 cm'), $steps);
+        self::assertStringContainsString('without scorching', $dry->notes[0]);
         self::assertEqualsWithDelta(350.0, Balance::of($dry->formula)->mixture->grams(), 1.0);
         $plain = self::formula(['1 kg water']);
-        self::assertSame($plain, TimedCook::of($plain, null, $steps)->formula, 'without a pan a time says nothing');
+        self::assertSame($plain, StagedCook::of($plain, null, $steps)->formula, 'without a pan a time says nothing');
     }
 
     /** @param list<string> $lines */

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Cooking;
+
+use Vinculum\Balance\Formula;
+use Vinculum\Balance\Losses;
+use Vinculum\Mixture\Component;
+use Vinculum\Mixture\Mixture;
+use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\KitchenNumber;
+
+/** A formula taken through its stages: what is in the pot after each, and what the finished sauce has lost on the way. */
+final readonly class StagedCook
+{
+    private const WORTH_A_WORD = 0.5;
+
+    /**
+     * @param Formula           $formula  with the losses its stages make likely, where a pan and a time or an end point tell
+     * @param list<CookedStage> $stages
+     * @param list<string>      $notes
+     */
+    private function __construct(public Formula $formula, public array $stages, public array $notes) {}
+
+    /**
+     * @param list<string>      $method as written, one step a line
+     * @param list<string|null> $titles of the stage of each line, where the formula holds no headings
+     */
+    public static function of(Formula $formula, ?Pan $pan, array $method, ?Hob $hob = null, array $titles = []): self
+    {
+        $hob ??= Hob::unknown();
+        [$pot, $all, $stages, $simmered] = [Mixture::nothing(), Losses::none(), [], 0.0];
+        $isHobKnown = false;
+        foreach (Stages::of($formula, $method, $titles) as $stage) {
+            $before = $pot;
+            foreach ($stage->lines as $line) {
+                $pot = $line->countsInTheMixture() ? $pot->plus($line->mixture()) : $pot;
+            }
+            // what goes in later has simmered less: the minutes are those of the alcohol as a whole
+            $alcohol = $pot->get(Component::Ethanol);
+            $simmered = $alcohol > 0.0 ? $simmered * $before->get(Component::Ethanol) / $alcohol : 0.0;
+            [$losses, $steps, $with] = [Losses::none(), [], $pot];
+            foreach ($stage->steps as $step) {
+                $gone = StepLosses::of($step, $pot, $pan, $hob, $simmered);
+                $simmered += $step->isAtTheHob() ? StepLosses::minutesOf($step, $gone->water, $step->pan ?? $pan, $hob) : 0.0;
+                $isHobKnown = $isHobKnown || ($step->heat !== null && $hob->heat($step->heat, $step->pan ?? $pan)->cooks > 0);
+                $losses = $losses->and($gone->losses());
+                $pot = $pot->plus($gone->losses()->left->times(-1.0));
+                $steps[] = $gone;
+            }
+            $all = $all->and($losses);
+            $stages[] = new CookedStage($stage, $with, $pot, $steps);
+        }
+        $tells = $pan !== null && self::tells($stages) && $formula->mixed()->get(Component::Water) > 0.0;
+        if ($formula->yieldText !== null || $formula->yield !== null) {
+            return new self($formula, $stages, self::besidesWater($formula, $all->left));
+        }
+        if (!$tells) {
+            return new self($formula, $stages, []);
+        }
+
+        return new self($formula->losing($all), $stages, self::notes($stages, $all, $isHobKnown));
+    }
+
+    /** @param list<CookedStage> $stages */
+    private static function tells(array $stages): bool
+    {
+        foreach ($stages as $stage) {
+            foreach ($stage->steps as $step) {
+                if ($step->water >= self::WORTH_A_WORD) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param list<CookedStage> $stages
+     *
+     * @return list<string>
+     */
+    private static function notes(array $stages, Losses $losses, bool $isHobKnown): array
+    {
+        $notes = [];
+        $gone = $losses->left->get(Component::Water);
+        $variance = array_sum(array_map(static fn(array $doubt): float => array_keys($doubt) === [Component::Water->value] ? $doubt[Component::Water->value] ** 2 : 0.0, $losses->doubts));
+        $half = Amount::NINETY_PERCENT * sqrt($variance);
+        foreach ($stages as $stage) {
+            if ($stage->isCutShort()) {
+                $notes[] = sprintf('By its times and this pan more water would leave than there is without scorching (%s of water%s): the figures stop short of that.', KitchenNumber::grams($stage->with->get(Component::Water)), $stage->stage->title === null ? '' : " in \"{$stage->stage->title}\"");
+            }
+        }
+        $notes[] = sprintf('By its times and this pan about %s of water leaves (%s to %s): an estimate %s. Weigh the pan at the end and write "Yield:" to be sure.', KitchenNumber::grams($gone), KitchenNumber::grams(max(0.0, $gone - $half)), KitchenNumber::grams($gone + $half), $isHobKnown ? 'from cooks weighed in this pan' : 'for a hob nobody has measured');
+
+        return [...$notes, ...self::alcohol($stages)];
+    }
+
+    /**
+     * Both models of alcohol where they differ: none is the truth.
+     *
+     * @param list<CookedStage> $stages
+     *
+     * @return list<string>
+     */
+    private static function alcohol(array $stages): array
+    {
+        $left = [1.0, 1.0];
+        foreach ($stages as $stage) {
+            if ($stage->with->get(Component::Ethanol) > 0.0) {
+                foreach ($stage->steps as $step) {
+                    $left = [$left[0] * $step->alcohol[0], $left[1] * $step->alcohol[1]];
+                }
+            }
+        }
+        [$least, $most] = [100.0 * min($left), 100.0 * max($left)];
+
+        return $most > 99.5 ? [] : [sprintf('Of the alcohol that is cooked %.0f to %.0f %% stays, by the retention table and by distillation: it is never alcohol-free.', $least, $most)];
+    }
+
+    /** @return list<string> what a yield leaves out: its figures take only water to have left */
+    private static function besidesWater(Formula $formula, Mixture $left): array
+    {
+        $parts = [];
+        foreach ([[Component::Ethanol, 'alcohol'], [Component::Acetic, 'acetic acid']] as [$component, $name]) {
+            $there = $formula->mixed()->get($component);
+            $share = $there > 0.0 ? 100.0 * $left->get($component) / $there : 0.0;
+            if ($share >= 5.0 && $there >= 0.002 * $formula->mixed()->grams()) {
+                $parts[] = sprintf('%.0f %% of the %s', $share, $name);
+            }
+        }
+
+        return $parts === [] ? [] : [sprintf('The yield tells of water only. By its steps about %s leaves too; the figures still hold it.', implode(' and ', $parts))];
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Cooking;
+
+use Vinculum\Balance\Formula;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Reading\LineStatus;
+
+/**
+ * The stages of a formula: headings among its lines start them, a heading's own words may say how it is cooked ("Simmer
+ * 20 minutes:"), and the method's steps belong to the stage whose heading they stand under, or else come when
+ * everything hot is in, those after the last at the hob when the cold is in too. Lines marked [cold], and those of a stage off the heat, go in last.
+ */
+final class Stages
+{
+    private const COLD_TITLE = 'Off the heat';
+
+    /**
+     * @param list<string>      $method as written, one step a line; a line that ends in a colon names a stage
+     * @param list<string|null> $titles of the stage of each line, where the formula holds no headings
+     *
+     * @return list<Stage> in the order they are cooked
+     */
+    public static function of(Formula $formula, array $method, array $titles = []): array
+    {
+        [$hot, $cold] = self::split($formula, $titles);
+        $under = self::methodByStage($method, array_map(static fn(Stage $stage): string => (string) $stage->title, [...$hot, ...$cold]));
+        [$cooked, $after] = self::atTheHob(MethodReader::steps($under[-1] ?? []));
+        $stages = [];
+        foreach ([...$hot, ...$cold] as $index => $stage) {
+            $stages[] = $stage->with(...MethodReader::steps($under[$index] ?? []), ...($index === count($hot) - 1 ? $cooked : []), ...($index === count($hot) ? $after : []));
+        }
+        if ($cold === []) {
+            $stages[count($hot) - 1] = $stages[count($hot) - 1]->with(...$after);
+        }
+
+        return array_values(array_filter($stages, static fn(Stage $stage): bool => $stage->lines !== [] || $stage->steps !== []));
+    }
+
+    /**
+     * @param list<string|null> $titles
+     *
+     * @return array{list<Stage>, list<Stage>} those that are cooked, and those that go in once it is off the heat
+     */
+    private static function split(Formula $formula, array $titles): array
+    {
+        [$title, $isOff, $at, $names, $lines, $cold] = [null, false, 0, [null], [[]], []];
+        foreach ($formula->lines as $number => $line) {
+            $isHeading = $line->status === LineStatus::Heading;
+            $named = $isHeading ? rtrim(trim($line->text), ': ') : ($titles[$number] ?? $title);
+            if ($named !== $title && $named !== '' && $named !== null) {
+                [$title, $isOff, $at] = [$named, self::isOff($named), $at + 1];
+                [$names[], $lines[]] = [$title, []];
+            }
+            if ($isHeading) {
+                continue;
+            }
+            if (!$isOff && in_array('cold', $line->tags, true)) {
+                $cold[$number] = $line;
+            } else {
+                $lines[$at][$number] = $line;
+            }
+        }
+        $stages = array_map(static fn(?string $name, array $in): Stage => new Stage($name, $in, self::stepsOf($name), $name !== null && self::isOff($name)), $names, $lines);
+        $off = array_values(array_filter($stages, static fn(Stage $stage): bool => $stage->isOffTheHeat));
+        if ($cold !== []) {
+            $first = array_shift($off) ?? new Stage(self::COLD_TITLE, [], [], true);
+            array_unshift($off, new Stage($first->title, $cold + $first->lines, $first->steps, true));
+        }
+
+        return [array_values(array_filter($stages, static fn(Stage $stage): bool => !$stage->isOffTheHeat)), $off];
+    }
+
+    /**
+     * @param list<MethodStep> $steps
+     *
+     * @return array{list<MethodStep>, list<MethodStep>} up to the last at the hob, and those after it
+     */
+    private static function atTheHob(array $steps): array
+    {
+        $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
+        $until = $hot === [] ? 0 : max($hot) + 1;
+
+        return [array_slice($steps, 0, $until), array_slice($steps, $until)];
+    }
+
+    /** @return list<MethodStep> what a heading itself says is done */
+    private static function stepsOf(?string $title): array
+    {
+        return array_values(array_filter(MethodReader::steps($title === null ? [] : [-1 => $title]), static fn(MethodStep $step): bool => $step->minutes !== null || $step->left !== null));
+    }
+
+    private static function isOff(string $title): bool
+    {
+        foreach (FactsFile::named('times')['off']->list('words') as $word) {
+            if (preg_match('/\b' . preg_quote($word, '/') . '\b/iu', $title) === 1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param list<string> $method
+     * @param list<string> $titles
+     *
+     * @return array<int, array<int, string>> steps by stage, those under no heading at −1, by their place in the method
+     */
+    private static function methodByStage(array $method, array $titles): array
+    {
+        [$under, $at] = [[], -1];
+        foreach ($method as $number => $line) {
+            $line = trim(mb_scrub($line));
+            if (preg_match('/^([^:]{2,60}):$/u', $line, $heading) === 1) {
+                $named = array_search(mb_strtolower(trim($heading[1])), array_map(mb_strtolower(...), $titles), true);
+                $at = $named === false ? -1 : $named;
+            } elseif ($line !== '') {
+                $under[$at][$number] = $line;
+            }
+        }
+
+        return $under;
+    }
+}

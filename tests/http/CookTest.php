@@ -1,0 +1,215 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\http;
+
+use App\Models\Happening;
+use App\Models\Weighed;
+use Illuminate\Support\Carbon;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
+
+/** A cook over HTTP: the sheet, what happened, and what the batch remembers of it. */
+final class CookTest extends HttpTestCase
+{
+    private const SAUCE = ['title' => 'Pot', 'style' => 'ketchup', 'measures' => 'metric', 'lines' => ['1 kg tomatoes', '120 ml cider vinegar', '100 g sugar', '2 tsp salt', '1 tsp paprika', '20 g basil [cold]'], 'pan' => '24 cm', 'method' => ['Simmer 30 minutes, lid off', 'Stir in the basil']];
+
+    private int $sauce;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->sauce = (int) $this->postJson('/api/sauces', self::SAUCE)->json('id');
+    }
+
+    public function test_pan_and_method_are_kept_with_the_sauce_and_give_a_finished_basis(): void
+    {
+        $this->getJson("/api/sauces/{$this->sauce}")->assertJsonPath('pan', '24 cm')->assertJsonPath('method.1', 'Stir in the basil');
+        $balance = $this->postJson('/api/balance', self::SAUCE);
+        $balance->assertJsonPath('basis', 'finished')->assertJsonPath('stages.0.steps.0.minutes', [30, 30]);
+
+        self::assertGreaterThan($balance->json('batch.grams'), $balance->json('mixed.grams'));
+        self::assertGreaterThan($balance->json('mixed.axes.salt.value'), $balance->json('axes.salt.value'));
+    }
+
+    public function test_a_sheet_from_the_empty_pan_to_the_jars(): void
+    {
+        $cook = $this->cook(['to' => '4 x 250 ml']);
+
+        self::assertSame(['pan-empty', 'measure', 'measure', 'measure', 'measure', 'measure', 'step', 'pan-reads', 'cool', 'measure', 'step', 'readings', 'fill'], array_column((array) $cook->json('moves'), 'kind'));
+        $taken = array_values(array_filter(array_map(static fn(array $move): ?string => $move['measure']['take'] ?? null, (array) $this->cook()->json('moves'))));
+        self::assertSame(['teaspoon'], $taken, 'salt and paprika share a spoon, which is named once');
+        self::assertSame(4, $cook->json('fill.0.count'));
+        self::assertGreaterThan(100.0, $cook->json('pan.water_grams'));
+    }
+
+    public function test_what_happened_lands_in_the_batch_and_nothing_twice(): void
+    {
+        $id = $this->cook()->json('id');
+        $this->happens($id, 'pan-empty', ['grams' => 900]);
+        $this->happens($id, 'measured', ['line' => 1, 'grams' => 1010]);
+        $twice = ['kind' => 'measured', 'figures' => ['line' => 2, 'grams' => 121], 'key' => 'a-key'];
+        $this->postJson("/api/batches/{$id}/cook", $twice)->assertCreated();
+        $cook = $this->postJson("/api/batches/{$id}/cook", $twice)->assertCreated();
+
+        self::assertSame(1, Happening::query()->where('key', 'a-key')->count());
+        self::assertCount(3, $cook->json('events'));
+        self::assertEqualsWithDelta(1010.0, $cook->json('balance.lines.0.grams.value'), 1e-6);
+        $sauce = $cook->json('pan.sauce_grams');
+        self::assertEqualsWithDelta($sauce + 900.0, $cook->json('pan.reads_grams'), 1e-3);
+        $weighed = $this->happens($id, 'pan-reads', ['grams' => 1700]);
+        self::assertEqualsWithDelta(800.0 + 20.0, $weighed->json('balance.batch.grams'), 1.5, 'the sauce in the pan, and the basil to come');
+        $this->getJson("/api/batches/{$id}")->assertJsonPath('balance.batch.grams', $weighed->json('balance.batch.grams'));
+        $this->getJson("/api/sauces/{$this->sauce}/batches")->assertJsonPath('batches.0.is_cooking', true);
+        $this->happens($id, 'finished');
+        $this->getJson("/api/sauces/{$this->sauce}/batches")->assertJsonPath('batches.0.is_cooking', false);
+    }
+
+    public function test_over_poured_salt_is_met_by_what_is_still_to_go_in(): void
+    {
+        $id = $this->cook()->json('id');
+        $cook = $this->happens($id, 'measured', ['line' => 1, 'grams' => 1300]);
+        self::assertSame(['as-planned', 'in-proportion', 'solved'], array_column((array) $cook->json('rebalancing'), 'way'));
+        $solved = $cook->json('rebalancing.2');
+        $lines = array_map(static fn(array $one): array => ['line' => $one['line'], 'grams' => $one['grams']], $solved['lines']);
+        $after = $this->postJson("/api/batches/{$id}/cook", ['kind' => 'rebalanced', 'rebalanced' => $lines, 'words' => 'solved'])->assertCreated();
+
+        self::assertSame([], $after->json('rebalancing'));
+        $sugar = array_values(array_filter((array) $after->json('moves'), static fn(array $move): bool => ($move['measure']['line'] ?? 0) === 3))[0]['measure'];
+        self::assertTrue($sugar['changed']);
+        self::assertGreaterThan(115.0, $sugar['grams']);
+    }
+
+    public function test_a_timed_and_weighed_cook_recalibrates_the_pan_and_an_undoing_takes_that_back(): void
+    {
+        $before = $this->postJson('/api/reduce', [...self::SAUCE, 'method' => [], 'by' => 'weight', 'value' => 900, 'heat' => 'simmering']);
+        $before->assertJsonPath('heat.cooks', 0);
+        $id = $this->cook()->json('id');
+        Carbon::setTestNow('2026-11-23 10:00:00');
+        $this->happens($id, 'step-started', ['step' => 0]);
+        Carbon::setTestNow('2026-11-23 10:30:00');
+        $this->happens($id, 'step-done', ['step' => 0]);
+        $last = $this->happens($id, 'pan-reads', ['grams' => 1050]);
+        Carbon::setTestNow();
+
+        self::assertEqualsWithDelta(30.0, (float) Weighed::query()->firstOrFail()->minutes, 1e-6);
+        $after = $this->postJson('/api/reduce', [...self::SAUCE, 'method' => [], 'by' => 'weight', 'value' => 900, 'heat' => 'simmering']);
+        $after->assertJsonPath('heat.cooks', 1);
+        self::assertLessThan($before->json('heat.uncertain_percent'), $after->json('heat.uncertain_percent'));
+        $events = (array) $last->json('events');
+        $this->happens($id, 'undone', ['event' => end($events)['id']]);
+        self::assertSame(0, Weighed::query()->count());
+    }
+
+    public function test_measured_ph_and_solids_take_the_place_of_estimates_and_stand_beside_them(): void
+    {
+        $id = $this->cook()->json('id');
+        $estimate = $this->getJson("/api/batches/{$id}/cook")->json('balance.ph.estimate');
+        $this->happens($id, 'ph', ['ph' => 3.71]);
+        $cook = $this->happens($id, 'solids', ['percent' => 21.5]);
+
+        $cook->assertJsonPath('balance.ph.estimate', 3.71)->assertJsonPath('measured.ph.value', 3.71)->assertJsonPath('balance.batch.dissolved_solids_percent', 21.5);
+        self::assertEqualsWithDelta($estimate, $cook->json('measured.ph.estimate'), 0.01);
+        self::assertLessThan(0.2, $cook->json('balance.ph.high') - $cook->json('balance.ph.low'));
+        $this->getJson("/api/batches/{$id}")->assertJsonPath('balance.ph.estimate', 3.71);
+    }
+
+    public function test_cooling_is_watched_from_the_moment_the_heat_goes_off(): void
+    {
+        $id = $this->cook()->json('id');
+        Carbon::setTestNow('2026-11-23 10:00:00');
+        $this->happens($id, 'heat-off')->assertJsonPath('cooling.stage', 'first');
+        $this->happens($id, 'temperature', ['celsius' => 84]);
+        Carbon::setTestNow('2026-11-23 12:30:00');
+        $this->getJson("/api/batches/{$id}/cook")->assertJsonPath('cooling.stage', 'too-slow');
+        Carbon::setTestNow();
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function slips(): iterable
+    {
+        yield 'a scale below zero' => [['kind' => 'measured', 'figures' => ['line' => 1, 'grams' => -4]], 'below zero'];
+        yield 'no number' => [['kind' => 'measured', 'figures' => ['line' => 1, 'grams' => 'NaN']], 'number of grams'];
+        yield 'no such line' => [['kind' => 'measured', 'figures' => ['line' => 40, 'grams' => 4]], 'no line 40'];
+        yield 'no such step' => [['kind' => 'step-done', 'figures' => ['step' => 12]], 'no such step'];
+        yield 'a pH of 0' => [['kind' => 'ph', 'figures' => ['ph' => 0]], 'No sauce has a pH below 1'];
+        yield 'a pH of 15' => [['kind' => 'ph', 'figures' => ['ph' => 15]], 'No sauce has a pH below 1'];
+        yield 'a sauce of 900 degrees' => [['kind' => 'temperature', 'figures' => ['celsius' => 900]], 'between -30 and 200'];
+        yield 'nothing that happens' => [['kind' => 'exploded'], 'What happened is one of'];
+        yield 'someone else’s timer' => [['kind' => 'timer-stopped', 'figures' => ['timer' => 99]], 'no such timer'];
+        yield 'rebalanced to nonsense' => [['kind' => 'rebalanced', 'rebalanced' => [['line' => 1]]], 'list of lines and grams'];
+        yield 'figures that are none' => [['kind' => 'measured', 'figures' => 'ten'], 'named numbers'];
+    }
+
+    /** @param array<string, mixed> $event */
+    #[DataProvider('slips')]
+    public function test_a_slip_is_told_and_nothing_is_written(array $event, string $says): void
+    {
+        $id = $this->cook()->json('id');
+        $answer = $this->postJson("/api/batches/{$id}/cook", $event)->assertStatus(422);
+
+        self::assertStringContainsString($says, (string) $answer->json('message'));
+        self::assertSame(0, Happening::query()->count());
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function sizes(): iterable
+    {
+        yield 'nothing times' => [['factor' => 0], 'factor'];
+        yield 'an absurd factor' => [['factor' => 1e9], 'factor'];
+        yield 'what is not in it' => [['have' => 'gooseberries 340 g'], 'gooseberr'];
+        yield 'no amount' => [['to' => 'plenty'], 'plenty'];
+    }
+
+    /** @param array<string, mixed> $size */
+    #[DataProvider('sizes')]
+    public function test_a_size_that_cannot_be_is_told(array $size, string $says): void
+    {
+        $answer = $this->postJson("/api/sauces/{$this->sauce}/cooks", $size)->assertStatus(422);
+
+        self::assertStringContainsStringIgnoringCase($says, (string) $answer->json('message'));
+    }
+
+    public function test_a_tasting_batch_has_no_sheet(): void
+    {
+        $batch = $this->postJson("/api/sauces/{$this->sauce}/batches", [])->json('id');
+
+        $this->getJson("/api/batches/{$batch}/cook")->assertNotFound();
+    }
+
+    public function test_without_instruments_everything_is_said_and_nothing_breaks(): void
+    {
+        $this->getJson('/api/instruments')->assertOk()->assertJsonPath('there', [])->assertJsonPath('says', null);
+        foreach (['scale', 'probe', 'refractometer', 'ph-meter'] as $instrument) {
+            $answer = $this->getJson("/api/instruments/{$instrument}")->assertOk()->assertJsonPath('value', null);
+            self::assertMatchesRegularExpression('/does not answer|not calibrated/', (string) $answer->json('says'));
+        }
+        $this->postJson('/api/instruments/scale/tare')->assertOk();
+        $this->postJson('/api/instruments/ph-meter/buffer', ['buffer' => 4.01])->assertOk();
+        $this->postJson('/api/instruments/ph-meter/buffer', ['buffer' => 'four'])->assertStatus(422);
+        $this->postJson('/api/instruments/stand-in', ['do' => 'pour', 'grams' => 5])->assertOk();
+        $this->postJson('/api/instruments/stand-in', ['do' => 'explode'])->assertStatus(422);
+    }
+
+    /**
+     * @param array<string, mixed> $size
+     *
+     * @return TestResponse<Response>
+     */
+    private function cook(array $size = []): TestResponse
+    {
+        return $this->postJson("/api/sauces/{$this->sauce}/cooks", $size)->assertCreated();
+    }
+
+    /**
+     * @param array<string, float|int> $figures
+     *
+     * @return TestResponse<Response>
+     */
+    private function happens(int $batch, string $kind, array $figures = []): TestResponse
+    {
+        return $this->postJson("/api/batches/{$batch}/cook", ['kind' => $kind, 'figures' => $figures])->assertCreated();
+    }
+}

@@ -1,0 +1,32 @@
+import { Box, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { api, Refusal } from '../shared/api';
+import { Frame } from '../shared/Frame';
+import { LostPage } from '../shared/LostPage';
+import { CookSheet } from './CookSheet';
+
+/** Opens a cook, and asks which instruments are there. */
+export function CookPage() {
+  const id = Number(useParams().id);
+  const cook = useQuery({ queryKey: ['cook', id], queryFn: () => api.cook(id), refetchOnMount: 'always' });
+  const instruments = useQuery({ queryKey: ['instruments'], queryFn: api.instruments, refetchInterval: 5_000 });
+  if (cook.error instanceof Refusal && cook.error.status === 404) return <LostPage />;
+  if (cook.data === undefined) {
+    return (
+      <Frame>
+        <Typography role="status" sx={{ mt: 4 }}>
+          {cook.error?.message ?? 'Opening …'}
+        </Typography>
+      </Frame>
+    );
+  }
+  return (
+    <Box component="main" sx={{ minHeight: '100vh', bgcolor: 'background.default' }}>
+      <CookSheet
+        opened={cook.data}
+        instruments={instruments.data ?? { there: [], stand_in: false, calibration: null, says: null }}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,303 @@
+import { Box, Typography } from '@mui/material';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { Link } from 'react-router';
+import type { Cook, CookEvent, Instruments, Move } from '../shared/api';
+import { BarMark } from '../shared/AxisBars';
+import { quietButton } from '../shared/Frame';
+import { grams, spoken } from '../shared/words';
+import { CoolingMove } from './CoolingMove';
+import { FillMove } from './FillMove';
+import { huge, quiet } from './looks';
+import { MoveList } from './MoveList';
+import { Outbox } from './outbox';
+import { ReadingsMove } from './ReadingsMove';
+import { Rebalancing } from './Rebalancing';
+import { StepMove } from './StepMove';
+import { Timers } from './Timers';
+import { WeighAlong } from './WeighAlong';
+
+/** Asks the browser to keep the screen on, again whenever the page comes back into view. */
+function useWakefulness() {
+  useEffect(() => {
+    let lock: WakeLockSentinel | null = null;
+    const ask = () => {
+      if (document.visibilityState === 'visible' && 'wakeLock' in navigator) {
+        navigator.wakeLock.request('screen').then(
+          (granted) => {
+            lock = granted;
+          },
+          () => undefined,
+        );
+      }
+    };
+    ask();
+    document.addEventListener('visibilitychange', ask);
+    return () => {
+      document.removeEventListener('visibilitychange', ask);
+      void lock?.release();
+    };
+  }, []);
+}
+
+const firstOpen = (cook: Cook): number => {
+  const open = cook.moves.findIndex((move) => !move.done);
+  return open < 0 ? cook.moves.length - 1 : open;
+};
+
+/** One thing at a time, from the empty pan to the jars. */
+export function CookSheet({ opened, instruments }: { opened: Cook; instruments: Instruments }) {
+  const [cook, setCook] = useState(opened);
+  const [at, setAt] = useState(() => firstOpen(opened));
+  // the server's clock, which all devices share
+  const [offset] = useState(() => opened.now - Date.now() / 1000);
+  const [fault, setFault] = useState<string | null>(null);
+  const [showsAll, setShowsAll] = useState(false);
+  const queries = useQueryClient();
+  const [outbox] = useState(
+    () =>
+      new Outbox(
+        opened.id,
+        offset,
+        (now) => {
+          setCook(now);
+          queries.setQueryData(['cook', opened.id], now);
+        },
+        setFault,
+      ),
+  );
+  const waiting = useSyncExternalStore(outbox.subscribe, outbox.size);
+  useWakefulness();
+  useEffect(
+    () => () => {
+      outbox.close();
+    },
+    [outbox],
+  );
+  useEffect(() => {
+    document.title = `Cook: ${cook.title} · Vinculum`;
+  }, [cook.title]);
+
+  const tell = (event: CookEvent) => {
+    setFault(null);
+    outbox.add(event);
+  };
+  const goOn = () => {
+    setAt((now) => Math.min(cook.moves.length - 1, now + 1));
+  };
+  const move = cook.moves[at];
+  return (
+    <Box sx={{ maxWidth: 900, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 3 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 1.5,
+          borderBottom: '3px solid',
+          borderColor: 'bar.rule',
+          minHeight: 56,
+        }}
+      >
+        <Typography variant="h1" noWrap sx={{ flex: 1, minWidth: 0, fontSize: '1.25rem' }}>
+          {cook.title === '' ? 'Unnamed sauce' : cook.title}
+        </Typography>
+        <Typography role="status" data-waiting={waiting} sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+          {waiting > 0 ? `${waiting} kept here, sent later` : 'Kept'}
+        </Typography>
+        <Box
+          component="button"
+          type="button"
+          aria-expanded={showsAll}
+          sx={quietButton}
+          onClick={() => {
+            setShowsAll(!showsAll);
+          }}
+        >
+          {at + 1} of {cook.moves.length}
+        </Box>
+        <Box
+          component={Link}
+          to={`/sauce/${cook.sauce}`}
+          sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center' }}
+        >
+          Leave
+        </Box>
+      </Box>
+      <Timers timers={cook.timers} offset={offset} onEvent={tell} />
+      {fault !== null && (
+        <Typography role="alert" sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1.5, my: 1 }}>
+          {fault}
+        </Typography>
+      )}
+      {showsAll && (
+        <MoveList
+          moves={cook.moves}
+          at={at}
+          onMove={(to) => {
+            setAt(to);
+            setShowsAll(false);
+          }}
+        />
+      )}
+      {cook.rebalancing.length > 0 && <Rebalancing cook={cook} onEvent={tell} />}
+      {move !== undefined && (
+        <Box component="section" aria-label="Now" data-move={move.kind} key={at} sx={{ pt: 2 }}>
+          {move.stage !== null && <Typography sx={quiet}>{move.stage}</Typography>}
+          <Now move={move} cook={cook} instruments={instruments} onEvent={tell} onDone={goOn} />
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 2 }}>
+        <Box
+          component="button"
+          type="button"
+          disabled={at === 0}
+          sx={quietButton}
+          onClick={() => {
+            setAt(at - 1);
+          }}
+        >
+          Back
+        </Box>
+        <Box component="button" type="button" disabled={at + 1 >= cook.moves.length} sx={quietButton} onClick={goOn}>
+          Skip
+        </Box>
+      </Box>
+      <Box sx={{ mt: 1, maxWidth: 420 }}>
+        <BarMark axes={cook.balance.axes} />
+      </Box>
+      {cook.balance.cautions.map((caution) => (
+        <Typography key={caution.code} sx={{ fontSize: '0.9rem', mt: 0.5 }}>
+          <strong>{caution.severity === 'info' ? 'Note' : 'Mind'}:</strong> {caution.text} ({caution.source})
+        </Typography>
+      ))}
+    </Box>
+  );
+}
+
+/** As the scale shows it. */
+const inGrams = (value: number): string => (value >= 999.5 ? `${value.toFixed(0)} g` : grams(value));
+
+interface NowProps {
+  move: Move;
+  cook: Cook;
+  instruments: Instruments;
+  onEvent: (event: CookEvent) => void;
+  onDone: () => void;
+}
+
+function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
+  const scale = { hasScale: instruments.there.includes('scale'), isStandIn: instruments.stand_in };
+  const { measure, step } = move;
+  if (measure !== null) {
+    return (
+      <Box>
+        {measure.take !== null && (
+          <Typography data-take sx={{ fontSize: '1.1rem', fontWeight: 700 }}>
+            Take the {measure.take}
+          </Typography>
+        )}
+        <Typography sx={huge} data-measure={measure.line}>
+          {measure.grams === null
+            ? ''
+            : `${measure.measure === grams(measure.grams) ? inGrams(measure.grams) : spoken(measure.measure)} `}
+          {measure.name.toLowerCase()}
+        </Typography>
+        <Typography sx={{ ...quiet, mb: 1.5 }}>
+          {[
+            ...(measure.grams === null
+              ? ['to taste']
+              : measure.measure === grams(measure.grams)
+                ? []
+                : [inGrams(measure.grams)]),
+            ...(measure.changed ? ['rebalanced'] : []),
+            ...(measure.actual_grams === null ? [] : [`${grams(measure.actual_grams)} went in`]),
+            ...(measure.note === null ? [] : [measure.note]),
+          ].join(' · ')}
+        </Typography>
+        <WeighAlong
+          {...scale}
+          key={measure.line}
+          target={measure.grams}
+          tares
+          pours={measure.grams ?? 1}
+          accept="It is in"
+          onGrams={(weighed) => {
+            onEvent({ kind: 'measured', figures: { line: measure.line, grams: weighed } });
+            onDone();
+          }}
+        />
+      </Box>
+    );
+  }
+  if (step !== null) {
+    return (
+      <StepMove
+        step={step}
+        onEvent={onEvent}
+        onDone={() => {
+          onEvent({ kind: 'step-done', figures: { step: step.number } });
+          onDone();
+        }}
+      />
+    );
+  }
+  switch (move.kind) {
+    case 'pan-empty':
+      return (
+        <Box>
+          <Typography sx={huge}>Weigh the empty pan</Typography>
+          <Typography sx={{ ...quiet, mb: 1.5 }}>
+            Then the pan itself says when enough has boiled off. Its handle may rest on nothing.
+          </Typography>
+          <WeighAlong
+            {...scale}
+            key="empty"
+            target={null}
+            tares={false}
+            pours={850}
+            accept="That is the pan"
+            onGrams={(weighed) => {
+              onEvent({ kind: 'pan-empty', figures: { grams: weighed } });
+              onDone();
+            }}
+          />
+        </Box>
+      );
+    case 'pan-reads':
+      return (
+        <Box>
+          <Typography sx={huge} data-stop-at={cook.pan.reads_grams ?? cook.pan.sauce_grams}>
+            {cook.pan.reads_grams === null
+              ? `Stop when the sauce alone weighs ${grams(cook.pan.sauce_grams)}`
+              : `Stop when pan and sauce weigh ${grams(cook.pan.reads_grams)}`}
+          </Typography>
+          <Typography sx={{ ...quiet, mb: 1.5 }}>
+            {cook.pan.water_grams >= 1 && `${grams(cook.pan.water_grams)} of water boil off`}
+            {cook.pan.minutes !== null &&
+              `, about ${cook.pan.minutes.value.toFixed(0)} minutes (${cook.pan.minutes.low.toFixed(0)} to ${cook.pan.minutes.high.toFixed(0)})`}
+            . The weight is the surer end.
+          </Typography>
+          <WeighAlong
+            {...scale}
+            key="reads"
+            target={cook.pan.reads_grams ?? cook.pan.sauce_grams}
+            tares={false}
+            pours={cook.pan.reads_grams ?? cook.pan.sauce_grams}
+            accept="That is what it weighs"
+            onGrams={(weighed) => {
+              onEvent({ kind: 'pan-reads', figures: { grams: weighed } });
+              onDone();
+            }}
+          />
+        </Box>
+      );
+    case 'cool':
+      return (
+        <CoolingMove cook={cook} hasProbe={instruments.there.includes('probe')} onEvent={onEvent} onDone={onDone} />
+      );
+    case 'readings':
+      return <ReadingsMove cook={cook} instruments={instruments} onEvent={onEvent} onDone={onDone} />;
+    default:
+      return <FillMove cook={cook} onEvent={onEvent} />;
+  }
+}

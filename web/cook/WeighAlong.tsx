@@ -1,0 +1,160 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useEffect, useState } from 'react';
+import { api, type InstrumentReading } from '../shared/api';
+import { textField } from '../shared/fields';
+import { quietButton } from '../shared/Frame';
+import { grams } from '../shared/words';
+import { big } from './looks';
+import { useScale } from './useScale';
+
+interface Props {
+  /** What the scale is to come to; null where anything goes. */
+  target: number | null;
+  hasScale: boolean;
+  isStandIn: boolean;
+  /** Whether what is on the scale counts as nothing when this begins. */
+  tares: boolean;
+  /** What the stand-in would put on when it plays along. */
+  pours: number;
+  accept: string;
+  onGrams: (grams: number) => void;
+}
+
+/** Within this many grams, or this share, it is on the line. */
+const onTheLine = (target: number) => Math.max(1, 0.01 * target);
+const lineAt = 75;
+
+const still = (left: number, target: number): string => {
+  if (Math.abs(left) <= onTheLine(target)) return 'on the line';
+  return left > 0 ? `${grams(left)} to go` : `${grams(-left)} over`;
+};
+
+/** Live weight against a line; by hand where there is no scale, or it has fallen silent. */
+export function WeighAlong({ target, hasScale, isStandIn, tares, pours, accept, onGrams }: Props) {
+  const reading = useScale(hasScale);
+  const [typed, setTyped] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  useEffect(() => {
+    if (hasScale && tares) void api.tare().catch(() => undefined);
+  }, [hasScale, tares]);
+  const live = reading?.value ?? null;
+  const take = () => {
+    const number = Number(typed.replace(',', '.'));
+    if (typed.trim() !== '') {
+      if (!(number >= 0)) setFault('A weight is a number of grams, nothing or more.');
+      else onGrams(number);
+    } else if (live !== null) {
+      if (live < 0) setFault(reading?.says ?? 'The scale reads below zero: set it to nothing first.');
+      else onGrams(live);
+    } else if (target !== null) {
+      onGrams(target);
+    } else {
+      setFault('Type what the scale shows.');
+    }
+  };
+  const isAsPlanned = typed.trim() === '' && live === null && target !== null;
+  return (
+    <Box>
+      {live !== null && <Live reading={reading} target={target} />}
+      {reading?.says !== undefined && reading.says !== null && (
+        <Typography role="status" data-scale-says sx={{ my: 1 }}>
+          {reading.says}
+        </Typography>
+      )}
+      <Button variant="contained" fullWidth sx={{ ...big, mt: 1.5 }} data-accept onClick={take}>
+        {isAsPlanned ? `${accept} as planned` : accept}
+      </Button>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mt: 1.5 }}>
+        <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+          By hand
+          <Box
+            component="input"
+            inputMode="decimal"
+            aria-label="Grams by hand"
+            value={typed}
+            onChange={(event: { target: { value: string } }) => {
+              setTyped(event.target.value);
+              setFault(null);
+            }}
+            onKeyDown={(event: { key: string }) => {
+              if (event.key === 'Enter') take();
+            }}
+            sx={{ ...textField, width: 100, minHeight: 48, fontSize: '1.1rem' }}
+          />
+          g
+        </Box>
+        {hasScale && (
+          <Box component="button" type="button" sx={quietButton} onClick={() => void api.tare().catch(() => undefined)}>
+            Set the scale to nothing
+          </Box>
+        )}
+      </Box>
+      {isStandIn && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1, alignItems: 'center' }}>
+          <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
+            Stand-in scale:
+          </Typography>
+          <Box component="button" type="button" data-pour="line" sx={quietButton} onClick={() => void pour(pours)}>
+            put on {grams(pours)}
+          </Box>
+          <Box
+            component="button"
+            type="button"
+            data-pour="over"
+            sx={quietButton}
+            onClick={() => void pour(1.25 * pours)}
+          >
+            a quarter too much
+          </Box>
+        </Box>
+      )}
+      {fault !== null && (
+        <Typography role="alert" sx={{ mt: 1 }}>
+          {fault}
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+const pour = (amount: number) => api.standIn({ do: 'pour', grams: amount, seconds: 1.5 }).catch(() => undefined);
+
+function Live({ reading, target }: { reading: InstrumentReading | null; target: number | null }) {
+  const live = reading?.value ?? 0;
+  const left = target === null ? null : target - live;
+  const share = target === null || target <= 0 ? 0 : Math.max(0, Math.min(100, (lineAt * live) / target));
+  return (
+    <Box>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap' }}>
+        <Typography
+          component="span"
+          data-live={live}
+          data-settled={reading?.settled}
+          sx={{ fontSize: 'clamp(2.6rem, 12vw, 5rem)', fontWeight: 700, lineHeight: 1.1 }}
+        >
+          {live.toFixed(0)} g
+        </Typography>
+        {target !== null && left !== null && (
+          <Typography component="span" sx={{ fontSize: '1.6rem', fontWeight: 600 }}>
+            {still(left, target)}
+          </Typography>
+        )}
+      </Box>
+      {target !== null && target > 0 && (
+        <Box aria-hidden sx={{ position: 'relative', height: 34, bgcolor: 'bar.track', mt: 0.5 }}>
+          <Box sx={{ position: 'absolute', inset: 0, right: 'auto', width: `${share}%`, bgcolor: 'bar.windowEdge' }} />
+          <Box
+            sx={{
+              position: 'absolute',
+              left: `${lineAt}%`,
+              top: -6,
+              bottom: -6,
+              borderLeft: '4px solid',
+              borderColor: 'bar.value',
+            }}
+          />
+        </Box>
+      )}
+    </Box>
+  );
+}

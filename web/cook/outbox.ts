@@ -1,0 +1,85 @@
+import { api, type Cook, type CookEvent, Refusal } from '../shared/api';
+
+const retryAfter = 2_000;
+
+/**
+ * What happened at the stove, on its way to the server: kept in the browser until it is stored, sent in order, and each
+ * under a key of its own, so that sending it twice stores it once.
+ */
+export class Outbox {
+  private waiting: CookEvent[];
+  private isSending = false;
+  private listeners = new Set<() => void>();
+  private retry: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(
+    private readonly batch: number,
+    /** How far the server's clock is ahead of this one, in seconds. */
+    private readonly offset: number,
+    private readonly onCook: (cook: Cook) => void,
+    private readonly onRefused: (message: string) => void,
+  ) {
+    this.waiting = this.kept();
+    if (this.waiting.length > 0) void this.send();
+  }
+
+  readonly subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** How many events are not stored yet. */
+  readonly size = () => this.waiting.length;
+
+  add(event: CookEvent) {
+    this.keep([...this.waiting, { ...event, at: Date.now() / 1000 + this.offset, key: crypto.randomUUID() }]);
+    void this.send();
+  }
+
+  close() {
+    clearTimeout(this.retry);
+  }
+
+  private async send() {
+    if (this.isSending) return;
+    this.isSending = true;
+    clearTimeout(this.retry);
+    while (this.waiting[0] !== undefined) {
+      try {
+        const cook = await api.happen(this.batch, this.waiting[0]);
+        this.keep(this.waiting.slice(1));
+        this.onCook(cook);
+      } catch (reason) {
+        if (reason instanceof Refusal && reason.status < 500) {
+          this.onRefused(reason.message);
+          this.keep(this.waiting.slice(1));
+        } else {
+          this.retry = setTimeout(() => void this.send(), retryAfter);
+          break;
+        }
+      }
+    }
+    this.isSending = false;
+  }
+
+  private keep(events: CookEvent[]) {
+    this.waiting = events;
+    localStorage.setItem(this.name(), JSON.stringify(events));
+    this.listeners.forEach((listener) => {
+      listener();
+    });
+  }
+
+  private kept(): CookEvent[] {
+    try {
+      const found: unknown = JSON.parse(localStorage.getItem(this.name()) ?? '[]');
+      return Array.isArray(found) ? (found as CookEvent[]) : [];
+    } catch {
+      return [];
+    }
+  }
+
+  private name() {
+    return `vinculum-cook-${this.batch}`;
+  }
+}
