@@ -29,7 +29,7 @@ $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev
 $server = proc_open(["{$root}/vinculum", 'start', '--no-build', '--empty', '--port', (string) PORT], $quiet, $pipes, $root, ['VINCULUM_DATABASE' => $database, 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')]);
 $driver = proc_open(['chromedriver', '--port=' . DRIVER, '--silent'], $quiet, $pipes);
 assert(is_resource($server) && is_resource($driver));
-$answers = static fn(int $port, string $path): bool => @file_get_contents("http://127.0.0.1:{$port}{$path}") !== false;
+$answers = static fn(int $port, string $path): bool => @file_get_contents("http://127.0.0.1:{$port}{$path}", false, stream_context_create(['http' => ['timeout' => 1]])) !== false;
 for ($wait = 0; $wait < 300 && !($answers(PORT, '/api/idle') && $answers(DRIVER, '/status')); ++$wait) {
     usleep(100_000);
 }

@@ -46,7 +46,7 @@ final class Hearth
         $formula = $this->weighing->formula($edit);
         $wish = $batch->wish === null ? ScaleWish::once() : ScaleWish::kept($batch->wish);
         $wanted = $wish->wanted($formula, $this->weighing->catalogue(), $edit->measures);
-        $scale = Scale::of($formula, $wanted, $edit->measures, $this->weighing->style($edit)?->target, $edit->pan, implode(' ', $edit->method), $wish->headSpace, $wish->holdsBack);
+        $scale = Scale::of($formula, $wanted, $edit->measures, $this->weighing->style($edit)?->target, $edit->pan, implode(' ', $edit->method), $wish->headSpace, $wish->holdsBack, self::hob());
 
         return CookPlan::of($scale, $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, self::hob());
     }

@@ -16,7 +16,7 @@ final class AccessTest extends BrowserTestCase
     {
         foreach ([[1280, 800], [768, 1024], [390, 844]] as [$width, $height]) {
             self::resize($width, $height);
-            foreach (['/', '/sauce/1', '/sauce/5', '/sauce/8/taste', '/sauce/8/compare?before=1', '/palate', '/pantry', '/nowhere/at/all'] as $place) {
+            foreach (['/', '/sauce/1', '/sauce/5', '/sauce/8/cook', '/sauce/8/taste', '/sauce/8/compare?before=1', '/palate', '/pantry', '/nowhere/at/all'] as $place) {
                 foreach (['light', 'dark'] as $scheme) {
                     self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]]);
                     self::open($place);
@@ -30,10 +30,10 @@ final class AccessTest extends BrowserTestCase
     public function test_no_serious_issue_in_what_opens_on_a_screen(): void
     {
         self::resize(1280, 900);
-        foreach (['swap', 'scale', 'thickness', 'parts', 'versions'] as $panel) {
+        foreach (['method', 'swap', 'scale', 'thickness', 'parts', 'versions'] as $panel) {
             self::open('/sauce/8');
             self::find("[data-choice=\"{$panel}\"]")->click();
-            self::until(static fn(): bool => self::findAll('#panel [data-swap], #panel [data-scale], #panel [data-thicken], #panel [data-parts], #panel [data-version]') !== [], "{$panel} is open");
+            self::until(static fn(): bool => self::findAll('#panel [data-understood], #panel [data-swap], #panel [data-scale], #panel [data-thicken], #panel [data-parts], #panel [data-version]') !== [], "{$panel} is open");
             self::assertSame([], self::issues(), $panel);
         }
         self::find('[aria-label="What to do with line 2"]')->click();
@@ -55,11 +55,34 @@ final class AccessTest extends BrowserTestCase
         self::assertSame([], self::issues(), 'farewell');
     }
 
+    public function test_no_serious_issue_in_any_move_of_a_cook(): void
+    {
+        self::resize(390, 844);
+        $cook = self::cook();
+        self::open($cook);
+        self::find('[aria-expanded]')->click();
+        self::find('ol[aria-label="The whole sheet"]');
+        self::assertSame([], self::issues(), 'the whole sheet');
+        self::open($cook);
+        $seen = [];
+        do {
+            $kind = (string) self::find('[data-move]')->getAttribute('data-move');
+            if (!in_array($kind, $seen, true)) {
+                $seen[] = $kind;
+                self::assertSame([], self::issues(), $kind);
+                self::assertLessThanOrEqual(self::$browser->executeScript('return window.innerWidth'), self::$browser->executeScript('return document.documentElement.scrollWidth'), $kind);
+            }
+            $isMore = self::$browser->executeScript('const skip = [...document.querySelectorAll("button")].find((one) => one.textContent === "Skip"); const more = !skip.disabled; skip.click(); return more;');
+            usleep(150_000);
+        } while ($isMore);
+        self::assertSame(['pan-empty', 'measure', 'step', 'pan-reads', 'cool', 'readings', 'fill'], $seen);
+    }
+
     public function test_nothing_is_wider_than_the_screen(): void
     {
         foreach ([360, 390, 768, 1280] as $width) {
             self::resize($width, 800);
-            foreach (['/', '/sauce/1', '/sauce/8/taste', '/sauce/8/compare?before=1', '/palate', '/pantry'] as $place) {
+            foreach (['/', '/sauce/1', '/sauce/8/cook', '/sauce/8/taste', '/sauce/8/compare?before=1', '/palate', '/pantry'] as $place) {
                 self::open($place);
                 self::find('h1, [data-axis="heat"]');
                 self::assertLessThanOrEqual(self::$browser->executeScript('return window.innerWidth'), self::$browser->executeScript('return document.documentElement.scrollWidth'), "{$place} at {$width}");
@@ -78,6 +101,16 @@ final class AccessTest extends BrowserTestCase
 
         self::assertCount(12, self::findAll('ol[aria-label="Lines of the sauce"] li'));
         self::assertLessThanOrEqual(800, self::$browser->executeScript($bottom));
+    }
+
+    /** @return string the place of a cook that has begun */
+    private static function cook(): string
+    {
+        self::open('/sauce/5');
+        $id = self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch("/api/sauces/5/cooks", {method: "POST", headers: {"Content-Type": "application/json"}, body: "{}"}).then((answer) => answer.json()).then((cook) => done(cook.id));');
+        self::assertIsInt($id);
+
+        return "/cook/{$id}";
     }
 
     /** @return list<string> serious and critical findings */

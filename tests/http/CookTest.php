@@ -98,6 +98,7 @@ final class CookTest extends HttpTestCase
         $after = $this->postJson('/api/reduce', [...self::SAUCE, 'method' => [], 'by' => 'weight', 'value' => 900, 'heat' => 'simmering']);
         $after->assertJsonPath('heat.cooks', 1);
         self::assertLessThan($before->json('heat.uncertain_percent'), $after->json('heat.uncertain_percent'));
+        self::assertStringContainsString('1 weighed cook in it', implode(' ', (array) $this->postJson('/api/scale', [...self::SAUCE, 'factor' => 2])->json('notes')));
         $events = (array) $last->json('events');
         $this->happens($id, 'undone', ['event' => end($events)['id']]);
         self::assertSame(0, Weighed::query()->count());

@@ -8,7 +8,7 @@ import { quietButton } from '../shared/Frame';
 import { grams, spoken } from '../shared/words';
 import { CoolingMove } from './CoolingMove';
 import { FillMove } from './FillMove';
-import { huge, quiet } from './looks';
+import { huge, inGrams, quiet } from './looks';
 import { MoveList } from './MoveList';
 import { Outbox } from './outbox';
 import { ReadingsMove } from './ReadingsMove';
@@ -174,9 +174,6 @@ export function CookSheet({ opened, instruments }: { opened: Cook; instruments: 
   );
 }
 
-/** As the scale shows it. */
-const inGrams = (value: number): string => (value >= 999.5 ? `${value.toFixed(0)} g` : grams(value));
-
 interface NowProps {
   move: Move;
   cook: Cook;
@@ -247,7 +244,8 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
         <Box>
           <Typography sx={huge}>Weigh the empty pan</Typography>
           <Typography sx={{ ...quiet, mb: 1.5 }}>
-            Then the pan itself says when enough has boiled off. Its handle may rest on nothing.
+            With nothing on the scale, set it to nothing; then the pan, its handle free. So the pan itself says when
+            enough has boiled off.
           </Typography>
           <WeighAlong
             {...scale}
@@ -268,8 +266,8 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
         <Box>
           <Typography sx={huge} data-stop-at={cook.pan.reads_grams ?? cook.pan.sauce_grams}>
             {cook.pan.reads_grams === null
-              ? `Stop when the sauce alone weighs ${grams(cook.pan.sauce_grams)}`
-              : `Stop when pan and sauce weigh ${grams(cook.pan.reads_grams)}`}
+              ? `Stop when the sauce alone weighs ${inGrams(cook.pan.sauce_grams)}`
+              : `Stop when pan and sauce weigh ${inGrams(cook.pan.reads_grams)}`}
           </Typography>
           <Typography sx={{ ...quiet, mb: 1.5 }}>
             {cook.pan.water_grams >= 1 && `${grams(cook.pan.water_grams)} of water boil off`}
@@ -293,7 +291,13 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
       );
     case 'cool':
       return (
-        <CoolingMove cook={cook} hasProbe={instruments.there.includes('probe')} onEvent={onEvent} onDone={onDone} />
+        <CoolingMove
+          cook={cook}
+          hasProbe={instruments.there.includes('probe')}
+          isStandIn={instruments.stand_in}
+          onEvent={onEvent}
+          onDone={onDone}
+        />
       );
     case 'readings':
       return <ReadingsMove cook={cook} instruments={instruments} onEvent={onEvent} onDone={onDone} />;

@@ -10,11 +10,13 @@ const probeEvery = 60_000;
 export function CoolingMove({
   cook,
   hasProbe,
+  isStandIn,
   onEvent,
   onDone,
 }: {
   cook: Cook;
   hasProbe: boolean;
+  isStandIn: boolean;
   onEvent: (event: CookEvent) => void;
   onDone: () => void;
 }) {
@@ -22,6 +24,14 @@ export function CoolingMove({
   const [fault, setFault] = useState<string | null>(null);
   const isOff = cook.heat_off !== null;
   const read = async () => {
+    if (isStandIn && cook.heat_off !== null) {
+      // a pan that cools as pans do, for trying it out
+      const minutes = Math.max(0, Date.now() / 1000 - cook.heat_off) / 60;
+      await api
+        .standIn({ do: 'dip', ph: 3.8, percent: 20, celsius: 19 + 71 * Math.exp(-minutes / 30) })
+        .catch(() => undefined);
+      await new Promise((done) => setTimeout(done, 4_000));
+    }
     const found = await api.read('probe').catch(() => null);
     if (found?.value != null) {
       onEvent({ kind: 'temperature', figures: { celsius: found.value } });

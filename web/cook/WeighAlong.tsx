@@ -3,8 +3,7 @@ import { useEffect, useState } from 'react';
 import { api, type InstrumentReading } from '../shared/api';
 import { textField } from '../shared/fields';
 import { quietButton } from '../shared/Frame';
-import { grams } from '../shared/words';
-import { big } from './looks';
+import { big, inGrams } from './looks';
 import { useScale } from './useScale';
 
 interface Props {
@@ -26,7 +25,7 @@ const lineAt = 75;
 
 const still = (left: number, target: number): string => {
   if (Math.abs(left) <= onTheLine(target)) return 'on the line';
-  return left > 0 ? `${grams(left)} to go` : `${grams(-left)} over`;
+  return left > 0 ? `${inGrams(left)} to go` : `${inGrams(-left)} over`;
 };
 
 /** Live weight against a line; by hand where there is no scale, or it has fallen silent. */
@@ -94,15 +93,21 @@ export function WeighAlong({ target, hasScale, isStandIn, tares, pours, accept, 
           <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
             Stand-in scale:
           </Typography>
-          <Box component="button" type="button" data-pour="line" sx={quietButton} onClick={() => void pour(pours)}>
-            put on {grams(pours)}
+          <Box
+            component="button"
+            type="button"
+            data-pour="line"
+            sx={quietButton}
+            onClick={() => void pour(pours, !tares)}
+          >
+            put on {inGrams(pours)}
           </Box>
           <Box
             component="button"
             type="button"
             data-pour="over"
             sx={quietButton}
-            onClick={() => void pour(1.25 * pours)}
+            onClick={() => void pour(1.25 * pours, !tares)}
           >
             a quarter too much
           </Box>
@@ -117,7 +122,19 @@ export function WeighAlong({ target, hasScale, isStandIn, tares, pours, accept, 
   );
 }
 
-const pour = (amount: number) => api.standIn({ do: 'pour', grams: amount, seconds: 1.5 }).catch(() => undefined);
+/** What is weighed as it stands goes onto an empty scale; what is weighed in goes on top. */
+async function pour(amount: number, isOntoEmpty: boolean) {
+  try {
+    if (isOntoEmpty) {
+      await api.standIn({ do: 'clear' });
+      await new Promise((done) => setTimeout(done, 1_500));
+      await api.tare();
+    }
+    await api.standIn({ do: 'pour', grams: amount, seconds: 1.5 });
+  } catch {
+    // a stand-in that is gone pours nothing, and the page says that the scale is silent
+  }
+}
 
 function Live({ reading, target }: { reading: InstrumentReading | null; target: number | null }) {
   const live = reading?.value ?? 0;

@@ -3,3 +3,6 @@ export const big = { minHeight: 64, fontSize: '1.25rem' } as const;
 /** Words to be read from across the kitchen. */
 export const huge = { fontSize: 'clamp(1.7rem, 6.5vw, 3rem)', fontWeight: 600, lineHeight: 1.15 } as const;
 export const quiet = { color: 'text.secondary', fontSize: '1.05rem' } as const;
+
+/** As a kitchen scale shows it: grams, however many. */
+export const inGrams = (value: number): string => `${value.toFixed(value >= 9.95 ? 0 : 1)} g`;

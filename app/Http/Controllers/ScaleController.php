@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\ScaleRequest;
+use App\Kitchen\Hearth;
 use App\Kitchen\Weighing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -22,7 +23,7 @@ final readonly class ScaleController
         $wish = $request->wish();
         try {
             $wanted = $wish->wanted($formula, $weighing->catalogue(), $edit->measures);
-            $scale = Scale::of($formula, $wanted, $edit->measures, $target, $edit->pan, implode(' ', $edit->method), $wish->headSpace, $wish->holdsBack);
+            $scale = Scale::of($formula, $wanted, $edit->measures, $target, $edit->pan, implode(' ', $edit->method), $wish->headSpace, $wish->holdsBack, Hearth::hob());
         } catch (ScaleFault $fault) {
             throw ValidationException::withMessages(['to' => ucfirst(rtrim($fault->getMessage(), '.')) . '.']);
         }

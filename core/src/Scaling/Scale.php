@@ -8,6 +8,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Finished;
 use Vinculum\Balance\Formula;
 use Vinculum\Cooking\Heat;
+use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\Pan;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Mixture\Component;
@@ -49,7 +50,7 @@ final readonly class Scale
      *
      * @throws ScaleFault when nothing in it can be scaled
      */
-    public static function of(Formula $formula, Wanted $wanted, Measures $measures, ?Target $target = null, ?string $pan = null, string $method = '', float $headSpace = Wanted::HEAD_SPACE, bool $holdsBack = false): self
+    public static function of(Formula $formula, Wanted $wanted, Measures $measures, ?Target $target = null, ?string $pan = null, string $method = '', float $headSpace = Wanted::HEAD_SPACE, bool $holdsBack = false, ?Hob $hob = null): self
     {
         if ($formula->mixed()->grams() <= 0.0) {
             throw ScaleFault::nothingIn();
@@ -60,6 +61,7 @@ final readonly class Scale
         $after = $exact->withLines(...array_map(static fn(ScaledLine $scaled, ResolvedLine $line): ResolvedLine => ($scaled->exactGrams ?? 0.0) > 0.0 ? $line->times(($scaled->grams ?? 0.0) / $scaled->exactGrams) : $line, $lines, $exact->lines));
         $finished = Finished::of($after);
         $vessel = $pan === null ? null : Pan::parse($pan);
+        $heat = ($hob ?? Hob::unknown())->heat(Heat::inWords($method), $vessel);
         $fill = self::fill($wanted, Volume::millilitres($finished->mixture), $headSpace);
 
         return new self(
@@ -68,10 +70,10 @@ final readonly class Scale
             $lines,
             $after->mixed(),
             $fill,
-            self::cook($after, $finished, $vessel, $method),
+            self::cook($after, $finished, $vessel, $heat),
             $formula,
             $after,
-            [...($vessel?->squareMetres === null ? $finished->notes : []), ...self::notes($after->mixed(), $vessel, $pan, $wanted)],
+            [...($vessel?->squareMetres === null ? $finished->notes : []), ...self::notes($after->mixed(), $vessel, $pan, $wanted, $heat)],
         );
     }
 
@@ -229,18 +231,18 @@ final readonly class Scale
     }
 
     /** @return array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null */
-    private static function cook(Formula $after, Finished $finished, ?Pan $pan, string $method): ?array
+    private static function cook(Formula $after, Finished $finished, ?Pan $pan, Heat $heat): ?array
     {
         if ($pan?->squareMetres === null || !$finished->isCooked) {
             return null;
         }
         $evaporate = max(0.0, $after->mixed()->get(Component::Water) - $finished->mixture->get(Component::Water));
 
-        return ['evaporate_grams' => $evaporate, 'minutes' => Heat::inWords($method)->minutes($evaporate, $pan->squareMetres), 'pan_reads_grams' => $finished->mixture->grams()];
+        return ['evaporate_grams' => $evaporate, 'minutes' => $heat->minutes($evaporate, $pan->squareMetres), 'pan_reads_grams' => $finished->mixture->grams()];
     }
 
     /** @return list<string> */
-    private static function notes(Mixture $mixed, ?Pan $pan, ?string $named, Wanted $wanted): array
+    private static function notes(Mixture $mixed, ?Pan $pan, ?string $named, Wanted $wanted, Heat $heat): array
     {
         $notes = [];
         if ($named !== null && $pan === null) {
@@ -254,7 +256,7 @@ final readonly class Scale
             }
         }
         if ($pan?->squareMetres !== null) {
-            $notes[] = 'The minutes are for an open pan and know nothing yet of this hob: the weight is the surer end. It is of the sauce alone, so add that of the empty pan.';
+            $notes[] = sprintf('The minutes are for an open pan and %s: the weight is the surer end. It is of the sauce alone, so add that of the empty pan.', $heat->cooks > 0 ? sprintf('come from %d weighed %s in it', $heat->cooks, $heat->cooks === 1 ? 'cook' : 'cooks') : 'know nothing yet of this hob');
         }
 
         return $notes;
