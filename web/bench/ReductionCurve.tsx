@@ -20,15 +20,10 @@ export function ReductionCurve({ curve }: { curve: Reduction['curve'] }) {
         skipAnimation
         xAxis={[
           {
-            data: curve.map((point) => point.grams),
-            reverse: true,
-            label: 'grams of sauce',
+            data: curve.map((point) => (curve[0]?.grams ?? 0) - point.grams),
+            label: 'grams boiled off',
             scaleType: 'linear',
             height: 46,
-            tickNumber: 5,
-            min: curve.at(-1)?.grams ?? 0,
-            max: curve[0]?.grams ?? 0,
-            valueFormatter: (value: number) => value.toFixed(0),
           },
         ]}
         yAxis={[{ label: 'steps gained', width: 46 }]}

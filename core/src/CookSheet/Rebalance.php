@@ -18,8 +18,8 @@ final readonly class Rebalance
     private const MOST = 3.0;
     private const ROUNDS = 24;
     private const HALVINGS = 28;
-    /** What moving an amount to twice or half of itself costs, in steps: of two ways that taste alike the nearer to the plan wins. */
-    private const PRICE_OF_CHANGE = 0.15;
+    /** What moving one amount away from the others, to e times its share, costs in steps: of two ways that taste alike the one nearer to the recipe wins. */
+    private const PRICE_OF_CHANGE = 0.5;
 
     /**
      * @param 'as-planned'|'in-proportion'|'solved' $way
@@ -103,9 +103,10 @@ final readonly class Rebalance
     {
         // moving all together first: one amount after another would creep along that way
         $factors = self::inProportion($in, $open, $wanted);
-        $cost = static function (array $trial) use ($in, $open, $wanted): float {
+        $together = max(0.05, reset($factors) ?: 1.0);
+        $cost = static function (array $trial) use ($in, $open, $wanted, $together): float {
             /** @var array<int, float> $trial */
-            $changes = array_sum(array_map(static fn(float $factor): float => log(max(0.05, $factor)) ** 2, $trial));
+            $changes = array_sum(array_map(static fn(float $factor): float => log(max(0.05, $factor) / $together) ** 2, $trial));
 
             return self::away($in, $open, $trial, $wanted) ** 2 + self::PRICE_OF_CHANGE ** 2 * $changes;
         };
