@@ -10,9 +10,11 @@ use Vinculum\Balance\Yielded;
 use Vinculum\Contract\AdviceShape;
 use Vinculum\Contract\BalanceShape;
 use Vinculum\Contract\IngredientShape;
+use Vinculum\Contract\KeepShape;
 use Vinculum\Contract\ScaleShape;
 use Vinculum\Contract\StyleShape;
 use Vinculum\Contract\SwapShape;
+use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\Counsel;
@@ -20,6 +22,8 @@ use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Keeping\Keep;
+use Vinculum\Keeping\Treatment;
 use Vinculum\Scaling\Scale;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
@@ -38,6 +42,7 @@ final class Answers
             'advise' => self::advise($call),
             'swap' => self::swap($call),
             'scale' => self::scale($call),
+            'keep' => self::keep($call),
             'ingredients' => self::ingredients($call),
             'styles' => self::styles(),
             default => throw WrongCall::unknownCommand($call->command),
@@ -89,6 +94,15 @@ final class Answers
         $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$scale->notes];
 
         return new Answer($json, Printout::scale($scale) . Printout::notes($json['notes']));
+    }
+
+    private static function keep(Call $call): Answer
+    {
+        [$recipe, , $balance] = self::weigh($call);
+        $ph = $call->measured('--ph', 1.0, 11.0);
+        $keep = Keep::of($balance, new Treatment(MethodReader::cooks($recipe->method), $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0)));
+
+        return new Answer(KeepShape::of($keep), Printout::keep($keep));
     }
 
     private static function ingredients(Call $call): Answer

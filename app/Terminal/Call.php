@@ -26,6 +26,7 @@ final readonly class Call
         'advise' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--with' => true, '--most' => true, '--complaint' => true, '--capacity' => true],
         'swap' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--line' => true, '--for' => true, '--without' => true],
         'scale' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--to' => true, '--factor' => true, '--have' => true, '--serves' => true, '--portion' => true],
+        'keep' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--ph' => true, '--water-activity' => true],
         'ingredients' => ['--json' => false, '--search' => true],
         'styles' => ['--json' => false],
     ];
@@ -107,6 +108,22 @@ final readonly class Call
         $names = array_filter(array_map(trim(...), explode(',', $this->values['--with'])), static fn(string $name): bool => $name !== '');
 
         return array_values(array_unique(array_map(static fn(string $name): string => self::ingredient($catalogue, '--with', $name), $names)));
+    }
+
+    /**
+     * A measured figure between two limits; null where none is given.
+     *
+     * @throws WrongCall
+     */
+    public function measured(string $option, float $least, float $most): ?float
+    {
+        $value = $this->values[$option] ?? null;
+        if ($value === null) {
+            return null;
+        }
+        $number = str_replace(',', '.', $value);
+
+        return is_numeric($number) && (float) $number >= $least && (float) $number <= $most ? (float) $number : throw WrongCall::badValue($option, $value, "a measured figure lies between {$least} and {$most}");
     }
 
     /**

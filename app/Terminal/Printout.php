@@ -10,6 +10,7 @@ use Vinculum\Correction\Addition;
 use Vinculum\Correction\Advice;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Cautions;
+use Vinculum\Keeping\Keep;
 use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Solids;
 use Vinculum\Mixture\Volume;
@@ -48,6 +49,24 @@ final class Printout
         $text .= $style === null ? '' : sprintf("\n%.1f steps from the style", $style->target->distance($balance->taste));
         $text .= "\n" . self::paragraph('Holds ', $balance->allergens()) . self::paragraph('Fits ', $balance->diets());
         foreach (Cautions::for($balance) as $caution) {
+            $text .= strtoupper($caution->severity) . ": {$caution->text} ({$caution->source})\n";
+        }
+
+        return $text;
+    }
+
+    public static function keep(Keep $keep): string
+    {
+        $text = match (true) {
+            $keep->storage === 'serve-at-once' => "Serve at once: it does not keep.\n",
+            default => sprintf("In the fridge %.0f to %.0f days%s. Never at room temperature.\n", $keep->days['low'], $keep->days['high'], $keep->freezerMonths === null ? ', not in the freezer' : sprintf(', in the freezer %.0f months', $keep->freezerMonths)),
+        };
+        foreach ([['', $keep->reasons], ['Cooks say: ', $keep->traditions], ['To do: ', $keep->asks]] as [$before, $sentences]) {
+            foreach ($sentences as $sentence) {
+                $text .= "- {$before}{$sentence}\n";
+            }
+        }
+        foreach ($keep->cautions as $caution) {
             $text .= strtoupper($caution->severity) . ": {$caution->text} ({$caution->source})\n";
         }
 

@@ -169,7 +169,10 @@ final class DesigningTest extends BrowserTestCase
         self::find('[data-choice="thickness"]')->click();
         self::find('[data-reduce]')->sendKeys('700');
         self::until(static fn(): bool => str_contains(self::text('[data-plan]'), 'fills 700 ml'), 'the plan says where it ends');
-        self::assertStringContainsString('minutes, likely', self::text('#panel'));
+        self::assertStringContainsString('Name the pan', self::text('#panel'));
+        self::find('#panel input[placeholder="24 cm"]')->sendKeys('24 cm');
+        self::until(static fn(): bool => str_contains(self::text('#panel'), 'minutes, likely'), 'with a pan the minutes are told');
+        self::find('[data-curve]');
         self::find('[data-reduce]')->sendKeys('000');
         self::until(static fn(): bool => str_contains(self::text('#panel'), 'boiling only takes away'), 'what cannot be is said');
         self::tabToAndPress('[data-thicken="cornflour"]');

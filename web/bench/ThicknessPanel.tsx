@@ -139,6 +139,9 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
                 : 'No cook was weighed in this pan at this heat yet.'}
             </Typography>
           )}
+          {plan.minutes === null && plan.evaporate_grams >= 1 && (
+            <Typography>Name the pan, such as 24 cm, and the minutes are told too.</Typography>
+          )}
           <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
             {moves(plan.change_steps) === '' ? 'It moves no axis.' : `In steps: ${moves(plan.change_steps)}.`}{' '}
             {plan.dissolved_solids_percent.toFixed(0)} % dissolved then.

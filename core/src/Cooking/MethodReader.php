@@ -41,6 +41,22 @@ final class MethodReader
         return $steps;
     }
 
+    /**
+     * Whether anything in a method is brought to the hob.
+     *
+     * @param list<string> $lines
+     */
+    public static function cooks(array $lines): bool
+    {
+        foreach (self::steps($lines) as $step) {
+            if ($step->kind === 'reduce') {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<string> */
     private static function sentences(string $line): array
     {

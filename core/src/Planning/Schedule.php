@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Planning;
+
+use Vinculum\Facts\FactsFile;
+
+/**
+ * When to do what, so that all is ready on the day: each sauce is laid out backwards from its end, the longest first;
+ * what needs the hob or a pair of hands moves earlier until it is free, and nobody is asked to work at night.
+ *
+ * Durations are of real time, so that a night in which clocks change is as long as it is.
+ */
+final readonly class Schedule
+{
+    private const QUARTER_OF_AN_HOUR = 900;
+    private const MOST_MOVES = 4000;
+    private const MOST_TRIES = 400;
+
+    /** @param list<Placed> $tasks the first to begin first */
+    private function __construct(public array $tasks, public \DateTimeImmutable $ready) {}
+
+    /**
+     * @param list<Job> $jobs
+     * @param int       $rings of the hob
+     *
+     * @throws PlanFault when it would have had to begin before now; it names the earliest that can be met
+     */
+    public static function backwards(array $jobs, \DateTimeImmutable $ready, \DateTimeImmutable $now, int $rings): self
+    {
+        if ($jobs === []) {
+            throw PlanFault::nothingToDo();
+        }
+        if ($ready <= $now) {
+            throw PlanFault::inThePast($ready, self::earliest($jobs, $now, $now, $rings)->ready);
+        }
+        $schedule = self::layOut($jobs, $ready, $rings);
+
+        return $schedule->starts() >= $now ? $schedule : throw PlanFault::tooSoon($schedule->starts(), self::earliest($jobs, $ready, $now, $rings)->ready);
+    }
+
+    public function starts(): \DateTimeImmutable
+    {
+        return $this->tasks[0]->start;
+    }
+
+    /** @param list<Job> $jobs */
+    private static function earliest(array $jobs, \DateTimeImmutable $ready, \DateTimeImmutable $now, int $rings): self
+    {
+        for ($try = 0; $try < self::MOST_TRIES; ++$try) {
+            $schedule = self::layOut($jobs, $ready, $rings);
+            $late = $now->getTimestamp() - $schedule->starts()->getTimestamp();
+            if ($late <= 0) {
+                return $schedule;
+            }
+            $ready = self::at($ready, max(self::QUARTER_OF_AN_HOUR, intdiv($late, 4)));
+        }
+
+        return self::layOut($jobs, $ready, $rings);
+    }
+
+    /** @param list<Job> $jobs */
+    private static function layOut(array $jobs, \DateTimeImmutable $ready, int $rings): self
+    {
+        $order = array_keys($jobs);
+        usort($order, static fn(int $one, int $other): int => $jobs[$other]->minutes() <=> $jobs[$one]->minutes());
+        $placed = [];
+        foreach ($order as $number) {
+            $end = $ready;
+            foreach (array_reverse($jobs[$number]->tasks) as $task) {
+                $end = self::free($task, $end, $placed, $rings);
+                $start = self::at($end, -(int) round(60.0 * $task->minutes));
+                $placed[] = new Placed($number, $task, $start, $end);
+                $end = $start;
+            }
+        }
+        usort($placed, static fn(Placed $one, Placed $other): int => $one->start <=> $other->start);
+
+        return new self($placed, $ready);
+    }
+
+    /**
+     * The latest end at or before the one wished for at which nothing is in the way.
+     *
+     * @param list<Placed> $placed
+     */
+    private static function free(Task $task, \DateTimeImmutable $end, array $placed, int $rings): \DateTimeImmutable
+    {
+        for ($move = 0; $move < self::MOST_MOVES; ++$move) {
+            $start = self::at($end, -(int) round(60.0 * $task->minutes));
+            $asleep = $task->needsHands || $task->needsHob ? self::bedtimeBefore($start, $end) : null;
+            if ($asleep !== null && $asleep < $end) {
+                $end = $asleep;
+                continue;
+            }
+            $inTheWay = array_values(array_filter($placed, static fn(Placed $other): bool => $other->overlaps($start, $end) && (($task->needsHob && $other->task->needsHob) || ($task->needsHands && $other->task->needsHands && !$task->needsHob && !$other->task->needsHob))));
+            $isHobFull = $task->needsHob && count($inTheWay) >= $rings;
+            if ($inTheWay === [] || ($task->needsHob && !$isHobFull)) {
+                return $end;
+            }
+            // the least that must give way: the one of them that begins last
+            $end = max(array_map(static fn(Placed $other): \DateTimeImmutable => $other->start, $inTheWay));
+        }
+
+        return $end;
+    }
+
+    /** When somebody would have to be up at night for it: the bedtime before. Null where it lies within a day. */
+    private static function bedtimeBefore(\DateTimeImmutable $start, \DateTimeImmutable $end): ?\DateTimeImmutable
+    {
+        $usual = FactsFile::named('planning')['usual'];
+        [$wakes, $sleeps] = [(int) $usual->number('wakes'), (int) $usual->number('sleeps')];
+        if ((int) $end->format('G') >= $sleeps && $end > $end->setTime($sleeps, 0)) {
+            return $end->setTime($sleeps, 0);
+        }
+        // a task longer than a day is awake cannot be helped
+        if ($end->getTimestamp() - $start->getTimestamp() > 3600 * ($sleeps - $wakes) || $start >= $end->setTime($wakes, 0)) {
+            return null;
+        }
+
+        return $end->modify('-1 day')->setTime($sleeps, 0);
+    }
+
+    /** So many seconds later, of real time, on the same clock. */
+    private static function at(\DateTimeImmutable $moment, int $seconds): \DateTimeImmutable
+    {
+        return $moment->setTimestamp($moment->getTimestamp() + $seconds);
+    }
+}
