@@ -9,12 +9,15 @@ use App\Http\Controllers\CookController;
 use App\Http\Controllers\DesignController;
 use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\KitchenController;
+use App\Http\Controllers\LogController;
 use App\Http\Controllers\PalateController;
 use App\Http\Controllers\PantryController;
+use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SauceController;
 use App\Http\Controllers\ScaleController;
 use App\Http\Controllers\SwapController;
 use App\Http\Controllers\ThicknessController;
+use App\Http\Controllers\TrainerController;
 use App\Http\Controllers\VersionController;
 use App\Http\Controllers\WritingController;
 use Illuminate\Support\Facades\Route;
@@ -77,3 +80,23 @@ Route::get('/instruments/refractometer', [InstrumentController::class, 'solids']
 Route::get('/instruments/ph-meter', [InstrumentController::class, 'ph']);
 Route::post('/instruments/ph-meter/buffer', [InstrumentController::class, 'calibrate']);
 Route::post('/instruments/stand-in', [InstrumentController::class, 'standIn']);
+
+Route::post('/keep', [LogController::class, 'keep']);
+Route::get('/sauces/{sauce}/log', [LogController::class, 'over'])->where('sauce', '[0-9]{1,15}');
+Route::get('/batches/{batch}/record', [LogController::class, 'show'])->where('batch', '[0-9]{1,15}');
+Route::post('/batches/{batch}/record', [LogController::class, 'write'])->where('batch', '[0-9]{1,15}');
+Route::post('/batches/{batch}/jars', [LogController::class, 'fill'])->where('batch', '[0-9]{1,15}');
+Route::post('/batches/{batch}/split', [LogController::class, 'split'])->where('batch', '[0-9]{1,15}');
+Route::get('/batches/{before}/against/{after}', [LogController::class, 'between'])->where(['before' => '[0-9]{1,15}', 'after' => '[0-9]{1,15}']);
+Route::put('/jars/{jar}', [LogController::class, 'jar'])->where('jar', '[0-9]{1,15}');
+
+Route::get('/plans', [PlanController::class, 'index']);
+Route::post('/plans', [PlanController::class, 'store']);
+Route::post('/plans/draft', [PlanController::class, 'draft']);
+Route::get('/plans/{plan}', [PlanController::class, 'show'])->where('plan', '[0-9]{1,15}');
+Route::delete('/plans/{plan}', [PlanController::class, 'destroy'])->where('plan', '[0-9]{1,15}');
+Route::get('/plans/{plan}/calendar', [PlanController::class, 'calendar'])->where('plan', '[0-9]{1,15}');
+
+Route::get('/trainer', [TrainerController::class, 'show']);
+Route::post('/trainer', [TrainerController::class, 'answer']);
+Route::delete('/trainer/{axis}', [TrainerController::class, 'reset'])->where('axis', '[a-z]{1,20}');

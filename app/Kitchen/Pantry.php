@@ -67,6 +67,26 @@ final class Pantry
     }
 
     /**
+     * What is on the shelf of own products, by the key that a line means by it.
+     *
+     * @return array<string, array{name: string, pack_grams: float|null, price: float|null, stock_grams: float}> a product in stock counts as one pack
+     */
+    public function shelf(): array
+    {
+        $shelf = [];
+        /** @var Product $product */
+        foreach (Product::query()->orderBy('in_stock')->orderBy('id')->get() as $product) {
+            $row = ['name' => $product->name, 'pack_grams' => $product->pack_grams, 'price' => $product->price, 'stock_grams' => $product->in_stock ? (float) $product->pack_grams : 0.0];
+            $shelf[$product->key()] = $row;
+            if ($product->stands_in) {
+                $shelf[$product->like] = $row;
+            }
+        }
+
+        return $shelf;
+    }
+
+    /**
      * Stores a product, after its label has been tried.
      *
      * @throws LabelFault when the label cannot be right

@@ -54,6 +54,14 @@ final class DescriptionTest extends HttpTestCase
         $this->agrees('Cook', $cook);
         $this->agrees('Cook', $this->postJson('/api/batches/' . $cook->json('id') . '/cook', ['kind' => 'measured', 'figures' => ['line' => 1, 'grams' => 900]]));
         $this->agrees('Balance', $this->postJson('/api/balance', [...$formula, 'pan' => '24 cm', 'method' => ['Simmer 10 minutes', 'Rub through a sieve', 'Rest overnight']]));
+        $this->agrees('BatchRecord', $this->postJson('/api/batches/' . $cook->json('id') . '/jars', ['ml' => 20, 'count' => 2]));
+        $this->agrees('Split', $this->postJson('/api/batches/' . $cook->json('id') . '/split', ['uses' => ['table'], 'people' => 4]));
+        $this->agrees('SauceLog', $this->getJson("/api/sauces/{$id}/log"));
+        $this->agrees('BatchComparison', $this->getJson("/api/batches/{$batch}/against/" . $cook->json('id')));
+        $this->agrees('Keep', $this->postJson('/api/keep', $formula));
+        $this->agrees('PlanAnswer', $this->postJson('/api/plans', ['ready' => now()->addDays(5)->format('Y-m-d H:i'), 'zone' => 'UTC', 'items' => [['sauce' => $id, 'size' => '4 x 100 ml']]]));
+        $this->agrees('Plans', $this->getJson('/api/plans'));
+        $this->agrees('Trainer', $this->getJson('/api/trainer'));
         $this->agrees('Instruments', $this->getJson('/api/instruments'));
         $this->agrees('InstrumentReading', $this->getJson('/api/instruments/scale'));
         $this->agrees('Balance', $this->postJson('/api/balance', $formula));

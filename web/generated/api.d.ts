@@ -689,6 +689,250 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a formula is kept */
+        post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sauces/{sauce}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+            };
+            cookie?: never;
+        };
+        /** Every batch over time */
+        get: operations["sauceLog"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        /** All that is known of a batch */
+        get: operations["record"];
+        put?: never;
+        /** Add to the record */
+        post: operations["write"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/jars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Jars that were filled */
+        post: operations["fill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{batch}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A batch divided before it is used */
+        post: operations["split"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{before}/against/{after}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                before: number;
+                after: number;
+            };
+            cookie?: never;
+        };
+        /** Two batches side by side */
+        get: operations["between"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jars/{jar}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jar: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Where a jar went, and when it was finished */
+        put: operations["jar"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The plans */
+        get: operations["plans"];
+        put?: never;
+        /** Keep a plan */
+        post: operations["keepPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Work a plan out */
+        post: operations["draftPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan: number;
+            };
+            cookie?: never;
+        };
+        /** A plan, worked out */
+        get: operations["plan"];
+        put?: never;
+        post?: never;
+        /** Drop a plan */
+        delete: operations["dropPlan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan: number;
+            };
+            cookie?: never;
+        };
+        /** A plan as an iCalendar file */
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trainer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How fine the tongue is */
+        get: operations["trainer"];
+        put?: never;
+        /** Which was stronger */
+        post: operations["guess"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trainer/{axis}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                axis: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget an axis */
+        delete: operations["resetTrainer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1705,6 +1949,7 @@ export interface components {
                 started: number | null;
                 done: number | null;
             } | null;
+            cautions: components["schemas"]["Caution"][];
         };
         Rebalancing: {
             /** @enum {string} */
@@ -1826,6 +2071,249 @@ export interface components {
             ph?: number;
             percent?: number;
             celsius?: number;
+        };
+        Keep: {
+            /** @enum {string} */
+            storage: "fridge" | "freezer" | "serve-at-once";
+            days: {
+                low: number;
+                high: number;
+            };
+            freezer_months: number | null;
+            reasons: string[];
+            cautions: components["schemas"]["Caution"][];
+            traditions: string[];
+            asks: string[];
+        };
+        LabelText: {
+            ingredients: {
+                parts: {
+                    text: string;
+                    emphasised: boolean;
+                }[];
+                percent: number;
+            }[];
+            allergens: string[];
+            warnings: string[];
+            notes: string[];
+        };
+        Jar: {
+            id: number;
+            code: string;
+            ml: number;
+            went_to: string | null;
+            finished_at: string | null;
+        };
+        BatchRecord: {
+            made_on: string;
+            use_by: string;
+            code: string;
+            yield: {
+                grams: number;
+                millilitres: number;
+                planned_grams: number;
+            };
+            measured: components["schemas"]["Measured"];
+            cost: {
+                total: number;
+                unpriced: string[];
+            };
+            keep: components["schemas"]["Keep"];
+            label: components["schemas"]["LabelText"];
+            jars: components["schemas"]["Jar"][];
+            events: {
+                id: number;
+                kind: string;
+                figures: {
+                    [key: string]: number;
+                };
+                words: string | null;
+                at: number;
+                says: string;
+            }[];
+        };
+        JarStart: {
+            ml: number;
+            count: number;
+            went_to?: string | null;
+        };
+        JarEdit: {
+            went_to?: string | null;
+            finished?: boolean;
+        };
+        SplitWish: {
+            uses: ("marinade" | "basting" | "mop" | "table")[];
+            kilograms?: number | null;
+            people?: number | null;
+        };
+        Split: {
+            parts: {
+                use: string;
+                grams: number;
+                wanted_grams: number;
+                timing: string;
+                rule: string;
+                source: string;
+            }[];
+            left_grams: number;
+        };
+        SauceLog: {
+            batches: {
+                id: number;
+                code: string;
+                version: number;
+                at: string | null;
+                grams: number;
+                is_cooked: boolean;
+                axes: components["schemas"]["Axes"];
+                measured: components["schemas"]["Measured"];
+                tastings: {
+                    at: string;
+                    scores: {
+                        [key: string]: number;
+                    };
+                    words: string | null;
+                    food: string | null;
+                }[];
+            }[];
+            learned: {
+                ingredient: string;
+                name: string;
+                figure: string;
+                gap: number;
+                batches: number;
+            }[];
+        };
+        BatchComparison: {
+            says: string;
+            changes: string[];
+            lines: {
+                ingredient: string | null;
+                name: string | null;
+                before: string | null;
+                after: string | null;
+                grams_before: number;
+                grams_after: number;
+                says: string | null;
+            }[];
+            steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            axes_before: components["schemas"]["Axes"];
+            axes_after: components["schemas"]["Axes"];
+            batch_before: {
+                grams: number;
+            };
+            batch_after: {
+                grams: number;
+            };
+            tasted: {
+                before: {
+                    at: string;
+                    scores: {
+                        [key: string]: number;
+                    };
+                    words: string | null;
+                    food: string | null;
+                }[];
+                after: {
+                    at: string;
+                    scores: {
+                        [key: string]: number;
+                    };
+                    words: string | null;
+                    food: string | null;
+                }[];
+            };
+        };
+        PlanWish: {
+            title?: string | null;
+            ready: string;
+            zone: string;
+            rings?: number;
+            items: {
+                sauce: number;
+                size?: string | null;
+            }[];
+        };
+        PlanKept: {
+            id: number;
+            title: string;
+            ready: string;
+            zone: string;
+            rings: number;
+            items: {
+                sauce: number;
+                size: string;
+            }[];
+        };
+        PlanDraft: {
+            starts: string;
+            ready: string;
+            sauces: {
+                id: number;
+                title: string;
+                cost: number;
+                unpriced: string[];
+                cost_per_jar: number | null;
+            }[];
+            tasks: {
+                sauce: number;
+                /** @enum {string} */
+                kind: "prepare" | "cook" | "cool" | "rest" | "fill";
+                says: string;
+                minutes: number;
+                start: string;
+                end: string;
+            }[];
+            shopping: {
+                ingredient: string;
+                name: string;
+                need_grams: number;
+                stock_grams: number;
+                buy_grams: number;
+                packs: number | null;
+                pack_grams: number | null;
+                cost: number | null;
+                left_grams: number | null;
+            }[];
+        };
+        PlanAnswer: {
+            plan: components["schemas"]["PlanKept"];
+            draft: components["schemas"]["PlanDraft"] | null;
+            says: string | null;
+        };
+        Plans: {
+            plans: components["schemas"]["PlanKept"][];
+        };
+        Trainer: {
+            axes: {
+                /** @enum {string} */
+                axis: "sweet" | "sour" | "salt" | "umami" | "heat";
+                glasses: {
+                    steps: number;
+                    says: string;
+                    parts: {
+                        ingredient: string;
+                        name: string;
+                        grams: number;
+                    }[];
+                }[];
+                next: number;
+                trials: number;
+                reversals: number;
+                own_step: number | null;
+            }[];
+        };
+        Guess: {
+            /** @enum {string} */
+            axis: "sweet" | "sour" | "salt" | "umami" | "heat";
+            level: number;
+            right: boolean;
         };
     };
     responses: never;
@@ -3367,6 +3855,561 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Formula"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Keep"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    sauceLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sauce: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SauceLog"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchRecord"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CookEvent"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchRecord"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    fill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JarStart"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchRecord"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    split: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SplitWish"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Split"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    between: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                before: number;
+                after: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchComparison"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    jar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jar: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JarEdit"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchRecord"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    plans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plans"];
+                };
+            };
+        };
+    };
+    keepPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanWish"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    draftPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanWish"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDraft"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    dropPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Dropped */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The calendar */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            /** @description No such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    trainer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Trainer"];
+                };
+            };
+        };
+    };
+    guess: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Guess"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Trainer"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    resetTrainer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                axis: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Trainer"];
                 };
             };
         };

@@ -13,7 +13,7 @@ final class CompareRequest extends FormulaRequest
     {
         $rules = parent::rules();
         $before = [];
-        foreach (['yield', 'measures', 'lines', 'lines.*', 'part_ml', 'style'] as $field) {
+        foreach (['yield', 'measures', 'lines', 'lines.*', 'part_ml', 'style', 'pan', 'method', 'method.*'] as $field) {
             $before["before.{$field}"] = $rules[$field];
         }
 

@@ -13,6 +13,7 @@ use Vinculum\CookSheet\CookTimer;
 use Vinculum\CookSheet\Measuring;
 use Vinculum\CookSheet\Rebalance;
 use Vinculum\CookSheet\ToMeasure;
+use Vinculum\Keeping\StepCautions;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 
@@ -54,7 +55,8 @@ final class CookShape
     private static function moves(CookPlan $plan, CookRecord $record, Spoons $spoons, bool $isBoiled): array
     {
         $moves = $isBoiled ? [self::move('pan-empty', null, $record->panEmpty !== null)] : [];
-        [$at, $spoon] = [0, null];
+        [$at, $spoon, $isHot] = [0, null, false];
+        $contents = implode(', ', array_map(static fn(ToMeasure $item): string => $item->name, $plan->items));
         $hot = array_keys(array_filter($plan->steps(), static fn(MethodStep $step): bool => $step->isAtTheHob()));
         $lastHot = $hot === [] ? null : max($hot);
         if ($lastHot === null && $isBoiled) {
@@ -70,7 +72,8 @@ final class CookShape
             }
             foreach ($cooked->stage->steps as $step) {
                 $times = $record->steps[$at] ?? ['started' => null, 'done' => null];
-                $moves[] = self::move('step', $cooked->stage->title, $times['done'] !== null, ['step' => [...StageShape::asRead($step), 'number' => $at, 'started' => $times['started'], 'done' => $times['done']]]);
+                $moves[] = self::move('step', $cooked->stage->title, $times['done'] !== null, ['step' => [...StageShape::asRead($step), 'number' => $at, 'started' => $times['started'], 'done' => $times['done']], 'cautions' => array_map(KeepShape::caution(...), StepCautions::for($step->text, $isHot, $contents))]);
+                $isHot = $isHot || $step->isAtTheHob();
                 $moves = $at === $lastHot ? [...$moves, ...$off] : $moves;
                 ++$at;
             }
@@ -86,7 +89,7 @@ final class CookShape
      */
     private static function move(string $kind, ?string $stage, bool $isDone, array $what = []): array
     {
-        return ['kind' => $kind, 'stage' => $stage, 'done' => $isDone, 'measure' => null, 'step' => null, ...$what];
+        return ['kind' => $kind, 'stage' => $stage, 'done' => $isDone, 'measure' => null, 'step' => null, 'cautions' => [], ...$what];
     }
 
     /** @return array<string, mixed> */

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kitchen;
+
+use App\Models\Plan;
+use App\Models\Sauce;
+use Carbon\CarbonImmutable;
+use Sabre\VObject\Component\VCalendar;
+use Vinculum\Balance\Formula;
+use Vinculum\Contract\Figure;
+use Vinculum\Cooking\Pan;
+use Vinculum\CookSheet\CookPlan;
+use Vinculum\Planning\Job;
+use Vinculum\Planning\Placed;
+use Vinculum\Planning\PlanFault;
+use Vinculum\Planning\Schedule;
+use Vinculum\Planning\Shopping;
+use Vinculum\Scaling\Scale;
+use Vinculum\Scaling\ScaleFault;
+
+/** When to start what, so that it is ready on the day; what to buy; and the same as a calendar. */
+final readonly class Almanac
+{
+    public function __construct(private Weighing $weighing, private Pantry $pantry) {}
+
+    /**
+     * @return array<string, mixed> the tasks with their times, and the shopping list
+     *
+     * @throws PlanFault  when it cannot be met
+     * @throws ScaleFault when a size cannot be made
+     */
+    public function draft(Plan $plan): array
+    {
+        [$jobs, $formulas, $costs, $ids] = $this->jobs($plan);
+        $schedule = Schedule::backwards($jobs, self::ready($plan), self::now($plan), $plan->rings);
+        $shelf = $this->pantry->shelf();
+
+        return [
+            'starts' => $schedule->starts()->format(DATE_ATOM),
+            'ready' => $schedule->ready->format(DATE_ATOM),
+            'sauces' => array_map(static fn(Job $job, int $id, array $cost): array => ['id' => $id, 'title' => $job->title, 'cost' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced'], 'cost_per_jar' => $cost['jars'] > 0 ? round($cost['cost'] / $cost['jars'], 2) : null], $jobs, $ids, $costs),
+            'tasks' => array_map(static fn(Placed $one): array => ['sauce' => $one->job, 'kind' => $one->task->kind, 'says' => $one->task->name, 'minutes' => Figure::round($one->task->minutes), 'start' => $one->start->format(DATE_ATOM), 'end' => $one->end->format(DATE_ATOM)], $schedule->tasks),
+            'shopping' => array_map(static fn(array $one): array => array_map(static fn(mixed $value): mixed => is_float($value) ? Figure::round($value) : $value, $one), Shopping::for($formulas, $shelf)),
+        ];
+    }
+
+    /**
+     * RFC 5545, in coordinated universal time, which every calendar turns into its own.
+     *
+     * @throws PlanFault
+     * @throws ScaleFault
+     */
+    public function calendar(Plan $plan): string
+    {
+        [$jobs] = $this->jobs($plan);
+        $schedule = Schedule::backwards($jobs, self::ready($plan), self::now($plan), $plan->rings);
+        $calendar = new VCalendar(['PRODID' => '-//Vinculum//Plan//EN']);
+        $utc = new \DateTimeZone('UTC');
+        foreach ($schedule->tasks as $number => $one) {
+            $event = $calendar->createComponent('VEVENT', [
+                'UID' => "plan-{$plan->id}-{$number}@vinculum",
+                'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTimeImmutable(),
+                'DTSTART' => $one->start->setTimezone($utc),
+                'DTEND' => $one->end->setTimezone($utc),
+                'SUMMARY' => "{$jobs[$one->job]->title}: {$one->task->name}",
+                'TRANSP' => $one->task->needsHands ? 'OPAQUE' : 'TRANSPARENT',
+            ]);
+            if ($one->task->needsHands) {
+                $event->add($calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $one->task->name, 'TRIGGER' => '-PT10M']));
+            }
+            $calendar->add($event);
+        }
+
+        return $calendar->serialize();
+    }
+
+    /**
+     * @return array{list<Job>, list<Formula>, list<array{cost: float, unpriced: list<string>, jars: int}>, list<int>}
+     *
+     * @throws ScaleFault
+     */
+    private function jobs(Plan $plan): array
+    {
+        [$jobs, $formulas, $costs, $ids] = [[], [], [], []];
+        foreach ($plan->items as $item) {
+            $sauce = Sauce::query()->with('lines')->find($item['sauce']);
+            if ($sauce === null) {
+                continue;
+            }
+            $edit = SauceEdit::asItStands($sauce);
+            $formula = $this->weighing->formula($edit);
+            $size = trim($item['size']);
+            $wish = match (true) {
+                $size === '' => ScaleWish::once(),
+                is_numeric(str_replace(',', '.', $size)) => new ScaleWish(factor: $size),
+                default => new ScaleWish(to: $size),
+            };
+            $scale = Scale::of($formula, $wish->wanted($formula, $this->weighing->catalogue(), $edit->measures), $edit->measures, $this->weighing->style($edit)?->target, $edit->pan, implode(' ', $edit->method));
+            $jobs[] = Job::of($sauce->title === '' ? 'Unnamed sauce' : $sauce->title, CookPlan::of($scale, $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, Hearth::hob()));
+            $formulas[] = $scale->after;
+            $costs[] = [...Shopping::cost($scale->after, $this->pantry->shelf()), 'jars' => array_sum(array_column($scale->fill, 'count'))];
+            $ids[] = $sauce->id;
+        }
+
+        return [$jobs, $formulas, $costs, $ids];
+    }
+
+    /** @throws PlanFault */
+    private static function ready(Plan $plan): \DateTimeImmutable
+    {
+        try {
+            return new \DateTimeImmutable($plan->ready, new \DateTimeZone($plan->zone));
+        } catch (\Exception) {
+            throw PlanFault::noDay("{$plan->ready} {$plan->zone}");
+        }
+    }
+
+    private static function now(Plan $plan): \DateTimeImmutable
+    {
+        return CarbonImmutable::now()->setTimezone($plan->zone)->toDateTimeImmutable();
+    }
+}

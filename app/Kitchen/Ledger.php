@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kitchen;
+
+use App\Instruments\PhBench;
+use App\Models\Batch;
+use App\Models\Happening;
+use App\Models\Jar;
+use App\Models\Tasting;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Finished;
+use Vinculum\Comparison\Comparison;
+use Vinculum\Comparison\Learned;
+use Vinculum\Contract\BalanceShape;
+use Vinculum\Contract\ComparisonShape;
+use Vinculum\Contract\KeepShape;
+use Vinculum\Contract\LabelShape;
+use Vinculum\Cooking\MethodReader;
+use Vinculum\Keeping\Keep;
+use Vinculum\Keeping\Split;
+use Vinculum\Keeping\Treatment;
+use Vinculum\Labelling\Label;
+use Vinculum\Mixture\Volume;
+use Vinculum\Planning\Shopping;
+use Vinculum\Quantity\KitchenNumber;
+
+/** The record of batches: what was made, how it keeps, what it cost, where its jars went, what was learned. */
+final readonly class Ledger
+{
+    private const MOST_BATCHES = 60;
+
+    public function __construct(private Stove $stove, private Hearth $hearth, private Weighing $weighing, private Pantry $pantry) {}
+
+    /** @return array<string, mixed> all that is known of one batch */
+    public function record(Batch $batch): array
+    {
+        $balance = $this->stove->balance($batch);
+        $keep = $this->keep($batch, $balance);
+        $made = self::made($batch);
+        $cost = Shopping::cost($balance->formula, $this->pantry->shelf());
+        $planned = Finished::of($this->weighing->formula(SauceEdit::asKept($batch)))->mixture->grams() * ($batch->wish === null ? 1.0 : $this->hearth->plan($batch)->scale->factor);
+
+        return [
+            'made_on' => $made->toDateString(),
+            'use_by' => $made->addDays((int) floor($keep->days['high']))->toDateString(),
+            'code' => self::code($batch),
+            'yield' => ['grams' => round($balance->mixture->grams(), 1), 'millilitres' => round(Volume::millilitres($balance->mixture), 1), 'planned_grams' => round($planned, 1)],
+            'measured' => $this->stove->measured($batch),
+            'cost' => ['total' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced']],
+            'keep' => KeepShape::of($keep),
+            'label' => LabelShape::of(Label::of($balance->formula), $balance),
+            'jars' => array_map(self::jar(...), self::jars($batch)),
+            'events' => array_values($batch->happenings()->get()->map(static fn(Happening $one): array => ['id' => $one->id, 'kind' => $one->kind, 'figures' => (object) $one->figures, 'words' => $one->words, 'at' => $one->at, 'says' => self::says($one)])->all()),
+        ];
+    }
+
+    public function keep(Batch $batch, Balance $balance): Keep
+    {
+        $record = $this->hearth->record($batch);
+        $readings = [];
+        foreach ($record->events as $event) {
+            if ($event->kind === 'ph') {
+                $readings[] = $event->figure('ph');
+            }
+        }
+        $stale = PhBench::calibration()?->isStale((float) CarbonImmutable::now()->getTimestamp()) ?? false;
+
+        return Keep::of($balance, new Treatment(MethodReader::cooks($batch->method ?? []), $readings, null, $stale));
+    }
+
+    /**
+     * @param list<string> $uses
+     *
+     * @return array<string, mixed>
+     */
+    public function split(Batch $batch, array $uses, float $kilograms, float $people): array
+    {
+        return Split::of($this->stove->balance($batch), $uses, $kilograms, $people);
+    }
+
+    /**
+     * Jars that were filled, each with a code of its own.
+     *
+     * @throws TooMuch when they hold more than there is
+     */
+    public function fill(Batch $batch, float $millilitres, int $count, ?string $wentTo): void
+    {
+        $jars = self::jars($batch);
+        $filled = array_sum(array_map(static fn(Jar $jar): float => $jar->ml, $jars));
+        $there = Volume::millilitres($this->stove->balance($batch)->mixture);
+        if ($filled + $count * $millilitres > 1.1 * $there) {
+            throw new TooMuch(sprintf('The batch is %s, and %s are in jars already: %d of %s is more than is left.', KitchenNumber::millilitres($there), KitchenNumber::millilitres($filled), $count, KitchenNumber::millilitres($millilitres)));
+        }
+        for ($jar = 1; $jar <= $count; ++$jar) {
+            Jar::query()->create(['batch_id' => $batch->id, 'code' => self::code($batch) . '-' . (count($jars) + $jar), 'ml' => $millilitres, 'went_to' => $wentTo]);
+        }
+    }
+
+    /** @return array<string, mixed> every batch of a sauce over time, and what they teach */
+    public function over(int $sauce): array
+    {
+        $batches = Batch::query()->with(['doses', 'tastings'])->where('sauce_id', $sauce)->latest('id')->limit(self::MOST_BATCHES)->get()->reverse()->values();
+        [$rows, $gaps] = [[], []];
+        /** @var Batch $batch */
+        foreach ($batches as $batch) {
+            $balance = $this->stove->balance($batch);
+            $edit = SauceEdit::asKept($batch);
+            $measured = $this->stove->measured($batch);
+            array_push($gaps, ...self::gaps($balance, $measured));
+            $rows[] = [
+                'id' => $batch->id,
+                'code' => self::code($batch),
+                'version' => $batch->version,
+                'at' => $batch->created_at?->toIso8601String(),
+                'grams' => round($balance->mixture->grams(), 1),
+                'is_cooked' => $batch->wish !== null,
+                'axes' => BalanceShape::axes($balance->axes, $this->weighing->style($edit)?->target, $this->weighing->own($edit)),
+                'measured' => $measured,
+                'tastings' => array_values($batch->tastings->map(static fn(Tasting $one): array => ['at' => $one->tasted_at->toIso8601String(), 'scores' => (object) $one->scores, 'words' => $one->words, 'food' => $one->food])->all()),
+            ];
+        }
+        $catalogue = $this->weighing->catalogue();
+
+        return [
+            'batches' => $rows,
+            'learned' => array_map(static fn(Learned $one): array => ['ingredient' => $one->ingredient, 'name' => $catalogue->has($one->ingredient) ? $catalogue->get($one->ingredient)->name : $one->ingredient, 'figure' => $one->figure, 'gap' => round($one->gap, 2), 'batches' => $one->batches], Learned::from($gaps)),
+        ];
+    }
+
+    /** @return array<string, mixed> what changed between two batches, and how the taste changed with it */
+    public function between(Batch $before, Batch $after): array
+    {
+        [$was, $is] = [$this->stove->balance($before), $this->stove->balance($after)];
+        $style = $this->weighing->style(SauceEdit::asKept($after));
+
+        return [
+            ...ComparisonShape::of(Comparison::of($was->formula, $is->formula, $after->measures), $was, $is, $style?->target),
+            'tasted' => ['before' => self::tasted($before), 'after' => self::tasted($after)],
+        ];
+    }
+
+    public static function code(Batch $batch): string
+    {
+        $initials = Str::upper(implode('', array_map(static fn(string $word): string => mb_substr($word, 0, 1), array_slice(preg_split('/[^\pL]+/u', $batch->title, -1, PREG_SPLIT_NO_EMPTY) ?: ['S'], 0, 3))));
+
+        return sprintf('%s%s-%d', $initials === '' ? 'S' : $initials, self::made($batch)->format('ymd'), $batch->id);
+    }
+
+    private static function made(Batch $batch): CarbonImmutable
+    {
+        return $batch->created_at ?? CarbonImmutable::now();
+    }
+
+    /** @return list<Jar> */
+    private static function jars(Batch $batch): array
+    {
+        /** @var list<Jar> $jars */
+        $jars = Jar::query()->where('batch_id', $batch->id)->orderBy('id')->get()->all();
+
+        return $jars;
+    }
+
+    /** @return array<string, mixed> */
+    private static function jar(Jar $jar): array
+    {
+        return ['id' => $jar->id, 'code' => $jar->code, 'ml' => $jar->ml, 'went_to' => $jar->went_to, 'finished_at' => $jar->finished_at?->toIso8601String()];
+    }
+
+    /**
+     * Measured less estimated, laid at the door of the line that makes most of the doubt.
+     *
+     * @param array{ph: array{value: float, estimate: float|null, low: float|null, high: float|null}|null, solids: array{value: float, estimate: float}|null} $measured
+     *
+     * @return list<array{ingredient: string, figure: string, gap: float}>
+     */
+    private static function gaps(Balance $balance, array $measured): array
+    {
+        $gaps = [];
+        foreach ([['solids', $balance->figures['dissolved_solids'], $measured['solids']], ['ph', $balance->ph, $measured['ph']]] as [$figure, $reading, $found]) {
+            if ($reading === null || $found === null || $found['estimate'] === null) {
+                continue;
+            }
+            $shares = array_filter($reading->shares, static fn(float $share, int $line): bool => $line >= 0, ARRAY_FILTER_USE_BOTH);
+            arsort($shares);
+            $ingredient = $balance->formula->lines[array_key_first($shares) ?? -1]->ingredient->key ?? null;
+            if ($ingredient !== null) {
+                $gaps[] = ['ingredient' => $ingredient, 'figure' => $figure, 'gap' => $found['value'] - $found['estimate']];
+            }
+        }
+
+        return $gaps;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function tasted(Batch $batch): array
+    {
+        return array_values($batch->tastings->map(static fn(Tasting $one): array => ['at' => $one->tasted_at->toIso8601String(), 'scores' => (object) $one->scores, 'words' => $one->words, 'food' => $one->food])->all());
+    }
+
+    private static function says(Happening $one): string
+    {
+        $figure = static fn(string $name): float => (float) ($one->figures[$name] ?? 0.0);
+
+        return match ($one->kind) {
+            'measured' => sprintf('line %d: %s went in', (int) $figure('line') + 1, KitchenNumber::grams($figure('grams'))),
+            'rebalanced' => 'the rest was rebalanced',
+            'step-started' => sprintf('step %d began', (int) $figure('step') + 1),
+            'step-done' => sprintf('step %d done', (int) $figure('step') + 1),
+            'timer-started' => sprintf('a timer of %s min began', KitchenNumber::plain($figure('minutes'), 1)),
+            'timer-stopped' => 'a timer was stopped',
+            'pan-empty' => sprintf('the empty pan weighs %s', KitchenNumber::grams($figure('grams'))),
+            'pan-reads' => sprintf('pan and sauce weigh %s', KitchenNumber::grams($figure('grams'))),
+            'heat-off' => 'off the heat',
+            'temperature' => sprintf('%.1f °C', $figure('celsius')),
+            'ph' => sprintf('pH %.2f measured', $figure('ph')),
+            'solids' => sprintf('%.1f %% dissolved measured', $figure('percent')),
+            'undone' => 'an entry was taken back',
+            'finished' => 'into the jars',
+            default => (string) $one->words,
+        };
+    }
+}
