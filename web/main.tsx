@@ -16,6 +16,12 @@ const TastePage = lazy(async () => ({ default: (await import('./taste/TastePage'
 const ComparePage = lazy(async () => ({ default: (await import('./compare/ComparePage')).ComparePage }));
 const CookStart = lazy(async () => ({ default: (await import('./cook/CookStart')).CookStart }));
 const CookPage = lazy(async () => ({ default: (await import('./cook/CookPage')).CookPage }));
+const LogPage = lazy(async () => ({ default: (await import('./log/LogPage')).LogPage }));
+const BatchPage = lazy(async () => ({ default: (await import('./log/BatchPage')).BatchPage }));
+const LabelPage = lazy(async () => ({ default: (await import('./log/LabelPage')).LabelPage }));
+const CardPage = lazy(async () => ({ default: (await import('./log/CardPage')).CardPage }));
+const PlanPage = lazy(async () => ({ default: (await import('./plan/PlanPage')).PlanPage }));
+const TrainerPage = lazy(async () => ({ default: (await import('./trainer/TrainerPage')).TrainerPage }));
 const PalatePage = lazy(async () => ({ default: (await import('./palate/PalatePage')).PalatePage }));
 
 const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
@@ -36,6 +42,12 @@ if (root !== null) {
                 <Route path="/sauce/:id/compare" element={<ComparePage />} />
                 <Route path="/sauce/:id/cook" element={<CookStart />} />
                 <Route path="/cook/:id" element={<CookPage />} />
+                <Route path="/sauce/:id/log" element={<LogPage />} />
+                <Route path="/sauce/:id/card" element={<CardPage />} />
+                <Route path="/batch/:id" element={<BatchPage />} />
+                <Route path="/batch/:id/label" element={<LabelPage />} />
+                <Route path="/plan" element={<PlanPage />} />
+                <Route path="/trainer" element={<TrainerPage />} />
                 <Route path="/palate" element={<PalatePage />} />
                 <Route path="/pantry" element={<Pantry />} />
                 <Route path="*" element={<LostPage />} />

@@ -19,6 +19,7 @@ use Vinculum\Planning\Schedule;
 use Vinculum\Planning\Shopping;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleFault;
+use Vinculum\Substitution\Reason;
 
 /** When to start what, so that it is ready on the day; what to buy; and the same as a calendar. */
 final readonly class Almanac
@@ -42,7 +43,7 @@ final readonly class Almanac
             'ready' => $schedule->ready->format(DATE_ATOM),
             'sauces' => array_map(static fn(Job $job, int $id, array $cost): array => ['id' => $id, 'title' => $job->title, 'cost' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced'], 'cost_per_jar' => $cost['jars'] > 0 ? round($cost['cost'] / $cost['jars'], 2) : null], $jobs, $ids, $costs),
             'tasks' => array_map(static fn(Placed $one): array => ['sauce' => $one->job, 'kind' => $one->task->kind, 'says' => $one->task->name, 'minutes' => Figure::round($one->task->minutes), 'start' => $one->start->format(DATE_ATOM), 'end' => $one->end->format(DATE_ATOM)], $schedule->tasks),
-            'shopping' => array_map(static fn(array $one): array => array_map(static fn(mixed $value): mixed => is_float($value) ? Figure::round($value) : $value, $one), Shopping::for($formulas, $shelf)),
+            'shopping' => array_map(fn(array $one): array => [...array_map(static fn(mixed $value): mixed => is_float($value) ? Figure::round($value) : $value, $one), 'out_of_season' => !$this->isInSeason($one['ingredient'], (int) $schedule->ready->format('n'))], Shopping::for($formulas, $shelf)),
         ];
     }
 
@@ -105,6 +106,13 @@ final readonly class Almanac
         }
 
         return [$jobs, $formulas, $costs, $ids];
+    }
+
+    private function isInSeason(string $key, int $month): bool
+    {
+        $catalogue = $this->weighing->catalogue();
+
+        return !$catalogue->has($key) || Reason::isInSeason($catalogue->get($key)->kind(), $month);
     }
 
     /** @throws PlanFault */

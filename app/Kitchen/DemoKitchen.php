@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Kitchen;
 
 use App\Models\Batch;
+use App\Models\Guess;
+use App\Models\Plan;
+use App\Models\Product;
 use App\Models\Sauce;
 use Illuminate\Support\Carbon;
 use Vinculum\Exchange\RecipeReader;
@@ -14,13 +17,14 @@ use Vinculum\Quantity\Measures;
  * The sauces of a made-up towpath galley with some weeks of their history, for a first look round.
  *
  * @phpstan-type Step array{says?: list<array{string, string}>, dose?: list<array{string, float|int, string}>, good?: bool, temperature?: string, food?: string, words?: string, scores?: array<string, float|int>}
- * @phpstan-type Event array{sauce: string, days_ago: int, edit?: array<string, string>, batch?: array{grams: float|int|null, steps: list<Step>, into_the_sauce?: bool}}
+ * @phpstan-type Cook array{factor: string, events: list<array{kind: string, figures: array<string, float|int>, words?: string, after: int}>, jars: list<array{ml: float|int, count: int, went_to: string}>, tasting: Step|null}
+ * @phpstan-type Event array{sauce?: string, days_ago: int, cook?: Cook, product?: array{name: string, like: string, price: float, pack_grams: float|int, in_stock: bool}, plan?: array{title: string, days: int, hour: string, rings: int, items: list<array{string, string}>}, guesses?: array{axis: string, answers: list<array{float|int, int}>}, edit?: array<string, string>, batch?: array{grams: float|int|null, steps: list<Step>, into_the_sauce?: bool}}
  */
 final readonly class DemoKitchen
 {
     private const OLDEST_DAYS = 30;
 
-    public function __construct(private Shelf $shelf, private Stove $stove) {}
+    public function __construct(private Shelf $shelf, private Stove $stove, private Hearth $hearth, private Ledger $ledger) {}
 
     /** @return int how many sauces were put on the shelf; none when it already held some */
     public function load(): int
@@ -45,7 +49,23 @@ final readonly class DemoKitchen
     /** @param Event $event */
     private function happen(array $event): void
     {
-        $sauce = Sauce::query()->with('lines')->where('title', $event['sauce'])->firstOrFail();
+        if (isset($event['product'])) {
+            Product::query()->create([...$event['product'], 'stands_in' => false, 'label' => []]);
+        }
+        if (isset($event['plan'])) {
+            $items = array_map(static fn(array $item): array => ['sauce' => self::sauce($item[0])->id, 'size' => $item[1]], $event['plan']['items']);
+            Plan::query()->create(['title' => $event['plan']['title'], 'ready' => Carbon::now()->addDays($event['plan']['days'])->format('Y-m-d') . " {$event['plan']['hour']}", 'zone' => 'UTC', 'rings' => $event['plan']['rings'], 'items' => $items]);
+        }
+        foreach ($event['guesses']['answers'] ?? [] as [$level, $right]) {
+            Guess::query()->create(['axis' => $event['guesses']['axis'] ?? '', 'level' => $level, 'right' => $right === 1]);
+        }
+        if (!isset($event['sauce'])) {
+            return;
+        }
+        $sauce = self::sauce($event['sauce']);
+        if (isset($event['cook'])) {
+            $this->cook($sauce, $event['cook']);
+        }
         if (isset($event['edit'])) {
             $edit = SauceEdit::asItStands($sauce);
             $lines = array_map(static fn(string $line): string => $event['edit'][$line] ?? $line, $edit->lines);
@@ -61,6 +81,33 @@ final readonly class DemoKitchen
                 $this->stove->intoTheSauce($batch);
             }
         }
+    }
+
+    /** @param Cook $cook */
+    private function cook(Sauce $sauce, array $cook): void
+    {
+        $batch = $this->hearth->light($sauce->id, new ScaleWish(factor: $cook['factor']));
+        $at = (float) Carbon::now()->getTimestamp();
+        foreach ($cook['events'] as $event) {
+            $at += 60.0 * $event['after'];
+            $figures = array_map(floatval(...), $event['figures']);
+            if (isset($figures['line'])) {
+                --$figures['line'];
+            }
+            $this->hearth->happen($batch, $event['kind'], $figures, [], $event['words'] ?? null, $at, null);
+        }
+        $batch->load(['doses', 'tastings']);
+        foreach ($cook['jars'] as $jars) {
+            $this->ledger->fill($batch, (float) $jars['ml'], $jars['count'], $jars['went_to']);
+        }
+        if ($cook['tasting'] !== null) {
+            $this->taste($batch, $cook['tasting']);
+        }
+    }
+
+    private static function sauce(string $title): Sauce
+    {
+        return Sauce::query()->with('lines')->where('title', $title)->firstOrFail();
     }
 
     /** @param Step $step */

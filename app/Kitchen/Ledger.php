@@ -32,6 +32,8 @@ use Vinculum\Quantity\KitchenNumber;
 final readonly class Ledger
 {
     private const MOST_BATCHES = 60;
+    /** A line that makes less of what doubt the lines bring is not blamed for a gap. */
+    private const MAKES_THE_DOUBT = 0.3;
 
     public function __construct(private Stove $stove, private Hearth $hearth, private Weighing $weighing, private Pantry $pantry) {}
 
@@ -54,7 +56,7 @@ final readonly class Ledger
             'keep' => KeepShape::of($keep),
             'label' => LabelShape::of(Label::of($balance->formula), $balance),
             'jars' => array_map(self::jar(...), self::jars($batch)),
-            'events' => array_values($batch->happenings()->get()->map(static fn(Happening $one): array => ['id' => $one->id, 'kind' => $one->kind, 'figures' => (object) $one->figures, 'words' => $one->words, 'at' => $one->at, 'says' => self::says($one)])->all()),
+            'events' => array_values($batch->happenings()->get()->map(static fn(Happening $one): array => ['id' => $one->id, 'kind' => $one->kind, 'figures' => (object) $one->figures, 'words' => $one->words, 'at' => $one->at, 'says' => self::says($one, $batch->lines)])->all()),
         ];
     }
 
@@ -103,7 +105,7 @@ final readonly class Ledger
     /** @return array<string, mixed> every batch of a sauce over time, and what they teach */
     public function over(int $sauce): array
     {
-        $batches = Batch::query()->with(['doses', 'tastings'])->where('sauce_id', $sauce)->latest('id')->limit(self::MOST_BATCHES)->get()->reverse()->values();
+        $batches = Batch::query()->with(['doses', 'tastings'])->where('sauce_id', $sauce)->latest()->orderByDesc('id')->limit(self::MOST_BATCHES)->get()->reverse()->values();
         [$rows, $gaps] = [[], []];
         /** @var Batch $batch */
         foreach ($batches as $batch) {
@@ -184,10 +186,11 @@ final readonly class Ledger
             if ($reading === null || $found === null || $found['estimate'] === null) {
                 continue;
             }
-            $shares = array_filter($reading->shares, static fn(float $share, int $line): bool => $line >= 0, ARRAY_FILTER_USE_BOTH);
+            $shares = array_filter($reading->shares, static fn(float $share, int $line): bool => $line >= 0 && $share > 0.0, ARRAY_FILTER_USE_BOTH);
             arsort($shares);
-            $ingredient = $balance->formula->lines[array_key_first($shares) ?? -1]->ingredient->key ?? null;
-            if ($ingredient !== null) {
+            $line = array_key_first($shares);
+            $ingredient = $balance->formula->lines[$line ?? -1]->ingredient->key ?? null;
+            if ($line !== null && $ingredient !== null && $shares[$line] >= self::MAKES_THE_DOUBT * array_sum($shares)) {
                 $gaps[] = ['ingredient' => $ingredient, 'figure' => $figure, 'gap' => $found['value'] - $found['estimate']];
             }
         }
@@ -201,12 +204,13 @@ final readonly class Ledger
         return array_values($batch->tastings->map(static fn(Tasting $one): array => ['at' => $one->tasted_at->toIso8601String(), 'scores' => (object) $one->scores, 'words' => $one->words, 'food' => $one->food])->all());
     }
 
-    private static function says(Happening $one): string
+    /** @param list<string> $lines of the batch, as written */
+    private static function says(Happening $one, array $lines): string
     {
         $figure = static fn(string $name): float => (float) ($one->figures[$name] ?? 0.0);
 
         return match ($one->kind) {
-            'measured' => sprintf('line %d: %s went in', (int) $figure('line') + 1, KitchenNumber::grams($figure('grams'))),
+            'measured' => sprintf('%s went in: %s', KitchenNumber::grams($figure('grams')), $lines[(int) $figure('line')] ?? sprintf('line %d', (int) $figure('line') + 1)),
             'rebalanced' => 'the rest was rebalanced',
             'step-started' => sprintf('step %d began', (int) $figure('step') + 1),
             'step-done' => sprintf('step %d done', (int) $figure('step') + 1),

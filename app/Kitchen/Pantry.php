@@ -78,7 +78,7 @@ final class Pantry
         foreach (Product::query()->orderBy('in_stock')->orderBy('id')->get() as $product) {
             $row = ['name' => $product->name, 'pack_grams' => $product->pack_grams, 'price' => $product->price, 'stock_grams' => $product->in_stock ? (float) $product->pack_grams : 0.0];
             $shelf[$product->key()] = $row;
-            if ($product->stands_in) {
+            if ($product->stands_in || !isset($shelf[$product->like])) {
                 $shelf[$product->like] = $row;
             }
         }

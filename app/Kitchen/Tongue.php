@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Kitchen;
 
+use App\Models\Guess;
 use App\Models\Setting;
 use App\Models\Tasting as TastingRecord;
 use Vinculum\Palate\Palate;
+use Vinculum\Palate\Staircase;
 use Vinculum\Palate\Tasting;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
+use Vinculum\Taste\Axis;
 use Vinculum\Taste\Target;
 
 /** What the kitchen's tastings have taught about the cook: one palate a family, that can be seen, reset and switched off. */
@@ -81,5 +84,28 @@ final class Tongue
         }
 
         return $tastings;
+    }
+
+    /** How the trainer's answers on an axis stand. */
+    public function staircase(Axis $axis): Staircase
+    {
+        /** @var list<Guess> $guesses */
+        $guesses = Guess::query()->where('axis', $axis->value)->orderBy('id')->get()->all();
+
+        return Staircase::after(array_map(static fn(Guess $one): array => [$one->level, $one->right], $guesses));
+    }
+
+    /** @return array<string, float> what this cook can tell apart, in steps, by axis, as far as it was trained */
+    public function ownSteps(): array
+    {
+        $own = [];
+        foreach (Axis::cases() as $axis) {
+            $step = $this->staircase($axis)->ownStep();
+            if ($step !== null) {
+                $own[$axis->value] = round($step, 2);
+            }
+        }
+
+        return $own;
     }
 }

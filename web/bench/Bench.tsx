@@ -26,6 +26,7 @@ import { Saver, type Saving } from './Saver';
 import { useHistory } from './useHistory';
 import { useLatest } from './useLatest';
 
+const KeepPanel = lazy(async () => ({ default: (await import('./KeepPanel')).KeepPanel }));
 const MethodPanel = lazy(async () => ({ default: (await import('./MethodPanel')).MethodPanel }));
 const PartsPanel = lazy(async () => ({ default: (await import('./PartsPanel')).PartsPanel }));
 const ScalePanel = lazy(async () => ({ default: (await import('./ScalePanel')).ScalePanel }));
@@ -41,13 +42,14 @@ const savingWords: Record<Saving['state'], string> = {
   conflict: 'Changed elsewhere',
 };
 
-type Panel = 'add' | 'method' | 'swap' | 'scale' | 'thickness' | 'parts' | 'versions';
+type Panel = 'add' | 'method' | 'swap' | 'scale' | 'thickness' | 'keep' | 'parts' | 'versions';
 const panels: readonly (readonly [Panel, string])[] = [
   ['add', 'What to add'],
   ['method', 'Method'],
   ['swap', 'Swap'],
   ['scale', 'Scale'],
   ['thickness', 'Thickness'],
+  ['keep', 'Keep'],
   ['parts', 'Parts'],
   ['versions', 'Versions'],
 ];
@@ -251,6 +253,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
         sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'underline' }}
       >
         Cook
+      </Box>
+      <Box
+        component={Link}
+        to={`/sauce/${sauce.id}/log`}
+        sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'underline' }}
+      >
+        Log
       </Box>
       <Box component="button" type="button" onClick={undo} disabled={!canUndo} sx={quietButton}>
         Undo
@@ -495,6 +504,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                       }}
                     />
                   )}
+                  {panel === 'keep' && <KeepPanel formula={formula} sauce={sauce.id} />}
                   {panel === 'parts' && (
                     <PartsPanel
                       report={report}

@@ -26,7 +26,7 @@ export function ComparePage() {
     queryKey: ['compare', before, after],
     queryFn: () => {
       if (before === undefined || after === undefined) throw new Error('There is no such version.');
-      const { title, style, measures, yield: came, part_ml, lines } = after;
+      const { title, style, measures, yield: came, part_ml, lines, method, pan } = after;
       return api.compare({
         title,
         style,
@@ -34,6 +34,8 @@ export function ComparePage() {
         yield: came,
         part_ml,
         lines,
+        method,
+        pan,
         sauce: id,
         before: {
           style: before.style,
@@ -41,6 +43,8 @@ export function ComparePage() {
           yield: before.yield,
           part_ml: before.part_ml,
           lines: before.lines,
+          method: before.method,
+          pan: before.pan,
         },
       });
     },

@@ -142,6 +142,16 @@ export function CookSheet({ opened, instruments }: { opened: Cook; instruments: 
       {cook.rebalancing.length > 0 && <Rebalancing cook={cook} onEvent={tell} />}
       {move !== undefined && (
         <Box component="section" aria-label="Now" data-move={move.kind} key={at} sx={{ pt: 2 }}>
+          {move.cautions.map((caution) => (
+            <Typography
+              key={caution.code}
+              role="alert"
+              data-step-caution={caution.severity}
+              sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1.25, mb: 1, fontSize: '1.1rem' }}
+            >
+              <strong>{caution.severity === 'stop' ? 'Stop' : 'Mind'}:</strong> {caution.text} ({caution.source})
+            </Typography>
+          ))}
           {move.stage !== null && <Typography sx={quiet}>{move.stage}</Typography>}
           <Now move={move} cook={cook} instruments={instruments} onEvent={tell} onDone={goOn} />
         </Box>

@@ -47,9 +47,12 @@ export function FillMove({ cook, onEvent }: { cook: Cook; onEvent: (event: CookE
           It is in the jars
         </Button>
       ) : (
-        <Box sx={{ display: 'flex', gap: 1.5, mt: 2 }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 2 }}>
           <Button component={Link} to={`/sauce/${cook.sauce}/taste`} variant="contained" sx={big}>
             Taste it
+          </Button>
+          <Button component={Link} to={`/batch/${cook.id}`} variant="outlined" sx={big}>
+            Jars, labels, keeping
           </Button>
           <Button component={Link} to={`/sauce/${cook.sauce}`} variant="outlined" sx={big}>
             Back to the bench

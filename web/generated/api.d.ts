@@ -1131,6 +1131,9 @@ export interface components {
                 };
             }[];
             heats: string[];
+            own_steps: {
+                [key: string]: number;
+            };
         };
         Formula: {
             title?: string | null;
@@ -2280,6 +2283,7 @@ export interface components {
                 pack_grams: number | null;
                 cost: number | null;
                 left_grams: number | null;
+                out_of_season: boolean;
             }[];
         };
         PlanAnswer: {
@@ -2296,17 +2300,22 @@ export interface components {
                 axis: "sweet" | "sour" | "salt" | "umami" | "heat";
                 glasses: {
                     steps: number;
-                    says: string;
-                    parts: {
-                        ingredient: string;
-                        name: string;
-                        grams: number;
-                    }[];
+                    stock_grams: number;
+                    water_grams: number;
+                    solute_grams: number;
                 }[];
                 next: number;
                 trials: number;
                 reversals: number;
                 own_step: number | null;
+                stock: {
+                    ingredient: string;
+                    name: string;
+                    percent: number;
+                    how: string;
+                    solute_grams: number;
+                    water_grams: number;
+                };
             }[];
         };
         Guess: {

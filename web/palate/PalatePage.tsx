@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import { api, type Palate } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { axisKeys, axisNames } from '../shared/words';
@@ -32,6 +33,12 @@ export function PalatePage() {
         <Typography sx={{ my: 1.5, maxWidth: '64ch' }}>
           Each tasting you keep says where you like a kind of sauce to stand. Your own target is the family’s window,
           moved by that; corrections aim at it, and the bars show it as a bracket above the window.
+        </Typography>
+        <Typography sx={{ mb: 1.5 }}>
+          <Box component={Link} to="/trainer" sx={{ color: 'text.primary', fontWeight: 600 }}>
+            Train the tongue
+          </Box>{' '}
+          with glasses mixed from your pantry, and learn how fine it is on each axis.
         </Typography>
         {palate.error !== null && <Typography role="alert">{palate.error.message}</Typography>}
         {fault !== null && <Typography role="alert">{fault}</Typography>}

@@ -51,6 +51,9 @@ export function Frame({ children, tools }: { children: ReactNode; tools?: ReactN
           <Box component={NavLink} to="/palate" sx={placeLink}>
             Palate
           </Box>
+          <Box component={NavLink} to="/plan" sx={placeLink}>
+            Plan
+          </Box>
         </Box>
         <Box
           sx={{ flex: 1, display: 'flex', alignItems: 'center', justifyContent: 'flex-end', gap: { xs: 0.5, sm: 1 } }}

@@ -1,4 +1,5 @@
 import type { components } from '../generated/api';
+import { setTellsApart } from './words';
 
 type Schemas = components['schemas'];
 export type Advice = Schemas['Advice'];
@@ -8,6 +9,8 @@ export type Axis = Schemas['Axis'];
 export type AxisKey = keyof Axes;
 export type Balance = Schemas['Balance'];
 export type Batch = Schemas['Batch'];
+export type BatchRecord = Schemas['BatchRecord'];
+export type BatchComparison = Schemas['BatchComparison'];
 export type BatchSummary = Schemas['BatchSummary'];
 export type Comparison = Schemas['Comparison'];
 export type CompareWish = Schemas['CompareWish'];
@@ -23,6 +26,9 @@ export type Edit = Schemas['Edit'];
 export type Formula = Schemas['Formula'];
 export type InstrumentReading = Schemas['InstrumentReading'];
 export type Instruments = Schemas['Instruments'];
+export type Guess = Schemas['Guess'];
+export type Jar = Schemas['Jar'];
+export type Keep = Schemas['Keep'];
 export type Kitchen = Schemas['Kitchen'];
 export type Line = Schemas['Line'];
 export type Move = Schemas['Move'];
@@ -38,11 +44,16 @@ export type Swaps = Schemas['Swaps'];
 export type SwapWish = Schemas['SwapWish'];
 export type Thickenings = Schemas['Thickenings'];
 export type ThicknessWish = Schemas['ThicknessWish'];
+export type Trainer = Schemas['Trainer'];
 export type Tongue = Schemas['Tongue'];
 export type Version = Schemas['Version'];
 export type Measures = NonNullable<Formula['measures']>;
 export type PantryItem = Schemas['PantryItem'];
 export type Pantry = Schemas['Pantry'];
+export type Plan = Schemas['PlanKept'];
+export type PlanAnswer = Schemas['PlanAnswer'];
+export type PlanDraft = Schemas['PlanDraft'];
+export type PlanWish = Schemas['PlanWish'];
 export type Product = Schemas['Product'];
 export type ProductEntry = Schemas['ProductEntry'];
 export type Rebalancing = Schemas['Rebalancing'];
@@ -50,6 +61,9 @@ export type Reduction = Schemas['Reduction'];
 export type Sauce = Schemas['Sauce'];
 export type Shelf = Schemas['Shelf'];
 export type ShelfSauce = Schemas['ShelfSauce'];
+export type SauceLog = Schemas['SauceLog'];
+export type Split = Schemas['Split'];
+export type SplitWish = Schemas['SplitWish'];
 export type Stage = Schemas['Stage'];
 export type StandInDeed = Schemas['StandInDeed'];
 export type Style = Schemas['Style'];
@@ -95,7 +109,11 @@ async function ask<Answer>(method: string, path: string, body?: unknown, options
 }
 
 export const api = {
-  kitchen: () => ask<Kitchen>('GET', '/api/kitchen'),
+  kitchen: async () => {
+    const kitchen = await ask<Kitchen>('GET', '/api/kitchen');
+    setTellsApart(kitchen.own_steps);
+    return kitchen;
+  },
   shelf: () => ask<Shelf>('GET', '/api/sauces'),
   sauce: (id: number) => ask<Sauce>('GET', `/api/sauces/${id}`),
   addSauce: (formula: Formula) => ask<Sauce>('POST', '/api/sauces', formula),
@@ -137,6 +155,24 @@ export const api = {
   tare: () => ask<InstrumentReading>('POST', '/api/instruments/scale/tare'),
   buffer: (buffer: number) => ask<InstrumentReading>('POST', '/api/instruments/ph-meter/buffer', { buffer }),
   standIn: (deed: StandInDeed) => ask<InstrumentReading>('POST', '/api/instruments/stand-in', deed),
+  keep: (formula: Formula) => ask<Keep>('POST', '/api/keep', formula),
+  sauceLog: (sauce: number) => ask<SauceLog>('GET', `/api/sauces/${sauce}/log`),
+  record: (batch: number) => ask<BatchRecord>('GET', `/api/batches/${batch}/record`),
+  writeRecord: (batch: number, entry: CookEvent) => ask<BatchRecord>('POST', `/api/batches/${batch}/record`, entry),
+  fillJars: (batch: number, jars: { ml: number; count: number; went_to: string | null }) =>
+    ask<BatchRecord>('POST', `/api/batches/${batch}/jars`, jars),
+  editJar: (jar: number, edit: { went_to?: string | null; finished?: boolean }) =>
+    ask<BatchRecord>('PUT', `/api/jars/${jar}`, edit),
+  split: (batch: number, wish: SplitWish) => ask<Split>('POST', `/api/batches/${batch}/split`, wish),
+  between: (before: number, after: number) => ask<BatchComparison>('GET', `/api/batches/${before}/against/${after}`),
+  plans: () => ask<{ plans: Plan[] }>('GET', '/api/plans'),
+  plan: (id: number) => ask<PlanAnswer>('GET', `/api/plans/${id}`),
+  draftPlan: (wish: PlanWish) => ask<PlanDraft>('POST', '/api/plans/draft', wish),
+  keepPlan: (wish: PlanWish) => ask<PlanAnswer>('POST', '/api/plans', wish),
+  dropPlan: (id: number) => ask<undefined>('DELETE', `/api/plans/${id}`),
+  trainer: () => ask<Trainer>('GET', '/api/trainer'),
+  guess: (guess: Guess) => ask<Trainer>('POST', '/api/trainer', guess),
+  forgetAxis: (axis: string) => ask<Trainer>('DELETE', `/api/trainer/${axis}`),
   palate: () => ask<Palate>('GET', '/api/palate'),
   switchPalate: (on: boolean) => ask<Palate>('PUT', '/api/palate', { on }),
   resetPalate: (style: string) => ask<Palate>('DELETE', `/api/palate/${style}`),

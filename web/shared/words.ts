@@ -32,11 +32,17 @@ const tooLittle: Record<AxisKey, string> = {
   heat: 'not hot enough',
 };
 
+/** What this cook can tell apart, in steps, as far as the trainer knows: less than that is called about right. */
+let tellsApart: Partial<Record<AxisKey, number>> = {};
+export const setTellsApart = (steps: Partial<Record<AxisKey, number>>): void => {
+  tellsApart = steps;
+};
+
 /** "a little too sharp", "about right": against the cook's own target where there is one, else the style's window. */
 export function verdict(key: AxisKey, axis: Axis): string {
   const off = axis.own_off_by_steps ?? axis.off_by_steps;
   if (off === null) return '';
-  if (Math.abs(off) < 0.05) return 'about right';
+  if (Math.abs(off) < Math.max(0.05, tellsApart[key] ?? 0)) return 'about right';
   return `${strength(off)} ${off > 0 ? tooMuch[key] : tooLittle[key]}`;
 }
 

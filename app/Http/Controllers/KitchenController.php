@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Kitchen\Tongue;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Contract\StyleShape;
 use Vinculum\Cooking\Heat;
@@ -20,6 +21,8 @@ final readonly class KitchenController
     /** What a cook may take as one part. */
     private const VESSELS = ['tablespoon', 'ladle', 'glass', 'cup', 'mug'];
 
+    public function __construct(private Tongue $tongue) {}
+
     public function __invoke(): JsonResponse
     {
         return new JsonResponse([
@@ -28,6 +31,7 @@ final readonly class KitchenController
             'allergens' => array_keys(FactsFile::named('allergens')),
             'diets' => Ingredient::allDiets(),
             'heats' => Heat::keys(),
+            'own_steps' => (object) $this->tongue->ownSteps(),
             'vessels' => array_map(self::vessel(...), self::VESSELS),
             'measures' => array_map(static fn(Measures $measures): array => ['key' => $measures->value, 'name' => $measures->title()], Measures::cases()),
         ]);

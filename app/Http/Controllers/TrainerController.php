@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Kitchen\Tongue;
 use App\Kitchen\Weighing;
 use App\Models\Guess;
 use Illuminate\Http\JsonResponse;
@@ -16,7 +17,7 @@ use Vinculum\Taste\Axis;
 /** Teaches a tongue to hear the axes: glasses to mix, two of them at a time, and how fine it has become. */
 final readonly class TrainerController
 {
-    public function __construct(private Weighing $weighing) {}
+    public function __construct(private Weighing $weighing, private Tongue $tongue) {}
 
     public function show(): JsonResponse
     {
@@ -44,15 +45,14 @@ final readonly class TrainerController
     /** @return array<string, mixed> */
     private function axis(Axis $axis): array
     {
-        /** @var list<Guess> $guesses */
-        $guesses = Guess::query()->where('axis', $axis->value)->orderBy('id')->get()->all();
-        $answers = array_map(static fn(Guess $one): array => [$one->level, $one->right], $guesses);
-        $staircase = Staircase::after($answers);
+        $staircase = $this->tongue->staircase($axis);
         $own = $staircase->ownStep();
+        $series = DilutionSeries::on($axis, $this->weighing->catalogue());
 
         return [
             'axis' => $axis->value,
-            'glasses' => array_map(static fn(array $glass): array => [...$glass, 'parts' => array_map(static fn(array $part): array => [...$part, 'grams' => round($part['grams'], 2)], $glass['parts'])], DilutionSeries::on($axis, $this->weighing->catalogue())),
+            'stock' => ['ingredient' => $series->solute->key, 'name' => $series->solute->name, 'percent' => $series->stockPercent, 'how' => $series->how, 'solute_grams' => ceil($series->stockGrams * $series->stockPercent / 100.0), 'water_grams' => round(ceil($series->stockGrams * $series->stockPercent / 100.0) * (100.0 / $series->stockPercent - 1.0))],
+            'glasses' => array_map(static fn(array $glass): array => array_map(static fn(float $one): float => round($one, 2), $glass), $series->glasses),
             'next' => $staircase->next,
             'trials' => $staircase->trials,
             'reversals' => count($staircase->reversals),

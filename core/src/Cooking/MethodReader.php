@@ -76,7 +76,8 @@ final class MethodReader
     private static function step(string $text, string $tags, bool $isCovered, int $line): MethodStep
     {
         $heat = Heat::namedIn($tags) ?? Heat::namedIn($text);
-        $isRest = self::says($text, 'rests');
+        // "stir in the rest" waits for nothing
+        $isRest = self::says((string) preg_replace('/\bthe rest\b/iu', '', $text), 'rests');
         $left = self::left($text);
         $kind = match (true) {
             $heat !== null && (!$isRest || $left !== null) => 'reduce',

@@ -6,53 +6,44 @@ namespace Vinculum\Palate;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
 use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Taste\Axis;
 use Vinculum\Taste\Taste;
 
-/** Glasses to mix from the pantry, each so many steps stronger than the first on one axis. */
-final class DilutionSeries
+/** Glasses to mix from the pantry, each so many steps stronger than the first on one axis, out of one stock and water. */
+final readonly class DilutionSeries
 {
     private const MOST = 20.0;
     private const ROUNDS = 60;
 
-    /** @return list<array{steps: float, says: string, parts: list<array{ingredient: string, name: string, grams: float}>}> the base first */
-    public static function on(Axis $axis, Catalogue $catalogue): array
+    /**
+     * @param float                                                                                          $stockPercent g of solute in 100 g of stock
+     * @param list<array{steps: float, stock_grams: float, water_grams: float, solute_grams: float}> $glasses      the first the weakest
+     */
+    private function __construct(public Ingredient $solute, public float $stockPercent, public string $how, public float $stockGrams, public array $glasses) {}
+
+    public static function on(Axis $axis, Catalogue $catalogue): self
     {
         $row = FactsFile::named('trainer')[$axis->value];
-        $grams = FactsFile::named('trainer')['all']->number('grams');
-        $base = array_map(static fn(float $percent): float => $percent * $grams / 100.0, $row->amounts('base'));
+        $whole = FactsFile::named('trainer')['all']->number('grams');
+        $solute = $catalogue->get($row->text('solute'));
+        [$least, $percent] = [$row->number('percent') * $whole / 100.0, $row->number('stock')];
         $glasses = [];
         foreach ([0.0, ...array_reverse(Staircase::LEVELS)] as $steps) {
-            $parts = $base;
-            $parts[$row->text('adds')] *= self::factor($axis, $base, $row->text('adds'), $grams, $steps, $catalogue);
-            $listed = [];
-            foreach ($parts as $key => $amount) {
-                $listed[] = ['ingredient' => $key, 'name' => $catalogue->get($key)->name, 'grams' => $amount];
-            }
-            $listed[] = ['ingredient' => 'water', 'name' => $catalogue->get('water')->name, 'grams' => $grams - array_sum($parts)];
-            $glasses[] = ['steps' => $steps, 'says' => $row->text('says'), 'parts' => $listed];
+            $grams = $least * self::factor($axis, $solute, $least, $whole, $steps);
+            $stock = 100.0 * $grams / $percent;
+            $glasses[] = ['steps' => $steps, 'stock_grams' => $stock, 'water_grams' => $whole - $stock, 'solute_grams' => $grams];
         }
 
-        return $glasses;
+        return new self($solute, $percent, $row->text('how'), array_sum(array_column($glasses, 'stock_grams')), $glasses);
     }
 
-    /**
-     * How many times as much of it makes so many steps.
-     *
-     * @param array<string, float> $base
-     */
-    private static function factor(Axis $axis, array $base, string $adds, float $grams, float $steps, Catalogue $catalogue): float
+    /** How many times as much of it makes so many steps. */
+    private static function factor(Axis $axis, Ingredient $solute, float $grams, float $whole, float $steps): float
     {
-        $at = static function (float $factor) use ($axis, $base, $adds, $grams, $catalogue): float {
-            $mixture = Mixture::nothing();
-            foreach ([...$base, $adds => $base[$adds] * $factor] as $key => $amount) {
-                $mixture = $mixture->plus($catalogue->get($key)->grams($amount));
-            }
-
-            return Taste::ofMixture($mixture->with(Component::Water, $mixture->get(Component::Water) + $grams - $mixture->grams()))->stepsOn($axis);
-        };
+        $at = static fn(float $factor): float => Taste::ofMixture($solute->grams($grams * $factor)->plus(Mixture::of([Component::Water->value => $whole - $grams * $factor])))->stepsOn($axis);
         [$low, $high, $wanted] = [1.0, self::MOST, $at(1.0) + $steps];
         for ($round = 0; $round < self::ROUNDS; ++$round) {
             $middle = ($low + $high) / 2.0;

@@ -33,6 +33,7 @@ final class MethodReaderTest extends TestCase
         yield 'two days' => ['Leave to mature for two days', 'rest', [2880, 2880]];
         yield 'a few minutes' => ['Fry the onion for a few minutes', 'cook', [2, 5]];
         yield 'no time' => ['Simmer until it coats a spoon', 'reduce', null];
+        yield 'the rest is no rest' => ['Blend half, stir in the rest', 'do', null];
         yield 'by hand' => ['Stir in 2 tbsp vinegar', 'do', null];
         yield 'an amount is no time' => ['Add 10 g salt and 3 limes', 'do', null];
     }

@@ -6,7 +6,6 @@ namespace Tests\core\Palate;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Mixture;
 use Vinculum\Palate\DilutionSeries;
 use Vinculum\Palate\Staircase;
 use Vinculum\Taste\Axis;
@@ -53,20 +52,17 @@ final class StaircaseTest extends TestCase
     public function test_a_series_is_as_many_steps_apart_as_it_says(): void
     {
         foreach (Axis::cases() as $axis) {
-            $glasses = DilutionSeries::on($axis, Catalogue::shipped());
-            $at = static function (array $glass) use ($axis): float {
-                $sum = Mixture::nothing();
-                foreach ($glass['parts'] as $part) {
-                    $sum = $sum->plus(Catalogue::shipped()->get($part['ingredient'])->grams($part['grams']));
-                }
-                self::assertEqualsWithDelta(200.0, $sum->grams(), 0.5);
-
-                return Taste::ofMixture($sum)->stepsOn($axis);
-            };
+            $series = DilutionSeries::on($axis, Catalogue::shipped());
+            $glasses = $series->glasses;
+            $at = static fn(array $glass): float => Taste::ofMixture($series->solute->grams($glass['solute_grams'])->plus(Catalogue::shipped()->get('water')->grams(200.0 - $glass['solute_grams'])))->stepsOn($axis);
             self::assertSame([0.0, 0.5, 1.0, 2.0, 4.0], array_column($glasses, 'steps'));
             foreach ($glasses as $glass) {
+                self::assertEqualsWithDelta(200.0, $glass['stock_grams'] + $glass['water_grams'], 1e-9);
+                self::assertEqualsWithDelta($glass['solute_grams'], $glass['stock_grams'] * $series->stockPercent / 100.0, 1e-9);
+                self::assertGreaterThanOrEqual(0.0, $glass['water_grams']);
                 self::assertEqualsWithDelta($at($glasses[0]) + $glass['steps'], $at($glass), 0.02, "{$axis->value} {$glass['steps']}");
             }
+            self::assertGreaterThan(1.0, $glasses[1]['stock_grams'] - $glasses[0]['stock_grams'], 'a one-gram scale tells them apart');
         }
     }
 }
