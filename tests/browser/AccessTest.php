@@ -16,7 +16,7 @@ final class AccessTest extends BrowserTestCase
     {
         foreach ([[1280, 800], [768, 1024], [390, 844]] as [$width, $height]) {
             self::resize($width, $height);
-            foreach (['/', '/sauce/1', '/sauce/5', '/sauce/8/cook', '/sauce/8/taste', '/sauce/8/compare?before=1', '/palate', '/pantry', '/nowhere/at/all'] as $place) {
+            foreach (['/', '/sauce/1', '/sauce/5', '/sauce/8/cook', '/sauce/8/taste', '/sauce/8/compare?before=1', '/sauce/8/log', '/sauce/8/card', '/batch/8', '/batch/8/label', '/plan', '/trainer', '/palate', '/pantry', '/nowhere/at/all'] as $place) {
                 foreach (['light', 'dark'] as $scheme) {
                     self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]]);
                     self::open($place);
@@ -30,10 +30,10 @@ final class AccessTest extends BrowserTestCase
     public function test_no_serious_issue_in_what_opens_on_a_screen(): void
     {
         self::resize(1280, 900);
-        foreach (['method', 'swap', 'scale', 'thickness', 'parts', 'versions'] as $panel) {
+        foreach (['method', 'swap', 'scale', 'thickness', 'keep', 'parts', 'versions'] as $panel) {
             self::open('/sauce/8');
             self::find("[data-choice=\"{$panel}\"]")->click();
-            self::until(static fn(): bool => self::findAll('#panel [data-understood], #panel [data-swap], #panel [data-scale], #panel [data-thicken], #panel [data-parts], #panel [data-version]') !== [], "{$panel} is open");
+            self::until(static fn(): bool => self::findAll('#panel [data-understood], #panel [data-keep], #panel [data-swap], #panel [data-scale], #panel [data-thicken], #panel [data-parts], #panel [data-version]') !== [], "{$panel} is open");
             self::assertSame([], self::issues(), $panel);
         }
         self::find('[aria-label="What to do with line 2"]')->click();
@@ -82,7 +82,7 @@ final class AccessTest extends BrowserTestCase
     {
         foreach ([360, 390, 768, 1280] as $width) {
             self::resize($width, 800);
-            foreach (['/', '/sauce/1', '/sauce/8/cook', '/sauce/8/taste', '/sauce/8/compare?before=1', '/palate', '/pantry'] as $place) {
+            foreach (['/', '/sauce/1', '/sauce/8/cook', '/sauce/8/taste', '/sauce/8/compare?before=1', '/sauce/8/log', '/batch/8', '/batch/8/label', '/plan', '/trainer', '/palate', '/pantry'] as $place) {
                 self::open($place);
                 self::find('h1, [data-axis="heat"]');
                 self::assertLessThanOrEqual(self::$browser->executeScript('return window.innerWidth'), self::$browser->executeScript('return document.documentElement.scrollWidth'), "{$place} at {$width}");

@@ -163,6 +163,7 @@ export function LabelPage() {
       </Box>
       {record.data !== undefined && batch.data !== undefined && (
         <Box
+          ref={sheetRef}
           data-sheet={sheet}
           sx={{
             display: 'grid',
