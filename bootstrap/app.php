@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Faults;
+use App\Http\Middleware\OnlyOurs;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -21,6 +22,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // page and API share one address on the cook's own machine: no CORS, no proxies, no sessions, no cookies;
         // and what a cook typed stays as typed
         $middleware->remove([HandleCors::class, TrustProxies::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        $middleware->prepend(OnlyOurs::class);
         $middleware->group('web', []);
         $middleware->group('api', [Illuminate\Routing\Middleware\SubstituteBindings::class]);
     })

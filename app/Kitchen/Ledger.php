@@ -13,6 +13,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Finished;
+use Vinculum\Comparison\BrandEffect;
 use Vinculum\Comparison\Comparison;
 use Vinculum\Comparison\Learned;
 use Vinculum\Contract\BalanceShape;
@@ -141,6 +142,7 @@ final readonly class Ledger
 
         return [
             ...ComparisonShape::of(Comparison::of($was->formula, $is->formula, $after->measures), $was, $is, $style?->target),
+            'brands' => array_map(static fn(BrandEffect $one): string => $one->words(), BrandEffect::between($was->formula, $is->formula)),
             'tasted' => ['before' => self::tasted($before), 'after' => self::tasted($after)],
         ];
     }

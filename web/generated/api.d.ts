@@ -2232,6 +2232,7 @@ export interface components {
                     food: string | null;
                 }[];
             };
+            brands: string[];
         };
         PlanWish: {
             title?: string | null;

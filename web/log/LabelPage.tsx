@@ -165,6 +165,9 @@ export function LabelPage() {
         <Box
           ref={sheetRef}
           data-sheet={sheet}
+          tabIndex={0}
+          role="region"
+          aria-label="The sheet of labels"
           sx={{
             display: 'grid',
             gridTemplateColumns: `repeat(${chosen.columns}, ${chosen.width})`,

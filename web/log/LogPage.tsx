@@ -71,7 +71,7 @@ export function LogPage() {
               <OverTime batches={batches} axis={axis} />
             </Suspense>
           </Box>
-          <Box sx={{ overflowX: 'auto' }}>
+          <Box tabIndex={0} role="region" aria-label="All batches" sx={{ overflowX: 'auto' }}>
             <Box component="table" sx={plainTable}>
               <thead>
                 <tr>
@@ -124,31 +124,33 @@ function Measured({ batches, learned }: { batches: readonly Batch[]; learned: Sa
   return (
     <Box component="section" aria-label="Measured and estimated" sx={{ mt: 2.5 }}>
       <Typography variant="h2">Measured and estimated</Typography>
-      <Box component="table" sx={plainTable}>
-        <thead>
-          <tr>
-            <th scope="col">Batch</th>
-            <th scope="col">pH measured</th>
-            <th scope="col">estimated</th>
-            <th scope="col">Dissolved, measured</th>
-            <th scope="col">estimated</th>
-          </tr>
-        </thead>
-        <tbody>
-          {measured.map(({ id, code, measured: { ph, solids } }) => (
-            <tr key={id}>
-              <th scope="row">{code}</th>
-              <td>{ph === null ? '' : ph.value.toFixed(2)}</td>
-              <td>
-                {ph?.estimate == null
-                  ? ''
-                  : `${ph.estimate.toFixed(2)} (${(ph.low ?? 0).toFixed(1)}–${(ph.high ?? 0).toFixed(1)})`}
-              </td>
-              <td>{solids === null ? '' : `${solids.value.toFixed(1)} %`}</td>
-              <td>{solids === null ? '' : `${solids.estimate.toFixed(1)} %`}</td>
+      <Box tabIndex={0} role="region" aria-label="Measured and estimated, as a table" sx={{ overflowX: 'auto' }}>
+        <Box component="table" sx={plainTable}>
+          <thead>
+            <tr>
+              <th scope="col">Batch</th>
+              <th scope="col">pH measured</th>
+              <th scope="col">estimated</th>
+              <th scope="col">Dissolved, measured</th>
+              <th scope="col">estimated</th>
             </tr>
-          ))}
-        </tbody>
+          </thead>
+          <tbody>
+            {measured.map(({ id, code, measured: { ph, solids } }) => (
+              <tr key={id}>
+                <th scope="row">{code}</th>
+                <td>{ph === null ? '' : ph.value.toFixed(2)}</td>
+                <td>
+                  {ph?.estimate == null
+                    ? ''
+                    : `${ph.estimate.toFixed(2)} (${(ph.low ?? 0).toFixed(1)}–${(ph.high ?? 0).toFixed(1)})`}
+                </td>
+                <td>{solids === null ? '' : `${solids.value.toFixed(1)} %`}</td>
+                <td>{solids === null ? '' : `${solids.estimate.toFixed(1)} %`}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Box>
       </Box>
       {learned.map((one) => (
         <Typography key={one.ingredient + one.figure} data-learned sx={{ mt: 1 }}>
@@ -201,6 +203,11 @@ function TwoBatches({ batches }: { batches: readonly Batch[] }) {
           <Typography sx={{ color: 'text.secondary' }}>
             {moves(answer.steps) === '' ? 'No axis moved.' : `In steps: ${moves(answer.steps)}.`}
           </Typography>
+          {answer.brands.map((brand) => (
+            <Typography key={brand} data-brand>
+              {brand}.
+            </Typography>
+          ))}
           <Typography>Tasted before: {tasted({ tastings: answer.tasted.before }) || 'not tasted'}</Typography>
           <Typography>Tasted after: {tasted({ tastings: answer.tasted.after }) || 'not tasted'}</Typography>
         </>

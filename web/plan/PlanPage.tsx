@@ -262,7 +262,7 @@ function ShoppingList({ draft }: { draft: PlanDraft }) {
       <Typography variant="h2" sx={{ mt: 1.5 }}>
         To buy
       </Typography>
-      <Box sx={{ overflowX: 'auto' }}>
+      <Box tabIndex={0} role="region" aria-label="What to buy" sx={{ overflowX: 'auto' }}>
         <Box component="table" sx={plainTable}>
           <thead>
             <tr>

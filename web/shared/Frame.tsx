@@ -41,7 +41,7 @@ export function Frame({ children, tools }: { children: ReactNode; tools?: ReactN
             </Typography>
           </Box>
         </Box>
-        <Box component="nav" aria-label="Places" sx={{ display: 'flex' }}>
+        <Box component="nav" aria-label="Places" sx={{ display: 'flex', flexWrap: 'wrap' }}>
           <Box component={NavLink} to="/" end sx={placeLink}>
             Shelf
           </Box>
@@ -56,7 +56,14 @@ export function Frame({ children, tools }: { children: ReactNode; tools?: ReactN
           </Box>
         </Box>
         <Box
-          sx={{ flex: 1, display: 'flex', alignItems: 'center', justifyContent: 'flex-end', gap: { xs: 0.5, sm: 1 } }}
+          sx={{
+            flex: 1,
+            display: 'flex',
+            flexWrap: { xs: 'wrap', md: 'nowrap' },
+            alignItems: 'center',
+            justifyContent: 'flex-end',
+            gap: { xs: 0.5, sm: 1 },
+          }}
         >
           {tools}
           <Box

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+// ./vinculum backup [FILE], restore FILE, and what start does by itself: daily, before-upgrade. Needs nothing but PHP with SQLite.
+
+use App\Terminal\Copies;
+use App\Terminal\CopyFault;
+
+spl_autoload_register(static function (string $class): void {
+    if (str_starts_with($class, 'App\\Terminal\\')) {
+        require dirname(__DIR__) . '/app/' . str_replace('\\', '/', substr($class, strlen('App\\'))) . '.php';
+    }
+});
+
+[$command, $file] = [$argv[1] ?? '', $argv[2] ?? null];
+$copies = Copies::ofThisKitchen();
+$now = new DateTimeImmutable();
+try {
+    if (count($argv) > 3 || ($file !== null && str_starts_with($file, '-'))) {
+        throw new CopyFault("{$command} takes one file at most.");
+    }
+    switch ($command) {
+        case 'backup':
+            echo 'The kitchen is copied to ', $copies->make($file, 'by-hand', $now), "\n";
+            exit(0);
+        case 'restore':
+            $before = $copies->putBack($file ?? throw new CopyFault('name the copy to put back: ./vinculum restore FILE'), $now);
+            echo 'The kitchen is as it was in ', $file, $before === null ? '' : ". To undo that: ./vinculum restore {$before}", "\n";
+            exit(0);
+        case 'daily':
+            $copies->daily($now);
+            exit(0);
+        case 'before-upgrade':
+            if ($copies->isOutdated()) {
+                $copies->make(null, 'before-upgrade', $now);
+            }
+            exit(0);
+        default:
+            exit(2);
+    }
+} catch (CopyFault $fault) {
+    fwrite(STDERR, "vinculum: {$fault->getMessage()}\n");
+    exit(2);
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\http;
+
+use App\Terminal\Copies;
+use App\Terminal\CopyFault;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Backup and restore, on a kitchen of its own. */
+final class CopiesTest extends TestCase
+{
+    private string $folder;
+
+    private string $kitchen;
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir() . '/vinculum-copies-' . getmypid() . '-' . uniqid();
+        mkdir($this->folder);
+        $this->kitchen = "{$this->folder}/kitchen.sqlite";
+        $this->execute(PHP_BINARY, [dirname(__DIR__, 2) . '/artisan', 'migrate', '--force'], touch($this->kitchen));
+    }
+
+    protected function tearDown(): void
+    {
+        exec('chmod -R u+w ' . escapeshellarg($this->folder) . '; rm -rf ' . escapeshellarg($this->folder));
+    }
+
+    public function test_a_copy_is_put_back_and_that_can_be_undone(): void
+    {
+        $this->shelve('Before');
+        [$code, $said] = $this->vinculum('backup', "{$this->folder}/copy.sqlite");
+        self::assertSame(0, $code, $said);
+        $this->shelve('After');
+        [$code, $said] = $this->vinculum('restore', "{$this->folder}/copy.sqlite");
+        self::assertSame(0, $code, $said);
+        self::assertSame(['Before'], $this->titles());
+        self::assertSame(1, preg_match('/undo that: \.\/vinculum restore (\S+)/', $said, $found));
+        self::assertSame(0, $this->vinculum('restore', $found[1])[0]);
+        self::assertSame(['Before', 'After'], $this->titles());
+    }
+
+    /** Somebody is in the middle of writing: the copy holds whole transactions, and the writer is not disturbed. */
+    public function test_a_copy_while_somebody_writes_holds_whole_moves_only(): void
+    {
+        $this->shelve('Kept');
+        $writer = $this->open();
+        $writer->exec('BEGIN IMMEDIATE');
+        $writer->exec("INSERT INTO sauces (title, measures, revision, standing) VALUES ('Half', 'us', 1, '{}')");
+        self::assertSame(0, $this->vinculum('backup', "{$this->folder}/copy.sqlite")[0]);
+        $writer->exec('COMMIT');
+
+        self::assertSame(['Kept'], $this->titles("{$this->folder}/copy.sqlite"));
+        self::assertSame(['Kept', 'Half'], $this->titles());
+    }
+
+    /** @return iterable<string, array{callable(string): void, string}> */
+    public static function noCopies(): iterable
+    {
+        yield 'not there' => [static fn(string $file): bool => true, 'no file'];
+        yield 'no database' => [static fn(string $file): mixed => file_put_contents($file, 'dear diary'), 'no copy of a kitchen'];
+        yield 'empty' => [static fn(string $file): mixed => file_put_contents($file, ''), 'no copy of a kitchen'];
+        yield 'another database' => [static fn(string $file): mixed => (new \SQLite3($file))->exec('CREATE TABLE songs (title)'), 'no copy of a kitchen'];
+        yield 'cut short' => [static function (string $file): void {
+            copy(dirname($file) . '/sound.sqlite', $file);
+            file_put_contents($file, substr((string) file_get_contents($file), 0, 20_000));
+        }, 'damaged'];
+        yield 'from a newer one' => [static function (string $file): void {
+            copy(dirname($file) . '/sound.sqlite', $file);
+            (new \SQLite3($file))->exec("INSERT INTO migrations (migration, batch) VALUES ('2099_01_01_000000_fly', 9)");
+        }, 'newer Vinculum'];
+    }
+
+    /** @param callable(string): void $make */
+    #[DataProvider('noCopies')]
+    public function test_what_is_no_sound_copy_changes_nothing(callable $make, string $says): void
+    {
+        $this->shelve('Kept');
+        $this->vinculum('backup', "{$this->folder}/sound.sqlite");
+        $make("{$this->folder}/copy.sqlite");
+        [$code, $said] = $this->vinculum('restore', "{$this->folder}/copy.sqlite");
+
+        self::assertSame(2, $code);
+        self::assertStringContainsString($says, $said);
+        self::assertSame(1, substr_count($said, "\n"), 'one line');
+        self::assertSame(['Kept'], $this->titles());
+    }
+
+    public function test_where_nothing_can_be_written_it_says_so(): void
+    {
+        $this->shelve('Kept');
+        file_put_contents("{$this->folder}/file", 'in the way');
+        [$code, $said] = $this->vinculum('backup', "{$this->folder}/file/copy.sqlite");
+
+        self::assertSame(2, $code);
+        self::assertStringContainsString('could not be written', $said);
+        self::assertSame(2, $this->vinculum('restore')[0], 'a restore needs its file');
+        self::assertSame(2, $this->vinculum('backup', '--help')[0]);
+    }
+
+    public function test_a_copy_a_day_and_only_a_few_of_them(): void
+    {
+        $copies = new Copies($this->kitchen, "{$this->folder}/copies", dirname(__DIR__, 2));
+        for ($day = 1; $day <= 10; ++$day) {
+            $now = new \DateTimeImmutable("2026-11-{$day} 09:00");
+            self::assertNotNull($copies->daily($now));
+            self::assertNull($copies->daily($now), 'once a day');
+        }
+
+        self::assertCount(7, $copies->all());
+        self::assertStringContainsString('20261110', implode(' ', array_column($copies->all(), 'name')));
+        self::assertStringNotContainsString('20261103', implode(' ', array_column($copies->all(), 'name')));
+    }
+
+    public function test_an_upgrade_is_seen_before_it_is_made(): void
+    {
+        $copies = new Copies($this->kitchen, "{$this->folder}/copies", dirname(__DIR__, 2));
+        self::assertFalse($copies->isOutdated());
+        $this->open()->exec('DELETE FROM migrations WHERE id = (SELECT MAX(id) FROM migrations)');
+        self::assertTrue($copies->isOutdated());
+        $this->expectException(CopyFault::class);
+        (new Copies("{$this->folder}/none.sqlite", "{$this->folder}/copies", dirname(__DIR__, 2)))->make(null, 'by-hand', new \DateTimeImmutable());
+    }
+
+    private function shelve(string $title): void
+    {
+        $this->open()->exec("INSERT INTO sauces (title, measures, revision, standing) VALUES ('{$title}', 'us', 1, '{}')");
+    }
+
+    /** @return list<string> */
+    private function titles(?string $file = null): array
+    {
+        $titles = [];
+        $found = $this->open($file)->query('SELECT title FROM sauces ORDER BY id');
+        while ($found instanceof \SQLite3Result && is_array($row = $found->fetchArray(SQLITE3_NUM))) {
+            $titles[] = (string) $row[0];
+        }
+
+        return $titles;
+    }
+
+    private function open(?string $file = null): \SQLite3
+    {
+        $database = new \SQLite3($file ?? $this->kitchen);
+        $database->enableExceptions(true);
+
+        return $database;
+    }
+
+    /** @return array{int, string} exit status, and all it said */
+    private function vinculum(string ...$arguments): array
+    {
+        return $this->execute(dirname(__DIR__, 2) . '/vinculum', array_values($arguments), true);
+    }
+
+    /**
+     * @param list<string> $arguments
+     *
+     * @return array{int, string}
+     */
+    private function execute(string $command, array $arguments, bool $isReady): array
+    {
+        self::assertTrue($isReady);
+        exec('VINCULUM_DATABASE=' . escapeshellarg($this->kitchen) . ' ' . implode(' ', array_map(escapeshellarg(...), [$command, ...$arguments])) . ' 2>&1', $lines, $code);
+
+        return [$code, implode("\n", $lines) . "\n"];
+    }
+}
