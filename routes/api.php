@@ -6,7 +6,10 @@ use App\Http\Controllers\AdviceController;
 use App\Http\Controllers\BalanceController;
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\CookController;
+use App\Http\Controllers\CopyController;
 use App\Http\Controllers\DesignController;
+use App\Http\Controllers\ExportController;
+use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\LogController;
@@ -100,3 +103,14 @@ Route::get('/plans/{plan}/calendar', [PlanController::class, 'calendar'])->where
 Route::get('/trainer', [TrainerController::class, 'show']);
 Route::post('/trainer', [TrainerController::class, 'answer']);
 Route::delete('/trainer/{axis}', [TrainerController::class, 'reset'])->where('axis', '[a-z]{1,20}');
+
+Route::post('/imports/preview', [ImportController::class, 'preview']);
+Route::post('/imports', [ImportController::class, 'store']);
+Route::delete('/imports/{import}', [ImportController::class, 'undo'])->where('import', '[0-9]{1,15}');
+Route::get('/export/kitchen', [ExportController::class, 'kitchen']);
+Route::get('/export/schema', [ExportController::class, 'schema']);
+Route::get('/export/{table}', [ExportController::class, 'table'])->where('table', 'ingredients|products|batches');
+Route::get('/sauces/{sauce}/export/{form}', [ExportController::class, 'sauce'])->where(['sauce' => '[0-9]{1,15}', 'form' => 'text|recipe']);
+Route::get('/copies', [CopyController::class, 'index']);
+Route::post('/copies', [CopyController::class, 'store']);
+Route::post('/copies/{name}/back', [CopyController::class, 'putBack'])->where('name', 'kitchen-[a-z0-9-]{1,80}\.sqlite');

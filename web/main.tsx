@@ -22,6 +22,7 @@ const LabelPage = lazy(async () => ({ default: (await import('./log/LabelPage'))
 const CardPage = lazy(async () => ({ default: (await import('./log/CardPage')).CardPage }));
 const PlanPage = lazy(async () => ({ default: (await import('./plan/PlanPage')).PlanPage }));
 const TrainerPage = lazy(async () => ({ default: (await import('./trainer/TrainerPage')).TrainerPage }));
+const SafePage = lazy(async () => ({ default: (await import('./shelf/SafePage')).SafePage }));
 const PalatePage = lazy(async () => ({ default: (await import('./palate/PalatePage')).PalatePage }));
 
 const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
@@ -48,6 +49,7 @@ if (root !== null) {
                 <Route path="/batch/:id/label" element={<LabelPage />} />
                 <Route path="/plan" element={<PlanPage />} />
                 <Route path="/trainer" element={<TrainerPage />} />
+                <Route path="/copies" element={<SafePage />} />
                 <Route path="/palate" element={<PalatePage />} />
                 <Route path="/pantry" element={<Pantry />} />
                 <Route path="*" element={<LostPage />} />

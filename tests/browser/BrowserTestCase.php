@@ -53,7 +53,7 @@ abstract class BrowserTestCase extends TestCase
         }
         self::$processes = [];
         array_map(unlink(...), glob(self::$kitchen . '.sqlite*') ?: []);
-        exec('rm -rf ' . escapeshellarg(self::$kitchen . '-profile'));
+        exec('rm -rf ' . escapeshellarg(self::$kitchen . '-profile') . ' ' . escapeshellarg(self::$kitchen . '-copies'));
     }
 
     /** @return list<string> */

@@ -139,6 +139,12 @@ export function CookSheet({ opened, instruments }: { opened: Cook; instruments: 
           }}
         />
       )}
+      {at === 0 &&
+        cook.notes.map((note) => (
+          <Typography key={note} data-note sx={{ mt: 1 }}>
+            {note}
+          </Typography>
+        ))}
       {cook.rebalancing.length > 0 && <Rebalancing cook={cook} onEvent={tell} />}
       {move !== undefined && (
         <Box component="section" aria-label="Now" data-move={move.kind} key={at} sx={{ pt: 2 }}>

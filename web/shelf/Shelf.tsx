@@ -6,6 +6,7 @@ import { api, type ShelfSauce, type Style } from '../shared/api';
 import { BarMark } from '../shared/AxisBars';
 import { Frame, quietButton } from '../shared/Frame';
 import { steps } from '../shared/words';
+import { TakeIn } from './TakeIn';
 
 /** A pasted recipe as lines: a heading line becomes the name. */
 function readPasted(text: string): { title: string; lines: string[] } {
@@ -132,6 +133,16 @@ export function Shelf() {
               {fault} What you typed is still here.
             </Typography>
           )}
+          <Box sx={{ mt: 2 }}>
+            <TakeIn />
+            <Box
+              component={Link}
+              to="/copies"
+              sx={{ color: 'text.primary', display: 'inline-flex', minHeight: 44, alignItems: 'center' }}
+            >
+              Copies of the kitchen, and taking things out
+            </Box>
+          </Box>
         </Box>
         <Box component="section" aria-labelledby="shelf">
           <Box

@@ -11,24 +11,37 @@ final class JsonLdRecipe
 {
     private const DEEPEST = 64;
 
-    /** @throws RecipeFault */
-    public static function read(string $json): Recipe
+    /**
+     * @return non-empty-list<Recipe>
+     *
+     * @throws RecipeFault
+     */
+    public static function readAll(string $json): array
     {
         try {
             $found = json_decode($json, true, self::DEEPEST, JSON_THROW_ON_ERROR);
         } catch (\JsonException $fault) {
             throw RecipeFault::notJson($fault->getMessage());
         }
-        $recipe = self::recipeIn($found) ?? throw RecipeFault::notARecipe();
-        $lines = self::lines(self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []));
+        $nodes = self::recipesIn($found);
+
+        return $nodes === [] ? throw RecipeFault::notARecipe() : array_map(self::recipe(...), $nodes);
+    }
+
+    /** @param array<mixed> $recipe */
+    private static function recipe(array $recipe): Recipe
+    {
+        $method = self::steps($recipe['recipeInstructions'] ?? []);
+        $minutes = self::minutes($recipe['cookTime'] ?? null) ?? self::minutes($recipe['totalTime'] ?? null);
 
         return new Recipe(
             self::texts($recipe['name'] ?? [])[0] ?? null,
-            null,
+            self::style($recipe['recipeCategory'] ?? []),
             self::measurableYield(self::texts($recipe['recipeYield'] ?? $recipe['yield'] ?? [])),
-            null,
-            $lines,
-            self::texts($recipe['recipeInstructions'] ?? []),
+            self::pan($recipe['tool'] ?? []),
+            self::lines(self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? [])),
+            $method,
+            $minutes === null ? [] : [sprintf('It is said to cook %d minutes.', $minutes)],
         );
     }
 
@@ -51,19 +64,76 @@ final class JsonLdRecipe
         return $lines;
     }
 
-    /** @return array<mixed>|null */
-    private static function recipeIn(mixed $node): ?array
+    /** @return list<array<mixed>> */
+    private static function recipesIn(mixed $node): array
     {
         if (!is_array($node)) {
-            return null;
+            return [];
         }
         if (in_array('Recipe', (array) ($node['@type'] ?? []), true)) {
-            return $node;
+            return [$node];
         }
-        foreach (array_is_list($node) ? $node : [$node['@graph'] ?? null, $node['mainEntity'] ?? null] as $child) {
-            $found = self::recipeIn($child);
-            if ($found !== null) {
-                return $found;
+        $children = array_is_list($node) ? $node : [$node['@graph'] ?? null, $node['mainEntity'] ?? null, $node['itemListElement'] ?? null, $node['item'] ?? null];
+
+        return array_merge([], ...array_map(self::recipesIn(...), $children));
+    }
+
+    /**
+     * Steps, each under its section's name, with the time it is given as a tag.
+     *
+     * @return list<string>
+     */
+    private static function steps(mixed $value): array
+    {
+        if (!is_array($value)) {
+            return self::texts($value);
+        }
+        if (array_is_list($value)) {
+            return array_merge([], ...array_map(self::steps(...), $value));
+        }
+        if (isset($value['itemListElement'])) {
+            $name = self::texts($value['name'] ?? [])[0] ?? null;
+
+            return [...($name === null ? [] : [rtrim($name, ': ') . ':']), ...self::steps($value['itemListElement'])];
+        }
+        $texts = self::texts($value);
+        $minutes = self::minutes($value['performTime'] ?? $value['timeRequired'] ?? $value['totalTime'] ?? null);
+        if ($minutes !== null && $texts !== []) {
+            $texts[0] .= " [{$minutes} min]";
+        }
+
+        return $texts;
+    }
+
+    /** "PT1H15M" as minutes; null where it is no duration of ISO 8601. */
+    private static function minutes(mixed $duration): ?int
+    {
+        try {
+            $found = is_string($duration) ? new \DateInterval(trim($duration)) : null;
+        } catch (\Exception) {
+            return null;
+        }
+        $minutes = $found === null ? 0 : (int) round(1440 * $found->d + 60 * $found->h + $found->i + $found->s / 60);
+
+        return $minutes > 0 ? $minutes : null;
+    }
+
+    private static function style(mixed $categories): ?string
+    {
+        foreach (self::texts($categories) as $category) {
+            if (preg_match('/^[a-z]+(?:-[a-z]+)*$/', $category) === 1) {
+                return $category;
+            }
+        }
+
+        return null;
+    }
+
+    private static function pan(mixed $tools): ?string
+    {
+        foreach (self::texts($tools) as $tool) {
+            if (preg_match('/^pan (.+)$/u', $tool, $found) === 1) {
+                return $found[1];
             }
         }
 

@@ -13,11 +13,7 @@ final class RecipeReader
     /** @throws RecipeFault */
     public static function read(string $contents): Recipe
     {
-        if (strlen($contents) > self::MOST_BYTES) {
-            throw RecipeFault::tooLarge(strlen($contents));
-        }
-        $text = self::asText($contents);
-        $recipe = preg_match('/^\s*[\[{]\s*["{\[]/', $text) === 1 ? JsonLdRecipe::read($text) : PlainTextRecipe::read($text);
+        $recipe = self::found(self::checked($contents))[0];
         if ($recipe->lines === []) {
             throw RecipeFault::noIngredients();
         }
@@ -26,6 +22,58 @@ final class RecipeReader
         }
 
         return $recipe;
+    }
+
+    /**
+     * Every recipe in a file: several of a graph or of saved pages, or plain texts one after another, each under its title.
+     *
+     * @return non-empty-list<Recipe> those that hold a line
+     *
+     * @throws RecipeFault
+     */
+    public static function readAll(string $contents): array
+    {
+        $text = self::checked($contents);
+        $isPlain = !self::isJson($text) && !WebPage::holdsData($text);
+        $recipes = [];
+        foreach ($isPlain ? preg_split('/^(?=#\s)/mu', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] : [$text] as $part) {
+            foreach (self::found($part) as $recipe) {
+                if ($recipe->lines !== [] && count($recipe->lines) <= self::MOST_LINES) {
+                    $recipes[] = $recipe;
+                }
+            }
+        }
+
+        return $recipes === [] ? throw RecipeFault::noIngredients() : $recipes;
+    }
+
+    /** @throws RecipeFault */
+    private static function checked(string $contents): string
+    {
+        if (strlen($contents) > self::MOST_BYTES) {
+            throw RecipeFault::tooLarge(strlen($contents));
+        }
+
+        return self::asText($contents);
+    }
+
+    private static function isJson(string $text): bool
+    {
+        return preg_match('/^\s*[\[{]\s*["{\[]/', $text) === 1;
+    }
+
+    /**
+     * @return non-empty-list<Recipe>
+     *
+     * @throws RecipeFault
+     */
+    private static function found(string $text): array
+    {
+        if (self::isJson($text)) {
+            return JsonLdRecipe::readAll($text);
+        }
+
+        return WebPage::holdsData($text) ? WebPage::recipes($text) : [PlainTextRecipe::read($text)];
     }
 
     /** UTF-8 without byte order mark; other common encodings are converted. */
@@ -37,10 +85,10 @@ final class RecipeReader
         if (str_contains($contents, "\0")) {
             throw RecipeFault::notText();
         }
+        if (preg_match_all('/[\x01-\x08\x0E-\x1F]/', $contents) > strlen($contents) / 100) {
+            throw RecipeFault::notText();
+        }
         if (!mb_check_encoding($contents, 'UTF-8')) {
-            if (preg_match_all('/[\x01-\x08\x0E-\x1F]/', $contents) > strlen($contents) / 100) {
-                throw RecipeFault::notText();
-            }
             $contents = (string) mb_convert_encoding($contents, 'UTF-8', 'Windows-1252');
         }
 

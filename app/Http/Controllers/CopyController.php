@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Terminal\Copies;
+use App\Terminal\CopyFault;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+
+/** When the last copy of the kitchen was made, and whether it opens. */
+final readonly class CopyController
+{
+    private const SHOWN = 20;
+
+    public function index(): JsonResponse
+    {
+        $copies = Copies::ofThisKitchen();
+
+        return new JsonResponse(['copies' => array_map(static function (array $copy) use ($copies): array {
+            try {
+                $copies->check($copy['file']);
+                $opens = true;
+            } catch (CopyFault) {
+                $opens = false;
+            }
+
+            return ['name' => $copy['name'], 'bytes' => $copy['bytes'], 'at' => $copy['at'], 'opens' => $opens];
+        }, array_slice($copies->all(), 0, self::SHOWN))]);
+    }
+
+    public function store(): JsonResponse
+    {
+        return $this->attempt(static fn() => Copies::ofThisKitchen()->make(null, 'by-hand', new \DateTimeImmutable()), 201);
+    }
+
+    public function putBack(string $name): JsonResponse
+    {
+        return $this->attempt(static function () use ($name): void {
+            $copies = Copies::ofThisKitchen();
+            foreach ($copies->all() as $copy) {
+                if ($copy['name'] === $name) {
+                    $copies->putBack($copy['file'], new \DateTimeImmutable());
+
+                    return;
+                }
+            }
+            throw CopyFault::notThere($name);
+        }, 200);
+    }
+
+    private function attempt(callable $work, int $status): JsonResponse
+    {
+        try {
+            $work();
+        } catch (CopyFault $fault) {
+            throw ValidationException::withMessages(['copy' => ucfirst($fault->getMessage())]);
+        }
+
+        return $this->index()->setStatusCode($status);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ImportRequest;
+use App\Kitchen\ImportFault;
+use App\Kitchen\Porter;
+use App\Models\Import;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+use Vinculum\Exchange\RecipeFault;
+
+/** Taking in: what would happen, that it happens, and that it never did. */
+final readonly class ImportController
+{
+    public function __construct(private Porter $porter) {}
+
+    public function preview(ImportRequest $request): JsonResponse
+    {
+        return new JsonResponse(self::attempt(fn(): array => $this->porter->preview($request->contents())));
+    }
+
+    public function store(ImportRequest $request): JsonResponse
+    {
+        $import = self::attempt(fn(): Import => $this->porter->take($request->contents(), $request->measures(), $request->merges()));
+
+        return new JsonResponse(self::shape($import), 201);
+    }
+
+    public function undo(int $import): JsonResponse
+    {
+        $found = Import::query()->findOrFail($import);
+        if ($found->undone_at !== null) {
+            throw ValidationException::withMessages(['import' => 'That was undone already.']);
+        }
+        $this->porter->undo($found);
+
+        return new JsonResponse(self::shape($found));
+    }
+
+    /**
+     * @template T
+     *
+     * @param callable(): T $work
+     *
+     * @return T
+     */
+    private static function attempt(callable $work): mixed
+    {
+        try {
+            return $work();
+        } catch (RecipeFault|ImportFault $fault) {
+            throw ValidationException::withMessages(['contents' => ucfirst(rtrim($fault->getMessage(), '.')) . '.']);
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private static function shape(Import $import): array
+    {
+        return ['id' => $import->id, 'says' => $import->says, 'sauces' => $import->made['sauces'] ?? [], 'undone' => $import->undone_at !== null];
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kitchen;
+
+/** What was given cannot be taken in; the message says why, and nothing was. */
+final class ImportFault extends \DomainException
+{
+    public static function noKitchen(): self
+    {
+        return new self('This JSON is neither a kitchen nor a recipe.');
+    }
+
+    public static function version(int $version): self
+    {
+        return new self("This kitchen was written in format {$version}, and this program knows format " . KitchenFile::VERSION . ': upgrade it first. Nothing was taken in.');
+    }
+
+    public static function damaged(string $why): self
+    {
+        return new self("This kitchen is damaged ({$why}). Nothing was taken in.");
+    }
+
+    public static function nothingThere(): self
+    {
+        return new self('There is nothing in it.');
+    }
+}

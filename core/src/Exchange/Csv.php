@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Exchange;
+
+/** Tables as comma-separated values (RFC 4180): lines end in CRLF, quotes are doubled, the first line names the columns. */
+final class Csv
+{
+    /**
+     * @param list<string>                                  $columns
+     * @param list<array<string, string|float|int|bool|null>> $rows by column
+     */
+    public static function write(array $columns, array $rows): string
+    {
+        $lines = [self::line($columns)];
+        foreach ($rows as $row) {
+            $lines[] = self::line(array_map(static fn(string $column): string => self::text($row[$column] ?? null), $columns));
+        }
+
+        return implode("\r\n", $lines) . "\r\n";
+    }
+
+    /**
+     * @return list<array<string, string>> by column, as the first line names them; short rows are filled up
+     *
+     * @throws RecipeFault when it has no columns
+     */
+    public static function read(string $text): array
+    {
+        $stream = fopen('php://memory', 'r+');
+        if ($stream === false) {
+            throw RecipeFault::notText();
+        }
+        fwrite($stream, preg_replace('/^\x{FEFF}/u', '', $text) ?? $text);
+        rewind($stream);
+        $separator = substr_count(strtok($text, "\r\n") ?: '', ';') > substr_count(strtok($text, "\r\n") ?: '', ',') ? ';' : ',';
+        [$columns, $rows] = [null, []];
+        while (is_array($fields = fgetcsv($stream, null, $separator, '"', ''))) {
+            $fields = array_map(static fn(?string $field): string => (string) preg_replace('/^\'(?=[=+\-@])/', '', trim((string) $field)), $fields);
+            if ($fields === ['']) {
+                continue;
+            }
+            if ($columns === null) {
+                $columns = array_map(static fn(string $name): string => strtolower($name), $fields);
+                continue;
+            }
+            $rows[] = array_combine($columns, array_slice(array_pad($fields, count($columns), ''), 0, count($columns)));
+        }
+        fclose($stream);
+
+        return $columns === null ? throw RecipeFault::notText() : $rows;
+    }
+
+    private static function text(string|float|int|bool|null $value): string
+    {
+        return match (true) {
+            is_bool($value) => $value ? 'yes' : 'no',
+            default => (string) $value,
+        };
+    }
+
+    /** @param list<string> $fields */
+    private static function line(array $fields): string
+    {
+        return implode(',', array_map(static function (string $field): string {
+            // a spreadsheet must not take a text for a formula
+            $safe = preg_match('/^[=+\-@\t\r]/', $field) === 1 && !is_numeric($field) ? "'{$field}" : $field;
+
+            return preg_match('/[",\r\n]/', $safe) === 1 ? '"' . str_replace('"', '""', $safe) . '"' : $safe;
+        }, $fields));
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\http;
+
+use App\Kitchen\DemoKitchen;
+use App\Models\Batch;
+use App\Models\Product;
+use App\Models\Sauce;
+use App\Models\Tasting;
+use Illuminate\Support\Facades\DB;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Vinculum\Exchange\Csv;
+
+/** Nothing is locked in: everything goes out, and comes back as it was. */
+final class InAndOutTest extends HttpTestCase
+{
+    private const TABLES = ['sauces', 'lines', 'versions', 'sauce_parts', 'batches', 'doses', 'tastings', 'cook_events', 'weighed_cooks', 'jars', 'products', 'plans', 'guesses', 'settings'];
+
+    public function test_a_whole_kitchen_comes_back_to_the_same_state_in_an_empty_one(): void
+    {
+        $this->demo();
+        $file = (string) $this->get('/api/export/kitchen')->assertOk()->getContent();
+        $schema = (string) $this->get('/api/export/schema')->assertOk()->getContent();
+        self::assertTrue((new Validator())->validate(json_decode($file), $schema)->isValid(), 'as its published schema says');
+        $before = self::rows();
+        foreach (array_reverse(self::TABLES) as $table) {
+            DB::table($table)->delete();
+        }
+        $preview = $this->postJson('/api/imports/preview', ['contents' => $file])->assertOk();
+        self::assertSame('kitchen', $preview->json('kind'));
+        self::assertSame([], array_filter((array) $preview->json('items'), static fn(array $item): bool => $item['there']));
+        $taken = $this->postJson('/api/imports', ['contents' => $file])->assertCreated();
+        self::assertStringContainsString('8 sauces', $taken->json('says'));
+
+        self::assertEquals($before, self::rows());
+        $this->deleteJson('/api/imports/' . $taken->json('id'))->assertOk();
+        self::assertSame([0, 0], [Sauce::query()->count(), Batch::query()->count()], 'and it can be undone');
+    }
+
+    public function test_beside_another_kitchen_what_is_there_is_left_out_or_both_are_kept(): void
+    {
+        $this->demo();
+        $file = (string) $this->get('/api/export/kitchen')->getContent();
+        $own = $this->postJson('/api/sauces', ['title' => 'My own', 'lines' => ['1 tsp salt']])->json('id');
+        [$sauces, $batches] = [Sauce::query()->count(), Batch::query()->count()];
+        $merged = $this->postJson('/api/imports', ['contents' => $file])->assertCreated();
+        self::assertSame([$sauces, $batches], [Sauce::query()->count(), Batch::query()->count()], 'nothing twice');
+        $this->deleteJson('/api/imports/' . $merged->json('id'))->assertOk();
+        $both = $this->postJson('/api/imports', ['contents' => $file, 'keep_both' => true])->assertCreated();
+        self::assertSame([$sauces + 8, 2 * $batches], [Sauce::query()->count(), Batch::query()->count()]);
+        $copy = Batch::query()->orderByDesc('id')->firstOrFail();
+        self::assertContains($copy->sauce_id, $both->json('sauces'), 'batches hang on the sauces that came with them');
+        self::assertSame($copy->id, Tasting::query()->where('batch_id', $copy->id)->firstOrFail()->batch_id);
+        $this->deleteJson('/api/imports/' . $both->json('id'))->assertOk();
+        $this->deleteJson('/api/imports/' . $both->json('id'))->assertStatus(422);
+        self::assertSame([$sauces, $batches], [Sauce::query()->count(), Batch::query()->count()]);
+        $this->getJson("/api/sauces/{$own}")->assertOk();
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function noFiles(): iterable
+    {
+        yield 'nothing' => ['', 'There is nothing in it'];
+        yield 'a newer kitchen' => ['{"vinculum": "kitchen", "version": 9}', 'upgrade'];
+        yield 'a kitchen cut short' => ['{"vinculum": "kitchen", "version": 1, "sauces": [{"id"', 'cut short'];
+        yield 'a kitchen of nonsense' => ['{"vinculum": "kitchen", "version": 1, "sauces": [7]}', 'no row'];
+        yield 'a kitchen with a hole' => ['{"vinculum": "kitchen", "version": 1, "sauces": [{"id": 1}]}', 'damaged'];
+        yield 'lines of no sauce' => ['{"vinculum": "kitchen", "version": 1, "lines": [{"id": 1, "sauce_id": 77, "position": 0, "text": "salt"}]}', 'damaged'];
+        yield 'a column of lists' => ['{"vinculum": "kitchen", "version": 1, "sauces": [{"id": 1, "title": ["a"]}]}', 'neither text nor number'];
+        yield 'other JSON' => ['{"songs": []}', 'Recipe'];
+        yield 'a page without data' => ['<html><script type="application/ld+json">{"@type": "Person"}</script></html>', 'Recipe'];
+        yield 'a binary' => ["\x7FELF\x01\x02\x03" . str_repeat("\x01", 50), 'text'];
+        yield 'products like nothing' => ["name,like\nMine,unobtainium\n", 'unobtainium'];
+    }
+
+    #[DataProvider('noFiles')]
+    public function test_what_cannot_be_taken_in_says_why_and_leaves_nothing(string $contents, string $says): void
+    {
+        $answer = $this->postJson('/api/imports', ['contents' => $contents])->assertStatus(422);
+
+        self::assertStringContainsString($says, (string) $answer->json('message'));
+        self::assertSame([0, 0, 0], [Sauce::query()->count(), Product::query()->count(), DB::table('imports')->count()]);
+    }
+
+    public function test_recipes_come_in_and_go_out_as_text_and_as_linked_data(): void
+    {
+        $text = "# Brown\nStyle: brown-sauce\nYield: 500 ml\nPan: 24 cm\n\nFor the pot:\n200 g dates\n300 ml malt vinegar\nTo finish:\njuice of 1 lemon [cold]\n\nMethod:\nSimmer 20 minutes\nCool it\n\n# Second\n1 tbsp honey\n";
+        $preview = $this->postJson('/api/imports/preview', ['contents' => $text])->assertOk();
+        self::assertSame(['Brown', 'Second'], array_column((array) $preview->json('items'), 'title'));
+        $id = $this->postJson('/api/imports', ['contents' => $text, 'measures' => 'metric'])->json('sauces.0');
+        $sauce = $this->getJson("/api/sauces/{$id}")->assertJsonPath('style', 'brown-sauce')->assertJsonPath('pan', '24 cm')->assertJsonPath('measures', 'metric')->json();
+        foreach (['text', 'recipe'] as $form) {
+            $out = (string) $this->get("/api/sauces/{$id}/export/{$form}")->assertOk()->getContent();
+            self::assertTrue($this->postJson('/api/imports/preview', ['contents' => $out])->json('items.0.there'), "{$form} is known again");
+            $again = $this->postJson('/api/imports', ['contents' => $out, 'measures' => 'metric', 'keep_both' => true])->assertCreated()->json('sauces.0');
+            self::assertSame(array_diff_key($sauce, ['id' => 1, 'revision' => 1]), array_diff_key($this->getJson("/api/sauces/{$again}")->json(), ['id' => 1, 'revision' => 1]), $form);
+        }
+    }
+
+    public function test_own_products_go_out_as_csv_and_come_back(): void
+    {
+        $this->postJson('/api/products', ['name' => 'Vinegar "strong"', 'like' => 'white-vinegar', 'stands_in' => true, 'in_stock' => true, 'price' => 2.5, 'pack_grams' => 1000, 'label' => ['acidity' => 10]])->assertCreated();
+        $csv = (string) $this->get('/api/export/products')->assertOk()->getContent();
+        self::assertStringContainsString('"Vinegar ""strong"""', $csv, 'RFC 4180');
+        Product::query()->forceDelete();
+        $this->postJson('/api/imports', ['contents' => $csv])->assertCreated()->assertJsonPath('says', '1 own product');
+        $product = Product::query()->firstOrFail();
+
+        self::assertSame(['Vinegar "strong"', 'white-vinegar', true, 2.5, 1000.0], [$product->name, $product->like, $product->stands_in, $product->price, $product->pack_grams]);
+        self::assertEqualsWithDelta(10.0, $product->label['acidity'], 1e-9);
+        self::assertGreaterThan(300, count(Csv::read((string) $this->get('/api/export/ingredients')->getContent())));
+        $this->get('/api/export/batches')->assertOk();
+        $this->get('/api/export/secrets')->assertNotFound();
+    }
+
+    private function demo(): void
+    {
+        $this->app?->make(DemoKitchen::class)->load();
+    }
+
+    /** @return array<string, mixed> every row of every table, its JSON read */
+    private static function rows(): array
+    {
+        $all = [];
+        foreach (self::TABLES as $table) {
+            $all[$table] = DB::table($table)->get()->map(static fn(object $row): array => array_map(static fn(mixed $value): mixed => is_string($value) && preg_match('/^[\[{]/', $value) === 1 ? json_decode($value, true) ?? $value : $value, (array) $row))->all();
+        }
+
+        return $all;
+    }
+}
