@@ -59,7 +59,8 @@ final class CookEventRequest extends FormRequest
     public function withValidator(Validator $validator): void
     {
         $validator->after(function (Validator $checked): void {
-            foreach (CookEvent::KINDS[(string) $this->string('kind')] ?? [] as $name) {
+            $kind = $this->input('kind');
+            foreach (is_string($kind) ? CookEvent::KINDS[$kind] ?? [] : [] as $name) {
                 [$least, $most, $says] = self::FIGURES[$name];
                 $value = $this->input("figures.{$name}");
                 if (!is_int($value) && !is_float($value) && !(is_string($value) && is_numeric($value)) || !is_finite((float) $value) || (float) $value < $least || (float) $value > $most) {

@@ -170,7 +170,7 @@ final readonly class LineGrammar
                 $cursor->move();
             }
             $second = $this->secondAmount($cursor);
-            $left = trim(substr($rest, 0, $tokens[$index]->offset), " \t,:-=–—");
+            $left = (string) preg_replace('/^[\s,:=–—-]+|[\s,:=–—-]+$/u', '', substr($rest, 0, $tokens[$index]->offset));
             $right = $cursor->isAtEnd() ? '' : substr($rest, $cursor->peek()->offset ?? 0);
             $said = substr($rest, $tokens[$index]->offset, strlen($rest) - $tokens[$index]->offset - strlen($right));
 
