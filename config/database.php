@@ -14,7 +14,6 @@ return [
             'journal_mode' => 'WAL',
             // an acknowledged edit is on the disk
             'synchronous' => 'FULL',
-            'transaction_mode' => 'IMMEDIATE',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

@@ -6,7 +6,6 @@ namespace App\Http;
 
 use App\Http\Resources\SauceResource;
 use App\Kitchen\EditConflict;
-use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -33,7 +32,7 @@ final class Faults
             'message' => $fault->getMessage(),
             'fields' => [$fault->field => [$fault->getMessage()]],
         ], 422));
-        $exceptions->render(static fn(QueryException $fault): JsonResponse => new JsonResponse([
+        $exceptions->render(static fn(\PDOException $fault): JsonResponse => new JsonResponse([
             'message' => 'The kitchen\'s data could not be written or read just now, so nothing was stored. What you typed is still on the page; it is tried again by itself.',
         ], 503));
         $exceptions->render(static fn(HttpExceptionInterface $fault, Request $request): ?JsonResponse => $request->is('api/*') ? new JsonResponse([

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\KitchenConnection;
 use App\Instruments\Line;
 use App\Kitchen\Pantry;
 use App\Kitchen\SauceParts;
 use App\Kitchen\Tongue;
+use Illuminate\Database\Connection;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\ServiceProvider;
 use Vinculum\Facts\FactsFile;
@@ -27,6 +29,7 @@ final class KitchenProvider extends ServiceProvider
             NameSearch::useCompiled($names);
         }
         $this->app->bind(Line::class, static fn(): Line => new Line(self::instruments()));
+        Connection::resolverFor('sqlite', static fn(\Closure|\PDO $pdo, string $database, string $prefix, array $config): KitchenConnection => new KitchenConnection($pdo, $database, $prefix, $config));
         $this->app->scoped(Pantry::class);
         $this->app->scoped(SauceParts::class);
         $this->app->scoped(Tongue::class);

@@ -1376,6 +1376,7 @@ export interface components {
         };
         Shelf: {
             sauces: components["schemas"]["ShelfSauce"][];
+            more: boolean;
         };
         Fault: {
             message: string;
@@ -2614,7 +2615,10 @@ export interface operations {
     };
     shelf: {
         parameters: {
-            query?: never;
+            query?: {
+                named?: string;
+                page?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;

@@ -20,7 +20,7 @@ const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** When to start what, so that it is ready on the day, and what to buy for it. */
 export function PlanPage() {
-  const shelf = useQuery({ queryKey: ['shelf'], queryFn: api.shelf });
+  const shelf = useQuery({ queryKey: ['shelf', 'all'], queryFn: () => api.shelf('', 1) });
   const plans = useQuery({ queryKey: ['plans'], queryFn: api.plans, refetchOnMount: 'always' });
   const queries = useQueryClient();
   const [ready, setReady] = useState(usualDay);

@@ -118,7 +118,12 @@ export const api = {
     setTellsApart(kitchen.own_steps);
     return kitchen;
   },
-  shelf: () => ask<Shelf>('GET', '/api/sauces'),
+  shelf: (named = '', pages = 1) =>
+    Promise.all(
+      Array.from({ length: pages }, (_, index) =>
+        ask<Shelf>('GET', `/api/sauces?named=${encodeURIComponent(named)}&page=${index + 1}`),
+      ),
+    ).then((found) => ({ sauces: found.flatMap((one) => one.sauces), more: found.at(-1)?.more ?? false })),
   sauce: (id: number) => ask<Sauce>('GET', `/api/sauces/${id}`),
   addSauce: (formula: Formula) => ask<Sauce>('POST', '/api/sauces', formula),
   editSauce: (id: number, edit: Edit) => ask<Sauce>('PUT', `/api/sauces/${id}`, edit),

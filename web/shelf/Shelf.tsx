@@ -26,12 +26,18 @@ const standing = (sauce: ShelfSauce): string => {
 
 /** All sauces, and the place to start one. */
 export function Shelf() {
-  const shelf = useQuery({ queryKey: ['shelf'], queryFn: api.shelf, refetchOnMount: 'always' });
+  const [wanted, setWanted] = useState('');
+  const [pages, setPages] = useState(1);
+  const shelf = useQuery({
+    queryKey: ['shelf', wanted.trim(), pages],
+    queryFn: () => api.shelf(wanted.trim(), pages),
+    refetchOnMount: 'always',
+    placeholderData: (last) => last,
+  });
   const kitchen = useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen, staleTime: Infinity });
   const queries = useQueryClient();
   const navigate = useNavigate();
   const [text, setText] = useState('');
-  const [wanted, setWanted] = useState('');
   const [away, setAway] = useState<ShelfSauce | null>(null);
   const [fault, setFault] = useState<string | null>(null);
 
@@ -158,7 +164,7 @@ export function Shelf() {
             <Typography id="shelf" variant="h1" component="h2" sx={{ flex: 1 }}>
               Shelf
             </Typography>
-            {sauces.length > 5 && (
+            {(sauces.length > 5 || wanted !== '') && (
               <Box
                 component="input"
                 type="search"
@@ -187,10 +193,10 @@ export function Shelf() {
               {shelf.error.message} <Button onClick={() => void shelf.refetch()}>Try again</Button>
             </Typography>
           )}
-          {shelf.isSuccess && sauces.length === 0 && (
+          {shelf.isSuccess && sauces.length === 0 && wanted === '' && (
             <Typography sx={{ mt: 2 }}>Empty as yet. The first sauce you start stands here, and stays.</Typography>
           )}
-          {sauces.length > 0 && found.length === 0 && <Typography sx={{ mt: 2 }}>No sauce of that name.</Typography>}
+          {found.length === 0 && wanted !== '' && <Typography sx={{ mt: 2 }}>No sauce of that name.</Typography>}
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {found.map((sauce) => (
               <ShelfRow
@@ -203,6 +209,16 @@ export function Shelf() {
           </Box>
         </Box>
       </Box>
+      {shelf.data?.more === true && (
+        <Button
+          variant="outlined"
+          onClick={() => {
+            setPages(pages + 1);
+          }}
+        >
+          Show more sauces
+        </Button>
+      )}
       <Snackbar
         open={away !== null}
         autoHideDuration={12_000}

@@ -10,18 +10,25 @@ use App\Http\Resources\SauceResource;
 use App\Http\Resources\ShelfResource;
 use App\Kitchen\Shelf;
 use App\Models\Sauce;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 final readonly class SauceController
 {
-    private const PAGE = 200;
+    private const PAGE = 100;
 
-    public function index(): JsonResponse
+    public function index(Request $request): JsonResponse
     {
-        $sauces = Sauce::query()->withCount('lines')->latest('updated_at')->latest('id')->limit(self::PAGE)->get();
+        $asked = $request->validate(['named' => ['sometimes', 'nullable', 'string', 'max:200'], 'page' => ['sometimes', 'integer', 'between:1,10000']], ['named' => 'The name to look for is longer than 200 letters.', 'page' => 'Pages are counted from 1.']);
+        $named = is_string($asked['named'] ?? null) ? trim($asked['named']) : '';
+        $sauces = Sauce::query()->withCount('lines')
+            ->when($named !== '', static fn(Builder $query) => $query->whereRaw('instr(lower(title), ?) > 0', [mb_strtolower($named)]))
+            ->latest('updated_at')->latest('id')
+            ->offset(($request->integer('page', 1) - 1) * self::PAGE)->limit(self::PAGE + 1)->get();
 
-        return new JsonResponse(['sauces' => ShelfResource::collection($sauces)->resolve()]);
+        return new JsonResponse(['sauces' => ShelfResource::collection($sauces->take(self::PAGE))->resolve(), 'more' => $sauces->count() > self::PAGE]);
     }
 
     public function store(FormulaRequest $request, Shelf $shelf): JsonResponse
