@@ -130,7 +130,7 @@ final class Answers
         $key = $call->style() ?? $recipe->style;
         $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;
 
-        return [$recipe->withNotes($cook->notes), $style, Balance::of($cook->formula)];
+        return [$call->command === 'scale' ? $recipe : $recipe->withNotes($cook->notes), $style, Balance::of($cook->formula)];
     }
 
     /** @return list<string> */

@@ -16,7 +16,7 @@ final class AccessTest extends BrowserTestCase
     {
         foreach ([[1280, 800], [768, 1024], [390, 844]] as [$width, $height]) {
             self::resize($width, $height);
-            foreach (['/', '/sauce/1', '/sauce/5', '/sauce/8/cook', '/sauce/8/taste', '/sauce/8/compare?before=1', '/sauce/8/log', '/sauce/8/card', '/batch/8', '/batch/8/label', '/plan', '/trainer', '/palate', '/pantry', '/nowhere/at/all'] as $place) {
+            foreach (['/', '/sauce/1', '/sauce/5', '/sauce/8/cook', '/sauce/8/taste', '/sauce/8/compare?before=1', '/sauce/8/log', '/sauce/8/card', '/batch/8', '/batch/8/label', '/plan', '/trainer', '/copies', '/palate', '/pantry', '/nowhere/at/all'] as $place) {
                 foreach (['light', 'dark'] as $scheme) {
                     self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]]);
                     self::open($place);

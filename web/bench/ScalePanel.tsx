@@ -1,10 +1,11 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { api, type Axes, type CookStart, type Formula, type ScaleWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { textField } from '../shared/fields';
 import { grams, millilitres, moves, spoken } from '../shared/words';
 import { useLatest } from './useLatest';
+import { usePreview } from './usePreview';
 
 type How = 'to' | 'factor' | 'serves' | 'have';
 
@@ -59,12 +60,7 @@ export function ScalePanel({ formula, onPan, onCook, onPreview, onApply }: Props
   const found = useLatest(wish, api.scale);
   const sheet = wish !== null && found.fault === null ? found.answer : null;
   const after = sheet?.axes_after ?? null;
-  useEffect(() => {
-    onPreview(after);
-    return () => {
-      onPreview(null);
-    };
-  }, [after, onPreview]);
+  usePreview(after, onPreview);
 
   return (
     <Box>

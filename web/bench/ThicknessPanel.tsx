@@ -1,10 +1,11 @@
 import { Box, Typography } from '@mui/material';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { api, type Axes, type Formula, type ThicknessWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { rowButton, textField } from '../shared/fields';
 import { grams, millilitres, moves, spoken } from '../shared/words';
 import { useLatest } from './useLatest';
+import { usePreview } from './usePreview';
 
 const ReductionCurve = lazy(async () => ({ default: (await import('./ReductionCurve')).ReductionCurve }));
 
@@ -61,12 +62,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
   const found = useLatest(wish, api.reduce);
   const plan = wish !== null && found.fault === null ? found.answer : null;
   const after = plan?.after ?? null;
-  useEffect(() => {
-    onPreview(after);
-    return () => {
-      onPreview(null);
-    };
-  }, [after, onPreview]);
+  usePreview(after, onPreview);
   return (
     <Box component="section" aria-label="Boil down">
       <Typography variant="h3" component="h2" sx={{ mt: 1 }}>

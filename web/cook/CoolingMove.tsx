@@ -54,10 +54,7 @@ export function CoolingMove({
     return (
       <Box>
         <Typography sx={huge}>Take it off the heat</Typography>
-        <Typography sx={{ ...quiet, my: 1.5 }}>
-          From now it has two hours to come below 21 °C, and four more to come below 5 °C: a wide shallow pan, iced
-          water round it. (FDA Food Code 2022, 3-501.14; where your own food authority is stricter, follow it.)
-        </Typography>
+        <Typography sx={{ ...quiet, my: 1.5 }}>{cook.cooling_rule}</Typography>
         <Button
           variant="contained"
           fullWidth

@@ -2213,6 +2213,7 @@ export interface components {
             now: number;
             balance: components["schemas"]["Balance"];
             measured: components["schemas"]["Measured"];
+            cooling_rule: string;
         };
         InstrumentReading: {
             value: number | null;

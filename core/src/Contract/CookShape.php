@@ -44,6 +44,7 @@ final class CookShape
             ],
             'rebalancing' => array_map(static fn(Rebalance $way): array => self::way($way, $plan, $spoons), $plan->rebalancing($record)),
             'cooling' => self::cooling($record->cooling($now)),
+            'cooling_rule' => Cooling::rule(),
             'heat_off' => $record->heatOff,
             'finished' => $record->finished,
             'events' => array_map(static fn(CookEvent $event): array => ['id' => $event->id, 'kind' => $event->kind, 'figures' => (object) $event->figures, 'words' => $event->words, 'at' => $event->at], $record->events),

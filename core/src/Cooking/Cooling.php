@@ -53,6 +53,14 @@ final readonly class Cooling
         return new self($stage, $last, $limit, $left, $expected, self::advice($stage, $limit, $left, $expected));
     }
 
+    /** The limits, as they are told before the heat goes off. */
+    public static function rule(): string
+    {
+        $facts = FactsFile::named('cooking')['cooling'];
+
+        return sprintf('From now it has %s to come below %.0f °C, and %s more to come below %.0f °C: a wide shallow pan, iced water round it. (%s, where your own food authority is stricter, follow it)', self::words($facts->number('first_minutes')), $facts->number('first'), self::words($facts->number('second_minutes')), $facts->number('second'), $facts->text('source'));
+    }
+
     private static function advice(string $stage, float $limit, float $left, ?float $expected): string
     {
         $says = sprintf('Below %.0f °C within %s.', $limit, self::words($left));

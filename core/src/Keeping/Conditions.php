@@ -30,6 +30,7 @@ final readonly class Conditions
         $tests = [
             'any' => fn(): bool => $this->holdsAny($row->list('any')),
             'any_too' => fn(): bool => $this->holdsAny($row->list('any_too')),
+            'unknown' => fn(): bool => array_filter($this->balance->formula->ingredientLines(), static fn(ResolvedLine $line): bool => $line->ingredient === null) !== [],
             'allergens' => fn(): bool => $this->balance->allergens() !== [],
             'fat_over' => static fn(): bool => $mixture->percent(Component::Fat) > $row->number('fat_over'),
             'ethanol_over' => static fn(): bool => $mixture->percent(Component::Ethanol) > $row->number('ethanol_over'),

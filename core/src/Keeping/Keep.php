@@ -7,7 +7,6 @@ namespace Vinculum\Keeping;
 use Vinculum\Balance\Balance;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
-use Vinculum\Ingredient\Ingredient;
 
 /**
  * How a sauce must be kept, and for how long: every rule of keeping.ini that applies, the most cautious winning.
@@ -35,9 +34,6 @@ final readonly class Keep
     {
         $conditions = Conditions::of($balance, $treatment);
         $rules = array_values(array_filter(FactsFile::named('keeping'), $conditions->hold(...)));
-        if (self::hasUnknown($balance)) {
-            $rules[] = new Row('unknown', ['days' => '3, 4', 'reason' => 'A line was not understood, so nobody knows what is in it: it counts as the least keeping of cooked things.', 'source' => 'of this project', 'date' => '2026-11']);
-        }
         usort($rules, static fn(Row $one, Row $other): int => $one->numbers('days')[1] <=> $other->numbers('days')[1]);
         $storage = in_array('serve-at-once', array_map(static fn(Row $rule): string => $rule->textOr('storage', 'fridge'), $rules), true) ? 'serve-at-once' : 'fridge';
         $freezers = array_map(static fn(Row $rule): ?float => $rule->text('freezer') === 'none' ? null : $rule->number('freezer'), array_filter($rules, static fn(Row $rule): bool => $rule->has('freezer')));
@@ -69,16 +65,5 @@ final readonly class Keep
             ...($treatment->isMeterStale && $treatment->ph() !== null ? ['The meter was out of calibration: calibrate it in two buffers and measure again before anything depends on it.'] : []),
             ...(count($treatment->phReadings) === 1 ? ['One reading is no reading: measure a second spoonful.'] : []),
         ];
-    }
-
-    private static function hasUnknown(Balance $balance): bool
-    {
-        foreach ($balance->formula->ingredientLines() as $line) {
-            if (!$line->ingredient instanceof Ingredient) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -13,14 +13,11 @@ use Vinculum\Mixture\Component;
 final class Split
 {
     private const SUGARS = [Component::Sucrose, Component::Glucose, Component::Fructose, Component::Maltose];
-    /** From this many g of sugars in 100 g on it burns; below the other it does not. */
-    private const BURNS_FROM = 8.0;
-    private const NO_SUGAR_UNDER = 2.0;
 
     /** @return list<string> */
     public static function uses(): array
     {
-        return array_keys(FactsFile::named('uses'));
+        return array_values(array_diff(array_keys(FactsFile::named('uses')), ['sugar']));
     }
 
     /**
@@ -36,7 +33,7 @@ final class Split
     {
         $wanted = [];
         foreach (FactsFile::named('uses') as $use => $row) {
-            if (in_array($use, $uses, true)) {
+            if ($use !== 'sugar' && in_array($use, $uses, true)) {
                 $wanted[$use] = $row->has('grams_per_person') ? $row->number('grams_per_person') * $people : $row->number('grams_per_kilogram') * $kilograms;
             }
         }
@@ -62,8 +59,8 @@ final class Split
         $sugars = array_sum(array_map(static fn(Component $sugar): float => $balance->mixture->percent($sugar), self::SUGARS));
 
         return $row->text(match (true) {
-            $sugars >= self::BURNS_FROM => 'timing_sugar',
-            $sugars < self::NO_SUGAR_UNDER => 'timing_none',
+            $sugars >= FactsFile::named('uses')['sugar']->number('burns_from') => 'timing_sugar',
+            $sugars < FactsFile::named('uses')['sugar']->number('none_under') => 'timing_none',
             default => 'timing_some',
         });
     }

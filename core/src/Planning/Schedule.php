@@ -75,7 +75,9 @@ final readonly class Schedule
                 $end = $start;
             }
         }
-        usort($placed, static fn(Placed $one, Placed $other): int => $one->start <=> $other->start);
+        // laid out backwards, so of two that begin at once what was placed last comes first
+        $placed = array_reverse($placed);
+        usort($placed, static fn(Placed $one, Placed $other): int => [$one->start, $one->end] <=> [$other->start, $other->end]);
 
         return new self($placed, $ready);
     }

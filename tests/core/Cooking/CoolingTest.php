@@ -48,6 +48,11 @@ final class CoolingTest extends TestCase
         self::assertEqualsWithDelta(90.0, $slow->minutesLeft, 1e-9);
     }
 
+    public function test_the_limits_are_told_beforehand_with_their_source(): void
+    {
+        self::assertMatchesRegularExpression('/2 h 00 min to come below 21 °C, and 4 h 00 min more to come below 5 °C.*FDA Food Code/', Cooling::rule());
+    }
+
     public function test_a_reading_that_is_no_number_counts_for_nothing(): void
     {
         self::assertSame('first', Cooling::at([[1.0, NAN], [2.0, INF]], 3.0)->stage);

@@ -86,6 +86,12 @@ final class KeepTest extends TestCase
         self::assertNotSame([], $keep->cautions);
     }
 
+    public function test_an_unknown_thing_shortens_the_freezer_too(): void
+    {
+        self::assertSame(3.0, self::keep(['500 g ketchup', '10 g zorp'], new Treatment(true))->freezerMonths);
+        self::assertSame(6.0, self::keep(['500 g ketchup'], new Treatment(true))->freezerMonths);
+    }
+
     public function test_a_warm_sauce_of_egg_and_butter_is_served_at_once(): void
     {
         $keep = self::keep(['3 egg yolks', '200 g butter', '10 ml lemon juice'], new Treatment(true));

@@ -54,6 +54,13 @@ final class ScheduleTest extends TestCase
         }
     }
 
+    public function test_what_takes_no_time_keeps_its_place(): void
+    {
+        $schedule = Schedule::backwards([self::job('Dip', 15, 20, 0)], self::moment('2026-11-28 12:00'), self::moment('2026-11-23 08:00'), 1);
+
+        self::assertSame(['prepare', 'cook', 'rest', 'fill'], array_map(static fn(Placed $one): string => $one->task->kind, $schedule->tasks));
+    }
+
     /** Clocks go back on 25 October 2026 and forward on 29 March 2026 in Berlin: a rest of 12 hours is 12 hours either way. */
     public function test_a_night_in_which_clocks_change_is_as_long_as_it_is(): void
     {
