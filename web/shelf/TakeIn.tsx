@@ -73,10 +73,7 @@ export function TakeIn() {
   const items = offered?.preview.items ?? [];
   return (
     <>
-      <Box
-        component="label"
-        sx={{ display: 'inline-flex', alignItems: 'center', gap: 1, minHeight: 44, flexWrap: 'wrap' }}
-      >
+      <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44, flexWrap: 'wrap' }}>
         Take in a file
         <Box
           component="input"
@@ -88,7 +85,7 @@ export function TakeIn() {
             event.target.value = '';
             if (file !== undefined) void file.text().then(offer);
           }}
-          sx={{ ...textField, py: 0.5, maxWidth: '100%' }}
+          sx={{ ...textField, py: 0.5, flex: '1 1 160px', minWidth: 0, width: '100%' }}
         />
       </Box>
       <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
