@@ -67,19 +67,42 @@ final readonly class Schedule
         usort($order, static fn(int $one, int $other): int => $jobs[$other]->minutes() <=> $jobs[$one]->minutes());
         $placed = [];
         foreach ($order as $number) {
-            $end = $ready;
+            [$end, $own] = [$ready, []];
             foreach (array_reverse($jobs[$number]->tasks) as $task) {
                 $end = self::free($task, $end, $placed, $rings);
                 $start = self::at($end, -(int) round(60.0 * $task->minutes));
-                $placed[] = new Placed($number, $task, $start, $end);
+                $own[] = new Placed($number, $task, $start, $end);
+                $placed[] = $own[count($own) - 1];
                 $end = $start;
             }
+            $placed = [...array_slice($placed, 0, count($placed) - count($own)), ...self::withoutWaiting(array_reverse($own))];
         }
-        // laid out backwards, so of two that begin at once what was placed last comes first
-        $placed = array_reverse($placed);
         usort($placed, static fn(Placed $one, Placed $other): int => [$one->start, $one->end] <=> [$other->start, $other->end]);
 
         return new self($placed, $ready);
+    }
+
+    /**
+     * What waits begins as soon as what was done before it ends: a hot sauce cools at once, and a rest may be longer.
+     *
+     * @param list<Placed> $own tasks of one sauce, in order
+     *
+     * @return list<Placed>
+     */
+    private static function withoutWaiting(array $own): array
+    {
+        $shifted = [];
+        foreach ($own as $index => $one) {
+            $before = $shifted[$index - 1] ?? null;
+            if ($before === null || $one->task->needsHands || $one->task->needsHob) {
+                $shifted[] = $one;
+                continue;
+            }
+            $end = $one->task->kind === 'rest' ? $one->end : self::at($before->end, (int) round(60.0 * $one->task->minutes));
+            $shifted[] = new Placed($one->job, $one->task, $before->end, $end);
+        }
+
+        return $shifted;
     }
 
     /**
