@@ -4,6 +4,9 @@ import { join } from 'node:path';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 
+const base = '/build/';
+const worker = 'service-worker';
+
 /** Writes a compressed twin beside every built script and style, for the server to hand out. */
 function compressed(): Plugin {
   let folder = '';
@@ -23,9 +26,40 @@ function compressed(): Plugin {
   };
 }
 
+/** Tells the service worker what was built, so that it keeps just that, and changes whenever that does. */
+function listed(): Plugin {
+  return {
+    name: 'listed',
+    generateBundle(_, bundle) {
+      const script = bundle[`${worker}.js`];
+      if (script?.type !== 'chunk') throw new Error('the service worker was not built');
+      const files = Object.keys(bundle)
+        .filter((name) => name.startsWith('assets/'))
+        .map((name) => base + name)
+        .sort();
+      script.code = `const builtFiles=${JSON.stringify(files)};${script.code}`;
+    },
+  };
+}
+
 export default defineConfig({
   root: 'web',
-  base: '/build/',
-  plugins: [react(), compressed()],
-  build: { outDir: join(import.meta.dirname, 'public/build'), emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0 },
+  base,
+  plugins: [react(), listed(), compressed()],
+  build: {
+    outDir: join(import.meta.dirname, 'public/build'),
+    emptyOutDir: true,
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    rolldownOptions: {
+      input: {
+        main: join(import.meta.dirname, 'web/index.html'),
+        [worker]: join(import.meta.dirname, 'web/offline/serviceWorker.ts'),
+      },
+      output: {
+        // its address must stay the same, or it would never be replaced
+        entryFileNames: (chunk) => (chunk.name === worker ? '[name].js' : 'assets/[name]-[hash].js'),
+      },
+    },
+  },
 });

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 // The router of PHP's own server: built files from public/build, everything else to the application.
 
-const KINDS = ['js' => 'text/javascript; charset=utf-8', 'css' => 'text/css; charset=utf-8', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'json' => 'application/json'];
+const KINDS = ['js' => 'text/javascript; charset=utf-8', 'css' => 'text/css; charset=utf-8', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'json' => 'application/json', 'webmanifest' => 'application/manifest+json'];
 
 $path = rawurldecode((string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH));
 $build = (string) realpath(__DIR__ . '/../public/build');
@@ -13,8 +13,9 @@ $kind = KINDS[strtolower(pathinfo($path, PATHINFO_EXTENSION))] ?? null;
 if ($file !== false && $kind !== null && is_file($file) && str_starts_with($file, $build . '/')) {
     header("Content-Type: {$kind}");
     header('X-Content-Type-Options: nosniff');
-    // built names carry a hash of their contents
-    header('Cache-Control: public, max-age=31536000, immutable');
+    // names in assets carry a hash of their contents; the others keep theirs
+    header(str_starts_with($path, '/build/assets/') ? 'Cache-Control: public, max-age=31536000, immutable' : 'Cache-Control: no-cache');
+    header('Service-Worker-Allowed: /');
     if (is_file($file . '.gz') && str_contains((string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? ''), 'gzip')) {
         header('Content-Encoding: gzip');
         header('Vary: Accept-Encoding');

@@ -11,6 +11,6 @@ return [
     'locale' => 'en',
     'fallback_locale' => 'en',
     'cipher' => 'AES-256-CBC',
-    // nothing is encrypted: there are no cookies and no sessions
+    // nothing is encrypted: the one cookie is a random number
     'key' => null,
 ];

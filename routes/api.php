@@ -8,6 +8,7 @@ use App\Http\Controllers\BatchController;
 use App\Http\Controllers\CookController;
 use App\Http\Controllers\CopyController;
 use App\Http\Controllers\DesignController;
+use App\Http\Controllers\DoorController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InstrumentController;
@@ -26,6 +27,9 @@ use App\Http\Controllers\WritingController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/idle', static fn() => response()->json(['idle' => true]));
+Route::get('/door', [DoorController::class, 'show']);
+Route::post('/door', [DoorController::class, 'enter']);
+Route::delete('/door', [DoorController::class, 'leave']);
 Route::get('/kitchen', KitchenController::class);
 
 Route::post('/balance', BalanceController::class);

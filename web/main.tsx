@@ -2,10 +2,12 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/petrona/wght.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { CssBaseline, ThemeProvider } from '@mui/material';
-import { lazy, StrictMode, Suspense } from 'react';
+import { lazy, StrictMode, Suspense, useSyncExternalStore } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { BenchPage } from './bench/BenchPage';
+import { keepPages } from './offline/keepPages';
+import { entrance } from './shared/entrance';
 import { LostPage } from './shared/LostPage';
 import { theme } from './shared/theme';
 import { Shelf } from './shelf/Shelf';
@@ -25,7 +27,21 @@ const TrainerPage = lazy(async () => ({ default: (await import('./trainer/Traine
 const SafePage = lazy(async () => ({ default: (await import('./shelf/SafePage')).SafePage }));
 const PalatePage = lazy(async () => ({ default: (await import('./palate/PalatePage')).PalatePage }));
 
-const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
+const Entrance = lazy(async () => ({ default: (await import('./shared/Entrance')).Entrance }));
+
+/** Asks for the passphrase when the kitchen does. */
+function Doorway() {
+  const isShut = useSyncExternalStore(entrance.subscribe, entrance.isShut);
+  return <Suspense>{isShut && <Entrance />}</Suspense>;
+}
+
+const queries = new QueryClient({
+  defaultOptions: {
+    // the kitchen may be on this very machine: whether the browser thinks it is online says nothing
+    queries: { staleTime: 5_000, retry: 1, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
+});
 const root = document.getElementById('root');
 
 if (root !== null) {
@@ -34,6 +50,7 @@ if (root !== null) {
       <ThemeProvider theme={theme}>
         <CssBaseline />
         <QueryClientProvider client={queries}>
+          <Doorway />
           <BrowserRouter>
             <Suspense>
               <Routes>
@@ -61,3 +78,4 @@ if (root !== null) {
     </StrictMode>,
   );
 }
+keepPages();

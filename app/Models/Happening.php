@@ -35,6 +35,6 @@ final class Happening extends Model
 
     public function event(): CookEvent
     {
-        return new CookEvent($this->id, $this->kind, array_map(floatval(...), $this->figures), array_map(floatval(...), $this->grams), $this->words, $this->at);
+        return new CookEvent($this->id, $this->kind, array_map(floatval(...), $this->figures), array_map(floatval(...), $this->grams), $this->words, $this->at, $this->key);
     }
 }

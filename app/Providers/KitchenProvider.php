@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Database\KitchenConnection;
+use App\Door\Passphrase;
 use App\Instruments\Line;
 use App\Kitchen\Pantry;
 use App\Kitchen\SauceParts;
 use App\Kitchen\Tongue;
 use Illuminate\Database\Connection;
+use Illuminate\Foundation\Application;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Session\SessionManager;
+use Illuminate\Session\Store as Session;
 use Illuminate\Support\ServiceProvider;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\NameSearch;
@@ -28,6 +32,12 @@ final class KitchenProvider extends ServiceProvider
         if (is_file($names) && filemtime($names) >= max($change, NameSearch::lastChange())) {
             NameSearch::useCompiled($names);
         }
+        $this->app->bind(Passphrase::class, static fn(): Passphrase => new Passphrase(config()->string('door.folder') . '/passphrase'));
+        $this->app->bind(Session::class, static function (Application $app): Session {
+            $session = $app->make(SessionManager::class)->driver();
+
+            return $session instanceof Session ? $session : throw new \LogicException('The session driver is not a store.');
+        });
         $this->app->bind(Line::class, static fn(): Line => new Line(self::instruments()));
         Connection::resolverFor('sqlite', static fn(\Closure|\PDO $pdo, string $database, string $prefix, array $config): KitchenConnection => new KitchenConnection($pdo, $database, $prefix, $config));
         $this->app->scoped(Pantry::class);

@@ -21,7 +21,7 @@ abstract class BrowserTestCase extends TestCase
     private const SERVER_PORT = 8377;
     private const DRIVER_PORT = 8378;
 
-    /** @var list<resource> */
+    /** @var array<string, resource> */
     private static array $processes = [];
 
     private static string $kitchen = '';
@@ -30,14 +30,12 @@ abstract class BrowserTestCase extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        $root = dirname(__DIR__, 2);
         self::$kitchen = sys_get_temp_dir() . '/vinculum-browser-' . getmypid();
-        $environment = ['VINCULUM_DATABASE' => self::$kitchen . '.sqlite', 'VINCULUM_WORKERS' => '2', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')];
-        self::launch([$root . '/vinculum', 'start', '--no-build', '--port', (string) self::SERVER_PORT, ...static::startOptions()], $environment);
-        self::launch(['chromedriver', '--port=' . self::DRIVER_PORT, '--silent'], null);
-        self::until(static fn(): bool => self::answers(self::SERVER_PORT, '/api/idle'), 'the server answers', 60);
+        self::launch('driver', ['chromedriver', '--port=' . self::DRIVER_PORT, '--silent'], null);
+        static::beforeTheServer(self::$kitchen . '-door');
+        self::startServer();
         self::until(static fn(): bool => self::answers(self::DRIVER_PORT, '/status'), 'the driver answers', 20);
-        $options = (new ChromeOptions())->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--user-data-dir=' . self::$kitchen . '-profile']);
+        $options = (new ChromeOptions())->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--user-data-dir=' . self::$kitchen . '-profile', ...static::browserOptions()]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         self::$browser = RemoteWebDriver::create('http://127.0.0.1:' . self::DRIVER_PORT, $capabilities, 30_000, 60_000);
@@ -47,13 +45,31 @@ abstract class BrowserTestCase extends TestCase
     public static function tearDownAfterClass(): void
     {
         self::$browser->quit();
-        foreach (self::$processes as $process) {
-            proc_terminate($process, SIGTERM);
-            proc_close($process);
-        }
-        self::$processes = [];
+        array_map(self::stop(...), array_keys(self::$processes));
         array_map(unlink(...), glob(self::$kitchen . '.sqlite*') ?: []);
-        exec('rm -rf ' . escapeshellarg(self::$kitchen . '-profile') . ' ' . escapeshellarg(self::$kitchen . '-copies'));
+        exec('rm -rf ' . escapeshellarg(self::$kitchen . '-profile') . ' ' . escapeshellarg(self::$kitchen . '-copies') . ' ' . escapeshellarg(self::$kitchen . '-door'));
+    }
+
+    protected static function startServer(): void
+    {
+        $environment = ['VINCULUM_DATABASE' => self::$kitchen . '.sqlite', 'VINCULUM_DOOR' => self::$kitchen . '-door', 'VINCULUM_WORKERS' => '2', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')];
+        self::launch('server', [dirname(__DIR__, 2) . '/vinculum', 'start', '--no-build', '--port', (string) self::SERVER_PORT, ...static::startOptions()], $environment);
+        self::until(static fn(): bool => self::answers(self::SERVER_PORT, '/api/idle'), 'the server answers', 60);
+    }
+
+    protected static function stopServer(): void
+    {
+        self::stop('server');
+        self::until(static fn(): bool => !self::answers(self::SERVER_PORT, '/api/idle'), 'the server is gone', 20);
+    }
+
+    /** @param string $door the folder of the kitchen's passphrase */
+    protected static function beforeTheServer(string $door): void {}
+
+    /** @return list<string> */
+    protected static function browserOptions(): array
+    {
+        return [];
     }
 
     /** @return list<string> */
@@ -62,9 +78,9 @@ abstract class BrowserTestCase extends TestCase
         return ['--empty'];
     }
 
-    protected static function open(string $place): void
+    protected static function open(string $place, string $host = '127.0.0.1'): void
     {
-        self::$browser->get('http://127.0.0.1:' . self::SERVER_PORT . $place);
+        self::$browser->get("http://{$host}:" . self::SERVER_PORT . $place);
     }
 
     protected static function resize(int $width, int $height): void
@@ -86,6 +102,12 @@ abstract class BrowserTestCase extends TestCase
     protected static function text(string $selector): string
     {
         return self::find($selector)->getText();
+    }
+
+    protected static function tap(string $selector): void
+    {
+        self::$browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [self::find($selector)]);
+        self::$browser->findElement(WebDriverBy::cssSelector($selector))->click();
     }
 
     /** Types to whatever has the focus. Control, Alt and Shift are held down until the end. */
@@ -161,11 +183,18 @@ abstract class BrowserTestCase extends TestCase
      * @param list<string>               $command
      * @param array<string, string>|null $environment
      */
-    private static function launch(array $command, ?array $environment): void
+    private static function launch(string $name, array $command, ?array $environment): void
     {
         $process = proc_open($command, [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, null, $environment);
         self::assertIsResource($process);
-        self::$processes[] = $process;
+        self::$processes[$name] = $process;
+    }
+
+    private static function stop(string $name): void
+    {
+        proc_terminate(self::$processes[$name], SIGTERM);
+        proc_close(self::$processes[$name]);
+        unset(self::$processes[$name]);
     }
 
     private static function answers(int $port, string $path): bool

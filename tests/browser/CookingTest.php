@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\browser;
 
-use Facebook\WebDriver\WebDriverBy;
-
 /** A demo sauce from its size to the weight of the pan, with the stand-in scale, its over-pour and its death. */
 final class CookingTest extends BrowserTestCase
 {
@@ -132,13 +130,6 @@ final class CookingTest extends BrowserTestCase
     private static function move(): string
     {
         return (string) self::find('[data-move]')->getAttribute('data-move');
-    }
-
-    private static function tap(string $selector): void
-    {
-        $element = self::find($selector);
-        self::$browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
-        self::$browser->findElement(WebDriverBy::cssSelector($selector))->click();
     }
 
     /** @return array<string, mixed> */

@@ -133,15 +133,6 @@ final class TastingTest extends BrowserTestCase
         return (float) self::text('[data-pan]');
     }
 
-    private static function tap(string $selector): void
-    {
-        self::until(static function () use ($selector): bool {
-            self::find($selector)->click();
-
-            return true;
-        }, "{$selector} can be tapped");
-    }
-
     private static function press(WebDriverElement $button): void
     {
         self::$browser->executeScript('arguments[0].focus()', [$button]);

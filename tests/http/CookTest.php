@@ -45,6 +45,20 @@ final class CookTest extends HttpTestCase
         self::assertGreaterThan(100.0, $cook->json('pan.water_grams'));
     }
 
+    public function test_a_timer_started_while_the_server_was_away_is_stopped_by_the_key_of_its_start(): void
+    {
+        $id = $this->cook()->json('id');
+        $stop = ['kind' => 'timer-stopped', 'timer_key' => 'my-start'];
+        self::assertStringContainsString('which timer', (string) $this->postJson("/api/batches/{$id}/cook", $stop)->assertUnprocessable()->json('message'));
+        $this->postJson("/api/batches/{$id}/cook", ['kind' => 'timer-started', 'figures' => ['minutes' => 5], 'words' => 'Onions', 'key' => 'my-start']);
+        $other = $this->cook()->json('id');
+        $this->postJson("/api/batches/{$other}/cook", $stop)->assertUnprocessable();
+        $cook = $this->postJson("/api/batches/{$id}/cook", $stop)->assertCreated();
+
+        self::assertSame('my-start', $cook->json('timers.0.key'));
+        self::assertNotNull($cook->json('timers.0.stopped'));
+    }
+
     public function test_what_happened_lands_in_the_batch_and_nothing_twice(): void
     {
         $id = $this->cook()->json('id');

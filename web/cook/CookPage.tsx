@@ -2,6 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { api, Refusal } from '../shared/api';
+import { keptCooks } from './keptCooks';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { CookSheet } from './CookSheet';
@@ -9,7 +10,11 @@ import { CookSheet } from './CookSheet';
 /** Opens a cook, and asks which instruments are there. */
 export function CookPage() {
   const id = Number(useParams().id);
-  const cook = useQuery({ queryKey: ['cook', id], queryFn: () => api.cook(id), refetchOnMount: 'always' });
+  const cook = useQuery({
+    queryKey: ['cook', id],
+    queryFn: () => keptCooks.asked(id, api.cook),
+    refetchOnMount: 'always',
+  });
   const instruments = useQuery({ queryKey: ['instruments'], queryFn: api.instruments, refetchInterval: 5_000 });
   if (cook.error instanceof Refusal && cook.error.status === 404) return <LostPage />;
   if (cook.data === undefined) {
@@ -24,7 +29,8 @@ export function CookPage() {
   return (
     <Box component="main" sx={{ minHeight: '100vh', bgcolor: 'background.default' }}>
       <CookSheet
-        opened={cook.data}
+        opened={cook.data.cook}
+        offset={cook.data.offset}
         instruments={instruments.data ?? { there: [], stand_in: false, calibration: null, says: null }}
       />
     </Box>

@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import type { Cook, CookEvent, Instruments, Move } from '../shared/api';
 import { BarMark } from '../shared/AxisBars';
@@ -9,6 +9,8 @@ import { grams, spoken } from '../shared/words';
 import { CoolingMove } from './CoolingMove';
 import { FillMove } from './FillMove';
 import { huge, inGrams, quiet } from './looks';
+import { keptCooks } from './keptCooks';
+import { meanwhile } from './meanwhile';
 import { MoveList } from './MoveList';
 import { Outbox } from './outbox';
 import { ReadingsMove } from './ReadingsMove';
@@ -45,12 +47,16 @@ const firstOpen = (cook: Cook): number => {
   return open < 0 ? cook.moves.length - 1 : open;
 };
 
+interface Props {
+  opened: Cook;
+  /** How far the clock of the server, which all devices share, is ahead of this one: seconds. */
+  offset: number;
+  instruments: Instruments;
+}
+
 /** One thing at a time, from the empty pan to the jars. */
-export function CookSheet({ opened, instruments }: { opened: Cook; instruments: Instruments }) {
-  const [cook, setCook] = useState(opened);
-  const [at, setAt] = useState(() => firstOpen(opened));
-  // the server's clock, which all devices share
-  const [offset] = useState(() => opened.now - Date.now() / 1000);
+export function CookSheet({ opened, offset, instruments }: Props) {
+  const [stored, setStored] = useState(opened);
   const [fault, setFault] = useState<string | null>(null);
   const [showsAll, setShowsAll] = useState(false);
   const queries = useQueryClient();
@@ -60,13 +66,15 @@ export function CookSheet({ opened, instruments }: { opened: Cook; instruments: 
         opened.id,
         offset,
         (now) => {
-          setCook(now);
-          queries.setQueryData(['cook', opened.id], now);
+          setStored(now);
+          queries.setQueryData(['cook', opened.id], keptCooks.keep(now, offset));
         },
         setFault,
       ),
   );
-  const waiting = useSyncExternalStore(outbox.subscribe, outbox.size);
+  const waiting = useSyncExternalStore(outbox.subscribe, outbox.events);
+  const cook = useMemo(() => meanwhile(stored, waiting), [stored, waiting]);
+  const [at, setAt] = useState(() => firstOpen(cook));
   useWakefulness();
   useEffect(
     () => () => {
@@ -101,8 +109,8 @@ export function CookSheet({ opened, instruments }: { opened: Cook; instruments: 
         <Typography variant="h1" noWrap sx={{ flex: 1, minWidth: 0, fontSize: '1.25rem' }}>
           {cook.title === '' ? 'Unnamed sauce' : cook.title}
         </Typography>
-        <Typography role="status" data-waiting={waiting} sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-          {waiting > 0 ? `${waiting} kept here, sent later` : 'Kept'}
+        <Typography role="status" data-waiting={waiting.length} sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+          {waiting.length > 0 ? `${waiting.length} kept here, sent later` : 'Kept'}
         </Typography>
         <Box
           component="button"

@@ -72,7 +72,7 @@ export function Timers({
         const isDue = timer.ends <= now;
         return (
           <Box
-            key={timer.id}
+            key={timer.key ?? timer.id}
             data-timer={timer.name}
             data-due={isDue}
             sx={{
@@ -101,7 +101,11 @@ export function Timers({
               type="button"
               aria-label={`Stop the timer ${timer.name}`}
               onClick={() => {
-                onEvent({ kind: 'timer-stopped', figures: { timer: timer.id } });
+                onEvent(
+                  timer.key === null
+                    ? { kind: 'timer-stopped', figures: { timer: timer.id } }
+                    : { kind: 'timer-stopped', timer_key: timer.key },
+                );
               }}
               sx={{ ...quietButton, minHeight: 56, minWidth: 56 }}
             >

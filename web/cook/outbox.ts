@@ -1,13 +1,17 @@
 import { api, type Cook, type CookEvent, Refusal } from '../shared/api';
+import type { Waiting } from './meanwhile';
 
 const retryAfter = 2_000;
+
+/** Drawn so that it works where the browser keeps the ready-made ones back: pages of the home network without encryption. */
+const newKey = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (part) => part.toString(36)).join('-');
 
 /**
  * What happened at the stove, on its way to the server: kept in the browser until it is stored, sent in order, and each
  * under a key of its own, so that sending it twice stores it once.
  */
 export class Outbox {
-  private waiting: CookEvent[];
+  private waiting: Waiting[];
   private isSending = false;
   private listeners = new Set<() => void>();
   private retry: ReturnType<typeof setTimeout> | undefined;
@@ -28,11 +32,11 @@ export class Outbox {
     return () => this.listeners.delete(listener);
   };
 
-  /** How many events are not stored yet. */
-  readonly size = () => this.waiting.length;
+  /** What is not stored yet, in order. */
+  readonly events = (): readonly Waiting[] => this.waiting;
 
   add(event: CookEvent) {
-    this.keep([...this.waiting, { ...event, at: Date.now() / 1000 + this.offset, key: crypto.randomUUID() }]);
+    this.keep([...this.waiting, { ...event, at: Date.now() / 1000 + this.offset, key: newKey() }]);
     void this.send();
   }
 
@@ -62,7 +66,7 @@ export class Outbox {
     this.isSending = false;
   }
 
-  private keep(events: CookEvent[]) {
+  private keep(events: Waiting[]) {
     this.waiting = events;
     localStorage.setItem(this.name(), JSON.stringify(events));
     this.listeners.forEach((listener) => {
@@ -70,10 +74,10 @@ export class Outbox {
     });
   }
 
-  private kept(): CookEvent[] {
+  private kept(): Waiting[] {
     try {
       const found: unknown = JSON.parse(localStorage.getItem(this.name()) ?? '[]');
-      return Array.isArray(found) ? (found as CookEvent[]) : [];
+      return Array.isArray(found) ? (found as Waiting[]) : [];
     } catch {
       return [];
     }

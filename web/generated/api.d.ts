@@ -1096,6 +1096,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether the home network is served, and how this device came in */
+        get: operations["door"];
+        put?: never;
+        /** Come in from the home network */
+        post: operations["enter"];
+        /** End the session of this device */
+        delete: operations["leave"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2084,6 +2103,8 @@ export interface components {
             words?: string | null;
             at?: number | null;
             key?: string | null;
+            /** @description Of a timer to be stopped, where its number is not known yet */
+            timer_key?: string | null;
         };
         Move: {
             /** @enum {string} */
@@ -2144,6 +2165,8 @@ export interface components {
             started: number;
             ends: number;
             stopped: number | null;
+            /** @description What the page called it before it was stored */
+            key: string | null;
         };
         Cooling: {
             /** @enum {string} */
@@ -2518,6 +2541,12 @@ export interface components {
                 at: number;
                 opens: boolean;
             }[];
+        };
+        Door: {
+            /** @description Under which the home network finds the kitchen; none where only this machine is let in */
+            addresses: string[];
+            /** @description This device came in with the passphrase */
+            came_in: boolean;
         };
     };
     responses: never;
@@ -4898,6 +4927,95 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Fault"];
                 };
+            };
+        };
+    };
+    door: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The door */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Door"];
+                };
+            };
+            /** @description What is wrong */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    enter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    passphrase: string;
+                };
+            };
+        };
+        responses: {
+            /** @description In: the cookie says so */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+            /** @description What is wrong */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Out */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -1,4 +1,5 @@
 import type { components } from '../generated/api';
+import { entrance } from './entrance';
 import { setTellsApart } from './words';
 
 type Schemas = components['schemas'];
@@ -23,6 +24,7 @@ export type CookEvent = Schemas['CookEvent'];
 export type CookStart = Schemas['CookStart'];
 export type CookTimer = Schemas['CookTimer'];
 export type Conversion = Schemas['Conversion'];
+export type Door = Schemas['Door'];
 export type Design = Schemas['Design'];
 export type DesignWish = Schemas['DesignWish'];
 export type Correction = Schemas['Correction'];
@@ -101,6 +103,10 @@ async function ask<Answer>(method: string, path: string, body?: unknown, options
     }
     throw new Unreachable('The kitchen server does not answer.');
   }
+  if (response.status === 401) {
+    await entrance.opened();
+    return ask(method, path, body, options);
+  }
   if (response.status === 204) {
     return undefined as Answer;
   }
@@ -113,6 +119,9 @@ async function ask<Answer>(method: string, path: string, body?: unknown, options
 }
 
 export const api = {
+  door: () => ask<Door>('GET', '/api/door'),
+  enter: (passphrase: string) => ask<undefined>('POST', '/api/door', { passphrase }),
+  leave: () => ask<undefined>('DELETE', '/api/door'),
   kitchen: async () => {
     const kitchen = await ask<Kitchen>('GET', '/api/kitchen');
     setTellsApart(kitchen.own_steps);
@@ -156,7 +165,8 @@ export const api = {
   taste: (id: number, tongue: Tongue) => ask<Batch>('POST', `/api/batches/${id}/tastings`, tongue),
   intoTheSauce: (id: number) => ask<Sauce>('POST', `/api/batches/${id}/into-the-sauce`),
   cookBatch: (sauce: number, start: CookStart) => ask<Cook>('POST', `/api/sauces/${sauce}/cooks`, start),
-  cook: (batch: number) => ask<Cook>('GET', `/api/batches/${batch}/cook`),
+  cook: (batch: number, options: RequestInit = {}) =>
+    ask<Cook>('GET', `/api/batches/${batch}/cook`, undefined, options),
   happen: (batch: number, event: CookEvent) => ask<Cook>('POST', `/api/batches/${batch}/cook`, event),
   instruments: () => ask<Instruments>('GET', '/api/instruments'),
   read: (instrument: 'scale' | 'probe' | 'refractometer' | 'ph-meter') =>

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { api, type Copies } from '../shared/api';
 import { Frame, quietButton } from '../shared/Frame';
 import { plainTable } from '../log/looks';
+import { DoorFacts } from './DoorFacts';
 import { TakeIn } from './TakeIn';
 
 const kinds: readonly (readonly [string, string])[] = [
@@ -104,6 +105,7 @@ export function SafePage() {
           ))}
         </Box>
         <TakeIn />
+        <DoorFacts />
       </Box>
     </Frame>
   );

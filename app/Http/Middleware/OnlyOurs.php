@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Door\Doorkeeper;
 use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -11,18 +12,34 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Lets in only what comes from our own pages: a page elsewhere must not reach the kitchen through the cook's browser, by
- * rebinding a name to this machine or by sending a form.
+ * rebinding a name to this machine or by sending a form. Other machines are let in only where the home network is served,
+ * under an address of that network, and with the passphrase.
  */
-final class OnlyOurs
+final readonly class OnlyOurs
 {
-    private const OURS = ['127.0.0.1', 'localhost', '[::1]'];
+    private const HERE = ['127.0.0.1', 'localhost', '[::1]'];
+    private const LOOPBACK = ['127.0.0.1', '::1'];
+    /** What is open before the passphrase is known: the pages, which hold nothing, and the door. */
+    private const BEFORE_THE_DOOR = ['POST api/door', 'GET api/idle'];
     private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self'; worker-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+
+    public function __construct(private Doorkeeper $doorkeeper) {}
+
+    /** Asked from the machine the kitchen runs on, under the name that only this machine has. */
+    public static function isThisMachine(Request $request): bool
+    {
+        return in_array($request->server('REMOTE_ADDR'), self::LOOPBACK, true) && in_array($request->getHost(), self::HERE, true);
+    }
 
     public function handle(Request $request, Closure $next): Response
     {
         $refusal = $this->refusal($request);
         /** @var Response $response */
-        $response = $refusal === null ? $next($request) : new JsonResponse(['message' => $refusal], 403);
+        $response = match (true) {
+            $refusal !== null => new JsonResponse(['message' => $refusal], 403),
+            !$this->isLetIn($request) => new JsonResponse(['message' => 'Enter the passphrase of this kitchen first.'], 401),
+            default => $next($request),
+        };
         foreach (['Content-Security-Policy' => self::POLICY, 'X-Content-Type-Options' => 'nosniff', 'X-Frame-Options' => 'DENY', 'Referrer-Policy' => 'no-referrer', 'Cross-Origin-Resource-Policy' => 'same-origin', 'Cross-Origin-Opener-Policy' => 'same-origin'] as $name => $value) {
             $response->headers->set($name, $value);
         }
@@ -32,8 +49,8 @@ final class OnlyOurs
 
     private function refusal(Request $request): ?string
     {
-        if (!in_array($request->getHost(), self::OURS, true)) {
-            return 'This kitchen answers on its own address only: open http://127.0.0.1 with its port.';
+        if (!self::isThisMachine($request) && !in_array($request->getHost(), config()->array('door.hosts'), true)) {
+            return 'This kitchen answers on its own address only: open http://127.0.0.1 with its port, on the machine it runs on.';
         }
         $origin = $request->headers->get('Origin');
         if ($origin !== null && $origin !== $request->getSchemeAndHttpHost()) {
@@ -46,5 +63,13 @@ final class OnlyOurs
         $changes = in_array($request->method(), ['POST', 'PUT', 'PATCH'], true);
 
         return $changes && $request->getContent() !== '' && !$request->isJson() ? 'What is sent here is sent as JSON.' : null;
+    }
+
+    private function isLetIn(Request $request): bool
+    {
+        return self::isThisMachine($request)
+            || !$request->is('api/*')
+            || in_array("{$request->method()} {$request->path()}", self::BEFORE_THE_DOOR, true)
+            || $this->doorkeeper->isIn($request);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Happening;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -25,6 +26,15 @@ final class CookEventRequest extends FormRequest
         'event' => [1, PHP_INT_MAX, 'Say what is to be undone.'],
     ];
 
+    /** A timer stopped before its start was stored is named by the key of that start. */
+    protected function prepareForValidation(): void
+    {
+        if ($this->input('kind') === 'timer-stopped' && is_string($this->input('timer_key'))) {
+            $timer = Happening::query()->where('batch_id', $this->route('batch'))->where('key', $this->input('timer_key'))->value('id');
+            $this->merge(['figures' => ['timer' => $timer ?? 0]]);
+        }
+    }
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -37,6 +47,7 @@ final class CookEventRequest extends FormRequest
             'words' => ['sometimes', 'nullable', 'string', 'max:500'],
             'at' => ['sometimes', 'nullable', 'numeric'],
             'key' => ['sometimes', 'nullable', 'string', 'max:60'],
+            'timer_key' => ['sometimes', 'nullable', 'string', 'max:60'],
         ];
     }
 
@@ -53,6 +64,7 @@ final class CookEventRequest extends FormRequest
             'words' => 'That is longer than 500 letters: shorten it.',
             'at' => 'When it happened is a number of seconds.',
             'key' => 'The key is longer than 60 letters.',
+            'timer_key' => 'The key is longer than 60 letters.',
         ];
     }
 

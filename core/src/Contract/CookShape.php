@@ -32,7 +32,7 @@ final class CookShape
             'fill' => ScaleShape::fill($plan->scale),
             'notes' => $plan->scale->notes,
             'moves' => self::moves($plan, $record, $spoons, $isBoiled),
-            'timers' => array_map(static fn(CookTimer $timer): array => ['id' => $timer->id, 'name' => $timer->name, 'minutes' => $timer->minutes, 'started' => $timer->started, 'ends' => $timer->ends(), 'stopped' => $timer->stopped], $record->timers),
+            'timers' => array_map(static fn(CookTimer $timer): array => ['id' => $timer->id, 'name' => $timer->name, 'minutes' => $timer->minutes, 'started' => $timer->started, 'ends' => $timer->ends(), 'stopped' => $timer->stopped, 'key' => $timer->key], $record->timers),
             'pan' => [
                 'empty_grams' => Figure::roundOrNull($record->panEmpty),
                 'sauce_grams' => Figure::round($plan->stopAt($record)),

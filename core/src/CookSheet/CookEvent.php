@@ -30,8 +30,9 @@ final readonly class CookEvent
      * @param array<string, float> $figures
      * @param array<int, float>    $grams   by line, for a rebalancing
      * @param float                $at      seconds since the epoch
+     * @param string|null          $key     what the page called it before it was stored
      */
-    public function __construct(public int $id, public string $kind, public array $figures, public array $grams, public ?string $words, public float $at) {}
+    public function __construct(public int $id, public string $kind, public array $figures, public array $grams, public ?string $words, public float $at, public ?string $key = null) {}
 
     public function figure(string $name): float
     {

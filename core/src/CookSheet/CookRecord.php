@@ -54,7 +54,7 @@ final readonly class CookRecord
                 'rebalanced' => [$changed, $isSettled] = [array_replace($changed, $event->grams), true],
                 'step-started' => $steps[$step] = ['started' => $steps[$step]['started'] ?? $event->at, 'done' => null],
                 'step-done' => $steps[$step] = ['started' => $steps[$step]['started'] ?? null, 'done' => $event->at],
-                'timer-started' => $timers[$event->id] = new CookTimer($event->id, $event->words ?? '', $event->figure('minutes'), $event->at, null),
+                'timer-started' => $timers[$event->id] = new CookTimer($event->id, $event->words ?? '', $event->figure('minutes'), $event->at, null, $event->key),
                 'timer-stopped' => $timers = self::stopped($timers, (int) $event->figure('timer'), $event->at),
                 'temperature' => $temperatures[] = [$event->at, $event->figure('celsius')],
                 default => null,

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Door;
+
+/** What lets somebody else in the house into the kitchen: kept only as a hash, beside the kitchen and never within it, so that no copy carries it away. */
+final readonly class Passphrase
+{
+    public const LEAST_LETTERS = 12;
+    /** The hash reads no further. */
+    public const MOST_BYTES = 72;
+
+    /** @param string $file where its hash is */
+    public function __construct(private string $file) {}
+
+    public static function ofThisKitchen(): self
+    {
+        $named = getenv('VINCULUM_DOOR');
+
+        return new self((is_string($named) && $named !== '' ? $named : dirname(__DIR__, 2) . '/storage/door') . '/passphrase');
+    }
+
+    /** @throws DoorFault when it is too short, too long, or cannot be kept */
+    public function set(#[\SensitiveParameter] string $phrase): void
+    {
+        if (mb_strlen($phrase) < self::LEAST_LETTERS) {
+            throw DoorFault::tooShort(self::LEAST_LETTERS);
+        }
+        if (strlen($phrase) > self::MOST_BYTES) {
+            throw DoorFault::tooLong(self::MOST_BYTES);
+        }
+        $unfinished = "{$this->file}.unfinished";
+        $isKept = (is_dir(dirname($this->file)) || @mkdir(dirname($this->file), 0o700, true))
+            && @touch($unfinished) && chmod($unfinished, 0o600)
+            && file_put_contents($unfinished, password_hash($phrase, PASSWORD_BCRYPT, ['cost' => 12])) !== false
+            && rename($unfinished, $this->file);
+        if (!$isKept) {
+            throw DoorFault::cannotKeep($this->file);
+        }
+    }
+
+    public function isSet(): bool
+    {
+        return is_file($this->file);
+    }
+
+    public function matches(#[\SensitiveParameter] string $phrase): bool
+    {
+        return $this->isSet() && strlen($phrase) <= self::MOST_BYTES && password_verify($phrase, $this->hash());
+    }
+
+    /** Changes whenever the passphrase does: who came in with an older one is no longer in. */
+    public function mark(): ?string
+    {
+        return $this->isSet() ? hash('sha256', $this->hash()) : null;
+    }
+
+    private function hash(): string
+    {
+        return (string) file_get_contents($this->file);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Door\Doorkeeper;
+use App\Door\TooManyGuesses;
+use App\Http\Middleware\OnlyOurs;
+use App\Http\Requests\DoorRequest;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** The door to the home network: who is in, coming in, and leaving. */
+final readonly class DoorController
+{
+    public function __construct(private Doorkeeper $doorkeeper) {}
+
+    public function show(Request $request): JsonResponse
+    {
+        return new JsonResponse([
+            'addresses' => array_map(static fn(mixed $host): string => is_string($host) ? "http://{$host}:{$request->getPort()}" : '', config()->array('door.hosts')),
+            'came_in' => !OnlyOurs::isThisMachine($request),
+        ]);
+    }
+
+    public function enter(DoorRequest $request): JsonResponse|Response
+    {
+        try {
+            $cookie = $this->doorkeeper->enter($request, $request->passphrase());
+        } catch (TooManyGuesses $fault) {
+            return new JsonResponse(['message' => $fault->getMessage()], 429, ['Retry-After' => (string) $fault->seconds]);
+        }
+
+        return $cookie === null
+            ? new JsonResponse(['message' => 'That is not the passphrase. It was set on the machine the kitchen runs on; there, ./vinculum passphrase sets a new one.'], 422)
+            : (new Response('', 204))->withCookie($cookie);
+    }
+
+    public function leave(Request $request): Response
+    {
+        return (new Response('', 204))->withCookie($this->doorkeeper->leave($request));
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+// What the home network needs: "passphrase" reads a new one from standard input, "has-passphrase" says whether there is
+// one, "addresses" lists the names and addresses under which this machine is found at home.
+
+use App\Door\DoorFault;
+use App\Door\HomeAddresses;
+use App\Door\Passphrase;
+
+spl_autoload_register(static function (string $class): void {
+    if (str_starts_with($class, 'App\Door\\')) {
+        require __DIR__ . '/../app/Door/' . substr($class, 9) . '.php';
+    }
+});
+
+$passphrase = Passphrase::ofThisKitchen();
+switch ($argv[1] ?? '') {
+    case 'has-passphrase':
+        exit($passphrase->isSet() ? 0 : 1);
+    case 'addresses':
+        echo implode(' ', HomeAddresses::here()), "\n";
+        exit(0);
+    case 'passphrase':
+        try {
+            $passphrase->set(rtrim((string) fgets(STDIN), "\r\n"));
+            echo "The passphrase is kept, as a hash. Whoever came in with an older one must enter this one.\n";
+            exit(0);
+        } catch (DoorFault $fault) {
+            fwrite(STDERR, "vinculum: {$fault->getMessage()}\n");
+            exit(2);
+        }
+    default:
+        fwrite(STDERR, "vinculum: the door knows passphrase, has-passphrase and addresses.\n");
+        exit(2);
+}

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\http;
+
+use App\Door\Passphrase;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Cookie;
+use Symfony\Component\HttpFoundation\Response;
+
+/** The home network: nobody comes in without the passphrase, nobody guesses it, and who came in is out again one day. */
+final class DoorTest extends HttpTestCase
+{
+    private const HOME = 'http://192.168.7.20:8080';
+    private const PHRASE = 'four plums in a pot';
+
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->folder = sys_get_temp_dir() . '/vinculum-door-' . getmypid() . '-' . uniqid();
+        config(['door.folder' => $this->folder, 'session.files' => "{$this->folder}/sessions", 'cache.stores.door.path' => "{$this->folder}/tries", 'door.hosts' => ['192.168.7.20', 'kitchen.local']]);
+        (new Passphrase("{$this->folder}/passphrase"))->set(self::PHRASE);
+    }
+
+    protected function tearDown(): void
+    {
+        exec('rm -rf ' . escapeshellarg($this->folder));
+        parent::tearDown();
+    }
+
+    public function test_who_knows_the_passphrase_is_in_until_leaving(): void
+    {
+        $refused = $this->asks('/api/sauces');
+        self::assertSame(401, $refused->getStatusCode());
+        self::assertStringContainsString('passphrase', (string) $refused->json('message'));
+        self::assertNotSame(401, $this->asks('/')->getStatusCode(), 'the page that asks for it is open');
+
+        $cookie = $this->comeIn();
+        self::assertTrue($cookie->isHttpOnly());
+        self::assertSame(Cookie::SAMESITE_STRICT, $cookie->getSameSite());
+        self::assertSame(200, $this->asks('/api/sauces', $cookie)->getStatusCode());
+        self::assertTrue($this->asks('/api/door', $cookie)->json('came_in'));
+        self::assertSame(['http://192.168.7.20:8080', 'http://kitchen.local:8080'], $this->asks('/api/door', $cookie)->json('addresses'));
+
+        self::assertSame(204, $this->asks('/api/door', $cookie, 'DELETE')->getStatusCode());
+        self::assertSame(401, $this->asks('/api/sauces', $cookie)->getStatusCode());
+    }
+
+    public function test_nobody_is_in_without_a_session_of_ours(): void
+    {
+        $cookie = $this->comeIn();
+        self::assertSame(401, $this->asks('/api/sauces', $cookie->withValue(str_repeat('a', 40)))->getStatusCode());
+        self::assertSame(401, $this->asks('/api/sauces', $cookie->withValue('../passphrase'))->getStatusCode());
+        self::assertCount(1, glob("{$this->folder}/sessions/*") ?: [], 'who is not let in leaves nothing behind');
+    }
+
+    public function test_a_session_ends_after_half_a_day_of_nothing_and_after_a_week_in_any_case(): void
+    {
+        $cookie = $this->comeIn();
+        $this->travel(11)->hours();
+        self::assertSame(200, $this->asks('/api/sauces', $cookie)->getStatusCode());
+        touch("{$this->folder}/sessions/{$cookie->getValue()}", time() - 13 * 3600);
+        $this->travelBack();
+        self::assertSame(401, $this->asks('/api/sauces', $cookie)->getStatusCode());
+
+        $cookie = $this->comeIn();
+        config(['door.longest_seconds' => 0]);
+        self::assertSame(401, $this->asks('/api/sauces', $cookie)->getStatusCode());
+    }
+
+    public function test_a_new_passphrase_turns_everybody_out(): void
+    {
+        $cookie = $this->comeIn();
+        (new Passphrase("{$this->folder}/passphrase"))->set('another phrase of words');
+        self::assertSame(401, $this->asks('/api/sauces', $cookie)->getStatusCode());
+        unlink("{$this->folder}/passphrase");
+        self::assertSame(422, $this->enter(self::PHRASE)->getStatusCode(), 'without a passphrase nobody comes in');
+    }
+
+    public function test_guesses_are_counted_before_they_are_looked_at(): void
+    {
+        for ($guess = 1; $guess <= 5; ++$guess) {
+            self::assertSame(422, $this->enter("wrong guess {$guess}")->getStatusCode());
+        }
+        $refused = $this->enter(self::PHRASE);
+        self::assertSame(429, $refused->getStatusCode(), 'even the right one must wait now');
+        self::assertMatchesRegularExpression('/wait \d+ minutes/', (string) $refused->json('message'));
+        self::assertGreaterThan(0, (int) $refused->headers->get('Retry-After'));
+        self::assertSame(204, $this->enter(self::PHRASE, '192.168.7.99')->getStatusCode(), 'another device may still try');
+
+        for ($guess = 0; $guess < 16; ++$guess) {
+            $this->enter('wrong', "192.168.7.{$guess}");
+        }
+        self::assertSame(429, $this->enter(self::PHRASE, '192.168.7.77')->getStatusCode(), 'but not all of them together for ever');
+        $this->travel(16)->minutes();
+        self::assertSame(204, $this->enter(self::PHRASE)->getStatusCode());
+    }
+
+    public function test_only_this_machine_under_its_own_name_needs_no_passphrase(): void
+    {
+        self::assertSame(200, $this->get('http://127.0.0.1:8080/api/sauces')->getStatusCode());
+        self::assertSame(401, $this->get('http://kitchen.local:8080/api/sauces')->getStatusCode(), 'through the front door, even from here');
+        self::assertSame(403, $this->withServerVariables(['REMOTE_ADDR' => '192.168.7.30'])->get('http://127.0.0.1:8080/api/sauces')->getStatusCode(), 'a machine that says it is this one');
+        self::assertSame(403, $this->withServerVariables(['REMOTE_ADDR' => '192.168.7.30'])->get('http://evil.example/api/sauces')->getStatusCode(), 'a rebound name');
+        config(['door.hosts' => []]);
+        self::assertSame(403, $this->asks('/api/sauces')->getStatusCode(), 'and without --lan nobody else at all');
+    }
+
+    public function test_no_form_elsewhere_opens_the_door(): void
+    {
+        $elsewhere = ['REMOTE_ADDR' => '192.168.7.30', 'HTTP_ORIGIN' => 'http://evil.example', 'CONTENT_TYPE' => 'application/json'];
+        self::assertSame(403, $this->call('POST', self::HOME . '/api/door', [], [], [], $elsewhere, (string) json_encode(['passphrase' => self::PHRASE]))->getStatusCode());
+    }
+
+    public function test_only_a_hash_is_kept_and_no_short_phrase(): void
+    {
+        self::assertStringNotContainsString('plums', (string) file_get_contents("{$this->folder}/passphrase"));
+        self::assertSame('0600', substr(sprintf('%o', fileperms("{$this->folder}/passphrase")), -4));
+        $vinculum = static function (string $phrase, string $folder): array {
+            exec('printf %s ' . escapeshellarg($phrase) . ' | VINCULUM_DOOR=' . escapeshellarg($folder) . ' ' . dirname(__DIR__, 2) . '/vinculum passphrase 2>&1', $said, $code);
+
+            return [$code, implode("\n", $said)];
+        };
+        self::assertSame(0, $vinculum('damsons by the towpath', $this->folder)[0]);
+        self::assertTrue((new Passphrase("{$this->folder}/passphrase"))->matches('damsons by the towpath'));
+        foreach (['short' => 'too short', str_repeat('long ', 20) => 'longer than'] as $phrase => $says) {
+            [$code, $said] = $vinculum($phrase, $this->folder);
+            self::assertSame(2, $code);
+            self::assertStringContainsString($says, $said);
+        }
+        [$code, $said] = $vinculum('damsons by the towpath', '/proc/nowhere');
+        self::assertSame(2, $code);
+        self::assertStringContainsString('could not be kept', $said);
+    }
+
+    private function comeIn(): Cookie
+    {
+        $answer = $this->enter(self::PHRASE);
+        self::assertSame(204, $answer->getStatusCode());
+
+        return $answer->headers->getCookies()[0];
+    }
+
+    /** @return TestResponse<Response> */
+    private function enter(string $phrase, string $device = '192.168.7.30'): TestResponse
+    {
+        return $this->withServerVariables(['REMOTE_ADDR' => $device])->postJson(self::HOME . '/api/door', ['passphrase' => $phrase]);
+    }
+
+    /** @return TestResponse<Response> */
+    private function asks(string $path, ?Cookie $cookie = null, string $method = 'GET'): TestResponse
+    {
+        return $this->call($method, self::HOME . $path, [], $cookie === null ? [] : [$cookie->getName() => $cookie->getValue()], [], ['REMOTE_ADDR' => '192.168.7.30', 'HTTP_ACCEPT' => 'application/json']);
+    }
+}
