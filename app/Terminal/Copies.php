@@ -149,10 +149,10 @@ final readonly class Copies
         return $made;
     }
 
-    /** @return list<array{name: string, file: string, bytes: int, at: int}> the newest first */
+    /** @return list<array{name: string, why: string, file: string, bytes: int, at: int}> the newest first */
     public function all(): array
     {
-        $copies = array_map(static fn(string $file): array => ['name' => basename($file), 'file' => $file, 'bytes' => (int) filesize($file), 'at' => (int) filemtime($file)], glob("{$this->folder}/kitchen-*.sqlite") ?: []);
+        $copies = array_map(static fn(string $file): array => ['name' => basename($file), 'why' => (string) preg_replace('/^kitchen-([a-z-]+)-\d.*$/', '$1', basename($file)), 'file' => $file, 'bytes' => (int) filesize($file), 'at' => (int) filemtime($file)], glob("{$this->folder}/kitchen-*.sqlite") ?: []);
         usort($copies, static fn(array $one, array $other): int => [$other['at'], $other['name']] <=> [$one['at'], $one['name']]);
 
         return $copies;

@@ -59,11 +59,15 @@ final class OfflineTest extends BrowserTestCase
         self::until(static fn(): bool => count(self::findAll('[data-timer]')) === 1, 'the timer runs on after a reload');
         self::assertMatchesRegularExpression('/1[0-5]:\d\d/', self::text('[data-timer]'));
         self::assertSame('step', self::move(), 'at the move where it was left');
-        self::assertStringContainsString('sent later', self::text('[data-waiting]'));
+        self::assertStringContainsString('to send', self::text('[data-waiting]'));
+        self::until(static fn(): bool => str_contains(self::text('[data-away]'), 'sent later'), 'it says that the server is away');
         self::tap('[aria-expanded]');
         self::assertSame($measured + 1, substr_count(self::text('ol'), '✓'), 'the list says what is done');
         self::tap('[aria-expanded]');
         self::tap('[data-done]');
+        self::open('/');
+        self::tap('[data-kept-sheets] a');
+        self::find('[data-move]');
 
         self::startServer();
         self::until(static fn(): bool => self::find('[data-waiting]')->getAttribute('data-waiting') === '0', 'all of it is sent', 40);

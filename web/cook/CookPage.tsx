@@ -2,7 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { api, Refusal } from '../shared/api';
-import { keptCooks } from './keptCooks';
+import { keptCooks } from '../shared/keptCooks';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { CookSheet } from './CookSheet';

@@ -9,7 +9,7 @@ import { grams, spoken } from '../shared/words';
 import { CoolingMove } from './CoolingMove';
 import { FillMove } from './FillMove';
 import { huge, inGrams, quiet } from './looks';
-import { keptCooks } from './keptCooks';
+import { keptCooks } from '../shared/keptCooks';
 import { meanwhile } from './meanwhile';
 import { MoveList } from './MoveList';
 import { Outbox } from './outbox';
@@ -75,6 +75,7 @@ export function CookSheet({ opened, offset, instruments }: Props) {
   const waiting = useSyncExternalStore(outbox.subscribe, outbox.events);
   const cook = useMemo(() => meanwhile(stored, waiting), [stored, waiting]);
   const [at, setAt] = useState(() => firstOpen(cook));
+  const isAway = useSyncExternalStore(outbox.subscribe, outbox.isAway);
   useWakefulness();
   useEffect(
     () => () => {
@@ -110,7 +111,7 @@ export function CookSheet({ opened, offset, instruments }: Props) {
           {cook.title === '' ? 'Unnamed sauce' : cook.title}
         </Typography>
         <Typography role="status" data-waiting={waiting.length} sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-          {waiting.length > 0 ? `${waiting.length} kept here, sent later` : 'Kept'}
+          {waiting.length > 0 ? `${waiting.length} to send` : 'Kept'}
         </Typography>
         <Box
           component="button"
@@ -132,6 +133,12 @@ export function CookSheet({ opened, offset, instruments }: Props) {
         </Box>
       </Box>
       <Timers timers={cook.timers} offset={offset} onEvent={tell} />
+      {isAway && (
+        <Typography role="status" data-away sx={{ ...quiet, my: 1 }}>
+          The kitchen server does not answer. Go on: what happens is kept here and sent later, and the bars wait until
+          then.
+        </Typography>
+      )}
       {fault !== null && (
         <Typography role="alert" sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1.5, my: 1 }}>
           {fault}

@@ -13,6 +13,7 @@ const newKey = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (par
 export class Outbox {
   private waiting: Waiting[];
   private isSending = false;
+  private away = false;
   private listeners = new Set<() => void>();
   private retry: ReturnType<typeof setTimeout> | undefined;
 
@@ -35,6 +36,9 @@ export class Outbox {
   /** What is not stored yet, in order. */
   readonly events = (): readonly Waiting[] => this.waiting;
 
+  /** The server did not answer when it was last asked to store something. */
+  readonly isAway = () => this.away;
+
   add(event: CookEvent) {
     this.keep([...this.waiting, { ...event, at: Date.now() / 1000 + this.offset, key: newKey() }]);
     void this.send();
@@ -51,6 +55,7 @@ export class Outbox {
     while (this.waiting[0] !== undefined) {
       try {
         const cook = await api.happen(this.batch, this.waiting[0]);
+        this.away = false;
         this.keep(this.waiting.slice(1));
         this.onCook(cook);
       } catch (reason) {
@@ -58,6 +63,8 @@ export class Outbox {
           this.onRefused(reason.message);
           this.keep(this.waiting.slice(1));
         } else {
+          this.away = true;
+          this.tell();
           this.retry = setTimeout(() => void this.send(), retryAfter);
           break;
         }
@@ -69,6 +76,10 @@ export class Outbox {
   private keep(events: Waiting[]) {
     this.waiting = events;
     localStorage.setItem(this.name(), JSON.stringify(events));
+    this.tell();
+  }
+
+  private tell() {
     this.listeners.forEach((listener) => {
       listener();
     });

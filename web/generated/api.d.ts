@@ -2540,6 +2540,8 @@ export interface components {
                 bytes: number;
                 at: number;
                 opens: boolean;
+                /** @description daily, by-hand, before-upgrade or before-restore */
+                why: string;
             }[];
         };
         Door: {

@@ -62,7 +62,7 @@ const word = {
   font: 'inherit',
   fontWeight: 600,
   minHeight: 44,
-  px: 1.25,
+  px: { xs: 1.25, md: 1 },
   border: 0,
   borderBottom: '3px solid transparent',
   bgcolor: 'transparent',

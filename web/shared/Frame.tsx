@@ -2,7 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { displayFont } from './theme';
-import { Shortcuts } from './Shortcuts';
+import { Help } from './Help';
 
 /** The strip at the top with the way back to the shelf, and the room below it. */
 export function Frame({ children, tools }: { children: ReactNode; tools?: ReactNode }) {
@@ -69,8 +69,8 @@ export function Frame({ children, tools }: { children: ReactNode; tools?: ReactN
           <Box
             component="button"
             type="button"
-            aria-label="Keyboard shortcuts"
-            title="Keyboard shortcuts (?)"
+            aria-label="Help: what the bars say, and keys"
+            title="Help (?)"
             onClick={() => {
               setShowsKeys(true);
             }}
@@ -83,7 +83,7 @@ export function Frame({ children, tools }: { children: ReactNode; tools?: ReactN
       <Box component="main" sx={{ flex: 1, width: '100%', maxWidth: 1400, mx: 'auto', px: { xs: 1.5, md: 3 }, pb: 3 }}>
         {children}
       </Box>
-      <Shortcuts open={showsKeys} onOpenChange={setShowsKeys} />
+      <Help open={showsKeys} onOpenChange={setShowsKeys} />
     </Box>
   );
 }
@@ -92,7 +92,7 @@ const placeLink = {
   display: 'flex',
   alignItems: 'center',
   minHeight: 44,
-  px: { xs: 0.75, sm: 1.25 },
+  px: { xs: 0.5, sm: 1.25 },
   color: 'text.primary',
   fontWeight: 600,
   textDecoration: 'none',

@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { keptCooks } from '../cook/keptCooks';
+import { keptCooks } from '../shared/keptCooks';
 import { api } from '../shared/api';
 
 /** Who may come in, and how this device leaves again. */

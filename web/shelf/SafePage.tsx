@@ -14,6 +14,13 @@ const kinds: readonly (readonly [string, string])[] = [
   ['/api/export/ingredients', 'Ingredients, CSV'],
 ];
 
+const reasons: Readonly<Record<string, string>> = {
+  daily: 'daily',
+  'by-hand': 'made by hand',
+  'before-upgrade': 'before an upgrade',
+  'before-restore': 'before a copy was put back',
+};
+
 /** Copies of the kitchen, and everything in and out of it. */
 export function SafePage() {
   const copies = useQuery({ queryKey: ['copies'], queryFn: api.copies, refetchOnMount: 'always' });
@@ -52,10 +59,14 @@ export function SafePage() {
           {said}
         </Typography>
         <Box tabIndex={0} role="region" aria-label="All copies" sx={{ overflowX: 'auto' }}>
-          <Box component="table" sx={plainTable}>
+          <Box
+            component="table"
+            sx={{ ...plainTable, '& th, & td': { ...plainTable['& th, & td'], verticalAlign: 'middle' } }}
+          >
             <thead>
               <tr>
                 <th scope="col">Made</th>
+                <th scope="col">Why</th>
                 <th scope="col">Size</th>
                 <th scope="col">Opens</th>
                 <th scope="col">Put back</th>
@@ -65,6 +76,7 @@ export function SafePage() {
               {copies.data?.copies.map((copy) => (
                 <tr key={copy.name} data-copy={copy.name}>
                   <th scope="row">{new Date(copy.at * 1000).toLocaleString()}</th>
+                  <td>{reasons[copy.why] ?? copy.why}</td>
                   <td>{(copy.bytes / 1000).toFixed(0)} kB</td>
                   <td>{copy.opens ? 'yes' : 'damaged'}</td>
                   <td>
@@ -97,7 +109,7 @@ export function SafePage() {
               <Box
                 component="a"
                 href={address}
-                sx={{ color: 'text.primary', display: 'inline-flex', minHeight: 36, alignItems: 'center' }}
+                sx={{ color: 'text.primary', display: 'inline-flex', minHeight: 44, alignItems: 'center' }}
               >
                 {says}
               </Box>

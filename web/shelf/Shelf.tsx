@@ -2,8 +2,9 @@ import { Box, Button, Snackbar, Typography } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, type ShelfSauce, type Style } from '../shared/api';
+import { api, type ShelfSauce, type Style, Unreachable } from '../shared/api';
 import { BarMark } from '../shared/AxisBars';
+import { keptCooks } from '../shared/keptCooks';
 import { Frame, quietButton } from '../shared/Frame';
 import { steps } from '../shared/words';
 import { TakeIn } from './TakeIn';
@@ -193,6 +194,7 @@ export function Shelf() {
               {shelf.error.message} <Button onClick={() => void shelf.refetch()}>Try again</Button>
             </Typography>
           )}
+          {shelf.error instanceof Unreachable && <KeptSheets />}
           {shelf.isSuccess && sauces.length === 0 && wanted === '' && (
             <Typography sx={{ mt: 2 }}>Empty as yet. The first sauce you start stands here, and stays.</Typography>
           )}
@@ -285,3 +287,27 @@ function ShelfRow({ sauce, style, onPutAway }: { sauce: ShelfSauce; style: Style
     </Box>
   );
 }
+
+/** Cooks that this browser can open without the server. */
+function KeptSheets() {
+  const kept = keptCooks.all();
+  if (kept.length === 0) return null;
+  return (
+    <Box data-kept-sheets sx={{ mt: 1 }}>
+      <Typography>These cook sheets were opened here before, and go on without it:</Typography>
+      {kept.map((cook) => (
+        <Box key={cook.id} component={Link} to={`/cook/${cook.id}`} sx={keptSheet}>
+          {cook.title === '' ? 'Unnamed sauce' : cook.title}, batch {cook.id}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const keptSheet = {
+  display: 'flex',
+  alignItems: 'center',
+  minHeight: 44,
+  color: 'text.primary',
+  fontWeight: 600,
+} as const;

@@ -26,7 +26,7 @@ final readonly class CopyController
                 $opens = false;
             }
 
-            return ['name' => $copy['name'], 'bytes' => $copy['bytes'], 'at' => $copy['at'], 'opens' => $opens];
+            return ['name' => $copy['name'], 'why' => $copy['why'], 'bytes' => $copy['bytes'], 'at' => $copy['at'], 'opens' => $opens];
         }, array_slice($copies->all(), 0, self::SHOWN))]);
     }
 

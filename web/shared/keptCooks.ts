@@ -1,4 +1,4 @@
-import { type Cook, Unreachable } from '../shared/api';
+import { type Cook, Unreachable } from './api';
 
 /** A cook as this browser last saw it, and how far the server's clock was ahead of this one then, in seconds. */
 export interface KeptCook {
@@ -10,6 +10,12 @@ const prefix = 'vinculum-sheet-';
 const nameOf = (id: number) => `${prefix}${id}`;
 const most = 8;
 const patience = 4_000;
+
+const ids = (): number[] =>
+  Object.keys(localStorage)
+    .filter((name) => name.startsWith(prefix))
+    .map((name) => Number(name.slice(prefix.length)))
+    .sort((a, b) => b - a);
 
 const read = (id: number): KeptCook | null => {
   try {
@@ -24,12 +30,12 @@ export const keptCooks = {
   keep: (cook: Cook, offset: number): KeptCook => {
     const kept = { cook, offset };
     try {
-      const older = Object.keys(localStorage)
-        .filter((name) => name.startsWith(prefix) && name !== nameOf(cook.id))
-        .sort((a, b) => Number(b.slice(prefix.length)) - Number(a.slice(prefix.length)));
-      older.slice(most - 1).forEach((name) => {
-        localStorage.removeItem(name);
-      });
+      ids()
+        .filter((id) => id !== cook.id)
+        .slice(most - 1)
+        .forEach((id) => {
+          localStorage.removeItem(nameOf(id));
+        });
       localStorage.setItem(nameOf(cook.id), JSON.stringify(kept));
     } catch {
       // a browser that keeps nothing still shows the sheet
@@ -37,12 +43,12 @@ export const keptCooks = {
     return kept;
   },
   forget: () => {
-    Object.keys(localStorage)
-      .filter((name) => name.startsWith(prefix))
-      .forEach((name) => {
-        localStorage.removeItem(name);
-      });
+    ids().forEach((id) => {
+      localStorage.removeItem(nameOf(id));
+    });
   },
+  /** The newest first. */
+  all: (): Cook[] => ids().flatMap((id) => read(id)?.cook ?? []),
   /** As the server has it; as it was last seen here, where the server cannot be reached. */
   asked: async (id: number, ask: (id: number, options: RequestInit) => Promise<Cook>): Promise<KeptCook> => {
     const kept = read(id);

@@ -19,12 +19,23 @@ const keys: readonly (readonly [string, string])[] = [
   ['?', 'this page'],
 ];
 
+const words: readonly (readonly [string, string])[] = [
+  ['The thick mark', 'where the sauce stands'],
+  ['The whisker', 'what it lies between, nine times in ten: amounts, fruit and chillies vary'],
+  ['The shaded part', 'what sauces of the chosen style are usually like: its window'],
+  ['The bracket', 'how you like it, as far as your tastings tell'],
+  ['A step', 'what a tongue just notices: one is a touch, five are far'],
+  ['%', 'grams in 100 g: sweet as sugar, sour as vinegar’s acid, savoury as glutamate'],
+  ['SHU', 'Scoville heat units of the sauce as it is'],
+  ['≈ and mend', 'taken from a table or guessed; mend offers what else it may mean'],
+];
+
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
-/** The one page of shortcuts, behind "?". */
-export function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+/** The one page of help, behind "?". */
+export function Help({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key === '?' && !isTyping(event.target)) {
@@ -41,25 +52,44 @@ export function Shortcuts({ open, onOpenChange }: { open: boolean; onOpenChange:
     onOpenChange(false);
   };
   return (
-    <Dialog open={open} onClose={close} aria-labelledby="shortcuts-title">
-      <DialogTitle id="shortcuts-title">Keys</DialogTitle>
+    <Dialog open={open} onClose={close} aria-labelledby="help-title">
+      <DialogTitle id="help-title">What the bars say, and keys</DialogTitle>
       <DialogContent>
-        <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 1, m: 0 }}>
-          {keys.map(([key, does]) => (
-            <Box key={key} sx={{ display: 'contents' }}>
-              <Box component="dt" sx={{ fontWeight: 700 }}>
-                {key}
-              </Box>
-              <Box component="dd" sx={{ m: 0 }}>
-                {does}
-              </Box>
-            </Box>
-          ))}
+        <Pairs pairs={words} />
+        <Box component="h3" sx={{ fontSize: '1rem', mb: 0.5 }}>
+          Keys
         </Box>
+        <Pairs pairs={keys} />
       </DialogContent>
       <DialogActions>
         <Button onClick={close}>Back</Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+function Pairs({ pairs }: { pairs: readonly (readonly [string, string])[] }) {
+  return (
+    <Box
+      component="dl"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: 'minmax(9rem, auto) 1fr' },
+        columnGap: 3,
+        rowGap: { xs: 0, sm: 0.75 },
+        m: 0,
+      }}
+    >
+      {pairs.map(([name, says]) => (
+        <Box key={name} sx={{ display: 'contents' }}>
+          <Box component="dt" sx={{ fontWeight: 700, mt: { xs: 0.75, sm: 0 } }}>
+            {name}
+          </Box>
+          <Box component="dd" sx={{ m: 0 }}>
+            {says}
+          </Box>
+        </Box>
+      ))}
+    </Box>
   );
 }
