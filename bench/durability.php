@@ -4,9 +4,10 @@
 declare(strict_types=1);
 
 /*
- * What the server has acknowledged survives kill -9 of its processes at any moment. A hundred times: a writer edits a sauce as
- * fast as it can and notes every edit that was acknowledged; all server processes are killed; the server is started again; what
- * is stored must be the last acknowledged edit, or the one that was on its way.
+ * What the server has acknowledged survives kill -9 of any of its processes at any moment. A hundred times: a writer edits a
+ * sauce as fast as it can and notes every edit that was acknowledged; all server processes are killed, or every other time
+ * first any one of them; the server is started again; what is stored must be the last acknowledged edit, or the one that was
+ * on its way. At the end a disk of a few megabytes is filled with sauces until one is refused: all before it must be there.
  *
  * Run it with: php bench/durability.php [rounds]    (after ./vinculum start once, which installs what it needs)
  */
@@ -47,7 +48,13 @@ $start = static function () use ($root, $database, $quiet): void {
         usleep(20_000);
     }
 };
-$kill = static fn() => exec('pkill -9 -f "127.0.0.1:' . PORT . ' -t public"');
+$pattern = escapeshellarg('127.0.0.1:' . PORT . ' -t public');
+$kill = static fn() => exec("pkill -9 -f {$pattern}");
+$killOne = static function () use ($pattern): void {
+    // not the shell that asks
+    exec("pgrep -x php -a | grep -e {$pattern} | cut -d' ' -f1", $processes);
+    posix_kill((int) $processes[mt_rand(0, count($processes) - 1)], SIGKILL);
+};
 mt_srand(7);
 [$lost, $torn, $acknowledged] = [0, 0, 0];
 $start();
@@ -58,6 +65,10 @@ for ($round = 1; $round <= $rounds; ++$round) {
     $writer = proc_open(['php', __FILE__, 'writer', (string) $id, (string) $now['revision'], (string) $count], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes);
     assert(is_resource($writer));
     usleep(mt_rand(80_000, 500_000));
+    if ($round % 2 === 0) {
+        $killOne();
+        usleep(mt_rand(20_000, 150_000));
+    }
     $kill();
     $said = (string) stream_get_contents($pipes[1]);
     proc_close($writer);
@@ -79,4 +90,28 @@ $sound = (new SQLite3($database, SQLITE3_OPEN_READONLY))->querySingle('PRAGMA in
 $kill();
 array_map(unlink(...), glob("{$database}*") ?: []);
 printf("%d kills, %d edits acknowledged: %d lost, %d torn; the database is %s\n", $rounds, $acknowledged, $lost, $torn, $sound === 'ok' ? 'sound' : 'damaged');
-exit($lost + $torn > 0 || $sound !== 'ok' ? 1 : 0);
+
+$disk = sys_get_temp_dir() . '/vinculum-bench-disk-' . getmypid();
+mkdir($disk);
+$script = 'mount -t tmpfs -o size=2m tmpfs "$0" && touch "$0/kitchen.sqlite" && php artisan migrate --force >/dev/null && exec php -S 127.0.0.1:' . PORT . ' -t public bin/serve.php';
+proc_open(['unshare', '-rm', 'sh', '-c', $script, $disk], $quiet, $pipes, $root, ['VINCULUM_DATABASE' => "{$disk}/kitchen.sqlite", 'PATH' => (string) getenv('PATH')]);
+for ($wait = 0; $wait < 200 && ask('GET', '/api/idle')[0] !== 200; ++$wait) {
+    usleep(20_000);
+}
+for ($shelved = 0; $shelved < 500; ++$shelved) {
+    [$status, $answer] = ask('POST', '/api/sauces', ['title' => "Filler {$shelved}", 'measures' => 'metric', 'lines' => array_fill(0, 150, '100 g tomatoes, skinned, seeded, and chopped as finely as patience allows')]);
+    if ($status !== 201) {
+        break;
+    }
+}
+[$there, $page] = [0, 1];
+do {
+    [, $shelf] = ask('GET', "/api/sauces?page={$page}");
+    $there += count($shelf['sauces'] ?? []);
+    ++$page;
+} while ($shelf['more'] ?? false);
+$kill();
+rmdir($disk);
+$isFull = $status === 503 && str_contains((string) ($answer['message'] ?? ''), 'full');
+echo $wait === 200 ? "full disk: not tried, a small disk cannot be made here\n" : sprintf("full disk: %d sauces acknowledged, %d there; then it said %d, %s\n", $shelved, $there, $status, $answer['message'] ?? 'nothing');
+exit($lost + $torn > 0 || $sound !== 'ok' || $wait < 200 && (!$isFull || $there !== $shelved) ? 1 : 0);

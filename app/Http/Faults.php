@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Database\Trouble;
 use App\Http\Resources\SauceResource;
 use App\Kitchen\EditConflict;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -33,7 +34,7 @@ final class Faults
             'fields' => [$fault->field => [$fault->getMessage()]],
         ], 422));
         $exceptions->render(static fn(\PDOException $fault): JsonResponse => new JsonResponse([
-            'message' => 'The kitchen\'s data could not be written or read just now, so nothing was stored. What you typed is still on the page; it is tried again by itself.',
+            'message' => Trouble::says($fault),
         ], 503));
         $exceptions->render(static fn(HttpExceptionInterface $fault, Request $request): ?JsonResponse => $request->is('api/*') ? new JsonResponse([
             'message' => $fault->getStatusCode() === 404 ? 'There is no such thing here: it may have been put away. Go back to the shelf.' : 'This address does not do that.',

@@ -50,9 +50,14 @@ abstract class BrowserTestCase extends TestCase
         exec('rm -rf ' . escapeshellarg(self::$kitchen . '-profile') . ' ' . escapeshellarg(self::$kitchen . '-copies') . ' ' . escapeshellarg(self::$kitchen . '-door'));
     }
 
+    protected static function database(): string
+    {
+        return self::$kitchen . '.sqlite';
+    }
+
     protected static function startServer(): void
     {
-        $environment = ['VINCULUM_DATABASE' => self::$kitchen . '.sqlite', 'VINCULUM_DOOR' => self::$kitchen . '-door', 'VINCULUM_WORKERS' => '2', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')];
+        $environment = ['VINCULUM_DATABASE' => self::database(), 'VINCULUM_DOOR' => self::$kitchen . '-door', 'VINCULUM_WORKERS' => '2', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')];
         self::launch('server', [dirname(__DIR__, 2) . '/vinculum', 'start', '--no-build', '--port', (string) self::SERVER_PORT, ...static::startOptions()], $environment);
         self::until(static fn(): bool => self::answers(self::SERVER_PORT, '/api/idle'), 'the server answers', 60);
     }

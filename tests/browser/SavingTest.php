@@ -34,6 +34,19 @@ final class SavingTest extends BrowserTestCase
         self::assertSame(['100 g water and more'], self::stored($address));
     }
 
+    public function test_a_kitchen_that_somebody_else_holds_is_said_and_tried_again(): void
+    {
+        $address = self::begin('100 g water');
+        $other = new \SQLite3(self::database());
+        $other->exec('BEGIN IMMEDIATE');
+        self::find('input[aria-label="Line 1"]')->sendKeys(' in the meantime');
+        self::until(static fn(): bool => str_contains(self::text('[data-troubled]'), 'Somebody else is writing'), 'the page says why nothing is stored');
+        $other->exec('COMMIT');
+        self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved', 'it is stored by itself');
+        self::assertSame([], self::findAll('[data-troubled]'));
+        self::assertSame(['100 g water in the meantime'], self::stored($address));
+    }
+
     public function test_undo_reaches_back_through_every_edit_of_the_visit(): void
     {
         self::begin('100 g water');

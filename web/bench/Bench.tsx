@@ -38,6 +38,7 @@ const savingWords: Record<Saving['state'], string> = {
   saved: 'Saved',
   saving: 'Saving …',
   away: 'Server away: kept here, sent later',
+  troubled: 'Kept here, tried again',
   refused: 'Not stored',
   conflict: 'Changed elsewhere',
 };
@@ -292,6 +293,11 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
           >
             Take theirs
           </Button>
+        </Box>
+      )}
+      {saving.state === 'troubled' && (
+        <Box role="alert" sx={banner} data-troubled>
+          <Typography>{saving.message}</Typography>
         </Box>
       )}
       {saving.state === 'refused' && (

@@ -3,7 +3,7 @@ import { type Draft, draftOf, editOf, sameEdit, type WrittenSauce } from './draf
 
 export type Saving =
   | { state: 'saved' | 'saving' | 'away' }
-  | { state: 'refused'; message: string }
+  | { state: 'refused' | 'troubled'; message: string }
   | { state: 'conflict'; message: string; theirs: Sauce };
 
 const pause = 250;
@@ -124,7 +124,7 @@ export class Saver {
         return;
       }
       wait = retryAfter;
-      this.tell({ state: 'away' });
+      this.tell(fault instanceof Refusal ? { state: 'troubled', message: fault.message } : { state: 'away' });
     }
     this.sending = null;
     if (sameEdit(this.latest, this.stored)) {

@@ -75,7 +75,7 @@ export function CookSheet({ opened, offset, instruments }: Props) {
   const waiting = useSyncExternalStore(outbox.subscribe, outbox.events);
   const cook = useMemo(() => meanwhile(stored, waiting), [stored, waiting]);
   const [at, setAt] = useState(() => firstOpen(cook));
-  const isAway = useSyncExternalStore(outbox.subscribe, outbox.isAway);
+  const trouble = useSyncExternalStore(outbox.subscribe, outbox.lastTrouble);
   useWakefulness();
   useEffect(
     () => () => {
@@ -133,10 +133,9 @@ export function CookSheet({ opened, offset, instruments }: Props) {
         </Box>
       </Box>
       <Timers timers={cook.timers} offset={offset} onEvent={tell} />
-      {isAway && (
+      {trouble !== null && (
         <Typography role="status" data-away sx={{ ...quiet, my: 1 }}>
-          The kitchen server does not answer. Go on: what happens is kept here and sent later, and the bars wait until
-          then.
+          {trouble} Go on: what happens is kept here and sent later, and the bars wait until then.
         </Typography>
       )}
       {fault !== null && (

@@ -13,7 +13,7 @@ const newKey = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (par
 export class Outbox {
   private waiting: Waiting[];
   private isSending = false;
-  private away = false;
+  private trouble: string | null = null;
   private listeners = new Set<() => void>();
   private retry: ReturnType<typeof setTimeout> | undefined;
 
@@ -36,8 +36,8 @@ export class Outbox {
   /** What is not stored yet, in order. */
   readonly events = (): readonly Waiting[] => this.waiting;
 
-  /** The server did not answer when it was last asked to store something. */
-  readonly isAway = () => this.away;
+  /** Why nothing could be stored when that was last tried; null where it could. */
+  readonly lastTrouble = (): string | null => this.trouble;
 
   add(event: CookEvent) {
     this.keep([...this.waiting, { ...event, at: Date.now() / 1000 + this.offset, key: newKey() }]);
@@ -55,7 +55,7 @@ export class Outbox {
     while (this.waiting[0] !== undefined) {
       try {
         const cook = await api.happen(this.batch, this.waiting[0]);
-        this.away = false;
+        this.trouble = null;
         this.keep(this.waiting.slice(1));
         this.onCook(cook);
       } catch (reason) {
@@ -63,7 +63,7 @@ export class Outbox {
           this.onRefused(reason.message);
           this.keep(this.waiting.slice(1));
         } else {
-          this.away = true;
+          this.trouble = reason instanceof Error ? reason.message : null;
           this.tell();
           this.retry = setTimeout(() => void this.send(), retryAfter);
           break;

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Database;
+
+/** Why the kitchen's data could not be read or written, in plain words, with the way out. Nothing was stored then. */
+final class Trouble
+{
+    /** Primary result codes of SQLite: https://www.sqlite.org/rescode.html */
+    private const SAYS = [
+        5 => 'Somebody else is writing to the kitchen for long now.',
+        6 => 'Somebody else is writing to the kitchen for long now.',
+        8 => 'The kitchen\'s file may only be read: give yourself the right to write it and its folder.',
+        10 => 'The disk does not take or give the kitchen\'s data: look whether it is full or failing.',
+        11 => 'The kitchen\'s file is damaged: put a copy back with ./vinculum restore, or on the Copies page.',
+        13 => 'The disk is full: make room, then it goes on.',
+        14 => 'The kitchen\'s file cannot be opened: look whether it and its folder are still there.',
+        26 => 'The kitchen\'s file is no kitchen any more: put a copy back with ./vinculum restore.',
+    ];
+
+    public static function says(\PDOException $fault): string
+    {
+        $code = (int) ($fault->errorInfo[1] ?? 0) & 0xFF;
+
+        return (self::SAYS[$code] ?? 'The kitchen\'s data could not be written or read just now.') . ' Nothing was stored. What you typed is still on the page; it is tried again by itself.';
+    }
+}
