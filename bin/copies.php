@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// ./vinculum backup [FILE], restore FILE, and what start does by itself: daily, before-upgrade. Needs nothing but PHP with SQLite.
+// ./vinculum backup [FILE], restore FILE, and what start does by itself: check, daily, before-upgrade. Needs nothing but PHP with SQLite.
 
 use App\Terminal\Copies;
 use App\Terminal\CopyFault;
@@ -26,7 +26,14 @@ try {
             exit(0);
         case 'restore':
             $before = $copies->putBack($file ?? throw new CopyFault('name the copy to put back: ./vinculum restore FILE'), $now);
-            echo 'The kitchen is as it was in ', $file, $before === null ? '' : ". To undo that: ./vinculum restore {$before}", "\n";
+            echo 'The kitchen is as it was in ', $file, match (true) {
+                $before === null => '',
+                $copies->opens($before) => ". To undo that: ./vinculum restore {$before}",
+                default => ". What was there before could not be used, and is kept as {$before}",
+            }, "\n";
+            exit(0);
+        case 'check':
+            $copies->checkKitchen();
             exit(0);
         case 'daily':
             $copies->daily($now);

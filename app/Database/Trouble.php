@@ -21,8 +21,8 @@ final class Trouble
 
     public static function says(\PDOException $fault): string
     {
-        $code = (int) ($fault->errorInfo[1] ?? 0) & 0xFF;
+        $code = $fault->errorInfo[1] ?? null;
 
-        return (self::SAYS[$code] ?? 'The kitchen\'s data could not be written or read just now.') . ' Nothing was stored. What you typed is still on the page; it is tried again by itself.';
+        return (self::SAYS[is_int($code) ? $code & 0xFF : 0] ?? 'The kitchen\'s data could not be written or read just now.') . ' Nothing was stored. What you typed is still on the page; it is tried again by itself.';
     }
 }

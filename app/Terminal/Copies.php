@@ -83,7 +83,11 @@ final readonly class Copies
     public function putBack(string $file, \DateTimeImmutable $now): ?string
     {
         $this->check($file);
-        $before = is_file($this->kitchen) && filesize($this->kitchen) > 0 ? $this->make(null, 'before-restore', $now) : null;
+        $before = match (true) {
+            !is_file($this->kitchen) || filesize($this->kitchen) === 0 => null,
+            $this->opens($this->kitchen) => $this->make(null, 'before-restore', $now),
+            default => $this->setAside($now),
+        };
         try {
             $from = new \SQLite3($file, SQLITE3_OPEN_READONLY);
             $to = new \SQLite3($this->kitchen, SQLITE3_OPEN_READWRITE | SQLITE3_OPEN_CREATE);
@@ -98,6 +102,39 @@ final readonly class Copies
         }
 
         return $isDone ? $before : throw CopyFault::notPutBack();
+    }
+
+    /** @throws CopyFault when there is a kitchen that cannot be used */
+    public function checkKitchen(): void
+    {
+        clearstatcache();
+        if (!file_exists($this->kitchen) || is_file($this->kitchen) && filesize($this->kitchen) === 0) {
+            return;
+        }
+        if (!is_file($this->kitchen) || !is_writable($this->kitchen) || !is_writable(dirname($this->kitchen))) {
+            throw CopyFault::closed($this->kitchen);
+        }
+        try {
+            $this->check($this->kitchen);
+        } catch (CopyFault $fault) {
+            if ($fault->isOfANewer) {
+                throw $fault;
+            }
+            $sound = array_filter($this->all(), fn(array $copy): bool => $this->opens($copy['file']));
+            throw CopyFault::damagedKitchen($this->kitchen, array_values($sound)[0]['file'] ?? null);
+        }
+    }
+
+    /** Whether a file is a sound kitchen of this or an older Vinculum. */
+    public function opens(string $file): bool
+    {
+        try {
+            $this->check($file);
+
+            return true;
+        } catch (CopyFault) {
+            return false;
+        }
     }
 
     /** @throws CopyFault when a file is no sound kitchen */
@@ -171,6 +208,18 @@ final readonly class Copies
         }
 
         return $seen < count(glob("{$this->root}/database/migrations/*.php") ?: []);
+    }
+
+    /** A kitchen that cannot be used makes room, and is kept as it is: somebody may yet read something from it. */
+    private function setAside(\DateTimeImmutable $now): string
+    {
+        $aside = $this->named('set-aside', $now);
+        if (!is_dir($this->folder) && !@mkdir($this->folder, 0o700, true) || !@rename($this->kitchen, $aside)) {
+            throw CopyFault::notPutBack();
+        }
+        array_map(static fn(string $log): bool => @unlink($log), ["{$this->kitchen}-wal", "{$this->kitchen}-shm"]);
+
+        return $aside;
     }
 
     private function named(string $why, \DateTimeImmutable $now): string

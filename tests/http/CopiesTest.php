@@ -89,6 +89,43 @@ final class CopiesTest extends TestCase
         self::assertSame(['Kept'], $this->titles());
     }
 
+    public function test_a_damaged_kitchen_is_said_before_anything_is_done_and_a_copy_takes_its_place(): void
+    {
+        $this->shelve('Kept');
+        $this->vinculum('backup');
+        [$copy] = glob("{$this->folder}/kitchen-copies/kitchen-by-hand-*.sqlite") ?: [''];
+        file_put_contents($this->kitchen, random_bytes(30_000));
+        [$code, $said] = $this->vinculum('start', '--no-build', '--port', '8398');
+        self::assertSame(2, $code);
+        self::assertStringContainsString("damaged, and was left as it is. The newest sound copy: ./vinculum restore {$copy}", $said);
+        [$code, $said] = $this->vinculum('restore', $copy);
+        self::assertSame(0, $code, $said);
+        self::assertSame(['Kept'], $this->titles());
+        self::assertMatchesRegularExpression('/is kept as .*kitchen-set-aside-/', $said);
+        self::assertSame(30_000, filesize((glob("{$this->folder}/kitchen-copies/kitchen-set-aside-*") ?: [''])[0]), 'and nobody threw the damaged one away');
+    }
+
+    public function test_the_kitchen_of_a_newer_one_is_not_touched_by_a_start_and_can_be_replaced_by_an_older_copy(): void
+    {
+        $this->shelve('Older');
+        $this->vinculum('backup', "{$this->folder}/older.sqlite");
+        $this->open()->exec("INSERT INTO migrations (migration, batch) VALUES ('2099_01_01_000000_fly', 9)");
+        [$code, $said] = $this->vinculum('start', '--no-build', '--port', '8398');
+        self::assertSame(2, $code);
+        self::assertStringContainsString('newer Vinculum', $said);
+        self::assertSame(0, $this->vinculum('restore', "{$this->folder}/older.sqlite")[0]);
+        self::assertSame(['Older'], $this->titles());
+    }
+
+    public function test_a_folder_in_place_of_a_kitchen_is_said(): void
+    {
+        exec('rm ' . escapeshellarg($this->kitchen));
+        mkdir($this->kitchen);
+        [$code, $said] = $this->vinculum('start', '--no-build', '--port', '8398');
+        self::assertSame(2, $code);
+        self::assertStringContainsString('may not be read and written', $said);
+    }
+
     public function test_where_nothing_can_be_written_it_says_so(): void
     {
         $this->shelve('Kept');

@@ -2540,7 +2540,7 @@ export interface components {
                 bytes: number;
                 at: number;
                 opens: boolean;
-                /** @description daily, by-hand, before-upgrade or before-restore */
+                /** @description daily, by-hand, before-upgrade, before-restore or set-aside */
                 why: string;
             }[];
         };

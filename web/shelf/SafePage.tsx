@@ -19,6 +19,7 @@ const reasons: Readonly<Record<string, string>> = {
   'by-hand': 'made by hand',
   'before-upgrade': 'before an upgrade',
   'before-restore': 'before a copy was put back',
+  'set-aside': 'could not be used, and was set aside',
 };
 
 /** Copies of the kitchen, and everything in and out of it. */

@@ -18,16 +18,7 @@ final readonly class CopyController
     {
         $copies = Copies::ofThisKitchen();
 
-        return new JsonResponse(['copies' => array_map(static function (array $copy) use ($copies): array {
-            try {
-                $copies->check($copy['file']);
-                $opens = true;
-            } catch (CopyFault) {
-                $opens = false;
-            }
-
-            return ['name' => $copy['name'], 'why' => $copy['why'], 'bytes' => $copy['bytes'], 'at' => $copy['at'], 'opens' => $opens];
-        }, array_slice($copies->all(), 0, self::SHOWN))]);
+        return new JsonResponse(['copies' => array_map(static fn(array $copy): array => ['name' => $copy['name'], 'why' => $copy['why'], 'bytes' => $copy['bytes'], 'at' => $copy['at'], 'opens' => $copies->opens($copy['file'])], array_slice($copies->all(), 0, self::SHOWN))]);
     }
 
     public function store(): JsonResponse
