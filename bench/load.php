@@ -11,77 +11,55 @@ declare(strict_types=1);
  * Run it with: php bench/load.php [seconds]    (after ./vinculum start once, which installs what it needs)
  */
 
+use Bench\Kitchen;
+
+require dirname(__DIR__) . '/vendor/autoload.php';
+
 const PORT = 8398;
 const CLIENTS = 8;
 const LINES = ['400 g tinned tomatoes', '80 ml cider vinegar', '100 g light brown sugar', '2 tbsp Worcestershire sauce', '1 tbsp molasses', '2 tsp smoked paprika', '3 cloves garlic', '1 onion', '1½ tsp salt', 'a pinch of cayenne', '1 tbsp soy sauce', '2 tbsp tomato paste'];
-
-/** @return array{int, array<string, mixed>, float} status, answer, milliseconds */
-function ask(CurlHandle $curl, string $method, string $path, mixed $body = null): array
-{
-    curl_setopt_array($curl, [CURLOPT_URL => 'http://127.0.0.1:' . PORT . $path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 30, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'Expect:'], CURLOPT_POSTFIELDS => $body === null ? null : json_encode($body)]);
-    $start = hrtime(true);
-    $answer = curl_exec($curl);
-
-    return [(int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), (array) json_decode((string) $answer, true), (hrtime(true) - $start) / 1e6];
-}
-
-/** @param list<float> $times */
-function at(array $times, float $share): float
-{
-    sort($times);
-
-    return $times === [] ? NAN : $times[(int) floor($share * (count($times) - 1))];
-}
 
 if (($argv[1] ?? '') === 'client') {
     $curl = curl_init();
     [$end, $client, $faults, $lost, $times, $counts] = [microtime(true) + (float) $argv[2], $argv[3], 0, 0, [], ['edit' => 0, 'balance' => 0, 'taste' => 0, 'import' => 0]];
     $style = 'tomato-barbecue';
-    [$status, $sauce] = ask($curl, 'POST', '/api/sauces', ['title' => "Client {$client}", 'style' => $style, 'lines' => LINES]);
-    [, $batch] = ask($curl, 'POST', "/api/sauces/{$sauce['id']}/batches", []);
+    [$status, $sauce] = Kitchen::askAt($curl, PORT, 'POST', '/api/sauces', ['title' => "Client {$client}", 'style' => $style, 'lines' => LINES]);
+    [, $batch] = Kitchen::askAt($curl, PORT, 'POST', "/api/sauces/{$sauce['id']}/batches", []);
     $revision = $sauce['revision'];
     for ($round = 1; microtime(true) < $end; ++$round) {
         $lines = [...LINES, "{$round} g honey"];
-        [$status, $answer] = ask($curl, 'PUT', "/api/sauces/{$sauce['id']}", ['title' => "Client {$client}", 'style' => $style, 'measures' => 'us', 'yield' => null, 'revision' => $revision, 'lines' => $lines]);
+        [$status, $answer] = Kitchen::askAt($curl, PORT, 'PUT', "/api/sauces/{$sauce['id']}", ['title' => "Client {$client}", 'style' => $style, 'measures' => 'us', 'yield' => null, 'revision' => $revision, 'lines' => $lines]);
         $faults += $status >= 500 || $status === 0 ? 1 : 0;
         $revision = $answer['revision'] ?? $revision;
         ++$counts['edit'];
         for ($balance = 0; $balance < 3; ++$balance) {
-            [$status, , $took] = ask($curl, 'POST', '/api/balance', ['style' => $style, 'lines' => $lines]);
+            [$status, , $took] = Kitchen::askAt($curl, PORT, 'POST', '/api/balance', ['style' => $style, 'lines' => $lines]);
             $faults += $status >= 500 || $status === 0 ? 1 : 0;
             $times[] = $took;
             ++$counts['balance'];
         }
-        [$status] = ask($curl, 'POST', "/api/batches/{$batch['id']}/tastings", ['scores' => ['sour' => 1]]);
+        [$status] = Kitchen::askAt($curl, PORT, 'POST', "/api/batches/{$batch['id']}/tastings", ['scores' => ['sour' => 1]]);
         $faults += $status >= 500 || $status === 0 ? 1 : 0;
         ++$counts['taste'];
         if ($round % 5 === 0) {
-            [$status] = ask($curl, 'POST', '/api/imports', ['contents' => "# Import {$client} {$round}\n100 g ketchup\n10 g salt\n"]);
+            [$status] = Kitchen::askAt($curl, PORT, 'POST', '/api/imports', ['contents' => "# Import {$client} {$round}\n100 g ketchup\n10 g salt\n"]);
             $faults += $status >= 500 || $status === 0 ? 1 : 0;
             ++$counts['import'];
         }
-        [, $found] = ask($curl, 'GET', "/api/sauces/{$sauce['id']}");
+        [, $found] = Kitchen::askAt($curl, PORT, 'GET', "/api/sauces/{$sauce['id']}");
         $lost += end($found['lines']) !== "{$round} g honey" ? 1 : 0;
     }
-    [, $kept] = ask($curl, 'GET', "/api/batches/{$batch['id']}");
+    [, $kept] = Kitchen::askAt($curl, PORT, 'GET', "/api/batches/{$batch['id']}");
     $lost += max(0, $counts['taste'] - (int) ($kept['tasting_count'] ?? 0));
     echo json_encode(['faults' => $faults, 'lost' => $lost, 'times' => $times, 'counts' => $counts]);
     exit(0);
 }
 
 $seconds = (float) ($argv[1] ?? 60);
-$root = dirname(__DIR__);
-$database = sys_get_temp_dir() . '/vinculum-bench-load-' . getmypid() . '.sqlite';
-$quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']];
-$server = proc_open(["{$root}/vinculum", 'start', '--no-build', '--empty', '--port', (string) PORT], $quiet, $pipes, $root, ['VINCULUM_DATABASE' => $database, 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')]);
-assert(is_resource($server));
-$curl = curl_init();
-for ($wait = 0; $wait < 300 && ask($curl, 'GET', '/api/idle')[0] !== 200; ++$wait) {
-    usleep(100_000);
-}
+$kitchen = new Kitchen('load', PORT, '--empty');
 $lone = [];
 for ($round = 0; $round < 60; ++$round) {
-    $lone[] = ask($curl, 'POST', '/api/balance', ['style' => 'tomato-barbecue', 'lines' => LINES])[2];
+    $lone[] = $kitchen->ask('POST', '/api/balance', ['style' => 'tomato-barbecue', 'lines' => LINES])[2];
 }
 $clients = [];
 for ($client = 1; $client <= CLIENTS; ++$client) {
@@ -100,11 +78,8 @@ foreach ($clients as [$process, $out]) {
         $counts[$what] = ($counts[$what] ?? 0) + $count;
     }
 }
-proc_terminate($server);
-proc_close($server);
-array_map(unlink(...), glob("{$database}*") ?: []);
-exec('rm -rf ' . escapeshellarg(substr($database, 0, -7) . '-copies'));
-[$alone, $late] = [at($lone, 0.5), at($times, 0.95)];
+$kitchen->close();
+[$alone, $late] = [Kitchen::at($lone, 0.5), Kitchen::at($times, 0.95)];
 printf("%d clients for %.0f s: %s\n", CLIENTS, $seconds, implode(', ', array_map(static fn(string $what, int $count): string => "{$count} × {$what}", array_keys($counts), $counts)));
 printf("answers of 500 and more: %d; updates lost: %d\n", $faults, $lost);
 printf("balance alone, median %.0f ms; under load, 95th percentile %.0f ms: %.1f times (wanted: at most 6)\n", $alone, $late, $late / $alone);

@@ -10,27 +10,15 @@ declare(strict_types=1);
  * Run it with: php bench/scale.php    (after ./vinculum test, which installs what it needs)
  */
 
-use Facebook\WebDriver\Chrome\ChromeOptions;
-use Facebook\WebDriver\Remote\DesiredCapabilities;
-use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Bench\Kitchen;
 
 require dirname(__DIR__) . '/vendor/autoload.php';
 
 const PORT = 8395;
-const DRIVER = 8396;
 const POURS = 25;
 
-$root = dirname(__DIR__);
-$database = sys_get_temp_dir() . '/vinculum-bench-scale-' . getmypid() . '.sqlite';
-$quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']];
-$server = proc_open(["{$root}/vinculum", 'start', '--no-build', '--port', (string) PORT], $quiet, $pipes, $root, ['VINCULUM_DATABASE' => $database, 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')]);
-$driver = proc_open(['chromedriver', '--port=' . DRIVER, '--silent'], $quiet, $pipes);
-assert(is_resource($server) && is_resource($driver));
-$answers = static fn(int $port, string $path): bool => @file_get_contents("http://127.0.0.1:{$port}{$path}", false, stream_context_create(['http' => ['timeout' => 1]])) !== false;
-for ($wait = 0; $wait < 300 && !($answers(PORT, '/api/idle') && $answers(DRIVER, '/status')); ++$wait) {
-    usleep(100_000);
-}
-$address = json_decode((string) file_get_contents("{$root}/storage/framework/instruments-" . PORT . '.json'), true)['address'];
+$kitchen = new Kitchen('scale', PORT);
+$address = json_decode((string) file_get_contents(Kitchen::root() . '/storage/framework/instruments-' . PORT . '.json'), true)['address'];
 $device = stream_socket_client("tcp://{$address}");
 assert(is_resource($device));
 $ask = static function (array $what) use ($device): array {
@@ -38,12 +26,10 @@ $ask = static function (array $what) use ($device): array {
 
     return (array) json_decode((string) fgets($device), true);
 };
-$options = (new ChromeOptions())->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--window-size=900,900', "--user-data-dir={$database}-profile"]);
-$browser = RemoteWebDriver::create('http://127.0.0.1:' . DRIVER, DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options));
+$browser = $kitchen->browser(900, 900);
 $late = [];
 try {
-    $started = file_get_contents('http://127.0.0.1:' . PORT . '/api/sauces/5/cooks', false, stream_context_create(['http' => ['method' => 'POST', 'header' => "Content-Type: application/json\r\n", 'content' => '{}']]));
-    $browser->get('http://127.0.0.1:' . PORT . '/cook/' . json_decode((string) $started, true)['id']);
+    $browser->get($kitchen->address("/cook/{$kitchen->ask('POST', '/api/sauces/5/cooks', new stdClass())[1]['id']}"));
     sleep(3);
     // every weight the page paints, with the moment of the frame after it
     $browser->executeScript('window.seen = []; const live = document.querySelector("[data-live]"); new MutationObserver(() => { const value = Number(live.dataset.live); requestAnimationFrame(() => setTimeout(() => window.seen.push([value, Date.now()]), 0)); }).observe(live, {attributes: true, attributeFilter: ["data-live"]});');
@@ -67,11 +53,7 @@ try {
     $seconds = ($browser->executeScript('return Date.now()') - $asked) / 1000.0;
     $readings = $browser->executeScript('return performance.getEntriesByType("resource").filter((one) => one.name.endsWith("/instruments/scale")).length');
 } finally {
-    $browser->quit();
-    proc_terminate($server);
-    proc_terminate($driver);
-    array_map(unlink(...), glob("{$database}*.sqlite*") ?: []);
-    exec('rm -rf ' . escapeshellarg($database) . '*');
+    $kitchen->close();
 }
 sort($late);
 printf("Pours seen %d of %d; from device to screen: median %.0f ms, 95th percentile %.0f ms, longest %.0f ms (wanted: under 300 ms)\n", count($late), POURS, $late[intdiv(count($late), 2)], $late[(int) (0.95 * (count($late) - 1))], end($late));
