@@ -173,7 +173,7 @@ final readonly class Stove
         $edit = SauceEdit::asKept($batch);
         $balance = $this->balance($batch);
         $said = $told['said'] ?? [];
-        $good = ($told['good'] ?? false) ? array_fill_keys(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), 0.0) : [];
+        $good = ($told['good'] ?? false) ? Axis::each(static fn(): float => 0.0) : [];
 
         $tasting = $batch->tastings()->create([
             'sauce_id' => $batch->sauce_id,
@@ -207,8 +207,7 @@ final readonly class Stove
         foreach ($sums as $key => $grams) {
             $ingredient = $this->ingredient((string) $key, $batch);
             if ($ingredient !== null) {
-                [$density, $each] = [$ingredient->density, $ingredient->eachGrams()];
-                $lines[] = str_replace(' whole', '', $spoons->words($spoons->nearest($grams, $density, $each), $density, $each)) . ' ' . mb_strtolower($ingredient->name);
+                $lines[] = str_replace(' whole', '', $ingredient->measure($grams, $spoons)) . ' ' . mb_strtolower($ingredient->name);
             }
         }
 
@@ -290,11 +289,6 @@ final readonly class Stove
     /** @return array<string, float> */
     private static function steps(Taste $taste): array
     {
-        $steps = [];
-        foreach (Axis::cases() as $axis) {
-            $steps[$axis->value] = round($taste->stepsOn($axis), 4);
-        }
-
-        return $steps;
+        return Axis::each(static fn(Axis $axis): float => round($taste->stepsOn($axis), 4));
     }
 }

@@ -46,7 +46,7 @@ final class KitchenTest extends HttpTestCase
         DB::statement('DROP TABLE lines');
         $answer = $this->postJson('/api/sauces', ['lines' => ['1 g salt']])->assertStatus(503);
 
-        self::assertStringContainsString('nothing was stored', (string) $answer->json('message'));
+        self::assertStringContainsString('Nothing was stored', (string) $answer->json('message'));
         self::assertSame(0, DB::table('sauces')->count());
     }
 

@@ -24,8 +24,6 @@ final readonly class Balance
 {
     private const LEAST_PH_HALF_BAND = 0.2;
     private const LEAST_WATER_ACTIVITY_HALF_BAND = 0.005;
-    /** Ingredients that hold oil and water together. */
-    private const EMULSIFIERS = ['egg', 'mustard', 'milk'];
 
     /**
      * @param Mixture                $mixture  mixed, or finished where a yield is known
@@ -116,7 +114,7 @@ final readonly class Balance
     /** Whether something in it holds oil and water together. */
     public static function isEmulsified(Formula $formula): bool
     {
-        return array_intersect(self::EMULSIFIERS, self::allergensIn($formula)) !== [];
+        return array_intersect(FactsFile::named('body')['emulsion']->list('by'), self::allergensIn($formula)) !== [];
     }
 
     public function alcoholPercent(): float

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Facts\FactsFile;
 use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Mixture\Volume;
@@ -18,9 +19,6 @@ use Vinculum\Reading\ResolvedLine;
  */
 final readonly class Doubt
 {
-    /** The natural logarithm of the factor by which one pod differs from the next (handbook: factor 2). */
-    private const POD_DEVIATION = M_LN2;
-
     /** @param list<array{int, bool, array<string, float>}> $directions line number (−1: the yield), whether it is of the amount, and direction */
     private function __construct(private Mixture $mixture, private array $directions) {}
 
@@ -140,7 +138,7 @@ final readonly class Doubt
         }
         unset($byGroup['water'], $byGroup['other']);
         foreach ($byGroup as $group => $amounts) {
-            $relative = $group === 'heat' && $line->ingredient->heatIsOfPods ? self::POD_DEVIATION : $line->ingredient->grade($group)->deviation();
+            $relative = $group === 'heat' && $line->ingredient->heatIsOfPods ? log(FactsFile::named('axes')['heat']->number('pod_factor')) : $line->ingredient->grade($group)->deviation();
             $direction = array_map(static fn(float $amount): float => $amount * $relative, $amounts);
             // what a figure gains water loses: a hundred grams stay a hundred grams
             $direction[Component::Water->value] = -Mixture::of($direction)->grams();

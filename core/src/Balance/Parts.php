@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Quantity\KitchenNumber;
+
 /** A formula as parts by volume: 3 : 1 : 1, whatever the vessel. */
 final readonly class Parts
 {
@@ -50,6 +52,6 @@ final readonly class Parts
     /** "3 : 1 : 1", in the order of the lines. */
     public function words(): string
     {
-        return implode(' : ', array_map(fn(float $part): string => $this->areWhole ? (string) (int) $part : rtrim(rtrim(number_format($part, 1, '.', ''), '0'), '.'), $this->parts));
+        return implode(' : ', array_map(fn(float $part): string => $this->areWhole ? (string) (int) $part : KitchenNumber::plain($part, 1), $this->parts));
     }
 }

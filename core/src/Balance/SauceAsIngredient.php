@@ -12,6 +12,7 @@ use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\KitchenNumber;
 
 /** A finished sauce as something that goes into another: its composition, allergens and diets carried through. */
 final class SauceAsIngredient
@@ -86,6 +87,6 @@ final class SauceAsIngredient
 
     private static function number(float $value): string
     {
-        return rtrim(rtrim(number_format($value, 8, '.', ''), '0'), '.');
+        return KitchenNumber::plain($value, 8);
     }
 }

@@ -108,7 +108,7 @@ final readonly class Comparison
             return KitchenNumber::grams($grams);
         }
 
-        return str_replace(' whole', '', $spoons->words($spoons->nearest($grams, $ingredient->density, $ingredient->eachGrams()), $ingredient->density, $ingredient->eachGrams()));
+        return str_replace(' whole', '', $ingredient->measure($grams, $spoons));
     }
 
     /**
@@ -135,7 +135,7 @@ final readonly class Comparison
         $says = [];
         foreach ($steps as $axis => $moved) {
             if (abs($moved) >= self::NOTICED_STEPS) {
-                $size = rtrim(rtrim(number_format(abs($moved), 1, '.', ''), '0'), '.');
+                $size = KitchenNumber::plain(abs($moved), 1);
                 $says[] = Axis::from($axis)->value . ($moved > 0.0 ? ' up ' : ' down ') . $size . ($size === '1' ? ' step' : ' steps');
             }
         }

@@ -20,7 +20,6 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Reading\AmountWriter;
 use Vinculum\Reading\ResolvedLine;
-use Vinculum\Taste\Axis;
 
 /** What to add, what else can be done, and designs. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, mass percent. */
 final class AdviceShape
@@ -52,7 +51,7 @@ final class AdviceShape
                     'name' => $ingredient->name,
                     'axis' => $lever->axis->value,
                     'grams' => Figure::round($lever->grams),
-                    'measure' => $spoons->words($spoons->nearest($lever->grams, $ingredient->density, $ingredient->eachGrams()), $ingredient->density, $ingredient->eachGrams()),
+                    'measure' => $ingredient->measure($lever->grams, $spoons),
                     'also' => (object) array_map(Figure::round(...), array_filter($lever->also, static fn(float $steps): bool => abs($steps) >= 0.1)),
                 ];
             }
@@ -114,7 +113,7 @@ final class AdviceShape
             'texts' => self::designed($design, $formula, $measures),
             'lines' => array_map(static fn(DesignedLine $line): array => ['ingredient' => $line->ingredient->key, 'name' => $line->ingredient->name, 'grams' => Figure::round($line->grams), 'measure' => $line->measure, 'reason' => $line->reason], $design->lines),
             'distance' => Figure::round($design->distance),
-            'tastes' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): float => Figure::round($design->taste->on($axis)), Axis::cases())),
+            'tastes' => array_map(Figure::round(...), $design->taste->byAxis()),
             'hindrances' => $design->hindrances,
         ];
     }

@@ -10,7 +10,6 @@ use Vinculum\Balance\Parts;
 use Vinculum\Balance\Reading;
 use Vinculum\Balance\Shares;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Keeping\Caution;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
@@ -34,7 +33,7 @@ final class BalanceShape
     public static function of(Balance $balance, ?string $title, ?StyleFamily $style, Measures $measures, ?Target $own = null): array
     {
         $mixture = $balance->mixture;
-        $cautions = array_map(static fn(Caution $caution): array => ['code' => $caution->code, 'severity' => $caution->severity, 'text' => $caution->text, 'source' => $caution->source], Cautions::for($balance));
+        $cautions = array_map(KeepShape::caution(...), Cautions::for($balance));
 
         return [
             'title' => $title,

@@ -14,7 +14,6 @@ use Vinculum\Mixture\Component;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Taste\Axis;
 use Vinculum\Taste\Taste;
 use Vinculum\Taste\TasteLoad;
 
@@ -72,8 +71,8 @@ final class IngredientShape
             'own' => $ingredient->isOwn(),
             'parts' => [
                 'water' => $sum('water'),
-                'sugars' => $sum('sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'galactose', 'sweetener'),
-                'acids' => $sum('acetic', 'citric', 'malic', 'tartaric', 'lactic', 'phosphoric', 'oxalic', 'gluconic'),
+                'sugars' => $sum('sweetener', ...Component::sugars()),
+                'acids' => $sum(...Component::acids()),
                 'salts' => $sum('salt', 'other_salts'),
                 'fat' => $sum('fat'),
                 'protein' => $sum('protein', 'glutamate', 'aspartate', 'imp', 'gmp', 'amp'),
@@ -81,10 +80,10 @@ final class IngredientShape
                 'alcohol' => $sum('ethanol'),
                 'other' => $sum('other'),
             ],
-            'tastes' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): float => Figure::round(Taste::ofMixture($mixture)->on($axis)), Axis::cases())),
+            'tastes' => array_map(Figure::round(...), Taste::ofMixture($mixture)->byAxis()),
             'nose_heat' => Figure::round($mixture->get(Component::NoseHeat)),
             'ph' => $ingredient->ph,
-            'lever' => $lever === null ? null : ['axis' => $lever->axis->value, 'grams' => Figure::round($lever->grams), 'measure' => $spoons->words($spoons->nearest($lever->grams, $ingredient->density, $ingredient->eachGrams()), $ingredient->density, $ingredient->eachGrams())],
+            'lever' => $lever === null ? null : ['axis' => $lever->axis->value, 'grams' => Figure::round($lever->grams), 'measure' => $ingredient->measure($lever->grams, $spoons)],
             'allergens' => $ingredient->allergens,
             'diets' => $ingredient->diets(),
             'grades' => (object) array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),

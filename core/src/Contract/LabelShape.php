@@ -13,16 +13,13 @@ use Vinculum\Labelling\LabelLine;
 /** The list of ingredients of a label, with the warnings that belong on it. */
 final class LabelShape
 {
-    /** Cautions that whoever opens the jar must read. */
-    private const ON_THE_JAR = ['honey-infants', 'raw-egg', 'low-acid-in-oil', 'alcohol', 'xylitol-dogs'];
-
     /** @return array<string, mixed> */
     public static function of(Label $label, Balance $balance): array
     {
         return [
             'ingredients' => array_map(static fn(LabelLine $line): array => ['parts' => $line->parts, 'percent' => Figure::round($line->percent)], $label->ingredients),
             'allergens' => $balance->allergens(),
-            'warnings' => array_values(array_map(static fn(Caution $caution): string => $caution->text, array_filter(Cautions::for($balance), static fn(Caution $caution): bool => in_array($caution->code, self::ON_THE_JAR, true)))),
+            'warnings' => array_values(array_map(static fn(Caution $caution): string => $caution->text, array_filter(Cautions::for($balance), static fn(Caution $caution): bool => $caution->isForTheJar))),
             'notes' => $label->notes,
         ];
     }

@@ -16,7 +16,7 @@ final class StyleShape
         return [
             'key' => $style->key,
             'name' => $style->name,
-            'windows' => array_filter(array_map(static fn(Axis $axis): ?array => BalanceShape::window($style->target, $axis), array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), Axis::cases()))),
+            'windows' => array_filter(Axis::each(static fn(Axis $axis): ?array => BalanceShape::window($style->target, $axis))),
             'references' => $style->references,
             'source' => $style->source,
             'base' => $style->base,

@@ -42,7 +42,7 @@ final class ThicknessShape
             'minutes' => $pan?->squareMetres === null ? null : array_map(Figure::round(...), $heat->minutes($plan->waterToLose, $pan->squareMetres)),
             'heat' => ['key' => $heat->key, 'cooks' => $heat->cooks, 'uncertain_percent' => Figure::round(100.0 * $heat->uncertain)],
             'change_steps' => array_map(Figure::round(...), Taste::ofMixture($plan->before)->stepsTo($taste)),
-            'off_by_steps' => array_combine(array_map(static fn(Axis $axis): string => $axis->value, Axis::cases()), array_map(static fn(Axis $axis): ?float => Figure::roundOrNull($target?->window($axis)?->off($axis, $taste->on($axis))), Axis::cases())),
+            'off_by_steps' => Axis::each(static fn(Axis $axis): ?float => Figure::roundOrNull($target?->window($axis)?->off($axis, $taste->on($axis)))),
             'curve' => array_map(static fn(array $point): array => ['grams' => Figure::round($point['grams']), 'millilitres' => Figure::round($point['millilitres']), 'steps' => array_map(Figure::round(...), $point['steps'])], $plan->curve()),
             'warnings' => $plan->warnings,
             'after' => BalanceShape::axes($after->axes, $style, $own),

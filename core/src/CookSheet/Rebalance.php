@@ -74,9 +74,8 @@ final readonly class Rebalance
         foreach ($open as $number => [, $planned]) {
             $grams[$number] = $planned * $factors[$number];
         }
-        $change = $wanted->stepsTo($taste);
 
-        return new self($way, $grams, $change, sqrt(array_sum(array_map(static fn(float $steps): float => $steps ** 2, $change))));
+        return new self($way, $grams, $wanted->stepsTo($taste), $wanted->stepsApart($taste));
     }
 
     /**
@@ -156,13 +155,7 @@ final readonly class Rebalance
      */
     private static function away(TasteLoad $in, array $open, array $factors, Taste $wanted): float
     {
-        $sum = 0.0;
-        $taste = self::with($in, $open, $factors)->taste();
-        foreach (Axis::cases() as $axis) {
-            $sum += ($taste->stepsOn($axis) - $wanted->stepsOn($axis)) ** 2;
-        }
-
-        return sqrt($sum);
+        return $wanted->stepsApart(self::with($in, $open, $factors)->taste());
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Cooking;
 
 use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
 
 /** How hard a pan cooks, and so how fast water leaves it. */
 final readonly class Heat
@@ -31,7 +32,7 @@ final readonly class Heat
         [$best, $length] = [null, 0];
         foreach (FactsFile::named('heats') as $key => $row) {
             foreach ($row->list('words') as $word) {
-                if (strlen($word) > $length && preg_match('/\b' . preg_quote($word, '/') . '\b/iu', $method) === 1) {
+                if (strlen($word) > $length && Words::areIn($method, [$word])) {
                     [$best, $length] = [$key, strlen($word)];
                 }
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Cooking;
 
 use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
 use Vinculum\Reading\Cursor;
 use Vinculum\Reading\Lexer;
 use Vinculum\Reading\NumberGrammar;
@@ -111,9 +112,9 @@ final class MethodReader
     private static function minutes(string $text): ?array
     {
         foreach (FactsFile::named('times')['vague']->fields() as $words) {
-            if (preg_match('/\b' . preg_quote($words, '/') . '\b/iu', $text) === 1) {
+            if (Words::areIn($text, [$words])) {
                 [$from, $to] = FactsFile::named('times')['vague']->numbers($words);
-                $before = self::measured(preg_replace('/\b' . preg_quote($words, '/') . '\b.*$/iu', '', $text) ?? '');
+                $before = self::measured(preg_replace('/' . Words::pattern([$words]) . '.*$/iu', '', $text) ?? '');
 
                 // "4 hours to overnight" runs from the one to the other
                 return [$before === null ? $from : min($before[0], $from), $to];
@@ -156,7 +157,7 @@ final class MethodReader
         $start = $cursor->position();
         if ($cursor->skipWord('and')) {
             $cursor->skipWord('a');
-            foreach (['half' => 0.5, 'quarter' => 0.25, 'third' => 1 / 3] as $word => $share) {
+            foreach (self::SHARES as $word => $share) {
                 if ($cursor->skipWord($word) && self::unit($cursor->peek()->text ?? '') === null) {
                     return $share;
                 }
@@ -198,12 +199,6 @@ final class MethodReader
 
     private static function says(string $text, string $row): bool
     {
-        foreach (FactsFile::named('times')[$row]->list('words') as $word) {
-            if (preg_match('/\b' . preg_quote($word, '/') . '\b/iu', $text) === 1) {
-                return true;
-            }
-        }
-
-        return false;
+        return Words::areIn($text, FactsFile::named('times')[$row]->list('words'));
     }
 }

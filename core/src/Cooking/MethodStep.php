@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
+use Vinculum\Facts\FactsFile;
+
 /** One step of a method as understood: what kind of step, how long, how hot, how far. */
 final readonly class MethodStep
 {
-    /** What a lid leaves of the water that would leave an open pan (handbook, "Cooking"). */
-    private const UNDER_A_LID = 0.1;
-
     /**
      * @param 'reduce'|'cook'|'rest'|'do'  $kind    water leaves; at the hob; waits; by hand
      * @param array{float, float}|null     $minutes from and to; null where no time is named
@@ -62,6 +61,6 @@ final readonly class MethodStep
     /** The share of the water leaving an open pan that leaves this one. */
     public function openShare(): float
     {
-        return $this->isCovered ? self::UNDER_A_LID : 1.0;
+        return $this->isCovered ? FactsFile::named('cooking')['evaporation']->number('under_a_lid') : 1.0;
     }
 }

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
+use Vinculum\Facts\FactsFile;
+
 /** A pan as a cook names it: "24 cm", "24 × 12 cm", "5 l". */
 final readonly class Pan
 {
-    /** A boiling sauce needs room to rise (handbook, "Scaling"). */
-    public const FULL_WHEN_BOILING = 2.0 / 3.0;
-
     /**
      * @param float|null $squareMetres open surface; null where only a volume is named
      * @param float|null $millilitres  brimful; null where the height is not named
@@ -35,5 +34,11 @@ final readonly class Pan
         }
 
         return $litres === null || $litres <= 0.0 ? null : new self(null, 1000.0 * $litres);
+    }
+
+    /** Millilitres of it that may be full: a boiling sauce needs room to rise. Null where only its width is named. */
+    public function boilingMillilitres(): ?float
+    {
+        return $this->millilitres === null ? null : FactsFile::named('cooking')['evaporation']->number('full_when_boiling') * $this->millilitres;
     }
 }

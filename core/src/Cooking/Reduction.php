@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
+use Vinculum\Facts\FactsFile;
 use Vinculum\Mixture\Body;
 use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
@@ -20,10 +21,6 @@ use Vinculum\Taste\Taste;
  */
 final readonly class Reduction
 {
-    /** No plan takes more of the water than this: the sauce scorches first. */
-    private const MOST_OF_THE_WATER = 0.9;
-    /** From this many g of solids in 100 g of the water phase on, sugar burns on the bottom (common practice). */
-    private const SCORCHES_FROM = 70.0;
     private const POINTS = 10;
     private const SEARCH_ROUNDS = 60;
 
@@ -79,7 +76,7 @@ final readonly class Reduction
     {
         self::checked($sauce, 1.0);
         $wanted = Body::rank($class) ?? throw CookFault::notANumber();
-        [$low, $high] = [0.0, self::MOST_OF_THE_WATER * $sauce->get(Component::Water)];
+        [$low, $high] = [0.0, self::mostOfTheWater() * $sauce->get(Component::Water)];
         $isThick = static fn(float $lost): bool => Body::rank(Body::of(self::without($sauce, $lost), $isEmulsified)->class) >= $wanted;
         if ($isThick(0.0)) {
             return self::losing($sauce, 0.0);
@@ -103,7 +100,7 @@ final readonly class Reduction
     public static function intoTheWindow(Mixture $sauce, Target $target): self
     {
         self::checked($sauce, 1.0);
-        [$low, $high] = [0.0, self::MOST_OF_THE_WATER * $sauce->get(Component::Water)];
+        [$low, $high] = [0.0, self::mostOfTheWater() * $sauce->get(Component::Water)];
         $best = [0.0, $target->distance(Taste::ofMixture($sauce))];
         for ($round = 0; $round <= self::SEARCH_ROUNDS; ++$round) {
             $lost = $low + ($high - $low) * $round / self::SEARCH_ROUNDS;
@@ -127,11 +124,7 @@ final readonly class Reduction
         for ($point = 0; $point <= self::POINTS; ++$point) {
             $mixture = self::without($this->before, $this->waterToLose * $point / self::POINTS);
             $taste = Taste::ofMixture($mixture);
-            $steps = [];
-            foreach (Axis::cases() as $axis) {
-                $steps[$axis->value] = $taste->stepsOn($axis);
-            }
-            $points[] = ['grams' => $mixture->grams(), 'millilitres' => Volume::millilitres($mixture), 'steps' => $steps];
+            $points[] = ['grams' => $mixture->grams(), 'millilitres' => Volume::millilitres($mixture), 'steps' => Axis::each($taste->stepsOn(...))];
         }
 
         return $points;
@@ -141,7 +134,7 @@ final readonly class Reduction
     private static function losing(Mixture $sauce, float $grams): self
     {
         $water = $sauce->get(Component::Water);
-        $most = self::MOST_OF_THE_WATER * $water;
+        $most = self::mostOfTheWater() * $water;
         if ($grams > $most + 1e-9) {
             $nearest = self::without($sauce, $most);
             throw CookFault::moreWaterThanThereIs($grams, $water, KitchenNumber::grams($nearest->grams()) . ' or ' . KitchenNumber::millilitres(Volume::millilitres($nearest)));
@@ -155,7 +148,7 @@ final readonly class Reduction
     private static function warnings(Mixture $after): array
     {
         $warnings = [];
-        if (Solids::dissolvedPercent($after) >= self::SCORCHES_FROM) {
+        if (Solids::dissolvedPercent($after) >= FactsFile::named('cooking')['reduction']->number('scorches_from')) {
             $warnings[] = sprintf('At %.0f %% dissolved it catches on the bottom: low heat, stir all the time, and stop early.', Solids::dissolvedPercent($after));
         }
         if (Body::of($after, false)->class === 'paste') {
@@ -178,5 +171,11 @@ final readonly class Reduction
         if ($sauce->get(Component::Water) <= 0.0) {
             throw CookFault::nothingIn();
         }
+    }
+
+    /** The share of the water beyond which a sauce scorches first. */
+    private static function mostOfTheWater(): float
+    {
+        return FactsFile::named('cooking')['reduction']->number('most_of_the_water');
     }
 }

@@ -6,6 +6,7 @@ namespace Vinculum\Cooking;
 
 use Vinculum\Balance\Formula;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
 use Vinculum\Reading\LineStatus;
 
 /**
@@ -94,13 +95,7 @@ final class Stages
 
     private static function isOff(string $title): bool
     {
-        foreach (FactsFile::named('times')['off']->list('words') as $word) {
-            if (preg_match('/\b' . preg_quote($word, '/') . '\b/iu', $title) === 1) {
-                return true;
-            }
-        }
-
-        return false;
+        return Words::areIn($title, FactsFile::named('times')['off']->list('words'));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Cooking;
 
 use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Mixture\Acidity;
@@ -16,12 +17,6 @@ use Vinculum\Taste\Taste;
 /** A way to make a sauce thicker with starch or gum: how much, in how much cold water, when, and what it does to the taste. */
 final readonly class Thickening
 {
-    /** A slurry is starch in one to two volumes of cold water (handbook, "Thickening"); by weight about this much. */
-    private const SLURRY_WATER = 2.0;
-    private const GUM = 'xanthan-gum';
-    /** Below this pH long boiling thins starch again. */
-    private const SHARP = 3.5;
-
     /** @param array<string, float> $changeSteps by axis */
     private function __construct(public Ingredient $ingredient, public float $grams, public float $slurryWater, public string $how, public ?string $mind, public array $changeSteps) {}
 
@@ -54,8 +49,8 @@ final readonly class Thickening
         foreach (FactsFile::named('thickeners') as $key => $row) {
             $ways[] = match (true) {
                 $key === 'edges' => null,
-                $row->has('by') => self::byBulk($sauce, $consistency, $catalogue->get($key), $row->text('how'), $row->text('acid'), $isEmulsified || $row->text('by') === 'emulsion'),
-                default => self::with($sauce, $wanted, $catalogue->get($key), $row->text('how'), $row->text('acid')),
+                $row->has('by') => self::byBulk($sauce, $consistency, $catalogue->get($key), $row, $isEmulsified || $row->text('by') === 'emulsion'),
+                default => self::with($sauce, $wanted, $catalogue->get($key), $row),
             };
         }
         $ways = array_values(array_filter($ways));
@@ -65,7 +60,7 @@ final readonly class Thickening
     }
 
     /** What thickens by its own bulk or oil: the least that reaches the class, null where as much as the sauce itself does not, or it is there already. */
-    private static function byBulk(Mixture $sauce, string $class, Ingredient $thickener, string $how, string $acid, bool $isEmulsified): ?self
+    private static function byBulk(Mixture $sauce, string $class, Ingredient $thickener, Row $row, bool $isEmulsified): ?self
     {
         $wanted = Body::rank($class) ?? throw CookFault::notANumber();
         $isThick = static fn(float $grams): bool => Body::rank(Body::of($sauce->plus($thickener->grams($grams)), $isEmulsified)->class) >= $wanted;
@@ -77,22 +72,29 @@ final readonly class Thickening
             $middle = ($low + $high) / 2.0;
             [$low, $high] = $isThick($middle) ? [$low, $middle] : [$middle, $high];
         }
-        $ph = Acidity::ph($sauce);
 
-        return new self($thickener, $high, 0.0, $how, $ph !== null && $ph < self::SHARP ? $acid : null, Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($sauce->plus($thickener->grams($high)))));
+        return new self($thickener, $high, 0.0, $row->text('how'), self::mind($sauce, $row), Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($sauce->plus($thickener->grams($high)))));
     }
 
-    private static function with(Mixture $sauce, float $wanted, Ingredient $thickener, string $how, string $acid): self
+    private static function with(Mixture $sauce, float $wanted, Ingredient $thickener, Row $row): self
     {
         $worth = $thickener->mixture->get(Component::Thickening) / 100.0;
-        $ownWater = $thickener->mixture->get(Component::Water) / 100.0 + ($thickener->key === self::GUM ? 0.0 : self::SLURRY_WATER);
+        $slurryWater = $row->textOr('dry', 'no') === 'yes' ? 0.0 : FactsFile::named('cooking')['thickening']->number('slurry_water');
+        $ownWater = $thickener->mixture->get(Component::Water) / 100.0 + $slurryWater;
         [$water, $there] = [$sauce->get(Component::Water), $sauce->get(Component::Thickening)];
         // the slurry brings water that has to be thickened too: worth·g + there = wanted·(water + ownWater·g)/100
         $grams = ($wanted * $water / 100.0 - $there) / ($worth - $wanted * $ownWater / 100.0);
-        $slurry = $thickener->key === self::GUM ? 0.0 : self::SLURRY_WATER * $grams;
+        $slurry = $slurryWater * $grams;
         $after = $sauce->plus($thickener->grams($grams))->plus(Mixture::of([Component::Water->value => $slurry]));
+
+        return new self($thickener, $grams, $slurry, $row->text('how'), self::mind($sauce, $row), Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($after)));
+    }
+
+    /** What a sharp sauce does to it; null where the sauce is not sharp enough to matter. */
+    private static function mind(Mixture $sauce, Row $row): ?string
+    {
         $ph = Acidity::ph($sauce);
 
-        return new self($thickener, $grams, $slurry, $how, $ph !== null && $ph < self::SHARP ? $acid : null, Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($after)));
+        return $ph !== null && $ph < FactsFile::named('cooking')['thickening']->number('sharp_below_ph') ? $row->text('acid') : null;
     }
 }

@@ -64,11 +64,11 @@ final readonly class Complaint
             $steps = $now->stepsOn($axis);
             $moves = self::movesOn($axis, $said);
             if ($moves !== null) {
-                $windows[$axis->value] = self::window($axis, $steps + $moves[0], $steps + $moves[1]);
+                $windows[$axis->value] = Window::ofSteps($axis, $steps + $moves[0], $steps + $moves[1]);
             } elseif ($style?->window($axis) !== null) {
                 $windows[$axis->value] = $style->window($axis);
             } else {
-                $windows[$axis->value] = self::window($axis, $steps - self::HELD_WITHIN, $steps + self::HELD_WITHIN);
+                $windows[$axis->value] = Window::around($axis, $steps, self::HELD_WITHIN);
             }
         }
 
@@ -111,10 +111,5 @@ final readonly class Complaint
         }
 
         return $sum;
-    }
-
-    private static function window(Axis $axis, float $low, float $high): Window
-    {
-        return Window::between($low <= 0.0 ? 0.0 : $axis->valueAt($low), $axis->valueAt(max(0.0, $high)));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Style\StyleFamily;
@@ -14,9 +15,6 @@ use Vinculum\Taste\Target;
 /** Sets up a correction from what the cook has said: which style, which complaint, what may be added. */
 final class Counsel
 {
-    /** What may be added when neither the cook nor a style says. */
-    private const USUAL = ['water', 'white-sugar', 'salt', 'cider-vinegar', 'lemon-juice', 'soy-sauce', 'honey', 'cayenne'];
-
     /**
      * @param list<string>|null $with ingredient keys that alone may be added
      * @param Target|null       $own  a target of the cook's own, instead of the style's
@@ -50,6 +48,6 @@ final class Counsel
     /** @return list<string> ingredient keys that are allowed when the cook names none: the family's correctors, its base, and water */
     public static function usual(?StyleFamily $style): array
     {
-        return $style === null ? self::USUAL : array_values(array_unique([...$style->correctors, $style->base, 'water']));
+        return $style === null ? FactsFile::named('correctors')['usual']->list('of') : array_values(array_unique([...$style->correctors, $style->base, 'water']));
     }
 }

@@ -12,6 +12,7 @@ use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Spoons;
 
 /** A thing that goes into a sauce: what is in 100 g of it as used, how it is measured, and how well that is known. */
 final readonly class Ingredient
@@ -126,6 +127,12 @@ final readonly class Ingredient
         $each = $this->units['clove'] ?? $this->units['whole'] ?? null;
 
         return $this->texture === Texture::Coarse && $each !== null && $each->value <= 25.0 ? $each->value : null;
+    }
+
+    /** The measurable amount nearest to so many grams, in words: "1½ tbsp", "120 g", "2 whole". */
+    public function measure(float $grams, Spoons $spoons): string
+    {
+        return $spoons->words($spoons->nearest($grams, $this->density, $this->eachGrams()), $this->density, $this->eachGrams());
     }
 
     /** @return list<string> the diets it fits */

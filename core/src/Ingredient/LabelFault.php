@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Ingredient;
 
+use Vinculum\Quantity\KitchenNumber;
+
 /** A label that cannot be right. Names the field, and the way out. */
 final class LabelFault extends \InvalidArgumentException
 {
@@ -19,7 +21,7 @@ final class LabelFault extends \InvalidArgumentException
 
     public static function tooMuch(string $field, float $most): self
     {
-        return new self($field, sprintf('"%s" is more than %s: is it per 100 g, and in grams?', $field, rtrim(rtrim(number_format($most, 1, '.', ''), '0'), '.')));
+        return new self($field, sprintf('"%s" is more than %s: is it per 100 g, and in grams?', $field, KitchenNumber::plain($most, 1)));
     }
 
     public static function noServing(): self

@@ -6,7 +6,9 @@ namespace Vinculum\Ingredient;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
+use Vinculum\Facts\Words;
 use Vinculum\Mixture\Component;
+use Vinculum\Quantity\KitchenNumber;
 
 /**
  * A product from its nutrition label. What the label states counts as measured for this product (grade A); what it does not
@@ -15,8 +17,6 @@ use Vinculum\Mixture\Component;
 final readonly class ProductLabel
 {
     private const FIELDS = ['fat', 'carbohydrate', 'sugars', 'protein', 'salt', 'acidity'];
-    private const SUGARS = ['sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'galactose'];
-    private const ACIDS = ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'phosphoric', 'oxalic', 'gluconic'];
     private const MOST_SHU = 16_000_000.0;
 
     /**
@@ -132,11 +132,8 @@ final readonly class ProductLabel
         $found = [];
         foreach (FactsFile::named('allergens') as $allergen => $row) {
             $text = ' ' . str_ireplace($row->list('but'), ' ', $ingredients) . ' ';
-            foreach ($row->list('words') as $word) {
-                if (preg_match('/\b' . preg_quote($word, '/') . '\b/iu', $text) === 1) {
-                    $found[] = (string) $allergen;
-                    break;
-                }
+            if (Words::areIn($text, $row->list('words'))) {
+                $found[] = (string) $allergen;
             }
         }
 
@@ -150,7 +147,7 @@ final readonly class ProductLabel
         $before = $generic->mixture->grams();
         $stated = [];
         $starchBefore = ($amounts['starch'] ?? 0.0) + ($amounts['other'] ?? 0.0);
-        foreach ([['sugars', self::SUGARS, 'sucrose', 'sugars'], ['acidity', self::ACIDS, 'acetic', 'acids']] as [$field, $components, $usual, $group]) {
+        foreach ([['sugars', Component::sugars(), 'sucrose', 'sugars'], ['acidity', Component::acids(), 'acetic', 'acids']] as [$field, $components, $usual, $group]) {
             if ($this->per100[$field] !== null) {
                 $amounts = self::scaledTo($amounts, $components, $this->per100[$field], $usual);
                 $stated[] = $group;
@@ -163,7 +160,7 @@ final readonly class ProductLabel
             }
         }
         if ($this->per100['carbohydrate'] !== null) {
-            $sugars = array_sum(array_intersect_key($amounts, array_flip(self::SUGARS)));
+            $sugars = array_sum(array_intersect_key($amounts, array_flip(Component::sugars())));
             $amounts = self::scaledTo($amounts, $starchBefore > 0.0 ? ['starch', 'other'] : ['other'], max(0.0, $this->per100['carbohydrate'] - $sugars), 'other');
             $stated[] = 'starch';
         }
@@ -217,6 +214,6 @@ final readonly class ProductLabel
     /** @param array<string, float> $amounts */
     private static function list(array $amounts): string
     {
-        return implode(', ', array_map(static fn(string $name, float $amount): string => "{$name} " . rtrim(rtrim(number_format($amount, 6, '.', ''), '0'), '.'), array_keys($amounts), $amounts));
+        return implode(', ', array_map(static fn(string $name, float $amount): string => "{$name} " . KitchenNumber::plain($amount, 6), array_keys($amounts), $amounts));
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Vinculum\Keeping;
 
 use Vinculum\Balance\Balance;
-use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 
 /** Which cautions follow from what a sauce is made of. The rules are rows of cautions.ini. */
@@ -19,13 +18,9 @@ final class Cautions
             return [];
         }
         $cautions = [];
-        foreach (FactsFile::named('cautions') as $code => $row) {
+        foreach (FactsFile::named('cautions') as $row) {
             if ($conditions->hold($row)) {
-                $severity = $row->text('severity');
-                $cautions[] = match ($severity) {
-                    'info', 'warn', 'stop' => new Caution($code, $severity, str_replace('{allergens}', implode(', ', $balance->allergens()), $row->text('text')), $row->text('source')),
-                    default => throw FactsFault::unknownKey('severity', $severity),
-                };
+                $cautions[] = Caution::fromRow($row, ['{allergens}' => implode(', ', $balance->allergens())]);
             }
         }
         $gravity = ['stop' => 0, 'warn' => 1, 'info' => 2];

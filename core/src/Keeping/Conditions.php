@@ -12,7 +12,6 @@ use Vinculum\Reading\ResolvedLine;
 /** Whether a rule's conditions hold for a sauce. The fields are explained at the head of cautions.ini and keeping.ini. */
 final readonly class Conditions
 {
-    private const SUGARS = ['sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'galactose'];
     /** Where nothing acid is known a sauce counts as neutral. */
     private const NEUTRAL = 7.0;
 
@@ -34,7 +33,7 @@ final readonly class Conditions
             'allergens' => fn(): bool => $this->balance->allergens() !== [],
             'fat_over' => static fn(): bool => $mixture->percent(Component::Fat) > $row->number('fat_over'),
             'ethanol_over' => static fn(): bool => $mixture->percent(Component::Ethanol) > $row->number('ethanol_over'),
-            'sugar_over' => static fn(): bool => array_sum(array_map(static fn(string $sugar): float => $mixture->percent(Component::from($sugar)), self::SUGARS)) > $row->number('sugar_over'),
+            'sugar_over' => static fn(): bool => $mixture->percentOf(Component::sugars()) > $row->number('sugar_over'),
             'heat_over' => fn(): bool => $this->balance->taste->heat > $row->number('heat_over'),
             'ph_high_over' => fn(): bool => $this->treatment->ph() === null ? $this->balance->ph !== null && $this->balance->ph->high > $row->number('ph_high_over') : $this->treatment->ph() > $row->number('ph_high_over'),
             'ph_over' => fn(): bool => $this->ph() > $row->number('ph_over'),

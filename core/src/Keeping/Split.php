@@ -12,8 +12,6 @@ use Vinculum\Mixture\Component;
 /** A batch divided before it is used: each part with its amount, its timing and what must not come back. */
 final class Split
 {
-    private const SUGARS = [Component::Sucrose, Component::Glucose, Component::Fructose, Component::Maltose];
-
     /** @return list<string> */
     public static function uses(): array
     {
@@ -56,7 +54,7 @@ final class Split
         if ($row->has('timing')) {
             return $row->text('timing');
         }
-        $sugars = array_sum(array_map(static fn(Component $sugar): float => $balance->mixture->percent($sugar), self::SUGARS));
+        $sugars = $balance->mixture->percentOf(Component::sugars());
 
         return $row->text(match (true) {
             $sugars >= FactsFile::named('uses')['sugar']->number('burns_from') => 'timing_sugar',

@@ -6,6 +6,7 @@ namespace Vinculum\Labelling;
 
 use Vinculum\Balance\Formula;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
 use Vinculum\Ingredient\Ingredient;
 
 /**
@@ -77,17 +78,15 @@ final readonly class Label
     private static function emphasising(string $allergen, string $text): string
     {
         $words = FactsFile::named('allergens')[$allergen]->list('words');
-        usort($words, static fn(string $one, string $other): int => strlen($other) <=> strlen($one));
-        $pattern = implode('|', array_map(static fn(string $word): string => preg_quote($word, '/'), $words));
         $pieces = explode('*', $text);
         $isNamed = false;
         foreach ($pieces as $index => $piece) {
             // what stands between asterisks is emphasised already
             if ($index % 2 === 1) {
-                $isNamed = $isNamed || preg_match("/\\b(?:{$pattern})\\b/iu", $piece) === 1;
+                $isNamed = $isNamed || Words::areIn($piece, $words);
                 continue;
             }
-            $pieces[$index] = (string) preg_replace("/\\b({$pattern})\\b/iu", '*$1*', $piece, -1, $count);
+            $pieces[$index] = (string) preg_replace('/' . Words::pattern($words) . '/iu', '*$0*', $piece, -1, $count);
             $isNamed = $isNamed || $count > 0;
         }
 

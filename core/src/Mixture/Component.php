@@ -60,6 +60,18 @@ enum Component: string
         };
     }
 
+    /** @return list<string> the sugars, without sweeteners */
+    public static function sugars(): array
+    {
+        return array_values(array_diff(self::massesOf('sugars'), [self::Sweetener->value]));
+    }
+
+    /** @return list<string> */
+    public static function acids(): array
+    {
+        return self::massesOf('acids');
+    }
+
     /** The composition group whose grade tells how sure this figure is. */
     public function group(): string
     {
@@ -91,5 +103,14 @@ enum Component: string
         }
 
         return $known[$fact];
+    }
+
+    /** @return list<string> what is weighed of a composition group */
+    private static function massesOf(string $group): array
+    {
+        /** @var array<string, list<string>> $known */
+        static $known = [];
+
+        return $known[$group] ??= array_values(array_map(static fn(self $one): string => $one->value, array_filter(self::cases(), static fn(self $one): bool => $one->isMass() && $one->group() === $group)));
     }
 }

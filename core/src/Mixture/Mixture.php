@@ -112,6 +112,16 @@ final readonly class Mixture
         return $grams > 0.0 ? 100.0 * $this->get($component) / $grams : 0.0;
     }
 
+    /**
+     * Grams of several components together per 100 g of the whole.
+     *
+     * @param list<string> $components
+     */
+    public function percentOf(array $components): float
+    {
+        return array_sum(array_map(fn(string $one): float => $this->percent(Component::from($one)), $components));
+    }
+
     /** @return array<string, bool> */
     private static function masses(): array
     {

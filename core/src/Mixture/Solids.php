@@ -7,13 +7,13 @@ namespace Vinculum\Mixture;
 /** What is dissolved in the water of a mixture. */
 final class Solids
 {
-    private const DISSOLVED = ['sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'galactose', 'sweetener', 'salt', 'other_salts', 'acetic', 'citric', 'malic', 'tartaric', 'lactic', 'phosphoric', 'oxalic', 'gluconic', 'glutamate', 'aspartate'];
+    private const BESIDES_SUGARS_AND_ACIDS = ['sweetener', 'salt', 'other_salts', 'glutamate', 'aspartate'];
 
     /** g per 100 g of the water phase, as a refractometer reads: of what is dissolved plus the water. */
     public static function dissolvedPercent(Mixture $mixture): float
     {
         $dissolved = 0.0;
-        foreach (self::DISSOLVED as $component) {
+        foreach (self::dissolved() as $component) {
             $dissolved += $mixture->amounts()[$component] ?? 0.0;
         }
         $phase = $dissolved + $mixture->get(Component::Water);
@@ -24,8 +24,17 @@ final class Solids
     /** What dissolves out of it: sugars, acids, salts, amino acids and nucleotides, with the heat and the charge they carry. */
     public static function dissolvedOf(Mixture $mixture): Mixture
     {
-        $soluble = [...self::DISSOLVED, 'imp', 'gmp', 'amp', 'ethanol', 'sweetener_sweetness', 'capsaicinoid_heat', 'other_heat', 'nose_heat', 'sid'];
+        $soluble = [...self::dissolved(), 'imp', 'gmp', 'amp', 'ethanol', 'sweetener_sweetness', 'capsaicinoid_heat', 'other_heat', 'nose_heat', 'sid'];
 
         return Mixture::of(array_intersect_key($mixture->amounts(), array_flip($soluble)));
+    }
+
+    /** @return list<string> */
+    private static function dissolved(): array
+    {
+        /** @var list<string>|null $dissolved */
+        static $dissolved = null;
+
+        return $dissolved ??= [...Component::sugars(), ...Component::acids(), ...self::BESIDES_SUGARS_AND_ACIDS];
     }
 }

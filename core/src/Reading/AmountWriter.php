@@ -154,10 +154,7 @@ final class AmountWriter
         if ($ingredient === null || $line->status === LineStatus::Unknown) {
             return $line->text;
         }
-        $spoons = Spoons::of($measures);
-        [$density, $each] = [$ingredient->density, $ingredient->eachGrams()];
-        $words = $spoons->words($spoons->nearest(max($grams, 0.001), $density, $each), $density, $each);
 
-        return str_replace(' whole', '', $words) . ' ' . ltrim($line->text);
+        return str_replace(' whole', '', $ingredient->measure(max($grams, 0.001), Spoons::of($measures))) . ' ' . ltrim($line->text);
     }
 }

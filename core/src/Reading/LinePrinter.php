@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Reading;
 
+use Vinculum\Quantity\KitchenNumber;
+
 /** Writes a line as it was understood, in words that read back as the same. */
 final class LinePrinter
 {
@@ -39,6 +41,6 @@ final class LinePrinter
 
     private static function number(float $value): string
     {
-        return rtrim(rtrim(number_format($value, 7, '.', ''), '0'), '.');
+        return KitchenNumber::plain($value, 7);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Reading;
 
 use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameMatch;
@@ -326,7 +327,7 @@ final readonly class LineResolver
         $isCount = $line->measured?->unit === null;
         $words = mb_strtolower(implode(' ', [$isCount ? $line->name : '', $line->preparation, ...$line->tags]));
         foreach (trim($words) === '' ? [] : FactsFile::named('states') as $state) {
-            if (!self::mentions($words, $state->list('words'))) {
+            if (!Words::areIn($words, $state->list('words'))) {
                 continue;
             }
             $lost = $state->numberOrNull('water_lost');
@@ -350,12 +351,6 @@ final readonly class LineResolver
         }
 
         return new ResolvedLine($line->text, $ingredient, $grams, $found->millilitres, $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured, $notes === [] ? null : implode('; ', $notes), $mixture, $others, $line->tags, $line->name, $line->measured, $line->amountText);
-    }
-
-    /** @param list<string> $words */
-    private static function mentions(string $text, array $words): bool
-    {
-        return array_filter($words, static fn(string $word): bool => preg_match('/\b' . preg_quote($word, '/') . '\b/u', $text) === 1) !== [];
     }
 
     /** @param list<NameMatch> $near */

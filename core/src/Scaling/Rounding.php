@@ -53,15 +53,9 @@ final class Rounding
             }
         }
         $isFarther = static fn(Target $to): bool => $to->distance(self::load($fixed, $perGram, $chosen)->taste()) > $to->distance(self::load($fixed, $perGram, $plain)->taste()) + 1e-12;
-        $isWorse = self::moved($wanted, self::load($fixed, $perGram, $chosen)->taste()) > self::moved($wanted, self::load($fixed, $perGram, $plain)->taste()) + 1e-12;
+        $isWorse = $wanted->stepsApart(self::load($fixed, $perGram, $chosen)->taste()) > $wanted->stepsApart(self::load($fixed, $perGram, $plain)->taste()) + 1e-12;
 
         return $isWorse || ($target !== null && $isFarther($target)) ? $plain : $chosen;
-    }
-
-    /** √Σ (change in steps)². */
-    public static function moved(Taste $from, Taste $to): float
-    {
-        return sqrt(array_sum(array_map(static fn(float $move): float => $move * $move, $from->stepsTo($to))));
     }
 
     /**
@@ -76,7 +70,7 @@ final class Rounding
             $off += $exact[$index] > 0.0 ? ($one / $exact[$index] - 1.0) ** 2 : 0.0;
         }
 
-        return self::moved($wanted, self::load($fixed, $perGram, $grams)->taste()) + self::BULK * $off / max(1, count($grams));
+        return $wanted->stepsApart(self::load($fixed, $perGram, $grams)->taste()) + self::BULK * $off / max(1, count($grams));
     }
 
     /**

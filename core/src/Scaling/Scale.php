@@ -248,11 +248,11 @@ final readonly class Scale
         if ($named !== null && $pan === null) {
             $notes[] = "The pan \"{$named}\" names no width and no volume: write it as \"24 cm\", \"24 x 12 cm\" or \"5 l\".";
         }
-        if ($pan?->millilitres !== null) {
-            $room = Pan::FULL_WHEN_BOILING * $pan->millilitres;
+        $room = $pan?->boilingMillilitres();
+        if ($pan !== null && $room !== null) {
             $needed = Volume::millilitres($mixed);
             if ($needed > $room) {
-                $notes[] = sprintf('%s is more than two thirds of the pan (%s), too full to boil: cook it in %d goes, or scale by at most %s.', KitchenNumber::millilitres($needed), KitchenNumber::millilitres($pan->millilitres), (int) ceil($needed / $room), KitchenNumber::plain($wanted->factor * $room / $needed, 2));
+                $notes[] = sprintf('%s is more than two thirds of the pan (%s), too full to boil: cook it in %d goes, or scale by at most %s.', KitchenNumber::millilitres($needed), KitchenNumber::millilitres((float) $pan->millilitres), (int) ceil($needed / $room), KitchenNumber::plain($wanted->factor * $room / $needed, 2));
             }
         }
         if ($pan?->squareMetres !== null) {

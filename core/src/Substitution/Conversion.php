@@ -36,8 +36,8 @@ final readonly class Conversion
             $swaps[] = $swap;
             $now = $swap->applied($now);
         }
-        $moves = Balance::of($formula)->taste->stepsTo(Balance::of($now)->taste);
+        [$before, $after] = [Balance::of($formula)->taste, Balance::of($now)->taste];
 
-        return new self($swaps, $stuck, $now, $moves, sqrt(array_sum(array_map(static fn(float $move): float => $move * $move, $moves))));
+        return new self($swaps, $stuck, $now, $before->stepsTo($after), $before->stepsApart($after));
     }
 }

@@ -354,7 +354,7 @@ final readonly class SwapSearch
             $compensations,
             $after,
             $moves,
-            sqrt(array_sum(array_map(static fn(float $move): float => $move * $move, $moves))),
+            $this->before->stepsApart($after),
             $this->main,
             $misfit,
             Character::of($this->gone)->kinship(Character::of($candidate)),

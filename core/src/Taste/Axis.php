@@ -47,6 +47,25 @@ enum Axis: string
         return $this->threshold() * exp($steps * $this->stepWidth());
     }
 
+    /**
+     * Something for each axis, by its key.
+     *
+     * @template T
+     *
+     * @param callable(self): T $what
+     *
+     * @return array<string, T>
+     */
+    public static function each(callable $what): array
+    {
+        $found = [];
+        foreach (self::cases() as $axis) {
+            $found[$axis->value] = $what($axis);
+        }
+
+        return $found;
+    }
+
     private function facts(): Row
     {
         return FactsFile::named('axes')[$this->value];

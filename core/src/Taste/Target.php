@@ -23,23 +23,13 @@ final readonly class Target
     /** A liked batch as a target: within so many steps of where it stands, on every axis. */
     public static function around(Taste $liked, float $steps = 1.0): self
     {
-        $windows = [];
-        foreach (Axis::cases() as $axis) {
-            $windows[$axis->value] = Window::around($axis, $liked->stepsOn($axis), $steps);
-        }
-
-        return new self($windows);
+        return new self(Axis::each(static fn(Axis $axis): Window => Window::around($axis, $liked->stepsOn($axis), $steps)));
     }
 
     /** Half-way between two tastes, within so many steps: the way back from a dose too many. */
     public static function between(Taste $one, Taste $other, float $steps): self
     {
-        $windows = [];
-        foreach (Axis::cases() as $axis) {
-            $windows[$axis->value] = Window::around($axis, ($one->stepsOn($axis) + $other->stepsOn($axis)) / 2.0, $steps);
-        }
-
-        return new self($windows);
+        return new self(Axis::each(static fn(Axis $axis): Window => Window::around($axis, ($one->stepsOn($axis) + $other->stepsOn($axis)) / 2.0, $steps)));
     }
 
     /** The same target with one axis moved by so many steps; an axis let go of stays so. */
@@ -49,10 +39,8 @@ final readonly class Target
         if ($window === null) {
             return $this;
         }
-        $low = $axis->steps($window->low) + $steps;
-        $high = $axis->steps($window->high) + $steps;
 
-        return $this->with($axis, Window::between($low <= 0.0 ? 0.0 : $axis->valueAt($low), $axis->valueAt(max(0.0, $high))));
+        return $this->with($axis, Window::ofSteps($axis, $axis->steps($window->low) + $steps, $axis->steps($window->high) + $steps));
     }
 
     public function without(Axis $axis): self

@@ -61,11 +61,12 @@ final readonly class Taste
      */
     public function stepsTo(self $other): array
     {
-        $moved = [];
-        foreach (Axis::cases() as $axis) {
-            $moved[$axis->value] = $other->stepsOn($axis) - $this->stepsOn($axis);
-        }
+        return Axis::each(fn(Axis $axis): float => $other->stepsOn($axis) - $this->stepsOn($axis));
+    }
 
-        return $moved;
+    /** √Σ (steps moved)²: how far another taste is from this one. */
+    public function stepsApart(self $other): float
+    {
+        return sqrt(array_sum(array_map(static fn(float $moved): float => $moved * $moved, $this->stepsTo($other))));
     }
 }

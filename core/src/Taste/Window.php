@@ -22,9 +22,13 @@ final readonly class Window
     /** So many steps either side of a position on the step scale; from 0 where it reaches below the threshold. */
     public static function around(Axis $axis, float $position, float $steps): self
     {
-        $low = $position - $steps;
+        return self::ofSteps($axis, $position - $steps, $position + $steps);
+    }
 
-        return self::between($low <= 0.0 ? 0.0 : $axis->valueAt($low), $axis->valueAt(max(0.0, $position + $steps)));
+    /** Between two positions on the step scale; from 0 where it reaches down to the threshold. */
+    public static function ofSteps(Axis $axis, float $low, float $high): self
+    {
+        return self::between($low <= 0.0 ? 0.0 : $axis->valueAt($low), $axis->valueAt(max(0.0, $high)));
     }
 
     /** Signed steps outside the window: 0 inside, negative below, positive above. */

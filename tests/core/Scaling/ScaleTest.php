@@ -144,7 +144,7 @@ final class ScaleTest extends TestCase
 
                 return $load->taste();
             };
-            $moved = static fn(array $grams): float => Rounding::moved($taste($exact), $taste($grams));
+            $moved = static fn(array $grams): float => $taste($exact)->stepsApart($taste($grams));
             self::assertLessThanOrEqual($moved($plain) + 1e-9, $moved($chosen));
             self::assertLessThanOrEqual($target->distance($taste($plain)) + 1e-9, $target->distance($taste($chosen)));
             foreach ($chosen as $index => $grams) {
