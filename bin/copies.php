@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 // ./vinculum backup [FILE], restore FILE, and what start does by itself: check, daily, before-upgrade. Needs nothing but PHP with SQLite.
 
-use App\Terminal\Copies;
-use App\Terminal\CopyFault;
+use App\Safe\Copies;
+use App\Safe\CopyFault;
 
 spl_autoload_register(static function (string $class): void {
-    if (str_starts_with($class, 'App\\Terminal\\')) {
+    if (str_starts_with($class, 'App\\Safe\\')) {
         require dirname(__DIR__) . '/app/' . str_replace('\\', '/', substr($class, strlen('App\\'))) . '.php';
     }
 });

@@ -24,7 +24,7 @@ const LabelPage = lazy(async () => ({ default: (await import('./log/LabelPage'))
 const CardPage = lazy(async () => ({ default: (await import('./log/CardPage')).CardPage }));
 const PlanPage = lazy(async () => ({ default: (await import('./plan/PlanPage')).PlanPage }));
 const TrainerPage = lazy(async () => ({ default: (await import('./trainer/TrainerPage')).TrainerPage }));
-const SafePage = lazy(async () => ({ default: (await import('./shelf/SafePage')).SafePage }));
+const SafePage = lazy(async () => ({ default: (await import('./safe/SafePage')).SafePage }));
 const PalatePage = lazy(async () => ({ default: (await import('./palate/PalatePage')).PalatePage }));
 
 const Entrance = lazy(async () => ({ default: (await import('./shared/Entrance')).Entrance }));

@@ -17,6 +17,12 @@ use Vinculum\Ingredient\LabelFault;
 /** What the server says when it cannot do what was asked: plain words, and the way out. */
 final class Faults
 {
+    /** A fault of the core, told as one of a field of the request: a whole sentence, whatever it was. */
+    public static function in(string $field, \Throwable $fault): ValidationException
+    {
+        return ValidationException::withMessages([$field => ucfirst(rtrim($fault->getMessage(), '.')) . '.']);
+    }
+
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->shouldRenderJsonWhen(static fn(Request $request): bool => $request->is('api/*'));

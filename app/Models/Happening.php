@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
 use Vinculum\CookSheet\CookEvent;
 
 /**
@@ -31,6 +32,12 @@ final class Happening extends Model
     protected function casts(): array
     {
         return ['figures' => 'array', 'grams' => 'array', 'at' => 'float'];
+    }
+
+    /** Now, in seconds since the epoch, as events are dated. */
+    public static function now(): float
+    {
+        return Carbon::now()->getPreciseTimestamp(3) / 1000.0;
     }
 
     public function event(): CookEvent

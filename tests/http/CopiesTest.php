@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Terminal\Copies;
-use App\Terminal\CopyFault;
+use App\Safe\Copies;
+use App\Safe\CopyFault;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import type { Kitchen, Measures } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { displayFont } from '../shared/theme';
 import type { Draft } from './draft';
 

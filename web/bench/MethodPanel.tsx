@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import type { Stage } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { quietButton } from '../shared/Frame';
 import { grams } from '../shared/words';
 

@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { Balance, Kitchen, Measures } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { displayFont } from '../shared/theme';
 import { millilitres } from '../shared/words';
 

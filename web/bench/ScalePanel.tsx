@@ -2,7 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { api, type Axes, type CookStart, type Formula, type ScaleWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { grams, millilitres, moves, spoken } from '../shared/words';
 import { useLatest } from './useLatest';
 import { usePreview } from './usePreview';

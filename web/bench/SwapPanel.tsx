@@ -2,7 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { api, type Axes, type Conversion, type Formula, type Kitchen, type Line, type Swap } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { rowButton, textField } from '../shared/fields';
+import { rowButton, textField } from '../shared/looks';
 import { moves, spoken, steps } from '../shared/words';
 import { useLatest } from './useLatest';
 

@@ -2,7 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { api, type Axes, type Formula, type ThicknessWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { rowButton, textField } from '../shared/fields';
+import { rowButton, textField } from '../shared/looks';
 import { grams, millilitres, moves, spoken } from '../shared/words';
 import { useLatest } from './useLatest';
 import { usePreview } from './usePreview';

@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, type Sauce, type Version } from '../shared/api';
 import { AxisBars } from '../shared/AxisBars';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { grams, moment, moves } from '../shared/words';

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, Refusal, type CookStart as Start } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { moment } from '../shared/words';

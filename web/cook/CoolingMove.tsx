@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { api, type Cook, type CookEvent } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { big, huge, quiet } from './looks';
 
 const probeEvery = 60_000;

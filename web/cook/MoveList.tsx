@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import type { Move } from '../shared/api';
-import { rowButton } from '../shared/fields';
+import { rowButton } from '../shared/looks';
 import { grams, spoken } from '../shared/words';
 
 const names: Record<Move['kind'], string> = {

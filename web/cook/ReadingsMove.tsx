@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { api, type Cook, type CookEvent, type InstrumentReading, type Instruments } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { quietButton } from '../shared/Frame';
 import { big, huge, quiet } from './looks';
 

@@ -1,6 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import type { Cook, CookEvent, Rebalancing as Way } from '../shared/api';
-import { rowButton } from '../shared/fields';
+import { rowButton } from '../shared/looks';
 import { moves, spoken, steps } from '../shared/words';
 
 const names: Record<Way['way'], string> = {

@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { CookEvent, Move } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { big, huge, quiet } from './looks';
 
 type Step = NonNullable<Move['step']>;

@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { api, type InstrumentReading } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { quietButton } from '../shared/Frame';
 import { big, inGrams } from './looks';
 import { useScale } from './useScale';

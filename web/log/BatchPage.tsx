@@ -4,12 +4,12 @@ import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type BatchRecord, type CookEvent, Refusal } from '../shared/api';
 import { AxisBars } from '../shared/AxisBars';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { Frame, quietButton } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { grams, millilitres } from '../shared/words';
 import { KeepFacts } from './KeepFacts';
-import { plainTable } from './looks';
+import { plainTable } from '../shared/looks';
 import { SplitUses } from './SplitUses';
 
 /** One batch: what went in, how it keeps, where its jars went. Corrections are added, nothing is edited away. */

@@ -4,7 +4,7 @@ import { useLayoutEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type BatchRecord, Refusal } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { keepWords } from './KeepFacts';

@@ -4,11 +4,11 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type AxisKey, Refusal, type SauceLog } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { axisKeys, axisNames, figure, grams, moment, moves, verdict } from '../shared/words';
-import { plainTable } from './looks';
+import { plainTable } from '../shared/looks';
 
 const OverTime = lazy(async () => ({ default: (await import('./OverTime')).OverTime }));
 

@@ -2,7 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type SplitWish } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { grams } from '../shared/words';
 
 type Use = SplitWish['uses'][number];

@@ -4,7 +4,7 @@ import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } fro
 import { useSearchParams } from 'react-router';
 import { api, type PantryItem, type Product } from '../shared/api';
 import { Frame, quietButton } from '../shared/Frame';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { axisKeys, axisNames, figure, grams, shortUnit } from '../shared/words';
 import { CompositionBar, inWords } from './CompositionBar';
 import { ProductForm } from './ProductForm';

@@ -1,7 +1,7 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { useState } from 'react';
 import { api, type PantryItem, type Product, type ProductEntry, Refusal } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 
 type Figure = 'fat' | 'carbohydrate' | 'sugars' | 'protein' | 'salt' | 'sodium' | 'acidity' | 'shu' | 'serving_grams';
 

@@ -3,10 +3,10 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { useLatest } from '../bench/useLatest';
 import { api, type Plan, type PlanDraft, type PlanWish } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { Frame, quietButton } from '../shared/Frame';
 import { grams } from '../shared/words';
-import { plainTable } from '../log/looks';
+import { plainTable } from '../shared/looks';
 import { Timeline } from './Timeline';
 
 /** Saturday after next, at six: a day one plans for. */

@@ -2,7 +2,7 @@ import { Box, Button, Dialog, DialogContent, DialogTitle, Typography } from '@mu
 import { useState } from 'react';
 import { api } from './api';
 import { entrance } from './entrance';
-import { textField } from './fields';
+import { textField } from './looks';
 
 /** Asks a device of the home network for the passphrase. What was being done goes on behind it. */
 export function Entrance() {

@@ -2,7 +2,7 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Snackba
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, type Imported, type ImportPreview } from '../shared/api';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 
 interface Offered {
   contents: string;

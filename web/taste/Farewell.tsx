@@ -2,7 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { AxisKey, Batch, Tongue } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { textField } from '../shared/fields';
+import { textField } from '../shared/looks';
 import { axisKeys, axisNames } from '../shared/words';
 
 interface Props {

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { api, type AxisKey, type Trainer } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { Frame, quietButton } from '../shared/Frame';
-import { plainTable } from '../log/looks';
+import { plainTable } from '../shared/looks';
 import { axisKeys, axisNames } from '../shared/words';
 
 const letters = ['A', 'B', 'C', 'D', 'E'];

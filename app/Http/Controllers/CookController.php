@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Faults;
 use App\Http\Requests\CookEventRequest;
 use App\Http\Requests\CookStartRequest;
 use App\Kitchen\Hearth;
@@ -12,7 +13,6 @@ use App\Models\Batch;
 use App\Models\Happening;
 use App\Models\Sauce;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Carbon;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Vinculum\Contract\CookShape;
@@ -30,7 +30,7 @@ final readonly class CookController
         try {
             return $this->answer($this->hearth->light($sauce, $request->wish()), 201);
         } catch (ScaleFault $fault) {
-            throw ValidationException::withMessages(['to' => ucfirst(rtrim($fault->getMessage(), '.')) . '.']);
+            throw Faults::in('to', $fault);
         }
     }
 
@@ -44,7 +44,7 @@ final readonly class CookController
         $found = self::find($batch);
         $figures = $request->figures();
         self::check($this->hearth->plan($found), $found, $request->kind(), $figures, $request->grams());
-        $this->hearth->happen($found, $request->kind(), $figures, $request->grams(), $request->words(), $request->at(self::now()), $request->key());
+        $this->hearth->happen($found, $request->kind(), $figures, $request->grams(), $request->words(), $request->at(Happening::now()), $request->key());
 
         return $this->answer($found, 201);
     }
@@ -77,11 +77,6 @@ final readonly class CookController
         return $found->wish === null ? throw new NotFoundHttpException() : $found;
     }
 
-    private static function now(): float
-    {
-        return Carbon::now()->getPreciseTimestamp(3) / 1000.0;
-    }
-
     private function answer(Batch $batch, int $status = 200): JsonResponse
     {
         $batch->loadMissing(['doses', 'tastings']);
@@ -95,7 +90,7 @@ final readonly class CookController
             'measures' => $batch->measures->value,
             'pan_named' => $batch->pan,
             'started_at' => $batch->created_at?->toIso8601String(),
-            ...CookShape::of($this->hearth->plan($batch), $record, $batch->measures, self::now()),
+            ...CookShape::of($this->hearth->plan($batch), $record, $batch->measures, Happening::now()),
             'balance' => $this->stove->report($batch),
             'measured' => $this->stove->measured($batch),
         ], $status);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Terminal\Copies;
-use App\Terminal\CopyFault;
+use App\Http\Faults;
+use App\Safe\Copies;
+use App\Safe\CopyFault;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Validation\ValidationException;
 
 /** When the last copy of the kitchen was made, and whether it opens. */
 final readonly class CopyController
@@ -46,7 +46,7 @@ final readonly class CopyController
         try {
             $work();
         } catch (CopyFault $fault) {
-            throw ValidationException::withMessages(['copy' => ucfirst($fault->getMessage())]);
+            throw Faults::in('copy', $fault);
         }
 
         return $this->index()->setStatusCode($status);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Faults;
 use App\Http\Requests\DesignRequest;
 use App\Kitchen\Weighing;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Validation\ValidationException;
 use Vinculum\Contract\AdviceShape;
 use Vinculum\Correction\Drafting;
 
@@ -24,7 +24,7 @@ final readonly class DesignController
                 ? Drafting::withRoom($formula, $style, $request->batchGrams(), $weighing->catalogue(), $edit->measures, $weighing->own($edit))
                 : Drafting::draft($formula, $style, $request->base(), $request->batchGrams(), $weighing->catalogue(), $edit->measures, $weighing->own($edit));
         } catch (\InvalidArgumentException $fault) {
-            throw ValidationException::withMessages(['lines' => $fault->getMessage()]);
+            throw Faults::in('lines', $fault);
         }
 
         return new JsonResponse(AdviceShape::design($design, $formula, $edit->measures));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Faults;
 use App\Http\Requests\ImportRequest;
 use App\Kitchen\ImportFault;
 use App\Kitchen\Porter;
@@ -52,7 +53,7 @@ final readonly class ImportController
         try {
             return $work();
         } catch (RecipeFault|ImportFault $fault) {
-            throw ValidationException::withMessages(['contents' => ucfirst(rtrim($fault->getMessage(), '.')) . '.']);
+            throw Faults::in('contents', $fault);
         }
     }
 

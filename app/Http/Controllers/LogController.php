@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Faults;
 use App\Http\Requests\CookEventRequest;
 use App\Http\Requests\FormulaRequest;
 use App\Http\Requests\JarRequest;
@@ -58,8 +59,7 @@ final readonly class LogController
         if (isset($figures['event']) && !Happening::query()->where('batch_id', $batch)->whereKey((int) $figures['event'])->exists()) {
             throw ValidationException::withMessages(['event' => 'There is no such entry in this batch.']);
         }
-        $now = Carbon::now()->getPreciseTimestamp(3) / 1000.0;
-        $this->hearth->happen($found, $request->kind(), $figures, [], $request->words(), $request->at($now), $request->key());
+        $this->hearth->happen($found, $request->kind(), $figures, [], $request->words(), $request->at(Happening::now()), $request->key());
 
         return $this->answer($found, 201);
     }
@@ -70,7 +70,7 @@ final readonly class LogController
         try {
             $this->ledger->fill($found, $request->millilitres(), $request->count(), $request->wentTo());
         } catch (TooMuch $fault) {
-            throw ValidationException::withMessages(['ml' => $fault->getMessage()]);
+            throw Faults::in('ml', $fault);
         }
 
         return $this->answer($found, 201);

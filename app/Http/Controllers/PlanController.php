@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Faults;
 use App\Http\Requests\PlanRequest;
 use App\Kitchen\Almanac;
 use App\Models\Plan;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Validation\ValidationException;
 use Vinculum\Planning\PlanFault;
 use Vinculum\Scaling\ScaleFault;
 
@@ -76,9 +76,9 @@ final readonly class PlanController
         try {
             return $this->almanac->draft($plan);
         } catch (PlanFault $fault) {
-            throw ValidationException::withMessages(['ready' => $fault->getMessage()]);
+            throw Faults::in('ready', $fault);
         } catch (ScaleFault $fault) {
-            throw ValidationException::withMessages(['items' => ucfirst(rtrim($fault->getMessage(), '.')) . '.']);
+            throw Faults::in('items', $fault);
         }
     }
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Faults;
 use App\Http\Requests\ScaleRequest;
 use App\Kitchen\Hearth;
 use App\Kitchen\Weighing;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Validation\ValidationException;
 use Vinculum\Contract\ScaleShape;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleFault;
@@ -25,7 +25,7 @@ final readonly class ScaleController
             $wanted = $wish->wanted($formula, $weighing->catalogue(), $edit->measures);
             $scale = Scale::of($formula, $wanted, $edit->measures, $target, $edit->pan, implode(' ', $edit->method), $wish->headSpace, $wish->holdsBack, Hearth::hob());
         } catch (ScaleFault $fault) {
-            throw ValidationException::withMessages(['to' => ucfirst(rtrim($fault->getMessage(), '.')) . '.']);
+            throw Faults::in('to', $fault);
         }
 
         return new JsonResponse(ScaleShape::of($scale, $target, $edit->measures));

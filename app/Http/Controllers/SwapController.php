@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Faults;
 use App\Http\Requests\SwapRequest;
 use App\Kitchen\Pantry;
 use App\Kitchen\Weighing;
@@ -30,7 +31,7 @@ final readonly class SwapController
         try {
             $search = new SwapSearch($formula, $request->line(), $request->reason($this->pantry), $catalogue, $edit->measures);
         } catch (SwapFault $fault) {
-            throw ValidationException::withMessages(['line' => $fault->getMessage()]);
+            throw Faults::in('line', $fault);
         }
         $swaps = $named === null ? $search->substitutes() : array_values(array_filter([$search->with($catalogue->get($named))]));
 

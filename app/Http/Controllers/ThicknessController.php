@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Faults;
 use App\Http\Requests\ThicknessRequest;
 use App\Kitchen\Hearth;
 use App\Kitchen\Weighing;
@@ -36,7 +37,7 @@ final readonly class ThicknessController
                 default => Reduction::toVolume($sauce, $request->value()),
             };
         } catch (CookFault $fault) {
-            throw ValidationException::withMessages(['value' => $fault->getMessage()]);
+            throw Faults::in('value', $fault);
         }
 
         return new JsonResponse(ThicknessShape::reduction($plan, $balance->formula, $request->pan(), Hearth::hob()->heat($request->heat(), $request->pan()), $style, $own));
@@ -51,7 +52,7 @@ final readonly class ThicknessController
         try {
             $ways = Thickening::to($balance->mixture, $request->consistency(), $this->weighing->catalogue(), Balance::isEmulsified($balance->formula));
         } catch (CookFault $fault) {
-            throw ValidationException::withMessages(['consistency' => $fault->getMessage()]);
+            throw Faults::in('consistency', $fault);
         }
 
         try {

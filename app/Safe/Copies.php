@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Terminal;
+namespace App\Safe;
 
 /**
  * Copies of the kitchen's data: made while the app runs, checked before they are trusted, put back in one piece.

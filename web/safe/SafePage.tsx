@@ -3,9 +3,9 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, type Copies } from '../shared/api';
 import { Frame, quietButton } from '../shared/Frame';
-import { plainTable } from '../log/looks';
+import { plainTable } from '../shared/looks';
 import { DoorFacts } from './DoorFacts';
-import { TakeIn } from './TakeIn';
+import { TakeIn } from '../shelf/TakeIn';
 
 const kinds: readonly (readonly [string, string])[] = [
   ['/api/export/kitchen', 'The whole kitchen, one file'],

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Terminal;
+namespace App\Safe;
 
 /** A copy that cannot be made or trusted; the message says why, and that nothing was changed. */
 final class CopyFault extends \RuntimeException

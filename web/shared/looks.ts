@@ -26,3 +26,19 @@ export const rowButton = {
   bgcolor: 'transparent',
   '&:hover, &:focus-visible': { bgcolor: 'bar.track' },
 } as const;
+/** A table that is read and not managed. */
+export const plainTable = {
+  borderCollapse: 'collapse',
+  mt: 1,
+  fontSize: '0.92rem',
+  '& th, & td': {
+    textAlign: 'left',
+    fontWeight: 400,
+    py: 0.5,
+    pr: 2,
+    borderBottom: '1px solid',
+    borderColor: 'divider',
+    verticalAlign: 'top',
+  },
+  '& thead th': { color: 'text.secondary', fontWeight: 600, fontSize: '0.85rem' },
+} as const;
