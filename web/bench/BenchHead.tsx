@@ -3,6 +3,7 @@ import type { Kitchen, Measures } from '../shared/api';
 import { textField } from '../shared/looks';
 import { displayFont } from '../shared/theme';
 import type { Draft } from './draft';
+import { TextInput } from '../shared/TextInput';
 
 interface Props {
   draft: Draft;
@@ -69,15 +70,14 @@ export function BenchHead({ draft, kitchen, set }: Props) {
           <Box component="span" sx={caption}>
             Came to, if cooked
           </Box>
-          <Box
-            component="input"
+          <TextInput
             value={draft.yield ?? ''}
             placeholder="500 ml"
             maxLength={200}
-            onChange={(event: { target: { value: string } }) => {
-              set('yield', event.target.value === '' ? null : event.target.value);
+            onText={(text) => {
+              set('yield', text === '' ? null : text);
             }}
-            sx={{ ...textField, width: '100%' }}
+            sx={{ width: '100%' }}
           />
         </Box>
       </Box>

@@ -3,6 +3,8 @@ import type { Stage } from '../shared/api';
 import { textField } from '../shared/looks';
 import { quietButton } from '../shared/Frame';
 import { grams } from '../shared/words';
+import { TextInput } from '../shared/TextInput';
+import { Check } from '../shared/Check';
 
 type ReadStep = Stage['steps'][number];
 
@@ -50,16 +52,15 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan }: Pro
     <Box>
       <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 1, my: 0.5 }}>
         Cooked in a pan of
-        <Box
-          component="input"
+        <TextInput
           value={pan ?? ''}
           placeholder="24 cm"
           maxLength={100}
           aria-label="Pan"
-          onChange={(event: { target: { value: string } }) => {
-            onPan(event.target.value === '' ? null : event.target.value);
+          onText={(text) => {
+            onPan(text === '' ? null : text);
           }}
-          sx={{ ...textField, width: 110 }}
+          sx={{ width: 110 }}
         />
       </Box>
       {pan === null && (
@@ -70,14 +71,13 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan }: Pro
       <Box component="ol" sx={{ m: 0, pl: 2.5 }}>
         {rows.map((text, line) => (
           <Box component="li" key={line} sx={{ py: 0.25 }}>
-            <Box
-              component="input"
+            <TextInput
               value={text}
               maxLength={2000}
               aria-label={`Step ${line + 1}`}
               placeholder="Simmer 20 minutes, lid off"
-              onChange={(event: { target: { value: string } }) => {
-                onMethod(replace(line, event.target.value), `method ${line}`);
+              onText={(text) => {
+                onMethod(replace(line, text), `method ${line}`);
               }}
               onPaste={(event: { clipboardData: DataTransfer; preventDefault: () => void }) => {
                 const pasted = event.clipboardData.getData('text').split(/\r?\n/);
@@ -98,7 +98,7 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan }: Pro
                   focusStep(event, line);
                 }
               }}
-              sx={{ ...textField, width: '100%' }}
+              sx={{ width: '100%' }}
             />
             {steps
               .filter((step) => step.line === line)
@@ -207,16 +207,14 @@ function Understood({
         ))}
       </Box>
       {told.heat !== '' && (
-        <Box component="label" sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.5 }}>
-          <input
-            type="checkbox"
-            checked={told.covered}
-            onChange={(event) => {
-              onTold({ ...told, covered: event.target.checked });
-            }}
-          />
+        <Check
+          checked={told.covered}
+          onCheck={(checked) => {
+            onTold({ ...told, covered: checked });
+          }}
+        >
           lid on
-        </Box>
+        </Check>
       )}
       <Box component="span" sx={{ color: 'text.secondary' }}>
         {says.join(' · ')}

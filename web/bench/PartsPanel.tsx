@@ -4,6 +4,7 @@ import type { Balance, Kitchen, Measures } from '../shared/api';
 import { textField } from '../shared/looks';
 import { displayFont } from '../shared/theme';
 import { millilitres } from '../shared/words';
+import { TextInput } from '../shared/TextInput';
 
 interface Props {
   report: Balance;
@@ -57,15 +58,14 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
           </Box>
         </label>
         <label>
-          <Box
-            component="input"
+          <TextInput
             inputMode="decimal"
             aria-label="Millilitres of one part"
             value={own ?? String(Math.round(part))}
-            onChange={(event: { target: { value: string } }) => {
-              setOwn(event.target.value.replace(',', '.'));
+            onText={(text) => {
+              setOwn(text.replace(',', '.'));
             }}
-            sx={{ ...textField, width: 80 }}
+            sx={{ width: 80 }}
           />{' '}
           ml
         </label>

@@ -2,10 +2,11 @@ import { Box, Button, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { api, type Axes, type CookStart, type Formula, type ScaleWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { textField } from '../shared/looks';
 import { grams, millilitres, moves, spoken } from '../shared/words';
 import { useLatest } from './useLatest';
 import { usePreview } from './usePreview';
+import { TextInput } from '../shared/TextInput';
+import { Check } from '../shared/Check';
 
 type How = 'to' | 'factor' | 'serves' | 'have';
 
@@ -70,16 +71,15 @@ export function ScalePanel({ formula, onPan, onCook, onPreview, onApply }: Props
           <Box component="span" sx={caption}>
             {asked[how].label}
           </Box>
-          <Box
-            component="input"
+          <TextInput
             data-scale={how}
             value={values[how]}
             placeholder={asked[how].usual}
             maxLength={200}
-            onChange={(event: { target: { value: string } }) => {
-              setValues({ ...values, [how]: event.target.value });
+            onText={(text) => {
+              setValues({ ...values, [how]: text });
             }}
-            sx={{ ...textField, width: 220 }}
+            sx={{ width: 220 }}
           />
         </label>
         {how === 'serves' && (
@@ -87,54 +87,32 @@ export function ScalePanel({ formula, onPan, onCook, onPreview, onApply }: Props
             <Box component="span" sx={caption}>
               A portion
             </Box>
-            <Box
-              component="input"
-              value={portion}
-              onChange={(event: { target: { value: string } }) => {
-                setPortion(event.target.value);
-              }}
-              sx={{ ...textField, width: 100 }}
-            />
+            <TextInput value={portion} onText={setPortion} sx={{ width: 100 }} />
           </label>
         )}
         <label>
           <Box component="span" sx={caption}>
             Pan, if it is cooked
           </Box>
-          <Box
-            component="input"
+          <TextInput
             value={formula.pan ?? ''}
             placeholder="24 cm"
             maxLength={100}
-            onChange={(event: { target: { value: string } }) => {
-              onPan(event.target.value === '' ? null : event.target.value);
+            onText={(text) => {
+              onPan(text === '' ? null : text);
             }}
-            sx={{ ...textField, width: 110 }}
+            sx={{ width: 110 }}
           />
         </label>
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2 }}>
-        <Box component="label" sx={check}>
-          <input
-            type="checkbox"
-            checked={holdBack}
-            onChange={(event) => {
-              setHoldBack(event.target.checked);
-            }}
-          />
+        <Check checked={holdBack} onCheck={setHoldBack}>
           Hold strong things back to three quarters
-        </Box>
+        </Check>
         {how === 'to' && (
-          <Box component="label" sx={check}>
-            <input
-              type="checkbox"
-              checked={loss}
-              onChange={(event) => {
-                setLoss(event.target.checked);
-              }}
-            />
+          <Check checked={loss} onCheck={setLoss}>
             Allow 3 % for pan and spoon
-          </Box>
+          </Check>
         )}
       </Box>
       {wish === null && (
@@ -240,7 +218,6 @@ export function ScalePanel({ formula, onPan, onCook, onPreview, onApply }: Props
 }
 
 const caption = { display: 'block', fontSize: '0.8rem', color: 'text.secondary' } as const;
-const check = { display: 'flex', alignItems: 'center', gap: 0.75, minHeight: 44, cursor: 'pointer' } as const;
 const table = {
   borderCollapse: 'collapse',
   width: '100%',

@@ -6,6 +6,7 @@ import { rowButton, textField } from '../shared/looks';
 import { grams, millilitres, moves, spoken } from '../shared/words';
 import { useLatest } from './useLatest';
 import { usePreview } from './usePreview';
+import { TextInput } from '../shared/TextInput';
 
 const ReductionCurve = lazy(async () => ({ default: (await import('./ReductionCurve')).ReductionCurve }));
 
@@ -75,31 +76,27 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', my: 0.5 }}>
         {needsNumber && (
           <label>
-            <Box
-              component="input"
+            <TextInput
               data-reduce
               inputMode="decimal"
               aria-label="How far"
               value={value}
-              onChange={(event: { target: { value: string } }) => {
-                setValue(event.target.value);
-              }}
-              sx={{ ...textField, width: 100 }}
+              onText={setValue}
+              sx={{ width: 100 }}
             />{' '}
             {units[by]}
           </label>
         )}
         <label>
           in a pan of{' '}
-          <Box
-            component="input"
+          <TextInput
             value={formula.pan ?? ''}
             placeholder="24 cm"
             maxLength={100}
-            onChange={(event: { target: { value: string } }) => {
-              onPan(event.target.value === '' ? null : event.target.value);
+            onText={(text) => {
+              onPan(text === '' ? null : text);
             }}
-            sx={{ ...textField, width: 90 }}
+            sx={{ width: 90 }}
           />
         </label>
         <Box

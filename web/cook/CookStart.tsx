@@ -3,11 +3,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, Refusal, type CookStart as Start } from '../shared/api';
-import { textField } from '../shared/looks';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { moment } from '../shared/words';
 import { big } from './looks';
+import { TextInput } from '../shared/TextInput';
 
 /** Before the stove is lit: how much of it, or a cook that is still going. */
 export function CookStart() {
@@ -70,17 +70,16 @@ export function CookStart() {
           <Typography variant="h2" component="h2" sx={{ mt: 2 }}>
             How much of it?
           </Typography>
-          <Box
-            component="input"
+          <TextInput
             aria-label="How much of it"
             value={size}
             placeholder="6 x 250 ml, 1.5 l, or 2 for twice"
             maxLength={200}
-            onChange={(event: { target: { value: string } }) => {
-              setSize(event.target.value);
+            onText={(text) => {
+              setSize(text);
               setFault(null);
             }}
-            sx={{ ...textField, width: '100%', minHeight: 56, fontSize: '1.2rem', my: 1 }}
+            sx={{ width: '100%', minHeight: 56, fontSize: '1.2rem', my: 1 }}
           />
           <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
             Left empty, it is cooked as it is written. Portions, head space and what there is of one thing: under Scale

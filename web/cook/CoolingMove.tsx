@@ -1,8 +1,8 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { api, type Cook, type CookEvent } from '../shared/api';
-import { textField } from '../shared/looks';
 import { big, huge, quiet } from './looks';
+import { TextInput } from '../shared/TextInput';
 
 const probeEvery = 60_000;
 
@@ -90,14 +90,11 @@ export function CoolingMove({
         )}
         <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
           By hand
-          <Box
-            component="input"
+          <TextInput
             inputMode="decimal"
             aria-label="Degrees by hand"
             value={typed}
-            onChange={(event: { target: { value: string } }) => {
-              setTyped(event.target.value);
-            }}
+            onText={setTyped}
             onKeyDown={(event: { key: string }) => {
               if (event.key !== 'Enter' || typed.trim() === '') return;
               if (Number.isNaN(degrees)) {
@@ -107,7 +104,7 @@ export function CoolingMove({
                 setTyped('');
               }
             }}
-            sx={{ ...textField, width: 90, minHeight: 56, fontSize: '1.25rem' }}
+            sx={{ width: 90, minHeight: 56, fontSize: '1.25rem' }}
           />
           °C, then Enter
         </Box>

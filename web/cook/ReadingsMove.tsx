@@ -1,9 +1,9 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { api, type Cook, type CookEvent, type InstrumentReading, type Instruments } from '../shared/api';
-import { textField } from '../shared/looks';
 import { quietButton } from '../shared/Frame';
 import { big, huge, quiet } from './looks';
+import { TextInput } from '../shared/TextInput';
 
 interface Props {
   cook: Cook;
@@ -119,14 +119,11 @@ function Field({ label, value, onChange }: { label: string; value: string; onCha
   return (
     <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
       {label}
-      <Box
-        component="input"
+      <TextInput
         inputMode="decimal"
         value={value}
-        onChange={(event: { target: { value: string } }) => {
-          onChange(event.target.value);
-        }}
-        sx={{ ...textField, width: 90, minHeight: 56, fontSize: '1.25rem' }}
+        onText={onChange}
+        sx={{ width: 90, minHeight: 56, fontSize: '1.25rem' }}
       />
     </Box>
   );

@@ -1,8 +1,8 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { CookEvent, Move } from '../shared/api';
-import { textField } from '../shared/looks';
 import { big, huge, quiet } from './looks';
+import { TextInput } from '../shared/TextInput';
 
 type Step = NonNullable<Move['step']>;
 
@@ -49,15 +49,12 @@ export function StepMove({
           Start a timer
         </Button>
         <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-          <Box
-            component="input"
+          <TextInput
             inputMode="decimal"
             aria-label="Minutes"
             value={minutes}
-            onChange={(event: { target: { value: string } }) => {
-              setMinutes(event.target.value);
-            }}
-            sx={{ ...textField, width: 90, minHeight: 56, fontSize: '1.25rem' }}
+            onText={setMinutes}
+            sx={{ width: 90, minHeight: 56, fontSize: '1.25rem' }}
           />
           minutes
         </Box>

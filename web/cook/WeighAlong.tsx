@@ -1,10 +1,10 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { api, type InstrumentReading } from '../shared/api';
-import { textField } from '../shared/looks';
 import { quietButton } from '../shared/Frame';
 import { big, inGrams } from './looks';
 import { useScale } from './useScale';
+import { TextInput } from '../shared/TextInput';
 
 interface Props {
   /** What the scale is to come to; null where anything goes. */
@@ -66,19 +66,18 @@ export function WeighAlong({ target, hasScale, isStandIn, tares, pours, accept, 
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mt: 1.5 }}>
         <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
           By hand
-          <Box
-            component="input"
+          <TextInput
             inputMode="decimal"
             aria-label="Grams by hand"
             value={typed}
-            onChange={(event: { target: { value: string } }) => {
-              setTyped(event.target.value);
+            onText={(text) => {
+              setTyped(text);
               setFault(null);
             }}
             onKeyDown={(event: { key: string }) => {
               if (event.key === 'Enter') take();
             }}
-            sx={{ ...textField, width: 100, minHeight: 48, fontSize: '1.1rem' }}
+            sx={{ width: 100, minHeight: 48, fontSize: '1.1rem' }}
           />
           g
         </Box>

@@ -11,6 +11,7 @@ import { grams, millilitres } from '../shared/words';
 import { KeepFacts } from './KeepFacts';
 import { plainTable } from '../shared/looks';
 import { SplitUses } from './SplitUses';
+import { TextInput } from '../shared/TextInput';
 
 /** One batch: what went in, how it keeps, where its jars went. Corrections are added, nothing is edited away. */
 export function BatchPage() {
@@ -172,15 +173,7 @@ function AddEntry({ onWrite }: { onWrite: (entry: CookEvent) => Promise<boolean>
       <Box component="span" sx={{ display: 'block', fontSize: '0.8rem', color: 'text.secondary' }}>
         {label}
       </Box>
-      <Box
-        component="input"
-        value={value}
-        maxLength={500}
-        onChange={(event: { target: { value: string } }) => {
-          onChange(event.target.value);
-        }}
-        sx={{ ...textField, width }}
-      />
+      <TextInput value={value} maxLength={500} onText={onChange} sx={{ width }} />
     </label>
   );
   return (
@@ -213,17 +206,7 @@ function Jars({ kept, onFill, onEdit }: JarsProps) {
   const [count, setCount] = useState('');
   const [where, setWhere] = useState('');
   const input = (label: string, value: string, onChange: (value: string) => void, width: number) => (
-    <Box
-      component="input"
-      aria-label={label}
-      placeholder={label}
-      value={value}
-      maxLength={200}
-      onChange={(event: { target: { value: string } }) => {
-        onChange(event.target.value);
-      }}
-      sx={{ ...textField, width }}
-    />
+    <TextInput aria-label={label} placeholder={label} value={value} maxLength={200} onText={onChange} sx={{ width }} />
   );
   return (
     <Box component="section" aria-label="Jars">

@@ -4,10 +4,10 @@ import { useLayoutEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type BatchRecord, Refusal } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { textField } from '../shared/looks';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { keepWords } from './KeepFacts';
+import { TextInput } from '../shared/TextInput';
 
 interface Sheet {
   readonly says: string;
@@ -117,28 +117,10 @@ export function LabelPage() {
         />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', my: 1 }}>
           <label>
-            Net quantity{' '}
-            <Box
-              component="input"
-              value={net}
-              maxLength={40}
-              onChange={(event: { target: { value: string } }) => {
-                setNet(event.target.value);
-              }}
-              sx={{ ...textField, width: 110 }}
-            />
+            Net quantity <TextInput value={net} maxLength={40} onText={setNet} sx={{ width: 110 }} />
           </label>
           <label>
-            How many{' '}
-            <Box
-              component="input"
-              inputMode="numeric"
-              value={count}
-              onChange={(event: { target: { value: string } }) => {
-                setCount(event.target.value);
-              }}
-              sx={{ ...textField, width: 70 }}
-            />
+            How many <TextInput inputMode="numeric" value={count} onText={setCount} sx={{ width: 70 }} />
           </label>
           <Button
             variant="contained"

@@ -2,8 +2,9 @@ import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type SplitWish } from '../shared/api';
-import { textField } from '../shared/looks';
 import { grams } from '../shared/words';
+import { TextInput } from '../shared/TextInput';
+import { Check } from '../shared/Check';
 
 type Use = SplitWish['uses'][number];
 const names: readonly (readonly [Use, string])[] = [
@@ -27,32 +28,22 @@ export function SplitUses({ batch }: { batch: number }) {
     placeholderData: (last) => last,
   });
   const input = (label: string, value: string, onChange: (value: string) => void) => (
-    <Box
-      component="input"
-      inputMode="decimal"
-      aria-label={label}
-      value={value}
-      onChange={(event: { target: { value: string } }) => {
-        onChange(event.target.value);
-      }}
-      sx={{ ...textField, width: 70 }}
-    />
+    <TextInput inputMode="decimal" aria-label={label} value={value} onText={onChange} sx={{ width: 70 }} />
   );
   return (
     <Box component="section" aria-label="Use" sx={{ mt: 2.5 }}>
       <Typography variant="h2">Use: divide it first</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', my: 0.5 }}>
         {names.map(([use, says]) => (
-          <Box component="label" key={use} sx={{ display: 'flex', alignItems: 'center', gap: 0.5, minHeight: 44 }}>
-            <input
-              type="checkbox"
-              checked={uses.includes(use)}
-              onChange={(event) => {
-                setUses(event.target.checked ? [...uses, use] : uses.filter((one) => one !== use));
-              }}
-            />
+          <Check
+            key={use}
+            checked={uses.includes(use)}
+            onCheck={(checked) => {
+              setUses(checked ? [...uses, use] : uses.filter((one) => one !== use));
+            }}
+          >
             {says}
-          </Box>
+          </Check>
         ))}
       </Box>
       <Typography component="div">

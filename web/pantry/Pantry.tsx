@@ -4,10 +4,10 @@ import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } fro
 import { useSearchParams } from 'react-router';
 import { api, type PantryItem, type Product } from '../shared/api';
 import { Frame, quietButton } from '../shared/Frame';
-import { textField } from '../shared/looks';
 import { axisKeys, axisNames, figure, grams, shortUnit } from '../shared/words';
 import { CompositionBar, inWords } from './CompositionBar';
 import { ProductForm } from './ProductForm';
+import { TextInput } from '../shared/TextInput';
 
 const doings = [
   { key: 'sweet', name: 'Sweetens', role: 'sweetener' },
@@ -117,16 +117,13 @@ export function Pantry() {
         <Typography variant="h1" sx={{ flex: 1, minWidth: 140 }}>
           Pantry
         </Typography>
-        <Box
-          component="input"
+        <TextInput
           type="search"
           aria-label="Find an ingredient"
           placeholder="Find an ingredient"
           value={wanted}
-          onChange={(event: { target: { value: string } }) => {
-            setWanted(event.target.value);
-          }}
-          sx={{ ...textField, width: { xs: '100%', sm: 240 } }}
+          onText={setWanted}
+          sx={{ width: { xs: '100%', sm: 240 } }}
         />
         <Button
           variant="contained"

@@ -2,6 +2,8 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typogra
 import { useState } from 'react';
 import { api, type PantryItem, type Product, type ProductEntry, Refusal } from '../shared/api';
 import { textField } from '../shared/looks';
+import { TextInput } from '../shared/TextInput';
+import { Check } from '../shared/Check';
 
 type Figure = 'fat' | 'carbohydrate' | 'sugars' | 'protein' | 'salt' | 'sodium' | 'acidity' | 'shu' | 'serving_grams';
 
@@ -117,28 +119,20 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
         </Box>
         <Box component="fieldset" sx={{ border: '1px solid', borderColor: 'divider', m: 0, p: 1.5 }}>
           <legend>From the label</legend>
-          <Box component="label" sx={check}>
-            <input
-              type="checkbox"
-              checked={perServing}
-              onChange={(event) => {
-                setPerServing(event.target.checked);
-              }}
-            />
+          <Check checked={perServing} onCheck={setPerServing}>
             per serving of
-            <Box
-              component="input"
+            <TextInput
               aria-label="Grams in a serving"
               inputMode="decimal"
               value={typed.serving_grams ?? ''}
               disabled={!perServing}
-              onChange={(event: { target: { value: string } }) => {
-                setTyped({ ...typed, serving_grams: event.target.value });
+              onText={(text) => {
+                setTyped({ ...typed, serving_grams: text });
               }}
-              sx={{ ...textField, width: 80 }}
+              sx={{ width: 80 }}
             />
             g (otherwise per 100 g)
-          </Box>
+          </Check>
           <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))', gap: 1, mt: 1 }}>
             {figures.map(({ field, name: title, unit }) => (
               <Box component="label" key={field} sx={{ fontSize: '0.9rem' }}>
@@ -194,26 +188,12 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
             />
           </Box>
         </Box>
-        <Box component="label" sx={check}>
-          <input
-            type="checkbox"
-            checked={standsIn}
-            onChange={(event) => {
-              setStandsIn(event.target.checked);
-            }}
-          />
+        <Check checked={standsIn} onCheck={setStandsIn}>
           use it whenever a line names the plain ingredient
-        </Box>
-        <Box component="label" sx={check}>
-          <input
-            type="checkbox"
-            checked={inStock}
-            onChange={(event) => {
-              setInStock(event.target.checked);
-            }}
-          />
+        </Check>
+        <Check checked={inStock} onCheck={setInStock}>
           in stock
-        </Box>
+        </Check>
         {fault !== null && <Typography role="alert">{fault}</Typography>}
       </DialogContent>
       <DialogActions>
@@ -227,4 +207,3 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
 }
 
 const wide = { ...textField, width: '100%', display: 'block' } as const;
-const check = { display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 } as const;

@@ -3,11 +3,12 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { useLatest } from '../bench/useLatest';
 import { api, type Plan, type PlanDraft, type PlanWish } from '../shared/api';
-import { textField } from '../shared/looks';
 import { Frame, quietButton } from '../shared/Frame';
 import { grams } from '../shared/words';
 import { plainTable } from '../shared/looks';
 import { Timeline } from './Timeline';
+import { TextInput } from '../shared/TextInput';
+import { Check } from '../shared/Check';
 
 /** Saturday after next, at six: a day one plans for. */
 function usualDay(): string {
@@ -91,61 +92,53 @@ export function PlanPage() {
               <Box component="span" sx={caption}>
                 Ready on
               </Box>
-              <Box
-                component="input"
+              <TextInput
                 type="datetime-local"
                 value={ready}
-                onChange={(event: { target: { value: string } }) => {
-                  setReady(event.target.value);
+                onText={(text) => {
+                  setReady(text);
                   setKept(null);
                 }}
-                sx={textField}
               />
             </label>
             <label>
               <Box component="span" sx={caption}>
                 Rings of the hob
               </Box>
-              <Box
-                component="input"
+              <TextInput
                 inputMode="numeric"
                 value={rings}
-                onChange={(event: { target: { value: string } }) => {
-                  setRings(event.target.value);
+                onText={(text) => {
+                  setRings(text);
                   setKept(null);
                 }}
-                sx={{ ...textField, width: 70 }}
+                sx={{ width: 70 }}
               />
             </label>
           </Box>
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {shelf.data?.sauces.map((sauce) => (
               <Box component="li" key={sauce.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
-                <Box
-                  component="label"
-                  sx={{ display: 'flex', alignItems: 'center', gap: 0.75, flex: 1, minWidth: 0, minHeight: 44 }}
+                <Check
+                  data-plan-sauce={sauce.id}
+                  checked={sizes.has(sauce.id)}
+                  onCheck={(checked) => {
+                    choose(sauce.id, checked ? '' : null);
+                  }}
+                  sx={{ flex: 1, minWidth: 0 }}
                 >
-                  <input
-                    type="checkbox"
-                    data-plan-sauce={sauce.id}
-                    checked={sizes.has(sauce.id)}
-                    onChange={(event) => {
-                      choose(sauce.id, event.target.checked ? '' : null);
-                    }}
-                  />
                   {sauce.title === '' ? 'Unnamed sauce' : sauce.title}
-                </Box>
+                </Check>
                 {sizes.has(sauce.id) && (
-                  <Box
-                    component="input"
+                  <TextInput
                     aria-label={`How much ${sauce.title}`}
                     placeholder="4 x 250 ml"
-                    value={sizes.get(sauce.id)}
+                    value={sizes.get(sauce.id) ?? ''}
                     maxLength={200}
-                    onChange={(event: { target: { value: string } }) => {
-                      choose(sauce.id, event.target.value);
+                    onText={(text) => {
+                      choose(sauce.id, text);
                     }}
-                    sx={{ ...textField, width: 120 }}
+                    sx={{ width: 120 }}
                   />
                 )}
               </Box>
@@ -206,16 +199,13 @@ export function PlanPage() {
               </Typography>
               <Timeline draft={draft} />
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', my: 1 }}>
-                <Box
-                  component="input"
+                <TextInput
                   aria-label="Name of the plan"
                   placeholder="Name of the plan"
                   value={title}
                   maxLength={200}
-                  onChange={(event: { target: { value: string } }) => {
-                    setTitle(event.target.value);
-                  }}
-                  sx={{ ...textField, width: 200 }}
+                  onText={setTitle}
+                  sx={{ width: 200 }}
                 />
                 <Button variant="contained" data-keep-plan onClick={() => void keep()}>
                   Keep this plan

@@ -2,7 +2,7 @@ import { Box, Button, Dialog, DialogContent, DialogTitle, Typography } from '@mu
 import { useState } from 'react';
 import { api } from './api';
 import { entrance } from './entrance';
-import { textField } from './looks';
+import { TextInput } from './TextInput';
 
 /** Asks a device of the home network for the passphrase. What was being done goes on behind it. */
 export function Entrance() {
@@ -31,17 +31,14 @@ export function Entrance() {
           <Typography sx={{ mb: 1 }}>
             Once on this device. It stays in for a week, or until half a day goes by without it.
           </Typography>
-          <Box
-            component="input"
+          <TextInput
             type="password"
             autoFocus
             autoComplete="current-password"
             aria-label="Passphrase"
             value={phrase}
-            onChange={(event: { target: { value: string } }) => {
-              setPhrase(event.target.value);
-            }}
-            sx={{ ...textField, width: '100%', minHeight: 48 }}
+            onText={setPhrase}
+            sx={{ width: '100%', minHeight: 48 }}
           />
           {fault !== null && (
             <Typography role="alert" sx={{ mt: 1 }}>

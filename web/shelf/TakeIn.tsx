@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, type Imported, type ImportPreview } from '../shared/api';
 import { textField } from '../shared/looks';
+import { Check } from '../shared/Check';
 
 interface Offered {
   contents: string;
@@ -114,16 +115,9 @@ export function TakeIn() {
             ))}
           </Box>
           {items.some((item) => item.there) && (
-            <Box component="label" sx={{ display: 'flex', gap: 1, alignItems: 'center', minHeight: 44, mt: 1 }}>
-              <input
-                type="checkbox"
-                checked={keepsBoth}
-                onChange={(event) => {
-                  setKeepsBoth(event.target.checked);
-                }}
-              />
+            <Check checked={keepsBoth} onCheck={setKeepsBoth} sx={{ mt: 1 }}>
               Keep both where it is there already
-            </Box>
+            </Check>
           )}
         </DialogContent>
         <DialogActions>

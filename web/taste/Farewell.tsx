@@ -4,6 +4,7 @@ import type { AxisKey, Batch, Tongue } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { textField } from '../shared/looks';
 import { axisKeys, axisNames } from '../shared/words';
+import { TextInput } from '../shared/TextInput';
 
 interface Props {
   batch: Batch;
@@ -42,15 +43,12 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
       />
       <Box component="label" sx={{ display: 'block', mt: 1 }}>
         With what food
-        <Box
-          component="input"
+        <TextInput
           value={food}
           maxLength={200}
           placeholder="a chip, a piece of the meat"
-          onChange={(event: { target: { value: string } }) => {
-            setFood(event.target.value);
-          }}
-          sx={{ ...textField, width: '100%', minHeight: 48 }}
+          onText={setFood}
+          sx={{ width: '100%', minHeight: 48 }}
         />
       </Box>
       <Box role="group" aria-label="Just about right?" sx={{ mt: 1.5 }}>

@@ -3,11 +3,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type Batch, Refusal } from '../shared/api';
-import { textField } from '../shared/looks';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { grams, moment } from '../shared/words';
 import { Taste } from './Taste';
+import { TextInput } from '../shared/TextInput';
 
 /** At the pan: first how much is in it, then what the tongue says. */
 export function TastePage() {
@@ -106,16 +106,13 @@ function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => v
         How much is in the pan?
       </Typography>
       <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 1, my: 1 }}>
-        <Box
-          component="input"
+        <TextInput
           inputMode="decimal"
           aria-label="Grams in the pan"
           placeholder="weighed"
           value={weight}
-          onChange={(event: { target: { value: string } }) => {
-            setWeight(event.target.value);
-          }}
-          sx={{ ...textField, flex: 1, minWidth: 0, minHeight: 56, fontSize: '1.3rem' }}
+          onText={setWeight}
+          sx={{ flex: 1, minWidth: 0, minHeight: 56, fontSize: '1.3rem' }}
         />
         <span>g</span>
       </Box>
