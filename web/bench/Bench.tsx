@@ -15,7 +15,8 @@ import {
 import { AxisBars, BarMark } from '../shared/AxisBars';
 import { Choice } from '../shared/Choice';
 import { Fraction } from '../shared/Fraction';
-import { Frame, quietButton } from '../shared/Frame';
+import { Frame } from '../shared/Frame';
+import { quietButton } from '../shared/looks';
 import { grams, millilitres, spoken } from '../shared/words';
 import { BenchHead } from './BenchHead';
 import { Corrections } from './Corrections';
@@ -24,7 +25,7 @@ import { LineEditor } from './LineEditor';
 import { SauceFacts } from './SauceFacts';
 import { Saver, type Saving } from './Saver';
 import { useHistory } from './useHistory';
-import { useLatest } from './useLatest';
+import { useLatest } from '../shared/useLatest';
 
 const KeepPanel = lazy(async () => ({ default: (await import('./KeepPanel')).KeepPanel }));
 const MethodPanel = lazy(async () => ({ default: (await import('./MethodPanel')).MethodPanel }));
@@ -170,7 +171,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
     },
     [draft.style, formula, rewrite],
   );
-  const mixed = report?.lines.reduce((sum, line) => sum + (line.grams?.value ?? 0), 0) ?? 0;
+  const mixed = (report?.mixed ?? report?.batch)?.grams ?? 0;
   const canSolve = draft.style !== null && mixed > 0 && draft.lines.some((line) => !hasTag(line.text, 'lock'));
   const solve = useCallback(() => {
     if (canSolve) void design(mixed, () => 'The unlocked lines are set.');

@@ -1,7 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import type { Advice, Correction, Kitchen } from '../shared/api';
-import { rowButton, textField } from '../shared/looks';
-import { quietButton } from '../shared/Frame';
+import { quietButton, rowButton, textField } from '../shared/looks';
 import { axisNames, spoken, steps } from '../shared/words';
 
 interface Props {

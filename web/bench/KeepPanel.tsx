@@ -1,8 +1,8 @@
 import { Box, Typography } from '@mui/material';
 import { Link } from 'react-router';
-import { KeepFacts } from '../log/KeepFacts';
+import { KeepFacts } from '../shared/KeepFacts';
 import { api, type Formula } from '../shared/api';
-import { useLatest } from './useLatest';
+import { useLatest } from '../shared/useLatest';
 
 /** How the sauce keeps as it is written; a batch that was measured knows better. */
 export function KeepPanel({ formula, sauce }: { formula: Formula; sauce: number }) {

@@ -13,7 +13,7 @@ import { api, type Formula, type Line } from '../shared/api';
 import { type DraftLine, newLine, type Tag, withTag } from './draft';
 import { LineMenu } from './LineMenu';
 import { LineRow, type RowActions } from './LineRow';
-import { useLatest } from './useLatest';
+import { useLatest } from '../shared/useLatest';
 import { useNudge } from './useNudge';
 
 interface Props {

@@ -1,7 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import type { Stage } from '../shared/api';
-import { textField } from '../shared/looks';
-import { quietButton } from '../shared/Frame';
+import { quietButton, textField, plainTable } from '../shared/looks';
 import { grams } from '../shared/words';
 import { TextInput } from '../shared/TextInput';
 import { Check } from '../shared/Check';
@@ -227,7 +226,7 @@ function Stages({ stages }: { stages: readonly Stage[] }) {
   const cooked = stages.filter((stage) => stage.grams_with > 0);
   if (cooked.length === 0) return null;
   return (
-    <Box component="table" sx={table}>
+    <Box component="table" sx={plainTable}>
       <thead>
         <tr>
           <th scope="col">Stage</th>
@@ -262,11 +261,4 @@ const understood = {
   rowGap: 0.25,
   fontSize: '0.88rem',
   py: 0.25,
-} as const;
-const table = {
-  borderCollapse: 'collapse',
-  mt: 1,
-  fontSize: '0.9rem',
-  '& th, & td': { textAlign: 'left', py: 0.25, pr: 2, borderBottom: '1px solid', borderColor: 'divider' },
-  '& th': { color: 'text.secondary', fontWeight: 600 },
 } as const;

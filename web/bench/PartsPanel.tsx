@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { Balance, Kitchen, Measures } from '../shared/api';
-import { textField } from '../shared/looks';
+import { textField, plainTable } from '../shared/looks';
 import { displayFont } from '../shared/theme';
 import { millilitres } from '../shared/words';
 import { TextInput } from '../shared/TextInput';
@@ -79,7 +79,7 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
           Mean this by “part” in my lines
         </Button>
       </Box>
-      <Box component="table" sx={table}>
+      <Box component="table" sx={{ ...plainTable, width: '100%' }}>
         <thead>
           <tr>
             <th scope="col">Parts</th>
@@ -105,10 +105,3 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
     </Box>
   );
 }
-
-const table = {
-  borderCollapse: 'collapse',
-  width: '100%',
-  '& th, & td': { textAlign: 'left', py: 0.6, pr: 2, borderBottom: '1px solid', borderColor: 'divider' },
-  '& th': { fontWeight: 600, fontSize: '0.85rem', color: 'text.secondary' },
-} as const;

@@ -1,7 +1,6 @@
 import { Box } from '@mui/material';
+import { CautionLine } from '../shared/CautionLine';
 import type { Balance } from '../shared/api';
-
-const signs = { stop: 'Stop', warn: 'Mind', info: 'Note' } as const;
 
 /** Allergens, diets, cautions and notes: never hidden, never in the way. */
 export function SauceFacts({ report }: { report: Balance }) {
@@ -18,12 +17,7 @@ export function SauceFacts({ report }: { report: Balance }) {
         </p>
       )}
       {report.cautions.map((caution) => (
-        <p key={caution.code} data-caution={caution.severity} style={{ margin: '4px 0' }}>
-          <strong>{signs[caution.severity]}:</strong> {caution.text}{' '}
-          <Box component="span" sx={{ color: 'text.secondary' }}>
-            ({caution.source})
-          </Box>
-        </p>
+        <CautionLine key={caution.code} caution={caution} />
       ))}
       {report.notes.map((note) => (
         <Box component="p" key={note} sx={{ my: 0.5, color: 'text.secondary' }}>

@@ -3,10 +3,11 @@ import { useMemo, useState } from 'react';
 import { api, type Axes, type CookStart, type Formula, type ScaleWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { grams, millilitres, moves, spoken } from '../shared/words';
-import { useLatest } from './useLatest';
+import { useLatest } from '../shared/useLatest';
 import { usePreview } from './usePreview';
 import { TextInput } from '../shared/TextInput';
 import { Check } from '../shared/Check';
+import { plainTable } from '../shared/looks';
 
 type How = 'to' | 'factor' | 'serves' | 'have';
 
@@ -151,7 +152,7 @@ export function ScalePanel({ formula, onPan, onCook, onPreview, onApply }: Props
               ? 'The rounding moves no axis that one could taste.'
               : `In steps, the rounding moves ${moves(sheet.change_steps, 0.05)}.`}
           </Typography>
-          <Box component="table" sx={table}>
+          <Box component="table" sx={{ ...plainTable, width: '100%' }}>
             <thead>
               <tr>
                 <th scope="col">Measure</th>
@@ -218,17 +219,3 @@ export function ScalePanel({ formula, onPan, onCook, onPreview, onApply }: Props
 }
 
 const caption = { display: 'block', fontSize: '0.8rem', color: 'text.secondary' } as const;
-const table = {
-  borderCollapse: 'collapse',
-  width: '100%',
-  mt: 0.5,
-  '& th, & td': {
-    textAlign: 'left',
-    py: 0.5,
-    pr: 1.5,
-    borderBottom: '1px solid',
-    borderColor: 'divider',
-    verticalAlign: 'top',
-  },
-  '& th': { fontSize: '0.82rem', color: 'text.secondary', fontWeight: 600 },
-} as const;

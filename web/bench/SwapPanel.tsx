@@ -4,7 +4,7 @@ import { api, type Axes, type Conversion, type Formula, type Kitchen, type Line,
 import { Choice } from '../shared/Choice';
 import { rowButton, textField } from '../shared/looks';
 import { moves, spoken, steps } from '../shared/words';
-import { useLatest } from './useLatest';
+import { useLatest } from '../shared/useLatest';
 
 type Reason = 'missing' | 'cannot-eat' | 'season' | 'cheaper' | 'stronger' | 'milder';
 

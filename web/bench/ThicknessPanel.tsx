@@ -3,8 +3,8 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { api, type Axes, type Formula, type ThicknessWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { rowButton, textField } from '../shared/looks';
-import { grams, millilitres, moves, spoken } from '../shared/words';
-import { useLatest } from './useLatest';
+import { grams, millilitres, moves, spoken, typedNumber } from '../shared/words';
+import { useLatest } from '../shared/useLatest';
 import { usePreview } from './usePreview';
 import { TextInput } from '../shared/TextInput';
 
@@ -52,7 +52,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
   const [consistency, setConsistency] = useState<Consistency>('coating');
   const needsNumber = by !== 'window' && by !== 'thickness';
   const [heat, setHeat] = useState(heats[1] ?? '');
-  const typed = Number(value.replace(',', '.'));
+  const typed = typedNumber(value);
   const wish = useMemo<ThicknessWish | null>(
     () =>
       needsNumber && value.trim() === ''

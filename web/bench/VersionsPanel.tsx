@@ -2,7 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { api, type Version } from '../shared/api';
-import { quietButton } from '../shared/Frame';
+import { quietButton } from '../shared/looks';
 import { moment } from '../shared/words';
 import type { WrittenSauce } from './draft';
 

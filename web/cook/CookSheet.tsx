@@ -4,11 +4,12 @@ import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import type { Cook, CookEvent, Instruments, Move } from '../shared/api';
 import { BarMark } from '../shared/AxisBars';
-import { quietButton } from '../shared/Frame';
+import { quietButton } from '../shared/looks';
 import { grams, spoken } from '../shared/words';
 import { CoolingMove } from './CoolingMove';
 import { FillMove } from './FillMove';
 import { huge, inGrams, quiet } from './looks';
+import { CautionLine } from '../shared/CautionLine';
 import { keptCooks } from '../shared/keptCooks';
 import { meanwhile } from './meanwhile';
 import { MoveList } from './MoveList';
@@ -163,14 +164,9 @@ export function CookSheet({ opened, offset, instruments }: Props) {
       {move !== undefined && (
         <Box component="section" aria-label="Now" data-move={move.kind} key={at} sx={{ pt: 2 }}>
           {move.cautions.map((caution) => (
-            <Typography
-              key={caution.code}
-              role="alert"
-              data-step-caution={caution.severity}
-              sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1.25, mb: 1, fontSize: '1.1rem' }}
-            >
-              <strong>{caution.severity === 'stop' ? 'Stop' : 'Mind'}:</strong> {caution.text} ({caution.source})
-            </Typography>
+            <Box key={caution.code} role="alert" data-step-caution={caution.severity} sx={stepCaution}>
+              <CautionLine caution={caution} />
+            </Box>
           ))}
           {move.stage !== null && <Typography sx={quiet}>{move.stage}</Typography>}
           <Now move={move} cook={cook} instruments={instruments} onEvent={tell} onDone={goOn} />
@@ -196,13 +192,13 @@ export function CookSheet({ opened, offset, instruments }: Props) {
         <BarMark axes={cook.balance.axes} />
       </Box>
       {cook.balance.cautions.map((caution) => (
-        <Typography key={caution.code} sx={{ fontSize: '0.9rem', mt: 0.5 }}>
-          <strong>{caution.severity === 'info' ? 'Note' : 'Mind'}:</strong> {caution.text} ({caution.source})
-        </Typography>
+        <CautionLine key={caution.code} caution={caution} sx={{ fontSize: '0.9rem' }} />
       ))}
     </Box>
   );
 }
+
+const stepCaution = { border: '3px solid', borderColor: 'bar.preview', px: 1.25, mb: 1, fontSize: '1.1rem' } as const;
 
 interface NowProps {
   move: Move;

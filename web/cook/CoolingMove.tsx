@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { api, type Cook, type CookEvent } from '../shared/api';
 import { big, huge, quiet } from './looks';
 import { TextInput } from '../shared/TextInput';
+import { typedNumber } from '../shared/words';
 
 const probeEvery = 60_000;
 
@@ -69,7 +70,7 @@ export function CoolingMove({
       </Box>
     );
   }
-  const degrees = Number(typed.replace(',', '.'));
+  const degrees = typedNumber(typed);
   return (
     <Box>
       <Typography sx={huge} data-cooling={cook.cooling?.stage}>

@@ -1,9 +1,10 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { api, type Cook, type CookEvent, type InstrumentReading, type Instruments } from '../shared/api';
-import { quietButton } from '../shared/Frame';
+import { quietButton } from '../shared/looks';
 import { big, huge, quiet } from './looks';
 import { TextInput } from '../shared/TextInput';
+import { typedNumber } from '../shared/words';
 
 interface Props {
   cook: Cook;
@@ -40,7 +41,7 @@ export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
       dip({ ph: value, percent: 0, celsius: 22 }).then(() => api.buffer(value)),
       () => undefined,
     );
-  const number = (text: string) => Number(text.replace(',', '.'));
+  const number = (text: string) => typedNumber(text);
   const save = () => {
     if (ph.trim() !== '') onEvent({ kind: 'ph', figures: { ph: number(ph) } });
     if (solids.trim() !== '') onEvent({ kind: 'solids', figures: { percent: number(solids) } });

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { CookEvent, Move } from '../shared/api';
 import { big, huge, quiet } from './looks';
 import { TextInput } from '../shared/TextInput';
+import { typedNumber } from '../shared/words';
 
 type Step = NonNullable<Move['step']>;
 
@@ -25,7 +26,7 @@ export function StepMove({
 }) {
   const [from, to] = step.minutes ?? [];
   const [minutes, setMinutes] = useState(from === undefined ? '' : String(Math.round(from * 10) / 10));
-  const typed = Number(minutes.replace(',', '.'));
+  const typed = typedNumber(minutes);
   const start = () => {
     onEvent({ kind: 'step-started', figures: { step: step.number } });
     onEvent({ kind: 'timer-started', figures: { minutes: typed }, words: firstWords(step.text) });

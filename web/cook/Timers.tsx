@@ -1,7 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { CookEvent, CookTimer } from '../shared/api';
-import { quietButton } from '../shared/Frame';
+import { quietButton } from '../shared/looks';
 
 /** "4:05", "1:12:00". */
 export const clock = (seconds: number): string => {

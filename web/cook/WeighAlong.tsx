@@ -1,10 +1,11 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { api, type InstrumentReading } from '../shared/api';
-import { quietButton } from '../shared/Frame';
+import { quietButton } from '../shared/looks';
 import { big, inGrams } from './looks';
 import { useScale } from './useScale';
 import { TextInput } from '../shared/TextInput';
+import { typedNumber } from '../shared/words';
 
 interface Props {
   /** What the scale is to come to; null where anything goes. */
@@ -38,7 +39,7 @@ export function WeighAlong({ target, hasScale, isStandIn, tares, pours, accept, 
   }, [hasScale, tares]);
   const live = reading?.value ?? null;
   const take = () => {
-    const number = Number(typed.replace(',', '.'));
+    const number = typedNumber(typed);
     if (typed.trim() !== '') {
       if (!(number >= 0)) setFault('A weight is a number of grams, nothing or more.');
       else onGrams(number);

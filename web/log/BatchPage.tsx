@@ -4,12 +4,11 @@ import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type BatchRecord, type CookEvent, Refusal } from '../shared/api';
 import { AxisBars } from '../shared/AxisBars';
-import { textField } from '../shared/looks';
-import { Frame, quietButton } from '../shared/Frame';
+import { plainTable, quietButton, textField } from '../shared/looks';
+import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
-import { grams, millilitres } from '../shared/words';
-import { KeepFacts } from './KeepFacts';
-import { plainTable } from '../shared/looks';
+import { grams, millilitres, typedNumber } from '../shared/words';
+import { KeepFacts } from '../shared/KeepFacts';
 import { SplitUses } from './SplitUses';
 import { TextInput } from '../shared/TextInput';
 
@@ -161,7 +160,7 @@ function AddEntry({ onWrite }: { onWrite: (entry: CookEvent) => Promise<boolean>
   const [note, setNote] = useState('');
   const [ph, setPh] = useState('');
   const [solids, setSolids] = useState('');
-  const number = (text: string) => Number(text.replace(',', '.'));
+  const number = (text: string) => typedNumber(text);
   const add = async () => {
     if (note.trim() !== '' && (await onWrite({ kind: 'note', words: note.trim() }))) setNote('');
     if (ph.trim() !== '' && (await onWrite({ kind: 'ph', figures: { ph: number(ph) } }))) setPh('');
@@ -218,7 +217,7 @@ function Jars({ kept, onFill, onEdit }: JarsProps) {
         onSubmit={(event: { preventDefault: () => void }) => {
           event.preventDefault();
           void onFill({
-            ml: Number(ml.replace(',', '.')),
+            ml: typedNumber(ml),
             count: Number(count),
             went_to: where.trim() === '' ? null : where,
           }).then((isDone) => {

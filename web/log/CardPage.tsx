@@ -5,7 +5,7 @@ import { api, Refusal } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
 import { axisKeys, axisNames, figure, grams, millilitres, shortUnit } from '../shared/words';
-import { keepWords } from './KeepFacts';
+import { keepWords } from '../shared/KeepFacts';
 
 /** The whole recipe on one sheet of paper. */
 export function CardPage() {

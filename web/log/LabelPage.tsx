@@ -6,7 +6,7 @@ import { api, type BatchRecord, Refusal } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
-import { keepWords } from './KeepFacts';
+import { keepWords } from '../shared/KeepFacts';
 import { TextInput } from '../shared/TextInput';
 
 interface Sheet {

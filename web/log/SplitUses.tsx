@@ -2,7 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type SplitWish } from '../shared/api';
-import { grams } from '../shared/words';
+import { grams, typedNumber } from '../shared/words';
 import { TextInput } from '../shared/TextInput';
 import { Check } from '../shared/Check';
 
@@ -19,7 +19,7 @@ export function SplitUses({ batch }: { batch: number }) {
   const [uses, setUses] = useState<readonly Use[]>(['table', 'basting']);
   const [kilograms, setKilograms] = useState('2');
   const [people, setPeople] = useState('6');
-  const number = (text: string) => Number(text.replace(',', '.')) || 0;
+  const number = (text: string) => typedNumber(text) || 0;
   const wish: SplitWish = { uses: [...uses], kilograms: number(kilograms), people: number(people) };
   const found = useQuery({
     queryKey: ['split', batch, wish],

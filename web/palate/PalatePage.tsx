@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { api, type Palate } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { axisKeys, axisNames } from '../shared/words';
+import { plainTable } from '../shared/looks';
 
 const signed = (value: number): string =>
   Math.abs(value) < 0.05 ? '0' : `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(1)}`;
@@ -86,7 +87,7 @@ export function PalatePage() {
                   ? 'Forgotten: it is the family’s window again. The tastings themselves are kept.'
                   : `as the family has it, from ${family.tastings} ${family.tastings === 1 ? 'tasting' : 'tastings'}`)}
             </Typography>
-            <Box component="table" sx={table}>
+            <Box component="table" sx={{ ...plainTable, width: '100%' }}>
               <thead>
                 <tr>
                   <th scope="col">Axis</th>
@@ -119,10 +120,3 @@ export function PalatePage() {
     </Frame>
   );
 }
-
-const table = {
-  borderCollapse: 'collapse',
-  width: '100%',
-  '& th, & td': { textAlign: 'left', py: 0.5, pr: 1.5, borderBottom: '1px solid', borderColor: 'divider' },
-  '& thead th': { fontSize: '0.82rem', color: 'text.secondary', fontWeight: 600 },
-} as const;

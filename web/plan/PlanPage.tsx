@@ -1,11 +1,11 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { useLatest } from '../bench/useLatest';
+import { useLatest } from '../shared/useLatest';
 import { api, type Plan, type PlanDraft, type PlanWish } from '../shared/api';
-import { Frame, quietButton } from '../shared/Frame';
-import { grams } from '../shared/words';
-import { plainTable } from '../shared/looks';
+import { Frame } from '../shared/Frame';
+import { plainTable, quietButton } from '../shared/looks';
+import { grams, when } from '../shared/words';
 import { Timeline } from './Timeline';
 import { TextInput } from '../shared/TextInput';
 import { Check } from '../shared/Check';
@@ -235,15 +235,6 @@ export function PlanPage() {
     </Frame>
   );
 }
-
-export const when = (iso: string): string =>
-  new Date(iso).toLocaleString(undefined, {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-  });
 
 function ShoppingList({ draft }: { draft: PlanDraft }) {
   const buy = draft.shopping.filter((one) => one.buy_grams >= 0.5);

@@ -1,6 +1,6 @@
+import { when } from '../shared/words';
 import { Box, Typography } from '@mui/material';
 import type { PlanDraft } from '../shared/api';
-import { when } from './PlanPage';
 
 const kinds: Record<PlanDraft['tasks'][number]['kind'], string> = {
   prepare: 'Prepare',

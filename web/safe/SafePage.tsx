@@ -2,8 +2,8 @@ import { Box, Button, Typography } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, type Copies } from '../shared/api';
-import { Frame, quietButton } from '../shared/Frame';
-import { plainTable } from '../shared/looks';
+import { Frame } from '../shared/Frame';
+import { plainTable, quietButton } from '../shared/looks';
 import { DoorFacts } from './DoorFacts';
 import { TakeIn } from '../shelf/TakeIn';
 

@@ -1,6 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
+import { quietButton } from './looks';
 import { displayFont } from './theme';
 import { Help } from './Help';
 
@@ -97,17 +98,4 @@ const placeLink = {
   fontWeight: 600,
   textDecoration: 'none',
   '&:hover, &.active': { textDecoration: 'underline', textUnderlineOffset: '5px', textDecorationThickness: '3px' },
-} as const;
-
-export const quietButton = {
-  font: 'inherit',
-  fontWeight: 600,
-  minHeight: 44,
-  px: 1,
-  border: 0,
-  bgcolor: 'transparent',
-  color: 'text.primary',
-  cursor: 'pointer',
-  '&:hover:not(:disabled)': { textDecoration: 'underline', textUnderlineOffset: '4px' },
-  '&:disabled': { color: 'text.secondary', cursor: 'default' },
 } as const;

@@ -42,3 +42,17 @@ export const plainTable = {
   },
   '& thead th': { color: 'text.secondary', fontWeight: 600, fontSize: '0.85rem' },
 } as const;
+
+/** A word that can be pressed, without a box round it. */
+export const quietButton = {
+  font: 'inherit',
+  fontWeight: 600,
+  minHeight: 44,
+  px: 1,
+  border: 0,
+  bgcolor: 'transparent',
+  color: 'text.primary',
+  cursor: 'pointer',
+  '&:hover:not(:disabled)': { textDecoration: 'underline', textUnderlineOffset: '4px' },
+  '&:disabled': { color: 'text.secondary', cursor: 'default' },
+} as const;

@@ -91,3 +91,16 @@ export const moment = (iso: string | null): string =>
   iso === null
     ? ''
     : new Date(iso).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+
+/** A number as it was typed, with either mark before its decimals; not a number where it is none. */
+export const typedNumber = (text: string): number => Number(text.replace(',', '.'));
+
+/** "Sat 28 Nov, 17:40". */
+export const when = (iso: string): string =>
+  new Date(iso).toLocaleString(undefined, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });

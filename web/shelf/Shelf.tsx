@@ -5,7 +5,8 @@ import { Link, useNavigate } from 'react-router';
 import { api, type ShelfSauce, type Style, Unreachable } from '../shared/api';
 import { BarMark } from '../shared/AxisBars';
 import { keptCooks } from '../shared/keptCooks';
-import { Frame, quietButton } from '../shared/Frame';
+import { Frame } from '../shared/Frame';
+import { quietButton } from '../shared/looks';
 import { steps } from '../shared/words';
 import { TakeIn } from './TakeIn';
 

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Advice, type Batch, type Correction, type Kitchen, type Said } from '../shared/api';
 import { AxisBars } from '../shared/AxisBars';
-import { quietButton } from '../shared/Frame';
+import { quietButton } from '../shared/looks';
 import { grams, moment, spoken } from '../shared/words';
 import { Farewell } from './Farewell';
 import { type Strength, Words } from './Words';

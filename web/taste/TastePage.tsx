@@ -5,7 +5,7 @@ import { Link, useParams } from 'react-router';
 import { api, type Batch, Refusal } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { LostPage } from '../shared/LostPage';
-import { grams, moment } from '../shared/words';
+import { grams, moment, typedNumber } from '../shared/words';
 import { Taste } from './Taste';
 import { TextInput } from '../shared/TextInput';
 
@@ -64,7 +64,7 @@ function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => v
   });
   const [weight, setWeight] = useState('');
   const [fault, setFault] = useState<string | null>(null);
-  const typed = Number(weight.replace(',', '.'));
+  const typed = typedNumber(weight);
   const isTyped = weight.trim() !== '';
   const open = batches.data?.batches.find((one) => one.closed_at === null);
   const then = async (ask: Promise<Batch>) => {

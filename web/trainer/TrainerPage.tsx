@@ -3,8 +3,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, type AxisKey, type Trainer } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { Frame, quietButton } from '../shared/Frame';
-import { plainTable } from '../shared/looks';
+import { Frame } from '../shared/Frame';
+import { plainTable, quietButton } from '../shared/looks';
 import { axisKeys, axisNames } from '../shared/words';
 
 const letters = ['A', 'B', 'C', 'D', 'E'];

@@ -1,7 +1,7 @@
+import { CautionLine } from './CautionLine';
 import { Box, Typography } from '@mui/material';
-import type { Keep } from '../shared/api';
+import type { Keep } from './api';
 
-const signs = { stop: 'Stop', warn: 'Mind', info: 'Note' } as const;
 const span = (days: Keep['days']): string =>
   days.low === days.high ? `${days.high.toFixed(0)} days` : `${days.low.toFixed(0)} to ${days.high.toFixed(0)} days`;
 
@@ -37,9 +37,7 @@ export function KeepFacts({ keep }: { keep: Keep }) {
         </Typography>
       ))}
       {keep.cautions.map((caution) => (
-        <Typography key={caution.code} data-caution={caution.severity} sx={{ my: 0.5, fontSize: '0.92rem' }}>
-          <strong>{signs[caution.severity]}:</strong> {caution.text} ({caution.source})
-        </Typography>
+        <CautionLine key={caution.code} caution={caution} sx={{ fontSize: '0.92rem' }} />
       ))}
     </Box>
   );
