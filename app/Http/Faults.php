@@ -43,7 +43,11 @@ final class Faults
             'message' => Trouble::says($fault),
         ], 503));
         $exceptions->render(static fn(HttpExceptionInterface $fault, Request $request): ?JsonResponse => $request->is('api/*') ? new JsonResponse([
-            'message' => $fault->getStatusCode() === 404 ? 'There is no such thing here: it may have been put away. Go back to the shelf.' : 'This address does not do that.',
+            'message' => match ($fault->getStatusCode()) {
+                404 => 'There is no such thing here: it may have been put away. Go back to the shelf.',
+                413 => 'That is larger than the 5 MB that are taken at once: split it, and send it in parts.',
+                default => 'This address does not do that.',
+            },
         ], $fault->getStatusCode()) : null);
     }
 }

@@ -50,6 +50,20 @@ final class OddRequestsTest extends HttpTestCase
         self::assertGreaterThan(900, $asked);
     }
 
+    public function test_what_is_too_large_or_no_text_is_said_to_be(): void
+    {
+        $large = $this->call('POST', '/api/imports/preview', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json', 'CONTENT_LENGTH' => (string) (1024 ** 3)], '{}');
+        self::assertSame(413, $large->getStatusCode());
+        self::assertStringContainsString('split it', (string) $large->json('message'));
+        foreach (['a picture' => "\x89PNG\r\n\x1A\n\0\0\0\rIHDR", 'an archive' => "PK\x03\x04\x14\0\x06\0", 'a database' => "SQLite format 3\0"] as $what => $bytes) {
+            foreach (['/api/imports/preview', '/api/imports'] as $path) {
+                $answer = $this->postJson($path, ['contents' => mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252')]);
+                self::assertSame(422, $answer->getStatusCode(), $what);
+                self::assertStringContainsString('not a text file', (string) $answer->json('message'), "{$what}: what it is, is seen from what is in it");
+            }
+        }
+    }
+
     public function test_the_demo_kitchen_has_versions_batches_and_a_palate(): void
     {
         self::assertSame(8, $this->app?->make(DemoKitchen::class)->load());
