@@ -99,7 +99,7 @@ final readonly class Almanac
                 default => new ScaleWish(to: $size),
             };
             $scale = Scale::of($formula, $wish->wanted($formula, $this->weighing->catalogue(), $edit->measures), $edit->measures, $this->weighing->style($edit)?->target, $edit->pan, implode(' ', $edit->method));
-            $jobs[] = Job::of($sauce->title === '' ? 'Unnamed sauce' : $sauce->title, CookPlan::of($scale, $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, Hearth::hob()));
+            $jobs[] = Job::of($sauce->title === '' ? 'Unnamed sauce' : $sauce->title, CookPlan::of($scale, $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, $this->weighing->hob()));
             $formulas[] = $scale->after;
             $costs[] = [...Shopping::cost($scale->after, $this->pantry->shelf()), 'jars' => array_sum(array_column($scale->fill, 'count'))];
             $ids[] = $sauce->id;

@@ -6,13 +6,10 @@ namespace App\Kitchen;
 
 use App\Models\Batch;
 use App\Models\Happening;
-use App\Models\Weighed;
 use Illuminate\Database\Connection;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Vinculum\Balance\Formula;
-use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\Pan;
-use Vinculum\Cooking\WeighedCook;
 use Vinculum\CookSheet\CookPlan;
 use Vinculum\CookSheet\CookRecord;
 use Vinculum\Scaling\Scale;
@@ -21,10 +18,7 @@ use Vinculum\Scaling\ScaleFault;
 /** Cooks a batch from its sheet, and writes down what happens. */
 final class Hearth
 {
-    /** The latest cooks say how the hob is now. */
-    private const MOST_WEIGHED_COOKS = 200;
-
-    public function __construct(private readonly Weighing $weighing, private readonly Shelf $shelf, private readonly Connection $database) {}
+    public function __construct(private readonly Weighing $weighing, private readonly Shelf $shelf, private readonly HomeHob $hob, private readonly Connection $database) {}
 
     /** @throws ScaleFault when it cannot be made in that size */
     public function light(int $sauce, ScaleWish $wish): Batch
@@ -46,14 +40,14 @@ final class Hearth
         $formula = $this->weighing->formula($edit);
         $wish = $batch->wish === null ? ScaleWish::once() : ScaleWish::kept($batch->wish);
         $wanted = $wish->wanted($formula, $this->weighing->catalogue(), $edit->measures);
-        $scale = Scale::of($formula, $wanted, $edit->measures, $this->weighing->style($edit)?->target, $edit->pan, implode(' ', $edit->method), $wish->headSpace, $wish->holdsBack, self::hob());
+        $scale = Scale::of($formula, $wanted, $edit->measures, $this->weighing->style($edit)?->target, $edit->pan, implode(' ', $edit->method), $wish->headSpace, $wish->holdsBack, $this->hob->known());
 
-        return CookPlan::of($scale, $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, self::hob());
+        return CookPlan::of($scale, $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, $this->hob->known());
     }
 
     public function record(Batch $batch): CookRecord
     {
-        return CookRecord::of(array_values($batch->happenings()->get()->map(static fn(Happening $one) => $one->event())->all()));
+        return CookRecord::of(array_values($batch->happenings->map(static fn(Happening $one) => $one->event())->all()));
     }
 
     /** What really went in, where the batch is cooked from a sheet. */
@@ -70,6 +64,7 @@ final class Hearth
      */
     public function happen(Batch $batch, string $kind, array $figures, array $grams, ?string $words, float $at, ?string $key): void
     {
+        $batch->unsetRelation('happenings');
         try {
             $this->database->transaction(function () use ($batch, $kind, $figures, $grams, $words, $at, $key): void {
                 Happening::query()->create(['batch_id' => $batch->id, 'kind' => $kind, 'figures' => $figures, 'grams' => $grams, 'words' => $words, 'at' => $at, 'key' => $key]);
@@ -82,21 +77,8 @@ final class Hearth
         }
     }
 
-    /** A hob as its weighed cooks show it. */
-    public static function hob(): Hob
-    {
-        /** @var list<Weighed> $cooks */
-        $cooks = Weighed::query()->latest('batch_id')->limit(self::MOST_WEIGHED_COOKS)->get()->all();
-
-        return Hob::from(...array_map(static fn(Weighed $one): WeighedCook => $one->cook(), $cooks));
-    }
-
     private function learn(Batch $batch): void
     {
-        $cook = $batch->wish === null ? null : $this->plan($batch)->weighedCook($this->record($batch));
-        Weighed::query()->whereKey($batch->id)->delete();
-        if ($cook !== null) {
-            Weighed::query()->create(['batch_id' => $batch->id, 'square_metres' => $cook->squareMetres, 'heat' => $cook->heat, 'minutes' => $cook->minutes, 'grams_lost' => $cook->gramsLost]);
-        }
+        $this->hob->learn($batch->id, $batch->wish === null ? null : $this->plan($batch)->weighedCook($this->record($batch)));
     }
 }

@@ -57,7 +57,7 @@ final readonly class Ledger
             'keep' => KeepShape::of($keep),
             'label' => LabelShape::of(Label::of($balance->formula), $balance),
             'jars' => array_map(self::jar(...), self::jars($batch)),
-            'events' => array_values($batch->happenings()->get()->map(static fn(Happening $one): array => ['id' => $one->id, 'kind' => $one->kind, 'figures' => (object) $one->figures, 'words' => $one->words, 'at' => $one->at, 'says' => self::says($one, $batch->lines)])->all()),
+            'events' => array_values($batch->happenings->map(static fn(Happening $one): array => ['id' => $one->id, 'kind' => $one->kind, 'figures' => (object) $one->figures, 'words' => $one->words, 'at' => $one->at, 'says' => self::says($one, $batch->lines)])->all()),
         ];
     }
 
@@ -106,7 +106,7 @@ final readonly class Ledger
     /** @return array<string, mixed> every batch of a sauce over time, and what they teach */
     public function over(int $sauce): array
     {
-        $batches = Batch::query()->with(['doses', 'tastings'])->where('sauce_id', $sauce)->latest()->orderByDesc('id')->limit(self::MOST_BATCHES)->get()->reverse()->values();
+        $batches = Batch::query()->with(['doses', 'tastings', 'happenings'])->where('sauce_id', $sauce)->latest()->orderByDesc('id')->limit(self::MOST_BATCHES)->get()->reverse()->values();
         [$rows, $gaps] = [[], []];
         /** @var Batch $batch */
         foreach ($batches as $batch) {

@@ -8,6 +8,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Contract\BalanceShape;
 use Vinculum\Contract\StageShape;
+use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\Counsel;
@@ -19,11 +20,17 @@ use Vinculum\Taste\Target;
 /** Asks the core where an edit stands. */
 final class Weighing
 {
-    public function __construct(private readonly Pantry $pantry, private readonly SauceParts $parts, private readonly Tongue $tongue) {}
+    public function __construct(private readonly Pantry $pantry, private readonly SauceParts $parts, private readonly Tongue $tongue, private readonly HomeHob $hob) {}
 
     public function catalogue(): Catalogue
     {
         return $this->pantry->catalogue();
+    }
+
+    /** The hob as the kitchen's weighed cooks show it. */
+    public function hob(): Hob
+    {
+        return $this->hob->known();
     }
 
     /** The formula, cooked by its stages as far as its pan and method tell. */
@@ -37,7 +44,7 @@ final class Weighing
         [$rows, $refused] = $this->parts->namedIn($edit->lines, $edit->sauce);
         $formula = Formula::fromTexts($edit->lines, $this->catalogue()->with($rows), $edit->measures, $edit->yield, $edit->partMillilitres);
 
-        return StagedCook::of($refused === [] ? $formula : $this->parts->without($refused, $formula), $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, Hearth::hob());
+        return StagedCook::of($refused === [] ? $formula : $this->parts->without($refused, $formula), $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, $this->hob->known());
     }
 
     public function balance(SauceEdit $edit): Balance

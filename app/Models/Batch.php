@@ -30,6 +30,7 @@ use Vinculum\Quantity\Measures;
  * @property CarbonImmutable|null    $created_at
  * @property Collection<int, Dose>   $doses
  * @property Collection<int, Tasting> $tastings
+ * @property Collection<int, Happening> $happenings
  */
 final class Batch extends Model
 {

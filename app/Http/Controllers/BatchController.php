@@ -11,6 +11,7 @@ use App\Http\Resources\SauceResource;
 use App\Kitchen\Stove;
 use App\Models\Batch;
 use App\Models\Sauce;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Vinculum\Contract\AdviceShape;
@@ -24,7 +25,7 @@ final readonly class BatchController
     public function index(int $sauce): JsonResponse
     {
         Sauce::query()->findOrFail($sauce);
-        $batches = Batch::query()->where('sauce_id', $sauce)->withCount(['doses', 'tastings'])->latest('id')->limit(self::MOST)->get();
+        $batches = Batch::query()->where('sauce_id', $sauce)->withCount(['doses', 'tastings'])->withExists(['happenings as is_finished' => static fn(Builder $one) => $one->where('kind', 'finished')])->latest('id')->limit(self::MOST)->get();
 
         return new JsonResponse(['batches' => BatchResource::collection($batches)->resolve()]);
     }

@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Faults;
 use App\Http\Requests\ScaleRequest;
-use App\Kitchen\Hearth;
 use App\Kitchen\Weighing;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Contract\ScaleShape;
@@ -23,7 +22,7 @@ final readonly class ScaleController
         $wish = $request->wish();
         try {
             $wanted = $wish->wanted($formula, $weighing->catalogue(), $edit->measures);
-            $scale = Scale::of($formula, $wanted, $edit->measures, $target, $edit->pan, implode(' ', $edit->method), $wish->headSpace, $wish->holdsBack, Hearth::hob());
+            $scale = Scale::of($formula, $wanted, $edit->measures, $target, $edit->pan, implode(' ', $edit->method), $wish->headSpace, $wish->holdsBack, $weighing->hob());
         } catch (ScaleFault $fault) {
             throw Faults::in('to', $fault);
         }

@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Faults;
 use App\Http\Requests\ThicknessRequest;
-use App\Kitchen\Hearth;
 use App\Kitchen\Weighing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -40,7 +39,7 @@ final readonly class ThicknessController
             throw Faults::in('value', $fault);
         }
 
-        return new JsonResponse(ThicknessShape::reduction($plan, $balance->formula, $request->pan(), Hearth::hob()->heat($request->heat(), $request->pan()), $style, $own));
+        return new JsonResponse(ThicknessShape::reduction($plan, $balance->formula, $request->pan(), $this->weighing->hob()->heat($request->heat(), $request->pan()), $style, $own));
     }
 
     public function thicken(ThicknessRequest $request): JsonResponse
@@ -56,7 +55,7 @@ final readonly class ThicknessController
         }
 
         try {
-            $boiled = ThicknessShape::reduction(Reduction::toThickness($balance->mixture, $request->consistency(), Balance::isEmulsified($balance->formula)), $balance->formula, $request->pan(), Hearth::hob()->heat($request->heat(), $request->pan()), $style, $own);
+            $boiled = ThicknessShape::reduction(Reduction::toThickness($balance->mixture, $request->consistency(), Balance::isEmulsified($balance->formula)), $balance->formula, $request->pan(), $this->weighing->hob()->heat($request->heat(), $request->pan()), $style, $own);
         } catch (CookFault $fault) {
             $why = $fault->getMessage();
         }

@@ -148,7 +148,9 @@ final class JsonLdRecipe
     private static function texts(mixed $value): array
     {
         if (is_string($value) || is_int($value) || is_float($value)) {
-            $plain = html_entity_decode(strip_tags((string) preg_replace('~<br\s*/?>|</p>|</li>~i', "\n", (string) $value)), ENT_QUOTES | ENT_HTML5);
+            // marks go, but a "<" that begins none is part of the text: "salt <1 %"
+            $unmarked = (string) preg_replace(['~<br\s*/?>|</p>|</li>~i', '~<(?:/?[a-z][^<>]*|!--.*?--)>~is'], ["\n", ''], (string) $value);
+            $plain = html_entity_decode($unmarked, ENT_QUOTES | ENT_HTML5);
 
             return array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $plain) ?: []), static fn(string $line): bool => $line !== ''));
         }

@@ -129,10 +129,18 @@ final readonly class Ingredient
         return $this->texture === Texture::Coarse && $each !== null && $each->value <= 25.0 ? $each->value : null;
     }
 
+    /** Grams a millilitre, where a spoonful of it means it; null where it would mean something else: a lemon's juice. */
+    public function spoonDensity(): ?float
+    {
+        return $this->pouredAs === null ? $this->density : null;
+    }
+
     /** The measurable amount nearest to so many grams, in words: "1½ tbsp", "120 g", "2 whole". */
     public function measure(float $grams, Spoons $spoons): string
     {
-        return $spoons->words($spoons->nearest($grams, $this->density, $this->eachGrams()), $this->density, $this->eachGrams());
+        [$density, $each] = [$this->spoonDensity(), $this->eachGrams()];
+
+        return $spoons->words($spoons->nearest($grams, $density, $each), $density, $each);
     }
 
     /** @return list<string> the diets it fits */

@@ -271,7 +271,7 @@ final readonly class SwapSearch
         $things = [$candidate, ...array_column($chosen, 0)];
         $choices = [[]];
         foreach ($things as $index => $thing) {
-            [$below, $above] = $this->spoons->neighbours(abs($grams[$index]), $thing->density, $thing->eachGrams());
+            [$below, $above] = $this->spoons->neighbours(abs($grams[$index]), $thing->spoonDensity(), $thing->eachGrams());
             $amounts = $index === 0 && $below <= 0.0 ? [$above] : [$below, $above];
             $extended = [];
             foreach ($amounts as $amount) {
