@@ -112,13 +112,4 @@ final class AccessTest extends BrowserTestCase
 
         return "/cook/{$id}";
     }
-
-    /** @return list<string> serious and critical findings */
-    private static function issues(): array
-    {
-        self::$browser->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
-        $found = self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run().then((result) => done(result.violations.filter((one) => ["serious", "critical"].includes(one.impact)).map((one) => one.id + ": " + one.nodes.map((node) => node.html).slice(0, 3).join(" | "))));');
-
-        return is_array($found) ? array_values(array_map(strval(...), $found)) : ['axe did not answer'];
-    }
 }

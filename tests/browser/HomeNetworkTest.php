@@ -33,6 +33,7 @@ final class HomeNetworkTest extends BrowserTestCase
         self::open('/', self::host());
         self::find('[data-entrance]');
         self::assertStringNotContainsString('Damson', self::text('body'), 'nothing is shown before');
+        self::assertSame([], self::issues());
         self::find('input[type="password"]')->sendKeys("not this one\n");
         self::until(static fn(): bool => str_contains(self::text('[data-entrance] [role="alert"]'), 'not the passphrase'), 'a wrong one is said to be wrong');
         $field = self::find('input[type="password"]');

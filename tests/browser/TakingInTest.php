@@ -35,6 +35,9 @@ final class TakingInTest extends BrowserTestCase
         $paste($page);
         self::until(static fn(): bool => str_contains(self::text('[role="dialog"]'), 'there already: left out'), 'it is known again');
         self::$browser->executeScript('[...document.querySelectorAll("[role=dialog] button")].find((one) => one.textContent === "Leave it").click()');
+        self::$browser->executeScript('const data = new DataTransfer(); data.setData("text/plain", arguments[0]); document.getElementById("begin-text").dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));', [$page]);
+        self::until(static fn(): bool => str_contains(self::text('[role="dialog"]'), 'there already: left out'), 'a page is none of the lines, even where lines are typed');
+        self::$browser->executeScript('[...document.querySelectorAll("[role=dialog] button")].find((one) => one.textContent === "Leave it").click()');
         $paste('{"songs": []}');
         self::until(static fn(): bool => str_contains(self::text('[data-take-in-fault]'), 'Recipe'), 'what is none says so');
     }

@@ -42,7 +42,8 @@ const moved = <Item,>(list: readonly Item[], from: number, to: number): readonly
 /** The lines as a cook writes them, each with what was understood beside it. */
 export function LineEditor({ lines, understood, formula, shares, onChange, onSwap }: Props) {
   const fields = useRef(new Map<number, HTMLInputElement>());
-  const focusNext = useRef<number | null>(null);
+  // a sauce that was begun with nothing waits for its first line
+  const focusNext = useRef<number | null>(lines.length === 1 && lines[0]?.text === '' ? lines[0].id : null);
   const current = useRef(lines);
   const meanings = useRef(understood);
   const mends = useRef(new Map<number, readonly string[]>());

@@ -54,7 +54,7 @@ export function Help({ open, onOpenChange }: { open: boolean; onOpenChange: (ope
   return (
     <Dialog open={open} onClose={close} aria-labelledby="help-title">
       <DialogTitle id="help-title">What the bars say, and keys</DialogTitle>
-      <DialogContent>
+      <DialogContent tabIndex={0} role="region" aria-label="Words and keys">
         <Pairs pairs={words} />
         <Box component="h3" sx={{ fontSize: '1rem', mb: 0.5 }}>
           Keys

@@ -10,6 +10,9 @@ import { quietButton } from '../shared/looks';
 import { steps } from '../shared/words';
 import { TakeIn } from './TakeIn';
 
+/** Where there is a keyboard, what is typed goes into the list at once; on a phone the board would cover the shelf. */
+const isAtADesk = !window.matchMedia('(pointer: coarse)').matches;
+
 /** A pasted recipe as lines: a heading line becomes the name. */
 function readPasted(text: string): { title: string; lines: string[] } {
   const lines = text
@@ -104,6 +107,7 @@ export function Shelf() {
           <Box
             component="textarea"
             id="begin-text"
+            autoFocus={isAtADesk}
             value={text}
             rows={9}
             spellCheck={false}

@@ -13,6 +13,9 @@ interface Offered {
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName);
 
+/** A saved page or a kitchen is no list of lines, wherever it is pasted. */
+const isData = (text: string): boolean => /^\s*[[{]\s*["{[]/.test(text) || text.includes('application/ld+json');
+
 /** Files dropped and texts pasted anywhere on the shelf: first what would happen, then it happens, and it can be undone. */
 export function TakeIn() {
   const [offered, setOffered] = useState<Offered | null>(null);
@@ -60,7 +63,9 @@ export function TakeIn() {
     };
     const paste = (event: ClipboardEvent) => {
       const text = event.clipboardData?.getData('text/plain') ?? '';
-      if (!isTyping(event.target) && text.trim() !== '') void offer(text);
+      if (text.trim() === '' || (isTyping(event.target) && !isData(text))) return;
+      event.preventDefault();
+      void offer(text);
     };
     window.addEventListener('dragover', over);
     window.addEventListener('drop', drop);
