@@ -22,6 +22,11 @@ final class ImportFault extends \DomainException
         return new self("This kitchen is damaged ({$why}). Nothing was taken in.");
     }
 
+    public static function table(int $line, string $why): self
+    {
+        return new self("Line {$line} of the table: {$why}. Nothing was taken in.");
+    }
+
     public static function nothingThere(): self
     {
         return new self('There is nothing in it.');

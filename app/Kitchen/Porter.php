@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Kitchen;
 
 use App\Models\Import;
-use App\Models\Product;
 use App\Models\Sauce;
 use Illuminate\Database\Connection;
-use Vinculum\Exchange\Csv;
 use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeFault;
 use Vinculum\Exchange\RecipeReader;
@@ -16,13 +14,12 @@ use Vinculum\Ingredient\LabelFault;
 use Vinculum\Quantity\Measures;
 use Vinculum\Style\StyleBook;
 
-/** Takes in recipes, own products and whole kitchens, whatever they come in; each as one move that can be undone. */
+/** Takes in recipes, tables and whole kitchens, whatever they come in; each as one move that can be undone. */
 final readonly class Porter
 {
     private const DEEPEST = 64;
-    private const LABEL = ['fat', 'carbohydrate', 'sugars', 'protein', 'salt', 'sodium', 'acidity', 'shu'];
 
-    public function __construct(private Shelf $shelf, private KitchenFile $file, private Pantry $pantry, private Connection $database) {}
+    public function __construct(private Shelf $shelf, private KitchenFile $file, private Tables $tables, private Connection $database) {}
 
     /**
      * What would happen.
@@ -37,10 +34,9 @@ final readonly class Porter
         if ($kitchen !== null) {
             return ['kind' => 'kitchen', 'items' => $this->file->preview($kitchen)];
         }
-        if (self::isProducts($contents)) {
-            $names = Product::query()->pluck('name')->all();
-
-            return ['kind' => 'products', 'items' => array_map(static fn(array $row): array => ['title' => $row['name'] ?? '', 'kind' => 'own product', 'there' => in_array($row['name'] ?? '', $names, true)], Csv::read($contents))];
+        $table = Tables::in($contents);
+        if ($table !== null) {
+            return ['kind' => $table, 'items' => $this->tables->preview($table, $contents)];
         }
 
         return ['kind' => 'recipes', 'items' => array_map(fn(Recipe $recipe): array => ['title' => $recipe->title ?? '', 'kind' => sprintf('%d lines', count($recipe->lines)), 'there' => $this->stands($recipe)], RecipeReader::readAll($contents))];
@@ -56,10 +52,10 @@ final readonly class Porter
     public function take(string $contents, Measures $measures, bool $merges): Import
     {
         return $this->database->transaction(function () use ($contents, $measures, $merges): Import {
-            $kitchen = self::kitchenIn($contents);
+            [$kitchen, $table] = [self::kitchenIn($contents), Tables::in($contents)];
             $made = match (true) {
                 $kitchen !== null => $this->file->read($kitchen, $merges),
-                self::isProducts($contents) => ['products' => $this->products(Csv::read($contents), $merges)],
+                $table !== null => $this->tables->take($table, $contents, $measures, $merges),
                 default => ['sauces' => $this->recipes(RecipeReader::readAll($contents), $measures, $merges)],
             };
             $counts = array_filter(['sauce' => count($made['sauces'] ?? []), 'batch' => count($made['batches'] ?? []), 'own product' => count($made['products'] ?? [])]);
@@ -93,11 +89,6 @@ final readonly class Porter
         return is_object($found) ? (array) $found : throw ImportFault::damaged('it is cut short, or no JSON');
     }
 
-    private static function isProducts(string $contents): bool
-    {
-        return preg_match('/^\x{FEFF}?"?name"?[,;].*\blike\b/u', strtolower(strtok($contents, "\r\n") ?: '')) === 1;
-    }
-
     private function stands(Recipe $recipe): bool
     {
         /** @var list<Sauce> $same */
@@ -120,33 +111,6 @@ final readonly class Porter
             }
             $style = $recipe->style !== null && StyleBook::has($recipe->style) ? $recipe->style : null;
             $made[] = $this->shelf->add(new SauceEdit(mb_substr($recipe->title ?? '', 0, 200), $style, $measures, $recipe->yield === null ? null : mb_substr($recipe->yield, 0, 200), $recipe->textsWithHeadings(), null, null, $recipe->method, $recipe->pan === null ? null : mb_substr($recipe->pan, 0, 100)))->id;
-        }
-
-        return $made;
-    }
-
-    /**
-     * @param list<array<string, string>> $rows
-     *
-     * @return list<int>
-     *
-     * @throws LabelFault|ImportFault
-     */
-    private function products(array $rows, bool $merges): array
-    {
-        $made = [];
-        foreach ($rows as $number => $row) {
-            $like = $row['like'] ?? '';
-            if (($row['name'] ?? '') === '' || !$this->pantry->catalogue()->has($like)) {
-                throw ImportFault::damaged(sprintf('line %d: "%s" is no ingredient to be like', $number + 2, $like));
-            }
-            if ($merges && Product::query()->where('name', $row['name'])->exists()) {
-                continue;
-            }
-            $figure = static fn(string $field): ?float => is_numeric($row[$field] ?? null) ? (float) $row[$field] : null;
-            $product = new Product(['name' => $row['name'], 'like' => $like, 'label' => array_filter(array_combine(self::LABEL, array_map($figure, self::LABEL)), static fn(?float $value): bool => $value !== null), 'stands_in' => ($row['stands_in'] ?? '') === 'yes', 'in_stock' => ($row['in_stock'] ?? '') === 'yes', 'price' => $figure('price'), 'pack_grams' => $figure('pack_grams')]);
-            $this->pantry->keep($product);
-            $made[] = $product->id;
         }
 
         return $made;

@@ -55,9 +55,9 @@ final class FuzzTest extends HttpTestCase
         $asked = 0;
         foreach ($routes as $route) {
             $method = $route->methods()[0];
-            for ($round = 0; $round < 14; ++$round) {
+            for ($round = 0; $round < (str_starts_with($route->uri(), 'api/imports') ? 60 : 14); ++$round) {
                 $path = (string) preg_replace_callback('/\{\w+\}/', static fn(): string => ['1', '8', '6', '0', '999999', 'ketchup', 'text', 'salt', 'products'][mt_rand(0, 8)], $route->uri());
-                $body = mt_rand(0, 5) === 0 ? self::words(6) : (string) json_encode(self::body(), JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
+                $body = mt_rand(0, 5) === 0 ? self::words(6) : (string) json_encode(str_starts_with($path, 'api/imports') ? ['contents' => self::document(), 'keep_both' => (bool) mt_rand(0, 1)] : self::body(), JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
                 $started = microtime(true);
                 $answer = $this->call($method, "/{$path}", [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $method === 'GET' ? null : $body);
                 self::assertLessThan(500, $answer->getStatusCode(), "{$method} {$path} {$body} " . substr((string) $answer->exception, 0, 700));
@@ -91,7 +91,7 @@ final class FuzzTest extends HttpTestCase
             0 => (string) json_encode(['@type' => 'Recipe', 'name' => self::value(2), 'recipeIngredient' => self::value(3), 'recipeInstructions' => self::value(3), 'recipeYield' => self::value(2), 'cookTime' => self::value(1)], JSON_PARTIAL_OUTPUT_ON_ERROR),
             1 => "<script type=\"application/ld+json\">{$text}</script>",
             2 => substr((string) json_encode(['@graph' => [['@type' => 'Recipe', 'recipeIngredient' => $lines]]]), 0, mt_rand(5, 200)),
-            3 => "name,like,price\n{$text}",
+            3 => ['name,like,price,salt,ingredients', 'title,made,lines,pan_grams', 'key,name,like,water,salt'][mt_rand(0, 2)] . "\n{$text}\n" . implode(',', ['white-sugar', 'salt', '2026-11-24', self::words(2), (string) mt_rand(-1, 3)]),
             default => $text,
         };
     }

@@ -74,6 +74,11 @@ final class InAndOutTest extends HttpTestCase
         yield 'a page without data' => ['<html><script type="application/ld+json">{"@type": "Person"}</script></html>', 'Recipe'];
         yield 'a binary' => ["\x7FELF\x01\x02\x03" . str_repeat("\x01", 50), 'text'];
         yield 'products like nothing' => ["name,like\nMine,unobtainium\n", 'unobtainium'];
+        yield 'a product with a word for a figure' => ["name,like,salt\nFirst,salt,3\nMine,salt,much\n", 'Line 3 of the table: salt "much" is no number'];
+        yield 'a product that cannot be' => ["name,like,salt\nMine,salt,130\n", '100 g'];
+        yield 'batches of no day' => ["title,made,lines\nDip,some day,1 tsp salt\n", '"some day" is no date'];
+        yield 'batches of nothing' => ["title,made,lines\nDip,2026-11-24,\n", 'lines are missing'];
+        yield 'an ingredient like nothing' => ["key,name,water\nmoon-dust,Moon dust,3\n", 'moon-dust'];
     }
 
     #[DataProvider('noFiles')]
@@ -111,9 +116,77 @@ final class InAndOutTest extends HttpTestCase
 
         self::assertSame(['Vinegar "strong"', 'white-vinegar', true, 2.5, 1000.0], [$product->name, $product->like, $product->stands_in, $product->price, $product->pack_grams]);
         self::assertEqualsWithDelta(10.0, $product->label['acidity'], 1e-9);
-        self::assertGreaterThan(300, count(Csv::read((string) $this->get('/api/export/ingredients')->getContent())));
-        $this->get('/api/export/batches')->assertOk();
         $this->get('/api/export/secrets')->assertNotFound();
+    }
+
+    public function test_what_a_label_says_of_allergens_and_servings_is_not_lost_on_the_way(): void
+    {
+        $this->postJson('/api/products', ['name' => 'Mill soy', 'like' => 'soy-sauce', 'stands_in' => true, 'in_stock' => false, 'label' => ['per_serving' => true, 'serving_grams' => 15, 'salt' => 2.1, 'ingredients' => "water, soya beans,\nwheat"]])->assertCreated();
+        $csv = (string) $this->get('/api/export/products')->getContent();
+        $before = Product::query()->firstOrFail()->label;
+        Product::query()->forceDelete();
+        $this->postJson('/api/imports', ['contents' => $csv])->assertCreated();
+
+        self::assertEquals($before, Product::query()->firstOrFail()->label);
+        $this->app?->forgetScopedInstances();
+        $balance = $this->postJson('/api/balance', ['lines' => ['2 tbsp soy sauce']]);
+        self::assertContains('gluten', (array) $balance->json('allergens'));
+        self::assertEqualsWithDelta(14.0, $balance->json('axes.salt.value'), 0.01, '2.1 g in 15 g');
+        // a spreadsheet of another country: semicolons and decimal commas
+        $this->postJson('/api/imports', ['contents' => "name;like;salt;price\nOther soy;soy-sauce;\"15,5\";2,4\n"])->assertCreated()->assertJsonPath('says', '1 own product');
+        self::assertEqualsWithDelta(15.5, Product::query()->where('name', 'Other soy')->firstOrFail()->label['salt'], 1e-9);
+    }
+
+    public function test_batches_go_out_as_csv_and_come_back_with_their_lines_and_days(): void
+    {
+        $this->demo();
+        $csv = (string) $this->get('/api/export/batches')->assertOk()->getContent();
+        $plain = static fn(): array => Batch::query()->orderBy('created_at')->orderBy('title')->get()->map(static fn(Batch $one): array => [$one->title, $one->created_at?->toIso8601String(), $one->style, $one->measures, $one->yield, $one->pan, $one->pan_grams, $one->lines, $one->method ?? []])->all();
+        $before = $plain();
+        self::assertTrue($this->postJson('/api/imports/preview', ['contents' => $csv])->assertJsonPath('kind', 'batches')->json('items.0.there'));
+        $this->postJson('/api/imports', ['contents' => $csv])->assertCreated()->assertJsonPath('says', 'nothing that was not there');
+        foreach (array_reverse(self::TABLES) as $table) {
+            DB::table($table)->delete();
+        }
+        $taken = $this->postJson('/api/imports', ['contents' => $csv])->assertCreated();
+
+        self::assertEquals($before, $plain());
+        $sauce = $taken->json('sauces.0');
+        $this->getJson("/api/sauces/{$sauce}/log")->assertOk();
+        $this->deleteJson('/api/imports/' . $taken->json('id'))->assertOk();
+        self::assertSame([0, 0], [Sauce::query()->count(), Batch::query()->count()]);
+    }
+
+    /** A log that was kept in a spreadsheet so far: its batches hang on the sauce that is there. */
+    public function test_a_log_kept_elsewhere_joins_its_sauce(): void
+    {
+        $sauce = $this->postJson('/api/sauces', ['title' => 'Towpath dip', 'lines' => ['2 tbsp soy sauce', '1 tbsp honey']])->json('id');
+        $this->postJson('/api/imports', ['contents' => "Title,Made,Lines,Pan_grams\r\nTowpath dip,2025-08-02,\"2 tbsp soy sauce\n2 tbsp honey\",80\r\n"])->assertCreated()->assertJsonPath('says', '1 batch');
+        $batch = Batch::query()->firstOrFail();
+
+        self::assertSame([$sauce, ['2 tbsp soy sauce', '2 tbsp honey'], 80.0, '2025-08-02'], [$batch->sauce_id, $batch->lines, $batch->pan_grams, $batch->created_at?->toDateString()]);
+    }
+
+    public function test_ingredients_go_out_as_csv_and_what_was_changed_in_it_comes_back_as_own_products(): void
+    {
+        $csv = (string) $this->get('/api/export/ingredients')->assertOk()->getContent();
+        $rows = Csv::read($csv);
+        self::assertGreaterThan(300, count($rows));
+        $this->postJson('/api/imports/preview', ['contents' => $csv])->assertJsonPath('kind', 'ingredients')->assertJsonPath('items', []);
+        $this->postJson('/api/imports', ['contents' => $csv])->assertJsonPath('says', 'nothing that was not there');
+        foreach ($rows as &$row) {
+            if ($row['key'] === 'white-vinegar') {
+                $row = [...$row, 'acetic' => '8', 'water' => '92'];
+            }
+        }
+        $rows[] = [...$row, 'key' => 'towpath-syrup', 'name' => 'Towpath syrup', 'like' => 'sugar-syrup', ...array_fill_keys(['water', 'sucrose', 'glucose', 'fructose'], '10')];
+        $edited = Csv::write(array_keys($rows[0]), $rows);
+        self::assertSame(['White vinegar', 'Towpath syrup'], array_column((array) $this->postJson('/api/imports/preview', ['contents' => $edited])->json('items'), 'title'));
+        $this->postJson('/api/imports', ['contents' => $edited])->assertCreated()->assertJsonPath('says', '2 own products');
+        $this->app?->forgetScopedInstances();
+
+        self::assertEqualsWithDelta(8.0, $this->postJson('/api/balance', ['lines' => ['100 g white vinegar']])->json('axes.sour.value'), 0.05);
+        self::assertEqualsWithDelta(30.0, Product::query()->where('name', 'Towpath syrup')->firstOrFail()->label['sugars'], 1e-9);
     }
 
     private function demo(): void

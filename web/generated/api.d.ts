@@ -2521,7 +2521,7 @@ export interface components {
         };
         ImportPreview: {
             /** @enum {string} */
-            kind: "recipes" | "products" | "kitchen";
+            kind: "recipes" | "ingredients" | "products" | "batches" | "kitchen";
             items: {
                 title: string;
                 kind: string;

@@ -95,7 +95,7 @@ export function TakeIn() {
         />
       </Box>
       <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-        A recipe, a saved web page, own products as CSV or a whole kitchen. Or drop or paste it anywhere here.
+        A recipe, a saved web page, a table (CSV) or a whole kitchen. Or drop or paste it anywhere here.
       </Typography>
       {fault !== null && (
         <Typography role="alert" data-take-in-fault>

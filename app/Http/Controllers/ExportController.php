@@ -5,25 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Kitchen\KitchenFile;
-use App\Kitchen\Pantry;
 use App\Kitchen\SauceEdit;
-use App\Models\Batch;
-use App\Models\Product;
+use App\Kitchen\Tables;
 use App\Models\Sauce;
 use Illuminate\Http\Response;
-use Vinculum\Exchange\Csv;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeLine;
 use Vinculum\Exchange\RecipeWriter;
-use Vinculum\Ingredient\Ingredient;
-use Vinculum\Mixture\Component;
 use Vinculum\Reading\ResolvedLine;
 
 /** Taking out: nothing is locked in. */
 final readonly class ExportController
 {
-    private const PRODUCT = ['name', 'like', 'stands_in', 'in_stock', 'price', 'pack_grams', 'fat', 'carbohydrate', 'sugars', 'protein', 'salt', 'sodium', 'acidity', 'shu'];
-
     public function kitchen(KitchenFile $file): Response
     {
         return self::file(json_encode($file->write(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_PRESERVE_ZERO_FRACTION), 'application/json', 'kitchen.json');
@@ -44,15 +38,9 @@ final readonly class ExportController
             : self::file(json_encode(RecipeWriter::jsonLd($recipe), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT), 'application/ld+json', "{$name}.json");
     }
 
-    public function table(string $table, Pantry $pantry): Response
+    public function table(string $table, Tables $tables): Response
     {
-        $csv = match ($table) {
-            'ingredients' => self::ingredients(array_values($pantry->catalogue()->all())),
-            'products' => self::products(),
-            default => self::batches(),
-        };
-
-        return self::file($csv, 'text/csv', "{$table}.csv");
+        return self::file($tables->write(in_array($table, Tables::NAMES, true) ? $table : throw new NotFoundHttpException()), 'text/csv', "{$table}.csv");
     }
 
     private static function recipe(SauceEdit $edit): Recipe
@@ -67,36 +55,6 @@ final readonly class ExportController
         }
 
         return new Recipe($edit->title, $edit->style, $edit->yield, $edit->pan, $lines, $edit->method);
-    }
-
-    /** @param list<Ingredient> $ingredients */
-    private static function ingredients(array $ingredients): string
-    {
-        $masses = array_map(static fn(Component $one): string => $one->value, array_filter(Component::cases(), static fn(Component $one): bool => $one->isMass()));
-        $rows = array_map(static fn(Ingredient $one): array => ['key' => $one->key, 'name' => $one->name, 'density' => $one->density, 'allergens' => implode(' ', $one->allergens), ...array_combine($masses, array_map(static fn(string $component): float => round($one->mixture->get(Component::from($component)), 6), $masses))], $ingredients);
-
-        return Csv::write(['key', 'name', 'density', 'allergens', ...array_values($masses)], $rows);
-    }
-
-    private static function products(): string
-    {
-        /** @var list<Product> $products */
-        $products = Product::query()->orderBy('id')->get()->all();
-        $label = static fn(Product $one): array => array_map(static fn(mixed $value): string|float|null => is_numeric($value) ? (float) $value : (is_string($value) ? $value : null), $one->label);
-
-        return Csv::write(self::PRODUCT, array_map(static fn(Product $one): array => [...$label($one), 'name' => $one->name, 'like' => $one->like, 'stands_in' => $one->stands_in, 'in_stock' => $one->in_stock, 'price' => $one->price, 'pack_grams' => $one->pack_grams], $products));
-    }
-
-    private static function batches(): string
-    {
-        /** @var list<Batch> $batches */
-        $batches = Batch::query()->withCount(['doses', 'tastings'])->orderBy('id')->get()->all();
-
-        return Csv::write(['id', 'sauce', 'version', 'title', 'style', 'made', 'pan_grams', 'doses', 'tastings'], array_map(static function (Batch $one): array {
-            [$doses, $tastings] = [$one->getAttribute('doses_count'), $one->getAttribute('tastings_count')];
-
-            return ['id' => $one->id, 'sauce' => $one->sauce_id, 'version' => $one->version, 'title' => $one->title, 'style' => $one->style, 'made' => $one->created_at?->toIso8601String(), 'pan_grams' => $one->pan_grams, 'doses' => is_int($doses) ? $doses : 0, 'tastings' => is_int($tastings) ? $tastings : 0];
-        }, $batches));
     }
 
     private static function file(string $contents, string $kind, string $name): Response
