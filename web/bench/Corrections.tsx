@@ -1,7 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import type { Advice, Correction, Kitchen } from '../shared/api';
 import { quietButton, rowButton, textField } from '../shared/looks';
-import { axisNames, spoken, steps } from '../shared/words';
+import { axisNames, besides, spoken, steps } from '../shared/words';
 
 interface Props {
   advice: Advice | null;
@@ -123,7 +123,7 @@ interface RowProps {
 }
 
 function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
-  const extra = [...correction.side_effects, ...correction.allergens_added.map((one) => `brings ${one}`)];
+  const extra = besides(correction);
   const half = correction.additions.map((one) => spoken(one.first_dose)).join(' + ');
   const show = () => {
     onPreview(index);

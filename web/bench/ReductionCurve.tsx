@@ -23,7 +23,7 @@ export function ReductionCurve({ curve }: { curve: Reduction['curve'] }) {
             data: curve.map((point) => (curve[0]?.grams ?? 0) - point.grams),
             label: 'grams boiled off',
             scaleType: 'linear',
-            height: 46,
+            height: 60,
           },
         ]}
         yAxis={[{ label: 'steps gained', width: 46 }]}

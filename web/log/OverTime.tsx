@@ -49,6 +49,7 @@ export function OverTime({ batches, axis }: { batches: SauceLog['batches']; axis
   return (
     <LineChart
       height={260}
+      margin={{ right: 48 }}
       skipAnimation
       xAxis={[{ data: batches.map((batch) => batch.code), scaleType: 'point', height: 30 }]}
       yAxis={[{ label: 'steps', width: 46 }]}

@@ -60,10 +60,7 @@ export function SafePage() {
           {said}
         </Typography>
         <Box tabIndex={0} role="region" aria-label="All copies" sx={{ overflowX: 'auto' }}>
-          <Box
-            component="table"
-            sx={{ ...plainTable, '& th, & td': { ...plainTable['& th, & td'], verticalAlign: 'middle' } }}
-          >
+          <Box component="table" sx={plainTable}>
             <thead>
               <tr>
                 <th scope="col">Made</th>

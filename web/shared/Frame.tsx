@@ -56,29 +56,33 @@ export function Frame({ children, tools }: { children: ReactNode; tools?: ReactN
             Plan
           </Box>
         </Box>
-        <Box
-          sx={{
-            flex: 1,
-            display: 'flex',
-            flexWrap: { xs: 'wrap', md: 'nowrap' },
-            alignItems: 'center',
-            justifyContent: 'flex-end',
-            gap: { xs: 0.5, sm: 1 },
-          }}
-        >
-          {tools}
+        {tools !== undefined && (
           <Box
-            component="button"
-            type="button"
-            aria-label="Help: what the bars say, and keys"
-            title="Help (?)"
-            onClick={() => {
-              setShowsKeys(true);
+            sx={{
+              // on a phone the tools have a row of their own below
+              order: { xs: 1, md: 0 },
+              flex: '1 1 auto',
+              display: 'flex',
+              flexWrap: { xs: 'wrap', md: 'nowrap' },
+              alignItems: 'center',
+              justifyContent: 'flex-end',
+              gap: { xs: 0.5, sm: 1 },
             }}
-            sx={{ ...quietButton, minWidth: 44 }}
           >
-            ?
+            {tools}
           </Box>
+        )}
+        <Box
+          component="button"
+          type="button"
+          aria-label="Help: what the bars say, and keys"
+          title="Help (?)"
+          onClick={() => {
+            setShowsKeys(true);
+          }}
+          sx={{ ...quietButton, minWidth: 44, ml: { xs: 'auto', md: tools === undefined ? 'auto' : 0 } }}
+        >
+          ?
         </Box>
       </Box>
       <Box component="main" sx={{ flex: 1, width: '100%', maxWidth: 1400, mx: 'auto', px: { xs: 1.5, md: 3 }, pb: 3 }}>

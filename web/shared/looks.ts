@@ -9,6 +9,8 @@ export const textField = {
   minHeight: 40,
   '@media (pointer: coarse)': { minHeight: 44 },
   px: 1,
+  // the ring must not cover the words above
+  '&:focus-visible': { outlineOffset: 0 },
   '&::placeholder': { color: 'text.secondary', opacity: 1 },
 } as const;
 
@@ -38,7 +40,8 @@ export const plainTable = {
     pr: 2,
     borderBottom: '1px solid',
     borderColor: 'divider',
-    verticalAlign: 'top',
+    // what is typed into stands in line with the words beside it
+    verticalAlign: 'baseline',
   },
   '& thead th': { color: 'text.secondary', fontWeight: 600, fontSize: '0.85rem' },
 } as const;

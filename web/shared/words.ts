@@ -1,4 +1,4 @@
-import type { Axis, AxisKey } from './api';
+import type { Axis, AxisKey, Correction } from './api';
 
 export const axisKeys: readonly AxisKey[] = ['sweet', 'sour', 'salt', 'umami', 'heat'];
 
@@ -45,6 +45,12 @@ export function verdict(key: AxisKey, axis: Axis): string {
   if (Math.abs(off) < Math.max(0.05, tellsApart[key] ?? 0)) return 'about right';
   return `${strength(off)} ${off > 0 ? tooMuch[key] : tooLittle[key]}`;
 }
+
+/** What a correction does besides, in words. */
+export const besides = (correction: Correction): string[] => [
+  ...correction.side_effects.map((one) => one.replace(' -', ' −')),
+  ...correction.allergens_added.map((one) => `brings ${one}`),
+];
 
 /** An amount as one reads it aloud: what is counted needs no "whole". */
 export const spoken = (measure: string): string => measure.replace(/ whole$/, '');

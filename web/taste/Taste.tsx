@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { api, type Advice, type Batch, type Correction, type Kitchen, type Said } from '../shared/api';
 import { AxisBars } from '../shared/AxisBars';
 import { quietButton } from '../shared/looks';
-import { grams, moment, spoken } from '../shared/words';
+import { besides, grams, moment, spoken } from '../shared/words';
 import { Farewell } from './Farewell';
 import { type Strength, Words } from './Words';
 
@@ -215,7 +215,7 @@ function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
       ))}
       <Box component="ol" aria-label="Doses" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {doses.map((correction, index) => {
-          const effects = [...correction.side_effects, ...correction.allergens_added.map((one) => `brings ${one}`)];
+          const effects = besides(correction);
           return (
             <Box component="li" key={index} sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1.25 }}>
               {correction.additions.map((one) => (
