@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
+use Tests\core\Python;
 use Vinculum\Correction\Candidate;
 use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\Objective;
@@ -52,7 +53,7 @@ final class IndependentOptimumTest extends TestCase
             }
             $cases[] = ['batch' => Objective::row(TasteLoad::of($batch)), 'candidates' => array_map(static fn(Candidate $one): array => Objective::row($one->perGram), $candidates), 'windows' => $windows, 'most' => 0.4 * $batch->grams()];
         }
-        $optimum = self::optimum($cases);
+        $optimum = Python::figures(__DIR__ . '/optimum.py', $cases);
         $worse = [];
         foreach ($optimum as $index => $least) {
             if ($found[$index] > $least + self::WITHIN_STEPS) {
@@ -62,23 +63,5 @@ final class IndependentOptimumTest extends TestCase
 
         self::assertCount(self::BATCHES, $optimum);
         self::assertLessThanOrEqual((1.0 - self::SHARE) * self::BATCHES, count($worse), implode("\n", $worse));
-    }
-
-    /**
-     * @param list<array<string, mixed>> $cases
-     *
-     * @return list<float> least distance of each
-     */
-    private static function optimum(array $cases): array
-    {
-        $process = proc_open(['/usr/bin/python3', __DIR__ . '/optimum.py'], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
-        self::assertIsResource($process);
-        fwrite($pipes[0], (string) json_encode($cases));
-        fclose($pipes[0]);
-        $out = (string) stream_get_contents($pipes[1]);
-        $err = (string) stream_get_contents($pipes[2]);
-        self::assertSame(0, proc_close($process), $err);
-
-        return array_map(floatval(...), (array) json_decode($out, true));
     }
 }
