@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\http;
 
 use App\Kitchen\DemoKitchen;
+use Illuminate\Support\Facades\DB;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Cooking\MethodReader;
@@ -22,12 +23,24 @@ final class FuzzTest extends HttpTestCase
     private const MOST_BYTES = 128 * 1024 * 1024;
     private const PIECES = ['1', '½', '1/0', '-3', '1e9', '0.0000001', '٣', '²', 'NaN', 'cups', 'tbsp', 'g', 'ml', 'tin', 'x', '×', '–', '/', '(', ')', '[', ']', '[cold]', '[20 min]', ',', ':', ';', '"', "'", '#', '%', '°C', 'salt', 'tomatoes', 'honey', 'juice of', 'or', 'and', 'to', 'half', 'a', "\u{200B}", "\u{202E}", "\u{FEFF}", 'é', '🌶️', "\t", '<b>', '&amp;', '{{', '../', '${x}', '%00', 'simmer', 'until it halves', 'hours', 'overnight', 'For the pot:', '9999999999999999999', '1.2.3', '¼½¾', '00', '+', '=cmd'];
 
+    private string $folder = '';
+
+    protected function tearDown(): void
+    {
+        if ($this->folder !== '') {
+            putenv('VINCULUM_DATABASE=:memory:');
+            exec('rm -rf ' . escapeshellarg($this->folder));
+        }
+        parent::tearDown();
+    }
+
     public function test_the_parsers_take_anything(): void
     {
         mt_srand(self::SEED);
         $catalogue = Catalogue::shipped();
         for ($round = 0; $round < 1500; ++$round) {
             $text = self::words(mt_rand(1, 14));
+            memory_reset_peak_usage();
             $started = microtime(true);
             $balance = Balance::of(Formula::fromTexts([$text], $catalogue, Measures::Us, mt_rand(0, 3) === 0 ? self::words(3) : null));
             MethodReader::steps([$text]);
@@ -51,21 +64,39 @@ final class FuzzTest extends HttpTestCase
     {
         mt_srand(self::SEED + 1);
         $this->app?->make(DemoKitchen::class)->load();
-        $routes = array_values(array_filter($this->app?->make('router')->getRoutes()->getRoutes() ?? [], static fn($route): bool => str_starts_with($route->uri(), 'api/') && !str_starts_with($route->uri(), 'api/copies')));
+        $copy = $this->kitchenToCopy();
+        $routes = array_values(array_filter($this->app?->make('router')->getRoutes()->getRoutes() ?? [], static fn($route): bool => str_starts_with($route->uri(), 'api/')));
         $asked = 0;
         foreach ($routes as $route) {
             $method = $route->methods()[0];
             for ($round = 0; $round < (str_starts_with($route->uri(), 'api/imports') ? 60 : 14); ++$round) {
-                $path = (string) preg_replace_callback('/\{\w+\}/', static fn(): string => ['1', '8', '6', '0', '999999', 'ketchup', 'text', 'salt', 'products'][mt_rand(0, 8)], $route->uri());
+                $path = (string) preg_replace_callback('/\{\w+\}/', static fn(): string => ['1', '8', '6', '0', '999999', 'ketchup', 'text', 'salt', 'products', $copy, '..%2Fkitchen'][mt_rand(0, 10)], $route->uri());
                 $body = mt_rand(0, 5) === 0 ? self::words(6) : (string) json_encode(str_starts_with($path, 'api/imports') ? ['contents' => self::document(), 'keep_both' => (bool) mt_rand(0, 1)] : self::body(), JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
-                $started = microtime(true);
+                memory_reset_peak_usage();
+                [$started, $held] = [microtime(true), memory_get_usage()];
                 $answer = $this->call($method, "/{$path}", [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $method === 'GET' ? null : $body);
                 self::assertLessThan(500, $answer->getStatusCode(), "{$method} {$path} {$body} " . substr((string) $answer->exception, 0, 700));
                 self::assertLessThan(4 * self::MOST_SECONDS, microtime(true) - $started, "{$method} {$path} {$body}");
+                self::assertLessThan(self::MOST_BYTES, memory_get_peak_usage() - $held, "{$method} {$path} {$body}");
                 ++$asked;
             }
         }
         self::assertGreaterThan(700, $asked);
+    }
+
+    /**
+     * A file with the same kitchen in it, which is copied and put back while this one in memory is asked.
+     *
+     * @return string the name of a copy of it
+     */
+    private function kitchenToCopy(): string
+    {
+        $this->folder = sys_get_temp_dir() . '/vinculum-fuzz-' . getmypid();
+        mkdir($this->folder);
+        DB::statement("VACUUM INTO '{$this->folder}/kitchen.sqlite'");
+        putenv("VINCULUM_DATABASE={$this->folder}/kitchen.sqlite");
+
+        return (string) $this->postJson('/api/copies')->assertCreated()->json('copies.0.name');
     }
 
     private static function words(int $count): string
