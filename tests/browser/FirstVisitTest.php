@@ -44,10 +44,7 @@ final class FirstVisitTest extends BrowserTestCase
     {
         self::open('/');
         self::find('#begin-text');
-        self::$browser->executeScript('document.activeElement.blur()');
-        for ($tabs = 0; $tabs < 10 && self::$browser->switchTo()->activeElement()->getAttribute('id') !== 'begin-text'; ++$tabs) {
-            self::type(Key::TAB);
-        }
+        self::until(static fn(): bool => self::$browser->switchTo()->activeElement()->getAttribute('id') === 'begin-text', 'the list has the focus from the start');
         self::type("4 tbsp soy sauce\n", '2 tbsp rice vinegar', Key::CONTROL, Key::ENTER);
         $style = self::find('select');
         $style->sendKeys('Seasoned');

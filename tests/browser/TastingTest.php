@@ -87,7 +87,10 @@ final class TastingTest extends BrowserTestCase
             // a family that nothing else here is tasted as
             self::atThePan('', 'Relish');
             self::press(self::button('It is good: leave it'));
-            self::press(self::find('[data-score="sour -2"]'));
+            self::$browser->executeScript('arguments[0].focus()', [self::find('[data-score="sour 0"]')]);
+            self::type(Key::ARROW_LEFT, Key::ARROW_UP);
+            self::until(static fn(): bool => self::find('[data-score="sour -2"]')->getAttribute('aria-checked') === 'true', 'arrows go from one degree to the next');
+            self::assertCount(1, self::findAll('[data-score^="sour"][tabindex="0"]'), 'and the group is one stop of the Tab key');
             self::press(self::button('Keep it'));
             self::until(static fn(): bool => str_contains(self::text('main'), 'Kept.'), 'the tasting is kept');
         }

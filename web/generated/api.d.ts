@@ -2497,6 +2497,7 @@ export interface components {
                 trials: number;
                 reversals: number;
                 own_step: number | null;
+                verdict: string | null;
                 stock: {
                     ingredient: string;
                     name: string;

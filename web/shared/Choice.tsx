@@ -1,4 +1,5 @@
 import { Box } from '@mui/material';
+import { onArrows } from './onArrows';
 
 interface Props<Key extends string> {
   label: string;
@@ -12,10 +13,6 @@ interface Props<Key extends string> {
 /** A row of words of which one is chosen; the chosen one carries the bar. */
 export function Choice<Key extends string>({ label, options, value, onChoose, controls }: Props<Key>) {
   const isTabs = controls !== undefined;
-  const step = (from: number, by: number) => {
-    const next = options[(from + by + options.length) % options.length];
-    if (next !== undefined) onChoose(next[0]);
-  };
   return (
     <Box role={isTabs ? 'tablist' : 'radiogroup'} aria-label={label} sx={{ display: 'flex', flexWrap: 'wrap' }}>
       {options.map(([key, says], index) => {
@@ -35,19 +32,10 @@ export function Choice<Key extends string>({ label, options, value, onChoose, co
             onClick={() => {
               onChoose(key);
             }}
-            onKeyDown={(event: {
-              key: string;
-              preventDefault: () => void;
-              currentTarget: { parentElement: HTMLElement | null };
-            }) => {
-              const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-              if (by !== 0) {
-                event.preventDefault();
-                step(index, by);
-                const buttons = event.currentTarget.parentElement?.querySelectorAll<HTMLElement>('button');
-                buttons?.[(index + by + options.length) % options.length]?.focus();
-              }
-            }}
+            onKeyDown={onArrows(index, options.length, (next) => {
+              const option = options[next];
+              if (option !== undefined) onChoose(option[0]);
+            })}
             sx={word}
           >
             {says}

@@ -28,6 +28,9 @@ export const rowButton = {
   bgcolor: 'transparent',
   '&:hover, &:focus-visible': { bgcolor: 'bar.track' },
 } as const;
+/** A button for wet fingers at the stove. */
+export const bigButton = { minHeight: 56, fontSize: '1.1rem' } as const;
+
 /** A table that is read and not managed. */
 export const plainTable = {
   borderCollapse: 'collapse',

@@ -6,7 +6,8 @@ import { api, type ShelfSauce, type Style, Unreachable } from '../shared/api';
 import { BarMark } from '../shared/AxisBars';
 import { keptCooks } from '../shared/keptCooks';
 import { Frame } from '../shared/Frame';
-import { quietButton } from '../shared/looks';
+import { quietButton, textField } from '../shared/looks';
+import { TextInput } from '../shared/TextInput';
 import { steps } from '../shared/words';
 import { TakeIn } from './TakeIn';
 
@@ -118,19 +119,7 @@ export function Shelf() {
             onKeyDown={(event: { key: string; ctrlKey: boolean; metaKey: boolean }) => {
               if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void begin();
             }}
-            sx={{
-              font: 'inherit',
-              width: '100%',
-              p: 1.25,
-              lineHeight: 1.6,
-              color: 'text.primary',
-              bgcolor: 'background.paper',
-              border: '1px solid',
-              borderColor: 'text.secondary',
-              borderRadius: '3px',
-              resize: 'vertical',
-              '&::placeholder': { color: 'text.secondary', opacity: 1 },
-            }}
+            sx={{ ...textField, width: '100%', p: 1.25, lineHeight: 1.6, resize: 'vertical' }}
           />
           <Button
             variant="contained"
@@ -171,26 +160,13 @@ export function Shelf() {
               Shelf
             </Typography>
             {(sauces.length > 5 || wanted !== '') && (
-              <Box
-                component="input"
+              <TextInput
                 type="search"
                 aria-label="Find a sauce"
                 placeholder="Find a sauce"
                 value={wanted}
-                onChange={(event: { target: { value: string } }) => {
-                  setWanted(event.target.value);
-                }}
-                sx={{
-                  font: 'inherit',
-                  minHeight: 40,
-                  width: 180,
-                  px: 1,
-                  color: 'text.primary',
-                  bgcolor: 'background.paper',
-                  border: '1px solid',
-                  borderColor: 'text.secondary',
-                  borderRadius: '3px',
-                }}
+                onText={setWanted}
+                sx={{ width: 180 }}
               />
             )}
           </Box>

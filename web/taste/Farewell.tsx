@@ -2,9 +2,10 @@ import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { AxisKey, Batch, Tongue } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { textField } from '../shared/looks';
+import { bigButton, textField } from '../shared/looks';
 import { axisKeys, axisNames } from '../shared/words';
 import { TextInput } from '../shared/TextInput';
+import { Degrees } from './Degrees';
 
 interface Props {
   batch: Batch;
@@ -13,12 +14,12 @@ interface Props {
   onBack: () => void;
 }
 
-const points: readonly (readonly [number, string])[] = [
-  [-2, 'far too little'],
-  [-1, 'too little'],
-  [0, 'just about right'],
-  [1, 'too much'],
-  [2, 'far too much'],
+const points: readonly (readonly [number, string, string])[] = [
+  [-2, '−2', 'far too little'],
+  [-1, '−1', 'too little'],
+  [0, '0', 'just about right'],
+  [1, '+1', 'too much'],
+  [2, '+2', 'far too much'],
 ];
 
 /** What is worth keeping of a tasting; all of it has an answer already. */
@@ -65,29 +66,15 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
           .map((axis) => (
             <Box key={axis} sx={line}>
               <strong>{axisNames[axis]}</strong>
-              <Box
-                role="radiogroup"
-                aria-label={axisNames[axis]}
-                sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)' }}
-              >
-                {points.map(([point, says]) => (
-                  <Box
-                    component="button"
-                    type="button"
-                    key={point}
-                    role="radio"
-                    aria-checked={(scores[axis] ?? 0) === point}
-                    aria-label={says}
-                    data-score={`${axis} ${point}`}
-                    onClick={() => {
-                      setScores({ ...scores, [axis]: point });
-                    }}
-                    sx={mark}
-                  >
-                    {point === 0 ? '0' : point > 0 ? `+${point}` : `−${-point}`}
-                  </Box>
-                ))}
-              </Box>
+              <Degrees
+                label={axisNames[axis]}
+                options={points}
+                value={scores[axis] ?? 0}
+                onChoose={(point) => {
+                  setScores({ ...scores, [axis]: point });
+                }}
+                attributes={(point) => ({ 'data-score': `${axis} ${point}` })}
+              />
             </Box>
           ))}
       </Box>
@@ -109,7 +96,7 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
         data-ask="keep"
         fullWidth
         disabled={isBusy}
-        sx={{ ...big, mt: 1 }}
+        sx={{ ...bigButton, mt: 1 }}
         onClick={() => {
           onKeep({
             temperature,
@@ -121,22 +108,11 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
       >
         Keep it
       </Button>
-      <Button variant="outlined" fullWidth sx={{ ...big, mt: 1 }} onClick={onBack}>
+      <Button variant="outlined" fullWidth sx={{ ...bigButton, mt: 1 }} onClick={onBack}>
         Not yet
       </Button>
     </>
   );
 }
 
-const big = { minHeight: 56, fontSize: '1.1rem' } as const;
 const line = { display: 'grid', gridTemplateColumns: '72px 1fr', alignItems: 'center', columnGap: 1, mb: 0.5 } as const;
-const mark = {
-  font: 'inherit',
-  minHeight: 44,
-  border: '1px solid',
-  borderColor: 'divider',
-  bgcolor: 'background.paper',
-  color: 'text.primary',
-  cursor: 'pointer',
-  '&[aria-checked="true"]': { bgcolor: 'bar.window', fontWeight: 700, boxShadow: 'inset 0 3px 0 currentColor' },
-} as const;

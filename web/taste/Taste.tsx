@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Advice, type Batch, type Correction, type Kitchen, type Said } from '../shared/api';
 import { AxisBars } from '../shared/AxisBars';
-import { quietButton } from '../shared/looks';
+import { bigButton, quietButton } from '../shared/looks';
 import { besides, grams, moment, spoken } from '../shared/words';
 import { Farewell } from './Farewell';
 import { type Strength, Words } from './Words';
@@ -82,7 +82,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
                 variant="contained"
                 fullWidth
                 data-ask="doses"
-                sx={big}
+                sx={bigButton}
                 disabled={isBusy}
                 onClick={() => void ask(false)}
               >
@@ -92,7 +92,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
               <Button
                 variant="contained"
                 fullWidth
-                sx={big}
+                sx={bigButton}
                 onClick={() => {
                   setPlace('farewell');
                 }}
@@ -123,7 +123,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
             <Button
               variant="contained"
               data-ask="leave"
-              sx={big}
+              sx={bigButton}
               onClick={() => {
                 setSays(new Map());
                 setPlace('farewell');
@@ -132,13 +132,19 @@ export function Taste({ batch, complaints, onBatch }: Props) {
               Good: leave it
             </Button>
             {says.size > 0 && !isWayBack && (
-              <Button variant="outlined" data-ask="again" sx={big} disabled={isBusy} onClick={() => void ask(false)}>
+              <Button
+                variant="outlined"
+                data-ask="again"
+                sx={bigButton}
+                disabled={isBusy}
+                onClick={() => void ask(false)}
+              >
                 Better, but still so
               </Button>
             )}
             <Button
               variant="outlined"
-              sx={big}
+              sx={bigButton}
               onClick={() => {
                 setSays(new Map());
                 setIsWayBack(false);
@@ -148,7 +154,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
               Something else
             </Button>
             {batch.doses.length > 0 && (
-              <Button variant="outlined" sx={big} disabled={isBusy} onClick={() => void ask(true)}>
+              <Button variant="outlined" sx={bigButton} disabled={isBusy} onClick={() => void ask(true)}>
                 Overshot: the way back
               </Button>
             )}
@@ -234,7 +240,7 @@ function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
                 fullWidth
                 data-dose={index + 1}
                 disabled={isBusy}
-                sx={big}
+                sx={bigButton}
                 onClick={() => {
                   onAdd(correction);
                 }}
@@ -251,7 +257,7 @@ function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
             {way.says}
           </Typography>
         ))}
-      <Button variant="outlined" fullWidth sx={{ ...big, mt: 1 }} onClick={onBack}>
+      <Button variant="outlined" fullWidth sx={{ ...bigButton, mt: 1 }} onClick={onBack}>
         None of these
       </Button>
     </>
@@ -278,14 +284,14 @@ function Done({ batch }: { batch: Batch }) {
       {batch.as_lines.length > 0 && !written && (
         <>
           <Typography>In the size of the formula, the doses were {batch.as_lines.join(', ')}.</Typography>
-          <Button variant="contained" sx={big} onClick={() => void write()}>
+          <Button variant="contained" sx={bigButton} onClick={() => void write()}>
             Write the doses into the sauce
           </Button>
         </>
       )}
       {written && <Typography>They stand in the sauce now; the version before is kept.</Typography>}
       {fault !== null && <Typography role="alert">{fault}</Typography>}
-      <Button component={Link} to={`/sauce/${batch.sauce}`} variant="outlined" sx={big}>
+      <Button component={Link} to={`/sauce/${batch.sauce}`} variant="outlined" sx={bigButton}>
         Back to the bench
       </Button>
     </Box>
@@ -317,5 +323,4 @@ function Record({ batch, onUndose }: { batch: Batch; onUndose: () => void }) {
   );
 }
 
-const big = { minHeight: 56, fontSize: '1.1rem' } as const;
 const foot = { position: 'sticky', bottom: 0, bgcolor: 'background.default', py: 1.25, mt: 1 } as const;

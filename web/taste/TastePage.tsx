@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type Batch, Refusal } from '../shared/api';
 import { Frame } from '../shared/Frame';
+import { bigButton } from '../shared/looks';
 import { LostPage } from '../shared/LostPage';
 import { grams, moment, typedNumber } from '../shared/words';
 import { Taste } from './Taste';
@@ -97,7 +98,7 @@ function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => v
             {open.pan_grams === null ? '' : `, ${grams(open.pan_grams)}`}, {open.dose_count}{' '}
             {open.dose_count === 1 ? 'dose' : 'doses'} so far.
           </Typography>
-          <Button variant="contained" fullWidth sx={big} onClick={() => void then(api.batch(open.id))}>
+          <Button variant="contained" fullWidth sx={bigButton} onClick={() => void then(api.batch(open.id))}>
             Go on with it
           </Button>
         </Box>
@@ -119,7 +120,7 @@ function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => v
       <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
         Weigh pan and sauce, less the pan. Left empty, it is what the formula comes to.
       </Typography>
-      <Button type="submit" variant={open === undefined ? 'contained' : 'outlined'} fullWidth sx={big}>
+      <Button type="submit" variant={open === undefined ? 'contained' : 'outlined'} fullWidth sx={bigButton}>
         {isTyped ? `Taste ${typed > 0 ? grams(typed) : 'it'}` : 'Taste the formula’s amount'}
       </Button>
       {fault !== null && (
@@ -130,5 +131,3 @@ function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => v
     </Box>
   );
 }
-
-const big = { minHeight: 56, fontSize: '1.1rem' } as const;

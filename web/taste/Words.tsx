@@ -1,5 +1,6 @@
 import { Box } from '@mui/material';
 import type { Kitchen, Said } from '../shared/api';
+import { Degrees } from './Degrees';
 
 export type Strength = Said['strength'];
 
@@ -9,10 +10,10 @@ interface Props {
   onSay: (next: (says: ReadonlyMap<string, Strength>) => ReadonlyMap<string, Strength>) => void;
 }
 
-const strengths: readonly (readonly [Strength, string])[] = [
-  ['little', 'a little'],
-  ['clear', 'clearly'],
-  ['far', 'far'],
+const strengths: readonly (readonly [Strength, string, string])[] = [
+  ['little', 'a little', 'a little'],
+  ['clear', 'clearly', 'clearly'],
+  ['far', 'far', 'far'],
 ];
 
 /** Big words to tap; each that is tapped asks how strongly. */
@@ -49,28 +50,15 @@ export function Words({ complaints, says, onSay }: Props) {
               {one.says}
             </Box>
             {isSaid && (
-              <Box
-                role="radiogroup"
-                aria-label={`How ${one.says}`}
-                sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr' }}
-              >
-                {strengths.map(([key, how]) => (
-                  <Box
-                    component="button"
-                    type="button"
-                    key={key}
-                    role="radio"
-                    aria-checked={strength === key}
-                    data-strength={key}
-                    onClick={() => {
-                      say(one.key, key);
-                    }}
-                    sx={degree}
-                  >
-                    {how}
-                  </Box>
-                ))}
-              </Box>
+              <Degrees
+                label={`How ${one.says}`}
+                options={strengths}
+                value={strength}
+                onChoose={(key) => {
+                  say(one.key, key);
+                }}
+                attributes={(key) => ({ 'data-strength': key })}
+              />
             )}
           </Box>
         );
@@ -97,16 +85,4 @@ const word = {
   color: 'text.primary',
   cursor: 'pointer',
   '&[aria-pressed="true"]': { textDecoration: 'underline', textDecorationThickness: '3px', textUnderlineOffset: '5px' },
-} as const;
-const degree = {
-  font: 'inherit',
-  fontWeight: 600,
-  minHeight: 48,
-  border: 0,
-  borderTop: '1px solid',
-  borderColor: 'divider',
-  bgcolor: 'transparent',
-  color: 'text.primary',
-  cursor: 'pointer',
-  '&[aria-checked="true"]': { bgcolor: 'bar.window', boxShadow: 'inset 0 3px 0 currentColor' },
 } as const;

@@ -36,6 +36,7 @@ export function TrainerPage() {
     await take(api.guess({ axis, level: one.next, right }));
     setIsLeft(draw());
   };
+  const whole = (one?.glasses[0]?.stock_grams ?? 0) + (one?.glasses[0]?.water_grams ?? 0);
   const strong = one?.glasses.findIndex((glass) => glass.steps === one.next) ?? 0;
   const [leftGlass, rightGlass] = isLeft ? [letters[strong], letters[0]] : [letters[0], letters[strong]];
   return (
@@ -57,8 +58,8 @@ export function TrainerPage() {
           <>
             <Typography sx={{ my: 1 }}>
               Make a stock: {one.stock.solute_grams} g of {one.stock.name.toLowerCase()} in {one.stock.water_grams} g of
-              water, {one.stock.how}. Then five glasses of 200 g, with the letter under each. Water between tastes, and
-              spit.
+              water, {one.stock.how}. Then {one.glasses.length} glasses of {whole.toFixed(0)} g, with the letter under
+              each. Water between tastes, and spit.
             </Typography>
             <Box component="table" sx={plainTable}>
               <thead>
@@ -108,7 +109,7 @@ export function TrainerPage() {
             <Typography data-own sx={{ fontSize: '1.1rem' }}>
               {one.own_step === null
                 ? `${one.trials} ${one.trials === 1 ? 'answer' : 'answers'} so far; after some more it is known what you can tell apart.`
-                : `You tell ${one.own_step.toFixed(1)} steps apart on ${axisNames[axis].toLowerCase()}, from ${one.trials} answers: ${one.own_step < 0.9 ? 'a fine tongue' : one.own_step > 1.6 ? 'less than most, and training helps' : 'about what most can'}. On the bench, what is within that counts as about right.`}
+                : `You tell ${one.own_step.toFixed(1)} steps apart on ${axisNames[axis].toLowerCase()}, from ${one.trials} answers: ${one.verdict ?? ''}. On the bench, what is within that counts as about right.`}
             </Typography>
             {one.trials > 0 && (
               <Box

@@ -57,6 +57,7 @@ final readonly class TrainerController
             'trials' => $staircase->trials,
             'reversals' => count($staircase->reversals),
             'own_step' => $own === null ? null : round($own, 2),
+            'verdict' => $staircase->verdict(),
         ];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Palate;
 
+use Vinculum\Facts\FactsFile;
+
 /**
  * How fine a cook's tongue is on one axis: two cups, one of them stronger, the difference made smaller after two right
  * answers and larger after a wrong one, which settles where 71 % are right (Levitt 1971, J. Acoust. Soc. Am. 49, 467, from
@@ -45,6 +47,19 @@ final readonly class Staircase
         }
 
         return new self(self::LEVELS[$at], $reversals, count($answers));
+    }
+
+    /** What the own step says of the tongue; null while it is too early. */
+    public function verdict(): ?string
+    {
+        [$own, $facts] = [$this->ownStep(), FactsFile::named('trainer')['all']];
+
+        return match (true) {
+            $own === null => null,
+            $own < $facts->number('fine') => 'a fine tongue',
+            $own > $facts->number('coarse') => 'less than most, and training helps',
+            default => 'about what most can',
+        };
     }
 
     /** The cook's own step in steps of the table, the geometric mean of the last reversals; null while it is too early. */

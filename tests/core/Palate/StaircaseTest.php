@@ -49,6 +49,16 @@ final class StaircaseTest extends TestCase
         self::assertGreaterThan(1.6, $mean(3.0));
     }
 
+    public function test_a_tongue_is_judged_only_when_it_is_known(): void
+    {
+        $turning = static fn(float $level): array => array_merge(...array_fill(0, 4, [[$level, true], [$level, true], [$level, false]]));
+
+        self::assertNull(Staircase::after([[4.0, true]])->verdict());
+        self::assertSame('a fine tongue', Staircase::after($turning(0.5))->verdict());
+        self::assertSame('about what most can', Staircase::after($turning(1.0))->verdict());
+        self::assertSame('less than most, and training helps', Staircase::after($turning(4.0))->verdict());
+    }
+
     public function test_a_series_is_as_many_steps_apart_as_it_says(): void
     {
         foreach (Axis::cases() as $axis) {
