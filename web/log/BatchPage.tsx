@@ -4,8 +4,9 @@ import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type BatchRecord, type CookEvent, Refusal } from '../shared/api';
 import { AxisBars } from '../shared/AxisBars';
-import { plainTable, quietButton, textField } from '../shared/looks';
+import { quietButton, textField } from '../shared/looks';
 import { Frame } from '../shared/Frame';
+import { PlainTable } from '../shared/PlainTable';
 import { LostPage } from '../shared/LostPage';
 import { grams, millilitres, typedNumber } from '../shared/words';
 import { KeepFacts } from '../shared/KeepFacts';
@@ -233,51 +234,49 @@ function Jars({ kept, onFill, onEdit }: JarsProps) {
         </Button>
       </Box>
       {kept.jars.length > 0 && (
-        <Box tabIndex={0} role="region" aria-label="The jars" sx={{ overflowX: 'auto' }}>
-          <Box component="table" sx={plainTable}>
-            <thead>
-              <tr>
-                <th scope="col">Code</th>
-                <th scope="col">Holds</th>
-                <th scope="col">Where</th>
-                <th scope="col">Finished</th>
+        <PlainTable label="The jars">
+          <thead>
+            <tr>
+              <th scope="col">Code</th>
+              <th scope="col">Holds</th>
+              <th scope="col">Where</th>
+              <th scope="col">Finished</th>
+            </tr>
+          </thead>
+          <tbody>
+            {kept.jars.map((jar) => (
+              <tr key={jar.id} data-jar={jar.code}>
+                <th scope="row">{jar.code}</th>
+                <td>{millilitres(jar.ml)}</td>
+                <td>
+                  <Box
+                    component="input"
+                    aria-label={`Where ${jar.code} went`}
+                    defaultValue={jar.went_to ?? ''}
+                    maxLength={200}
+                    onBlur={(event: { target: { value: string } }) => {
+                      if (event.target.value !== (jar.went_to ?? ''))
+                        void onEdit(jar.id, { went_to: event.target.value });
+                    }}
+                    sx={{ ...textField, minHeight: 32, width: 150 }}
+                  />
+                </td>
+                <td>
+                  <Box
+                    component="button"
+                    type="button"
+                    aria-pressed={jar.finished_at !== null}
+                    aria-label={`${jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString()}: ${jar.code} finished`}
+                    sx={{ ...quietButton, minHeight: 32 }}
+                    onClick={() => void onEdit(jar.id, { finished: jar.finished_at === null })}
+                  >
+                    {jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString()}
+                  </Box>
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {kept.jars.map((jar) => (
-                <tr key={jar.id} data-jar={jar.code}>
-                  <th scope="row">{jar.code}</th>
-                  <td>{millilitres(jar.ml)}</td>
-                  <td>
-                    <Box
-                      component="input"
-                      aria-label={`Where ${jar.code} went`}
-                      defaultValue={jar.went_to ?? ''}
-                      maxLength={200}
-                      onBlur={(event: { target: { value: string } }) => {
-                        if (event.target.value !== (jar.went_to ?? ''))
-                          void onEdit(jar.id, { went_to: event.target.value });
-                      }}
-                      sx={{ ...textField, minHeight: 32, width: 150 }}
-                    />
-                  </td>
-                  <td>
-                    <Box
-                      component="button"
-                      type="button"
-                      aria-pressed={jar.finished_at !== null}
-                      aria-label={`${jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString()}: ${jar.code} finished`}
-                      sx={{ ...quietButton, minHeight: 32 }}
-                      onClick={() => void onEdit(jar.id, { finished: jar.finished_at === null })}
-                    >
-                      {jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString()}
-                    </Box>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </Box>
-        </Box>
+            ))}
+          </tbody>
+        </PlainTable>
       )}
     </Box>
   );

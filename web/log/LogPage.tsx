@@ -6,9 +6,9 @@ import { api, type AxisKey, Refusal, type SauceLog } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { textField } from '../shared/looks';
 import { Frame } from '../shared/Frame';
+import { PlainTable } from '../shared/PlainTable';
 import { LostPage } from '../shared/LostPage';
 import { axisKeys, axisNames, figure, grams, moment, moves, verdict } from '../shared/words';
-import { plainTable } from '../shared/looks';
 
 const OverTime = lazy(async () => ({ default: (await import('./OverTime')).OverTime }));
 
@@ -71,44 +71,42 @@ export function LogPage() {
               <OverTime batches={batches} axis={axis} />
             </Suspense>
           </Box>
-          <Box tabIndex={0} role="region" aria-label="All batches" sx={{ overflowX: 'auto' }}>
-            <Box component="table" sx={plainTable}>
-              <thead>
-                <tr>
-                  <th scope="col">Batch</th>
-                  <th scope="col">Made</th>
-                  <th scope="col">Weight</th>
-                  {axisKeys.map((key) => (
-                    <th scope="col" key={key}>
-                      {axisNames[key]}
-                    </th>
-                  ))}
-                  <th scope="col">pH</th>
-                  <th scope="col">How it tasted</th>
-                </tr>
-              </thead>
-              <tbody>
-                {batches.map((batch) => (
-                  <tr key={batch.id} data-batch-row={batch.id}>
-                    <th scope="row">
-                      <Box component={Link} to={`/batch/${batch.id}`} sx={{ color: 'text.primary' }}>
-                        {batch.code}
-                      </Box>
-                    </th>
-                    <td>{moment(batch.at)}</td>
-                    <td>{grams(batch.grams)}</td>
-                    {axisKeys.map((key) => (
-                      <td key={key} title={verdict(key, batch.axes[key])}>
-                        {figure(batch.axes[key].value)}
-                      </td>
-                    ))}
-                    <td>{batch.measured.ph === null ? '' : batch.measured.ph.value.toFixed(2)}</td>
-                    <td>{tasted(batch)}</td>
-                  </tr>
+          <PlainTable label="All batches">
+            <thead>
+              <tr>
+                <th scope="col">Batch</th>
+                <th scope="col">Made</th>
+                <th scope="col">Weight</th>
+                {axisKeys.map((key) => (
+                  <th scope="col" key={key}>
+                    {axisNames[key]}
+                  </th>
                 ))}
-              </tbody>
-            </Box>
-          </Box>
+                <th scope="col">pH</th>
+                <th scope="col">How it tasted</th>
+              </tr>
+            </thead>
+            <tbody>
+              {batches.map((batch) => (
+                <tr key={batch.id} data-batch-row={batch.id}>
+                  <th scope="row">
+                    <Box component={Link} to={`/batch/${batch.id}`} sx={{ color: 'text.primary' }}>
+                      {batch.code}
+                    </Box>
+                  </th>
+                  <td>{moment(batch.at)}</td>
+                  <td>{grams(batch.grams)}</td>
+                  {axisKeys.map((key) => (
+                    <td key={key} title={verdict(key, batch.axes[key])}>
+                      {figure(batch.axes[key].value)}
+                    </td>
+                  ))}
+                  <td>{batch.measured.ph === null ? '' : batch.measured.ph.value.toFixed(2)}</td>
+                  <td>{tasted(batch)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </PlainTable>
           <Measured batches={batches} learned={log.data?.learned ?? []} />
           {batches.length > 1 && <TwoBatches batches={batches} />}
         </>
@@ -124,34 +122,32 @@ function Measured({ batches, learned }: { batches: readonly Batch[]; learned: Sa
   return (
     <Box component="section" aria-label="Measured and estimated" sx={{ mt: 2.5 }}>
       <Typography variant="h2">Measured and estimated</Typography>
-      <Box tabIndex={0} role="region" aria-label="Measured and estimated, as a table" sx={{ overflowX: 'auto' }}>
-        <Box component="table" sx={plainTable}>
-          <thead>
-            <tr>
-              <th scope="col">Batch</th>
-              <th scope="col">pH measured</th>
-              <th scope="col">estimated</th>
-              <th scope="col">Dissolved, measured</th>
-              <th scope="col">estimated</th>
+      <PlainTable label="Measured and estimated, as a table">
+        <thead>
+          <tr>
+            <th scope="col">Batch</th>
+            <th scope="col">pH measured</th>
+            <th scope="col">estimated</th>
+            <th scope="col">Dissolved, measured</th>
+            <th scope="col">estimated</th>
+          </tr>
+        </thead>
+        <tbody>
+          {measured.map(({ id, code, measured: { ph, solids } }) => (
+            <tr key={id}>
+              <th scope="row">{code}</th>
+              <td>{ph === null ? '' : ph.value.toFixed(2)}</td>
+              <td>
+                {ph?.estimate == null
+                  ? ''
+                  : `${ph.estimate.toFixed(2)} (${(ph.low ?? 0).toFixed(1)}–${(ph.high ?? 0).toFixed(1)})`}
+              </td>
+              <td>{solids === null ? '' : `${solids.value.toFixed(1)} %`}</td>
+              <td>{solids === null ? '' : `${solids.estimate.toFixed(1)} %`}</td>
             </tr>
-          </thead>
-          <tbody>
-            {measured.map(({ id, code, measured: { ph, solids } }) => (
-              <tr key={id}>
-                <th scope="row">{code}</th>
-                <td>{ph === null ? '' : ph.value.toFixed(2)}</td>
-                <td>
-                  {ph?.estimate == null
-                    ? ''
-                    : `${ph.estimate.toFixed(2)} (${(ph.low ?? 0).toFixed(1)}–${(ph.high ?? 0).toFixed(1)})`}
-                </td>
-                <td>{solids === null ? '' : `${solids.value.toFixed(1)} %`}</td>
-                <td>{solids === null ? '' : `${solids.estimate.toFixed(1)} %`}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Box>
-      </Box>
+          ))}
+        </tbody>
+      </PlainTable>
       {learned.map((one) => (
         <Typography key={one.ingredient + one.figure} data-learned sx={{ mt: 1 }}>
           <strong>It repeats:</strong> in {one.batches} batches{' '}

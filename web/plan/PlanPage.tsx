@@ -4,7 +4,8 @@ import { useEffect, useMemo, useState } from 'react';
 import { useLatest } from '../shared/useLatest';
 import { api, type Plan, type PlanDraft, type PlanWish } from '../shared/api';
 import { Frame } from '../shared/Frame';
-import { plainTable, quietButton } from '../shared/looks';
+import { PlainTable } from '../shared/PlainTable';
+import { quietButton } from '../shared/looks';
 import { grams, when } from '../shared/words';
 import { Timeline } from './Timeline';
 import { TextInput } from '../shared/TextInput';
@@ -243,39 +244,37 @@ function ShoppingList({ draft }: { draft: PlanDraft }) {
       <Typography variant="h2" sx={{ mt: 1.5 }}>
         To buy
       </Typography>
-      <Box tabIndex={0} role="region" aria-label="What to buy" sx={{ overflowX: 'auto' }}>
-        <Box component="table" sx={plainTable}>
-          <thead>
-            <tr>
-              <th scope="col">What</th>
-              <th scope="col">Needed</th>
-              <th scope="col">In stock</th>
-              <th scope="col">Buy</th>
-              <th scope="col">Cost</th>
-              <th scope="col">Left over</th>
+      <PlainTable label="What to buy">
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">Needed</th>
+            <th scope="col">In stock</th>
+            <th scope="col">Buy</th>
+            <th scope="col">Cost</th>
+            <th scope="col">Left over</th>
+          </tr>
+        </thead>
+        <tbody>
+          {buy.map((one) => (
+            <tr key={one.ingredient}>
+              <th scope="row">
+                {one.name}
+                {one.out_of_season && (
+                  <Box component="span" sx={{ display: 'block', color: 'text.secondary' }}>
+                    out of season then: see Swap on the bench
+                  </Box>
+                )}
+              </th>
+              <td>{grams(one.need_grams)}</td>
+              <td>{one.stock_grams > 0 ? grams(one.stock_grams) : ''}</td>
+              <td>{one.packs === null ? grams(one.buy_grams) : `${one.packs} × ${grams(one.pack_grams ?? 0)}`}</td>
+              <td>{one.cost === null ? '' : one.cost.toFixed(2)}</td>
+              <td>{one.left_grams === null ? '' : grams(Math.max(0, one.left_grams))}</td>
             </tr>
-          </thead>
-          <tbody>
-            {buy.map((one) => (
-              <tr key={one.ingredient}>
-                <th scope="row">
-                  {one.name}
-                  {one.out_of_season && (
-                    <Box component="span" sx={{ display: 'block', color: 'text.secondary' }}>
-                      out of season then: see Swap on the bench
-                    </Box>
-                  )}
-                </th>
-                <td>{grams(one.need_grams)}</td>
-                <td>{one.stock_grams > 0 ? grams(one.stock_grams) : ''}</td>
-                <td>{one.packs === null ? grams(one.buy_grams) : `${one.packs} × ${grams(one.pack_grams ?? 0)}`}</td>
-                <td>{one.cost === null ? '' : one.cost.toFixed(2)}</td>
-                <td>{one.left_grams === null ? '' : grams(Math.max(0, one.left_grams))}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Box>
-      </Box>
+          ))}
+        </tbody>
+      </PlainTable>
       {draft.shopping.length > buy.length && (
         <Typography sx={{ fontSize: '0.92rem', color: 'text.secondary', mt: 0.5 }}>
           In stock already:{' '}

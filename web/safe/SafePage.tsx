@@ -3,7 +3,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, type Copies } from '../shared/api';
 import { Frame } from '../shared/Frame';
-import { plainTable, quietButton } from '../shared/looks';
+import { PlainTable } from '../shared/PlainTable';
+import { quietButton } from '../shared/looks';
 import { DoorFacts } from './DoorFacts';
 import { TakeIn } from '../shelf/TakeIn';
 
@@ -59,45 +60,43 @@ export function SafePage() {
         <Typography role="status" data-copy-said sx={{ minHeight: '1.6em' }}>
           {said}
         </Typography>
-        <Box tabIndex={0} role="region" aria-label="All copies" sx={{ overflowX: 'auto' }}>
-          <Box component="table" sx={plainTable}>
-            <thead>
-              <tr>
-                <th scope="col">Made</th>
-                <th scope="col">Why</th>
-                <th scope="col">Size</th>
-                <th scope="col">Opens</th>
-                <th scope="col">Put back</th>
+        <PlainTable label="All copies">
+          <thead>
+            <tr>
+              <th scope="col">Made</th>
+              <th scope="col">Why</th>
+              <th scope="col">Size</th>
+              <th scope="col">Opens</th>
+              <th scope="col">Put back</th>
+            </tr>
+          </thead>
+          <tbody>
+            {copies.data?.copies.map((copy) => (
+              <tr key={copy.name} data-copy={copy.name}>
+                <th scope="row">{new Date(copy.at * 1000).toLocaleString()}</th>
+                <td>{reasons[copy.why] ?? copy.why}</td>
+                <td>{(copy.bytes / 1000).toFixed(0)} kB</td>
+                <td>{copy.opens ? 'yes' : 'damaged'}</td>
+                <td>
+                  <Box
+                    component="button"
+                    type="button"
+                    disabled={!copy.opens}
+                    sx={quietButton}
+                    onClick={() =>
+                      void then(
+                        api.putCopyBack(copy.name),
+                        'It is put back. What was there before is a copy now: put that back to undo it.',
+                      )
+                    }
+                  >
+                    Put back
+                  </Box>
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {copies.data?.copies.map((copy) => (
-                <tr key={copy.name} data-copy={copy.name}>
-                  <th scope="row">{new Date(copy.at * 1000).toLocaleString()}</th>
-                  <td>{reasons[copy.why] ?? copy.why}</td>
-                  <td>{(copy.bytes / 1000).toFixed(0)} kB</td>
-                  <td>{copy.opens ? 'yes' : 'damaged'}</td>
-                  <td>
-                    <Box
-                      component="button"
-                      type="button"
-                      disabled={!copy.opens}
-                      sx={quietButton}
-                      onClick={() =>
-                        void then(
-                          api.putCopyBack(copy.name),
-                          'It is put back. What was there before is a copy now: put that back to undo it.',
-                        )
-                      }
-                    >
-                      Put back
-                    </Box>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </Box>
-        </Box>
+            ))}
+          </tbody>
+        </PlainTable>
         <Typography variant="h2" sx={{ mt: 3 }}>
           In and out
         </Typography>
