@@ -2,37 +2,37 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/petrona/wght.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { CssBaseline, ThemeProvider } from '@mui/material';
-import { lazy, StrictMode, Suspense, useSyncExternalStore } from 'react';
+import { StrictMode, useSyncExternalStore } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { BenchPage } from './bench/BenchPage';
 import { keepPages } from './offline/keepPages';
 import { entrance } from './shared/entrance';
+import { later } from './shared/later';
 import { LostPage } from './shared/LostPage';
 import { theme } from './shared/theme';
 import { Shelf } from './shelf/Shelf';
 
-const Pantry = lazy(async () => ({ default: (await import('./pantry/Pantry')).Pantry }));
+const Pantry = later(async () => (await import('./pantry/Pantry')).Pantry);
+const TastePage = later(async () => (await import('./taste/TastePage')).TastePage);
+const ComparePage = later(async () => (await import('./compare/ComparePage')).ComparePage);
+const CookStart = later(async () => (await import('./cook/CookStart')).CookStart);
+const CookPage = later(async () => (await import('./cook/CookPage')).CookPage);
+const LogPage = later(async () => (await import('./log/LogPage')).LogPage);
+const BatchPage = later(async () => (await import('./log/BatchPage')).BatchPage);
+const LabelPage = later(async () => (await import('./log/LabelPage')).LabelPage);
+const CardPage = later(async () => (await import('./log/CardPage')).CardPage);
+const PlanPage = later(async () => (await import('./plan/PlanPage')).PlanPage);
+const TrainerPage = later(async () => (await import('./trainer/TrainerPage')).TrainerPage);
+const SafePage = later(async () => (await import('./safe/SafePage')).SafePage);
+const PalatePage = later(async () => (await import('./palate/PalatePage')).PalatePage);
 
-const TastePage = lazy(async () => ({ default: (await import('./taste/TastePage')).TastePage }));
-const ComparePage = lazy(async () => ({ default: (await import('./compare/ComparePage')).ComparePage }));
-const CookStart = lazy(async () => ({ default: (await import('./cook/CookStart')).CookStart }));
-const CookPage = lazy(async () => ({ default: (await import('./cook/CookPage')).CookPage }));
-const LogPage = lazy(async () => ({ default: (await import('./log/LogPage')).LogPage }));
-const BatchPage = lazy(async () => ({ default: (await import('./log/BatchPage')).BatchPage }));
-const LabelPage = lazy(async () => ({ default: (await import('./log/LabelPage')).LabelPage }));
-const CardPage = lazy(async () => ({ default: (await import('./log/CardPage')).CardPage }));
-const PlanPage = lazy(async () => ({ default: (await import('./plan/PlanPage')).PlanPage }));
-const TrainerPage = lazy(async () => ({ default: (await import('./trainer/TrainerPage')).TrainerPage }));
-const SafePage = lazy(async () => ({ default: (await import('./safe/SafePage')).SafePage }));
-const PalatePage = lazy(async () => ({ default: (await import('./palate/PalatePage')).PalatePage }));
-
-const Entrance = lazy(async () => ({ default: (await import('./shared/Entrance')).Entrance }));
+const Entrance = later(async () => (await import('./shared/Entrance')).Entrance);
 
 /** Asks for the passphrase when the kitchen does. */
 function Doorway() {
   const isShut = useSyncExternalStore(entrance.subscribe, entrance.isShut);
-  return <Suspense>{isShut && <Entrance />}</Suspense>;
+  return isShut && <Entrance />;
 }
 
 const queries = new QueryClient({
@@ -52,26 +52,24 @@ if (root !== null) {
         <QueryClientProvider client={queries}>
           <Doorway />
           <BrowserRouter>
-            <Suspense>
-              <Routes>
-                <Route path="/" element={<Shelf />} />
-                <Route path="/sauce/:id" element={<BenchPage />} />
-                <Route path="/sauce/:id/taste" element={<TastePage />} />
-                <Route path="/sauce/:id/compare" element={<ComparePage />} />
-                <Route path="/sauce/:id/cook" element={<CookStart />} />
-                <Route path="/cook/:id" element={<CookPage />} />
-                <Route path="/sauce/:id/log" element={<LogPage />} />
-                <Route path="/sauce/:id/card" element={<CardPage />} />
-                <Route path="/batch/:id" element={<BatchPage />} />
-                <Route path="/batch/:id/label" element={<LabelPage />} />
-                <Route path="/plan" element={<PlanPage />} />
-                <Route path="/trainer" element={<TrainerPage />} />
-                <Route path="/copies" element={<SafePage />} />
-                <Route path="/palate" element={<PalatePage />} />
-                <Route path="/pantry" element={<Pantry />} />
-                <Route path="*" element={<LostPage />} />
-              </Routes>
-            </Suspense>
+            <Routes>
+              <Route path="/" element={<Shelf />} />
+              <Route path="/sauce/:id" element={<BenchPage />} />
+              <Route path="/sauce/:id/taste" element={<TastePage />} />
+              <Route path="/sauce/:id/compare" element={<ComparePage />} />
+              <Route path="/sauce/:id/cook" element={<CookStart />} />
+              <Route path="/cook/:id" element={<CookPage />} />
+              <Route path="/sauce/:id/log" element={<LogPage />} />
+              <Route path="/sauce/:id/card" element={<CardPage />} />
+              <Route path="/batch/:id" element={<BatchPage />} />
+              <Route path="/batch/:id/label" element={<LabelPage />} />
+              <Route path="/plan" element={<PlanPage />} />
+              <Route path="/trainer" element={<TrainerPage />} />
+              <Route path="/copies" element={<SafePage />} />
+              <Route path="/palate" element={<PalatePage />} />
+              <Route path="/pantry" element={<Pantry />} />
+              <Route path="*" element={<LostPage />} />
+            </Routes>
           </BrowserRouter>
         </QueryClientProvider>
       </ThemeProvider>

@@ -1,7 +1,8 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { later } from '../shared/later';
 import {
   api,
   type Axes,
@@ -27,13 +28,13 @@ import { Saver, type Saving } from './Saver';
 import { useHistory } from './useHistory';
 import { useLatest } from '../shared/useLatest';
 
-const KeepPanel = lazy(async () => ({ default: (await import('./KeepPanel')).KeepPanel }));
-const MethodPanel = lazy(async () => ({ default: (await import('./MethodPanel')).MethodPanel }));
-const PartsPanel = lazy(async () => ({ default: (await import('./PartsPanel')).PartsPanel }));
-const ScalePanel = lazy(async () => ({ default: (await import('./ScalePanel')).ScalePanel }));
-const SwapPanel = lazy(async () => ({ default: (await import('./SwapPanel')).SwapPanel }));
-const ThicknessPanel = lazy(async () => ({ default: (await import('./ThicknessPanel')).ThicknessPanel }));
-const VersionsPanel = lazy(async () => ({ default: (await import('./VersionsPanel')).VersionsPanel }));
+const KeepPanel = later(async () => (await import('./KeepPanel')).KeepPanel);
+const MethodPanel = later(async () => (await import('./MethodPanel')).MethodPanel);
+const PartsPanel = later(async () => (await import('./PartsPanel')).PartsPanel);
+const ScalePanel = later(async () => (await import('./ScalePanel')).ScalePanel);
+const SwapPanel = later(async () => (await import('./SwapPanel')).SwapPanel);
+const ThicknessPanel = later(async () => (await import('./ThicknessPanel')).ThicknessPanel);
+const VersionsPanel = later(async () => (await import('./VersionsPanel')).VersionsPanel);
 
 const savingWords: Record<Saving['state'], string> = {
   saved: 'Saved',
@@ -437,104 +438,102 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                     {one}
                   </Typography>
                 ))}
-                <Suspense>
-                  {panel === 'add' && (
-                    <Corrections
-                      advice={advice.answer}
-                      complaints={kitchen.complaints}
-                      complaint={complaint}
-                      hasAim={hasAim}
-                      onComplaint={setComplaint}
-                      onPreview={setPreviewed}
-                      onApply={applyCorrection}
-                      onSolve={canSolve ? solve : null}
-                    />
-                  )}
-                  {panel === 'method' && (
-                    <MethodPanel
-                      method={draft.method}
-                      pan={draft.pan}
-                      stages={report.stages}
-                      heats={kitchen.heats}
-                      onMethod={(method, field) => {
-                        change((now) => ({ ...now, method }), field);
-                      }}
-                      onPan={(pan) => {
-                        set('pan', pan);
-                      }}
-                    />
-                  )}
-                  {panel === 'swap' && (
-                    <SwapPanel
-                      formula={formula}
-                      lines={report.lines}
-                      kitchen={kitchen}
-                      line={swapLine}
-                      onLine={setSwapLine}
-                      onPreview={setSidePreview}
-                      onApply={rewrite}
-                    />
-                  )}
-                  {panel === 'scale' && (
-                    <ScalePanel
-                      formula={formula}
-                      onPan={(pan) => {
-                        set('pan', pan);
-                      }}
-                      onCook={async (start) => {
-                        await saver.settled();
-                        const cook = await api.cookBatch(sauce.id, start);
-                        await navigate(`/cook/${cook.id}`);
-                      }}
-                      onPreview={setSidePreview}
-                      onApply={(texts, words, finishedMl) => {
-                        const isFinished = report.basis === 'finished' && finishedMl !== null;
-                        change((now) => ({
-                          ...now,
-                          lines: relined(now.lines, [...texts, '']),
-                          yield: isFinished ? `${Math.round(finishedMl)} ml` : now.yield,
-                        }));
-                        setSaid(`${words} Undo takes it back.`);
-                      }}
-                    />
-                  )}
-                  {panel === 'thickness' && (
-                    <ThicknessPanel
-                      formula={formula}
-                      onPan={(pan) => {
-                        set('pan', pan);
-                      }}
-                      heats={kitchen.heats}
-                      onPreview={setSidePreview}
-                      onAdd={(text) => {
-                        rewrite([...editOf(draft).lines, text], `Added ${text}.`);
-                      }}
-                    />
-                  )}
-                  {panel === 'keep' && <KeepPanel formula={formula} sauce={sauce.id} />}
-                  {panel === 'parts' && (
-                    <PartsPanel
-                      report={report}
-                      vessels={kitchen.vessels}
-                      measures={draft.measures}
-                      partMl={draft.part_ml}
-                      onPart={(part) => {
-                        set('part_ml', part);
-                      }}
-                    />
-                  )}
-                  {panel === 'versions' && (
-                    <VersionsPanel
-                      sauce={sauce.id}
-                      written={editOf(draft)}
-                      settle={saver.settled}
-                      onReturn={(version) => {
-                        change(() => draftOf(version));
-                        setSaid(`Version ${version.number} is back. Undo takes it back.`);
-                      }}
-                    />
-                  )}
-                </Suspense>
+                {panel === 'add' && (
+                  <Corrections
+                    advice={advice.answer}
+                    complaints={kitchen.complaints}
+                    complaint={complaint}
+                    hasAim={hasAim}
+                    onComplaint={setComplaint}
+                    onPreview={setPreviewed}
+                    onApply={applyCorrection}
+                    onSolve={canSolve ? solve : null}
+                  />
+                )}
+                {panel === 'method' && (
+                  <MethodPanel
+                    method={draft.method}
+                    pan={draft.pan}
+                    stages={report.stages}
+                    heats={kitchen.heats}
+                    onMethod={(method, field) => {
+                      change((now) => ({ ...now, method }), field);
+                    }}
+                    onPan={(pan) => {
+                      set('pan', pan);
+                    }}
+                  />
+                )}
+                {panel === 'swap' && (
+                  <SwapPanel
+                    formula={formula}
+                    lines={report.lines}
+                    kitchen={kitchen}
+                    line={swapLine}
+                    onLine={setSwapLine}
+                    onPreview={setSidePreview}
+                    onApply={rewrite}
+                  />
+                )}
+                {panel === 'scale' && (
+                  <ScalePanel
+                    formula={formula}
+                    onPan={(pan) => {
+                      set('pan', pan);
+                    }}
+                    onCook={async (start) => {
+                      await saver.settled();
+                      const cook = await api.cookBatch(sauce.id, start);
+                      await navigate(`/cook/${cook.id}`);
+                    }}
+                    onPreview={setSidePreview}
+                    onApply={(texts, words, finishedMl) => {
+                      const isFinished = report.basis === 'finished' && finishedMl !== null;
+                      change((now) => ({
+                        ...now,
+                        lines: relined(now.lines, [...texts, '']),
+                        yield: isFinished ? `${Math.round(finishedMl)} ml` : now.yield,
+                      }));
+                      setSaid(`${words} Undo takes it back.`);
+                    }}
+                  />
+                )}
+                {panel === 'thickness' && (
+                  <ThicknessPanel
+                    formula={formula}
+                    onPan={(pan) => {
+                      set('pan', pan);
+                    }}
+                    heats={kitchen.heats}
+                    onPreview={setSidePreview}
+                    onAdd={(text) => {
+                      rewrite([...editOf(draft).lines, text], `Added ${text}.`);
+                    }}
+                  />
+                )}
+                {panel === 'keep' && <KeepPanel formula={formula} sauce={sauce.id} />}
+                {panel === 'parts' && (
+                  <PartsPanel
+                    report={report}
+                    vessels={kitchen.vessels}
+                    measures={draft.measures}
+                    partMl={draft.part_ml}
+                    onPart={(part) => {
+                      set('part_ml', part);
+                    }}
+                  />
+                )}
+                {panel === 'versions' && (
+                  <VersionsPanel
+                    sauce={sauce.id}
+                    written={editOf(draft)}
+                    settle={saver.settled}
+                    onReturn={(version) => {
+                      change(() => draftOf(version));
+                      setSaid(`Version ${version.number} is back. Undo takes it back.`);
+                    }}
+                  />
+                )}
               </Box>
               <SauceFacts report={report} />
             </>

@@ -1,5 +1,6 @@
 import { Box, Typography } from '@mui/material';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
+import { later } from '../shared/later';
 import { api, type Axes, type Formula, type ThicknessWish } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { rowButton, textField } from '../shared/looks';
@@ -8,7 +9,7 @@ import { useLatest } from '../shared/useLatest';
 import { usePreview } from './usePreview';
 import { TextInput } from '../shared/TextInput';
 
-const ReductionCurve = lazy(async () => ({ default: (await import('./ReductionCurve')).ReductionCurve }));
+const ReductionCurve = later(async () => (await import('./ReductionCurve')).ReductionCurve);
 
 type By = 'window' | 'thickness' | 'volume' | 'weight' | 'solids';
 type Consistency = 'pouring' | 'coating' | 'spooning';
@@ -139,11 +140,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
             {moves(plan.change_steps) === '' ? 'It moves no axis.' : `In steps: ${moves(plan.change_steps)}.`}{' '}
             {plan.dissolved_solids_percent.toFixed(0)} % dissolved then.
           </Typography>
-          {plan.evaporate_grams >= 1 && (
-            <Suspense>
-              <ReductionCurve curve={plan.curve} />
-            </Suspense>
-          )}
+          {plan.evaporate_grams >= 1 && <ReductionCurve curve={plan.curve} />}
           {plan.warnings.map((warning) => (
             <Typography key={warning}>
               <strong>Mind:</strong> {warning}

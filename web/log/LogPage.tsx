@@ -1,7 +1,8 @@
 import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { later } from '../shared/later';
 import { api, type AxisKey, Refusal, type SauceLog } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { textField } from '../shared/looks';
@@ -10,7 +11,7 @@ import { PlainTable } from '../shared/PlainTable';
 import { LostPage } from '../shared/LostPage';
 import { axisKeys, axisNames, figure, grams, moment, moves, verdict } from '../shared/words';
 
-const OverTime = lazy(async () => ({ default: (await import('./OverTime')).OverTime }));
+const OverTime = later(async () => (await import('./OverTime')).OverTime);
 
 type Batch = SauceLog['batches'][number];
 
@@ -67,9 +68,7 @@ export function LogPage() {
               value={axis}
               onChoose={setAxis}
             />
-            <Suspense>
-              <OverTime batches={batches} axis={axis} />
-            </Suspense>
+            <OverTime batches={batches} axis={axis} />
           </Box>
           <PlainTable label="All batches">
             <thead>
