@@ -10,9 +10,11 @@ use App\Models\Sauce;
 use Carbon\CarbonImmutable;
 use Vinculum\Exchange\Csv;
 use Vinculum\Exchange\RecipeFault;
+use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\LabelFault;
+use Vinculum\Ingredient\ProductLabel;
 use Vinculum\Mixture\Component;
 use Vinculum\Quantity\Measures;
 use Vinculum\Style\StyleBook;
@@ -25,9 +27,7 @@ final readonly class Tables
     private const PRODUCT = ['name', 'like', 'stands_in', 'in_stock', 'price', 'pack_grams', ...self::LABEL, 'per_serving', 'ingredients'];
     private const BATCH = ['id', 'sauce', 'version', 'title', 'style', 'made', 'measures', 'yield', 'pan', 'pan_grams', 'doses', 'tastings', 'lines', 'method'];
     private const DECIMALS = 6;
-    /** The longest name, amount of lines and line that a table brings in. */
     private const MOST_LETTERS = 200;
-    private const MOST_LINES = 500;
 
     public function __construct(private Shelf $shelf, private Pantry $pantry) {}
 
@@ -193,10 +193,8 @@ final readonly class Tables
                 return null;
             }
         }
-        $sum = static fn(string ...$components): string => (string) array_sum(array_intersect_key($grams, array_flip($components)));
-        $sugars = Component::sugars();
 
-        return ['name' => $row['name'] ?? '', 'like' => ($row['like'] ?? '') === '' ? $key : $row['like'], 'stands_in' => 'yes', 'in_stock' => 'yes', 'fat' => $sum('fat'), 'carbohydrate' => $sum(Component::Starch->value, ...$sugars), 'sugars' => $sum(...$sugars), 'protein' => $sum('protein'), 'salt' => $sum('salt'), 'acidity' => $sum(...Component::acids())];
+        return ['name' => $row['name'] ?? '', 'like' => ($row['like'] ?? '') === '' ? $key : $row['like'], 'stands_in' => 'yes', 'in_stock' => 'yes', ...array_map(strval(...), ProductLabel::figuresOf($grams))];
     }
 
     /**
@@ -235,10 +233,10 @@ final readonly class Tables
     /** @param array<string, string> $row */
     private static function edit(array $row, int $line, Measures $measures): SauceEdit
     {
-        $texts = static fn(string $column): array => array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $row[$column] ?? '') ?: []), static fn(string $text): bool => $text !== ''));
+        $texts = static fn(string $column): array => ($row[$column] ?? '') === '' ? [] : array_map(trim(...), preg_split('/\R/u', $row[$column]) ?: []);
         $lines = $texts('lines');
-        if ($lines === [] || count($lines) > self::MOST_LINES) {
-            throw ImportFault::table($line, 'its lines are missing or more than ' . self::MOST_LINES . '; they stand in one cell, each in a line of its own');
+        if (!isset($row['lines']) || count($lines) > RecipeReader::MOST_LINES) {
+            throw ImportFault::table($line, 'its lines are missing or more than ' . RecipeReader::MOST_LINES . '; they stand in one cell of the column "lines", each in a line of its own');
         }
         $clipped = static fn(string $column, int $most): ?string => ($row[$column] ?? '') === '' ? null : mb_substr($row[$column], 0, $most);
         $style = $row['style'] ?? '';

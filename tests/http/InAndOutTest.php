@@ -77,7 +77,7 @@ final class InAndOutTest extends HttpTestCase
         yield 'a product with a word for a figure' => ["name,like,salt\nFirst,salt,3\nMine,salt,much\n", 'Line 3 of the table: salt "much" is no number'];
         yield 'a product that cannot be' => ["name,like,salt\nMine,salt,130\n", '100 g'];
         yield 'batches of no day' => ["title,made,lines\nDip,some day,1 tsp salt\n", '"some day" is no date'];
-        yield 'batches of nothing' => ["title,made,lines\nDip,2026-11-24,\n", 'lines are missing'];
+        yield 'batches of nothing' => ["title,made,ingredients\nDip,2026-11-24,1 tsp salt\n", 'lines are missing'];
         yield 'an ingredient like nothing' => ["key,name,water\nmoon-dust,Moon dust,3\n", 'moon-dust'];
     }
 
@@ -140,6 +140,10 @@ final class InAndOutTest extends HttpTestCase
     public function test_batches_go_out_as_csv_and_come_back_with_their_lines_and_days(): void
     {
         $this->demo();
+        foreach ([[], ['For the pot:', '1 tsp salt', '', '2 tsp sugar'], array_fill(0, 600, '1 g salt')] as $number => $lines) {
+            $odd = $this->postJson('/api/sauces', ['title' => "Odd {$number}", 'lines' => $lines])->assertCreated()->json('id');
+            $this->postJson("/api/sauces/{$odd}/batches")->assertCreated();
+        }
         $csv = (string) $this->get('/api/export/batches')->assertOk()->getContent();
         $plain = static fn(): array => Batch::query()->orderBy('created_at')->orderBy('title')->get()->map(static fn(Batch $one): array => [$one->title, $one->created_at?->toIso8601String(), $one->style, $one->measures, $one->yield, $one->pan, $one->pan_grams, $one->lines, $one->method ?? []])->all();
         $before = $plain();

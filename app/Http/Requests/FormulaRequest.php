@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Kitchen\SauceEdit;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Vinculum\Exchange\RecipeReader;
 use Vinculum\Quantity\Measures;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
@@ -14,7 +15,6 @@ use Vinculum\Style\StyleFamily;
 /** A formula as a person writes it. The lines themselves are never refused for what they say. */
 class FormulaRequest extends FormRequest
 {
-    private const MOST_LINES = 20_000;
     private const LONGEST_LINE = 10_000;
     private const MOST_STEPS = 500;
     private const LONGEST_STEP = 2_000;
@@ -33,7 +33,7 @@ class FormulaRequest extends FormRequest
             'pan' => ['sometimes', 'nullable', 'string', 'max:100'],
             'method' => ['sometimes', 'nullable', 'array', 'list', 'max:' . self::MOST_STEPS],
             'method.*' => ['present', 'nullable', 'string', 'max:' . self::LONGEST_STEP],
-            'lines' => ['present', 'array', 'list', 'max:' . self::MOST_LINES],
+            'lines' => ['present', 'array', 'list', 'max:' . RecipeReader::MOST_LINES],
             'lines.*' => ['present', self::text(...)],
         ];
     }

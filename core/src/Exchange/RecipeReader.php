@@ -8,7 +8,8 @@ namespace Vinculum\Exchange;
 final class RecipeReader
 {
     private const MOST_BYTES = 5_000_000;
-    private const MOST_LINES = 20_000;
+    /** The most lines that a sauce may have. */
+    public const MOST_LINES = 20_000;
 
     /** @throws RecipeFault */
     public static function read(string $contents): Recipe

@@ -37,6 +37,21 @@ final readonly class ProductLabel
     ) {}
 
     /**
+     * What a label could say of a composition.
+     *
+     * @param array<string, float> $grams in 100 g, by component
+     *
+     * @return array<string, float> g/100 g by field
+     */
+    public static function figuresOf(array $grams): array
+    {
+        $sum = static fn(string ...$components): float => array_sum(array_intersect_key($grams, array_flip($components)));
+        $sugars = $sum(...Component::sugars());
+
+        return ['fat' => $sum(Component::Fat->value), 'carbohydrate' => $sugars + $sum(Component::Starch->value), 'sugars' => $sugars, 'protein' => $sum(Component::Protein->value), 'salt' => $sum(Component::Salt->value), 'acidity' => $sum(...Component::acids())];
+    }
+
+    /**
      * @param array<string, float|null> $figures      fat, carbohydrate, sugars, protein, salt, acidity in grams, sodium in milligrams
      * @param float|null                $servingGrams grams the figures are for; null for 100 g
      *
