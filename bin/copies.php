@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// ./vinculum backup [FILE], restore FILE, and what start does by itself: check, daily, before-upgrade. Needs nothing but PHP with SQLite.
+// ./vinculum backup [FILE] [--replace], restore FILE, and what start does by itself: check, check-anew, opened, daily, before-upgrade,
+// is-demo. Needs nothing but PHP with SQLite.
 
 use App\Safe\Copies;
 use App\Safe\CopyFault;
@@ -13,16 +14,19 @@ spl_autoload_register(static function (string $class): void {
     }
 });
 
-[$command, $file] = [$argv[1] ?? '', $argv[2] ?? null];
+$command = $argv[1] ?? '';
+$replaces = $command === 'backup' && in_array('--replace', $argv, true);
+$named = array_values(array_filter(array_slice($argv, 2), static fn(string $one): bool => $one !== '--replace' || $command !== 'backup'));
+$file = $named[0] ?? null;
 $copies = Copies::ofThisKitchen();
 $now = new DateTimeImmutable();
 try {
-    if (count($argv) > 3 || ($file !== null && str_starts_with($file, '-'))) {
+    if (count($named) > 1 || ($file !== null && str_starts_with($file, '-'))) {
         throw new CopyFault("{$command} takes one file at most.");
     }
     switch ($command) {
         case 'backup':
-            echo 'The kitchen is copied to ', $copies->make($file, 'by-hand', $now), "\n";
+            echo 'The kitchen is copied to ', $copies->make($file, 'by-hand', $now, $replaces), "\n";
             exit(0);
         case 'restore':
             $before = $copies->putBack($file ?? throw new CopyFault('name the copy to put back: ./vinculum restore FILE'), $now);
@@ -35,6 +39,14 @@ try {
         case 'check':
             $copies->checkKitchen();
             exit(0);
+        case 'check-anew':
+            $copies->checkKitchen(true);
+            exit(0);
+        case 'opened':
+            $copies->opened();
+            exit(0);
+        case 'is-demo':
+            exit($copies->isDemo() ? 0 : 1);
         case 'daily':
             $copies->daily($now);
             exit(0);

@@ -7,6 +7,15 @@ declare(strict_types=1);
 const KINDS = ['js' => 'text/javascript; charset=utf-8', 'css' => 'text/css; charset=utf-8', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'json' => 'application/json', 'webmanifest' => 'application/manifest+json'];
 
 $path = rawurldecode((string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH));
+if (str_contains($path, "\0")) {
+    http_response_code(404);
+
+    return true;
+}
+if ($path === '/api/idle') {
+    // by this the one that started the server knows it from any other on the port
+    header('X-Vinculum-Server: ' . (getenv('VINCULUM_SERVER') ?: 'unknown'));
+}
 $build = (string) realpath(__DIR__ . '/../public/build');
 $file = str_starts_with($path, '/build/') ? realpath(__DIR__ . '/../public' . $path) : false;
 $kind = KINDS[strtolower(pathinfo($path, PATHINFO_EXTENSION))] ?? null;

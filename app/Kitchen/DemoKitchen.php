@@ -9,6 +9,7 @@ use App\Models\Guess;
 use App\Models\Plan;
 use App\Models\Product;
 use App\Models\Sauce;
+use App\Models\Setting;
 use Illuminate\Support\Carbon;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Quantity\Measures;
@@ -42,6 +43,8 @@ final readonly class DemoKitchen
         foreach ($history as $event) {
             self::daysAgo($event['days_ago'], fn() => $this->happen($event));
         }
+
+        Setting::write('demo', 'yes');
 
         return count($files);
     }

@@ -10,11 +10,9 @@ namespace App\Safe;
  */
 final readonly class Copies
 {
-    private const HEADER = "SQLite format 3\0";
-    /** Without these it is no kitchen. */
-    private const TABLES = ['sauces', 'lines', 'versions', 'migrations'];
-    private const DAILY_KEPT = 7;
-    private const PATIENCE_MILLISECONDS = 5000;
+    /** How many of each kind are kept, beside the first of today. */
+    private const KEPT = ['daily' => 7, 'by-hand' => 12, 'before-restore' => 4, 'before-upgrade' => 4, 'set-aside' => 3];
+    private const STALE_SECONDS = 3600;
 
     /**
      * @param string $kitchen the database in use
@@ -35,46 +33,52 @@ final readonly class Copies
     /**
      * A consistent copy of the kitchen as it is now.
      *
-     * @param string|null $file where to; among the kept copies when null
+     * @param string|null $file     where to; among the kept copies when null
+     * @param bool        $replaces whether a file that is there may be written over; the kitchen itself never is
      *
      * @return string where it is
      *
      * @throws CopyFault
      */
-    public function make(?string $file, string $why, \DateTimeImmutable $now): string
+    public function make(?string $file, string $why, \DateTimeImmutable $now, bool $replaces = false): string
     {
-        if (!is_file($this->kitchen) || filesize($this->kitchen) === 0) {
+        if ($this->isMissing()) {
             throw CopyFault::noKitchen();
         }
         $file ??= $this->named($why, $now);
+        $this->refuseTarget($file, $replaces);
         if (!is_dir(dirname($file)) && !@mkdir(dirname($file), 0o700, true)) {
             throw CopyFault::cannotWrite($file);
         }
-        $unfinished = "{$file}.unfinished";
-        @unlink($unfinished);
+        $unfinished = self::unfinished($file);
         try {
-            $from = new \SQLite3($this->kitchen, SQLITE3_OPEN_READWRITE);
-            $from->enableExceptions(true);
-            $from->busyTimeout(self::PATIENCE_MILLISECONDS);
+            $from = DatabaseFile::at($this->kitchen)->open(SQLITE3_OPEN_READWRITE);
             $from->exec('VACUUM INTO ' . "'" . \SQLite3::escapeString($unfinished) . "'");
             $from->close();
+            // where a copy is laid in place of the kitchen by hand, this tells that it is another file
+            DatabaseFile::at($unfinished)->mark(0);
+            $this->check($unfinished);
+            $handle = fopen($unfinished, 'r+');
+            if ($handle === false || !fsync($handle) || !fclose($handle) || !@rename($unfinished, $file)) {
+                throw CopyFault::cannotWrite($file);
+            }
+        } catch (CopyFault $fault) {
+            throw $fault;
         } catch (\Exception) {
-            @unlink($unfinished);
             throw CopyFault::cannotWrite($file);
-        }
-        $this->check($unfinished);
-        $handle = fopen($unfinished, 'r+');
-        if ($handle === false || !fsync($handle) || !fclose($handle) || !rename($unfinished, $file)) {
+        } finally {
             @unlink($unfinished);
-            throw CopyFault::cannotWrite($file);
         }
         chmod($file, 0o600);
+        if (dirname($file) === $this->folder) {
+            $this->prune($why, $file, $now);
+        }
 
         return $file;
     }
 
     /**
-     * Makes the copy the kitchen. What was there before is kept as a copy itself, so that it can be undone.
+     * Makes the copy the kitchen, under a new epoch. What was there before is kept as a copy itself, so that it can be undone.
      *
      * @return string|null the copy of what was there before; null where there was nothing
      *
@@ -82,46 +86,83 @@ final readonly class Copies
      */
     public function putBack(string $file, \DateTimeImmutable $now): ?string
     {
-        $this->check($file);
-        $before = match (true) {
-            !is_file($this->kitchen) || filesize($this->kitchen) === 0 => null,
-            $this->opens($this->kitchen) => $this->make(null, 'before-restore', $now),
-            default => $this->setAside($now),
-        };
-        try {
-            $from = new \SQLite3($file, SQLITE3_OPEN_READONLY);
-            $to = new \SQLite3($this->kitchen, SQLITE3_OPEN_READWRITE | SQLITE3_OPEN_CREATE);
-            $to->enableExceptions(true);
-            $to->busyTimeout(self::PATIENCE_MILLISECONDS);
-            // SQLite writes the pages in one transaction: all of it, or nothing
-            $isDone = $from->backup($to);
-            $to->close();
-            $from->close();
-        } catch (\Exception) {
-            $isDone = false;
+        if (!is_file($file)) {
+            throw CopyFault::notThere($file);
         }
+        if (!DatabaseFile::at($file)->hasHeader()) {
+            throw CopyFault::noCopy($file);
+        }
+        $isItself = self::isSame($file, $this->kitchen);
+        if ($isItself && !$this->wasReplaced()) {
+            throw CopyFault::isTheKitchen($file);
+        }
+        $staged = $this->stage($file, !$isItself);
+        try {
+            $this->check($staged, $file);
+            DatabaseFile::at($staged)->normalise(random_int(1, 0x7FFFFFFF));
+            $before = match (true) {
+                $this->isMissing() => null,
+                !$isItself && $this->opens($this->kitchen) => $this->make(null, 'before-restore', $now),
+                default => $this->setAside($now),
+            };
+            $this->overwriteWith($staged);
+        } finally {
+            array_map(static fn(string $left): bool => @unlink($left), [$staged, "{$staged}-wal", "{$staged}-shm", "{$staged}-journal"]);
+        }
+        $this->opened();
 
-        return $isDone ? $before : throw CopyFault::notPutBack();
+        return $before;
     }
 
-    /** @throws CopyFault when there is a kitchen that cannot be used */
-    public function checkKitchen(): void
+    /**
+     * Whether the kitchen can be served.
+     *
+     * @param bool $mayBegin a new kitchen may be begun though copies of an older one are there
+     *
+     * @throws CopyFault when there is a kitchen that cannot be used, or one is gone of which there are copies
+     */
+    public function checkKitchen(bool $mayBegin = false): void
     {
         clearstatcache();
         if (!file_exists($this->kitchen) || is_file($this->kitchen) && filesize($this->kitchen) === 0) {
+            if (!$mayBegin && $this->all() !== []) {
+                throw CopyFault::kitchenIsGone($this->kitchen, $this->newestSound());
+            }
+
             return;
         }
         if (!is_file($this->kitchen) || !is_writable($this->kitchen) || !is_writable(dirname($this->kitchen))) {
             throw CopyFault::closed($this->kitchen);
         }
+        if ($this->wasReplaced()) {
+            throw CopyFault::replaced($this->kitchen);
+        }
         try {
             $this->check($this->kitchen);
         } catch (CopyFault $fault) {
-            if ($fault->isOfANewer) {
-                throw $fault;
-            }
-            $sound = array_filter($this->all(), fn(array $copy): bool => $this->opens($copy['file']));
-            throw CopyFault::damagedKitchen($this->kitchen, array_values($sound)[0]['file'] ?? null);
+            throw $fault->isDamage ? CopyFault::damagedKitchen($this->kitchen, $this->newestSound()) : $fault;
+        }
+    }
+
+    /** The kitchen is about to be served: from now on its file can be told from any other put in its place. */
+    public function opened(): void
+    {
+        $mark = random_int(1, 0x7FFFFFFF);
+        $kitchen = DatabaseFile::at($this->kitchen);
+        if ($kitchen->epoch() === 0) {
+            $kitchen->beginEpoch(random_int(1, 0x7FFFFFFF));
+        }
+        $kitchen->mark($mark);
+        @file_put_contents($this->markFile(), (string) $mark);
+    }
+
+    /** Whether the kitchen is the demo, with its make-believe scale. */
+    public function isDemo(): bool
+    {
+        try {
+            return DatabaseFile::at($this->kitchen)->setting('demo') === 'yes';
+        } catch (CopyFault) {
+            return false;
         }
     }
 
@@ -137,38 +178,32 @@ final readonly class Copies
         }
     }
 
-    /** @throws CopyFault when a file is no sound kitchen */
-    public function check(string $file): void
+    /**
+     * @param string|null $named what the file is called where it is told about; itself when null
+     *
+     * @throws CopyFault when a file is no sound kitchen
+     */
+    public function check(string $file, ?string $named = null): void
     {
+        $named ??= $file;
         if (!is_file($file)) {
-            throw CopyFault::notThere($file);
+            throw CopyFault::notThere($named);
         }
-        if (@file_get_contents($file, false, null, 0, strlen(self::HEADER)) !== self::HEADER) {
-            throw CopyFault::noCopy($file);
+        if (!DatabaseFile::at($file)->hasHeader()) {
+            throw CopyFault::noCopy($named);
         }
-        try {
-            $copy = new \SQLite3($file, SQLITE3_OPEN_READONLY);
-            $copy->enableExceptions(true);
-            $sound = $copy->querySingle('PRAGMA integrity_check');
-            $tables = [];
-            $found = $copy->query("SELECT name FROM sqlite_master WHERE type = 'table'");
-            while ($found instanceof \SQLite3Result && is_array($row = $found->fetchArray(SQLITE3_NUM))) {
-                $tables[] = is_string($row[0]) ? $row[0] : '';
-            }
-            $newest = in_array('migrations', $tables, true) ? $copy->querySingle('SELECT MAX(migration) FROM migrations') : '';
-            $copy->close();
-        } catch (\Exception) {
-            throw CopyFault::damaged($file);
+        $schema = DatabaseFile::at($file)->schema($named);
+        $newest = $schema['newest'];
+        if ($newest === null) {
+            throw CopyFault::noCopy($named);
         }
-        if ($sound !== 'ok') {
-            throw CopyFault::damaged($file);
+        $ours = KitchenSchema::ofThisVersion($this->root);
+        if ($newest > $ours->newest()) {
+            throw CopyFault::newer($named);
         }
-        if (array_diff(self::TABLES, $tables) !== []) {
-            throw CopyFault::noCopy($file);
-        }
-        $ours = array_map(static fn(string $path): string => basename($path, '.php'), glob("{$this->root}/database/migrations/*.php") ?: []);
-        if (is_string($newest) && $newest > max(['', ...$ours])) {
-            throw CopyFault::newer($file);
+        $odd = $ours->difference($newest, $schema['sql']);
+        if ($odd !== null) {
+            throw CopyFault::foreign($named, $odd);
         }
     }
 
@@ -178,12 +213,8 @@ final readonly class Copies
         if (glob("{$this->folder}/kitchen-daily-{$now->format('Ymd')}-*.sqlite") !== []) {
             return null;
         }
-        $made = $this->make(null, 'daily', $now);
-        $all = glob("{$this->folder}/kitchen-daily-*.sqlite") ?: [];
-        sort($all);
-        array_map(unlink(...), array_slice($all, 0, max(0, count($all) - self::DAILY_KEPT)));
 
-        return $made;
+        return $this->make(null, 'daily', $now);
     }
 
     /** @return list<array{name: string, why: string, file: string, bytes: int, at: int}> the newest first */
@@ -199,15 +230,104 @@ final readonly class Copies
     public function isOutdated(): bool
     {
         try {
-            $kitchen = new \SQLite3($this->kitchen, SQLITE3_OPEN_READONLY);
-            $kitchen->enableExceptions(true);
-            $seen = (int) $kitchen->querySingle('SELECT COUNT(*) FROM migrations');
-            $kitchen->close();
-        } catch (\Exception) {
+            $newest = DatabaseFile::at($this->kitchen)->schema($this->kitchen)['newest'];
+        } catch (CopyFault) {
             return false;
         }
 
-        return $seen < count(glob("{$this->root}/database/migrations/*.php") ?: []);
+        return $newest !== null && $newest < KitchenSchema::ofThisVersion($this->root)->newest();
+    }
+
+    private function isMissing(): bool
+    {
+        clearstatcache();
+
+        return !is_file($this->kitchen) || filesize($this->kitchen) === 0;
+    }
+
+    /**
+     * Whether another file was laid in place of the kitchen while changes of the one before still lie beside it. SQLite would
+     * lay those over the new one.
+     */
+    private function wasReplaced(): bool
+    {
+        $log = "{$this->kitchen}-wal";
+        $mark = @file_get_contents($this->markFile());
+
+        return is_file($log) && filesize($log) > 0 && $mark !== false && (int) $mark !== DatabaseFile::at($this->kitchen)->markOnDisk();
+    }
+
+    private function markFile(): string
+    {
+        return "{$this->kitchen}.mark";
+    }
+
+    private function newestSound(): ?string
+    {
+        foreach ($this->all() as $copy) {
+            if ($this->opens($copy['file'])) {
+                return $copy['file'];
+            }
+        }
+
+        return null;
+    }
+
+    /** @throws CopyFault where a copy may not go */
+    private function refuseTarget(string $file, bool $replaces): void
+    {
+        clearstatcache();
+        $isKitchen = array_filter(['', '-wal', '-shm', '-journal', '.mark', '.serving'], fn(string $end): bool => self::isSame($file, $this->kitchen . $end));
+        if ($isKitchen !== []) {
+            throw CopyFault::isTheKitchen($file);
+        }
+        if (is_link($file) || file_exists($file) && !is_file($file)) {
+            throw CopyFault::noPlainFile($file);
+        }
+        if (!$replaces && file_exists($file)) {
+            throw CopyFault::isThere($file);
+        }
+    }
+
+    private static function isSame(string $one, string $other): bool
+    {
+        $place = static fn(string $file): string => (realpath(dirname($file)) ?: dirname($file)) . '/' . basename($file);
+        $number = static fn(string $file): array|false => ($stat = @stat($file)) === false ? false : [$stat['dev'], $stat['ino']];
+
+        return $place($one) === $place($other) || realpath($one) !== false && realpath($one) === realpath($other) || $number($one) !== false && $number($one) === $number($other);
+    }
+
+    /** A copy of the copy, with its log where it has one, in a folder of our own: it may lie where nothing can be written. */
+    private function stage(string $file, bool $withLog): string
+    {
+        $staged = self::unfinished("{$this->folder}/kitchen-restoring.sqlite");
+        if (!is_dir($this->folder) && !@mkdir($this->folder, 0o700, true) || !@copy($file, $staged)) {
+            @unlink($staged);
+            throw CopyFault::cannotWrite($staged);
+        }
+        if ($withLog && is_file("{$file}-wal")) {
+            @copy("{$file}-wal", "{$staged}-wal");
+        }
+
+        return $staged;
+    }
+
+    /** @throws CopyFault */
+    private function overwriteWith(string $staged): void
+    {
+        try {
+            $from = DatabaseFile::at($staged)->open(SQLITE3_OPEN_READONLY);
+            $to = DatabaseFile::at($this->kitchen)->open(SQLITE3_OPEN_READWRITE | SQLITE3_OPEN_CREATE);
+            // SQLite writes the pages in one transaction: all of it, or nothing
+            $isDone = $from->backup($to);
+            $to->close();
+            $from->close();
+        } catch (\Exception) {
+            $isDone = false;
+        }
+        if (!$isDone) {
+            throw CopyFault::notPutBack();
+        }
     }
 
     /** A kitchen that cannot be used makes room, and is kept as it is: somebody may yet read something from it. */
@@ -217,13 +337,44 @@ final readonly class Copies
         if (!is_dir($this->folder) && !@mkdir($this->folder, 0o700, true) || !@rename($this->kitchen, $aside)) {
             throw CopyFault::notPutBack();
         }
-        array_map(static fn(string $log): bool => @unlink($log), ["{$this->kitchen}-wal", "{$this->kitchen}-shm"]);
+        if (is_file("{$this->kitchen}-wal")) {
+            @rename("{$this->kitchen}-wal", "{$aside}-wal");
+        }
+        @unlink("{$this->kitchen}-shm");
+        $this->prune('set-aside', $aside, $now);
 
         return $aside;
     }
 
+    /** Leaves of one kind the newest, the first of today and the one just made; the clock may have been set in between. */
+    private function prune(string $why, string $made, \DateTimeImmutable $now): void
+    {
+        $all = glob("{$this->folder}/kitchen-{$why}-*.sqlite") ?: [];
+        sort($all);
+        $ofToday = array_values(array_filter($all, static fn(string $file): bool => str_starts_with(basename($file), "kitchen-{$why}-{$now->format('Ymd')}-")));
+        $spared = [$made, $ofToday[0] ?? $made];
+        $others = array_values(array_filter($all, static fn(string $file): bool => !in_array($file, $spared, true)));
+        $room = max(0, (self::KEPT[$why] ?? 4) - 1);
+        foreach (array_slice($others, 0, max(0, count($others) - $room)) as $old) {
+            @unlink($old);
+            @unlink("{$old}-wal");
+        }
+        foreach (glob("{$this->folder}/*.unfinished") ?: [] as $left) {
+            if ((int) @filemtime($left) < time() - self::STALE_SECONDS) {
+                @unlink($left);
+            }
+        }
+    }
+
+    private static function unfinished(string $file): string
+    {
+        return "{$file}." . bin2hex(random_bytes(6)) . '.unfinished';
+    }
+
     private function named(string $why, \DateTimeImmutable $now): string
     {
-        return "{$this->folder}/kitchen-{$why}-{$now->format('Ymd-His')}-" . substr($now->format('u'), 0, 3) . '.sqlite';
+        $name = "{$this->folder}/kitchen-{$why}-{$now->format('Ymd-His')}-" . substr($now->format('u'), 0, 3);
+
+        return file_exists("{$name}.sqlite") ? "{$name}-" . bin2hex(random_bytes(2)) . '.sqlite' : "{$name}.sqlite";
     }
 }

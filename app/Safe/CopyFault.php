@@ -7,7 +7,7 @@ namespace App\Safe;
 /** A copy that cannot be made or trusted; the message says why, and that nothing was changed. */
 final class CopyFault extends \RuntimeException
 {
-    public function __construct(string $says, public readonly bool $isOfANewer = false)
+    public function __construct(string $says, public readonly bool $isDamage = false)
     {
         parent::__construct($says);
     }
@@ -22,6 +22,21 @@ final class CopyFault extends \RuntimeException
         return new self("{$file} could not be written: is there room, and may you write there? Nothing was changed.");
     }
 
+    public static function isThere(string $file): self
+    {
+        return new self("{$file} is there already, and was left as it is: take another name, or add --replace.");
+    }
+
+    public static function noPlainFile(string $file): self
+    {
+        return new self("{$file} is a link, a folder or a device, and was left as it is: name a plain file.");
+    }
+
+    public static function isTheKitchen(string $file): self
+    {
+        return new self("{$file} is the kitchen itself, which is in use: name another file. Nothing was changed.");
+    }
+
     public static function notThere(string $file): self
     {
         return new self("there is no file {$file}.");
@@ -29,17 +44,42 @@ final class CopyFault extends \RuntimeException
 
     public static function noCopy(string $file): self
     {
-        return new self("{$file} is no copy of a kitchen. Nothing was changed.");
+        return new self("{$file} is no copy of a kitchen. Nothing was changed.", true);
+    }
+
+    public static function foreign(string $file, string $what): self
+    {
+        return new self("{$file} is no copy of a kitchen: {$what} in it is not as Vinculum makes it. Nothing was changed.");
     }
 
     public static function damaged(string $file): self
     {
-        return new self("{$file} is damaged and was not used. Nothing was changed: try an older copy.");
+        return new self("{$file} is damaged and was not used. Nothing was changed: try an older copy.", true);
+    }
+
+    public static function busy(string $file): self
+    {
+        return new self("{$file} is busy: somebody else is writing to it for long now. Nothing was changed: try again.");
+    }
+
+    public static function unreadable(string $file): self
+    {
+        return new self("{$file} could not be read: may you read it and its folder, and is the disk well? Nothing was changed.");
     }
 
     public static function damagedKitchen(string $kitchen, ?string $newest): self
     {
         return new self("the kitchen in {$kitchen} is damaged, and was left as it is. " . ($newest === null ? 'There is no copy of it here: put one back with ./vinculum restore FILE.' : "The newest sound copy: ./vinculum restore {$newest}"));
+    }
+
+    public static function kitchenIsGone(string $kitchen, ?string $newest): self
+    {
+        return new self("the kitchen in {$kitchen} is gone, and there are copies of it. " . ($newest === null ? 'None of them is sound' : "To put the newest back: ./vinculum restore {$newest}") . '. To begin a new one all the same: ./vinculum start --anew');
+    }
+
+    public static function replaced(string $kitchen): self
+    {
+        return new self("another file was put in place of the kitchen in {$kitchen} while changes of the one before lie beside it in " . basename($kitchen) . "-wal; mixed, they would spoil it. Nothing was changed. To use the file that is there now: ./vinculum restore {$kitchen}");
     }
 
     public static function closed(string $kitchen): self
@@ -49,7 +89,7 @@ final class CopyFault extends \RuntimeException
 
     public static function newer(string $file): self
     {
-        return new self("{$file} was made by a newer Vinculum. Nothing was changed: upgrade first.", true);
+        return new self("{$file} was made by a newer Vinculum. Nothing was changed: upgrade first.");
     }
 
     public static function notPutBack(): self

@@ -1,0 +1,297 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Server;
+
+use App\Safe\Copies;
+use App\Safe\CopyFault;
+
+/**
+ * Keeps PHP's own server running for as long as the launcher does: starts it, starts it anew when it or one of its workers
+ * died, says so in the log, and makes the daily copy. Plain PHP.
+ */
+final class Supervisor
+{
+    private const READY_SECONDS = 15.0;
+    private const LOOKS_EVERY_MICROSECONDS = 250_000;
+    /** So long requests that are on their way may hold up a new start. */
+    private const QUIET_SECONDS = 5.0;
+    /** Deaths within a minute after which something is wrong that no new start mends. */
+    private const MOST_DEATHS = 6;
+    private const COPIES_EVERY_SECONDS = 1200;
+
+    /** @var resource|null */
+    private $server;
+
+    /** @var resource|null */
+    private $instruments;
+
+    /** @var list<int> the server's workers when it was last looked at: they outlive it when it is killed */
+    private array $knownWorkers = [];
+
+    private bool $isAskedToStop = false;
+
+    /** @var list<float> */
+    private array $deaths = [];
+
+    private readonly string $token;
+
+    /**
+     * @param list<string> $homeAddresses names under which the home network finds this machine; none where it is not served
+     * @param string|null  $ownInstruments where the cook's instruments listen, or the file that says so
+     * @param bool         $hasStandIn     a stand-in plays the instruments, where there are none of the cook's own
+     */
+    public function __construct(
+        private readonly string $root,
+        private readonly int $port,
+        private readonly array $homeAddresses,
+        private readonly ?string $ownInstruments,
+        private readonly bool $hasStandIn,
+        private readonly int $workers,
+        private readonly ServerLog $log,
+    ) {
+        $this->token = bin2hex(random_bytes(8));
+    }
+
+    /** Serves until it is asked to stop; exit status 0 then, 1 where it could not go on. */
+    public function run(): int
+    {
+        pcntl_async_signals(true);
+        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
+            pcntl_signal($signal, function (): void {
+                $this->isAskedToStop = true;
+            });
+        }
+        try {
+            return $this->serve();
+        } finally {
+            $this->stop();
+        }
+    }
+
+    private function serve(): int
+    {
+        $this->startInstruments();
+        $this->startServer();
+        $fault = $this->waitUntilReady();
+        if ($fault !== null) {
+            fwrite(STDERR, "vinculum: {$fault}\n");
+
+            return 1;
+        }
+        if ($this->isAskedToStop) {
+            return 0;
+        }
+        $this->whatDied();
+        $this->announce();
+        $copiedAt = microtime(true);
+        while (!$this->isAskedToStop) {
+            usleep(self::LOOKS_EVERY_MICROSECONDS);
+            $died = $this->whatDied();
+            if ($died !== null && !$this->startAnew($died)) {
+                return 1;
+            }
+            if (microtime(true) - $copiedAt > self::COPIES_EVERY_SECONDS) {
+                $this->copy();
+                $copiedAt = microtime(true);
+            }
+        }
+
+        return 0;
+    }
+
+    private function startServer(): void
+    {
+        $on = $this->homeAddresses === [] ? '127.0.0.1' : '0.0.0.0';
+        $settings = ['opcache.enable=1', 'opcache.enable_cli=1', 'opcache.memory_consumption=64', 'opcache.max_accelerated_files=8000', 'opcache.revalidate_freq=2', 'memory_limit=128M', 'max_execution_time=20', 'post_max_size=6M', 'display_errors=0', 'expose_php=0'];
+        $command = [PHP_BINARY, ...array_merge([], ...array_map(static fn(string $one): array => ['-d', $one], $settings)), '-S', "{$on}:{$this->port}", '-t', 'public', 'bin/serve.php'];
+        $environment = [...getenv(), 'VINCULUM_LAN' => implode(' ', $this->homeAddresses), 'VINCULUM_INSTRUMENTS' => $this->instrumentsFile(), 'VINCULUM_SERVER' => $this->token, 'PHP_CLI_SERVER_WORKERS' => (string) $this->workers];
+        $this->server = proc_open($command, $this->log->streams(), $pipes, $this->root, $environment) ?: null;
+    }
+
+    private function startInstruments(): void
+    {
+        $this->forgetStandIn();
+        if ($this->ownInstruments === null && $this->hasStandIn) {
+            $this->instruments = proc_open([PHP_BINARY, 'bin/instruments.php', $this->instrumentsFile()], $this->log->streams(), $pipes, $this->root) ?: null;
+        }
+    }
+
+    private function instrumentsFile(): string
+    {
+        return $this->ownInstruments ?? "{$this->root}/storage/framework/instruments-{$this->port}.json";
+    }
+
+    /** @return string|null why it is not ready; null where it is */
+    private function waitUntilReady(): ?string
+    {
+        $end = microtime(true) + self::READY_SECONDS;
+        while (microtime(true) < $end && !$this->isAskedToStop) {
+            if ($this->process() === null) {
+                return "the server stopped at once, perhaps because something else took port {$this->port}; storage/logs/server.log says why";
+            }
+            if ($this->answers()) {
+                return null;
+            }
+            usleep(30_000);
+        }
+
+        return $this->isAskedToStop ? null : 'the server does not answer; storage/logs/server.log says why';
+    }
+
+    /** Whether our own server answers, and not another on the same port. */
+    private function answers(): bool
+    {
+        $answer = @file_get_contents("http://127.0.0.1:{$this->port}/api/idle", false, stream_context_create(['http' => ['timeout' => 2, 'ignore_errors' => true]]));
+        $said = implode("\n", $http_response_header ?? []);
+
+        return $answer !== false && str_contains($said, ' 200') && stripos($said, "X-Vinculum-Server: {$this->token}") !== false;
+    }
+
+    private function announce(): void
+    {
+        echo "Vinculum is at http://127.0.0.1:{$this->port} (Ctrl+C stops it)\n";
+        if ($this->homeAddresses !== []) {
+            echo "The home network finds it here, with the passphrase:\n";
+            foreach ($this->homeAddresses as $host) {
+                echo "  http://{$host}:{$this->port}\n";
+            }
+            echo "What goes over the network is not encrypted: serve it in a network you trust.\n";
+        }
+        flush();
+    }
+
+    /** @return string|null what is there no longer; null where all is well */
+    private function whatDied(): ?string
+    {
+        $server = $this->process();
+        if ($server === null) {
+            return 'the server ended';
+        }
+        $workers = self::childrenOf($server);
+        $this->knownWorkers = array_values(array_unique([...$this->knownWorkers, ...$workers]));
+        $dead = $this->workers > 1 ? $this->workers - count($workers) : 0;
+
+        return $dead > 0 ? sprintf('%d of %d workers died', $dead, $this->workers) : null;
+    }
+
+    private function startAnew(string $died): bool
+    {
+        $now = microtime(true);
+        $this->deaths = [...array_filter($this->deaths, static fn(float $at): bool => $at > $now - 60.0), $now];
+        if (count($this->deaths) > self::MOST_DEATHS) {
+            $this->log->note("{$died}, again and again: giving up");
+            fwrite(STDERR, sprintf("vinculum: %s, %d times within a minute, so it is not started again; storage/logs/server.log says more. What was saved is safe: ./vinculum start goes on.\n", $died, count($this->deaths)));
+
+            return false;
+        }
+        $this->log->note("{$died}: starting it anew");
+        // what is on its way may end first
+        for ($wait = 0.0; $wait < self::QUIET_SECONDS && $this->process() !== null && $this->isBusy(); $wait += 0.05) {
+            usleep(50_000);
+        }
+        $this->stopServer();
+        $this->startServer();
+        $fault = $this->waitUntilReady();
+        $this->whatDied();
+        $this->log->note($fault ?? 'it answers again');
+
+        return true;
+    }
+
+    /** Whether a request is on its way: the server ends a connection with its answer. */
+    private function isBusy(): bool
+    {
+        $port = sprintf(':%04X', $this->port);
+        foreach ([...(@file('/proc/net/tcp') ?: []), ...(@file('/proc/net/tcp6') ?: [])] as $line) {
+            $fields = preg_split('/\s+/', trim($line)) ?: [];
+            if (str_ends_with($fields[1] ?? '', $port) && ($fields[3] ?? '') === '01') {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function copy(): void
+    {
+        try {
+            Copies::ofThisKitchen()->daily(new \DateTimeImmutable());
+        } catch (CopyFault $fault) {
+            $this->log->note("the daily copy was not made: {$fault->getMessage()}");
+        }
+        $this->log->rotate();
+    }
+
+    private function stop(): void
+    {
+        $this->stopServer();
+        if (is_resource($this->instruments)) {
+            proc_terminate($this->instruments, SIGTERM);
+            proc_close($this->instruments);
+        }
+        $this->forgetStandIn();
+    }
+
+    private function forgetStandIn(): void
+    {
+        if ($this->ownInstruments === null) {
+            @unlink($this->instrumentsFile());
+        }
+    }
+
+    private function stopServer(): void
+    {
+        if (!is_resource($this->server)) {
+            return;
+        }
+        $server = proc_get_status($this->server)['pid'];
+        // a number may have gone to another process in the meantime
+        $isOurs = static fn(int $process): bool => str_contains((string) @file_get_contents("/proc/{$process}/cmdline"), 'bin/serve.php');
+        $workers = array_values(array_filter(array_unique([...$this->knownWorkers, ...self::childrenOf($server)]), $isOurs));
+        foreach ([$server, ...$workers] as $process) {
+            @posix_kill($process, SIGTERM);
+        }
+        // a worker in the middle of something is given a moment
+        for ($wait = 0; $wait < 40 && array_filter([$server, ...$workers], self::lives(...)) !== []; ++$wait) {
+            proc_get_status($this->server);
+            usleep(25_000);
+        }
+        foreach (array_filter([$server, ...$workers], self::lives(...)) as $process) {
+            @posix_kill($process, SIGKILL);
+        }
+        proc_close($this->server);
+        $this->server = null;
+        $this->knownWorkers = [];
+    }
+
+    private function process(): ?int
+    {
+        $status = is_resource($this->server) ? proc_get_status($this->server) : null;
+
+        return ($status['running'] ?? false) ? $status['pid'] : null;
+    }
+
+    private static function lives(int $process): bool
+    {
+        $state = @file_get_contents("/proc/{$process}/stat");
+
+        return $state !== false && !str_contains(substr($state, (int) strrpos($state, ')')), ' Z ');
+    }
+
+    /** @return list<int> living processes started by this one */
+    private static function childrenOf(int $process): array
+    {
+        $children = [];
+        foreach (glob('/proc/[0-9]*/stat') ?: [] as $file) {
+            $stat = (string) @file_get_contents($file);
+            $fields = explode(' ', substr($stat, (int) strrpos($stat, ')') + 2));
+            if (($fields[1] ?? '') === (string) $process && $fields[0] !== 'Z') {
+                $children[] = (int) basename(dirname($file));
+            }
+        }
+
+        return $children;
+    }
+}
