@@ -22,6 +22,7 @@ use App\Http\Controllers\ScaleController;
 use App\Http\Controllers\SwapController;
 use App\Http\Controllers\ThicknessController;
 use App\Http\Controllers\TrainerController;
+use App\Http\Controllers\UploadController;
 use App\Http\Controllers\VersionController;
 use App\Http\Controllers\WritingController;
 use Illuminate\Support\Facades\Route;
@@ -108,6 +109,10 @@ Route::get('/trainer', [TrainerController::class, 'show']);
 Route::post('/trainer', [TrainerController::class, 'answer']);
 Route::delete('/trainer/{axis}', [TrainerController::class, 'reset'])->where('axis', '[a-z]{1,20}');
 
+Route::post('/uploads', [UploadController::class, 'begin']);
+Route::put('/uploads/{upload}', [UploadController::class, 'add'])->where('upload', '[0-9a-f]{24}');
+Route::get('/uploads/{upload}', [UploadController::class, 'show'])->where('upload', '[0-9a-f]{24}');
+Route::delete('/uploads/{upload}', [UploadController::class, 'forget'])->where('upload', '[0-9a-f]{24}');
 Route::post('/imports/preview', [ImportController::class, 'preview']);
 Route::post('/imports', [ImportController::class, 'store']);
 Route::delete('/imports/{import}', [ImportController::class, 'undo'])->where('import', '[0-9]{1,15}');

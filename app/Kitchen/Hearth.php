@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Kitchen;
 
+use App\Instruments\PhBench;
 use App\Models\Batch;
 use App\Models\Happening;
 use Illuminate\Database\Connection;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Vinculum\Balance\Formula;
+use Vinculum\Balance\Treatment;
+use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\CookSheet\CookPlan;
 use Vinculum\CookSheet\CookRecord;
@@ -48,6 +51,21 @@ final class Hearth
     public function record(Batch $batch): CookRecord
     {
         return CookRecord::of(array_values($batch->happenings->map(static fn(Happening $one) => $one->event())->all()));
+    }
+
+    /** What was done with it, and what was measured of it since anything was last added to taste. */
+    public function treatment(Batch $batch): Treatment
+    {
+        $dosedAt = (float) ($batch->doses->last()?->created_at?->getTimestamp() ?? 0);
+        $readings = ['ph' => [], 'solids' => []];
+        foreach ($this->record($batch)->events as $event) {
+            if (isset($readings[$event->kind]) && $event->at >= $dosedAt) {
+                $readings[$event->kind][] = $event->figure($event->kind === 'ph' ? 'ph' : 'percent');
+            }
+        }
+        $isStale = $readings['ph'] !== [] && (PhBench::calibration()?->isStale(Happening::now()) ?? false);
+
+        return new Treatment(MethodReader::cooks($batch->method ?? []), $readings['ph'], null, $isStale, $readings['solids'] === [] ? null : end($readings['solids']));
     }
 
     /** What really went in, where the batch is cooked from a sheet. */

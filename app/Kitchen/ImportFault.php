@@ -27,6 +27,26 @@ final class ImportFault extends \DomainException
         return new self("Line {$line} of the table: {$why}. Nothing was taken in.");
     }
 
+    public static function noUpload(): self
+    {
+        return new self('That file is not here any more: choose it again.');
+    }
+
+    public static function gap(int $there): self
+    {
+        return new self("Only {$there} bytes of the file are here: go on from there.");
+    }
+
+    public static function noRoom(): self
+    {
+        return new self('There is no room on the disk for this file: make some, and try again. Nothing was taken in.');
+    }
+
+    public static function cancelled(): self
+    {
+        return new self('It was cancelled. Nothing was taken in.');
+    }
+
     public static function nothingThere(): self
     {
         return new self('There is nothing in it.');

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Kitchen;
 
-use App\Instruments\PhBench;
 use App\Models\Batch;
 use App\Models\Happening;
 use App\Models\Jar;
 use App\Models\Tasting;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Connection;
 use Illuminate\Support\Str;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Finished;
@@ -20,10 +20,8 @@ use Vinculum\Contract\BalanceShape;
 use Vinculum\Contract\ComparisonShape;
 use Vinculum\Contract\KeepShape;
 use Vinculum\Contract\LabelShape;
-use Vinculum\Cooking\MethodReader;
 use Vinculum\Keeping\Keep;
 use Vinculum\Keeping\Split;
-use Vinculum\Keeping\Treatment;
 use Vinculum\Labelling\Label;
 use Vinculum\Mixture\Volume;
 use Vinculum\Planning\Shopping;
@@ -36,13 +34,13 @@ final readonly class Ledger
     /** A line that makes less of what doubt the lines bring is not blamed for a gap. */
     private const MAKES_THE_DOUBT = 0.3;
 
-    public function __construct(private Stove $stove, private Hearth $hearth, private Weighing $weighing, private Pantry $pantry) {}
+    public function __construct(private Stove $stove, private Hearth $hearth, private Weighing $weighing, private Pantry $pantry, private Connection $database) {}
 
     /** @return array<string, mixed> all that is known of one batch */
     public function record(Batch $batch): array
     {
         $balance = $this->stove->balance($batch);
-        $keep = $this->keep($batch, $balance);
+        $keep = Keep::of($balance);
         $made = self::made($batch);
         $cost = Shopping::cost($balance->formula, $this->pantry->shelf());
         $planned = Finished::of($this->weighing->formula(SauceEdit::asKept($batch)))->mixture->grams() * ($batch->wish === null ? 1.0 : $this->hearth->plan($batch)->scale->factor);
@@ -61,20 +59,6 @@ final readonly class Ledger
         ];
     }
 
-    public function keep(Batch $batch, Balance $balance): Keep
-    {
-        $record = $this->hearth->record($batch);
-        $readings = [];
-        foreach ($record->events as $event) {
-            if ($event->kind === 'ph') {
-                $readings[] = $event->figure('ph');
-            }
-        }
-        $stale = PhBench::calibration()?->isStale((float) CarbonImmutable::now()->getTimestamp()) ?? false;
-
-        return Keep::of($balance, new Treatment(MethodReader::cooks($batch->method ?? []), $readings, null, $stale));
-    }
-
     /**
      * @param list<string> $uses
      *
@@ -91,6 +75,12 @@ final readonly class Ledger
      * @throws TooMuch when they hold more than there is
      */
     public function fill(Batch $batch, float $millilitres, int $count, ?string $wentTo): void
+    {
+        $this->database->transaction(fn() => $this->fillFrom($batch, $millilitres, $count, $wentTo));
+    }
+
+    /** With the write lock held, so that what others fill meanwhile is counted. */
+    private function fillFrom(Batch $batch, float $millilitres, int $count, ?string $wentTo): void
     {
         $jars = self::jars($batch);
         $filled = array_sum(array_map(static fn(Jar $jar): float => $jar->ml, $jars));

@@ -17,8 +17,6 @@ use Vinculum\Style\StyleBook;
 /** Takes in recipes, tables and whole kitchens, whatever they come in; each as one move that can be undone. */
 final readonly class Porter
 {
-    private const DEEPEST = 64;
-
     public function __construct(private Shelf $shelf, private KitchenFile $file, private Tables $tables, private Connection $database) {}
 
     /**
@@ -28,18 +26,21 @@ final readonly class Porter
      *
      * @throws RecipeFault|ImportFault
      */
-    public function preview(string $contents): array
+    public function preview(Incoming $incoming): array
     {
-        $kitchen = self::kitchenIn($contents);
+        $kitchen = $incoming->kitchen();
         if ($kitchen !== null) {
-            return ['kind' => 'kitchen', 'items' => $this->file->preview($kitchen)];
+            return ['kind' => 'kitchen', 'items' => $this->file->preview($kitchen, $incoming->progress())];
         }
+        $contents = $incoming->contents();
         $table = Tables::in($contents);
         if ($table !== null) {
             return ['kind' => $table, 'items' => $this->tables->preview($table, $contents)];
         }
+        $recipes = RecipeReader::readAll($contents);
+        $standing = self::standing($recipes);
 
-        return ['kind' => 'recipes', 'items' => array_map(fn(Recipe $recipe): array => ['title' => $recipe->title ?? '', 'kind' => sprintf('%d lines', count($recipe->lines)), 'there' => $this->stands($recipe)], RecipeReader::readAll($contents))];
+        return ['kind' => 'recipes', 'items' => array_map(static fn(Recipe $recipe): array => ['title' => $recipe->title ?? '', 'kind' => sprintf('%d lines', count($recipe->lines)), 'there' => self::stands($recipe, $standing)], $recipes)];
     }
 
     /**
@@ -49,52 +50,82 @@ final readonly class Porter
      *
      * @throws RecipeFault|ImportFault|LabelFault
      */
-    public function take(string $contents, Measures $measures, bool $merges): Import
+    public function take(Incoming $incoming, Measures $measures, bool $merges): Import
     {
-        return $this->database->transaction(function () use ($contents, $measures, $merges): Import {
-            [$kitchen, $table] = [self::kitchenIn($contents), Tables::in($contents)];
+        $kitchen = $incoming->kitchen();
+        $import = $this->database->transaction(function () use ($incoming, $kitchen, $measures, $merges): Import {
+            $contents = $kitchen === null ? $incoming->contents() : '';
+            $table = Tables::in($contents);
             $made = match (true) {
-                $kitchen !== null => $this->file->read($kitchen, $merges),
+                $kitchen !== null => $this->file->read($kitchen, $merges, $incoming->progress()),
                 $table !== null => $this->tables->take($table, $contents, $measures, $merges),
                 default => ['sauces' => $this->recipes(RecipeReader::readAll($contents), $measures, $merges)],
             };
-            $counts = array_filter(['sauce' => count($made['sauces'] ?? []), 'batch' => count($made['batches'] ?? []), 'own product' => count($made['products'] ?? [])]);
-            $says = $counts === [] ? 'nothing that was not there' : implode(', ', array_map(static fn(string $what, int $count): string => "{$count} {$what}" . ($count === 1 ? '' : ($what === 'batch' ? 'es' : 's')), array_keys($counts), $counts));
+            $says = [];
+            foreach (['sauces' => 'sauce', 'batches' => 'batch', 'products' => 'own product', 'plans' => 'plan'] as $of => $kind) {
+                $count = count($made[$of] ?? []);
+                if ($count > 0) {
+                    $says[] = "{$count} " . KitchenFile::plural($kind, $count);
+                }
+            }
 
-            return Import::query()->create(['says' => $says, 'made' => $made]);
+            return Import::query()->create(['says' => $says === [] ? 'nothing that was not there' : implode(', ', $says), 'made' => $made]);
         });
+        $incoming->done();
+
+        return $import;
     }
 
     /** Takes out again all that came in with one move. */
     public function undo(Import $import): void
     {
         $this->database->transaction(function () use ($import): void {
-            foreach (array_reverse($import->made) as $table => $ids) {
-                foreach (array_chunk($ids, 500) as $some) {
-                    $this->database->table($table)->whereIn('id', $some)->delete();
+            foreach (array_reverse(array_keys(KitchenFile::TABLES)) as $table) {
+                foreach (array_chunk($import->made[$table] ?? [], 500) as $some) {
+                    match ($table) {
+                        'settings' => $this->database->table($table)->whereIn('name', $some)->delete(),
+                        'weighed_cooks' => $this->database->table($table)->whereIn('batch_id', $some)->delete(),
+                        'sauce_parts' => $this->forgetParts($some),
+                        default => $this->database->table($table)->whereIn('id', $some)->delete(),
+                    };
                 }
             }
             $import->update(['undone_at' => now()]);
         });
     }
 
-    /** @return array<mixed>|null */
-    private static function kitchenIn(string $contents): ?array
+    /** @param array<int|string> $pairs "sauce-part" */
+    private function forgetParts(array $pairs): void
     {
-        if (!str_contains(substr($contents, 0, 400), '"vinculum"')) {
-            return null;
+        foreach ($pairs as $pair) {
+            [$sauce, $part] = [...explode('-', (string) $pair), '0'];
+            $this->database->table('sauce_parts')->where('sauce_id', (int) $sauce)->where('part_id', (int) $part)->delete();
         }
-        $found = json_decode($contents, false, self::DEEPEST);
-
-        return is_object($found) ? (array) $found : throw ImportFault::damaged('it is cut short, or no JSON');
     }
 
-    private function stands(Recipe $recipe): bool
+    /**
+     * @param list<Recipe> $recipes
+     *
+     * @return array<string, list<list<string>>> lines of the sauces on the shelf that are called as one of them, by title
+     */
+    private static function standing(array $recipes): array
     {
-        /** @var list<Sauce> $same */
-        $same = Sauce::query()->with('lines')->where('title', $recipe->title ?? '')->get()->all();
+        $standing = [];
+        $titles = array_values(array_unique(array_map(static fn(Recipe $recipe): string => $recipe->title ?? '', $recipes)));
+        foreach (array_chunk($titles, 400) as $some) {
+            /** @var Sauce $sauce */
+            foreach (Sauce::query()->with('lines')->whereIn('title', $some)->get() as $sauce) {
+                $standing[$sauce->title][] = $sauce->texts();
+            }
+        }
 
-        return array_filter($same, static fn(Sauce $sauce): bool => $sauce->texts() === $recipe->textsWithHeadings()) !== [];
+        return $standing;
+    }
+
+    /** @param array<string, list<list<string>>> $standing */
+    private static function stands(Recipe $recipe, array $standing): bool
+    {
+        return in_array($recipe->textsWithHeadings(), $standing[$recipe->title ?? ''] ?? [], true);
     }
 
     /**
@@ -105,8 +136,9 @@ final readonly class Porter
     private function recipes(array $recipes, Measures $measures, bool $merges): array
     {
         $made = [];
+        $standing = $merges ? self::standing($recipes) : [];
         foreach ($recipes as $recipe) {
-            if ($merges && $this->stands($recipe)) {
+            if (self::stands($recipe, $standing)) {
                 continue;
             }
             $style = $recipe->style !== null && StyleBook::has($recipe->style) ? $recipe->style : null;

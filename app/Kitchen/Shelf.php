@@ -35,6 +35,10 @@ final readonly class Shelf
     {
         return $this->database->transaction(function () use ($id, $revision, $edit): Sauce {
             $sauce = Sauce::query()->with('lines')->findOrFail($id);
+            if ($sauce->revision !== $revision && SauceEdit::asItStands($sauce) == $edit->of($id)) {
+                // the answer to the first time was lost on its way
+                return $sauce;
+            }
             if ($sauce->revision !== $revision) {
                 throw EditConflict::with($sauce);
             }

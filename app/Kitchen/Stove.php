@@ -30,8 +30,6 @@ final readonly class Stove
 {
     /** The way back aims half-way between before and after the dose, within this many steps. */
     private const WAY_BACK_WITHIN = 0.5;
-    /** Half of the 90 % interval of a calibrated home meter. */
-    private const METER = 0.05;
     private const STRENGTHS = ['little' => 0.5, 'clear' => 1.0, 'far' => 2.0];
 
     public function __construct(private Weighing $weighing, private Shelf $shelf, private Tongue $tongue, private Hearth $hearth, private Connection $database) {}
@@ -70,29 +68,28 @@ final readonly class Stove
         return Finished::of($this->formula($batch))->mixture->grams();
     }
 
-    /** @param int|null $doses how many of its doses to count; all when null */
+    /**
+     * What is in the pan, with what was measured of it.
+     *
+     * @param int|null $doses how many of its doses to count; all when null
+     */
     public function balance(Batch $batch, ?int $doses = null): Balance
+    {
+        return Balance::of($this->inThePan($batch, $doses), $this->hearth->treatment($batch));
+    }
+
+    private function inThePan(Batch $batch, ?int $doses = null): Formula
     {
         $formula = $this->formula($batch);
         $given = array_slice($batch->doses->all(), 0, $doses);
 
-        return Balance::of($formula->times(self::factor($batch, $formula))->dosedWith(...array_merge([], ...array_map($this->lines(...), $given))));
+        return $formula->times(self::factor($batch, $formula))->dosedWith(...array_merge([], ...array_map($this->lines(...), $given)));
     }
 
     /** @return array<string, mixed> the balance of what is in the pan now, as the contract shapes it */
     public function report(Batch $batch): array
     {
-        $report = $this->weighing->reportOn($this->balance($batch), SauceEdit::asKept($batch));
-        ['ph' => $ph, 'solids' => $solids] = $this->measured($batch);
-        // what was measured replaces what was estimated
-        if ($ph !== null) {
-            $report['ph'] = ['estimate' => $ph['value'], 'low' => $ph['value'] - self::METER, 'high' => $ph['value'] + self::METER];
-        }
-        if ($solids !== null && is_array($report['batch'])) {
-            $report['batch'] = [...$report['batch'], 'dissolved_solids_percent' => $solids['value']];
-        }
-
-        return $report;
+        return $this->weighing->reportOn($this->balance($batch), SauceEdit::asKept($batch));
     }
 
     /**
@@ -102,14 +99,14 @@ final readonly class Stove
      */
     public function measured(Batch $batch): array
     {
-        $record = $this->hearth->record($batch);
-        if ($record->ph === null && $record->solids === null) {
+        $record = $this->hearth->treatment($batch);
+        if ($record->ph() === null && $record->solids === null) {
             return ['ph' => null, 'solids' => null];
         }
-        $balance = $this->balance($batch);
+        $balance = Balance::of($this->inThePan($batch));
 
         return [
-            'ph' => $record->ph === null ? null : ['value' => $record->ph, 'estimate' => $balance->ph === null ? null : round($balance->ph->value, 2), 'low' => $balance->ph === null ? null : round($balance->ph->low, 2), 'high' => $balance->ph === null ? null : round($balance->ph->high, 2)],
+            'ph' => $record->ph() === null ? null : ['value' => $record->ph(), 'estimate' => $balance->ph === null ? null : round($balance->ph->value, 2), 'low' => $balance->ph === null ? null : round($balance->ph->low, 2), 'high' => $balance->ph === null ? null : round($balance->ph->high, 2)],
             'solids' => $record->solids === null ? null : ['value' => $record->solids, 'estimate' => round($balance->figures['dissolved_solids']->value, 1)],
         ];
     }

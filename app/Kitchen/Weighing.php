@@ -6,9 +6,11 @@ namespace App\Kitchen;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Balance\Treatment;
 use Vinculum\Contract\BalanceShape;
 use Vinculum\Contract\StageShape;
 use Vinculum\Cooking\Hob;
+use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\Counsel;
@@ -47,9 +49,14 @@ final class Weighing
         return StagedCook::of($refused === [] ? $formula : $this->parts->without($refused, $formula), $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, $this->hob->known());
     }
 
+    public static function treatment(SauceEdit $edit): Treatment
+    {
+        return new Treatment(MethodReader::cooks($edit->method));
+    }
+
     public function balance(SauceEdit $edit): Balance
     {
-        return Balance::of($this->formula($edit));
+        return Balance::of($this->formula($edit), self::treatment($edit));
     }
 
     /** @return list<string> what a correction may add when the cook names nothing: the style's usual things, as far as they are there */
@@ -83,7 +90,7 @@ final class Weighing
     public function report(SauceEdit $edit): array
     {
         $cook = $this->cook($edit);
-        $balance = Balance::of($cook->formula);
+        $balance = Balance::of($cook->formula, self::treatment($edit));
 
         return [...$this->reportOn($balance, $edit), 'stages' => StageShape::all($cook), 'notes' => [...$cook->notes, ...$balance->notes]];
     }

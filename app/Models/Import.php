@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int                     $id
  * @property string                  $says
- * @property array<string, list<int>> $made ids by table
+ * @property array<string, list<int|string>> $made keys by table
  * @property CarbonImmutable|null    $undone_at
  */
 final class Import extends Model

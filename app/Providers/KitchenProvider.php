@@ -11,6 +11,7 @@ use App\Kitchen\HomeHob;
 use App\Kitchen\Pantry;
 use App\Kitchen\SauceParts;
 use App\Kitchen\Tongue;
+use App\Kitchen\Uploads;
 use Illuminate\Database\Connection;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -34,6 +35,7 @@ final class KitchenProvider extends ServiceProvider
             NameSearch::useCompiled($names);
         }
         $this->app->bind(Passphrase::class, static fn(): Passphrase => new Passphrase(config()->string('door.folder') . '/passphrase'));
+        $this->app->bind(Uploads::class, static fn(): Uploads => new Uploads(storage_path('framework/uploads')));
         $this->app->bind(Session::class, static function (Application $app): Session {
             $session = $app->make(SessionManager::class)->driver();
 

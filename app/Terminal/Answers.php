@@ -6,6 +6,7 @@ namespace App\Terminal;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Balance\Treatment;
 use Vinculum\Balance\Yielded;
 use Vinculum\Contract\AdviceShape;
 use Vinculum\Contract\BalanceShape;
@@ -23,7 +24,6 @@ use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Keep;
-use Vinculum\Keeping\Treatment;
 use Vinculum\Scaling\Scale;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
@@ -98,9 +98,8 @@ final class Answers
 
     private static function keep(Call $call): Answer
     {
-        [$recipe, , $balance] = self::weigh($call);
-        $ph = $call->measured('--ph', 1.0, 11.0);
-        $keep = Keep::of($balance, new Treatment(MethodReader::cooks($recipe->method), $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0)));
+        [, , $balance] = self::weigh($call);
+        $keep = Keep::of($balance);
 
         return new Answer(KeepShape::of($keep), Printout::keep($keep));
     }
@@ -121,6 +120,13 @@ final class Answers
         return new Answer(['styles' => array_map(StyleShape::of(...), $styles)], Printout::styles($styles));
     }
 
+    private static function treatment(Recipe $recipe, Call $call): Treatment
+    {
+        $ph = $call->measured('--ph', 1.0, 11.0);
+
+        return new Treatment(MethodReader::cooks($recipe->method), $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0));
+    }
+
     /** @return array{Recipe, StyleFamily|null, Balance} */
     private static function weigh(Call $call): array
     {
@@ -130,7 +136,7 @@ final class Answers
         $key = $call->style() ?? $recipe->style;
         $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;
 
-        return [$call->command === 'scale' ? $recipe : $recipe->withNotes($cook->notes), $style, Balance::of($cook->formula)];
+        return [$call->command === 'scale' ? $recipe : $recipe->withNotes($cook->notes), $style, Balance::of($cook->formula, self::treatment($recipe, $call))];
     }
 
     /** @return list<string> */

@@ -11,7 +11,7 @@ final class Box
     private $process;
 
     /** @var array<int, resource> */
-    private array $pipes;
+    private array $pipes = [];
 
     private int $asked = 0;
 

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace Tests\http;
 
 use App\Kitchen\DemoKitchen;
+use App\Kitchen\ImportFault;
+use App\Kitchen\JsonRows;
+use App\Kitchen\KitchenFile;
 use App\Models\Batch;
+use App\Models\Plan;
 use App\Models\Product;
 use App\Models\Sauce;
 use App\Models\Tasting;
@@ -22,13 +26,11 @@ final class InAndOutTest extends HttpTestCase
     public function test_a_whole_kitchen_comes_back_to_the_same_state_in_an_empty_one(): void
     {
         $this->demo();
-        $file = (string) $this->get('/api/export/kitchen')->assertOk()->getContent();
+        $file = $this->get('/api/export/kitchen')->assertOk()->streamedContent();
         $schema = (string) $this->get('/api/export/schema')->assertOk()->getContent();
         self::assertTrue((new Validator())->validate(json_decode($file), $schema)->isValid(), 'as its published schema says');
         $before = self::rows();
-        foreach (array_reverse(self::TABLES) as $table) {
-            DB::table($table)->delete();
-        }
+        $this->emptied();
         $preview = $this->postJson('/api/imports/preview', ['contents' => $file])->assertOk();
         self::assertSame('kitchen', $preview->json('kind'));
         self::assertSame([], array_filter((array) $preview->json('items'), static fn(array $item): bool => $item['there']));
@@ -43,7 +45,7 @@ final class InAndOutTest extends HttpTestCase
     public function test_beside_another_kitchen_what_is_there_is_left_out_or_both_are_kept(): void
     {
         $this->demo();
-        $file = (string) $this->get('/api/export/kitchen')->getContent();
+        $file = $this->get('/api/export/kitchen')->streamedContent();
         $own = $this->postJson('/api/sauces', ['title' => 'My own', 'lines' => ['1 tsp salt']])->json('id');
         [$sauces, $batches] = [Sauce::query()->count(), Batch::query()->count()];
         $merged = $this->postJson('/api/imports', ['contents' => $file])->assertCreated();
@@ -69,7 +71,13 @@ final class InAndOutTest extends HttpTestCase
         yield 'a kitchen of nonsense' => ['{"vinculum": "kitchen", "version": 1, "sauces": [7]}', 'no row'];
         yield 'a kitchen with a hole' => ['{"vinculum": "kitchen", "version": 1, "sauces": [{"id": 1}]}', 'damaged'];
         yield 'lines of no sauce' => ['{"vinculum": "kitchen", "version": 1, "lines": [{"id": 1, "sauce_id": 77, "position": 0, "text": "salt"}]}', 'damaged'];
-        yield 'a column of lists' => ['{"vinculum": "kitchen", "version": 1, "sauces": [{"id": 1, "title": ["a"]}]}', 'neither text nor number'];
+        yield 'a column of lists' => [self::kitchenWith('sauces', ['title' => ['a']]), 'row 1 of sauces, title'];
+        yield 'a moment that is none' => [self::kitchenWith('sauces', ['updated_at' => 1e308]), 'row 1 of sauces, updated_at'];
+        yield 'no minutes' => [self::kitchenWith('weighed_cooks', ['batch_id' => 1, 'square_metres' => 0.04, 'heat' => 'steady', 'minutes' => 0, 'grams_lost' => 50]), 'row 1 of weighed_cooks, minutes'];
+        yield 'a number too large to move' => [self::kitchenWith('sauces', ['id' => 9_223_372_036_854_775_800]), 'row 1 of sauces, id'];
+        yield 'no number' => [self::kitchenWith('guesses', ['axis' => 'salt', 'level' => 1, 'right' => 1]), 'row 1 of guesses'];
+        yield 'one number twice' => ['{"vinculum": "kitchen", "version": 1, "sauces": [{"id": 1, "title": "a", "measures": "us", "revision": 1}, {"id": 1, "title": "b", "measures": "us", "revision": 1}]}', 'row 2 of sauces: its number stands twice'];
+        yield 'more after the end' => ['{"vinculum": "kitchen", "version": 1, "sauces": []} {', 'no JSON'];
         yield 'other JSON' => ['{"songs": []}', 'Recipe'];
         yield 'a page without data' => ['<html><script type="application/ld+json">{"@type": "Person"}</script></html>', 'Recipe'];
         yield 'a binary' => ["\x7FELF\x01\x02\x03" . str_repeat("\x01", 50), 'text'];
@@ -79,6 +87,90 @@ final class InAndOutTest extends HttpTestCase
         yield 'batches of no day' => ["title,made,lines\nDip,some day,1 tsp salt\n", '"some day" is no date'];
         yield 'batches of nothing' => ["title,made,ingredients\nDip,2026-11-24,1 tsp salt\n", 'lines are missing'];
         yield 'an ingredient like nothing' => ["key,name,water\nmoon-dust,Moon dust,3\n", 'moon-dust'];
+    }
+
+    /** @param array<string, mixed> $fields of its only row */
+    private static function kitchenWith(string $table, array $fields): string
+    {
+        $usual = ['id' => 1, 'title' => 'a', 'measures' => 'us', 'revision' => 1];
+
+        return (string) json_encode(['vinculum' => 'kitchen', 'version' => 1, $table => [$table === 'sauces' ? [...$usual, ...$fields] : $fields]]);
+    }
+
+    public function test_a_file_of_any_size_comes_in_piece_by_piece_and_the_same_piece_twice_is_one(): void
+    {
+        $this->demo();
+        $file = $this->get('/api/export/kitchen')->streamedContent();
+        $this->emptied();
+        $upload = $this->postJson('/api/uploads')->assertCreated()->json('upload');
+        foreach (str_split($file, 100_000) as $number => $piece) {
+            for ($time = 0; $time < 2; ++$time) {
+                $this->putJson("/api/uploads/{$upload}", ['at' => 100_000 * $number, 'bytes' => base64_encode($piece)])->assertOk()->assertJsonPath('bytes', min(strlen($file), 100_000 * ($number + 1)));
+            }
+        }
+        $this->putJson("/api/uploads/{$upload}", ['at' => 10 * strlen($file), 'bytes' => 'YQ=='])->assertStatus(422);
+        self::assertSame('kitchen', $this->postJson('/api/imports/preview', ['upload' => $upload])->assertOk()->json('kind'));
+        self::assertGreaterThan(0, $this->getJson("/api/uploads/{$upload}")->assertOk()->json('read'));
+        $this->postJson('/api/imports', ['upload' => $upload])->assertCreated();
+        self::assertSame(8, Sauce::query()->count());
+        $this->getJson("/api/uploads/{$upload}")->assertStatus(422);
+        $this->postJson('/api/imports', ['upload' => $upload])->assertStatus(422);
+        $gone = $this->postJson('/api/uploads')->json('upload');
+        $this->deleteJson("/api/uploads/{$gone}")->assertNoContent();
+        $this->putJson("/api/uploads/{$gone}", ['at' => 0, 'bytes' => 'YQ=='])->assertStatus(422);
+    }
+
+    public function test_reading_ends_with_nothing_taken_in_where_it_is_cancelled_half_way(): void
+    {
+        $this->demo();
+        $file = $this->get('/api/export/kitchen')->streamedContent();
+        $this->emptied();
+        $stream = fopen('php://temp', 'r+');
+        self::assertNotFalse($stream);
+        fwrite($stream, $file);
+        $told = 0;
+        try {
+            $this->app?->make(KitchenFile::class)->read(new JsonRows($stream), true, static function () use (&$told): void {
+                // the third time: rows are being written by then
+                if (++$told === 6) {
+                    throw ImportFault::cancelled();
+                }
+            });
+            self::fail('taken in');
+        } catch (ImportFault $fault) {
+            self::assertStringContainsString('cancelled', $fault->getMessage());
+        }
+        self::assertSame(0, Sauce::query()->count());
+        self::assertGreaterThan(5, $told);
+    }
+
+    public function test_a_kitchen_taken_in_twice_is_there_once_and_undone_it_is_gone_whole_and_comes_in_again(): void
+    {
+        $this->demo();
+        $file = $this->get('/api/export/kitchen')->streamedContent();
+        $before = self::rows();
+        $twice = $this->postJson('/api/imports', ['contents' => $file])->assertCreated()->assertJsonPath('says', 'nothing that was not there');
+        self::assertEquals($before, self::rows(), 'no product, plan or guess twice');
+        $this->emptied();
+        for ($time = 0; $time < 2; ++$time) {
+            $taken = $this->postJson('/api/imports', ['contents' => $file])->assertCreated()->json('id');
+            self::assertEquals($before, self::rows());
+            $this->deleteJson("/api/imports/{$taken}")->assertOk();
+            self::assertSame([], array_filter(self::rows()), 'settings, guesses and rows without a number too');
+        }
+        self::assertNotSame($taken, $twice->json('id'));
+    }
+
+    public function test_a_plan_of_a_sauce_that_is_there_already_names_that_one(): void
+    {
+        $this->demo();
+        $file = json_decode($this->get('/api/export/kitchen')->streamedContent(), true);
+        self::assertNotEmpty($file['plans']);
+        $file['plans'] = [['title' => 'Another Saturday'] + $file['plans'][0]];
+        $this->postJson('/api/imports', ['contents' => json_encode($file)])->assertCreated()->assertJsonPath('says', '1 plan');
+        $plan = Plan::query()->orderByDesc('id')->firstOrFail();
+        self::assertSame(Plan::query()->orderBy('id')->firstOrFail()->items, $plan->items);
+        $this->getJson("/api/plans/{$plan->id}")->assertOk();
     }
 
     #[DataProvider('noFiles')]
@@ -149,9 +241,7 @@ final class InAndOutTest extends HttpTestCase
         $before = $plain();
         self::assertTrue($this->postJson('/api/imports/preview', ['contents' => $csv])->assertJsonPath('kind', 'batches')->json('items.0.there'));
         $this->postJson('/api/imports', ['contents' => $csv])->assertCreated()->assertJsonPath('says', 'nothing that was not there');
-        foreach (array_reverse(self::TABLES) as $table) {
-            DB::table($table)->delete();
-        }
+        $this->emptied();
         $taken = $this->postJson('/api/imports', ['contents' => $csv])->assertCreated();
 
         self::assertEquals($before, $plain());
@@ -191,6 +281,13 @@ final class InAndOutTest extends HttpTestCase
 
         self::assertEqualsWithDelta(8.0, $this->postJson('/api/balance', ['lines' => ['100 g white vinegar']])->json('axes.sour.value'), 0.05);
         self::assertEqualsWithDelta(30.0, Product::query()->where('name', 'Towpath syrup')->firstOrFail()->label['sugars'], 1e-9);
+    }
+
+    private function emptied(): void
+    {
+        foreach (array_reverse(self::TABLES) as $table) {
+            DB::table($table)->delete();
+        }
     }
 
     private function demo(): void

@@ -9,6 +9,7 @@ use App\Kitchen\SauceEdit;
 use App\Kitchen\Tables;
 use App\Models\Sauce;
 use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeLine;
@@ -18,9 +19,14 @@ use Vinculum\Reading\ResolvedLine;
 /** Taking out: nothing is locked in. */
 final readonly class ExportController
 {
-    public function kitchen(KitchenFile $file): Response
+    public function kitchen(KitchenFile $file): StreamedResponse
     {
-        return self::file(json_encode($file->write(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_PRESERVE_ZERO_FRACTION), 'application/json', 'kitchen.json');
+        return new StreamedResponse(static function () use ($file): void {
+            set_time_limit(0);
+            foreach ($file->write() as $piece) {
+                echo $piece;
+            }
+        }, 200, self::headers('application/json', 'kitchen.json'));
     }
 
     public function schema(): Response
@@ -59,6 +65,12 @@ final readonly class ExportController
 
     private static function file(string $contents, string $kind, string $name): Response
     {
-        return new Response($contents, 200, ['Content-Type' => "{$kind}; charset=utf-8", 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
+        return new Response($contents, 200, self::headers($kind, $name));
+    }
+
+    /** @return array<string, string> */
+    private static function headers(string $kind, string $name): array
+    {
+        return ['Content-Type' => "{$kind}; charset=utf-8", 'Content-Disposition' => "attachment; filename=\"{$name}\""];
     }
 }

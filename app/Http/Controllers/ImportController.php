@@ -8,6 +8,7 @@ use App\Http\Faults;
 use App\Http\Requests\ImportRequest;
 use App\Kitchen\ImportFault;
 use App\Kitchen\Porter;
+use App\Kitchen\Uploads;
 use App\Models\Import;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -16,16 +17,16 @@ use Vinculum\Exchange\RecipeFault;
 /** Taking in: what would happen, that it happens, and that it never did. */
 final readonly class ImportController
 {
-    public function __construct(private Porter $porter) {}
+    public function __construct(private Porter $porter, private Uploads $uploads) {}
 
     public function preview(ImportRequest $request): JsonResponse
     {
-        return new JsonResponse(self::attempt(fn(): array => $this->porter->preview($request->contents())));
+        return new JsonResponse(self::attempt(fn(): array => $this->porter->preview($request->incoming($this->uploads))));
     }
 
     public function store(ImportRequest $request): JsonResponse
     {
-        $import = self::attempt(fn(): Import => $this->porter->take($request->contents(), $request->measures(), $request->merges()));
+        $import = self::attempt(fn(): Import => $this->porter->take($request->incoming($this->uploads), $request->measures(), $request->merges()));
 
         return new JsonResponse(self::shape($import), 201);
     }
@@ -50,6 +51,8 @@ final readonly class ImportController
      */
     private static function attempt(callable $work): mixed
     {
+        // a kitchen may be of any size
+        set_time_limit(0);
         try {
             return $work();
         } catch (RecipeFault|ImportFault $fault) {

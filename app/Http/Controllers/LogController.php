@@ -22,9 +22,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\ValidationException;
 use Vinculum\Contract\KeepShape;
-use Vinculum\Cooking\MethodReader;
 use Vinculum\Keeping\Keep;
-use Vinculum\Keeping\Treatment;
 
 /** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
 final readonly class LogController
@@ -103,9 +101,7 @@ final readonly class LogController
 
     public function keep(FormulaRequest $request, Weighing $weighing): JsonResponse
     {
-        $edit = $request->edit();
-
-        return new JsonResponse(KeepShape::of(Keep::of($weighing->balance($edit), new Treatment(MethodReader::cooks($edit->method)))));
+        return new JsonResponse(KeepShape::of(Keep::of($weighing->balance($request->edit()))));
     }
 
     private static function find(int $batch): Batch

@@ -33,6 +33,7 @@ final readonly class Balance
      */
     private function __construct(
         public Formula $formula,
+        public Treatment $treatment,
         public Mixture $mixture,
         public bool $isFinished,
         public Taste $taste,
@@ -44,7 +45,7 @@ final readonly class Balance
         public array $figures,
     ) {}
 
-    public static function of(Formula $formula): self
+    public static function of(Formula $formula, Treatment $treatment = new Treatment()): self
     {
         $finished = Finished::of($formula);
         $mixture = $finished->mixture;
@@ -53,15 +54,16 @@ final readonly class Balance
 
         return new self(
             $formula,
+            $treatment,
             $mixture,
             $finished->isCooked,
             Taste::ofMixture($mixture),
             $axes,
-            self::ph($mixture, $doubt),
-            self::waterActivity($mixture, $doubt),
+            $treatment->measuredPh() ?? self::ph($mixture, $doubt),
+            $treatment->measuredWaterActivity() ?? self::waterActivity($mixture, $doubt),
             Body::of($mixture, self::isEmulsified($formula)),
             [...$finished->notes, ...self::notesOnLines($formula, $mixture)],
-            self::readFigures($doubt),
+            [...self::readFigures($doubt), ...array_filter(['dissolved_solids' => $treatment->measuredSolids()])],
         );
     }
 

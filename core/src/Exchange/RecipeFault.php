@@ -32,6 +32,16 @@ final class RecipeFault extends \RuntimeException
         return new self(sprintf('%d ingredient lines is no recipe; the most that is read is 20,000. Paste only the ingredients of one sauce.', $lines));
     }
 
+    public static function tooManyRecipes(int $most): self
+    {
+        return new self("More than {$most} recipes in one text are not taken in at once: split it, or use the kitchen's own file, which may be of any size.");
+    }
+
+    public static function tooIntricate(): self
+    {
+        return new self('This JSON holds far more than recipes do, and is not read. Save only the recipe.');
+    }
+
     public static function noIngredients(): self
     {
         return new self('No ingredient line was found: write one ingredient per line, such as "2 tbsp cider vinegar".');

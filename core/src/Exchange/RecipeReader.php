@@ -7,7 +7,9 @@ namespace Vinculum\Exchange;
 /** Reads a recipe file, plain text or schema.org JSON-LD, whichever it is. */
 final class RecipeReader
 {
-    private const MOST_BYTES = 5_000_000;
+    public const MOST_BYTES = 5_000_000;
+    /** The most recipes that one text may hold. */
+    public const MOST_RECIPES = 500;
     /** The most lines that a sauce may have. */
     public const MOST_LINES = 20_000;
 
@@ -37,12 +39,16 @@ final class RecipeReader
         $text = self::checked($contents);
         $isPlain = !self::isJson($text) && !WebPage::holdsData($text);
         $recipes = [];
-        foreach ($isPlain ? preg_split('/^(?=#\s)/mu', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] : [$text] as $part) {
+        foreach ($isPlain ? preg_split('/^(?=#\s)/mu', $text, self::MOST_RECIPES + 1, PREG_SPLIT_NO_EMPTY) ?: [] : [$text] as $part) {
             foreach (self::found($part) as $recipe) {
                 if ($recipe->lines !== [] && count($recipe->lines) <= self::MOST_LINES) {
                     $recipes[] = $recipe;
                 }
             }
+        }
+
+        if (count($recipes) > self::MOST_RECIPES) {
+            throw RecipeFault::tooManyRecipes(self::MOST_RECIPES);
         }
 
         return $recipes === [] ? throw RecipeFault::noIngredients() : $recipes;
@@ -77,8 +83,12 @@ final class RecipeReader
         return WebPage::holdsData($text) ? WebPage::recipes($text) : [PlainTextRecipe::read($text)];
     }
 
-    /** UTF-8 without byte order mark; other common encodings are converted. */
-    private static function asText(string $contents): string
+    /**
+     * UTF-8 without byte order mark; other common encodings are converted.
+     *
+     * @throws RecipeFault where it is no text
+     */
+    public static function asText(string $contents): string
     {
         if (str_starts_with($contents, "\xFF\xFE") || str_starts_with($contents, "\xFE\xFF")) {
             $contents = (string) mb_convert_encoding($contents, 'UTF-8', 'UTF-16');

@@ -16,8 +16,11 @@ final class Catalogue
 
     private ?NameSearch $names = null;
 
-    /** @param array<string, Row> $rows */
-    private function __construct(private readonly array $rows) {}
+    /**
+     * @param array<string, Row>        $rows
+     * @param array<string, Ingredient> $own  the cook's own products
+     */
+    private function __construct(private readonly array $rows, private readonly array $own = []) {}
 
     public static function shipped(): self
     {
@@ -38,16 +41,16 @@ final class Catalogue
      *
      * @param array<string, ProductLabel> $products by key
      *
-     * @throws LabelFault
+     * @throws LabelFault|FactsFault
      */
     public function withOwn(array $products): self
     {
-        $rows = [];
+        $own = [];
         foreach ($products as $key => $label) {
-            $rows[$key] = $label->row($key, $this->get($label->like));
+            $own[$key] = $label->ingredient($key, $this->get($label->like));
         }
 
-        return $this->with($rows);
+        return $own === [] ? $this : new self($this->rows, $own + $this->own);
     }
 
     /**
@@ -57,30 +60,30 @@ final class Catalogue
      */
     public function with(array $rows): self
     {
-        return $rows === [] ? $this : new self($rows + $this->rows);
+        return $rows === [] ? $this : new self($rows + $this->rows, $this->own);
     }
 
     public function has(string $key): bool
     {
-        return isset($this->rows[$key]);
+        return isset($this->own[$key]) || isset($this->rows[$key]);
     }
 
     /** @throws FactsFault when there is no such ingredient */
     public function get(string $key): Ingredient
     {
-        return $this->built[$key] ??= Ingredient::fromRow($this->rows[$key] ?? throw FactsFault::unknownKey('ingredient', $key));
+        return $this->own[$key] ?? $this->built[$key] ??= Ingredient::fromRow($this->rows[$key] ?? throw FactsFault::unknownKey('ingredient', $key));
     }
 
     /** @return list<string> */
     public function keys(): array
     {
-        return array_keys($this->rows);
+        return [...array_keys($this->own), ...array_keys($this->rows)];
     }
 
     /** @return list<string> keys of what is the cook's own */
     public function ownKeys(): array
     {
-        return array_keys(array_filter($this->rows, static fn(Row $row): bool => $row->has('own')));
+        return [...array_keys($this->own), ...array_keys(array_filter($this->rows, static fn(Row $row): bool => $row->has('own')))];
     }
 
     /** @return list<Ingredient> */
@@ -92,6 +95,6 @@ final class Catalogue
     /** The ranked search over names, built once. */
     public function names(): NameSearch
     {
-        return $this->names ??= NameSearch::over($this->rows);
+        return $this->names ??= NameSearch::over($this->rows, $this->own);
     }
 }

@@ -98,6 +98,44 @@ final readonly class Ingredient
         );
     }
 
+    /**
+     * A product of the cook's own that is like this one: measured, poured and combined in the same way.
+     *
+     * @param list<string>         $aliases   names of this one that mean it too
+     * @param Mixture              $mixture   of 100 g; what is missing to 100 g becomes "other"
+     * @param array<string, Grade> $grades    by composition group
+     * @param list<string>         $allergens
+     * @param bool                 $heatIsKnown its heat was stated, and does not vary from pod to pod
+     *
+     * @throws FactsFault when it adds up to more than 100 g
+     */
+    public function asOwn(string $key, string $name, array $aliases, Mixture $mixture, array $grades, array $allergens, bool $heatIsKnown): self
+    {
+        $filled = self::settled($mixture, $this->ph, $key);
+
+        return new self(
+            $key,
+            $name,
+            $aliases,
+            [],
+            $this->roles,
+            $filled,
+            $this->ph,
+            $this->density,
+            $this->texture,
+            $this->forms,
+            $this->units,
+            $this->drainedShare,
+            $allergens,
+            self::brokenDiets($this->breaks, $allergens, $filled),
+            $grades,
+            ['own-label', ...$this->sources],
+            $this->heatIsOfPods && !$heatIsKnown,
+            $this->pouredAs,
+            $this->kind(),
+        );
+    }
+
     /** Whether it is the cook's own, not of the shipped catalogue. */
     public function isOwn(): bool
     {
@@ -172,10 +210,20 @@ final readonly class Ingredient
         $amounts['nose_heat'] = $row->numberOrNull('nose') ?? 0.0;
         $amounts['thickening'] = 100.0 * ($row->numberOrNull('thickening') ?? 0.0);
         $amounts['sid'] = $row->numberOrNull('sid') ?? 0.0;
-        $mixture = Mixture::of(array_filter($amounts, static fn(float $amount): bool => $amount !== 0.0));
+
+        return self::settled(Mixture::of(array_filter($amounts, static fn(float $amount): bool => $amount !== 0.0)), $ph, $row->key);
+    }
+
+    /**
+     * A composition filled up to 100 g, with the strong ion difference that gives it its pH.
+     *
+     * @throws FactsFault when it adds up to more
+     */
+    private static function settled(Mixture $mixture, ?float $ph, string $key): Mixture
+    {
         $rest = 100.0 - $mixture->grams();
         if ($rest < -0.6) {
-            throw FactsFault::notANumber($row->key, 'of', sprintf('a composition of %.1f g in 100 g', 100.0 - $rest));
+            throw FactsFault::notANumber($key, 'of', sprintf('a composition of %.1f g in 100 g', 100.0 - $rest));
         }
         $mixture = $mixture->with(Component::Other, $mixture->get(Component::Other) + max(0.0, $rest));
         if ($ph === null) {

@@ -42,13 +42,22 @@ final class NameSearch
 
     private function __construct() {}
 
-    /** @param array<string, Row> $rows ingredient rows by key */
-    public static function over(array $rows): self
+    /**
+     * @param array<string, Row>        $rows ingredient rows by key
+     * @param array<string, Ingredient> $own  the cook's own, by key
+     */
+    public static function over(array $rows, array $own = []): self
     {
         $search = new self();
         if (self::$compiled !== null && array_diff_key(self::$compiled['keys'], $rows) === []) {
             ['aliases' => $search->aliases, 'aliasesWith' => $search->aliasesWith, 'exact' => $search->exact] = self::$compiled;
             $rows = array_diff_key($rows, self::$compiled['keys']);
+        }
+
+        foreach ($own as $key => $product) {
+            foreach ([$product->name, ...$product->aliases] as $alias) {
+                $search->add($key, $alias, true, true);
+            }
         }
 
         return $search->with($rows);

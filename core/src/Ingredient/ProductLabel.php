@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Vinculum\Ingredient;
 
 use Vinculum\Facts\FactsFile;
-use Vinculum\Facts\Row;
 use Vinculum\Facts\Words;
 use Vinculum\Mixture\Component;
-use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Mixture\Mixture;
 
 /**
  * A product from its nutrition label. What the label states counts as measured for this product (grade A); what it does not
@@ -93,52 +92,30 @@ final readonly class ProductLabel
     }
 
     /**
-     * The product as a catalogue row under a key of its own.
+     * The product as an ingredient under a key of its own.
      *
      * @throws LabelFault when it adds up to more than there is room for
      */
-    public function row(string $key, Ingredient $generic): Row
+    public function ingredient(string $key, Ingredient $generic): Ingredient
     {
         [$amounts, $stated] = $this->composition($generic);
-        $grades = array_map(static fn(Grade $grade): string => self::oneLower($grade)->value, $generic->grades);
+        if ($this->shu !== null) {
+            $amounts[Component::CapsaicinoidHeat->value] = 100.0 * $this->shu;
+        }
+        $grades = array_map(self::oneLower(...), $generic->grades);
         foreach ($stated as $group) {
-            $grades[$group] = Grade::A->value;
-        }
-        $fields = [
-            'name' => $this->name,
-            'also' => $this->standsIn ? implode(', ', [$generic->name, str_replace('-', ' ', $generic->key), ...$generic->aliases]) : '',
-            'roles' => implode(', ', $generic->roles),
-            'own' => $generic->kind(),
-            'of' => self::list(array_filter($amounts, static fn(float $grams, string $component): bool => $grams > 0.0 && Component::from($component)->isMass() && $component !== 'sweetener', ARRAY_FILTER_USE_BOTH)),
-            'shu' => (string) ($this->shu ?? $generic->mixture->get(Component::CapsaicinoidHeat) / 100.0),
-            'other_shu' => (string) ($generic->mixture->get(Component::OtherHeat) / 100.0),
-            'nose' => (string) $generic->mixture->get(Component::NoseHeat),
-            'thickening' => (string) ($generic->mixture->get(Component::Thickening) / 100.0),
-            'texture' => $generic->texture->value,
-            'forms' => self::list($generic->forms),
-            'units' => implode(', ', array_map(static fn(string $unit, $amount): string => "{$unit} {$amount->value} {$amount->deviation}", array_keys($generic->units), $generic->units)),
-            'allergens' => implode(', ', $this->ingredients === null || trim($this->ingredients) === '' ? $generic->allergens : self::allergensIn($this->ingredients)),
-            'breaks' => implode(', ', $generic->breaks),
-            'grades' => 'D, ' . implode(', ', array_map(static fn(string $group, string $grade): string => "{$group} {$grade}", array_keys($grades), $grades)),
-            'sources' => 'own-label, ' . implode(', ', $generic->sources),
-        ];
-        foreach (['density' => $generic->density, 'ph' => $generic->ph, 'drained' => $generic->drainedShare] as $field => $value) {
-            if ($value !== null) {
-                $fields[$field] = (string) $value;
-            }
-        }
-        if ($generic->ph === null) {
-            $fields['sid'] = (string) $generic->mixture->get(Component::StrongIonDifference);
-        }
-        if ($generic->heatIsOfPods && $this->shu === null) {
-            $fields['pod'] = 'yes';
-        }
-        if (($amounts['sweetener'] ?? 0.0) > 0.0) {
-            $fields['sweetener_grams'] = (string) $amounts['sweetener'];
-            $fields['sweetener_worth'] = (string) ($amounts['sweetener_sweetness'] ?? 0.0);
+            $grades[$group] = Grade::A;
         }
 
-        return new Row($key, array_filter($fields, static fn(string $field): bool => $field !== ''));
+        return $generic->asOwn(
+            $key,
+            $this->name,
+            $this->standsIn ? [$generic->name, str_replace('-', ' ', $generic->key), ...$generic->aliases] : [],
+            Mixture::of($amounts),
+            $grades,
+            $this->ingredients === null || trim($this->ingredients) === '' ? $generic->allergens : self::allergensIn($this->ingredients),
+            $this->shu !== null,
+        );
     }
 
     /** @return list<string> allergens that a list of ingredients names, in the order of the regulation */
@@ -224,11 +201,5 @@ final readonly class ProductLabel
             Grade::B => Grade::C,
             default => Grade::D,
         };
-    }
-
-    /** @param array<string, float> $amounts */
-    private static function list(array $amounts): string
-    {
-        return implode(', ', array_map(static fn(string $name, float $amount): string => "{$name} " . KitchenNumber::plain($amount, 6), array_keys($amounts), $amounts));
     }
 }

@@ -11,9 +11,9 @@ use Vinculum\Facts\FactsFile;
 final class Cautions
 {
     /** @return list<Caution> the gravest first */
-    public static function for(Balance $balance, ?Treatment $treatment = null): array
+    public static function for(Balance $balance): array
     {
-        $conditions = Conditions::of($balance, $treatment ?? new Treatment(false));
+        $conditions = Conditions::of($balance);
         if ($balance->mixture->grams() <= 0.0) {
             return [];
         }

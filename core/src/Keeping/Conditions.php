@@ -15,11 +15,11 @@ final readonly class Conditions
     /** Where nothing acid is known a sauce counts as neutral. */
     private const NEUTRAL = 7.0;
 
-    private function __construct(private Balance $balance, private Treatment $treatment) {}
+    private function __construct(private Balance $balance) {}
 
-    public static function of(Balance $balance, Treatment $treatment): self
+    public static function of(Balance $balance): self
     {
-        return new self($balance, $treatment);
+        return new self($balance);
     }
 
     /** Whether every condition that the row names holds. */
@@ -35,13 +35,13 @@ final readonly class Conditions
             'ethanol_over' => static fn(): bool => $mixture->percent(Component::Ethanol) > $row->number('ethanol_over'),
             'sugar_over' => static fn(): bool => $mixture->percentOf(Component::sugars()) > $row->number('sugar_over'),
             'heat_over' => fn(): bool => $this->balance->taste->heat > $row->number('heat_over'),
-            'ph_high_over' => fn(): bool => $this->treatment->ph() === null ? $this->balance->ph !== null && $this->balance->ph->high > $row->number('ph_high_over') : $this->treatment->ph() > $row->number('ph_high_over'),
+            'ph_high_over' => fn(): bool => $this->ph() > $row->number('ph_high_over'),
             'ph_over' => fn(): bool => $this->ph() > $row->number('ph_over'),
             'ph_at_most' => fn(): bool => $this->ph() <= $row->number('ph_at_most'),
             'aw_over' => fn(): bool => $this->waterActivity() > $row->number('aw_over'),
             'aw_at_most' => fn(): bool => $this->waterActivity() <= $row->number('aw_at_most'),
-            'cooked' => fn(): bool => $this->treatment->isCooked === ($row->text('cooked') === 'yes'),
-            'unless_measured_ph_at_most' => fn(): bool => $this->treatment->ph() === null || $this->treatment->ph() > $row->number('unless_measured_ph_at_most'),
+            'cooked' => fn(): bool => $this->balance->treatment->isCooked === ($row->text('cooked') === 'yes'),
+            'unless_measured_ph_at_most' => fn(): bool => ($this->balance->treatment->ph() ?? self::NEUTRAL) > $row->number('unless_measured_ph_at_most'),
         ];
         foreach ($tests as $field => $test) {
             if ($row->has($field) && !$test()) {
@@ -55,12 +55,12 @@ final readonly class Conditions
     /** The pH that limits are held against: measured, or the upper end of the estimate. */
     private function ph(): float
     {
-        return $this->treatment->ph() ?? $this->balance->ph->high ?? self::NEUTRAL;
+        return $this->balance->treatment->ph() ?? $this->balance->ph->high ?? self::NEUTRAL;
     }
 
     private function waterActivity(): float
     {
-        return $this->treatment->waterActivity ?? $this->balance->waterActivity->high ?? 1.0;
+        return $this->balance->waterActivity->high ?? 1.0;
     }
 
     /** @param list<string> $keys */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Keeping;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Balance\Treatment;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 
@@ -30,9 +31,10 @@ final readonly class Keep
      */
     private function __construct(public string $storage, public array $days, public ?float $freezerMonths, public array $reasons, public array $traditions, public array $asks, public array $cautions) {}
 
-    public static function of(Balance $balance, Treatment $treatment): self
+    public static function of(Balance $balance): self
     {
-        $conditions = Conditions::of($balance, $treatment);
+        $treatment = $balance->treatment;
+        $conditions = Conditions::of($balance);
         $rules = array_values(array_filter(FactsFile::named('keeping'), $conditions->hold(...)));
         usort($rules, static fn(Row $one, Row $other): int => $one->numbers('days')[1] <=> $other->numbers('days')[1]);
         $storage = in_array('serve-at-once', array_map(static fn(Row $rule): string => $rule->textOr('storage', 'fridge'), $rules), true) ? 'serve-at-once' : 'fridge';
@@ -46,7 +48,7 @@ final readonly class Keep
             array_map(static fn(Row $rule): string => sprintf('%s %s (%s, %s)', $rule->text('reason'), self::days($rule), $rule->text('source'), $rule->text('date')), $rules),
             array_values(array_filter(array_map(static fn(Row $rule): ?string => $rule->has('tradition') ? $rule->text('tradition') : null, $rules))),
             [...$asks, ...self::doubtsAbout($treatment)],
-            Cautions::for($balance, $treatment),
+            Cautions::for($balance),
         );
     }
 

@@ -107,10 +107,29 @@ final class ProductLabelTest extends TestCase
     {
         foreach (Catalogue::shipped()->all() as $generic) {
             $salt = $generic->mixture->get(Component::Salt);
-            $mine = ProductLabel::of('Mine', $generic->key, ['salt' => $salt], false, null, null, null, true)->row('own-1', $generic);
-            $same = Ingredient::fromRow($mine);
+            $same = ProductLabel::of('Mine', $generic->key, ['salt' => $salt], false, null, null, null, true)->ingredient('own-1', $generic);
+            self::assertSame([$generic->forms, $generic->pouredAs, $generic->drainedShare, $generic->texture, $generic->density, $generic->ph], [$same->forms, $same->pouredAs, $same->drainedShare, $same->texture, $same->density, $same->ph], $generic->key);
+            self::assertEquals($generic->units, $same->units, $generic->key);
+            foreach (Component::cases() as $component) {
+                self::assertEqualsWithDelta($generic->mixture->get($component), $same->mixture->get($component), 0.61 + 1e-3 * abs($generic->mixture->get($component)), "{$generic->key} {$component->value}");
+            }
             self::assertEqualsWithDelta(Taste::ofMixture($generic->mixture)->sweet, Taste::ofMixture($same->mixture)->sweet, 0.02 + 1e-3 * Taste::ofMixture($generic->mixture)->sweet, $generic->key);
             self::assertEqualsWithDelta(Taste::ofMixture($generic->mixture)->heat, Taste::ofMixture($same->mixture)->heat, 1e-3, $generic->key);
+        }
+    }
+
+    public function test_an_own_lemon_is_poured_as_juice_and_a_name_with_comma_or_per_cent_captures_no_other_line(): void
+    {
+        $catalogue = Catalogue::shipped()->withOwn([
+            'own-1' => ProductLabel::of('Galley lemon', 'lemon', [], false, null, null, null, true),
+            'own-2' => ProductLabel::of('Sauce, sugar, 50% less salt', 'ketchup', [], false, null, null, null, false),
+        ]);
+        $read = static fn(string $line) => (new LineResolver($catalogue, Measures::Us))->resolve($line);
+
+        self::assertSame('lemon-juice', $read('2 tbsp lemon')->ingredient?->key);
+        self::assertEqualsWithDelta((new LineResolver(Catalogue::shipped(), Measures::Us))->resolve('2 tbsp lemon')->grams->value ?? 0.0, $read('2 tbsp lemon')->grams->value ?? 0.0, 0.1);
+        foreach (['100 g sugar' => 'white-sugar', '5 g salt' => 'salt', '1 tbsp soy sauce' => 'soy-sauce'] as $line => $key) {
+            self::assertSame($key, $read($line)->ingredient?->key, $line);
         }
     }
 

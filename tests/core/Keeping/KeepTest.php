@@ -8,12 +8,12 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Balance\Treatment;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Keeping\Caution;
 use Vinculum\Keeping\Keep;
 use Vinculum\Keeping\StepCautions;
-use Vinculum\Keeping\Treatment;
 use Vinculum\Quantity\Measures;
 
 /** The rules at their edges, against the published limits they name. */
@@ -146,6 +146,6 @@ final class KeepTest extends TestCase
     /** @param list<string> $lines */
     private static function keep(array $lines, Treatment $treatment): Keep
     {
-        return Keep::of(Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric)), $treatment);
+        return Keep::of(Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric), $treatment));
     }
 }
