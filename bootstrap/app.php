@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Faults;
+use App\Http\Middleware\KitchenEpoch;
 use App\Http\Middleware\OnlyOurs;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -24,7 +25,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove([HandleCors::class, TrustProxies::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->prepend(OnlyOurs::class);
         $middleware->group('web', []);
-        $middleware->group('api', [Illuminate\Routing\Middleware\SubstituteBindings::class]);
+        $middleware->group('api', [Illuminate\Routing\Middleware\SubstituteBindings::class, KitchenEpoch::class]);
     })
     ->withExceptions(static fn(Exceptions $exceptions) => Faults::register($exceptions))
     ->create();

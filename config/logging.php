@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 return [
-    'default' => 'single',
+    'default' => 'daily',
     'deprecations' => ['channel' => 'null', 'trace' => false],
     'channels' => [
-        'single' => ['driver' => 'single', 'path' => storage_path('logs/vinculum.log'), 'level' => 'warning'],
+        'daily' => ['driver' => 'daily', 'path' => storage_path('logs/vinculum.log'), 'level' => 'warning', 'days' => 7],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
     ],
 ];

@@ -25,9 +25,10 @@ use App\Http\Controllers\TrainerController;
 use App\Http\Controllers\UploadController;
 use App\Http\Controllers\VersionController;
 use App\Http\Controllers\WritingController;
+use App\Http\Middleware\KitchenEpoch;
 use Illuminate\Support\Facades\Route;
 
-Route::get('/idle', static fn() => response()->json(['idle' => true]));
+Route::get('/idle', static fn() => response()->json(['idle' => true]))->withoutMiddleware(KitchenEpoch::class);
 Route::get('/door', [DoorController::class, 'show']);
 Route::post('/door', [DoorController::class, 'enter']);
 Route::delete('/door', [DoorController::class, 'leave']);
@@ -57,6 +58,7 @@ Route::delete('/products/{product}', [PantryController::class, 'destroy'])->wher
 
 Route::get('/sauces', [SauceController::class, 'index']);
 Route::post('/sauces', [SauceController::class, 'store']);
+Route::post('/sauces/written', [SauceController::class, 'written']);
 Route::get('/sauces/{sauce}', [SauceController::class, 'show'])->where('sauce', '[0-9]{1,15}');
 Route::put('/sauces/{sauce}', [SauceController::class, 'update'])->where('sauce', '[0-9]{1,15}');
 Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy'])->where('sauce', '[0-9]{1,15}');

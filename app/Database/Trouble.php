@@ -19,10 +19,29 @@ final class Trouble
         26 => 'The kitchen\'s file is no kitchen any more: put a copy back with ./vinculum restore.',
     ];
 
-    public static function says(\PDOException $fault): string
+    private const CONSTRAINT = 19;
+
+    /** Whether a row was to name another that is not there any more. */
+    public static function isOfAReference(\PDOException $fault): bool
+    {
+        return self::code($fault) === self::CONSTRAINT && str_contains($fault->getMessage(), 'FOREIGN KEY');
+    }
+
+    /** For the log: what, and where, in one line. */
+    public static function line(\PDOException $fault): string
+    {
+        return sprintf('Database trouble %d: %s', self::code($fault), trim((string) preg_replace('/\s*\(Connection: .*$/s', '', $fault->getMessage())));
+    }
+
+    private static function code(\PDOException $fault): int
     {
         $code = $fault->errorInfo[1] ?? null;
 
-        return (self::SAYS[is_int($code) ? $code & 0xFF : 0] ?? 'The kitchen\'s data could not be written or read just now.') . ' Nothing was stored. What you typed is still on the page; it is tried again by itself.';
+        return is_int($code) ? $code & 0xFF : 0;
+    }
+
+    public static function says(\PDOException $fault): string
+    {
+        return (self::SAYS[self::code($fault)] ?? 'The kitchen\'s data could not be written or read just now.') . ' Nothing was stored. What you typed is still on the page; it is tried again by itself.';
     }
 }

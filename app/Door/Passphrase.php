@@ -8,6 +8,9 @@ namespace App\Door;
 final readonly class Passphrase
 {
     public const LEAST_LETTERS = 12;
+    private const LEAST_DIFFERENT = 5;
+    /** Neighbours in a row that count as one stretch of counting. */
+    private const STRETCH = 4;
     /** The hash reads no further. */
     public const MOST_BYTES = 72;
 
@@ -29,6 +32,9 @@ final readonly class Passphrase
         }
         if (strlen($phrase) > self::MOST_BYTES) {
             throw DoorFault::tooLong(self::MOST_BYTES);
+        }
+        if (self::isPlain($phrase)) {
+            throw DoorFault::tooPlain();
         }
         $unfinished = "{$this->file}.unfinished";
         $isKept = (is_dir(dirname($this->file)) || @mkdir(dirname($this->file), 0o700, true))
@@ -54,6 +60,28 @@ final readonly class Passphrase
     public function mark(): ?string
     {
         return $this->isSet() ? hash('sha256', $this->hash()) : null;
+    }
+
+    /** Whether it is long and yet no secret: few letters, the same again and again, or counting up or down. */
+    private static function isPlain(#[\SensitiveParameter] string $phrase): bool
+    {
+        $letters = mb_str_split(mb_strtolower((string) preg_replace('/[\s\-_.,]+/u', '', $phrase)));
+        $text = implode('', $letters);
+        if (count(array_unique($letters)) < self::LEAST_DIFFERENT || preg_match('/^(.{1,6}?)\1+.{0,5}$/su', $text) === 1) {
+            return true;
+        }
+        // a stretch of neighbours: 123456, fedcba, 8901, qwerty
+        $rows = ['01234567890123456789', 'abcdefghijklmnopqrstuvwxyzabcdef', 'qwertyuiop', 'asdfghjkl', 'zxcvbnm', 'qwertzuiop', 'azertyuiop'];
+        $rest = $text;
+        foreach ([...$rows, ...array_map(strrev(...), $rows)] as $row) {
+            for ($size = min(strlen($row), 20); $size >= self::STRETCH; --$size) {
+                for ($from = 0; $from + $size <= strlen($row); ++$from) {
+                    $rest = str_replace(substr($row, $from, $size), '', $rest);
+                }
+            }
+        }
+
+        return mb_strlen($rest) < self::LEAST_LETTERS / 2;
     }
 
     private function hash(): string

@@ -7,12 +7,15 @@ namespace App\Http;
 use App\Database\Trouble;
 use App\Http\Resources\SauceResource;
 use App\Kitchen\EditConflict;
+use App\Kitchen\EpochPassed;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Vinculum\Ingredient\LabelFault;
+use Vinculum\Scaling\ScaleFault;
 
 /** What the server says when it cannot do what was asked: plain words, and the way out. */
 final class Faults
@@ -26,7 +29,7 @@ final class Faults
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->shouldRenderJsonWhen(static fn(Request $request): bool => $request->is('api/*'));
-        $exceptions->dontReport([EditConflict::class]);
+        $exceptions->dontReport([EditConflict::class, EpochPassed::class, ScaleFault::class]);
         $exceptions->render(static fn(EditConflict $conflict): JsonResponse => new JsonResponse([
             'message' => 'Someone changed this sauce in another window since you opened it. Nothing was overwritten: keep yours as a copy, or take theirs.',
             'current' => (new SauceResource($conflict->current))->resolve(),
@@ -39,9 +42,21 @@ final class Faults
             'message' => $fault->getMessage(),
             'fields' => [$fault->field => [$fault->getMessage()]],
         ], 422));
-        $exceptions->render(static fn(\PDOException $fault): JsonResponse => new JsonResponse([
-            'message' => Trouble::says($fault),
-        ], 503));
+        $exceptions->render(static fn(\PDOException $fault): JsonResponse => Trouble::isOfAReference($fault)
+            ? new JsonResponse(['message' => 'What this belongs to is not there any more: it was deleted meanwhile. Go back to the shelf.'], 404)
+            : new JsonResponse(['message' => Trouble::says($fault)], 503));
+        // trouble that is known is told in one line, without the way it took
+        $exceptions->report(static function (\PDOException $fault): bool {
+            Log::warning(Trouble::line($fault));
+
+            return false;
+        })->stop();
+        $exceptions->render(static fn(ScaleFault $fault): JsonResponse => new JsonResponse(['message' => $fault->getMessage(), 'fields' => ['to' => [$fault->getMessage()]]], 422));
+        $exceptions->render(static fn(EpochPassed $passed): JsonResponse => new JsonResponse([
+            'message' => $passed->getMessage(),
+            'epoch' => $passed->epoch,
+            'current' => $passed->current === null ? null : (new SauceResource($passed->current))->resolve(),
+        ], 409));
         $exceptions->render(static fn(HttpExceptionInterface $fault, Request $request): ?JsonResponse => $request->is('api/*') ? new JsonResponse([
             'message' => match ($fault->getStatusCode()) {
                 404 => 'There is no such thing here: it may have been put away. Go back to the shelf.',

@@ -65,11 +65,11 @@ final readonly class Almanac
                 'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTimeImmutable(),
                 'DTSTART' => $one->start->setTimezone($utc),
                 'DTEND' => $one->end->setTimezone($utc),
-                'SUMMARY' => "{$jobs[$one->job]->title}: {$one->task->name}",
+                'SUMMARY' => self::printable("{$jobs[$one->job]->title}: {$one->task->name}"),
                 'TRANSP' => $one->task->needsHands ? 'OPAQUE' : 'TRANSPARENT',
             ]);
             if ($one->task->needsHands) {
-                $event->add($calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $one->task->name, 'TRIGGER' => '-PT10M']));
+                $event->add($calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => self::printable($one->task->name), 'TRIGGER' => '-PT10M']));
             }
             $calendar->add($event);
         }
@@ -113,6 +113,12 @@ final readonly class Almanac
         $catalogue = $this->weighing->catalogue();
 
         return !$catalogue->has($key) || Reason::isInSeason($catalogue->get($key)->kind(), $month);
+    }
+
+    /** Without the control characters that no calendar may hold (RFC 5545, 3.3.11). */
+    private static function printable(string $text): string
+    {
+        return (string) preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', '', $text);
     }
 
     /** @throws PlanFault */

@@ -21,6 +21,9 @@ use Vinculum\Scaling\ScaleFault;
 /** Cooks a batch from its sheet, and writes down what happens. */
 final class Hearth
 {
+    /** Asked once in a request. */
+    private ?bool $isMeterStale = null;
+
     public function __construct(private readonly Weighing $weighing, private readonly Shelf $shelf, private readonly HomeHob $hob, private readonly Connection $database) {}
 
     /** @throws ScaleFault when it cannot be made in that size */
@@ -63,7 +66,7 @@ final class Hearth
                 $readings[$event->kind][] = $event->figure($event->kind === 'ph' ? 'ph' : 'percent');
             }
         }
-        $isStale = $readings['ph'] !== [] && (PhBench::calibration()?->isStale(Happening::now()) ?? false);
+        $isStale = $readings['ph'] !== [] && ($this->isMeterStale ??= PhBench::calibration()?->isStale(Happening::now()) ?? false);
 
         return new Treatment(MethodReader::cooks($batch->method ?? []), $readings['ph'], null, $isStale, $readings['solids'] === [] ? null : end($readings['solids']));
     }
@@ -71,7 +74,17 @@ final class Hearth
     /** What really went in, where the batch is cooked from a sheet. */
     public function asItGoes(Batch $batch): ?Formula
     {
-        return $batch->wish === null ? null : $this->plan($batch)->asItGoes($this->record($batch));
+        return $this->planIfAny($batch)?->asItGoes($this->record($batch));
+    }
+
+    /** The plan of a batch that is cooked from a sheet; null where it is not, or was asked for in a size that cannot be made. */
+    public function planIfAny(Batch $batch): ?CookPlan
+    {
+        try {
+            return $batch->wish === null ? null : $this->plan($batch);
+        } catch (ScaleFault) {
+            return null;
+        }
     }
 
     /**
@@ -97,6 +110,6 @@ final class Hearth
 
     private function learn(Batch $batch): void
     {
-        $this->hob->learn($batch->id, $batch->wish === null ? null : $this->plan($batch)->weighedCook($this->record($batch)));
+        $this->hob->learn($batch->id, $this->planIfAny($batch)?->weighedCook($this->record($batch)));
     }
 }

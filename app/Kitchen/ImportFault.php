@@ -47,6 +47,11 @@ final class ImportFault extends \DomainException
         return new self('It was cancelled. Nothing was taken in.');
     }
 
+    public static function tooManyRows(int $rows, int $most): self
+    {
+        return new self("{$rows} rows are not taken in at once; up to {$most} are: split the table. Nothing was taken in.");
+    }
+
     public static function nothingThere(): self
     {
         return new self('There is nothing in it.');

@@ -142,14 +142,7 @@ final class JsonRows
             }
             ++$from;
             $isText = $mark === '"';
-            $depth += match ($mark) {
-                '{', '[' => 1,
-                '}', ']' => -1,
-                default => 0,
-            };
-            if ($depth > self::DEEPEST) {
-                throw self::broken();
-            }
+            $depth += in_array($mark, ['{', '['], true) ? 1 : (in_array($mark, ['}', ']'], true) ? -1 : 0);
             if ($depth === 0 && ($mark === '}' || $mark === ']')) {
                 break;
             }

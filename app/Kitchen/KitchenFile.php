@@ -90,7 +90,7 @@ final readonly class KitchenFile
      */
     public function preview(JsonRows $file, callable $progress): array
     {
-        $contents = KitchenContents::of($file, $progress, $this->columns());
+        $contents = $this->checked($file, $progress);
         $match = KitchenMatch::against($this->database, $contents);
         $items = [];
         foreach ($contents->titles as $id => $title) {
@@ -112,17 +112,27 @@ final readonly class KitchenFile
     }
 
     /**
+     * All of it is looked at before the first row is written.
+     *
+     * @param callable(int): void $progress told how many bytes were read
+     *
+     * @throws ImportFault when the file is no kitchen, or a row of it is not as the schema says
+     */
+    public function checked(JsonRows $file, callable $progress): KitchenContents
+    {
+        return KitchenContents::of($file, $progress, $this->columns());
+    }
+
+    /**
      * @param bool                $merges   leave out what the kitchen has already, and all that hangs on those sauces
      * @param callable(int): void $progress told how many bytes were read
      *
      * @return array<string, list<int|string>> the keys of what came in, by table
      *
-     * @throws ImportFault when the file is no kitchen, or a row of it cannot be one; then nothing is taken in
+     * @throws ImportFault when a row cannot be kept or read back; then nothing is taken in
      */
-    public function read(JsonRows $file, bool $merges, callable $progress): array
+    public function read(JsonRows $file, KitchenContents $contents, bool $merges, callable $progress): array
     {
-        // all of it is looked at before the first row is written
-        $contents = KitchenContents::of($file, $progress, $this->columns());
         try {
             return $this->database->transaction(function () use ($file, $contents, $merges, $progress): array {
                 $isEmpty = $this->isEmpty();

@@ -42,26 +42,43 @@ final readonly class KitchenMatch
             }
         }
         [$products, $plans] = [self::rows($database, 'products'), self::rows($database, 'plans')];
-        $pair = static fn(array $named, array $here): array => array_filter(array_map(static fn(string $tells): ?int => $here[$tells] ?? null, $named), static fn(?int $id): bool => $id !== null);
         $guesses = [];
         foreach ($database->table('guesses')->get() as $row) {
             $tells = self::tells('guesses', (array) $row);
             $guesses[$tells] = ($guesses[$tells] ?? 0) + 1;
         }
 
-        return new self($sauces, $pair($contents->products, $products), $pair($contents->plans, $plans), $guesses);
+        return new self($sauces, self::pairs($contents->products, $products), self::pairs($contents->plans, $plans), $guesses);
     }
 
-    /** @param array<string, mixed> $row of the file, or of the database */
+    /** @param array<mixed> $row of the file, or of the database */
     public static function tells(string $table, array $row): string
     {
         return md5((string) json_encode(array_map(static fn(string $column): mixed => self::comparable($row[$column] ?? null), self::TELLING[$table] ?? []), JSON_PARTIAL_OUTPUT_ON_ERROR));
     }
 
-    /** @param array<string, mixed> $row */
+    /** @param array<mixed> $row */
     public static function keyOf(string $table, array $row): string
     {
         return implode('-', array_map(static fn(string $column): string => is_scalar($row[$column] ?? null) ? (string) $row[$column] : '', self::KEYS[$table] ?? ['id']));
+    }
+
+    /**
+     * @param array<int, string> $named what tells rows of the file apart, by number
+     * @param array<string, int> $here  numbers here, by what tells them apart
+     *
+     * @return array<int, int>
+     */
+    private static function pairs(array $named, array $here): array
+    {
+        $pairs = [];
+        foreach ($named as $id => $tells) {
+            if (isset($here[$tells])) {
+                $pairs[$id] = $here[$tells];
+            }
+        }
+
+        return $pairs;
     }
 
     private static function comparable(mixed $value): mixed

@@ -146,15 +146,28 @@ final class KitchenRows
     private function readBack(string $table, array $rows): void
     {
         $model = self::MODELS[$table] ?? null;
-        foreach ($model === null ? [] : $rows as $row) {
+        if ($model === null) {
+            return;
+        }
+        foreach ($rows as $row) {
             try {
-                /** @var Model $read */
-                $read = (new $model())->newFromBuilder($row);
-                $read->toArray();
+                $read = self::asModel($model, $row);
+                foreach (array_keys(array_intersect_key($read->getCasts(), $row)) as $column) {
+                    $read->getAttribute($column);
+                }
             } catch (\Throwable) {
                 throw ImportFault::damaged(sprintf('a row of %s, number %s, cannot be read', $table, KitchenMatch::keyOf($table, $row)));
             }
         }
+    }
+
+    /**
+     * @param class-string<Model>  $model
+     * @param array<string, mixed> $row
+     */
+    private static function asModel(string $model, array $row): Model
+    {
+        return (new $model())->newFromBuilder($row);
     }
 
     /**

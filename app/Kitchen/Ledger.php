@@ -43,7 +43,7 @@ final readonly class Ledger
         $keep = Keep::of($balance);
         $made = self::made($batch);
         $cost = Shopping::cost($balance->formula, $this->pantry->shelf());
-        $planned = Finished::of($this->weighing->formula(SauceEdit::asKept($batch)))->mixture->grams() * ($batch->wish === null ? 1.0 : $this->hearth->plan($batch)->scale->factor);
+        $planned = Finished::of($this->weighing->formula(SauceEdit::asKept($batch)))->mixture->grams() * ($this->hearth->planIfAny($batch)->scale->factor ?? 1.0);
 
         return [
             'made_on' => $made->toDateString(),
@@ -103,7 +103,7 @@ final readonly class Ledger
             $balance = $this->stove->balance($batch);
             $edit = SauceEdit::asKept($batch);
             $measured = $this->stove->measured($batch);
-            array_push($gaps, ...self::gaps($balance, $measured));
+            array_push($gaps, ...self::gaps($this->stove->estimated($batch), $measured));
             $rows[] = [
                 'id' => $batch->id,
                 'code' => self::code($batch),

@@ -53,11 +53,13 @@ final readonly class Porter
     public function take(Incoming $incoming, Measures $measures, bool $merges): Import
     {
         $kitchen = $incoming->kitchen();
-        $import = $this->database->transaction(function () use ($incoming, $kitchen, $measures, $merges): Import {
+        // others may go on writing while it is looked at
+        $checked = $kitchen === null ? null : $this->file->checked($kitchen, $incoming->progress());
+        $import = $this->database->transaction(function () use ($incoming, $kitchen, $checked, $measures, $merges): Import {
             $contents = $kitchen === null ? $incoming->contents() : '';
             $table = Tables::in($contents);
             $made = match (true) {
-                $kitchen !== null => $this->file->read($kitchen, $merges, $incoming->progress()),
+                $kitchen !== null && $checked !== null => $this->file->read($kitchen, $checked, $merges, $incoming->progress()),
                 $table !== null => $this->tables->take($table, $contents, $measures, $merges),
                 default => ['sauces' => $this->recipes(RecipeReader::readAll($contents), $measures, $merges)],
             };
@@ -74,6 +76,16 @@ final readonly class Porter
         $incoming->done();
 
         return $import;
+    }
+
+    /**
+     * A sauce as it was typed or pasted; nothing of it yet where nothing was.
+     *
+     * @throws RecipeFault where it is no text
+     */
+    public function write(string $text, Measures $measures): Sauce
+    {
+        return $this->shelf->add(self::edit(RecipeReader::written($text), $measures));
     }
 
     /** Takes out again all that came in with one move. */
@@ -141,10 +153,17 @@ final readonly class Porter
             if (self::stands($recipe, $standing)) {
                 continue;
             }
-            $style = $recipe->style !== null && StyleBook::has($recipe->style) ? $recipe->style : null;
-            $made[] = $this->shelf->add(new SauceEdit(mb_substr($recipe->title ?? '', 0, 200), $style, $measures, $recipe->yield === null ? null : mb_substr($recipe->yield, 0, 200), $recipe->textsWithHeadings(), null, null, $recipe->method, $recipe->pan === null ? null : mb_substr($recipe->pan, 0, 100)))->id;
+            $made[] = $this->shelf->add(self::edit($recipe, $measures))->id;
         }
 
         return $made;
+    }
+
+    private static function edit(Recipe $recipe, Measures $measures): SauceEdit
+    {
+        $clipped = static fn(?string $text, int $most): ?string => $text === null ? null : mb_substr($text, 0, $most);
+        $style = $recipe->style !== null && StyleBook::has($recipe->style) ? $recipe->style : null;
+
+        return new SauceEdit($clipped($recipe->title, 200) ?? '', $style, $measures, $clipped($recipe->yield, 200), $recipe->textsWithHeadings(), null, null, $recipe->method, $clipped($recipe->pan, 100));
     }
 }

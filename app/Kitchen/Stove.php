@@ -78,6 +78,12 @@ final readonly class Stove
         return Balance::of($this->inThePan($batch, $doses), $this->hearth->treatment($batch));
     }
 
+    /** What is in the pan as the model has it, whatever was measured. */
+    public function estimated(Batch $batch): Balance
+    {
+        return Balance::of($this->inThePan($batch));
+    }
+
     private function inThePan(Batch $batch, ?int $doses = null): Formula
     {
         $formula = $this->formula($batch);
@@ -103,7 +109,7 @@ final readonly class Stove
         if ($record->ph() === null && $record->solids === null) {
             return ['ph' => null, 'solids' => null];
         }
-        $balance = Balance::of($this->inThePan($batch));
+        $balance = $this->estimated($batch);
 
         return [
             'ph' => $record->ph() === null ? null : ['value' => $record->ph(), 'estimate' => $balance->ph === null ? null : round($balance->ph->value, 2), 'low' => $balance->ph === null ? null : round($balance->ph->low, 2), 'high' => $balance->ph === null ? null : round($balance->ph->high, 2)],

@@ -26,6 +26,8 @@ final readonly class Tables
     private const LABEL = ['fat', 'carbohydrate', 'sugars', 'protein', 'salt', 'sodium', 'acidity', 'shu', 'serving_grams'];
     private const PRODUCT = ['name', 'like', 'stands_in', 'in_stock', 'price', 'pack_grams', ...self::LABEL, 'per_serving', 'ingredients'];
     private const BATCH = ['id', 'sauce', 'version', 'title', 'style', 'made', 'measures', 'yield', 'pan', 'pan_grams', 'doses', 'tastings', 'lines', 'method'];
+    /** More rows than this are not taken in at once. */
+    private const MOST_ROWS = 5000;
     private const DECIMALS = 6;
     private const MOST_LETTERS = 200;
 
@@ -69,10 +71,11 @@ final readonly class Tables
     public function preview(string $table, string $contents): array
     {
         $items = [];
+        $there = self::there($table);
         foreach ($this->rows($table, $contents) as $number => $row) {
             $items[] = $table === 'batches'
-                ? ['title' => $row['title'], 'kind' => 'batch of ' . self::made($row, $number)->toDateString(), 'there' => self::batchIsThere($row, $number)]
-                : ['title' => $row['name'], 'kind' => 'own product', 'there' => self::productIsThere($row)];
+                ? ['title' => $row['title'], 'kind' => 'batch of ' . self::made($row, $number)->toDateString(), 'there' => isset($there[self::batchTells($row, $number)])]
+                : ['title' => $row['name'], 'kind' => 'own product', 'there' => isset($there[$row['name']])];
         }
 
         return $items;
@@ -90,12 +93,13 @@ final readonly class Tables
     public function take(string $table, string $contents, Measures $measures, bool $merges): array
     {
         $made = ['sauces' => [], 'batches' => [], 'products' => []];
+        $there = $merges ? self::there($table) : [];
         foreach ($this->rows($table, $contents) as $number => $row) {
             if ($table !== 'batches') {
-                if (!$merges || !self::productIsThere($row)) {
+                if (!isset($there[$row['name']])) {
                     $made['products'][] = $this->product($row, $number);
                 }
-            } elseif (!$merges || !self::batchIsThere($row, $number)) {
+            } elseif (!isset($there[self::batchTells($row, $number)])) {
                 $sauce = Sauce::query()->where('title', $row['title'])->value('id');
                 $edit = self::edit($row, $number, $measures);
                 if (!is_int($sauce)) {
@@ -150,7 +154,11 @@ final readonly class Tables
     private function rows(string $table, string $contents): array
     {
         $rows = [];
-        foreach (Csv::read($contents) as $number => $row) {
+        $found = Csv::read($contents);
+        if (count($found) > self::MOST_ROWS) {
+            throw ImportFault::tooManyRows(count($found), self::MOST_ROWS);
+        }
+        foreach ($found as $number => $row) {
             $line = $number + 2;
             if ($table === 'ingredients') {
                 $row = $this->changed($row, $line);
@@ -244,16 +252,25 @@ final readonly class Tables
         return new SauceEdit($row['title'], StyleBook::has($style) ? $style : null, Measures::tryFrom($row['measures'] ?? '') ?? $measures, $clipped('yield', self::MOST_LETTERS), $lines, null, null, $texts('method'), $clipped('pan', 100));
     }
 
-    /** @param array<string, string> $row */
-    private static function productIsThere(array $row): bool
+    /** @return array<string, true> the products, or batches, that are there already, by what tells them apart */
+    private static function there(string $table): array
     {
-        return Product::query()->where('name', $row['name'])->exists();
+        if ($table !== 'batches') {
+            return array_fill_keys(array_map(strval(...), array_filter(Product::query()->pluck('name')->all(), is_string(...))), true);
+        }
+        $there = [];
+        /** @var Batch $batch */
+        foreach (Batch::query()->select(['id', 'title', 'created_at'])->cursor() as $batch) {
+            $there[$batch->title . "\n" . $batch->created_at?->getTimestamp()] = true;
+        }
+
+        return $there;
     }
 
     /** @param array<string, string> $row */
-    private static function batchIsThere(array $row, int $line): bool
+    private static function batchTells(array $row, int $line): string
     {
-        return Batch::query()->where('title', $row['title'])->where('created_at', self::made($row, $line))->exists();
+        return $row['title'] . "\n" . self::made($row, $line)->getTimestamp();
     }
 
     /** @param array<string, string> $row */

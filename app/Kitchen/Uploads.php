@@ -84,7 +84,11 @@ final readonly class Uploads
         return $handle === false ? throw ImportFault::noUpload() : $handle;
     }
 
-    /** Bytes of it that are there; bytes of it that were read so far. @return array{bytes: int, read: int} */
+    /**
+     * @return array{bytes: int, read: int} bytes of it that are there, and that were read so far
+     *
+     * @throws ImportFault
+     */
     public function state(string $name): array
     {
         if (!$this->has($name)) {

@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Database\KitchenConnection;
 use App\Door\Passphrase;
 use App\Instruments\Line;
+use App\Kitchen\Hearth;
 use App\Kitchen\HomeHob;
 use App\Kitchen\Pantry;
 use App\Kitchen\SauceParts;
@@ -43,6 +44,7 @@ final class KitchenProvider extends ServiceProvider
         });
         $this->app->bind(Line::class, static fn(): Line => new Line(self::instruments()));
         Connection::resolverFor('sqlite', static fn(\Closure|\PDO $pdo, string $database, string $prefix, array $config): KitchenConnection => new KitchenConnection($pdo, $database, $prefix, $config));
+        $this->app->scoped(Hearth::class);
         $this->app->scoped(HomeHob::class);
         $this->app->scoped(Pantry::class);
         $this->app->scoped(SauceParts::class);

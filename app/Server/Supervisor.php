@@ -144,7 +144,7 @@ final class Supervisor
     private function answers(): bool
     {
         $answer = @file_get_contents("http://127.0.0.1:{$this->port}/api/idle", false, stream_context_create(['http' => ['timeout' => 2, 'ignore_errors' => true]]));
-        $said = implode("\n", $http_response_header ?? []);
+        $said = implode("\n", $http_response_header);
 
         return $answer !== false && str_contains($said, ' 200') && stripos($said, "X-Vinculum-Server: {$this->token}") !== false;
     }

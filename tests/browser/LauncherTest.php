@@ -38,7 +38,7 @@ final class LauncherTest extends TestCase
         self::waitForLine($out);
         $address = 'http://127.0.0.1:' . self::PORT . '/api/sauces';
         $first = json_decode((string) file_get_contents($address), true)['sauces'];
-        file_get_contents($address . '/' . $first[0]['id'], false, stream_context_create(['http' => ['method' => 'DELETE', 'header' => 'Accept: application/json']]));
+        file_get_contents($address . '/' . $first[0]['id'], false, stream_context_create(['http' => ['method' => 'DELETE', 'header' => "Accept: application/json\r\nContent-Type: application/json"]]));
         $this->stop($process);
         [$process, $out] = $this->start();
         self::waitForLine($out);

@@ -26,7 +26,7 @@ final class DescriptionTest extends HttpTestCase
         $sauce = $this->postJson('/api/sauces', $formula);
         $this->agrees('Sauce', $sauce);
         $this->agrees('Shelf', $this->getJson('/api/sauces'));
-        $this->agrees('Conflict', $this->putJson('/api/sauces/' . $sauce->json('id'), [...$formula, 'revision' => 9]));
+        $this->agrees('Conflict', $this->putJson('/api/sauces/' . $sauce->json('id'), [...$formula, 'title' => 'Another', 'revision' => 9]));
         $this->agrees('Advice', $this->postJson('/api/advise', ['lines' => ['500 g tomatoes', '60 g sugar', '40 g salt'], 'style' => 'ketchup', 'with' => ['white-sugar'], 'move' => 'a little sharper']));
         $this->agrees('Advice', $this->postJson('/api/advise', ['lines' => ['100 g water', '3 g salt'], 'target' => ['salt' => [1, 2]]]));
         $this->agrees('Design', $this->postJson('/api/design', ['lines' => ['60 g fish sauce [lock]'], 'style' => 'fish-sauce-dip', 'batch_grams' => 300]));

@@ -153,6 +153,6 @@ final class DoorTest extends HttpTestCase
     /** @return TestResponse<Response> */
     private function asks(string $path, ?Cookie $cookie = null, string $method = 'GET'): TestResponse
     {
-        return $this->call($method, self::HOME . $path, [], $cookie === null ? [] : [$cookie->getName() => $cookie->getValue()], [], ['REMOTE_ADDR' => '192.168.7.30', 'HTTP_ACCEPT' => 'application/json']);
+        return $this->call($method, self::HOME . $path, [], $cookie === null ? [] : [$cookie->getName() => $cookie->getValue()], [], ['REMOTE_ADDR' => '192.168.7.30', 'HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json']);
     }
 }

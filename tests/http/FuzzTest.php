@@ -75,7 +75,7 @@ final class FuzzTest extends HttpTestCase
                 memory_reset_peak_usage();
                 [$started, $held] = [microtime(true), memory_get_usage()];
                 $answer = $this->call($method, "/{$path}", [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $method === 'GET' ? null : $body);
-                self::assertLessThan(500, $answer->getStatusCode(), "{$method} {$path} {$body} " . substr((string) $answer->exception, 0, 700));
+                self::assertLessThan(500, $answer->getStatusCode(), "{$method} {$path} {$body} " . substr((string) ($answer->baseResponse->exception ?? ''), 0, 700));
                 self::assertLessThan(4 * self::MOST_SECONDS, microtime(true) - $started, "{$method} {$path} {$body}");
                 self::assertLessThan(self::MOST_BYTES, memory_get_peak_usage() - $held, "{$method} {$path} {$body}");
                 ++$asked;

@@ -73,6 +73,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sauces/written": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a sauce on the shelf as it was typed or pasted, title and method and all */
+        post: operations["writeSauce"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sauces/{sauce}": {
         parameters: {
             query?: never;
@@ -933,6 +950,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/uploads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin a file that comes in piece by piece */
+        post: operations["beginUpload"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/uploads/{upload}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far it is */
+        get: operations["upload"];
+        /** Add a piece; one that is sent twice is stored once */
+        put: operations["addPiece"];
+        post?: never;
+        /** Cancel it, also while it is being read */
+        delete: operations["forgetUpload"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/imports/preview": {
         parameters: {
             query?: never;
@@ -1405,7 +1458,9 @@ export interface components {
         };
         Conflict: {
             message: string;
-            current: components["schemas"]["Sauce"];
+            current: components["schemas"]["Sauce"] | null;
+            /** @description where a copy of the kitchen was put back meanwhile */
+            epoch?: number;
         };
         Mend: {
             says: string;
@@ -2515,7 +2570,8 @@ export interface components {
             right: boolean;
         };
         ImportWish: {
-            contents: string;
+            contents?: string;
+            upload?: string;
             /** @enum {string} */
             measures?: "us" | "metric" | "imperial" | "au" | "jp";
             keep_both?: boolean;
@@ -2550,6 +2606,21 @@ export interface components {
             addresses: string[];
             /** @description This device came in with the passphrase */
             came_in: boolean;
+        };
+        Upload: {
+            upload: string;
+            bytes: number;
+            read: number;
+        };
+        Piece: {
+            at: number;
+            /** @description in base64, up to 3 MB of them */
+            bytes: string;
+        };
+        Written: {
+            text: string;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp";
         };
     };
     responses: never;
@@ -2679,6 +2750,39 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Formula"];
+            };
+        };
+        responses: {
+            /** @description The sauce */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sauce"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    writeSauce: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Written"];
             };
         };
         responses: {
@@ -4649,6 +4753,130 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Trainer"];
+                };
+            };
+        };
+    };
+    beginUpload: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Upload"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    upload: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                upload: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Upload"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    addPiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                upload: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Piece"];
+            };
+        };
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Upload"];
+                };
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
+                };
+            };
+        };
+    };
+    forgetUpload: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                upload: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What is wrong with what was sent */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"];
                 };
             };
         };

@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\EditRequest;
+use App\Http\Faults;
 use App\Http\Requests\FormulaRequest;
+use App\Http\Requests\WrittenRequest;
 use App\Http\Resources\SauceResource;
 use App\Http\Resources\ShelfResource;
+use App\Kitchen\Porter;
 use App\Kitchen\Shelf;
 use App\Models\Sauce;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Vinculum\Exchange\RecipeFault;
 
 final readonly class SauceController
 {
@@ -34,6 +38,16 @@ final readonly class SauceController
     public function store(FormulaRequest $request, Shelf $shelf): JsonResponse
     {
         return new JsonResponse((new SauceResource($shelf->add($request->edit(), $request->filled('forked_from') ? $request->integer('forked_from') : null)))->resolve(), 201);
+    }
+
+    /** A sauce as it was typed or pasted, read as every recipe is. */
+    public function written(WrittenRequest $request, Porter $porter): JsonResponse
+    {
+        try {
+            return new JsonResponse((new SauceResource($porter->write($request->text(), $request->measures())))->resolve(), 201);
+        } catch (RecipeFault $fault) {
+            throw Faults::in('text', $fault);
+        }
     }
 
     public function show(int $sauce): JsonResponse

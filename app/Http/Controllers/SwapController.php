@@ -42,7 +42,11 @@ final readonly class SwapController
     {
         $edit = $request->edit();
         $formula = $this->weighing->formula($edit);
-        $conversion = Conversion::of($formula, $request->avoids(), $this->weighing->catalogue(), $edit->measures);
+        try {
+            $conversion = Conversion::of($formula, $request->avoids(), $this->weighing->catalogue(), $edit->measures);
+        } catch (SwapFault $fault) {
+            throw Faults::in('lines', $fault);
+        }
 
         return new JsonResponse(SwapShape::conversion($formula, $conversion, $this->weighing->style($edit)?->target, $edit->measures));
     }

@@ -38,7 +38,7 @@ final readonly class UploadController
         return new Response('', 204);
     }
 
-    /** @param callable(): array<string, mixed> $work */
+    /** @param callable(): array{upload: string, bytes: int, read: int} $work */
     private function attempt(callable $work, int $status = 200): JsonResponse
     {
         try {

@@ -59,10 +59,13 @@ final readonly class OnlyOurs
         if (in_array($request->headers->get('Sec-Fetch-Site'), ['cross-site', 'same-site'], true) && $request->is('api/*')) {
             return 'A page elsewhere asked for this, and it was not done.';
         }
+        if ($request->getRealMethod() !== $request->method() || $request->headers->has('X-HTTP-Method-Override')) {
+            return 'A request says what it does by its method alone.';
+        }
         // a form cannot send JSON: what changes something must be told in it
-        $changes = in_array($request->method(), ['POST', 'PUT', 'PATCH'], true);
+        $kind = trim(explode(';', (string) $request->headers->get('Content-Type'))[0]);
 
-        return $changes && $request->getContent() !== '' && !$request->isJson() ? 'What is sent here is sent as JSON.' : null;
+        return !in_array($request->method(), ['GET', 'HEAD', 'OPTIONS'], true) && strtolower($kind) !== 'application/json' ? 'What changes something here is sent as JSON: with the header Content-Type: application/json.' : null;
     }
 
     private function isLetIn(Request $request): bool

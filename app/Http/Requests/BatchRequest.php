@@ -12,13 +12,13 @@ final class BatchRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['pan_grams' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:1000000']];
+        return ['pan_grams' => ['sometimes', 'nullable', 'numeric', 'between:0.1,1000000']];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['pan_grams' => 'What the pan holds is a weight in grams, above zero.'];
+        return ['pan_grams' => 'What the pan holds is a weight in grams, from 0.1 on.'];
     }
 
     public function panGrams(): ?float

@@ -23,7 +23,7 @@ final class ProductRequest extends FormRequest
             'stands_in' => ['required', 'boolean'],
             'in_stock' => ['required', 'boolean'],
             'price' => ['nullable', 'numeric', 'between:0,100000'],
-            'pack_grams' => ['nullable', 'numeric', 'gt:0', 'max:1000000'],
+            'pack_grams' => ['nullable', 'numeric', 'between:0.1,1000000'],
             'label' => ['present', 'array'],
             'label.per_serving' => ['sometimes', 'boolean'],
             'label.ingredients' => ['nullable', 'string', 'max:5000'],
@@ -40,7 +40,7 @@ final class ProductRequest extends FormRequest
             'name.max' => 'The name is longer than 100 letters: shorten it.',
             'like' => 'Say which ingredient it is most like, so that what the label leaves out can be taken from there.',
             'price' => 'The price is a number, at least 0.',
-            'pack_grams' => 'The pack is a weight in grams, above zero.',
+            'pack_grams' => 'The pack is a weight in grams, from 0.1 on.',
             'label.*' => 'A figure on the label is not a number: write it like 12.5.',
         ];
     }

@@ -13,7 +13,6 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Solids;
 use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Measures;
 use Vinculum\Reading\Mend;
@@ -41,7 +40,7 @@ final class BalanceShape
             'measures' => $measures->value,
             'basis' => $balance->isFinished ? 'finished' : 'mixed',
             'lines' => array_map(static fn(ResolvedLine $line): array => self::line($line, $balance->formula->catalogue), $balance->formula->lines),
-            'batch' => self::batch($mixture),
+            'batch' => self::batch($balance),
             'body' => ['class' => $balance->body->class, 'from' => $balance->body->from, 'starch_percent_of_water' => Figure::round($balance->body->starchPercentOfWater)],
             'axes' => self::axes($balance->axes, $style?->target, $own),
             'ratios' => self::ratios($balance),
@@ -149,14 +148,16 @@ final class BalanceShape
     }
 
     /** @return array<string, float|null> */
-    private static function batch(Mixture $mixture): array
+    private static function batch(Balance $balance): array
     {
+        $mixture = $balance->mixture;
+
         return [
             'grams' => Figure::round($mixture->grams()),
             'millilitres' => Figure::round(Volume::millilitres($mixture)),
             'density' => Figure::roundOrNull(Volume::density($mixture)),
             'water_percent' => Figure::round($mixture->percent(Component::Water)),
-            'dissolved_solids_percent' => Figure::round(Solids::dissolvedPercent($mixture)),
+            'dissolved_solids_percent' => Figure::round($balance->figures['dissolved_solids']->value),
             'fat_percent' => Figure::round($mixture->percent(Component::Fat)),
             'alcohol_percent' => Figure::round($mixture->percent(Component::Ethanol)),
         ];

@@ -14,6 +14,9 @@ use Vinculum\Reading\NumberGrammar;
 final class MethodReader
 {
     private const LONGEST_STEP = 2000;
+    /** Letters of a method after which its steps are kept, and not read. */
+    private const MOST_LETTERS = 12_000;
+    private const LONGEST_TAG = 40;
     private const SHARES = ['half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'two thirds' => 2 / 3, 'three quarters' => 0.75];
 
     /**
@@ -28,8 +31,14 @@ final class MethodReader
     {
         $steps = [];
         $isCovered = false;
+        $letters = 0;
         foreach ($lines as $number => $line) {
             $line = mb_substr(trim(mb_scrub($line)), 0, self::LONGEST_STEP);
+            $letters += mb_strlen($line);
+            if ($letters > self::MOST_LETTERS) {
+                $steps[] = new MethodStep($line, 'do', null, null, $isCovered, null, line: $number);
+                continue;
+            }
             [$words, $tags] = self::tagged($line);
             foreach ($tags !== '' ? [$words] : self::sentences($words) as $sentence) {
                 // a lid stays where it was put until it is said to be off
@@ -40,6 +49,24 @@ final class MethodReader
         }
 
         return $steps;
+    }
+
+    /**
+     * @param array<int, string> $lines
+     *
+     * @return int|null the first line, from 0, that is too far on to be read; null where all are
+     */
+    public static function firstUnread(array $lines): ?int
+    {
+        $letters = 0;
+        foreach ($lines as $number => $line) {
+            $letters += min(self::LONGEST_STEP, mb_strlen(trim(mb_scrub($line))));
+            if ($letters > self::MOST_LETTERS) {
+                return $number;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -69,9 +96,17 @@ final class MethodReader
     /** @return array{string, string} the words, and what the tags at their end say */
     private static function tagged(string $line): array
     {
-        return preg_match('/^(.*?)((?:\s*\[[^\]]{1,40}\])+)\s*$/u', $line, $found) === 1
-            ? [trim($found[1]), trim(str_replace(['[', ']'], ' ', $found[2]))]
-            : [$line, ''];
+        [$words, $tags] = [rtrim($line), ''];
+        while (str_ends_with($words, ']')) {
+            $open = strrpos($words, '[');
+            $tag = $open === false ? '' : substr($words, $open + 1, -1);
+            if ($open === false || str_contains($tag, ']') || mb_strlen($tag) < 1 || mb_strlen($tag) > self::LONGEST_TAG) {
+                break;
+            }
+            [$words, $tags] = [rtrim(substr($words, 0, $open)), "{$tag}  {$tags}"];
+        }
+
+        return [trim($words), trim($tags)];
     }
 
     private static function step(string $text, string $tags, bool $isCovered, int $line): MethodStep
@@ -127,10 +162,10 @@ final class MethodReader
     /** @return array{float, float}|null */
     private static function measured(string $text): ?array
     {
-        $tokens = Lexer::tokens($text);
+        $cursor = new Cursor(Lexer::tokens($text));
         $sum = null;
-        for ($index = 0; $index < count($tokens); ++$index) {
-            $cursor = new Cursor(array_slice($tokens, $index));
+        for ($index = 0; !$cursor->isAtEnd(); ++$index) {
+            $cursor->backTo($index);
             $range = NumberGrammar::range($cursor);
             if ($range === null || is_nan($range[0]) || $range[1] <= 0.0) {
                 continue;
@@ -145,7 +180,7 @@ final class MethodReader
             $cursor->move();
             $portion = self::andAPortion($cursor);
             $sum = [($sum[0] ?? 0.0) + $unit * ($range[0] + $portion), ($sum[1] ?? 0.0) + $unit * ($range[1] + $portion)];
-            $index += $cursor->position() - 1;
+            $index = $cursor->position() - 1;
         }
 
         return $sum;

@@ -34,10 +34,10 @@ final class Csv
         }
         fwrite($stream, preg_replace('/^\x{FEFF}/u', '', $text) ?? $text);
         rewind($stream);
-        $separator = substr_count(strtok($text, "\r\n") ?: '', ';') > substr_count(strtok($text, "\r\n") ?: '', ',') ? ';' : ',';
+        $separator = self::separator($text);
         [$columns, $rows] = [null, []];
         while (is_array($fields = fgetcsv($stream, null, $separator, '"', ''))) {
-            $fields = array_map(static fn(?string $field): string => (string) preg_replace('/^\'(?=[=+\-@])/', '', trim((string) $field)), $fields);
+            $fields = array_map(static fn(?string $field): string => (string) preg_replace('/^\'(?=\'*[=+\-@\t\r])/', '', trim((string) $field, " \n\v\0")), $fields);
             if ($fields === ['']) {
                 continue;
             }
@@ -50,6 +50,15 @@ final class Csv
         fclose($stream);
 
         return $columns === null ? throw RecipeFault::notText() : $rows;
+    }
+
+    /** What stands between the columns of the first line, cells in quotes left out. */
+    private static function separator(string $text): string
+    {
+        $first = (string) preg_replace('/"[^"]*"/', '', substr($text, 0, 10_000));
+        $first = strtok($first, "\r\n") ?: '';
+
+        return substr_count($first, ';') > substr_count($first, ',') ? ';' : ',';
     }
 
     private static function text(string|float|int|bool|null $value): string
@@ -65,9 +74,9 @@ final class Csv
     {
         return implode(',', array_map(static function (string $field): string {
             // a spreadsheet must not take a text for a formula
-            $safe = preg_match('/^[=+\-@\t\r]/', $field) === 1 && !is_numeric($field) ? "'{$field}" : $field;
+            $safe = preg_match('/^\'*[=+\-@\t\r]/', $field) === 1 && !is_numeric($field) ? "'{$field}" : $field;
 
-            return preg_match('/[",\r\n]/', $safe) === 1 ? '"' . str_replace('"', '""', $safe) . '"' : $safe;
+            return preg_match('/[",;\r\n]/', $safe) === 1 ? '"' . str_replace('"', '""', $safe) . '"' : $safe;
         }, $fields));
     }
 }

@@ -10,6 +10,8 @@ use Vinculum\Reading\ResolvedLine;
 final class JsonLdRecipe
 {
     private const DEEPEST = 64;
+    /** More values than this no page of recipes holds; reading them would take what memory there is. */
+    private const MOST_VALUES = 300_000;
 
     /**
      * @return non-empty-list<Recipe>
@@ -18,6 +20,9 @@ final class JsonLdRecipe
      */
     public static function readAll(string $json): array
     {
+        if (substr_count($json, ',') + substr_count($json, '[') + substr_count($json, '{') > self::MOST_VALUES) {
+            throw RecipeFault::tooIntricate();
+        }
         try {
             $found = json_decode($json, true, self::DEEPEST, JSON_THROW_ON_ERROR);
         } catch (\JsonException $fault) {

@@ -28,6 +28,18 @@ final class RecipeReader
     }
 
     /**
+     * The first recipe in a text, also where it holds no ingredient yet.
+     *
+     * @throws RecipeFault where it is no text, or data that hold no recipe
+     */
+    public static function written(string $contents): Recipe
+    {
+        $recipe = self::found(self::checked($contents))[0];
+
+        return count($recipe->lines) > self::MOST_LINES ? throw RecipeFault::tooManyLines(count($recipe->lines)) : $recipe;
+    }
+
+    /**
      * Every recipe in a file: several of a graph or of saved pages, or plain texts one after another, each under its title.
      *
      * @return non-empty-list<Recipe> those that hold a line
@@ -41,6 +53,9 @@ final class RecipeReader
         $recipes = [];
         foreach ($isPlain ? preg_split('/^(?=#\s)/mu', $text, self::MOST_RECIPES + 1, PREG_SPLIT_NO_EMPTY) ?: [] : [$text] as $part) {
             foreach (self::found($part) as $recipe) {
+                if (count($recipes) > self::MOST_RECIPES) {
+                    break 2;
+                }
                 if ($recipe->lines !== [] && count($recipe->lines) <= self::MOST_LINES) {
                     $recipes[] = $recipe;
                 }

@@ -24,6 +24,8 @@ final readonly class LineResolver
     private const ABOUT = 0.10;
     private const PACKED = 0.18;
     private const MOST_GRAMS = 1e6;
+    /** Less than a microgram is a slip of the pen. */
+    private const LEAST_GRAMS = 1e-6;
     /** A name that fits another ingredient this well may mean that one. */
     private const AS_LIKELY = 0.96;
     /** Loosely filled pieces of something whose bulk density nobody stated, g/ml. */
@@ -75,6 +77,9 @@ final readonly class LineResolver
 
         if ($found === null) {
             return $this->without($line, $ingredient, LineStatus::Unknown, "A bare number says little about {$ingredient->name}: write spoons, cups or grams. The line is left out until then.", $others);
+        }
+        if ($found->grams->value < self::LEAST_GRAMS) {
+            return $this->without($line, $ingredient, LineStatus::Unknown, 'That is less than any scale shows: check the number and the unit. The line is left out until then.', $others);
         }
         if ($found->grams->value > self::MOST_GRAMS) {
             return $this->without($line, $ingredient, LineStatus::Unknown, 'More than a tonne is no kitchen amount: check the number and the unit. The line is left out until then.', $others);

@@ -27,6 +27,8 @@ final readonly class Scale
 {
     /** No kitchen makes ten thousand times a recipe. */
     public const MOST = 10_000.0;
+    /** The smallest factor that is still a batch. */
+    public const LEAST = 0.0001;
     /** A measurable amount this far from what was asked is no measure of it. */
     private const TOO_COARSE = 0.34;
     /** A spoon that misses by more than this share gives way to the scale, where that is twice as near. */

@@ -28,7 +28,7 @@ final readonly class Wanted
     public static function factor(string $asked): self
     {
         $number = str_replace(',', '.', trim($asked));
-        if (!is_numeric($number) || !is_finite((float) $number) || (float) $number <= 0.0 || (float) $number > Scale::MOST) {
+        if (!is_numeric($number) || !is_finite((float) $number) || (float) $number < Scale::LEAST || (float) $number > Scale::MOST) {
             throw ScaleFault::notAFactor($asked);
         }
 
@@ -110,6 +110,6 @@ final readonly class Wanted
     /** @param list<array{float, int}> $containers */
     private static function checked(float $factor, string $asked, array $containers = []): self
     {
-        return $factor > 0.0 && $factor <= Scale::MOST && is_finite($factor) ? new self($factor, $containers) : throw ScaleFault::notAFactor($asked);
+        return $factor >= Scale::LEAST && $factor <= Scale::MOST && is_finite($factor) ? new self($factor, $containers) : throw ScaleFault::notAFactor($asked);
     }
 }

@@ -20,9 +20,19 @@ final readonly class Conversion
      */
     private function __construct(public array $swaps, public array $stuck, public Formula $formula, public array $changeSteps, public float $residual) {}
 
-    /** Each line is replaced in the sauce as the swaps before it have left it, so that later ones make up for earlier ones. */
+    /** Lines after which a recipe is not converted at once: every line that is in the way is a search over all of them. */
+    public const MOST_LINES = 60;
+
+    /**
+     * Each line is replaced in the sauce as the swaps before it have left it, so that later ones make up for earlier ones.
+     *
+     * @throws SwapFault where it is too long
+     */
     public static function of(Formula $formula, Reason $reason, Catalogue $catalogue, Measures $measures): self
     {
+        if (count($formula->ingredientLines()) > self::MOST_LINES) {
+            throw SwapFault::tooLong(count($formula->ingredientLines()), self::MOST_LINES);
+        }
         [$swaps, $stuck, $now] = [[], [], $formula];
         foreach ($formula->lines as $number => $line) {
             if ($line->ingredient === null || $reason->tolerates($line->ingredient) || !$line->countsInTheMixture()) {

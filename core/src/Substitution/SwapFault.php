@@ -26,4 +26,9 @@ final class SwapFault extends \InvalidArgumentException
     {
         return new self("No amount of {$name} does the work of line {$line}.");
     }
+
+    public static function tooLong(int $lines, int $most): self
+    {
+        return new self("{$lines} lines are not converted at once; up to {$most} are. Convert it in parts.");
+    }
 }
