@@ -156,6 +156,16 @@ final readonly class Copies
         @file_put_contents($this->markFile(), (string) $mark);
     }
 
+    /** A number that only a restore changes; 0 where there is no kitchen yet. */
+    public function epoch(): int
+    {
+        try {
+            return $this->isMissing() ? 0 : DatabaseFile::at($this->kitchen)->epoch();
+        } catch (CopyFault) {
+            return 0;
+        }
+    }
+
     /** Whether the kitchen is the demo, with its make-believe scale. */
     public function isDemo(): bool
     {

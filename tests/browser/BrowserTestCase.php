@@ -80,7 +80,7 @@ abstract class BrowserTestCase extends TestCase
     /** @return list<string> */
     protected static function startOptions(): array
     {
-        return ['--empty'];
+        return ['--empty', '--stand-in'];
     }
 
     protected static function open(string $place, string $host = '127.0.0.1'): void

@@ -228,8 +228,9 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   }, [undo, redo, advice.answer, applyCorrection, solve]);
 
   const keepMine = async () => {
+    saver.giveUp();
     const copy = await api.addSauce({ ...editOf(draft), title: `${draft.title} (my copy)` });
-    if (saving.state === 'conflict') saver.takeTheirs(saving.theirs);
+    if (saving.state === 'conflict' && saving.theirs !== null) saver.takeTheirs(saving.theirs);
     await navigate(`/sauce/${copy.id}`);
   };
 
@@ -289,11 +290,16 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
           <Button
             variant="outlined"
             onClick={() => {
+              if (saving.theirs === null) {
+                saver.giveUp();
+                void navigate('/');
+                return;
+              }
               const theirs = saver.takeTheirs(saving.theirs);
               change(() => theirs);
             }}
           >
-            Take theirs
+            {saving.theirs === null ? 'Leave mine' : 'Take theirs'}
           </Button>
         </Box>
       )}

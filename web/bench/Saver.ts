@@ -1,10 +1,11 @@
 import { api, Refusal, type Sauce } from '../shared/api';
+import { epoch } from '../shared/epoch';
 import { type Draft, draftOf, editOf, sameEdit, type WrittenSauce } from './draft';
 
 export type Saving =
   | { state: 'saved' | 'saving' | 'away' }
   | { state: 'refused' | 'troubled'; message: string }
-  | { state: 'conflict'; message: string; theirs: Sauce };
+  | { state: 'conflict'; message: string; theirs: Sauce | null };
 
 const pause = 250;
 const retryAfter = 2_000;
@@ -15,6 +16,8 @@ interface Unsaved {
   readonly draft: WrittenSauce;
   /** What was on its way to the server when this was put down. */
   readonly sending: WrittenSauce | null;
+  /** Of the kitchen it was typed in. */
+  readonly epoch?: number | null;
 }
 
 const drawerOf = (id: number) => `vinculum.unsaved.${id}`;
@@ -37,6 +40,9 @@ export class Saver {
   /** The draft to begin with: what was typed but not stored when the page was last left, else what the server has. */
   readonly start: Draft;
   private revision: number;
+  private epoch: number | null;
+  /** Of the kitchen as it is now, while it is another than the one this was typed in. */
+  private passedTo: number | null = null;
   private stored: WrittenSauce;
   private latest: WrittenSauce;
   private sending: WrittenSauce | null = null;
@@ -49,6 +55,7 @@ export class Saver {
     const kept = read(sauce.id);
     this.stored = editOf(fetched);
     this.revision = sauce.revision;
+    this.epoch = kept?.epoch ?? epoch.known();
     this.start = fetched;
     if (kept !== null && !sameEdit(kept.draft, this.stored)) {
       const landed =
@@ -93,13 +100,23 @@ export class Saver {
 
   /** Gives way: what the other window stored becomes what this page builds on. */
   takeTheirs(theirs: Sauce): Draft {
+    this.giveUp();
     const draft = draftOf(theirs);
     this.revision = theirs.revision;
     this.stored = editOf(draft);
     this.latest = this.stored;
-    localStorage.removeItem(drawerOf(this.sauce.id));
     this.tell({ state: 'saved' });
     return draft;
+  }
+
+  /** What was typed is no longer to be stored here; the page goes on with the kitchen as it is now. */
+  giveUp(): void {
+    localStorage.removeItem(drawerOf(this.sauce.id));
+    if (this.passedTo !== null) {
+      epoch.begin(this.passedTo);
+      this.epoch = this.passedTo;
+      this.passedTo = null;
+    }
   }
 
   private async send(): Promise<void> {
@@ -110,14 +127,15 @@ export class Saver {
     this.tell({ state: 'saving' });
     let wait = 0;
     try {
-      const answer = await api.editSauce(this.sauce.id, { ...sent, revision: this.revision });
+      const answer = await api.editSauce(this.sauce.id, { ...sent, revision: this.revision }, this.epoch);
       this.revision = answer.revision;
       this.stored = sent;
     } catch (fault) {
       if (fault instanceof Refusal && fault.status < 500) {
         this.sending = null;
+        this.passedTo = fault.epoch;
         this.tell(
-          fault.current === null
+          fault.current === null && fault.epoch === null
             ? { state: 'refused', message: fault.message }
             : { state: 'conflict', message: fault.message, theirs: fault.current },
         );
@@ -138,7 +156,12 @@ export class Saver {
   }
 
   private putInDrawer(): void {
-    const unsaved: Unsaved = { revision: this.revision, draft: this.latest, sending: this.sending };
+    const unsaved: Unsaved = {
+      revision: this.revision,
+      draft: this.latest,
+      sending: this.sending,
+      epoch: this.epoch,
+    };
     try {
       localStorage.setItem(drawerOf(this.sauce.id), JSON.stringify(unsaved));
     } catch {

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { Cook, CookEvent, Instruments, Move } from '../shared/api';
 import { BarMark } from '../shared/AxisBars';
 import { quietButton } from '../shared/looks';
-import { grams, spoken } from '../shared/words';
+import { grams } from '../shared/words';
 import { CoolingMove } from './CoolingMove';
 import { FillMove } from './FillMove';
 import { huge, inGrams, quiet } from './looks';
@@ -13,6 +13,7 @@ import { CautionLine } from '../shared/CautionLine';
 import { keptCooks } from '../shared/keptCooks';
 import { meanwhile } from './meanwhile';
 import { MoveList } from './MoveList';
+import { NotTaken } from './NotTaken';
 import { Outbox } from './outbox';
 import { ReadingsMove } from './ReadingsMove';
 import { Rebalancing } from './Rebalancing';
@@ -58,20 +59,14 @@ interface Props {
 /** One thing at a time, from the empty pan to the jars. */
 export function CookSheet({ opened, offset, instruments }: Props) {
   const [stored, setStored] = useState(opened);
-  const [fault, setFault] = useState<string | null>(null);
   const [showsAll, setShowsAll] = useState(false);
   const queries = useQueryClient();
   const [outbox] = useState(
     () =>
-      new Outbox(
-        opened.id,
-        offset,
-        (now) => {
-          setStored(now);
-          queries.setQueryData(['cook', opened.id], keptCooks.keep(now, offset));
-        },
-        setFault,
-      ),
+      new Outbox(opened.id, offset, (now) => {
+        setStored(now);
+        queries.setQueryData(['cook', opened.id], keptCooks.keep(now, offset));
+      }),
   );
   const waiting = useSyncExternalStore(outbox.subscribe, outbox.events);
   const cook = useMemo(() => meanwhile(stored, waiting), [stored, waiting]);
@@ -88,8 +83,8 @@ export function CookSheet({ opened, offset, instruments }: Props) {
     document.title = `Cook: ${cook.title} · Vinculum`;
   }, [cook.title]);
 
+  const notTaken = useSyncExternalStore(outbox.subscribe, outbox.notTaken);
   const tell = (event: CookEvent) => {
-    setFault(null);
     outbox.add(event);
   };
   const goOn = () => {
@@ -139,10 +134,13 @@ export function CookSheet({ opened, offset, instruments }: Props) {
           {trouble} Go on: what happens is kept here and sent later, and the bars wait until then.
         </Typography>
       )}
-      {fault !== null && (
-        <Typography role="alert" sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1.5, my: 1 }}>
-          {fault}
-        </Typography>
+      {notTaken.length > 0 && (
+        <NotTaken
+          refused={notTaken}
+          onSeen={() => {
+            outbox.forgetNotTaken();
+          }}
+        />
       )}
       {showsAll && (
         <MoveList
@@ -221,9 +219,10 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
         )}
         <Typography sx={huge} data-measure={measure.line}>
           {measure.grams === null
-            ? ''
-            : `${measure.measure === grams(measure.grams) ? inGrams(measure.grams) : spoken(measure.measure)} `}
-          {measure.name.toLowerCase()}
+            ? measure.name.toLowerCase()
+            : measure.measure === grams(measure.grams)
+              ? `${inGrams(measure.grams)} ${measure.name.toLowerCase()}`
+              : measure.says}
         </Typography>
         <Typography sx={{ ...quiet, mb: 1.5 }}>
           {[
@@ -244,8 +243,12 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
           tares
           pours={measure.grams ?? 1}
           accept="It is in"
-          onGrams={(weighed) => {
-            onEvent({ kind: 'measured', figures: { line: measure.line, grams: weighed } });
+          mayBePlanned
+          onGrams={(weighed, isPlanned) => {
+            onEvent({
+              kind: 'measured',
+              figures: { line: measure.line, grams: weighed, ...(isPlanned ? { planned: 1 } : {}) },
+            });
             onDone();
           }}
         />

@@ -1,5 +1,5 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { api, type InstrumentReading } from '../shared/api';
 import { quietButton } from '../shared/looks';
 import { big, inGrams } from './looks';
@@ -17,12 +17,16 @@ interface Props {
   /** What the stand-in would put on when it plays along. */
   pours: number;
   accept: string;
-  onGrams: (grams: number) => void;
+  /** Whether it may be taken as planned where nothing was weighed; what only a weight can tell may not. */
+  mayBePlanned?: boolean;
+  onGrams: (grams: number, isPlanned: boolean) => void;
 }
 
 /** Within this many grams, or this share, it is on the line. */
 const onTheLine = (target: number) => Math.max(1, 0.01 * target);
 const lineAt = 75;
+/** Less than this a scale shows with nothing on it. */
+const noise = 2;
 
 const still = (left: number, target: number): string => {
   if (Math.abs(left) <= onTheLine(target)) return 'on the line';
@@ -30,29 +34,57 @@ const still = (left: number, target: number): string => {
 };
 
 /** Live weight against a line; by hand where there is no scale, or it has fallen silent. */
-export function WeighAlong({ target, hasScale, isStandIn, tares, pours, accept, onGrams }: Props) {
+export function WeighAlong({
+  target,
+  hasScale,
+  isStandIn,
+  tares,
+  pours,
+  accept,
+  mayBePlanned = false,
+  onGrams,
+}: Props) {
   const reading = useScale(hasScale);
   const [typed, setTyped] = useState('');
   const [fault, setFault] = useState<string | null>(null);
+  const [waits, setWaits] = useState(false);
+  const isTaken = useRef(false);
+  const [isTared, setIsTared] = useState(!hasScale || !tares);
   useEffect(() => {
-    if (hasScale && tares) void api.tare().catch(() => undefined);
+    if (!hasScale || !tares) return;
+    void api
+      .tare()
+      .catch(() => undefined)
+      .finally(() => {
+        setIsTared(true);
+      });
   }, [hasScale, tares]);
   const live = reading?.value ?? null;
+  // a reading counts once something was put on, and once it has settled
+  const moved = isTared && live !== null && Math.abs(live) >= noise;
+  const settled = moved && reading?.settled === true;
+  useEffect(() => {
+    if (!waits || !settled || live < 0) return;
+    if (isTaken.current) return;
+    isTaken.current = true;
+    onGrams(live, false);
+  }, [waits, settled, live, onGrams]);
   const take = () => {
     const number = typedNumber(typed);
     if (typed.trim() !== '') {
       if (!(number >= 0)) setFault('A weight is a number of grams, nothing or more.');
-      else onGrams(number);
-    } else if (live !== null) {
+      else onGrams(number, false);
+    } else if (moved) {
       if (live < 0) setFault(reading?.says ?? 'The scale reads below zero: set it to nothing first.');
-      else onGrams(live);
-    } else if (target !== null) {
-      onGrams(target);
+      else if (settled) onGrams(live, false);
+      else setWaits(true);
+    } else if (target !== null && mayBePlanned) {
+      onGrams(target, true);
     } else {
-      setFault('Type what the scale shows.');
+      setFault(hasScale ? 'Put it on the scale, or type what it weighs.' : 'Type what the scale shows.');
     }
   };
-  const isAsPlanned = typed.trim() === '' && live === null && target !== null;
+  const isAsPlanned = typed.trim() === '' && !moved && target !== null && mayBePlanned;
   return (
     <Box>
       {live !== null && <Live reading={reading} target={target} />}
@@ -62,8 +94,13 @@ export function WeighAlong({ target, hasScale, isStandIn, tares, pours, accept, 
         </Typography>
       )}
       <Button variant="contained" fullWidth sx={{ ...big, mt: 1.5 }} data-accept onClick={take}>
-        {isAsPlanned ? `${accept} as planned` : accept}
+        {isAsPlanned ? `${accept}, as planned` : accept}
       </Button>
+      {waits && (
+        <Typography role="status" data-waits sx={{ mt: 1 }}>
+          Until the scale rests …
+        </Typography>
+      )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mt: 1.5 }}>
         <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
           By hand

@@ -1,7 +1,7 @@
 import type { Cook, CookEvent, Move } from '../shared/api';
 
 /** Something that happened and is not stored yet, under the key it will be stored with. */
-export type Waiting = CookEvent & { at: number; key: string };
+export type Waiting = CookEvent & { at: number; key: string; epoch?: number | null };
 
 const moves = (cook: Cook, which: (move: Move) => boolean, to: (move: Move) => Move): Cook => ({
   ...cook,

@@ -1,4 +1,5 @@
 import { api, type Cook, type CookEvent, Refusal } from '../shared/api';
+import { epoch } from '../shared/epoch';
 import type { Waiting } from './meanwhile';
 
 const retryAfter = 2_000;
@@ -6,12 +7,28 @@ const retryAfter = 2_000;
 /** Drawn so that it works where the browser keeps the ready-made ones back: pages of the home network without encryption. */
 const newKey = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (part) => part.toString(36)).join('-');
 
+function read<Kept>(name: string): Kept[] {
+  try {
+    const found: unknown = JSON.parse(localStorage.getItem(name) ?? '[]');
+    return Array.isArray(found) ? (found as Kept[]) : [];
+  } catch {
+    return [];
+  }
+}
+
+/** What the kitchen would not take, and why: kept until the cook has seen it. */
+export interface Refused {
+  readonly event: Waiting;
+  readonly why: string;
+}
+
 /**
  * What happened at the stove, on its way to the server: kept in the browser until it is stored, sent in order, and each
  * under a key of its own, so that sending it twice stores it once.
  */
 export class Outbox {
   private waiting: Waiting[];
+  private refused: Refused[];
   private isSending = false;
   private trouble: string | null = null;
   private listeners = new Set<() => void>();
@@ -22,9 +39,9 @@ export class Outbox {
     /** How far the server's clock is ahead of this one, in seconds. */
     private readonly offset: number,
     private readonly onCook: (cook: Cook) => void,
-    private readonly onRefused: (message: string) => void,
   ) {
-    this.waiting = this.kept();
+    this.waiting = read<Waiting>(this.name());
+    this.refused = read<Refused>(this.refusedName());
     if (this.waiting.length > 0) void this.send();
   }
 
@@ -36,11 +53,22 @@ export class Outbox {
   /** What is not stored yet, in order. */
   readonly events = (): readonly Waiting[] => this.waiting;
 
+  /** What the kitchen would not take. */
+  readonly notTaken = (): readonly Refused[] => this.refused;
+
+  /** The cook has seen what was not taken. */
+  forgetNotTaken() {
+    this.keepRefused([]);
+  }
+
   /** Why nothing could be stored when that was last tried; null where it could. */
   readonly lastTrouble = (): string | null => this.trouble;
 
   add(event: CookEvent) {
-    this.keep([...this.waiting, { ...event, at: Date.now() / 1000 + this.offset, key: newKey() }]);
+    this.keep([
+      ...this.waiting,
+      { ...event, at: Date.now() / 1000 + this.offset, key: newKey(), epoch: epoch.known() },
+    ]);
     void this.send();
   }
 
@@ -53,14 +81,15 @@ export class Outbox {
     this.isSending = true;
     clearTimeout(this.retry);
     while (this.waiting[0] !== undefined) {
+      const { epoch: writtenIn, ...event } = this.waiting[0];
       try {
-        const cook = await api.happen(this.batch, this.waiting[0]);
+        const cook = await api.happen(this.batch, event, writtenIn ?? epoch.known());
         this.trouble = null;
         this.keep(this.waiting.slice(1));
         this.onCook(cook);
       } catch (reason) {
         if (reason instanceof Refusal && reason.status < 500) {
-          this.onRefused(reason.message);
+          this.keepRefused([...this.refused, { event: this.waiting[0], why: reason.message }]);
           this.keep(this.waiting.slice(1));
         } else {
           this.trouble = reason instanceof Error ? reason.message : null;
@@ -85,13 +114,14 @@ export class Outbox {
     });
   }
 
-  private kept(): Waiting[] {
-    try {
-      const found: unknown = JSON.parse(localStorage.getItem(this.name()) ?? '[]');
-      return Array.isArray(found) ? (found as Waiting[]) : [];
-    } catch {
-      return [];
-    }
+  private keepRefused(refused: Refused[]) {
+    this.refused = refused;
+    localStorage.setItem(this.refusedName(), JSON.stringify(refused));
+    this.tell();
+  }
+
+  private refusedName() {
+    return `vinculum-not-taken-${this.batch}`;
   }
 
   private name() {

@@ -2175,6 +2175,8 @@ export interface components {
                 note: string | null;
                 actual_grams: number | null;
                 changed: boolean;
+                /** @description what to measure, in one sentence */
+                says: string;
             } | null;
             step: {
                 text: string;
@@ -2592,6 +2594,8 @@ export interface components {
             undone: boolean;
         };
         Copies: {
+            /** @description a number that only a restore changes */
+            epoch: number;
             copies: {
                 name: string;
                 bytes: number;

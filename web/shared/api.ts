@@ -1,5 +1,6 @@
 import type { components } from '../generated/api';
 import { entrance } from './entrance';
+import { epoch, epochHeader } from './epoch';
 import { setTellsApart } from './words';
 
 type Schemas = components['schemas'];
@@ -52,6 +53,9 @@ export type Thickenings = Schemas['Thickenings'];
 export type ThicknessWish = Schemas['ThicknessWish'];
 export type Trainer = Schemas['Trainer'];
 export type Tongue = Schemas['Tongue'];
+export type Upload = Schemas['Upload'];
+export type Piece = Schemas['Piece'];
+export type Written = Schemas['Written'];
 export type Version = Schemas['Version'];
 export type Measures = NonNullable<Formula['measures']>;
 export type PantryItem = Schemas['PantryItem'];
@@ -80,6 +84,8 @@ export class Refusal extends Error {
     readonly status: number,
     message: string,
     readonly current: Sauce | null,
+    /** Of the kitchen as it is now, where what was written was meant for an earlier one. */
+    readonly epoch: number | null = null,
   ) {
     super(message);
   }
@@ -88,12 +94,23 @@ export class Refusal extends Error {
 /** The server did not answer at all. */
 export class Unreachable extends Error {}
 
-async function ask<Answer>(method: string, path: string, body?: unknown, options: RequestInit = {}): Promise<Answer> {
+/** @param writtenIn the epoch that what is written was meant for; the page's own when left out */
+async function ask<Answer>(
+  method: string,
+  path: string,
+  body?: unknown,
+  options: RequestInit = {},
+  writtenIn: number | null = epoch.known(),
+): Promise<Answer> {
   let response: Response;
   try {
     response = await fetch(path, {
       method,
-      headers: { Accept: 'application/json', 'Content-Type': 'application/json' },
+      headers: {
+        Accept: 'application/json',
+        'Content-Type': 'application/json',
+        ...(method === 'GET' || writtenIn === null ? {} : { [epochHeader]: String(writtenIn) }),
+      },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
       ...options,
     });
@@ -103,17 +120,23 @@ async function ask<Answer>(method: string, path: string, body?: unknown, options
     }
     throw new Unreachable('The kitchen server does not answer.');
   }
+  epoch.heard(response);
   if (response.status === 401) {
     await entrance.opened();
-    return ask(method, path, body, options);
+    return ask(method, path, body, options, writtenIn);
   }
   if (response.status === 204) {
     return undefined as Answer;
   }
   const answer = (await response.json().catch(() => null)) as unknown;
   if (!response.ok) {
-    const said = answer as { message?: string; current?: Sauce } | null;
-    throw new Refusal(response.status, said?.message ?? 'The kitchen server could not do that.', said?.current ?? null);
+    const said = answer as { message?: string; current?: Sauce | null; epoch?: number } | null;
+    throw new Refusal(
+      response.status,
+      said?.message ?? 'The kitchen server could not do that.',
+      said?.current ?? null,
+      said?.epoch ?? null,
+    );
   }
   return answer as Answer;
 }
@@ -135,7 +158,9 @@ export const api = {
     ).then((found) => ({ sauces: found.flatMap((one) => one.sauces), more: found.at(-1)?.more ?? false })),
   sauce: (id: number) => ask<Sauce>('GET', `/api/sauces/${id}`),
   addSauce: (formula: Formula) => ask<Sauce>('POST', '/api/sauces', formula),
-  editSauce: (id: number, edit: Edit) => ask<Sauce>('PUT', `/api/sauces/${id}`, edit),
+  writeSauce: (written: Written) => ask<Sauce>('POST', '/api/sauces/written', written),
+  editSauce: (id: number, edit: Edit, writtenIn: number | null) =>
+    ask<Sauce>('PUT', `/api/sauces/${id}`, edit, {}, writtenIn),
   putAway: (id: number) => ask<undefined>('DELETE', `/api/sauces/${id}`),
   bringBack: (id: number) => ask<Sauce>('POST', `/api/sauces/${id}/return`),
   pantry: () => ask<Pantry>('GET', '/api/pantry'),
@@ -167,7 +192,8 @@ export const api = {
   cookBatch: (sauce: number, start: CookStart) => ask<Cook>('POST', `/api/sauces/${sauce}/cooks`, start),
   cook: (batch: number, options: RequestInit = {}) =>
     ask<Cook>('GET', `/api/batches/${batch}/cook`, undefined, options),
-  happen: (batch: number, event: CookEvent) => ask<Cook>('POST', `/api/batches/${batch}/cook`, event),
+  happen: (batch: number, event: CookEvent, writtenIn: number | null) =>
+    ask<Cook>('POST', `/api/batches/${batch}/cook`, event, {}, writtenIn),
   instruments: () => ask<Instruments>('GET', '/api/instruments'),
   read: (instrument: 'scale' | 'probe' | 'refractometer' | 'ph-meter') =>
     ask<InstrumentReading>('GET', `/api/instruments/${instrument}`),
@@ -189,12 +215,23 @@ export const api = {
   draftPlan: (wish: PlanWish) => ask<PlanDraft>('POST', '/api/plans/draft', wish),
   keepPlan: (wish: PlanWish) => ask<PlanAnswer>('POST', '/api/plans', wish),
   dropPlan: (id: number) => ask<undefined>('DELETE', `/api/plans/${id}`),
-  previewImport: (wish: ImportWish) => ask<ImportPreview>('POST', '/api/imports/preview', wish),
+  beginUpload: () => ask<Upload>('POST', '/api/uploads'),
+  addPiece: (upload: string, piece: Piece, options: RequestInit = {}) =>
+    ask<Upload>('PUT', `/api/uploads/${upload}`, piece, options),
+  upload: (upload: string) => ask<Upload>('GET', `/api/uploads/${upload}`),
+  forgetUpload: (upload: string) => ask<undefined>('DELETE', `/api/uploads/${upload}`),
+  previewImport: (wish: ImportWish, options: RequestInit = {}) =>
+    ask<ImportPreview>('POST', '/api/imports/preview', wish, options),
   takeIn: (wish: ImportWish) => ask<Imported>('POST', '/api/imports', wish),
   undoImport: (id: number) => ask<Imported>('DELETE', `/api/imports/${id}`),
   copies: () => ask<Copies>('GET', '/api/copies'),
   makeCopy: () => ask<Copies>('POST', '/api/copies'),
-  putCopyBack: (name: string) => ask<Copies>('POST', `/api/copies/${name}/back`),
+  putCopyBack: async (name: string) => {
+    const copies = await ask<Copies>('POST', `/api/copies/${name}/back`);
+    // this page asked for it, and begins anew with what is there now
+    epoch.begin(copies.epoch);
+    return copies;
+  },
   trainer: () => ask<Trainer>('GET', '/api/trainer'),
   guess: (guess: Guess) => ask<Trainer>('POST', '/api/trainer', guess),
   forgetAxis: (axis: string) => ask<Trainer>('DELETE', `/api/trainer/${axis}`),

@@ -14,16 +14,6 @@ import { TakeIn } from './TakeIn';
 /** Where there is a keyboard, what is typed goes into the list at once; on a phone the board would cover the shelf. */
 const isAtADesk = !window.matchMedia('(pointer: coarse)').matches;
 
-/** A pasted recipe as lines: a heading line becomes the name. */
-function readPasted(text: string): { title: string; lines: string[] } {
-  const lines = text
-    .split(/\r?\n|\r/)
-    .map((line) => line.trim())
-    .filter((line) => line !== '');
-  const heading = lines[0]?.startsWith('#') === true ? lines.shift() : undefined;
-  return { title: heading?.replace(/^#+\s*/, '') ?? '', lines };
-}
-
 const standing = (sauce: ShelfSauce): string => {
   const distance = sauce.standing.distance;
   if (distance === null) return 'no style chosen';
@@ -54,7 +44,7 @@ export function Shelf() {
   const begin = async () => {
     try {
       setFault(null);
-      const sauce = await api.addSauce(readPasted(text));
+      const sauce = await api.writeSauce({ text });
       await navigate(`/sauce/${sauce.id}`);
     } catch (reason) {
       setFault(reason instanceof Error ? reason.message : 'That did not work.');

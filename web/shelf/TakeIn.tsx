@@ -1,14 +1,18 @@
-import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Snackbar, Typography } from '@mui/material';
-import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import { api, type Imported, type ImportPreview } from '../shared/api';
-import { textField } from '../shared/looks';
+import {
+  Box,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  LinearProgress,
+  Snackbar,
+  Typography,
+} from '@mui/material';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { Check } from '../shared/Check';
-
-interface Offered {
-  contents: string;
-  preview: ImportPreview;
-}
+import { textField } from '../shared/looks';
+import { useTakingIn, type Working } from './useTakingIn';
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName);
@@ -18,54 +22,32 @@ const isData = (text: string): boolean => /^\s*[[{]\s*["{[]/.test(text) || text.
 
 /** Files dropped and texts pasted anywhere on the shelf: first what would happen, then it happens, and it can be undone. */
 export function TakeIn() {
-  const [offered, setOffered] = useState<Offered | null>(null);
+  const taking = useTakingIn();
   const [keepsBoth, setKeepsBoth] = useState(false);
-  const [taken, setTaken] = useState<Imported | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
-  const queries = useQueryClient();
-  const offer = async (contents: string) => {
-    try {
-      setFault(null);
-      setKeepsBoth(false);
-      setOffered({ contents, preview: await api.previewImport({ contents }) });
-    } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That could not be read.');
-    }
-  };
-  const renew = async () => {
-    await queries.invalidateQueries();
-  };
-  const take = async () => {
-    if (offered === null) return;
-    try {
-      setTaken(await api.takeIn({ contents: offered.contents, keep_both: keepsBoth }));
-      setOffered(null);
-      await renew();
-    } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That could not be taken in.');
-    }
-  };
-  const undo = async () => {
-    if (taken !== null) await api.undoImport(taken.id);
-    setTaken(null);
-    await renew();
-  };
+  const dropped = useEffectEvent((event: DragEvent) => {
+    event.preventDefault();
+    const files = [...(event.dataTransfer?.files ?? [])];
+    const text = event.dataTransfer?.getData('text/plain') ?? '';
+    setKeepsBoth(false);
+    if (files.length > 0) void taking.offerFiles(files);
+    else if (text.trim() !== '') void taking.offerText(text);
+  });
+  const pasted = useEffectEvent((event: ClipboardEvent) => {
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    if (text.trim() === '' || (isTyping(event.target) && !isData(text))) return;
+    event.preventDefault();
+    setKeepsBoth(false);
+    void taking.offerText(text);
+  });
   useEffect(() => {
     const over = (event: DragEvent) => {
       event.preventDefault();
     };
     const drop = (event: DragEvent) => {
-      event.preventDefault();
-      const file = event.dataTransfer?.files[0];
-      const text = event.dataTransfer?.getData('text/plain') ?? '';
-      if (file !== undefined) void file.text().then(offer);
-      else if (text.trim() !== '') void offer(text);
+      dropped(event);
     };
     const paste = (event: ClipboardEvent) => {
-      const text = event.clipboardData?.getData('text/plain') ?? '';
-      if (text.trim() === '' || (isTyping(event.target) && !isData(text))) return;
-      event.preventDefault();
-      void offer(text);
+      pasted(event);
     };
     window.addEventListener('dragover', over);
     window.addEventListener('drop', drop);
@@ -76,39 +58,37 @@ export function TakeIn() {
       window.removeEventListener('paste', paste);
     };
   }, []);
-  const items = offered?.preview.items ?? [];
+  const { offered, taken } = taking;
+  const items = offered.flatMap((one) => one.preview.items);
   return (
     <>
       <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44, flexWrap: 'wrap' }}>
-        Take in a file
+        Take in files
         <Box
           component="input"
           type="file"
+          multiple
           data-take-in
           accept=".txt,.json,.html,.htm,.csv,text/*,application/json"
           onChange={(event: { target: HTMLInputElement }) => {
-            const file = event.target.files?.[0];
+            const files = [...(event.target.files ?? [])];
             event.target.value = '';
-            if (file !== undefined) void file.text().then(offer);
+            setKeepsBoth(false);
+            if (files.length > 0) void taking.offerFiles(files);
           }}
           sx={{ ...textField, py: 0.5, flex: '1 1 160px', minWidth: 0, width: '100%' }}
         />
       </Box>
       <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-        A recipe, a saved web page, a table (CSV) or a whole kitchen. Or drop or paste it anywhere here.
+        Recipes, saved web pages, tables (CSV) or a whole kitchen. Or drop or paste them anywhere here.
       </Typography>
-      {fault !== null && (
+      {taking.fault !== null && (
         <Typography role="alert" data-take-in-fault>
-          {fault}
+          {taking.fault}
         </Typography>
       )}
-      <Dialog
-        open={offered !== null}
-        onClose={() => {
-          setOffered(null);
-        }}
-        aria-labelledby="take-in"
-      >
+      {taking.working !== null && <Progress working={taking.working} onCancel={taking.cancel} />}
+      <Dialog open={offered.length > 0} onClose={taking.leave} aria-labelledby="take-in">
         <DialogTitle id="take-in">Take this in?</DialogTitle>
         <DialogContent>
           <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 320, overflowY: 'auto' }} tabIndex={0}>
@@ -126,31 +106,41 @@ export function TakeIn() {
           )}
         </DialogContent>
         <DialogActions>
-          <Button
-            onClick={() => {
-              setOffered(null);
-            }}
-          >
-            Leave it
-          </Button>
-          <Button variant="contained" data-take onClick={() => void take()}>
+          <Button onClick={taking.leave}>Leave it</Button>
+          <Button variant="contained" data-take onClick={() => void taking.take(keepsBoth)}>
             Take it in
           </Button>
         </DialogActions>
       </Dialog>
       <Snackbar
-        open={taken !== null}
+        open={taken.length > 0}
         autoHideDuration={20_000}
         onClose={(_, reason) => {
-          if (reason !== 'clickaway') setTaken(null);
+          if (reason !== 'clickaway') taking.forgetTaken();
         }}
-        message={`Taken in: ${taken?.says ?? ''}.`}
+        message={`Taken in: ${taken.map((one) => one.says).join('; ')}.`}
         action={
-          <Button color="inherit" data-undo-import onClick={() => void undo()}>
+          <Button color="inherit" data-undo-import onClick={() => void taking.undo()}>
             Undo
           </Button>
         }
       />
     </>
+  );
+}
+
+function Progress({ working, onCancel }: { working: Working; onCancel: () => void }) {
+  return (
+    <Box role="status" data-working sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap', my: 1 }}>
+      <Typography sx={{ flex: '1 1 160px' }}>{working.says} …</Typography>
+      <LinearProgress
+        aria-label={working.says}
+        sx={{ flex: '2 1 160px' }}
+        {...(working.share === null ? {} : { variant: 'determinate', value: 100 * working.share })}
+      />
+      <Button variant="outlined" onClick={onCancel} sx={{ minHeight: 44 }}>
+        Cancel
+      </Button>
+    </Box>
   );
 }

@@ -18,7 +18,7 @@ final readonly class CopyController
     {
         $copies = Copies::ofThisKitchen();
 
-        return new JsonResponse(['copies' => array_map(static fn(array $copy): array => ['name' => $copy['name'], 'why' => $copy['why'], 'bytes' => $copy['bytes'], 'at' => $copy['at'], 'opens' => $copies->opens($copy['file'])], array_slice($copies->all(), 0, self::SHOWN))]);
+        return new JsonResponse(['epoch' => $copies->epoch(), 'copies' => array_map(static fn(array $copy): array => ['name' => $copy['name'], 'why' => $copy['why'], 'bytes' => $copy['bytes'], 'at' => $copy['at'], 'opens' => $copies->opens($copy['file'])], array_slice($copies->all(), 0, self::SHOWN))]);
     }
 
     public function store(): JsonResponse

@@ -89,6 +89,9 @@ final class CookEventRequest extends FormRequest
         foreach (CookEvent::KINDS[$this->kind()] as $name) {
             $figures[$name] = $this->float("figures.{$name}") - ($name === 'line' ? 1.0 : 0.0);
         }
+        if ($this->kind() === 'measured' && (float) (is_numeric($this->input('figures.planned')) ? $this->input('figures.planned') : 0) > 0.0) {
+            $figures['planned'] = 1.0;
+        }
         if ($this->kind() === 'ph' && is_numeric($this->input('figures.celsius'))) {
             $figures['celsius'] = $this->float('figures.celsius');
         }

@@ -104,11 +104,18 @@ final class CookShape
             'name' => $item->name,
             'grams' => Figure::roundOrNull($target),
             'measure' => $isChanged && $target !== null ? self::words($target, $item->line, $plan, $spoons) : $item->measure,
+            'says' => self::says($item, $isChanged && $target !== null ? self::words($target, $item->line, $plan, $spoons) : $item->measure),
             'take' => $spoon,
             'note' => $item->note,
             'actual_grams' => Figure::roundOrNull($record->actual[$item->line] ?? null),
             'changed' => $isChanged,
         ];
+    }
+
+    /** What to measure in one sentence; a measure that names the thing needs no name after it. */
+    private static function says(ToMeasure $item, string $measure): string
+    {
+        return str_contains($measure, ' of ') ? $measure : trim("{$measure} " . mb_strtolower($item->name));
     }
 
     /** @return array<string, mixed> */

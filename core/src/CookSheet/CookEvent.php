@@ -7,7 +7,7 @@ namespace Vinculum\CookSheet;
 /** Something that happened at the stove. Nothing is ever rubbed out: what was wrong is undone by a later event. */
 final readonly class CookEvent
 {
-    /** What can happen, and the figures each needs. */
+    /** What can happen, and the figures each needs. "measured" may also say that it was not weighed: planned = 1. */
     public const KINDS = [
         'measured' => ['line', 'grams'],
         'rebalanced' => [],

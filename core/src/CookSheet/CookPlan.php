@@ -104,7 +104,7 @@ final readonly class CookPlan
             $planned = $line->grams->value ?? 0.0;
             $grams = $record->actual[$number] ?? $record->changed[$number] ?? $planned;
             $lines[] = match (true) {
-                !isset($record->actual[$number]) => $planned > 0.0 ? $line->times($grams / $planned) : $line,
+                !isset($record->actual[$number]), isset($record->asPlanned[$number]) => $planned > 0.0 ? $line->times($grams / $planned) : $line,
                 default => self::weighed($line, $grams),
             };
         }

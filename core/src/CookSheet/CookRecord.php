@@ -12,6 +12,7 @@ final readonly class CookRecord
     /**
      * @param list<CookEvent>                                     $events   those that stand
      * @param array<int, float>                                   $actual   grams that went in, by line
+     * @param array<int, bool>                                    $asPlanned lines that went in without being weighed, as they were planned
      * @param array<int, float>                                   $changed  grams to take instead of those planned, by line, after rebalancing
      * @param bool                                                $isSettled nothing was poured since the last rebalancing
      * @param array<int, array{started: float|null, done: float|null}> $steps by step, in seconds
@@ -21,6 +22,7 @@ final readonly class CookRecord
     private function __construct(
         public array $events,
         public array $actual,
+        public array $asPlanned,
         public array $changed,
         public bool $isSettled,
         public array $steps,
@@ -44,13 +46,13 @@ final readonly class CookRecord
             }
         }
         $standing = array_values(array_filter($events, static fn(CookEvent $event): bool => $event->kind !== 'undone' && !isset($undone[$event->id])));
-        [$actual, $changed, $isSettled, $steps, $timers, $temperatures] = [[], [], true, [], [], []];
+        [$actual, $asPlanned, $changed, $isSettled, $steps, $timers, $temperatures] = [[], [], [], true, [], [], []];
         $last = [];
         foreach ($standing as $event) {
             $last[$event->kind] = $event;
             $step = (int) $event->figure('step');
             match ($event->kind) {
-                'measured' => [$actual[(int) $event->figure('line')], $isSettled] = [$event->figure('grams'), false],
+                'measured' => [$actual[(int) $event->figure('line')], $asPlanned[(int) $event->figure('line')], $isSettled] = [$event->figure('grams'), $event->figure('planned') > 0.0, false],
                 'rebalanced' => [$changed, $isSettled] = [array_replace($changed, $event->grams), true],
                 'step-started' => $steps[$step] = ['started' => $steps[$step]['started'] ?? $event->at, 'done' => null],
                 'step-done' => $steps[$step] = ['started' => $steps[$step]['started'] ?? null, 'done' => $event->at],
@@ -65,6 +67,7 @@ final readonly class CookRecord
         return new self(
             $standing,
             $actual,
+            array_filter($asPlanned),
             $changed,
             $isSettled,
             $steps,

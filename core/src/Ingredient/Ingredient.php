@@ -167,6 +167,19 @@ final readonly class Ingredient
         return $this->texture === Texture::Coarse && $each !== null && $each->value <= 25.0 ? $each->value : null;
     }
 
+    /**
+     * Of what is counted by the fruit that it comes out of: which part of which fruit.
+     *
+     * @return array{part: string, fruit: string}|null "juice" of a "lime"; null for everything else
+     */
+    public function partOfFruit(): ?array
+    {
+        $words = explode(' ', mb_strtolower($this->name));
+        $part = array_pop($words);
+
+        return isset($this->units['fruit']) && $words !== [] && in_array($part, ['juice', 'zest'], true) ? ['part' => $part, 'fruit' => implode(' ', $words)] : null;
+    }
+
     /** Grams a millilitre, where a spoonful of it means it; null where it would mean something else: a lemon's juice. */
     public function spoonDensity(): ?float
     {

@@ -181,16 +181,20 @@ final readonly class Scale
         $isWhole = $each !== null && abs(2.0 * $chosen / $each - round(2.0 * $chosen / $each)) < 0.02;
         $words = $spoons->words($chosen, $density, $isWhole ? $each : null);
         $isCounted = str_ends_with($words, ' whole');
-        $noun = $isCounted ? self::noun($written) : '';
 
-        return new ScaledLine($written, $chosen, $asked, $isCounted ? trim(str_replace(' whole', '', $words) . " {$noun}") . ', about ' . KitchenNumber::grams($chosen) : $words, 100.0 * ($chosen / $asked - 1.0), null);
+        return new ScaledLine($written, $chosen, $asked, $isCounted ? self::counted($written, str_replace(' whole', '', $words), $chosen / $each) . ', about ' . KitchenNumber::grams($chosen) : $words, 100.0 * ($chosen / $asked - 1.0), null);
     }
 
-    private static function noun(ResolvedLine $written): string
+    /** "4½ cloves", "5", or, of what comes out of a fruit, "juice of 1½ limes". */
+    private static function counted(ResolvedLine $written, string $number, float $count): string
     {
         $counted = $written->measured?->counted;
+        $part = $written->ingredient?->partOfFruit();
+        if ($part !== null && ($counted === null || $counted === 'whole')) {
+            return sprintf('%s of %s %s', $part['part'], $number, $part['fruit'] . ($count > 1.0 ? 's' : ''));
+        }
 
-        return $counted === null || $counted === 'whole' ? '' : $counted . 's';
+        return trim($number . ' ' . ($counted === null || $counted === 'whole' ? '' : "{$counted}s"));
     }
 
     /** How to measure what is too small: in a mix with something that goes in anyway. */
