@@ -19,6 +19,8 @@ final readonly class Doorkeeper
     private const STORE = 'door';
     private const HOUSE = 'house';
     private const PATIENCE_SECONDS = 10;
+    private const KNOWN = 'vinculum_known';
+    private const KNOWN_SECONDS = 365 * 86_400;
 
     public function __construct(private Session $session, private CacheManager $caches, private Passphrase $passphrase) {}
 
@@ -38,22 +40,22 @@ final readonly class Doorkeeper
     }
 
     /**
-     * @return Cookie to come in with; null when that is not the passphrase
+     * @return non-empty-list<Cookie>|null to come in with, and to be known by from then on; null when that is not the passphrase
      *
      * @throws TooManyGuesses before the passphrase is even looked at
      */
-    public function enter(Request $request, #[\SensitiveParameter] string $phrase): ?Cookie
+    public function enter(Request $request, #[\SensitiveParameter] string $phrase): ?array
     {
         $store = $this->caches->store(self::STORE)->getStore();
         assert($store instanceof LockProvider);
         // one guess at a time, so that guesses sent together are counted one by one
         try {
-            $isRight = $store->lock('guess', self::PATIENCE_SECONDS)->block(self::PATIENCE_SECONDS, fn(): bool => $this->guess('device ' . $request->ip(), $phrase));
+            $isRight = $store->lock('guess', self::PATIENCE_SECONDS)->block(self::PATIENCE_SECONDS, fn(): bool => $this->guess($request, $phrase));
         } catch (LockTimeoutException) {
             throw new TooManyGuesses(self::PATIENCE_SECONDS);
         }
 
-        return $isRight === true ? $this->open() : null;
+        return $isRight === true ? [$this->open(), $this->remembered()] : null;
     }
 
     /** Ends the session of a device. */
@@ -67,20 +69,23 @@ final readonly class Doorkeeper
         return $this->cookie('', 1);
     }
 
-    private function guess(string $device, #[\SensitiveParameter] string $phrase): bool
+    private function guess(Request $request, #[\SensitiveParameter] string $phrase): bool
     {
         $limiter = new RateLimiter($this->caches->store(self::STORE));
-        foreach ([$device => 'device', self::HOUSE => 'house'] as $key => $most) {
+        // a device that was let in before has a count of its own: others that guess do not keep it out
+        $known = $this->known($request);
+        $counts = $known === null ? ['device ' . $request->ip() => 'device', self::HOUSE => 'house'] : ["known {$known}" => 'device'];
+        foreach ($counts as $key => $most) {
             if ($limiter->tooManyAttempts($key, config()->integer("door.tries.{$most}"))) {
                 throw new TooManyGuesses($limiter->availableIn($key));
             }
         }
         if ($this->passphrase->matches($phrase)) {
-            $limiter->clear($device);
+            $limiter->clear(array_key_first($counts));
 
             return true;
         }
-        foreach ([$device, self::HOUSE] as $key) {
+        foreach (array_keys($counts) as $key) {
             $limiter->hit($key, config()->integer('door.tries.seconds'));
         }
 
@@ -99,6 +104,27 @@ final readonly class Doorkeeper
         $this->session->save();
 
         return $this->cookie($this->session->getId(), time() + config()->integer('door.longest_seconds'));
+    }
+
+    /** What a device keeps that was let in: a number, and the proof that it was given out under this passphrase. */
+    private function remembered(): Cookie
+    {
+        $number = bin2hex(random_bytes(10));
+
+        return new Cookie(self::KNOWN, "{$number}.{$this->proof($number)}", time() + self::KNOWN_SECONDS, '/', null, false, true, false, Cookie::SAMESITE_STRICT);
+    }
+
+    /** The number of a device that was let in before under this passphrase; null for every other. */
+    private function known(Request $request): ?string
+    {
+        [$number, $proof] = [...explode('.', (string) $request->cookies->get(self::KNOWN)), '', ''];
+
+        return $this->passphrase->isSet() && ctype_xdigit($number) && hash_equals($this->proof($number), $proof) ? $number : null;
+    }
+
+    private function proof(string $number): string
+    {
+        return hash_hmac('sha256', $number, (string) $this->passphrase->mark());
     }
 
     private function opened(Request $request): ?Session

@@ -21,6 +21,9 @@ use Vinculum\Scaling\ScaleFault;
 /** Cooks a batch from its sheet, and writes down what happens. */
 final class Hearth
 {
+    /** @var array<int, CookPlan> worked out in this request, by batch */
+    private array $plans = [];
+
     /** Asked once in a request. */
     private ?bool $isMeterStale = null;
 
@@ -39,8 +42,22 @@ final class Hearth
         });
     }
 
-    /** @throws ScaleFault */
+    /**
+     * The plan of a batch, which never changes once it is stored.
+     *
+     * @throws ScaleFault
+     */
     public function plan(Batch $batch): CookPlan
+    {
+        if (!$batch->exists) {
+            return $this->workedOut($batch);
+        }
+
+        return $this->plans[$batch->id] ??= $this->workedOut($batch);
+    }
+
+    /** @throws ScaleFault */
+    private function workedOut(Batch $batch): CookPlan
     {
         $edit = SauceEdit::asKept($batch);
         $formula = $this->weighing->formula($edit);
@@ -101,6 +118,8 @@ final class Hearth
                 Happening::query()->create(['batch_id' => $batch->id, 'kind' => $kind, 'figures' => $figures, 'grams' => $grams, 'words' => $words, 'at' => $at, 'key' => $key]);
                 if ($kind === 'pan-reads' || $kind === 'undone') {
                     $this->learn($batch);
+                    // what was learned of the hob changes how long the rest takes
+                    unset($this->plans[$batch->id]);
                 }
             });
         } catch (UniqueConstraintViolationException) {

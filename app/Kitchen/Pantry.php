@@ -93,11 +93,12 @@ final class Pantry
      */
     public function keep(Product $product): Ingredient
     {
-        Catalogue::shipped()->withOwn(['own-tried' => $product->toLabel()])->get('own-tried');
+        $label = $product->toLabel();
+        $label->ingredient('own-tried', Catalogue::shipped()->get($label->like));
         $product->save();
         $this->catalogue = null;
 
-        return $this->catalogue()->get($product->key());
+        return $label->ingredient($product->key(), Catalogue::shipped()->get($label->like));
     }
 
     /** @return array<string, ProductLabel> by key; a label that no longer fits its generic is left out rather than in the way */
@@ -108,7 +109,7 @@ final class Pantry
         foreach (Product::query()->orderByDesc('in_stock')->orderByDesc('id')->get() as $product) {
             try {
                 $label = $product->toLabel();
-                Catalogue::shipped()->withOwn(['own-tried' => $label])->get('own-tried');
+                $label->ingredient('own-tried', Catalogue::shipped()->get($label->like));
                 $labels[$product->key()] = $label;
             } catch (LabelFault|FactsFault) {
                 continue;

@@ -79,7 +79,11 @@ final class SauceParts
         $sauce->timestamps = true;
         DB::table('sauce_parts')->where('sauce_id', $sauce->id)->delete();
         DB::table('sauce_parts')->insert(array_map(static fn(int $part): array => ['sauce_id' => $sauce->id, 'part_id' => $part], array_values(array_unique($parts))));
-        $this->titles = null;
+        if ($this->titles !== null) {
+            $title = mb_strtolower(trim($sauce->title));
+            $isNamed = $sauce->ingredient !== null && mb_strlen($title) >= self::SHORTEST_TITLE;
+            $this->titles = [...array_values(array_filter($this->titles, static fn(array $one): bool => $one[0] !== $sauce->id)), ...($isNamed ? [[$sauce->id, $title]] : [])];
+        }
     }
 
     /** @return list<int> every sauce that has this one in it, directly or through others, the nearest first */

@@ -27,7 +27,7 @@ final readonly class Tables
     private const PRODUCT = ['name', 'like', 'stands_in', 'in_stock', 'price', 'pack_grams', ...self::LABEL, 'per_serving', 'ingredients'];
     private const BATCH = ['id', 'sauce', 'version', 'title', 'style', 'made', 'measures', 'yield', 'pan', 'pan_grams', 'doses', 'tastings', 'lines', 'method'];
     /** More rows than this are not taken in at once. */
-    private const MOST_ROWS = 5000;
+    private const MOST_ROWS = 1000;
     private const DECIMALS = 6;
     private const MOST_LETTERS = 200;
 

@@ -102,7 +102,7 @@ final readonly class Copies
             DatabaseFile::at($staged)->normalise(random_int(1, 0x7FFFFFFF));
             $before = match (true) {
                 $this->isMissing() => null,
-                !$isItself && $this->opens($this->kitchen) => $this->make(null, 'before-restore', $now),
+                !$isItself && $this->isSound() => $this->make(null, 'before-restore', $now),
                 default => $this->setAside($now),
             };
             $this->overwriteWith($staged);
@@ -173,6 +173,18 @@ final readonly class Copies
             return DatabaseFile::at($this->kitchen)->setting('demo') === 'yes';
         } catch (CopyFault) {
             return false;
+        }
+    }
+
+    /** @throws CopyFault where that cannot be told just now: a busy kitchen is not set aside */
+    private function isSound(): bool
+    {
+        try {
+            $this->check($this->kitchen);
+
+            return true;
+        } catch (CopyFault $fault) {
+            return $fault->isForNow ? throw $fault : false;
         }
     }
 

@@ -7,7 +7,11 @@ namespace App\Safe;
 /** A copy that cannot be made or trusted; the message says why, and that nothing was changed. */
 final class CopyFault extends \RuntimeException
 {
-    public function __construct(string $says, public readonly bool $isDamage = false)
+    /**
+     * @param bool $isDamage  what it is about can be used no more
+     * @param bool $isForNow  it may be otherwise in a moment
+     */
+    public function __construct(string $says, public readonly bool $isDamage = false, public readonly bool $isForNow = false)
     {
         parent::__construct($says);
     }
@@ -59,12 +63,12 @@ final class CopyFault extends \RuntimeException
 
     public static function busy(string $file): self
     {
-        return new self("{$file} is busy: somebody else is writing to it for long now. Nothing was changed: try again.");
+        return new self("{$file} is busy: somebody else is writing to it for long now. Nothing was changed: try again.", isForNow: true);
     }
 
     public static function unreadable(string $file): self
     {
-        return new self("{$file} could not be read: may you read it and its folder, and is the disk well? Nothing was changed.");
+        return new self("{$file} could not be read: may you read it and its folder, and is the disk well? Nothing was changed.", isForNow: true);
     }
 
     public static function damagedKitchen(string $kitchen, ?string $newest): self

@@ -143,6 +143,8 @@ final class Supervisor
     /** Whether our own server answers, and not another on the same port. */
     private function answers(): bool
     {
+        // it stays so where nobody answers at all
+        $http_response_header = [];
         $answer = @file_get_contents("http://127.0.0.1:{$this->port}/api/idle", false, stream_context_create(['http' => ['timeout' => 2, 'ignore_errors' => true]]));
         $said = implode("\n", $http_response_header);
 

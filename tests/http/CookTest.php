@@ -7,6 +7,7 @@ namespace Tests\http;
 use App\Models\Happening;
 use App\Models\Weighed;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
@@ -129,6 +130,60 @@ final class CookTest extends HttpTestCase
         self::assertEqualsWithDelta($estimate, $cook->json('measured.ph.estimate'), 0.01);
         self::assertLessThan(0.2, $cook->json('balance.ph.high') - $cook->json('balance.ph.low'));
         $this->getJson("/api/batches/{$id}")->assertJsonPath('balance.ph.estimate', 3.71);
+    }
+
+    public function test_a_measured_ph_is_the_sauces_own_everywhere_until_something_is_added(): void
+    {
+        $id = $this->cook()->json('id');
+        $codes = static fn(TestResponse $answer, string $at): array => array_column((array) $answer->json($at), 'code');
+        self::assertNotContains('near-ph-limit', $codes($this->happens($id, 'ph', ['ph' => 3.5]), 'balance.cautions'));
+        $sheet = $this->happens($id, 'ph', ['ph' => 5.2]);
+        self::assertContains('near-ph-limit', $codes($sheet, 'balance.cautions'), 'on the cook sheet');
+        self::assertContains('near-ph-limit', $codes($this->getJson("/api/batches/{$id}"), 'balance.cautions'), 'at the pan');
+        $record = $this->getJson("/api/batches/{$id}/record");
+        self::assertContains('near-ph-limit', $codes($record, 'keep.cautions'), 'in the record');
+        self::assertLessThanOrEqual(4, $record->json('keep.days.high'));
+        Carbon::setTestNow(Carbon::now()->addMinutes(5));
+        $this->postJson("/api/batches/{$id}/doses", ['additions' => [['ingredient' => 'white-vinegar', 'grams' => 200, 'measure' => '200 g']], 'says' => []])->assertSuccessful();
+        self::assertNull($this->getJson("/api/batches/{$id}/cook")->json('measured.ph'), 'it was measured of another sauce');
+        Carbon::setTestNow();
+    }
+
+    public function test_what_is_in_as_planned_has_the_doubt_of_its_measure_and_not_of_a_scale(): void
+    {
+        $bands = [];
+        foreach ([[], ['planned' => 1]] as $how) {
+            $id = $this->cook()->json('id');
+            $line = $this->getJson("/api/batches/{$id}/cook")->json('moves.1.measure');
+            $sheet = $this->happens($id, 'measured', ['line' => $line['line'], 'grams' => $line['grams'], ...$how]);
+            self::assertEqualsWithDelta($line['grams'], $sheet->json('moves.1.measure.actual_grams'), 0.01);
+            $bands[] = $sheet->json("balance.lines." . ($line['line'] - 1) . '.grams');
+        }
+        [$weighed, $planned] = array_map(static fn(array $grams): float => $grams['high'] - $grams['low'], $bands);
+        self::assertEqualsWithDelta($bands[0]['value'], $bands[1]['value'], 0.01);
+        self::assertGreaterThan(1.5 * $weighed, $planned);
+    }
+
+    public function test_a_size_that_no_kitchen_makes_is_refused_and_an_old_one_leaves_the_log_readable(): void
+    {
+        $sauce = $this->postJson('/api/sauces', self::SAUCE)->json('id');
+        $this->postJson("/api/sauces/{$sauce}/cooks", ['factor' => 1e-310])->assertStatus(422);
+        $batch = $this->postJson("/api/sauces/{$sauce}/cooks", ['factor' => 1])->json('id');
+        DB::table('batches')->where('id', $batch)->update(['wish' => json_encode(['factor' => '1e-310'])]);
+        $this->app?->forgetScopedInstances();
+        $this->getJson("/api/sauces/{$sauce}/log")->assertOk();
+        $this->getJson("/api/batches/{$batch}/record")->assertOk();
+        $this->getJson("/api/batches/{$batch}/cook")->assertStatus(422);
+    }
+
+    public function test_juice_is_told_by_its_fruit(): void
+    {
+        $id = $this->postJson('/api/sauces', ['title' => 'Dip', 'lines' => ['100 g fish sauce', 'juice of 1½ limes', 'zest of 1 lemon']])->json('id');
+        $moves = (array) $this->postJson("/api/sauces/{$id}/cooks", ['factor' => 1])->json('moves');
+        $says = array_values(array_filter(array_map(static fn(array $move): ?string => $move['measure']['says'] ?? null, $moves)));
+        self::assertContains('juice of 1½ limes, about 45 g', $says);
+        self::assertContains('zest of 1 lemon, about 4 g', $says);
+        self::assertContains('100 g fish sauce', $says);
     }
 
     public function test_cooling_is_watched_from_the_moment_the_heat_goes_off(): void

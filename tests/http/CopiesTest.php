@@ -117,6 +117,161 @@ final class CopiesTest extends TestCase
         self::assertSame(['Older'], $this->titles());
     }
 
+    public function test_busy_is_busy_and_never_damage(): void
+    {
+        $this->shelve('Kept');
+        $this->vinculum('backup');
+        $other = $this->open();
+        $other->exec("PRAGMA locking_mode = EXCLUSIVE; BEGIN EXCLUSIVE; INSERT INTO settings (name, value) VALUES ('a', 'b')");
+        [$code, $said] = $this->vinculum('start', '--no-build', '--port', '8398');
+        self::assertSame(2, $code);
+        self::assertStringContainsString('is busy', $said);
+        self::assertStringNotContainsString('damaged', $said);
+        [$code, $said] = $this->vinculum('restore', (glob("{$this->folder}/kitchen-copies/kitchen-by-hand-*.sqlite") ?: [''])[0]);
+        self::assertSame(2, $code, $said);
+        $other->exec('COMMIT');
+        $other->close();
+        self::assertSame(['Kept'], $this->titles());
+        self::assertSame([], glob("{$this->folder}/kitchen-copies/kitchen-set-aside-*"), 'and a busy kitchen is not set aside');
+    }
+
+    public function test_a_copy_never_goes_over_anything_that_is_there_unless_it_is_told_to_and_never_over_the_kitchen(): void
+    {
+        $this->shelve('Kept');
+        $copy = "{$this->folder}/copy.sqlite";
+        self::assertSame(0, $this->vinculum('backup', $copy)[0]);
+        $this->shelve('Later');
+        [$code, $said] = $this->vinculum('backup', $copy);
+        self::assertSame([2, ['Kept']], [$code, $this->titles($copy)]);
+        self::assertStringContainsString('is there already', $said);
+        self::assertSame(0, $this->vinculum('backup', $copy, '--replace')[0]);
+        self::assertSame(['Kept', 'Later'], $this->titles($copy));
+        symlink($copy, "{$this->folder}/link.sqlite");
+        link($this->kitchen, "{$this->folder}/hard.sqlite");
+        foreach (["{$this->folder}/link.sqlite" => 'link', '/dev/null' => 'device', $this->folder => 'folder', $this->kitchen => 'kitchen itself', "{$this->folder}/./kitchen.sqlite" => 'kitchen itself', "{$this->folder}/hard.sqlite" => 'kitchen itself', "{$this->kitchen}-wal" => 'kitchen itself'] as $target => $says) {
+            [$code, $said] = $this->vinculum('backup', $target, '--replace');
+            self::assertSame(2, $code, $target);
+            self::assertStringContainsString($says, $said, $target);
+        }
+        self::assertSame(['Kept', 'Later'], $this->titles());
+    }
+
+    public function test_a_kitchen_that_is_gone_is_not_begun_anew_while_there_are_copies_of_it(): void
+    {
+        $this->shelve('Kept');
+        $this->vinculum('backup');
+        [$copy] = glob("{$this->folder}/kitchen-copies/kitchen-by-hand-*.sqlite") ?: [''];
+        array_map(unlink(...), glob("{$this->kitchen}*") ?: []);
+        [$code, $said] = $this->vinculum('start', '--no-build', '--port', '8398');
+        self::assertSame(2, $code);
+        self::assertStringContainsString("./vinculum restore {$copy}", $said);
+        self::assertStringContainsString('--anew', $said);
+        self::assertFileDoesNotExist($this->kitchen);
+        (new Copies($this->kitchen, "{$this->folder}/kitchen-copies", dirname(__DIR__, 2)))->checkKitchen(true);
+        self::assertSame(0, $this->vinculum('restore', $copy)[0]);
+        self::assertSame(['Kept'], $this->titles());
+    }
+
+    public function test_a_file_laid_over_the_kitchen_while_changes_of_the_old_one_lie_beside_it_is_seen(): void
+    {
+        $copies = new Copies($this->kitchen, "{$this->folder}/kitchen-copies", dirname(__DIR__, 2));
+        $this->shelve('Old');
+        $copies->opened();
+        $copy = $copies->make(null, 'by-hand', new \DateTimeImmutable());
+        $writer = $this->open();
+        $writer->exec("PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (title, measures, revision, standing) VALUES ('Unwritten', 'us', 1, '{}')");
+        copy("{$this->kitchen}-wal", "{$this->folder}/wal");
+        $copies->checkKitchen();
+        $writer->close();
+        copy("{$this->folder}/wal", "{$this->kitchen}-wal");
+        copy($copy, $this->kitchen);
+        try {
+            $copies->checkKitchen();
+            self::fail('nothing was seen');
+        } catch (CopyFault $fault) {
+            self::assertStringContainsString('another file was put in place of the kitchen', $fault->getMessage());
+        }
+        $copies->putBack($this->kitchen, new \DateTimeImmutable());
+        $copies->checkKitchen();
+        self::assertSame(['Old'], $this->titles(), 'the file that is there now, without the changes of the other');
+        self::assertCount(1, glob("{$this->folder}/kitchen-copies/kitchen-set-aside-*.sqlite") ?: []);
+    }
+
+    public function test_what_is_built_otherwise_is_no_copy(): void
+    {
+        $this->shelve('Kept');
+        foreach ([
+            'a trigger' => 'CREATE TRIGGER gone AFTER INSERT ON sauces BEGIN DELETE FROM lines; END',
+            'a view' => 'CREATE VIEW all_sauces AS SELECT * FROM sauces',
+            'another table' => 'CREATE TABLE extra (x)',
+            'another column' => 'ALTER TABLE sauces ADD COLUMN extra TEXT',
+        ] as $name => $sql) {
+            $copy = "{$this->folder}/" . str_replace(' ', '-', $name) . '.sqlite';
+            $this->vinculum('backup', $copy);
+            $this->open($copy)->exec($sql);
+            [$code, $said] = $this->vinculum('restore', $copy);
+            self::assertSame(2, $code, $name);
+            self::assertStringContainsString('is not as Vinculum makes it', $said, $name);
+        }
+        self::assertSame(['Kept'], $this->titles());
+    }
+
+    public function test_a_copy_of_another_page_size_or_with_its_log_beside_it_is_put_back_whole(): void
+    {
+        $this->shelve('Kept');
+        $copy = "{$this->folder}/other.sqlite";
+        $this->vinculum('backup', $copy);
+        $other = $this->open($copy);
+        $other->exec('PRAGMA page_size = 1024; VACUUM');
+        $other->exec("PRAGMA journal_mode = WAL; PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (title, measures, revision, standing) VALUES ('In the log', 'us', 1, '{}')");
+        // as after a crash: the log was never written into the file
+        copy($copy, "{$this->folder}/crashed.sqlite");
+        copy("{$copy}-wal", "{$this->folder}/crashed.sqlite-wal");
+        $other->close();
+        [$code, $said] = $this->vinculum('restore', "{$this->folder}/crashed.sqlite");
+        self::assertSame(0, $code, $said);
+        self::assertSame(['Kept', 'In the log'], $this->titles());
+        self::assertSame([], glob("{$this->folder}/kitchen-copies/*.unfinished*"));
+    }
+
+    public function test_a_restore_begins_another_epoch_and_a_start_does_not(): void
+    {
+        $copies = new Copies($this->kitchen, "{$this->folder}/kitchen-copies", dirname(__DIR__, 2));
+        $copies->opened();
+        $epoch = $copies->epoch();
+        self::assertGreaterThan(0, $epoch);
+        $copies->opened();
+        self::assertSame($epoch, $copies->epoch());
+        $copies->putBack($copies->make(null, 'by-hand', new \DateTimeImmutable()), new \DateTimeImmutable());
+        self::assertNotSame($epoch, $copies->epoch());
+    }
+
+    public function test_copies_of_every_kind_are_few_and_todays_is_kept_whatever_the_clock_says(): void
+    {
+        $copies = new Copies($this->kitchen, "{$this->folder}/copies", dirname(__DIR__, 2));
+        $copy = $copies->make("{$this->folder}/one.sqlite", 'by-hand', new \DateTimeImmutable('2026-11-20 09:00'));
+        for ($time = 0; $time < 15; ++$time) {
+            $copies->putBack($copy, new \DateTimeImmutable("2026-11-20 09:00:{$time}"));
+        }
+        self::assertLessThanOrEqual(6, count($copies->all()));
+        foreach (['2027-01-01', '2027-01-02', '2027-01-03', '2027-01-04', '2027-01-05', '2027-01-06', '2027-01-07', '2027-01-08'] as $day) {
+            $copies->daily(new \DateTimeImmutable("{$day} 09:00"));
+        }
+        $made = $copies->daily(new \DateTimeImmutable('2026-11-21 09:00'));
+        self::assertNotNull($made);
+        self::assertFileExists($made, 'the clock was set back, and yet today is kept');
+        file_put_contents("{$this->folder}/copies/kitchen-daily-x.sqlite.abc.unfinished", 'left over');
+        touch("{$this->folder}/copies/kitchen-daily-x.sqlite.abc.unfinished", time() - 7200);
+        $copies->make(null, 'by-hand', new \DateTimeImmutable());
+        self::assertSame([], glob("{$this->folder}/copies/*.unfinished"));
+    }
+
+    public function test_what_the_database_is_built_like_is_written_down_for_every_version(): void
+    {
+        exec(escapeshellarg(PHP_BINARY) . ' ' . escapeshellarg(dirname(__DIR__, 2) . '/bin/derive-schemas') . ' --check', $said, $code);
+        self::assertSame(0, $code, 'run bin/derive-schemas');
+    }
+
     public function test_a_folder_in_place_of_a_kitchen_is_said(): void
     {
         exec('rm ' . escapeshellarg($this->kitchen));

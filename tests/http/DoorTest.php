@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
+use App\Door\DoorFault;
 use App\Door\Passphrase;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Cookie;
@@ -97,6 +98,37 @@ final class DoorTest extends HttpTestCase
         self::assertSame(429, $this->enter(self::PHRASE, '192.168.7.77')->getStatusCode(), 'but not all of them together for ever');
         $this->travel(16)->minutes();
         self::assertSame(204, $this->enter(self::PHRASE)->getStatusCode());
+    }
+
+    public function test_a_device_that_was_in_before_is_not_kept_out_by_others_that_guess(): void
+    {
+        [, $known] = $this->enter(self::PHRASE, '192.168.7.50')->headers->getCookies();
+        for ($guess = 0; $guess < 25; ++$guess) {
+            $this->enter('wrong', "192.168.7.{$guess}");
+        }
+        self::assertSame(429, $this->enter(self::PHRASE, '192.168.7.77')->getStatusCode(), 'a stranger waits');
+        $again = fn(string $phrase, string $proof): int => $this->call('POST', self::HOME . '/api/door', [], [$known->getName() => $proof], [], ['REMOTE_ADDR' => '192.168.7.50', 'CONTENT_TYPE' => 'application/json'], (string) json_encode(['passphrase' => $phrase]))->getStatusCode();
+        self::assertSame(204, $again(self::PHRASE, (string) $known->getValue()));
+        self::assertSame(429, $again(self::PHRASE, substr((string) $known->getValue(), 0, -1) . '0g'), 'a proof made up is none');
+        for ($guess = 0; $guess < 5; ++$guess) {
+            $again('wrong', (string) $known->getValue());
+        }
+        self::assertSame(429, $again(self::PHRASE, (string) $known->getValue()), 'it may not guess for ever either');
+    }
+
+    public function test_long_and_yet_no_secret_is_refused(): void
+    {
+        $passphrase = new Passphrase("{$this->folder}/passphrase");
+        foreach (['aaaaaaaaaaaa', '123456789012', '1234 5678 9012', 'abcabcabcabc', 'ababababababab', 'abcdefghijkl', 'qwertyuiopas', '987654321098', 'passpasspass', '111122223333'] as $plain) {
+            try {
+                $passphrase->set($plain);
+                self::fail("{$plain} was taken");
+            } catch (DoorFault $fault) {
+                self::assertStringContainsString('guessed at once', $fault->getMessage(), $plain);
+            }
+        }
+        $passphrase->set('onion sugar lids 1234');
+        self::assertTrue($passphrase->matches('onion sugar lids 1234'));
     }
 
     public function test_only_this_machine_under_its_own_name_needs_no_passphrase(): void

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
+use App\Door\Passphrase;
 use App\Kitchen\DemoKitchen;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
@@ -82,6 +84,153 @@ final class FuzzTest extends HttpTestCase
             }
         }
         self::assertGreaterThan(700, $asked);
+    }
+
+    /**
+     * From bodies that are right, and then a little wrong: every address is reached past its door.
+     */
+    public function test_every_address_succeeds_and_takes_what_is_almost_right(): void
+    {
+        mt_srand(self::SEED + 2);
+        $door = sys_get_temp_dir() . '/vinculum-fuzz-' . getmypid() . '/door';
+        config(['door.folder' => $door, 'session.files' => "{$door}/sessions", 'cache.stores.door.path' => "{$door}/tries"]);
+        $this->app?->make(DemoKitchen::class)->load();
+        $copy = $this->kitchenToCopy();
+        $standIn = new StandIn();
+        (new Passphrase("{$door}/passphrase"))->set('four plums in a pot');
+        $succeeded = [];
+        foreach ($this->valid($copy) as [$method, $path, $body]) {
+            foreach ([$body, ...array_map(static fn(): array => self::bent($body), range(1, 4))] as $round => $sent) {
+                $sent = array_map(static fn(mixed $value): mixed => $value instanceof \Closure ? $value() : $value, $sent);
+                $place = (string) preg_replace_callback('/\{(\w+)\}/', fn(array $found): string => $this->numbered($found[1], $copy), $path);
+                memory_reset_peak_usage();
+                [$started, $held] = [microtime(true), memory_get_usage()];
+                $answer = $this->call($method, "/api/{$place}", $method === 'GET' ? $sent : [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $method === 'GET' ? null : (string) json_encode($sent, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_FORCE_OBJECT * (int) ($sent === [])));
+                $said = "{$method} {$place} " . json_encode($sent, JSON_PARTIAL_OUTPUT_ON_ERROR);
+                self::assertLessThan(500, $answer->getStatusCode(), $said . substr((string) ($answer->baseResponse->exception ?? ''), 0, 500));
+                self::assertLessThan(4 * self::MOST_SECONDS, microtime(true) - $started, $said);
+                self::assertLessThan(self::MOST_BYTES, memory_get_peak_usage() - $held, $said);
+                if ($answer->isSuccessful()) {
+                    $succeeded[] = self::anyNumber("{$method} {$path}");
+                } elseif ($round === 0) {
+                    self::fail("{$said}: {$answer->getStatusCode()} " . substr((string) $answer->getContent(), 0, 300));
+                }
+            }
+        }
+        $routes = array_filter($this->app?->make('router')->getRoutes()->getRoutes() ?? [], static fn($route): bool => str_starts_with($route->uri(), 'api/'));
+        $all = array_map(static fn($route): string => "{$route->methods()[0]} " . substr($route->uri(), 4), $routes);
+        $standIn->stop();
+        self::assertSame([], array_values(array_diff(array_map(self::anyNumber(...), $all), $succeeded)), 'every address succeeded at least once');
+    }
+
+    public function test_kitchen_files_long_methods_and_headers_are_taken_as_they_come(): void
+    {
+        mt_srand(self::SEED + 3);
+        $this->app?->make(DemoKitchen::class)->load();
+        $file = json_decode($this->get('/api/export/kitchen')->streamedContent(), true);
+        for ($round = 0; $round < 60; ++$round) {
+            $bent = $file;
+            $table = array_rand($bent);
+            if (is_array($bent[$table]) && $bent[$table] !== []) {
+                $row = array_rand($bent[$table]);
+                $column = array_rand($bent[$table][$row]);
+                $bent[$table][$row][$column] = self::value(2);
+            } else {
+                $bent[$table] = self::value(2);
+            }
+            $answer = $this->postJson('/api/imports', ['contents' => json_encode($bent, JSON_PARTIAL_OUTPUT_ON_ERROR), 'keep_both' => true]);
+            self::assertContains($answer->getStatusCode(), [201, 422], "{$table} " . substr((string) ($answer->baseResponse->exception ?? ''), 0, 300));
+            if ($answer->getStatusCode() === 201) {
+                foreach (['/api/sauces', '/api/plans', '/api/pantry', '/api/palate'] as $list) {
+                    self::assertLessThan(500, $this->getJson($list)->getStatusCode(), "after {$table}");
+                }
+                $this->deleteJson('/api/imports/' . $answer->json('id'))->assertOk();
+            }
+        }
+        foreach (['a. ', 'x then ', '[', '[a] ', 'an hour and a half ', '1-', "\u{200B}", 'simmer until it halves; '] as $piece) {
+            $method = array_fill(0, 500, mb_substr(str_repeat($piece, 2000), 0, 2000));
+            $started = microtime(true);
+            $this->postJson('/api/balance', ['lines' => ['100 g sugar', '200 g water'], 'method' => $method, 'pan' => '24 cm'])->assertOk();
+            self::assertLessThan(self::MOST_SECONDS, microtime(true) - $started, $piece);
+        }
+        foreach (['HTTP_ACCEPT', 'HTTP_ORIGIN', 'HTTP_X_KITCHEN_EPOCH', 'HTTP_COOKIE', 'HTTP_IF_NONE_MATCH', 'HTTP_RANGE', 'HTTP_X_FORWARDED_FOR', 'CONTENT_TYPE', 'HTTP_X_HTTP_METHOD_OVERRIDE'] as $header) {
+            for ($round = 0; $round < 10; ++$round) {
+                $value = self::words(mt_rand(0, 6));
+                self::assertLessThan(500, $this->call('POST', '/api/sauces', [], [], [], ['CONTENT_TYPE' => 'application/json', $header => $value], '{"lines": []}')->getStatusCode(), "{$header}: {$value}");
+            }
+        }
+    }
+
+    /**
+     * A request that succeeds for every address; a closure stands for what must be made first.
+     *
+     * @return list<array{string, string, array<string, mixed>}>
+     */
+    private function valid(string $copy): array
+    {
+        $formula = ['lines' => ['200 g ketchup', '2 tbsp cider vinegar', '1 tsp salt'], 'style' => 'ketchup', 'measures' => 'metric', 'method' => ['Simmer 10 minutes'], 'pan' => '24 cm'];
+        $product = ['name' => 'Fuzzed', 'like' => 'white-vinegar', 'stands_in' => false, 'in_stock' => true, 'label' => ['acidity' => 7]];
+        $plan = ['ready' => Carbon::now()->addDays(9)->format('Y-m-d H:i'), 'zone' => 'UTC', 'items' => [['sauce' => 8, 'size' => '']]];
+        $said = [['complaint' => 'too-salty', 'strength' => 'clear']];
+
+        return [
+            ['GET', 'idle', []], ['GET', 'door', []], ['POST', 'door', ['passphrase' => 'four plums in a pot']], ['DELETE', 'door', []], ['GET', 'kitchen', []],
+            ['POST', 'balance', $formula], ['POST', 'advise', $formula], ['POST', 'design', ['lines' => ['60 g fish sauce [lock]'], 'style' => 'fish-sauce-dip', 'batch_grams' => 300]],
+            ['POST', 'suggest', ['text' => '2 tbsp cid']], ['POST', 'nudge', [...$formula, 'line' => 1, 'direction' => 'up', 'by' => 'step']], ['POST', 'swap', [...$formula, 'line' => 2]], ['POST', 'convert', [...$formula, 'diets' => ['vegan', 'no-added-sugar']]],
+            ['POST', 'scale', [...$formula, 'factor' => 2]], ['POST', 'reduce', [...$formula, 'by' => 'weight', 'value' => 150]], ['POST', 'thicken', [...$formula, 'consistency' => 'coating']], ['POST', 'compare', [...$formula, 'before' => ['lines' => ['1 tbsp honey']]]],
+            ['GET', 'palate', []], ['PUT', 'palate', ['on' => true]], ['DELETE', 'palate/{style}', []], ['GET', 'pantry', []], ['POST', 'products', $product], ['PUT', 'products/{product}', $product], ['DELETE', 'products/{product}', []],
+            ['GET', 'sauces', ['named' => 'd', 'page' => '1']], ['POST', 'sauces', $formula], ['POST', 'sauces/written', ['text' => "# Dip\n1 tsp salt"]], ['GET', 'sauces/{sauce}', []], ['PUT', 'sauces/{sauce}', [...$formula, 'revision' => fn(): int => (int) DB::table('sauces')->where('id', $this->numbered('sauce', $copy))->value('revision')]], ['DELETE', 'sauces/{sauce}', []], ['POST', 'sauces/{sauce}/return', []],
+            ['GET', 'sauces/{sauce}/versions', []], ['POST', 'sauces/{sauce}/versions', []], ['GET', 'sauces/{sauce}/versions/{version}', []],
+            ['GET', 'sauces/{sauce}/batches', []], ['POST', 'sauces/{sauce}/batches', ['pan_grams' => 300]], ['GET', 'batches/{batch}', []], ['PUT', 'batches/{batch}', ['pan_grams' => 500]], ['POST', 'batches/{batch}/advise', ['says' => $said]],
+            ['POST', 'batches/{batch}/doses', ['additions' => [['ingredient' => 'salt', 'grams' => 1, 'measure' => 'a pinch']], 'says' => $said]], ['DELETE', 'batches/{batch}/doses', []], ['POST', 'batches/{batch}/tastings', ['good' => true]], ['POST', 'batches/{batch}/into-the-sauce', []],
+            ['POST', 'sauces/{sauce}/cooks', ['factor' => 1]], ['GET', 'batches/{cook}/cook', []], ['POST', 'batches/{cook}/cook', ['kind' => 'measured', 'figures' => ['line' => 1, 'grams' => 20]]],
+            ['GET', 'instruments', []], ['GET', 'instruments/scale', []], ['POST', 'instruments/scale/tare', []], ['GET', 'instruments/probe', []], ['GET', 'instruments/refractometer', []], ['GET', 'instruments/ph-meter', []], ['POST', 'instruments/stand-in', ['do' => 'dip', 'ph' => 7, 'percent' => 0, 'celsius' => 25]], ['POST', 'instruments/ph-meter/buffer', ['buffer' => 7]],
+            ['POST', 'keep', $formula], ['GET', 'sauces/{sauce}/log', []], ['GET', 'batches/{cook}/record', []], ['POST', 'batches/{cook}/record', ['kind' => 'note', 'words' => 'thick']], ['POST', 'batches/{cook}/jars', ['ml' => 1, 'count' => 1]], ['POST', 'batches/{cook}/split', ['uses' => ['table'], 'people' => 4]], ['GET', 'batches/{batch}/against/{cook}', []], ['PUT', 'jars/{jar}', ['finished' => true]],
+            ['GET', 'plans', []], ['POST', 'plans', $plan], ['POST', 'plans/draft', $plan], ['GET', 'plans/{plan}', []], ['GET', 'plans/{plan}/calendar', []], ['DELETE', 'plans/{plan}', []],
+            ['GET', 'trainer', []], ['POST', 'trainer', ['axis' => 'salt', 'level' => 2, 'right' => true]], ['DELETE', 'trainer/{axis}', []],
+            ['POST', 'uploads', []], ['PUT', 'uploads/{upload}', ['at' => 0, 'bytes' => base64_encode('1 tsp salt')]], ['GET', 'uploads/{upload}', []], ['DELETE', 'uploads/{upload}', []],
+            ['POST', 'imports/preview', ['contents' => '1 tsp salt']], ['POST', 'imports', ['contents' => "# Taken\n1 tsp salt", 'keep_both' => true]], ['DELETE', 'imports/{import}', []],
+            ['GET', 'export/kitchen', []], ['GET', 'export/schema', []], ['GET', 'export/{table}', []], ['GET', 'sauces/{sauce}/export/{form}', []], ['GET', 'copies', []], ['POST', 'copies', []], ['POST', 'copies/{name}/back', []],
+        ];
+    }
+
+    private static function anyNumber(string $address): string
+    {
+        return (string) preg_replace('/\{\w+\}/', '{}', $address);
+    }
+
+    /** A name that stands in the address: of something that is there. */
+    private function numbered(string $name, string $copy): string
+    {
+        $last = static fn(string $table): string => (string) (int) DB::table($table)->max('id');
+
+        return match ($name) {
+            'style' => 'ketchup', 'axis' => 'salt', 'table' => 'products', 'form' => 'text', 'version' => '1', 'name' => $copy, 'jar' => $last('jars'), 'plan' => $last('plans'), 'import' => $last('imports'), 'product' => (string) (int) DB::table('products')->whereNull('deleted_at')->max('id'),
+            'upload' => (string) $this->postJson('/api/uploads')->json('upload'),
+            'cook' => (string) (int) DB::table('batches')->whereNotNull('wish')->max('id'),
+            'batch' => (string) (int) DB::table('batches')->whereNull('wish')->max('id'),
+            default => (string) (int) DB::table('sauces')->whereNull('deleted_at')->min('id'),
+        };
+    }
+
+    /**
+     * One field of it taken away, doubled or put to something else.
+     *
+     * @param array<string, mixed> $body
+     *
+     * @return array<string, mixed>
+     */
+    private static function bent(array $body): array
+    {
+        $field = $body === [] ? 'lines' : array_rand($body);
+        match (mt_rand(0, 3)) {
+            0 => $body = array_diff_key($body, [$field => 1]),
+            1 => $body[$field] = [$body[$field] ?? 1, $body[$field] ?? 1],
+            2 => is_array($body[$field] ?? null) && $body[$field] !== [] ? $body[$field][array_rand($body[$field])] = self::value(2) : $body[$field] = self::value(1),
+            default => $body[$field] = self::value(2),
+        };
+
+        return array_map(static fn(mixed $value): mixed => is_array($value) ? array_map(static fn(mixed $one): mixed => $one instanceof \Closure ? 1 : $one, $value) : $value, $body);
     }
 
     /**

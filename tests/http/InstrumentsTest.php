@@ -11,29 +11,17 @@ use Vinculum\Instrument\InstrumentFault;
 /** The stand-in instruments over their line protocol, as docs/instruments.md describes it. */
 final class InstrumentsTest extends HttpTestCase
 {
-    /** @var resource|null */
-    private $standIn;
-
-    private string $file;
+    private StandIn $standIn;
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->file = sys_get_temp_dir() . '/vinculum-instruments-' . getmypid() . '-' . uniqid() . '.json';
-        $process = proc_open([PHP_BINARY, dirname(__DIR__, 2) . '/bin/instruments.php', $this->file], [], $pipes);
-        self::assertIsResource($process);
-        $this->standIn = $process;
-        for ($wait = 0; $wait < 100 && !is_file($this->file); ++$wait) {
-            usleep(20_000);
-        }
-        putenv("VINCULUM_INSTRUMENTS={$this->file}");
+        $this->standIn = new StandIn();
     }
 
     protected function tearDown(): void
     {
-        putenv('VINCULUM_INSTRUMENTS');
-        $this->kill();
-        @unlink($this->file);
+        $this->standIn->stop();
         parent::tearDown();
     }
 
@@ -68,7 +56,7 @@ final class InstrumentsTest extends HttpTestCase
 
     public function test_when_it_dies_everything_goes_on_by_hand(): void
     {
-        $this->kill();
+        $this->standIn->kill();
 
         $this->getJson('/api/instruments')->assertOk()->assertJsonPath('there', []);
         self::assertStringContainsString('Go on by hand', (string) $this->getJson('/api/instruments/scale')->json('says'));
@@ -119,12 +107,4 @@ final class InstrumentsTest extends HttpTestCase
         self::fail('the scale never settles');
     }
 
-    private function kill(): void
-    {
-        if (is_resource($this->standIn)) {
-            proc_terminate($this->standIn, 9);
-            proc_close($this->standIn);
-        }
-        $this->standIn = null;
-    }
 }

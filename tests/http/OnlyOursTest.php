@@ -41,6 +41,31 @@ final class OnlyOursTest extends HttpTestCase
         $this->getJson('/api/sauces')->assertJsonCount(0, 'sauces');
     }
 
+    /** @return iterable<string, array{string, string, array<string, string>, string}> */
+    public static function disguises(): iterable
+    {
+        $body = '{"title": "Mine", "lines": []}';
+        yield 'another kind of JSON' => ['POST', '/api/sauces', ['CONTENT_TYPE' => 'application/ld+json'], $body];
+        yield 'JSON as text' => ['POST', '/api/sauces', ['CONTENT_TYPE' => 'text/json'], $body];
+        yield 'a form with files' => ['POST', '/api/sauces', ['CONTENT_TYPE' => 'multipart/form-data; boundary=x'], "--x\r\nContent-Disposition: form-data; name=\"lines[]\"\r\n\r\nsalt\r\n--x--"];
+        yield 'nothing at all' => ['POST', '/api/copies', ['CONTENT_TYPE' => ''], ''];
+        yield 'an empty form' => ['POST', '/api/copies', ['CONTENT_TYPE' => 'application/x-www-form-urlencoded'], ''];
+        yield 'a deletion without its kind' => ['DELETE', '/api/sauces/1', ['CONTENT_TYPE' => ''], ''];
+        yield 'a method in a header' => ['POST', '/api/sauces/1', ['CONTENT_TYPE' => 'application/json', 'HTTP_X_HTTP_METHOD_OVERRIDE' => 'DELETE'], '{}'];
+        yield 'a method in the body' => ['POST', '/api/sauces/1', ['CONTENT_TYPE' => 'application/json'], '{"_method": "DELETE"}'];
+    }
+
+    /** @param array<string, string> $server */
+    #[DataProvider('disguises')]
+    public function test_only_json_that_says_so_changes_anything(string $method, string $path, array $server, string $body): void
+    {
+        $this->postJson('/api/sauces', ['title' => 'There', 'lines' => ['1 tsp salt']])->assertCreated();
+        $status = $this->call($method, $path, [], [], [], $server, $body)->getStatusCode();
+        self::assertContains($status, [403, 405]);
+        $this->getJson('/api/sauces')->assertJsonCount(1, 'sauces');
+        self::assertSame(201, $this->call('POST', '/api/sauces', [], [], [], ['CONTENT_TYPE' => 'application/json; charset=utf-8'], '{"title": "Mine", "lines": []}')->getStatusCode());
+    }
+
     public function test_pages_may_load_nothing_from_elsewhere_and_be_framed_by_nobody(): void
     {
         foreach (['/', '/api/kitchen', '/api/sauces/99'] as $place) {

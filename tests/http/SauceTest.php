@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
+use App\Models\Happening;
 use App\Models\Sauce;
 use App\Models\Version;
+use Illuminate\Support\Facades\DB;
 
 final class SauceTest extends HttpTestCase
 {
@@ -25,6 +27,56 @@ final class SauceTest extends HttpTestCase
         $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt']])->assertOk()->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
 
         $this->getJson("/api/sauces/{$id}")->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
+    }
+
+    public function test_an_edit_whose_answer_was_lost_is_stored_and_no_conflict(): void
+    {
+        $id = $this->postJson('/api/sauces', self::DIP)->json('id');
+        $edit = [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt'], 'method' => ['Stir'], 'pan' => '24 cm', 'part_ml' => 250];
+        $this->putJson("/api/sauces/{$id}", $edit)->assertOk()->assertJson(['revision' => 2]);
+        $this->putJson("/api/sauces/{$id}", $edit)->assertOk()->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
+        $this->putJson("/api/sauces/{$id}", [...$edit, 'lines' => ['2 g salt']])->assertStatus(409);
+    }
+
+    public function test_what_was_written_for_the_kitchen_before_a_restore_lands_on_nothing_after_it(): void
+    {
+        $first = $this->postJson('/api/sauces', self::DIP)->assertCreated();
+        $id = $first->json('id');
+        $epoch = (int) $first->headers->get('X-Kitchen-Epoch');
+        $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt']], ['X-Kitchen-Epoch' => (string) $epoch])->assertOk();
+        // as a restore does
+        DB::statement('PRAGMA application_id = 4711');
+        $refused = $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 2, 'lines' => ['9 g salt']], ['X-Kitchen-Epoch' => (string) $epoch])->assertStatus(409);
+        $refused->assertJsonPath('epoch', 4711)->assertJsonPath('current.lines', ['1 g salt']);
+        self::assertStringContainsString('A copy of the kitchen was put back', (string) $refused->json('message'));
+        $this->postJson('/api/sauces', self::DIP, ['X-Kitchen-Epoch' => (string) $epoch])->assertStatus(409)->assertJsonPath('current', null);
+        $this->deleteJson("/api/sauces/{$id}", [], ['X-Kitchen-Epoch' => (string) $epoch])->assertStatus(409);
+        $this->getJson("/api/sauces/{$id}", ['X-Kitchen-Epoch' => (string) $epoch])->assertOk()->assertJsonPath('lines', ['1 g salt'])->assertHeader('X-Kitchen-Epoch', '4711');
+        $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 2, 'lines' => ['9 g salt']], ['X-Kitchen-Epoch' => '4711'])->assertOk();
+    }
+
+    public function test_what_is_pasted_is_read_as_every_recipe_is(): void
+    {
+        $sauce = $this->postJson('/api/sauces/written', ['text' => "# Dip\nStyle: fish-sauce-dip\nYield: 300 ml\n\n3 tbsp fish sauce\n2 tbsp sugar\n\nMethod:\nStir until clear\n", 'measures' => 'metric'])->assertCreated();
+        $sauce->assertJson(['title' => 'Dip', 'style' => 'fish-sauce-dip', 'yield' => '300 ml', 'lines' => ['3 tbsp fish sauce', '2 tbsp sugar'], 'method' => ['Stir until clear'], 'measures' => 'metric']);
+        $this->postJson('/api/sauces/written', ['text' => ''])->assertCreated()->assertJson(['lines' => []]);
+        $this->postJson('/api/sauces/written', ['text' => '{"@type": "Recipe", "name": "Page", "recipeIngredient": ["1 tsp salt"]}'])->assertCreated()->assertJson(['title' => 'Page', 'lines' => ['1 tsp salt']]);
+        $this->postJson('/api/sauces/written', ['text' => '{"songs": []}'])->assertStatus(422)->assertJsonPath('fields.text.0', static fn(string $says): bool => str_contains($says, 'Recipe'));
+    }
+
+    public function test_what_belongs_to_something_deleted_meanwhile_is_not_there_and_is_not_tried_again(): void
+    {
+        $id = $this->postJson('/api/sauces', self::DIP)->json('id');
+        $batch = $this->postJson("/api/sauces/{$id}/cooks", ['factor' => 1])->json('id');
+        // between looking it up and writing, somebody undoes the import that it came with
+        Happening::creating(static function () use ($batch): void {
+            DB::table('batches')->where('id', $batch)->delete();
+        });
+        try {
+            $this->postJson("/api/batches/{$batch}/cook", ['kind' => 'note', 'words' => 'thick', 'figures' => []])->assertNotFound()->assertJsonPath('message', static fn(string $says): bool => str_contains($says, 'not there any more'));
+        } finally {
+            Happening::flushEventListeners();
+        }
     }
 
     public function test_an_edit_on_an_old_revision_overwrites_nothing_and_shows_the_newer_one(): void

@@ -28,14 +28,20 @@ final readonly class DoorController
     public function enter(DoorRequest $request): JsonResponse|Response
     {
         try {
-            $cookie = $this->doorkeeper->enter($request, $request->passphrase());
+            $cookies = $this->doorkeeper->enter($request, $request->passphrase());
         } catch (TooManyGuesses $fault) {
             return new JsonResponse(['message' => $fault->getMessage()], 429, ['Retry-After' => (string) $fault->seconds]);
         }
 
-        return $cookie === null
-            ? new JsonResponse(['message' => 'That is not the passphrase. It was set on the machine the kitchen runs on; there, ./vinculum passphrase sets a new one.'], 422)
-            : (new Response('', 204))->withCookie($cookie);
+        if ($cookies === null) {
+            return new JsonResponse(['message' => 'That is not the passphrase. It was set on the machine the kitchen runs on; there, ./vinculum passphrase sets a new one.'], 422);
+        }
+        $answer = new Response('', 204);
+        foreach ($cookies as $cookie) {
+            $answer->headers->setCookie($cookie);
+        }
+
+        return $answer;
     }
 
     public function leave(Request $request): Response

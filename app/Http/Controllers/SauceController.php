@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\EditRequest;
 use App\Http\Faults;
+use App\Http\Requests\EditRequest;
 use App\Http\Requests\FormulaRequest;
 use App\Http\Requests\WrittenRequest;
 use App\Http\Resources\SauceResource;

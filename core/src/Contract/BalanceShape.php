@@ -12,7 +12,6 @@ use Vinculum\Balance\Shares;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
 use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Measures;
 use Vinculum\Reading\Mend;

@@ -14,8 +14,9 @@ use Vinculum\Reading\NumberGrammar;
 final class MethodReader
 {
     private const LONGEST_STEP = 2000;
-    /** Letters of a method after which its steps are kept, and not read. */
+    /** Letters and sentences of a method after which its steps are kept, and not read. */
     private const MOST_LETTERS = 12_000;
+    private const MOST_SENTENCES = 500;
     private const LONGEST_TAG = 40;
     private const SHARES = ['half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'two thirds' => 2 / 3, 'three quarters' => 0.75];
 
@@ -31,16 +32,12 @@ final class MethodReader
     {
         $steps = [];
         $isCovered = false;
-        $letters = 0;
-        foreach ($lines as $number => $line) {
-            $line = mb_substr(trim(mb_scrub($line)), 0, self::LONGEST_STEP);
-            $letters += mb_strlen($line);
-            if ($letters > self::MOST_LETTERS) {
+        foreach (self::budgeted($lines) as $number => [$line, $sentences, $tags]) {
+            if ($sentences === null) {
                 $steps[] = new MethodStep($line, 'do', null, null, $isCovered, null, line: $number);
                 continue;
             }
-            [$words, $tags] = self::tagged($line);
-            foreach ($tags !== '' ? [$words] : self::sentences($words) as $sentence) {
+            foreach ($sentences as $sentence) {
                 // a lid stays where it was put until it is said to be off
                 $said = $tags !== '' && (self::says($tags, 'covered') || self::says($tags, 'uncovered')) ? $tags : $sentence;
                 $isCovered = self::says($said, 'uncovered') ? false : ($isCovered || self::says($said, 'covered'));
@@ -58,15 +55,37 @@ final class MethodReader
      */
     public static function firstUnread(array $lines): ?int
     {
-        $letters = 0;
-        foreach ($lines as $number => $line) {
-            $letters += min(self::LONGEST_STEP, mb_strlen(trim(mb_scrub($line))));
-            if ($letters > self::MOST_LETTERS) {
+        foreach (self::budgeted($lines) as $number => [, $sentences]) {
+            if ($sentences === null) {
                 return $number;
             }
         }
 
         return null;
+    }
+
+    /**
+     * Each line with its sentences and what its tags say; without sentences once the budget is spent.
+     *
+     * @param array<int, string> $lines
+     *
+     * @return \Generator<int, array{string, list<string>|null, string}>
+     */
+    private static function budgeted(array $lines): \Generator
+    {
+        [$letters, $count] = [0, 0];
+        foreach ($lines as $number => $line) {
+            $line = mb_substr(trim(mb_scrub($line)), 0, self::LONGEST_STEP);
+            $letters += mb_strlen($line);
+            if ($letters > self::MOST_LETTERS || $count > self::MOST_SENTENCES) {
+                yield $number => [$line, null, ''];
+                continue;
+            }
+            [$words, $tags] = self::tagged($line);
+            $sentences = $tags !== '' ? [$words] : self::sentences($words);
+            $count += count($sentences);
+            yield $number => [$line, $count > self::MOST_SENTENCES ? null : $sentences, $tags];
+        }
     }
 
     /**

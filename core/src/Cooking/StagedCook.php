@@ -52,15 +52,17 @@ final readonly class StagedCook
             $all = $all->and($losses);
             $stages[] = new CookedStage($stage, $with, $pot, $steps);
         }
+        $first = MethodReader::firstUnread($method);
+        $unread = $first === null ? [] : [sprintf('The method is longer than is read: from line %d on it is kept, and its times and heats are not counted. Make it shorter to count them.', $first + 1)];
         $tells = $pan !== null && self::tells($stages) && $formula->mixed()->get(Component::Water) > 0.0;
         if ($formula->yieldText !== null || $formula->yield !== null) {
-            return new self($formula, $stages, self::besidesWater($formula, $all->left));
+            return new self($formula, $stages, [...$unread, ...self::besidesWater($formula, $all->left)]);
         }
         if (!$tells) {
-            return new self($formula, $stages, []);
+            return new self($formula, $stages, $unread);
         }
 
-        return new self($formula->losing($all), $stages, self::notes($stages, $all, $isHobKnown));
+        return new self($formula->losing($all), $stages, [...$unread, ...self::notes($stages, $all, $isHobKnown)]);
     }
 
     /** @param list<CookedStage> $stages */

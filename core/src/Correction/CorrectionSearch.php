@@ -7,6 +7,7 @@ namespace Vinculum\Correction;
 use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Mixture\Volume;
+use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Taste\Axis;
 use Vinculum\Taste\Target;
@@ -26,6 +27,9 @@ final readonly class CorrectionSearch
     private const LEAST_GAIN = 0.125;
     /** Spoons that cost more than this many steps are too coarse: the scale is taken. */
     private const TOO_COARSE = 0.1;
+    /** The share of the whole that a first dose may be. */
+    private const LEAST_FIRST = 0.3;
+    private const MOST_FIRST = 0.7;
     /** A move on an axis that is said as a side effect, in steps. */
     private const NOTICED = 0.5;
 
@@ -341,15 +345,29 @@ final readonly class CorrectionSearch
             $ingredient = $candidate->ingredient;
             $mixture = $mixture->plus($ingredient->grams($grams));
             [$density, $each] = [$ingredient->density, $ingredient->eachGrams()];
-            [$below, $above] = $spoons->neighbours($grams / 2.0, $density, $each);
-            $first = $below > 0.0 ? $below : min($grams, $above);
-            $additions[] = new Addition($ingredient, $grams, $spoons->words($grams, $density, $each), $first, $spoons->words($first, $density, $each));
+            [$first, $words] = self::firstDose($grams, $density, $each, $spoons);
+            $additions[] = new Addition($ingredient, $grams, $spoons->words($grams, $density, $each), $first, $words);
             $added += $grams;
             $gained = [...$gained, ...array_diff($ingredient->allergens, $allergens)];
         }
         $after = Taste::ofMixture($mixture);
 
         return new Correction($additions, $mixture, $after, $target->distance($after), $added, self::sideEffects($before, $after, $target, $batch, $mixture), array_values(array_unique($gained)));
+    }
+
+    /**
+     * About half of it, in what can be measured; half to the gram where nothing measurable is near.
+     *
+     * @return array{float, string} grams, and how to say it
+     */
+    private static function firstDose(float $grams, ?float $density, ?float $each, Spoons $spoons): array
+    {
+        $half = $grams / 2.0;
+        $measurable = array_filter([...$spoons->neighbours($half, $density, $each), ...$spoons->onScale($half)], static fn(float $one): bool => $one >= self::LEAST_FIRST * $grams && $one <= self::MOST_FIRST * $grams);
+        usort($measurable, static fn(float $one, float $other): int => abs($one - $half) <=> abs($other - $half));
+        $first = $measurable[0] ?? $half;
+
+        return [$first, $measurable === [] ? 'half of it, ' . KitchenNumber::grams($half) : $spoons->words($first, $density, $each)];
     }
 
     /** @return list<string> */

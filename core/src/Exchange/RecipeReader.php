@@ -51,11 +51,12 @@ final class RecipeReader
         $text = self::checked($contents);
         $isPlain = !self::isJson($text) && !WebPage::holdsData($text);
         $recipes = [];
-        foreach ($isPlain ? preg_split('/^(?=#\s)/mu', $text, self::MOST_RECIPES + 1, PREG_SPLIT_NO_EMPTY) ?: [] : [$text] as $part) {
+        $parts = $isPlain ? preg_split('/^(?=#\s)/mu', $text, self::MOST_RECIPES + 2, PREG_SPLIT_NO_EMPTY) ?: [] : [$text];
+        if (count($parts) > self::MOST_RECIPES + 1) {
+            throw RecipeFault::tooManyRecipes(self::MOST_RECIPES);
+        }
+        foreach ($parts as $part) {
             foreach (self::found($part) as $recipe) {
-                if (count($recipes) > self::MOST_RECIPES) {
-                    break 2;
-                }
                 if ($recipe->lines !== [] && count($recipe->lines) <= self::MOST_LINES) {
                     $recipes[] = $recipe;
                 }

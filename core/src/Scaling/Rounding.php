@@ -18,6 +18,9 @@ final class Rounding
     /** A relative change of the batch counts a little, so that what moves no axis is rounded to the nearest. */
     private const BULK = 0.5;
 
+    /** With more lines than this each is rounded by itself: trying all against all would take seconds. */
+    private const MOST_LINES = 200;
+
     /**
      * @param TasteLoad                         $fixed   what is not rounded, and the water that leaves, as a load
      * @param list<TasteLoad>                   $perGram of each line
@@ -33,7 +36,7 @@ final class Rounding
         $plain = array_map(static fn(float $grams, array $pair): float => $pair[0] > 0.0 && $grams - $pair[0] <= $pair[1] - $grams ? $pair[0] : $pair[1], $exact, $choices);
         $chosen = $plain;
         $least = self::cost($fixed, $perGram, $chosen, $exact, $wanted);
-        for ($pass = 0; $pass < self::PASSES; ++$pass) {
+        for ($pass = 0; $pass < self::PASSES && count($choices) <= self::MOST_LINES; ++$pass) {
             $isBetter = false;
             foreach ($choices as $index => [$below, $above]) {
                 $other = $chosen[$index] === $below ? $above : $below;

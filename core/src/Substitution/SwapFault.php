@@ -29,6 +29,6 @@ final class SwapFault extends \InvalidArgumentException
 
     public static function tooLong(int $lines, int $most): self
     {
-        return new self("{$lines} lines are not converted at once; up to {$most} are. Convert it in parts.");
+        return new self("Nothing is looked for in {$lines} lines at once; up to {$most} are. Do it in parts.");
     }
 }

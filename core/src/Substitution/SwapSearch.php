@@ -48,6 +48,9 @@ final readonly class SwapSearch
     private const FAR_THINNER = 0.3;
     private const NOSE_NOTICED = 3.0;
 
+    /** In a longer formula a search would take seconds. */
+    private const MOST_LINES = 1000;
+
     private ResolvedLine $old;
     private Ingredient $gone;
     private Mixture $whole;
@@ -63,6 +66,9 @@ final readonly class SwapSearch
      */
     public function __construct(private Formula $formula, private int $line, private Reason $reason, private Catalogue $catalogue, Measures $measures)
     {
+        if (count($formula->lines) > self::MOST_LINES) {
+            throw SwapFault::tooLong(count($formula->lines), self::MOST_LINES);
+        }
         $this->old = $formula->lines[$line] ?? throw SwapFault::noSuchLine($line + 1, count($formula->lines));
         $this->gone = $this->old->ingredient ?? throw SwapFault::notKnown($line + 1, $this->old->text);
         if (!$this->old->countsInTheMixture()) {

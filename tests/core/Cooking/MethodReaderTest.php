@@ -113,4 +113,24 @@ final class MethodReaderTest extends TestCase
     {
         return Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric);
     }
+
+    public function test_a_method_without_end_is_kept_whole_and_read_as_far_as_the_budget_goes(): void
+    {
+        foreach (['a. ', 'x then ', '[', '[a] ', '1-', 'an hour and a half '] as $piece) {
+            $lines = array_fill(0, 500, mb_substr(str_repeat($piece, 2000), 0, 2000));
+            $started = microtime(true);
+            $steps = MethodReader::steps($lines);
+            self::assertLessThan(2.0, microtime(true) - $started, $piece);
+            self::assertSame(range(0, 499), array_values(array_unique(array_map(static fn(MethodStep $step): int => $step->line, $steps))), 'every line is there');
+            self::assertNotNull(MethodReader::firstUnread($lines));
+        }
+        self::assertNull(MethodReader::firstUnread(array_fill(0, 40, 'Simmer for 20 minutes, stirring now and then, until it coats the spoon.')));
+    }
+
+    public function test_tags_are_read_from_the_end(): void
+    {
+        $step = MethodReader::steps(['Stir [it all] well [20 min] [boiling]'])[0];
+        self::assertSame([20.0, 20.0], $step->minutes);
+        self::assertSame('Stir [it all] well', $step->text);
+    }
 }

@@ -37,13 +37,32 @@ final class CorrectionSearchTest extends TestCase
             foreach ($correction->additions as $addition) {
                 self::assertGreaterThan(0.0, $addition->grams);
                 self::assertGreaterThan(0.0, $addition->firstDoseGrams);
-                self::assertLessThanOrEqual($addition->grams, $addition->firstDoseGrams);
+                self::assertGreaterThanOrEqual(0.3 * $addition->grams, $addition->firstDoseGrams, $addition->measure);
+                self::assertLessThanOrEqual(0.7 * $addition->grams, $addition->firstDoseGrams, $addition->measure);
                 $recomputed = $recomputed->plus($addition->ingredient->grams($addition->grams));
             }
             self::assertEqualsWithDelta(StyleBook::get('fish-sauce-dip')->target->distance(Taste::ofMixture($recomputed)), $correction->distanceAfter, 1e-9);
             self::assertEqualsWithDelta($recomputed->grams(), $batch->grams() + $correction->addedGrams, 1e-6);
             self::assertLessThanOrEqual(0.4 * $batch->grams() + 1e-6, $correction->addedGrams);
         }
+    }
+
+    /** Also where a small batch wants a tenth of a gram. */
+    public function test_the_first_dose_is_about_half_of_it_however_little_that_is(): void
+    {
+        $seen = 0;
+        foreach (StyleBook::all() as $style) {
+            foreach ([0.05, 0.3, 1.0, 6.0] as $times) {
+                $lines = array_map(static fn(float $grams, string $name): string => $grams * $times . " g {$name}", [200.0, 20.0, 6.0, 10.0, 0.5], ['water', 'sugar', 'salt', 'white vinegar', 'cayenne']);
+                foreach (self::advise($lines, $style->key)->corrections as $correction) {
+                    foreach ($correction->additions as $addition) {
+                        self::assertThat($addition->firstDoseGrams / $addition->grams, self::logicalAnd(self::greaterThanOrEqual(0.3), self::lessThanOrEqual(0.7)), "{$addition->grams} g {$addition->ingredient->key}: {$addition->firstDose} of {$addition->measure}");
+                        $seen += (int) ($addition->grams < 0.5);
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(20, $seen, 'tenths of a gram among them');
     }
 
     public function test_what_it_says_in_spoons_reads_back_as_the_same_grams(): void

@@ -46,6 +46,37 @@ final class WrittenAndReadTest extends TestCase
         }
     }
 
+    public function test_cells_come_back_whatever_marks_they_begin_with_or_hold(): void
+    {
+        $cells = ["'=1+1", "''=1", '=SUM(A1)', "'plain", "it's", 'a;b', 'a;b,c', "two\nlines", '"quoted"', '-3', '@x', "\tindented", "'", "'+"];
+        $rows = array_map(static fn(string $cell): array => ['name' => $cell, 'other; column' => 'x'], $cells);
+        self::assertSame(array_map(static fn(array $row): array => ['name' => $row['name'], 'other; column' => 'x'], $rows), Csv::read(Csv::write(['name', 'other; column'], $rows)));
+        self::assertSame([['name' => 'a,b', 'note' => 'c']], Csv::read("name;note\n\"a,b\";c\n"), 'another country\'s separator');
+    }
+
+    public function test_what_would_take_seconds_or_all_memory_is_read_in_one_pass_or_refused(): void
+    {
+        $hostile = [
+            'scripts that never close' => str_repeat('<script type="application/ld+json">x ', 29_700),
+            'scripts alone' => 'application/ld+json' . str_repeat('<script', 600_000),
+            'empty values' => '[' . str_repeat('{},[],', 800_000) . '[]]',
+            'brackets' => str_repeat('[', 2_000_000),
+            'titles' => str_repeat("# a\n1 g salt\n", 100_000),
+        ];
+        foreach ($hostile as $name => $text) {
+            memory_reset_peak_usage();
+            [$started, $held] = [microtime(true), memory_get_usage()];
+            try {
+                RecipeReader::readAll($text);
+                self::fail("{$name} were taken for recipes");
+            } catch (RecipeFault $fault) {
+                self::assertNotSame('', $fault->getMessage());
+            }
+            self::assertLessThan(2.0, microtime(true) - $started, $name);
+            self::assertLessThan(128e6, memory_get_peak_usage() - $held, $name);
+        }
+    }
+
     public function test_a_page_is_read_however_its_script_is_written(): void
     {
         $json = (string) json_encode(RecipeWriter::jsonLd(self::anyRecipe(1)), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_HEX_TAG);
