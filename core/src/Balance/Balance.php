@@ -6,7 +6,6 @@ namespace Vinculum\Balance;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Mixture\Acidity;
 use Vinculum\Mixture\Body;
 use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
@@ -22,7 +21,6 @@ use Vinculum\Taste\TasteLoad;
 /** Where a formula stands: what it is made of, how it tastes, and how sure that is. */
 final readonly class Balance
 {
-    private const LEAST_PH_HALF_BAND = 0.2;
     private const LEAST_WATER_ACTIVITY_HALF_BAND = 0.005;
 
     /**
@@ -51,6 +49,7 @@ final readonly class Balance
         $mixture = $finished->mixture;
         $doubt = Doubt::about($formula, $mixture, $finished->yield, $formula->doses);
         $axes = self::readAxes($doubt);
+        $acidity = AcidityEstimate::of($formula, $mixture, $doubt);
 
         return new self(
             $formula,
@@ -59,10 +58,10 @@ final readonly class Balance
             $finished->isCooked,
             Taste::ofMixture($mixture),
             $axes,
-            $treatment->measuredPh() ?? self::ph($mixture, $doubt),
+            $treatment->measuredPh() ?? $acidity->reading,
             $treatment->measuredWaterActivity() ?? self::waterActivity($mixture, $doubt),
             Body::of($mixture, self::isEmulsified($formula)),
-            [...$finished->notes, ...self::notesOnLines($formula, $mixture)],
+            [...$finished->notes, ...self::notesOnLines($formula, $mixture), ...array_filter([$treatment->ph() === null ? $acidity->note : null])],
             [...self::readFigures($doubt), ...array_filter(['dissolved_solids' => $treatment->measuredSolids()])],
         );
     }
@@ -151,19 +150,6 @@ final readonly class Balance
         return $doubt->on(static fn(Mixture $trial): array => Taste::ofMixture($trial)->byAxis(), [Axis::Heat->value]);
     }
 
-    private static function ph(Mixture $mixture, Doubt $doubt): ?Reading
-    {
-        if (Acidity::ph($mixture) === null) {
-            return null;
-        }
-        $depends = [...array_keys(Component::every('charge')), Component::StrongIonDifference->value, Component::Salt->value, Component::Water->value];
-        $present = array_values(array_intersect($depends, array_keys($mixture->amounts())));
-        ['ph' => $reading] = $doubt->on(static fn(Mixture $trial): array => ['ph' => Acidity::ph($trial) ?? 7.0], [], $present);
-        $half = max(self::LEAST_PH_HALF_BAND, $reading->high - $reading->value);
-
-        return new Reading($reading->value, max(0.0, $reading->value - $half), min(14.0, $reading->value + $half), $reading->shares);
-    }
-
     private static function waterActivity(Mixture $mixture, Doubt $doubt): ?Reading
     {
         if (WaterActivity::of($mixture) === null) {
@@ -208,8 +194,6 @@ final readonly class Balance
         }
         if ($mixture->grams() <= 0.0) {
             $notes[] = 'Nothing is counted yet: add an ingredient with an amount.';
-        } elseif (Acidity::ph($mixture) === null) {
-            $notes[] = 'No pH: nothing in it is an acid the model knows, or there is too little water.';
         }
 
         return $notes;

@@ -19,6 +19,9 @@ use Vinculum\Reading\ResolvedLine;
  */
 final readonly class Doubt
 {
+    /** Water in a food is known at least this well, one relative standard deviation. */
+    private const WATER_SPREAD = 0.10;
+
     /** @param list<array{int, bool, array<string, float>}> $directions line number (−1: the yield), whether it is of the amount, and direction */
     private function __construct(private Mixture $mixture, private array $directions) {}
 
@@ -78,6 +81,21 @@ final readonly class Doubt
     }
 
     /**
+     * The doubt about a sum over the mixture, Σ wᵢ·mᵢ.
+     *
+     * @param array<string, float> $weights by component
+     *
+     * @return Reading around zero
+     */
+    public function aboutSum(array $weights): Reading
+    {
+        [$deviation, $shares, $amountShares] = $this->propagate($weights);
+        $half = Amount::NINETY_PERCENT * $deviation;
+
+        return new Reading(0.0, -$half, $half, $shares, $amountShares);
+    }
+
+    /**
      * @param array<string, float> $gradient change of a figure per unit of each component
      *
      * @return array{float, array<int, float>, array<int, float>} one standard deviation, the share of the variance by line, and that of its amount alone
@@ -132,20 +150,55 @@ final readonly class Doubt
         $directions = [$line->hundredGrams->times($line->grams->deviation / 100.0)->amounts()];
         $byGroup = [];
         foreach ($line->mixture()->amounts() as $component => $amount) {
-            if ($amount !== 0.0) {
+            if ($amount !== 0.0 && $component !== Component::StrongIonDifference->value) {
                 $byGroup[Component::from($component)->group()][$component] = $amount;
             }
         }
         unset($byGroup['water'], $byGroup['other']);
         foreach ($byGroup as $group => $amounts) {
-            $relative = $group === 'heat' && $line->ingredient->heatIsOfPods ? log(FactsFile::named('axes')['heat']->number('pod_factor')) : $line->ingredient->grade($group)->deviation();
-            $direction = array_map(static fn(float $amount): float => $amount * $relative, $amounts);
-            // what a figure gains water loses: a hundred grams stay a hundred grams
-            $direction[Component::Water->value] = -Mixture::of($direction)->grams();
-            $directions[] = $direction;
+            $relative = match (true) {
+                $group === 'heat' && $line->ingredient->heatIsOfPods => log(FactsFile::named('axes')['heat']->number('pod_factor')),
+                $group === 'buffer' => FactsFile::named('acidity')['protein']->number('spread'),
+                default => $line->ingredient->grade($group)->deviation(),
+            };
+            $directions[] = self::heldTogether(array_map(static fn(float $amount): float => $amount * $relative, $amounts), $line);
+        }
+        // how acid it is by itself
+        $acidity = $line->ingredient->acidity;
+        if ($acidity->capacity > 0.0) {
+            $directions[] = [Component::StrongIonDifference->value => $line->grams->value / 100.0 * $acidity->capacity * $acidity->deviation];
         }
 
         return $directions;
+    }
+
+    /**
+     * A hundred grams stay a hundred grams, and as acid as they are: what a figure gains water loses, as far as the water itself
+     * is in doubt, and the rest beyond that; and an acid more comes with the cation that keeps the pH.
+     *
+     * @param array<string, float> $direction
+     *
+     * @return array<string, float>
+     */
+    private static function heldTogether(array $direction, ResolvedLine $line): array
+    {
+        $gained = Mixture::of($direction)->grams();
+        $water = $line->mixture()->get(Component::Water);
+        $most = self::WATER_SPREAD * $water;
+        $fromWater = max(-$most, min($most, $gained));
+        $direction[Component::Water->value] = -$fromWater;
+        $direction[Component::Other->value] = ($direction[Component::Other->value] ?? 0.0) - ($gained - $fromWater);
+        if (!isset($direction[Component::StrongIonDifference->value])) {
+            $charge = 0.0;
+            foreach ($line->ingredient->acidity->charges ?? [] as $component => $each) {
+                $charge += $component === Component::StrongIonDifference->value ? 0.0 : $each * ($direction[$component] ?? 0.0);
+            }
+            if ($charge !== 0.0) {
+                $direction[Component::StrongIonDifference->value] = -$charge;
+            }
+        }
+
+        return $direction;
     }
 
     /**

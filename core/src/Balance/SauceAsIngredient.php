@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
@@ -13,6 +14,7 @@ use Vinculum\Mixture\Mixture;
 use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Reading\ResolvedLine;
 
 /** A finished sauce as something that goes into another: its composition, allergens and diets carried through. */
 final class SauceAsIngredient
@@ -39,7 +41,10 @@ final class SauceAsIngredient
             'other_shu' => self::number($hundred->get(Component::OtherHeat) / 100.0),
             'nose' => self::number($hundred->get(Component::NoseHeat)),
             'thickening' => self::number($hundred->get(Component::Thickening) / 100.0),
-            'sid' => self::number($hundred->get(Component::StrongIonDifference)),
+            'sid' => $balance->ph === null && $hundred->get(Component::Protein) > 0.0 ? '' : self::number($hundred->get(Component::StrongIonDifference)),
+            'phosphorus' => self::number(1000.0 * $hundred->get(Component::Phosphoric) / FactsFile::named('acidity')['phosphorus']->number('phosphoric')),
+            'solubles' => self::number($hundred->get(Component::Solubles)),
+            'kind' => implode(', ', self::kinds($balance)),
             'sweetener_grams' => self::number($hundred->get(Component::Sweetener)),
             'sweetener_worth' => self::number($hundred->get(Component::SweetenerSweetness)),
             'density' => self::number(Volume::density($hundred) ?? 1.0),
@@ -51,6 +56,18 @@ final class SauceAsIngredient
         ];
 
         return new Row($key, array_filter($fields, static fn(string $field): bool => $field !== ''));
+    }
+
+    /**
+     * What it is for keeping: what its parts are.
+     *
+     * @return list<string>
+     */
+    private static function kinds(Balance $balance): array
+    {
+        $kinds = array_map(static fn(ResolvedLine $line): array => $line->ingredient->kinds ?? [], $balance->formula->ingredientLines());
+
+        return array_values(array_unique(array_merge([], ...$kinds)));
     }
 
     private static function masses(Mixture $hundred): string

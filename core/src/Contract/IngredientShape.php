@@ -20,12 +20,15 @@ use Vinculum\Taste\TasteLoad;
 /** An ingredient, in full for the catalogue and at a glance for the pantry. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, mass percent. */
 final class IngredientShape
 {
+    /** Grams in 100 g that are part of what is listed beside them. */
+    private const CARRIED = ['phosphoric', 'solubles'];
+
     /** @return array<string, mixed> */
     public static function of(Ingredient $ingredient): array
     {
         $components = [];
         foreach ($ingredient->mixture->amounts() as $component => $grams) {
-            if (Component::from($component)->isMass() && $grams > 0.0) {
+            if ((Component::from($component)->isMass() || in_array($component, self::CARRIED, true)) && $grams > 0.0) {
                 $components[$component] = Figure::round($grams);
             }
         }

@@ -7,7 +7,6 @@ namespace Vinculum\Ingredient;
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
-use Vinculum\Mixture\Acidity;
 use Vinculum\Mixture\Component;
 use Vinculum\Mixture\Mixture;
 use Vinculum\Mixture\Volume;
@@ -20,9 +19,6 @@ final readonly class Ingredient
     /** Relative spread of a counted piece of produce where the row gives none. */
     private const COUNTED_SPREAD = 0.22;
 
-    /** Below this much water a stated pH is that of a 10 % suspension. */
-    private const DRY_BELOW_WATER_PERCENT = 30.0;
-
     /** Ethanol that is left out of account when a thing is called free of alcohol, g/100 g. */
     private const TRACE_OF_ALCOHOL = 0.5;
 
@@ -30,7 +26,9 @@ final readonly class Ingredient
      * @param list<string>          $aliases other names it goes by
      * @param list<string>          $maybe   names that more likely mean something else
      * @param list<string>          $roles
+     * @param list<string>          $kinds   what it is, for keeping: plant, fresh, low-acid, egg, dairy, …
      * @param Mixture               $mixture of 100 g
+     * @param AcidState             $acidity how acid it is by itself
      * @param array<string, float>  $forms   g/ml when packed, chopped, sifted, …
      * @param array<string, Amount> $units   grams of one clove, bunch, tin, …
      * @param list<string>          $allergens
@@ -47,7 +45,9 @@ final readonly class Ingredient
         public array $aliases,
         public array $maybe,
         public array $roles,
+        public array $kinds,
         public Mixture $mixture,
+        public AcidState $acidity,
         public ?float $ph,
         public ?float $density,
         public Texture $texture,
@@ -67,7 +67,8 @@ final readonly class Ingredient
     public static function fromRow(Row $row): self
     {
         $ph = $row->numberOrNull('ph');
-        $mixture = self::mixtureFrom($row, $ph);
+        $acidity = AcidState::of(self::mixtureFrom($row), $ph, $row->has('sid'), self::phGrade($row));
+        $mixture = $acidity->mixture;
         $texture = Texture::from($row->textOr('texture', Texture::Coarse->value));
         $density = $row->numberOrNull('density');
         if ($density === null && $texture === Texture::Liquid) {
@@ -81,7 +82,9 @@ final readonly class Ingredient
             $row->list('also'),
             $row->list('maybe'),
             $row->list('roles'),
+            $row->list('kind'),
             $mixture,
+            $acidity,
             $ph,
             $density,
             $texture,
@@ -111,7 +114,8 @@ final readonly class Ingredient
      */
     public function asOwn(string $key, string $name, array $aliases, Mixture $mixture, array $grades, array $allergens, bool $heatIsKnown): self
     {
-        $filled = self::settled($mixture, $this->ph, $key);
+        $acidity = AcidState::of(self::filledUp($mixture, $key), $this->ph, $this->ph === null && $this->acidity->isKnown, $grades['ph'] ?? Grade::D);
+        $filled = $acidity->mixture;
 
         return new self(
             $key,
@@ -119,7 +123,9 @@ final readonly class Ingredient
             $aliases,
             [],
             $this->roles,
+            $this->kinds,
             $filled,
+            $acidity,
             $this->ph,
             $this->density,
             $this->texture,
@@ -206,7 +212,7 @@ final readonly class Ingredient
         return ['vegan', 'vegetarian', 'gluten-free', 'alcohol-free', 'no-added-sugar'];
     }
 
-    private static function mixtureFrom(Row $row, ?float $ph): Mixture
+    private static function mixtureFrom(Row $row): Mixture
     {
         $amounts = $row->amounts('of');
         foreach ($row->amounts('sweeteners') as $sweetener => $grams) {
@@ -224,29 +230,37 @@ final readonly class Ingredient
         $amounts['thickening'] = 100.0 * ($row->numberOrNull('thickening') ?? 0.0);
         $amounts['sid'] = $row->numberOrNull('sid') ?? 0.0;
 
-        return self::settled(Mixture::of(array_filter($amounts, static fn(float $amount): bool => $amount !== 0.0)), $ph, $row->key);
+        $amounts['solubles'] = $row->numberOrNull('solubles') ?? 0.0;
+        $amounts['phosphoric'] = ($amounts['phosphoric'] ?? 0.0) + ($row->numberOrNull('phosphorus') ?? 0.0) / 1000.0 * FactsFile::named('acidity')['phosphorus']->number('phosphoric');
+
+        return self::filledUp(Mixture::of(array_filter($amounts, static fn(float $amount): bool => $amount !== 0.0)), $row->key);
     }
 
     /**
-     * A composition filled up to 100 g, with the strong ion difference that gives it its pH.
+     * A composition filled up to 100 g.
      *
      * @throws FactsFault when it adds up to more
      */
-    private static function settled(Mixture $mixture, ?float $ph, string $key): Mixture
+    private static function filledUp(Mixture $mixture, string $key): Mixture
     {
         $rest = 100.0 - $mixture->grams();
         if ($rest < -0.6) {
             throw FactsFault::notANumber($key, 'of', sprintf('a composition of %.1f g in 100 g', 100.0 - $rest));
         }
-        $mixture = $mixture->with(Component::Other, $mixture->get(Component::Other) + max(0.0, $rest));
-        if ($ph === null) {
-            return $mixture;
-        }
-        $asMeasured = $mixture->percent(Component::Water) < self::DRY_BELOW_WATER_PERCENT
-            ? $mixture->plus(Mixture::of([Component::Water->value => 900.0]))
-            : $mixture;
 
-        return $mixture->with(Component::StrongIonDifference, Acidity::strongIonDifferenceFor($asMeasured, $ph));
+        return $mixture->with(Component::Other, $mixture->get(Component::Other) + max(0.0, $rest));
+    }
+
+    /** How well its pH is known: as the row says, or else by where it comes from. */
+    private static function phGrade(Row $row): Grade
+    {
+        foreach ($row->list('grades') as $text) {
+            if (preg_match('/^ph ([A-D])$/', $text, $found) === 1) {
+                return Grade::from($found[1]);
+            }
+        }
+
+        return in_array('ph-table', $row->list('sources'), true) ? Grade::B : Grade::C;
     }
 
     /**
@@ -279,7 +293,7 @@ final readonly class Ingredient
         $usual = Grade::tryFrom(array_shift($listed) ?? '') ?? throw FactsFault::missing($row->key, 'grades');
         $grades = [];
         foreach ($mixture->amounts() as $component => $amount) {
-            if ($amount !== 0.0) {
+            if ($amount !== 0.0 && Component::from($component)->group() !== 'buffer') {
                 $grades[Component::from($component)->group()] = $usual;
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Mixture;
 
+use Vinculum\Facts\FactsFile;
+
 /**
  * pH and titratable acidity from one charge balance.
  *
@@ -78,6 +80,54 @@ final class Acidity
         }
 
         return $sid * $kilograms * 1000.0;
+    }
+
+    /**
+     * The mixture with what its protein buffers with.
+     */
+    public static function withBuffers(Mixture $mixture): Mixture
+    {
+        $facts = FactsFile::named('acidity')['protein'];
+        $protein = $mixture->get(Component::Protein);
+        if ($protein <= 0.0) {
+            return $mixture;
+        }
+
+        return $mixture->with(Component::ProteinCarboxyl, $protein * $facts->number('protein_carboxyl'))->with(Component::Imidazole, $protein * $facts->number('imidazole'));
+    }
+
+    /**
+     * The charge that each acid and buffer carries at this pH, in mEq for a unit of it, and 1 for a mEq of strong ion difference.
+     *
+     * @return array<string, float> by component; nothing where there is too little water
+     */
+    public static function chargesAt(Mixture $mixture, float $ph): array
+    {
+        $water = $mixture->get(Component::Water);
+        if (self::molalities($mixture) === []) {
+            return [];
+        }
+        $kilograms = $water / 1000.0;
+        $gamma = self::logActivity(self::backgroundStrength($mixture, $kilograms, $mixture->get(Component::StrongIonDifference) / 1000.0 / $kilograms));
+        $charges = [Component::StrongIonDifference->value => 1.0];
+        foreach (Component::every('charge') as $acid => $charge) {
+            $charges[$acid] = 1000.0 / Component::every('molar_mass')[$acid] * self::meanCharge(...self::dissociation($acid), ph: $ph, gamma: $gamma);
+        }
+
+        return $charges;
+    }
+
+    /** mEq of strong ion difference that move the pH of the mixture by one unit, at this pH. */
+    public static function capacity(Mixture $mixture, float $ph): float
+    {
+        $acids = self::molalities($mixture);
+        if ($acids === []) {
+            return 0.0;
+        }
+        $kilograms = $mixture->get(Component::Water) / 1000.0;
+        [, $slope] = self::balance($acids, $ph, self::backgroundStrength($mixture, $kilograms, $mixture->get(Component::StrongIonDifference) / 1000.0 / $kilograms));
+
+        return -$slope * $kilograms * 1000.0;
     }
 
     /** @return array<string, float> mEq per gram of acid, and −1 per mEq of strong ion difference */
@@ -157,6 +207,23 @@ final class Acidity
         }
 
         return [$charge, $slope * M_LN10, $strength];
+    }
+
+    /**
+     * @param list<float> $constants pKa values
+     * @param int         $ion       charge of the fully protonated form
+     */
+    private static function meanCharge(array $constants, int $ion, float $ph, float $gamma): float
+    {
+        [$weight, $sum, $first] = [1.0, 1.0, (float) $ion];
+        foreach ($constants as $pka) {
+            $weight *= 10 ** ($ph - $pka + (2 * $ion - 1) * $gamma);
+            --$ion;
+            $sum += $weight;
+            $first += $ion * $weight;
+        }
+
+        return $first / $sum;
     }
 
     /** log γ of a singly charged ion (Davies). */

@@ -42,7 +42,7 @@ final readonly class Body
         if ($grams <= 0.0) {
             return new self('thin', 'nothing', 0.0);
         }
-        $undissolved = $mixture->get(Component::Fibre) + 0.15 * $mixture->get(Component::Protein)
+        $undissolved = $mixture->get(Component::Fibre) + 0.15 * max(0.0, $mixture->get(Component::Protein) - $mixture->get(Component::Solubles))
             + 0.3 * max(0.0, $mixture->get(Component::Starch) - $mixture->get(Component::Thickening));
         $measures = [
             'starch' => $starch,

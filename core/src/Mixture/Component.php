@@ -7,7 +7,7 @@ namespace Vinculum\Mixture;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 
-/** One entry of the mixture vector. Most are grams; the last six are carried along in their own unit. */
+/** One entry of the mixture vector. Most are masses in grams; the last ten are carried along, some in units of their own. */
 enum Component: string
 {
     case Water = 'water';
@@ -23,7 +23,6 @@ enum Component: string
     case Malic = 'malic';
     case Tartaric = 'tartaric';
     case Lactic = 'lactic';
-    case Phosphoric = 'phosphoric';
     case Oxalic = 'oxalic';
     case Gluconic = 'gluconic';
     case Salt = 'salt';
@@ -39,6 +38,14 @@ enum Component: string
     case Starch = 'starch';
     case Fibre = 'fibre';
     case Other = 'other';
+    /** Grams of phosphoric acid that the phosphorus in protein, fat and ash would be. */
+    case Phosphoric = 'phosphoric';
+    /** Millimoles of carboxyl groups of the protein. */
+    case ProteinCarboxyl = 'protein_carboxyl';
+    /** Millimoles of imidazole groups of the protein. */
+    case Imidazole = 'imidazole';
+    /** Grams of protein, fibre and rest that are dissolved. */
+    case Solubles = 'solubles';
     /** Grams of cornflour that would thicken as much. */
     case Thickening = 'thickening';
     /** Grams of sucrose that the sweetener is worth. */
@@ -55,7 +62,7 @@ enum Component: string
     public function isMass(): bool
     {
         return match ($this) {
-            self::Thickening, self::SweetenerSweetness, self::CapsaicinoidHeat, self::OtherHeat, self::NoseHeat, self::StrongIonDifference => false,
+            self::Phosphoric, self::ProteinCarboxyl, self::Imidazole, self::Solubles, self::Thickening, self::SweetenerSweetness, self::CapsaicinoidHeat, self::OtherHeat, self::NoseHeat, self::StrongIonDifference => false,
             default => true,
         };
     }

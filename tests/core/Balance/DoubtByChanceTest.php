@@ -101,18 +101,29 @@ final class DoubtByChanceTest extends TestCase
         [$factors, $weight] = [[], Mixture::of($amounts)->grams()];
         foreach ($amounts as $component => $amount) {
             $group = Component::from($component)->group();
-            if ($group === 'water' || $group === 'other') {
+            if ($group === 'water' || $group === 'other' || $component === Component::StrongIonDifference->value) {
                 continue;
             }
-            $factors[$group] ??= $group === 'heat' && $line->ingredient->heatIsOfPods
-                ? exp(log(FactsFile::named('axes')['heat']->number('pod_factor')) * self::normal($dice))
-                : max(0.0, 1.0 + $line->ingredient->grade($group)->deviation() * self::normal($dice));
+            $factors[$group] ??= match (true) {
+                $group === 'heat' && $line->ingredient->heatIsOfPods => exp(log(FactsFile::named('axes')['heat']->number('pod_factor')) * self::normal($dice)),
+                $group === 'buffer' => max(0.0, 1.0 + FactsFile::named('acidity')['protein']->number('spread') * self::normal($dice)),
+                default => max(0.0, 1.0 + $line->ingredient->grade($group)->deviation() * self::normal($dice)),
+            };
             $amounts[$component] = $amount * $factors[$group];
         }
         $drawn = Mixture::of($amounts);
 
-        // what a figure gains water loses
-        return $drawn->with(Component::Water, max(0.0, $drawn->get(Component::Water) + $weight - $drawn->grams()));
+        // what a figure gains water loses, as far as water may; and it is as acid as such a thing is
+        $water = $drawn->get(Component::Water);
+        $drawn = $drawn->with(Component::Water, max(0.9 * $water, min(1.1 * $water, $water + $weight - $drawn->grams())));
+        $drawn = $drawn->with(Component::Other, $drawn->get(Component::Other) + $weight - $drawn->grams());
+        $acidity = $line->ingredient->acidity;
+        if ($acidity->ph === null) {
+            return $drawn;
+        }
+        $wet = $line->hundredGrams->percent(Component::Water) < 30.0 ? $drawn->plus(Mixture::of([Component::Water->value => 9.0 * $weight])) : $drawn;
+
+        return $drawn->with(Component::StrongIonDifference, Acidity::strongIonDifferenceFor($wet, $acidity->ph + $acidity->deviation * self::normal($dice)));
     }
 
     /** Box and Muller's way to a standard normal number. */

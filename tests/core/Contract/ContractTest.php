@@ -20,7 +20,7 @@ use Vinculum\Style\StyleBook;
 final class ContractTest extends TestCase
 {
     private const COMPONENTS = ['water', 'sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'sweetener', 'acetic', 'citric', 'malic', 'tartaric', 'lactic', 'salt', 'glutamate', 'aspartate', 'imp', 'gmp', 'amp', 'ethanol', 'fat', 'protein', 'starch', 'fibre'];
-    private const ALSO = ['galactose', 'phosphoric', 'oxalic', 'gluconic', 'other_salts', 'other'];
+    private const ALSO = ['galactose', 'phosphoric', 'oxalic', 'gluconic', 'other_salts', 'other', 'solubles'];
 
     public function test_every_ingredient_has_the_promised_shape(): void
     {
