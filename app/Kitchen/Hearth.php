@@ -85,7 +85,7 @@ final class Hearth
         }
         $isStale = $readings['ph'] !== [] && ($this->isMeterStale ??= PhBench::calibration()?->isStale(Happening::now()) ?? false);
 
-        return new Treatment(MethodReader::cooks($batch->method ?? []), $readings['ph'], null, $isStale, $readings['solids'] === [] ? null : end($readings['solids']));
+        return MethodReader::treatment($batch->method ?? [], new Treatment(false, $readings['ph'], null, $isStale, $readings['solids'] === [] ? null : end($readings['solids'])));
     }
 
     /** What really went in, where the batch is cooked from a sheet. */

@@ -51,7 +51,7 @@ final class Weighing
 
     public static function treatment(SauceEdit $edit): Treatment
     {
-        return new Treatment(MethodReader::cooks($edit->method));
+        return MethodReader::treatment($edit->method);
     }
 
     public function balance(SauceEdit $edit): Balance

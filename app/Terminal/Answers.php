@@ -124,7 +124,7 @@ final class Answers
     {
         $ph = $call->measured('--ph', 1.0, 11.0);
 
-        return new Treatment(MethodReader::cooks($recipe->method), $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0));
+        return MethodReader::treatment($recipe->method, new Treatment(false, $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0)));
     }
 
     /** @return array{Recipe, StyleFamily|null, Balance} */

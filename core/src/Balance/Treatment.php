@@ -15,9 +15,10 @@ final readonly class Treatment
      * @param list<float> $phReadings    measured, in order
      * @param float|null  $waterActivity measured
      * @param bool        $isMeterStale  the meter was calibrated too long ago
+     * @param bool        $isFermented   it is left to ferment
      * @param float|null  $solids        measured, g in 100 g of the water phase
      */
-    public function __construct(public bool $isCooked = false, public array $phReadings = [], public ?float $waterActivity = null, public bool $isMeterStale = false, public ?float $solids = null) {}
+    public function __construct(public bool $isCooked = false, public array $phReadings = [], public ?float $waterActivity = null, public bool $isMeterStale = false, public ?float $solids = null, public bool $isFermented = false) {}
 
     /** The pH that counts: of several readings the highest, which is the cautious one. */
     public function ph(): ?float

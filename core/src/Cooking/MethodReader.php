@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
+use Vinculum\Balance\Treatment;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
 use Vinculum\Reading\Cursor;
@@ -102,6 +103,18 @@ final class MethodReader
         }
 
         return false;
+    }
+
+    /**
+     * What a method does to a sauce, as far as keeping depends on it.
+     *
+     * @param list<string> $lines
+     */
+    public static function treatment(array $lines, ?Treatment $measured = null): Treatment
+    {
+        $ferments = Words::areIn(implode(' ', $lines), FactsFile::named('times')['ferments']->list('words'));
+
+        return new Treatment(self::cooks($lines), $measured->phReadings ?? [], $measured?->waterActivity, $measured->isMeterStale ?? false, $measured?->solids, $ferments);
     }
 
     /** @return list<string> */

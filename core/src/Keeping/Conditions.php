@@ -5,21 +5,26 @@ declare(strict_types=1);
 namespace Vinculum\Keeping;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
+use Vinculum\Facts\Words;
+use Vinculum\Ingredient\Ingredient;
 use Vinculum\Mixture\Component;
+use Vinculum\Reading\LineStatus;
 use Vinculum\Reading\ResolvedLine;
 
 /** Whether a rule's conditions hold for a sauce. The fields are explained at the head of cautions.ini and keeping.ini. */
 final readonly class Conditions
 {
-    /** Where nothing acid is known a sauce counts as neutral. */
+    /** Where nothing is known of its acid a sauce counts as neutral. */
     private const NEUTRAL = 7.0;
 
-    private function __construct(private Balance $balance) {}
+    /** @param list<ResolvedLine> $lines that name an ingredient or should */
+    private function __construct(private Balance $balance, private array $lines) {}
 
     public static function of(Balance $balance): self
     {
-        return new self($balance);
+        return new self($balance, $balance->formula->ingredientLines());
     }
 
     /** Whether every condition that the row names holds. */
@@ -29,17 +34,25 @@ final readonly class Conditions
         $tests = [
             'any' => fn(): bool => $this->holdsAny($row->list('any')),
             'any_too' => fn(): bool => $this->holdsAny($row->list('any_too')),
-            'unknown' => fn(): bool => array_filter($this->balance->formula->ingredientLines(), static fn(ResolvedLine $line): bool => $line->ingredient === null) !== [],
+            'kind' => fn(): bool => $this->isOf($row->list('kind'), $row->numberOrNull('kind_share_over')) || $this->holdsAny($row->list('any_or')),
+            'kind_too' => fn(): bool => $this->isOf($row->list('kind_too'), null),
+            'words' => fn(): bool => $row->has('grams_over') ? $this->gramsSaid($row) > $row->number('grams_over') : $this->saying($row) !== [],
+            'unknown' => fn(): bool => array_filter($this->lines, static fn(ResolvedLine $line): bool => $line->status === LineStatus::Unknown) !== [],
             'allergens' => fn(): bool => $this->balance->allergens() !== [],
             'fat_over' => static fn(): bool => $mixture->percent(Component::Fat) > $row->number('fat_over'),
             'ethanol_over' => static fn(): bool => $mixture->percent(Component::Ethanol) > $row->number('ethanol_over'),
             'sugar_over' => static fn(): bool => $mixture->percentOf(Component::sugars()) > $row->number('sugar_over'),
+            'sugar_under' => static fn(): bool => $mixture->percentOf(Component::sugars()) < $row->number('sugar_under'),
             'heat_over' => fn(): bool => $this->balance->taste->heat > $row->number('heat_over'),
-            'ph_high_over' => fn(): bool => $this->ph() > $row->number('ph_high_over'),
+            'strength_over' => fn(): bool => $this->holdsOne(static fn(Ingredient $one): bool => $one->mixture->get(Component::CapsaicinoidHeat) / 100.0 >= $row->number('strength_over')),
+            'acetic_over' => fn(): bool => $this->holdsOne(static fn(Ingredient $one): bool => $one->mixture->percent(Component::Acetic) > $row->number('acetic_over')),
+            'ferments_under' => fn(): bool => $this->balance->treatment->isFermented && $this->balance->treatment->ph() === null && $mixture->percent(Component::Salt) < $row->number('ferments_under'),
+            'ph_high_over' => fn(): bool => $this->balance->ph !== null && $this->ph() > $row->number('ph_high_over'),
+            'ph_unknown' => fn(): bool => $this->balance->ph === null,
             'ph_over' => fn(): bool => $this->ph() > $row->number('ph_over'),
             'ph_at_most' => fn(): bool => $this->ph() <= $row->number('ph_at_most'),
-            'aw_over' => fn(): bool => $this->waterActivity() > $row->number('aw_over'),
-            'aw_at_most' => fn(): bool => $this->waterActivity() <= $row->number('aw_at_most'),
+            'stable' => fn(): bool => $this->isStable(),
+            'unless_stable' => fn(): bool => !$this->isStable(),
             'cooked' => fn(): bool => $this->balance->treatment->isCooked === ($row->text('cooked') === 'yes'),
             'unless_measured_ph_at_most' => fn(): bool => ($this->balance->treatment->ph() ?? self::NEUTRAL) > $row->number('unless_measured_ph_at_most'),
         ];
@@ -52,22 +65,106 @@ final readonly class Conditions
         return true;
     }
 
+    /**
+     * Whether little can grow in it, whatever its acid: by its water activity, its salt or its alcohol; or because it is one thing
+     * as it was bought.
+     */
+    private function isStable(): bool
+    {
+        $edges = FactsFile::named('keeping')['stable'];
+        $mixture = $this->balance->mixture;
+        $water = $mixture->get(Component::Water);
+        $ofWater = static fn(Component $one): float => $water > 0.0 ? 100.0 * $mixture->get($one) / ($water + $mixture->get($one)) : 0.0;
+
+        return $this->waterActivity() <= $edges->number('water_activity_at_most')
+            || $ofWater(Component::Ethanol) >= $edges->number('ethanol_of_water_from')
+            || $ofWater(Component::Salt) >= $edges->number('salt_of_water_from')
+            || $this->isAsBought($edges->list('as_bought'));
+    }
+
+    /** @param list<string> $kinds */
+    private function isAsBought(array $kinds): bool
+    {
+        if ($this->balance->treatment->isCooked) {
+            return false;
+        }
+        $keys = array_unique(array_map(static fn(ResolvedLine $line): string => $line->ingredient->key ?? "unknown {$line->text}", $this->lines));
+
+        return count($keys) === 1 && $this->isOf($kinds, null);
+    }
+
     /** The pH that limits are held against: measured, or the upper end of the estimate. */
     private function ph(): float
     {
         return $this->balance->treatment->ph() ?? $this->balance->ph->high ?? self::NEUTRAL;
     }
 
+    /** By its upper end; 1 where it is not known. What holds next to no water is dry. */
     private function waterActivity(): float
     {
-        return $this->balance->waterActivity->high ?? 1.0;
+        $mixture = $this->balance->mixture;
+        $isDry = $mixture->grams() > 0.0 && $mixture->percent(Component::Water) < 1.0 && !$this->isOf(['plant fresh', 'plant cooked'], null);
+
+        return $this->balance->waterActivity->high ?? ($isDry ? 0.0 : 1.0);
     }
 
     /** @param list<string> $keys */
     private function holdsAny(array $keys): bool
     {
-        $inIt = array_map(static fn(ResolvedLine $line): string => $line->ingredient?->kind() ?? '', $this->balance->formula->ingredientLines());
+        $inIt = array_map(static fn(ResolvedLine $line): string => $line->ingredient?->kind() ?? '', $this->lines);
 
         return array_intersect($keys, $inIt) !== [];
+    }
+
+    /** @param callable(Ingredient): bool $is */
+    private function holdsOne(callable $is): bool
+    {
+        foreach ($this->lines as $line) {
+            if ($line->ingredient !== null && $is($line->ingredient)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether something in it is of one of these kinds; each may be several words, all true of one thing.
+     *
+     * @param list<string> $kinds
+     * @param float|null   $share such things are more than so much of the whole, per cent
+     */
+    private function isOf(array $kinds, ?float $share): bool
+    {
+        $grams = 0.0;
+        foreach ($this->lines as $line) {
+            foreach ($kinds as $kind) {
+                if ($line->ingredient !== null && array_diff(explode(' ', $kind), $line->ingredient->kinds) === []) {
+                    $grams += $line->grams->value ?? 0.0;
+                    if ($share === null) {
+                        return true;
+                    }
+                    break;
+                }
+            }
+        }
+
+        return $share !== null && $grams > $share / 100.0 * $this->balance->mixture->grams();
+    }
+
+    /** @return list<ResolvedLine> the lines that hold the row's words: as written, in what they were taken for, or in what that is made of */
+    private function saying(Row $row): array
+    {
+        return array_values(array_filter($this->lines, static function (ResolvedLine $line) use ($row): bool {
+            $made = FactsFile::named('compounds')[$line->ingredient?->kind() ?? ''] ?? null;
+            $text = implode('. ', [$line->text, $line->ingredient->name ?? '', $made?->textOr('of', '') ?? '']);
+
+            return Words::areIn($text, $row->list('words')) && !($row->has('but') && Words::areIn($line->text, $row->list('but')));
+        }));
+    }
+
+    private function gramsSaid(Row $row): float
+    {
+        return array_sum(array_map(static fn(ResolvedLine $line): float => $line->grams->value ?? 0.0, $this->saying($row)));
     }
 }

@@ -36,7 +36,7 @@ final readonly class Keep
         $treatment = $balance->treatment;
         $conditions = Conditions::of($balance);
         $rules = array_values(array_filter(FactsFile::named('keeping'), $conditions->hold(...)));
-        usort($rules, static fn(Row $one, Row $other): int => $one->numbers('days')[1] <=> $other->numbers('days')[1]);
+        usort($rules, static fn(Row $one, Row $other): int => array_reverse($one->numbers('days')) <=> array_reverse($other->numbers('days')));
         $storage = in_array('serve-at-once', array_map(static fn(Row $rule): string => $rule->textOr('storage', 'fridge'), $rules), true) ? 'serve-at-once' : 'fridge';
         $freezers = array_map(static fn(Row $rule): ?float => $rule->text('freezer') === 'none' ? null : $rule->number('freezer'), array_filter($rules, static fn(Row $rule): bool => $rule->has('freezer')));
         $asks = $treatment->ph() === null && array_filter($rules, static fn(Row $rule): bool => $rule->list('asks') === ['ph']) !== [] ? [self::HOW_TO_MEASURE] : [];

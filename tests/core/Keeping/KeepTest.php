@@ -35,7 +35,7 @@ final class KeepTest extends TestCase
         $days = static fn(float $activity, float $ph): float => self::keep(self::SAUCE, new Treatment(true, [$ph, $ph], $activity))->days['high'];
 
         self::assertSame(4.0, $days(0.851, 5.0));
-        self::assertSame(7.0, $days(0.849, 5.0), 'dry enough, but not sharp');
+        self::assertSame(90.0, $days(0.849, 5.0), 'dry enough, however little acid');
         self::assertSame(30.0, $days(0.851, 3.5));
         self::assertSame(90.0, $days(0.849, 3.5));
     }
