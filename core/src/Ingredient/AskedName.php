@@ -79,6 +79,30 @@ final readonly class AskedName
         return $score - (in_array($this->head, $alias, true) ? 0.0 : self::WITHOUT_HEAD) + 0.004 * min(4, $size);
     }
 
+    /**
+     * The telling words of the name that an alias does not say.
+     *
+     * @param list<string> $alias
+     *
+     * @return list<string>
+     */
+    public function missedBy(array $alias): array
+    {
+        return array_values(array_filter($this->words, static fn(string $word): bool => !in_array($word, $alias, true) && !NameSearch::isDescriptor($word)));
+    }
+
+    /**
+     * The telling words that only an alias says.
+     *
+     * @param list<string> $alias
+     *
+     * @return list<string>
+     */
+    public function beyond(array $alias): array
+    {
+        return array_values(array_filter($alias, fn(string $word): bool => !isset($this->weights[$word]) && !NameSearch::isDescriptor($word)));
+    }
+
     /** A word that names no thing by itself: "sauce", "paste". */
     private static function isGeneric(string $word): bool
     {

@@ -7,5 +7,11 @@ namespace Vinculum\Ingredient;
 /** One answer of the name search: which ingredient, by which of its names, and how well that fits (0 to 1). */
 final readonly class NameMatch
 {
-    public function __construct(public string $key, public string $alias, public float $score) {}
+    /**
+     * @param list<string> $missed   telling words of the name that this does not cover: then it is another thing
+     * @param bool         $isExact  the same words, in any order and spelling
+     * @param list<string> $beyond   telling words that only this says
+     * @param bool         $isUsual  the name more often means this than anything else
+     */
+    public function __construct(public string $key, public string $alias, public float $score, public array $missed = [], public bool $isExact = false, public bool $isUsual = true, public array $beyond = []) {}
 }

@@ -167,7 +167,7 @@ final class NameSearch
             $alias = $this->aliases[$number];
             $score = $asked->score($alias['words']) - $misspelt - ($alias['likely'] ? 0.0 : 0.015) + ($alias['own'] ? self::OWN_FIRST : 0.0);
             if ($score > ($best[$alias['key']]->score ?? 0.05)) {
-                $best[$alias['key']] = new NameMatch($alias['key'], $alias['alias'], $score);
+                $best[$alias['key']] = new NameMatch($alias['key'], $alias['alias'], $score, $asked->missedBy($alias['words']), $misspelt === 0.0 && array_diff($spelt, $alias['words']) === [] && array_diff($alias['words'], $spelt) === [], $alias['likely'], $asked->beyond($alias['words']));
             }
         }
         $found = array_values($best);
@@ -202,6 +202,12 @@ final class NameSearch
         }
 
         return $known[$name] = $words;
+    }
+
+    /** Whether any name in the catalogue holds this word. */
+    public function knows(string $word): bool
+    {
+        return isset($this->aliasesWith[$word]);
     }
 
     public static function isDescriptor(string $word): bool
@@ -258,7 +264,11 @@ final class NameSearch
             return $this->corrected[$word];
         }
         $length = strlen($word);
-        $allowed = $length < 4 ? 0 : ($length < 7 ? 1 : 2);
+        $allowed = in_array($word, FactsFile::named('words')['tellers']->list('words'), true) ? 0 : match (true) {
+            $length < 5 => 0,
+            $length < 9 => 1,
+            default => 2,
+        };
         $nearest = null;
         $least = $allowed + 1;
         if ($allowed > 0 && $length <= 30) {

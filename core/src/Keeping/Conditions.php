@@ -8,8 +8,8 @@ use Vinculum\Balance\Balance;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Facts\Words;
-use Vinculum\Ingredient\Ingredient;
 use Vinculum\Mixture\Component;
+use Vinculum\Mixture\Mixture;
 use Vinculum\Reading\LineStatus;
 use Vinculum\Reading\ResolvedLine;
 
@@ -44,8 +44,8 @@ final readonly class Conditions
             'sugar_over' => static fn(): bool => $mixture->percentOf(Component::sugars()) > $row->number('sugar_over'),
             'sugar_under' => static fn(): bool => $mixture->percentOf(Component::sugars()) < $row->number('sugar_under'),
             'heat_over' => fn(): bool => $this->balance->taste->heat > $row->number('heat_over'),
-            'strength_over' => fn(): bool => $this->holdsOne(static fn(Ingredient $one): bool => $one->mixture->get(Component::CapsaicinoidHeat) / 100.0 >= $row->number('strength_over')),
-            'acetic_over' => fn(): bool => $this->holdsOne(static fn(Ingredient $one): bool => $one->mixture->percent(Component::Acetic) > $row->number('acetic_over')),
+            'strength_over' => fn(): bool => $this->holdsOne(static fn(Mixture $hundredGrams): bool => $hundredGrams->get(Component::CapsaicinoidHeat) / 100.0 >= $row->number('strength_over')),
+            'acetic_over' => fn(): bool => $this->holdsOne(static fn(Mixture $hundredGrams): bool => $hundredGrams->percent(Component::Acetic) > $row->number('acetic_over')),
             'ferments_under' => fn(): bool => $this->balance->treatment->isFermented && $this->balance->treatment->ph() === null && $mixture->percent(Component::Salt) < $row->number('ferments_under'),
             'ph_high_over' => fn(): bool => $this->balance->ph !== null && $this->ph() > $row->number('ph_high_over'),
             'ph_unknown' => fn(): bool => $this->balance->ph === null,
@@ -116,11 +116,11 @@ final readonly class Conditions
         return array_intersect($keys, $inIt) !== [];
     }
 
-    /** @param callable(Ingredient): bool $is */
+    /** @param callable(Mixture): bool $is of 100 g of one thing */
     private function holdsOne(callable $is): bool
     {
         foreach ($this->lines as $line) {
-            if ($line->ingredient !== null && $is($line->ingredient)) {
+            if ($line->ingredient !== null && $is($line->hundredGrams)) {
                 return true;
             }
         }

@@ -26,6 +26,7 @@ final readonly class LineResolver
     private const MOST_GRAMS = 1e6;
     /** Less than a microgram is a slip of the pen. */
     private const LEAST_GRAMS = 1e-6;
+    private const LONGEST_LINE = 400;
     /** A name that fits another ingredient this well may mean that one. */
     private const AS_LIKELY = 0.96;
     /** Loosely filled pieces of something whose bulk density nobody stated, g/ml. */
@@ -49,14 +50,22 @@ final readonly class LineResolver
     {
         $line = $this->grammar->read($text);
         $matches = $this->match($line);
-        $best = $matches[0] ?? null;
-        if ($best === null || $best->score < NameSearch::ACCEPTED) {
+        $best = $this->understood($line, $matches);
+        [$without, $percent] = self::withoutPercent($text);
+        if ($percent !== null && $best?->isExact !== true) {
+            $line = $this->grammar->read($without)->of($text);
+            $matches = $this->match($line);
+            $best = $this->understood($line, $matches);
+        } else {
+            $percent = null;
+        }
+        if ($best === null) {
             return $this->unknown($line, $matches);
         }
         $ingredient = $this->catalogue->get($best->key);
         $others = [];
-        foreach (array_slice($matches, 1) as $match) {
-            if ($match->score > self::AS_LIKELY && count($others) < 3) {
+        foreach ($matches as $match) {
+            if ($match->key !== $best->key && $match->score > self::AS_LIKELY && count($others) < 3) {
                 $others[] = $match->key;
             }
         }
@@ -85,7 +94,97 @@ final readonly class LineResolver
             return $this->without($line, $ingredient, LineStatus::Unknown, 'More than a tonne is no kitchen amount: check the number and the unit. The line is left out until then.', $others);
         }
 
-        return $this->withStates($line, $ingredient, $found, $others);
+        return $this->withStates($line, $ingredient, $found, $others, $this->sureness($line, $best), $percent);
+    }
+
+    /**
+     * The best match that leaves no telling word of the name unsaid: "almond milk" is no milk. What only says which kind of a thing
+     * it is may stay unsaid: the "peppers" of a pod, the "leaves" of a herb.
+     *
+     * @param list<NameMatch> $matches
+     */
+    private function understood(ReadLine $line, array $matches): ?NameMatch
+    {
+        foreach ($matches as $match) {
+            if ($match->score < NameSearch::ACCEPTED) {
+                break;
+            }
+            $passable = $this->passable($match->key);
+            $missed = array_diff($match->missed, $passable);
+            if (array_diff($match->beyond, $passable) !== []) {
+                continue;
+            }
+            if ($missed === [] || $this->areBrands($missed, $line)) {
+                return $match;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> words that only say which kind of a thing this is */
+    private function passable(string $key): array
+    {
+        $ingredient = $this->catalogue->get($key);
+        $passable = [];
+        foreach (FactsFile::named('words')['kinds']->fields() as $kind) {
+            if (($kind === 'pod' && $ingredient->heatIsOfPods) || in_array($kind, [...$ingredient->kinds, ...$ingredient->roles], true)) {
+                $passable = [...$passable, ...FactsFile::named('words')['kinds']->list($kind)];
+            }
+        }
+
+        return $passable;
+    }
+
+    /**
+     * Words that are written large within a line, that name nothing in any kitchen, and stand before a name that is ours: a brand.
+     *
+     * @param array<string> $words
+     */
+    private function areBrands(array $words, ReadLine $line): bool
+    {
+        $written = preg_split('/\s+/u', trim($line->name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $isAtStart = $line->amountText === '';
+        foreach ($words as $word) {
+            $places = array_keys(array_filter($written, static fn(string $one): bool => NameSearch::words($one) === [$word]));
+            $at = $places[0] ?? null;
+            $isLarge = $at !== null && preg_match('/^\p{Lu}\p{Ll}/u', $written[$at]) === 1;
+            $after = $at === null ? [] : array_slice($written, $at + 1);
+            $restIsSmall = $after !== [] && array_filter($after, static fn(string $one): bool => preg_match('/^\p{Ll}/u', $one) !== 1 && !self::isLargeToo($one)) === [] && preg_match('/^\p{Ll}/u', end($after)) === 1;
+            if (!$isLarge || !$restIsSmall || ($at === 0 && $isAtStart) || $this->catalogue->names()->knows($word) || in_array($word, FactsFile::named('words')['tellers']->list('words'), true)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private static function isLargeToo(string $word): bool
+    {
+        return preg_match('/^\p{Lu}/u', $word) === 1;
+    }
+
+    /** Whether the name was ours to the word, and means this before anything else. */
+    private function sureness(ReadLine $line, NameMatch $match): Sureness
+    {
+        $passes = array_diff(NameSearch::words($line->name), NameSearch::words($match->alias), FactsFile::named('words')['says-nothing']->list('words'));
+
+        return $match->isUsual && ($match->isExact || $passes === [] && $match->missed === []) ? Sureness::Certain : Sureness::Likely;
+    }
+
+    /**
+     * A percentage says how strong a thing is, and is no part of what it is called.
+     *
+     * @return array{string, float|null} the line without it
+     */
+    private static function withoutPercent(string $text): array
+    {
+        $text = mb_substr(mb_scrub($text), 0, self::LONGEST_LINE);
+        if (preg_match('/(?<![\d.,])(\d{1,3}(?:[.,]\d+)?)\s?(?:%|per ?cent\b)(?:\s*(?:acidity|acid|abv|vol|alcohol|fat|cocoa(?: solids)?|proof)\b)?/iu', $text, $found) !== 1) {
+            return [$text, null];
+        }
+
+        return [trim((string) preg_replace('/\s*[(,]?\s*' . preg_quote($found[0], '/') . '\s*\)?\s*/u', ' ', $text, 1)), (float) str_replace(',', '.', $found[1])];
     }
 
     /** @return list<NameMatch> */
@@ -111,7 +210,28 @@ final readonly class LineResolver
             }
         }
 
-        return $this->unlessPouredInstead($line, $matches);
+        return $this->unlessPouredInstead($line, $this->unlessVegetable($line, $matches));
+    }
+
+    /**
+     * Peppers that are counted or weighed are vegetables; pepper by the spoon, the pinch and the turn of a mill is ground.
+     *
+     * @param list<NameMatch> $matches
+     *
+     * @return list<NameMatch>
+     */
+    private function unlessVegetable(ReadLine $line, array $matches): array
+    {
+        $best = $matches[0] ?? null;
+        $other = $best === null ? null : (FactsFile::named('words')['counted']->textOr($best->key, '') ?: null);
+        if ($best === null || $other === null || !$this->catalogue->has($other) || array_filter(NameSearch::words($line->name), static fn(string $word): bool => !NameSearch::isDescriptor($word)) !== ['pepper']) {
+            return $matches;
+        }
+        $measured = $line->measured;
+        $isCounted = $measured !== null && $measured->unit === null && in_array($measured->counted, [null, 'whole'], true);
+        $isSpooned = $measured?->unit?->millilitres !== null || $measured?->unit?->isVague() === true;
+
+        return $isCounted || !$isSpooned && preg_match('/\bpeppers\b/iu', $line->name) === 1 ? [new NameMatch($other, $best->alias, $best->score, isUsual: false), ...$matches] : $matches;
     }
 
     /**
@@ -141,7 +261,7 @@ final readonly class LineResolver
         if ($line->preparation !== '') {
             $first = preg_split('/\s*[,;]\s*/', $line->preparation)[0] ?? '';
             $readings[] = "{$first} {$line->name}";
-            if ($line->name === '' || ($this->catalogue->names()->find($line->name, 1)[0]->score ?? 0.0) < NameSearch::ACCEPTED) {
+            if (array_filter(NameSearch::words($line->name), static fn(string $word): bool => !NameSearch::isDescriptor($word)) === []) {
                 $readings[] = $line->preparation;
             }
         }
@@ -319,11 +439,19 @@ final readonly class LineResolver
     }
 
     /** @param list<string> $others */
-    private function withStates(ReadLine $line, Ingredient $ingredient, FoundGrams $found, array $others): ResolvedLine
+    private function withStates(ReadLine $line, Ingredient $ingredient, FoundGrams $found, array $others, Sureness $sure, ?float $percent): ResolvedLine
     {
         $grams = $found->grams;
         $mixture = $ingredient->mixture;
         $notes = $found->note === null ? [] : [$found->note];
+        $strength = $percent === null ? null : Strength::of($ingredient, $percent);
+        if ($strength !== null) {
+            $mixture = $strength->mixture;
+            $notes[] = $strength->note;
+        }
+        if ($sure === Sureness::Likely) {
+            $notes[] = sprintf('taken for %s', mb_strtolower($ingredient->name));
+        }
         if ($found->isPack && in_array('drained', $line->tags, true) && $ingredient->drainedShare !== null) {
             $grams = $grams->times($ingredient->drainedShare)->doubtedBy(self::ABOUT);
             $notes[] = sprintf('drained, %d %% of the pack', (int) round(100.0 * $ingredient->drainedShare));
@@ -355,7 +483,7 @@ final readonly class LineResolver
             $notes[] = 'the juice is counted; give the zest a line of its own';
         }
 
-        return new ResolvedLine($line->text, $ingredient, $grams, $found->millilitres, $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured, $notes === [] ? null : implode('; ', $notes), $mixture, $others, $line->tags, $line->name, $line->measured, $line->amountText);
+        return new ResolvedLine($line->text, $ingredient, $grams, $found->millilitres, $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured, $notes === [] ? null : implode('; ', $notes), $mixture, $others, $line->tags, $line->name, $line->measured, $line->amountText, $sure);
     }
 
     /** @param list<NameMatch> $near */

@@ -30,4 +30,10 @@ final readonly class ReadLine
         public bool $isNonsense,
         public string $amountText = '',
     ) {}
+
+    /** The same reading, of this text. */
+    public function of(string $text): self
+    {
+        return new self($text, $this->measured, $this->second, $this->name, $this->alternatives, $this->preparation, $this->part, $this->tags, $this->isNonsense, $this->amountText);
+    }
 }

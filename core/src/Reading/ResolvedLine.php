@@ -21,6 +21,7 @@ final readonly class ResolvedLine
      * @param string          $writtenName  the words of the text that name the ingredient
      * @param Measured|null   $measured     the amount as it was written
      * @param string          $amountText   the part of the text that says it
+     * @param Sureness|null   $sure         how sure the name is; null where no ingredient was found
      */
     public function __construct(
         public string $text,
@@ -35,6 +36,7 @@ final readonly class ResolvedLine
         public string $writtenName = '',
         public ?Measured $measured = null,
         public string $amountText = '',
+        public ?Sureness $sure = null,
     ) {}
 
     /** A heading that starts a stage, or an empty line: nothing goes in. */
@@ -58,19 +60,19 @@ final readonly class ResolvedLine
     /** So many grams of an ingredient, with no text behind it. */
     public static function ofGrams(Ingredient $ingredient, Amount $grams): self
     {
-        return new self('', $ingredient, $grams, null, LineStatus::Measured, null, $ingredient->mixture, [], []);
+        return new self('', $ingredient, $grams, null, LineStatus::Measured, null, $ingredient->mixture, [], [], sure: Sureness::Certain);
     }
 
     /** The same thing in another amount; its doubt keeps its share. */
     public function times(float $factor): self
     {
-        return new self($this->text, $this->ingredient, $this->grams?->times($factor), $this->millilitres === null ? null : $this->millilitres * $factor, $this->status, $this->note, $this->hundredGrams, $this->alternatives, $this->tags, $this->writtenName, $this->measured?->times($factor), $this->amountText);
+        return new self($this->text, $this->ingredient, $this->grams?->times($factor), $this->millilitres === null ? null : $this->millilitres * $factor, $this->status, $this->note, $this->hundredGrams, $this->alternatives, $this->tags, $this->writtenName, $this->measured?->times($factor), $this->amountText, $this->sure);
     }
 
     /** The same thing in an amount that was measured anew. */
     public function inGrams(Amount $grams): self
     {
-        return new self($this->text, $this->ingredient, $grams, null, LineStatus::Measured, $this->note, $this->hundredGrams, $this->alternatives, $this->tags, $this->writtenName, $this->measured, $this->amountText);
+        return new self($this->text, $this->ingredient, $grams, null, LineStatus::Measured, $this->note, $this->hundredGrams, $this->alternatives, $this->tags, $this->writtenName, $this->measured, $this->amountText, $this->sure);
     }
 
     public function mixture(): Mixture
