@@ -1217,6 +1217,11 @@ export interface components {
             choices: components["schemas"]["Mend"][];
             written_name: string;
             amount: number[] | null;
+            /**
+             * @description how sure the name is; null where no ingredient was found
+             * @enum {string|null}
+             */
+            sure: "certain" | "likely" | null;
         };
         Caution: {
             code: string;

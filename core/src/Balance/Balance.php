@@ -14,6 +14,7 @@ use Vinculum\Mixture\Volume;
 use Vinculum\Mixture\WaterActivity;
 use Vinculum\Reading\LineStatus;
 use Vinculum\Reading\ResolvedLine;
+use Vinculum\Reading\Sureness;
 use Vinculum\Taste\Axis;
 use Vinculum\Taste\Taste;
 use Vinculum\Taste\TasteLoad;
@@ -21,6 +22,7 @@ use Vinculum\Taste\TasteLoad;
 /** Where a formula stands: what it is made of, how it tastes, and how sure that is. */
 final readonly class Balance
 {
+    private const MOST_NAMED = 3;
     private const LEAST_WATER_ACTIVITY_HALF_BAND = 0.005;
 
     /**
@@ -61,7 +63,7 @@ final readonly class Balance
             $treatment->measuredPh() ?? $acidity->reading,
             $treatment->measuredWaterActivity() ?? self::waterActivity($mixture, $doubt),
             Body::of($mixture, self::isEmulsified($formula)),
-            [...$finished->notes, ...self::notesOnLines($formula, $mixture), ...array_filter([$treatment->ph() === null ? $acidity->note : null])],
+            [...$finished->notes, ...self::notesOnLines($formula, $mixture), ...array_filter([$treatment->ph() === null ? $acidity->note : null]), ...self::notesOnDoubtful($formula)],
             [...self::readFigures($doubt), ...array_filter(['dissolved_solids' => $treatment->measuredSolids()])],
         );
     }
@@ -105,11 +107,36 @@ final readonly class Balance
     {
         $diets = Ingredient::allDiets();
         $lines = $formula->ingredientLines();
+        if (self::doubtful($formula) !== []) {
+            return [];
+        }
         foreach ($lines as $line) {
             $diets = array_intersect($diets, $line->ingredient?->diets() ?? []);
         }
 
         return $lines === [] ? [] : array_values($diets);
+    }
+
+    /**
+     * Lines of which it is not sure what they are: not understood, or taken for something near.
+     *
+     * @return list<ResolvedLine>
+     */
+    private static function doubtful(Formula $formula): array
+    {
+        return array_values(array_filter($formula->ingredientLines(), static fn(ResolvedLine $line): bool => $line->ingredient === null || $line->sure === Sureness::Likely));
+    }
+
+    /** @return list<string> that allergens and diets are incomplete, and for which lines */
+    private static function notesOnDoubtful(Formula $formula): array
+    {
+        $doubtful = self::doubtful($formula);
+        if ($doubtful === []) {
+            return [];
+        }
+        $named = implode(', ', array_map(static fn(ResolvedLine $line): string => '"' . mb_strimwidth(trim($line->text), 0, 40, '…') . '"' . ($line->ingredient === null ? '' : ', taken for ' . mb_strtolower($line->ingredient->name)), array_slice($doubtful, 0, self::MOST_NAMED)));
+
+        return [sprintf('Allergens are incomplete and no diet is claimed while it is not sure what %s is%s.', $named, count($doubtful) > self::MOST_NAMED ? ', and ' . (count($doubtful) - self::MOST_NAMED) . ' more,' : '')];
     }
 
     /** Whether something in it holds oil and water together. */

@@ -104,6 +104,7 @@ final class BalanceShape
             'grams' => $line->grams === null ? null : ['value' => Figure::round($line->grams->value), 'low' => Figure::round($line->grams->low()), 'high' => Figure::round($line->grams->high())],
             'millilitres' => Figure::roundOrNull($line->millilitres),
             'status' => $line->status->value,
+            'sure' => $line->sure?->value,
             'note' => $line->note,
             'name' => $line->ingredient?->name,
             'alternatives' => $line->alternatives,

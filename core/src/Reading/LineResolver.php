@@ -52,7 +52,7 @@ final readonly class LineResolver
         $matches = $this->match($line);
         $best = $this->understood($line, $matches);
         [$without, $percent] = self::withoutPercent($text);
-        if ($percent !== null && $best?->isExact !== true) {
+        if ($percent !== null && !str_contains($best !== null && $best->isExact ? $best->alias : '', '%')) {
             $line = $this->grammar->read($without)->of($text);
             $matches = $this->match($line);
             $best = $this->understood($line, $matches);
@@ -105,13 +105,16 @@ final readonly class LineResolver
      */
     private function understood(ReadLine $line, array $matches): ?NameMatch
     {
+        if (Words::areIn($line->name, FactsFile::named('words')['others']->list('words'))) {
+            return null;
+        }
         foreach ($matches as $match) {
             if ($match->score < NameSearch::ACCEPTED) {
                 break;
             }
             $passable = $this->passable($match->key);
             $missed = array_diff($match->missed, $passable);
-            if (array_diff($match->beyond, $passable) !== []) {
+            if ($match->beyond !== []) {
                 continue;
             }
             if ($missed === [] || $this->areBrands($missed, $line)) {
@@ -167,9 +170,10 @@ final readonly class LineResolver
     /** Whether the name was ours to the word, and means this before anything else. */
     private function sureness(ReadLine $line, NameMatch $match): Sureness
     {
-        $passes = array_diff(NameSearch::words($line->name), NameSearch::words($match->alias), FactsFile::named('words')['says-nothing']->list('words'));
+        [$asked, $alias, $nothing] = [NameSearch::words($line->name), NameSearch::words($match->alias), FactsFile::named('words')['says-nothing']->list('words')];
+        $isSame = array_diff($asked, $alias, $nothing) === [] && array_diff($alias, $asked, $nothing) === [] && $match->missed === [];
 
-        return $match->isUsual && ($match->isExact || $passes === [] && $match->missed === []) ? Sureness::Certain : Sureness::Likely;
+        return $match->isUsual && ($match->isExact || $isSame) ? Sureness::Certain : Sureness::Likely;
     }
 
     /**
@@ -231,7 +235,7 @@ final readonly class LineResolver
         $isCounted = $measured !== null && $measured->unit === null && in_array($measured->counted, [null, 'whole'], true);
         $isSpooned = $measured?->unit?->millilitres !== null || $measured?->unit?->isVague() === true;
 
-        return $isCounted || !$isSpooned && preg_match('/\bpeppers\b/iu', $line->name) === 1 ? [new NameMatch($other, $best->alias, $best->score, isUsual: false), ...$matches] : $matches;
+        return $isCounted || !$isSpooned && preg_match('/\bpeppers\b/iu', $line->name) === 1 ? [$best->takenFor($other, false), ...$matches] : $matches;
     }
 
     /**
@@ -265,8 +269,9 @@ final readonly class LineResolver
                 $readings[] = $line->preparation;
             }
         }
-        if (preg_match('/^(.+?)\s+(?:and|&)\s+/iu', $line->name, $found) === 1) {
-            $readings[] = $found[1];
+        if (preg_match('/^(.+?)\s+(?:and|&)\s+(.+)$/iu', $line->name, $found) === 1) {
+            $second = $this->catalogue->names()->find($found[2], 1)[0] ?? null;
+            $readings = $second !== null && $second->score >= NameSearch::ACCEPTED && $second->missed === [] ? [...$readings, $found[1]] : $readings;
         }
 
         return $readings;
@@ -285,7 +290,7 @@ final readonly class LineResolver
         if ($best !== null && $line->measured?->unit?->millilitres !== null) {
             $poured = $this->catalogue->get($best->key)->pouredAs;
             if ($poured !== null) {
-                return [new NameMatch($poured, $best->alias, $best->score), ...$matches];
+                return [$best->takenFor($poured, true), ...$matches];
             }
         }
 
