@@ -274,7 +274,7 @@ final class InAndOutTest extends HttpTestCase
                 $row = [...$row, 'acetic' => '8', 'water' => '92'];
             }
         }
-        $rows[] = [...$row, 'key' => 'towpath-syrup', 'name' => 'Towpath syrup', 'like' => 'sugar-syrup', ...array_fill_keys(['water', 'sucrose', 'glucose', 'fructose'], '10')];
+        $rows[] = [...$row, 'key' => 'towpath-syrup', 'name' => 'Towpath syrup', 'like' => 'sugar-syrup', ...array_fill_keys(['lactose', 'maltose'], '0'), ...array_fill_keys(['water', 'sucrose', 'glucose', 'fructose'], '10')];
         $edited = Csv::write(array_keys($rows[0]), $rows);
         self::assertSame(['White vinegar', 'Towpath syrup'], array_column((array) $this->postJson('/api/imports/preview', ['contents' => $edited])->json('items'), 'title'));
         $this->postJson('/api/imports', ['contents' => $edited])->assertCreated()->assertJsonPath('says', '2 own products');

@@ -21,7 +21,9 @@ final class TerminalTest extends TestCase
         self::assertSame(['measured', 'measured', 'assumed', 'assumed', 'unknown'], array_column($json['lines'], 'status'));
         self::assertSame('Weeknight sauce', $json['title']);
         self::assertStringContainsString('3 tbsp zorp', implode(' ', $json['notes']));
-        self::assertEqualsWithDelta(3.7, $json['ph']['estimate'], 0.6);
+        self::assertNull($json['ph'], 'nobody knows how acid zorp is');
+        self::assertSame(['certain', 'certain', 'certain', 'certain', null], array_column($json['lines'], 'sure'));
+        self::assertEqualsWithDelta(3.9, json_decode(self::call(['balance', '--stdin', '--json'], str_replace("3 tbsp zorp\n", '', self::RECIPE))[1], true)['ph']['estimate'], 0.6);
         foreach (['value', 'low', 'high', 'unit', 'steps', 'window', 'off_by_steps'] as $key) {
             self::assertArrayHasKey($key, $json['axes']['umami']);
         }

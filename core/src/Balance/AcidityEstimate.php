@@ -122,7 +122,7 @@ final readonly class AcidityEstimate
         $more = 0.0;
         foreach ($formula->ingredientLines() as $line) {
             $acidity = $line->ingredient?->acidity;
-            if ($acidity?->ph !== null && $line->countsInTheMixture() && in_array('dairy', $line->ingredient->kinds ?? [], true) && $acidity->ph > $ph) {
+            if ($acidity?->ph !== null && $line->countsInTheMixture() && in_array('dairy', $line->ingredient->kinds, true) && $acidity->ph > $ph) {
                 foreach (Acidity::chargesAt($line->mixture(), $ph) as $component => $each) {
                     $amount = $line->mixture()->get(Component::from($component));
                     $more += $component === Component::StrongIonDifference->value ? 0.0 : $amount * ($each - ($acidity->charges[$component] ?? $each));

@@ -44,7 +44,7 @@ final readonly class Conditions
             'sugar_over' => static fn(): bool => $mixture->percentOf(Component::sugars()) > $row->number('sugar_over'),
             'sugar_under' => static fn(): bool => $mixture->percentOf(Component::sugars()) < $row->number('sugar_under'),
             'heat_over' => fn(): bool => $this->balance->taste->heat > $row->number('heat_over'),
-            'strength_over' => fn(): bool => $this->holdsOne(static fn(Mixture $hundredGrams): bool => $hundredGrams->get(Component::CapsaicinoidHeat) / 100.0 >= $row->number('strength_over')),
+            'strength_over' => fn(): bool => $this->holdsOne(static fn(Mixture $hundredGrams): bool => self::dryStrength($hundredGrams) >= $row->number('strength_over')),
             'acetic_over' => fn(): bool => $this->holdsOne(static fn(Mixture $hundredGrams): bool => $hundredGrams->percent(Component::Acetic) > $row->number('acetic_over')),
             'ferments_under' => fn(): bool => $this->balance->treatment->isFermented && $this->balance->treatment->ph() === null && $mixture->percent(Component::Salt) < $row->number('ferments_under'),
             'ph_high_over' => fn(): bool => $this->balance->ph !== null && $this->ph() > $row->number('ph_high_over'),
@@ -102,10 +102,27 @@ final readonly class Conditions
     /** By its upper end; 1 where it is not known. What holds next to no water is dry. */
     private function waterActivity(): float
     {
-        $mixture = $this->balance->mixture;
-        $isDry = $mixture->grams() > 0.0 && $mixture->percent(Component::Water) < 1.0 && !$this->isOf(['plant fresh', 'plant cooked'], null);
+        if ($this->balance->treatment->waterActivity === null && $this->balance->mixture->grams() > 0.0 && $this->isDry()) {
+            return 0.0;
+        }
 
-        return $this->balance->waterActivity->high ?? ($isDry ? 0.0 : 1.0);
+        return $this->balance->waterActivity->high ?? 1.0;
+    }
+
+    /** Whether nothing in it is wet: the little water of dry things is bound in them. */
+    private function isDry(): bool
+    {
+        $most = FactsFile::named('keeping')['stable']->number('dry_at_most');
+
+        return !$this->holdsOne(static fn(Mixture $hundredGrams): bool => $hundredGrams->percent(Component::Water) > $most) && array_filter($this->lines, static fn(ResolvedLine $line): bool => $line->ingredient === null) === [];
+    }
+
+    /** SHU on dry weight, as pods are rated. */
+    private static function dryStrength(Mixture $hundredGrams): float
+    {
+        $dry = 1.0 - $hundredGrams->percent(Component::Water) / 100.0;
+
+        return $dry > 0.0 ? $hundredGrams->get(Component::CapsaicinoidHeat) / 100.0 / $dry : 0.0;
     }
 
     /** @param list<string> $keys */

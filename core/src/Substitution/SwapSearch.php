@@ -225,7 +225,7 @@ final readonly class SwapSearch
         foreach (['water' => 'water', 'sweetener' => 'white-sugar', 'salt' => 'salt', 'acid' => 'white-vinegar'] as $role => $usual) {
             [$line, $found] = $this->standing($role, $usual);
             $ingredient = $found ?? $this->catalogue->get($usual);
-            if ($ingredient->key === $candidate->key || !$this->reason->tolerates($ingredient)) {
+            if (in_array($ingredient->key, [$candidate->key, $this->gone->key], true) || !$this->reason->tolerates($ingredient)) {
                 continue;
             }
             $least = $line === null ? 0.0 : -($this->formula->lines[$line]->grams->value ?? 0.0);

@@ -6,10 +6,9 @@ namespace Tests\core\Reading;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Vinculum\Ingredient\Catalogue;
-use Vinculum\Ingredient\Ingredient;
-use Vinculum\Ingredient\ProductLabel;
 use Vinculum\Facts\Words;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\ProductLabel;
 use Vinculum\Quantity\Measures;
 use Vinculum\Reading\LineResolver;
 use Vinculum\Reading\LineStatus;
