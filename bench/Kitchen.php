@@ -93,7 +93,7 @@ final class Kitchen
             proc_terminate($process, SIGTERM);
             proc_close($process);
         }
-        array_map(unlink(...), glob("{$this->database}{,-wal,-shm,-journal}", GLOB_BRACE) ?: []);
+        array_map(unlink(...), array_filter(glob("{$this->database}*") ?: [], is_file(...)));
         exec('rm -rf ' . escapeshellarg("{$this->database}-profile") . ' ' . escapeshellarg(substr($this->database, 0, -7) . '-copies'));
     }
 

@@ -42,18 +42,31 @@ $database = sys_get_temp_dir() . '/vinculum-bench-durability-' . getmypid() . '.
 touch($database);
 passthru('VINCULUM_DATABASE=' . escapeshellarg($database) . ' php ' . escapeshellarg("{$root}/artisan") . ' migrate --force > /dev/null');
 $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']];
-$start = static function () use ($root, $database, $quiet): void {
-    proc_open(['php', '-d', 'opcache.enable_cli=1', '-S', '127.0.0.1:' . PORT, '-t', 'public', 'bin/serve.php'], $quiet, $pipes, $root, ['VINCULUM_DATABASE' => $database, 'PHP_CLI_SERVER_WORKERS' => '4', 'PATH' => (string) getenv('PATH')]);
+$server = null;
+$start = static function () use ($root, $database, $quiet, &$server): void {
+    $server = proc_open(['php', '-d', 'opcache.enable_cli=1', '-S', '127.0.0.1:' . PORT, '-t', 'public', 'bin/serve.php'], $quiet, $pipes, $root, ['VINCULUM_DATABASE' => $database, 'PHP_CLI_SERVER_WORKERS' => '4', 'PATH' => (string) getenv('PATH')]);
     for ($wait = 0; $wait < 200 && ask('GET', '/api/idle')[0] !== 200; ++$wait) {
         usleep(20_000);
     }
 };
-$pattern = escapeshellarg('127.0.0.1:' . PORT . ' -t public');
-$kill = static fn() => exec("pkill -9 -f {$pattern}");
-$killOne = static function () use ($pattern): void {
-    // not the shell that asks
-    exec("pgrep -x php -a | grep -e {$pattern} | cut -d' ' -f1", $processes);
-    posix_kill((int) $processes[mt_rand(0, count($processes) - 1)], SIGKILL);
+// the processes this script started and those they started, by their number: nothing else on the machine is touched
+$processes = static function () use (&$server): array {
+    $family = is_resource($server) ? [proc_get_status($server)['pid']] : [];
+    for ($at = 0; $at < count($family); ++$at) {
+        array_push($family, ...array_map(intval(...), array_filter(explode(' ', trim((string) @file_get_contents("/proc/{$family[$at]}/task/{$family[$at]}/children"))))));
+    }
+
+    return $family;
+};
+$started = [];
+$kill = static function () use ($processes, &$started): void {
+    array_map(static fn(int $process): bool => posix_kill($process, SIGKILL), array_unique([...$started, ...$processes()]));
+    $started = [];
+};
+$killOne = static function () use ($processes, &$started): void {
+    // the workers outlive the one that started them
+    $started = $processes();
+    posix_kill($started[mt_rand(0, count($started) - 1)], SIGKILL);
 };
 mt_srand(7);
 [$lost, $torn, $acknowledged] = [0, 0, 0];
@@ -94,7 +107,7 @@ printf("%d kills, %d edits acknowledged: %d lost, %d torn; the database is %s\n"
 $disk = sys_get_temp_dir() . '/vinculum-bench-disk-' . getmypid();
 mkdir($disk);
 $script = 'mount -t tmpfs -o size=2m tmpfs "$0" && touch "$0/kitchen.sqlite" && php artisan migrate --force >/dev/null && exec php -S 127.0.0.1:' . PORT . ' -t public bin/serve.php';
-proc_open(['unshare', '-rm', 'sh', '-c', $script, $disk], $quiet, $pipes, $root, ['VINCULUM_DATABASE' => "{$disk}/kitchen.sqlite", 'PATH' => (string) getenv('PATH')]);
+$server = proc_open(['unshare', '-rm', 'sh', '-c', $script, $disk], $quiet, $pipes, $root, ['VINCULUM_DATABASE' => "{$disk}/kitchen.sqlite", 'PATH' => (string) getenv('PATH')]);
 for ($wait = 0; $wait < 200 && ask('GET', '/api/idle')[0] !== 200; ++$wait) {
     usleep(20_000);
 }

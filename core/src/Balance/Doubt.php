@@ -103,10 +103,13 @@ final readonly class Doubt
     private function propagate(array $gradient): array
     {
         [$variances, $ofAmounts] = [[], []];
+        $gradient = array_filter($gradient);
         foreach ($this->directions as [$line, $isAmount, $direction]) {
             $moved = 0.0;
             foreach ($direction as $component => $step) {
-                $moved += $step * ($gradient[$component] ?? 0.0);
+                if (isset($gradient[$component])) {
+                    $moved += $step * $gradient[$component];
+                }
             }
             $variances[$line] = ($variances[$line] ?? 0.0) + $moved * $moved;
             if ($isAmount) {
@@ -114,9 +117,8 @@ final readonly class Doubt
             }
         }
         $variance = array_sum($variances);
-        $share = static fn(float $part): float => $part / $variance;
 
-        return $variance > 0.0 ? [sqrt($variance), array_map($share, $variances), array_map($share, $ofAmounts)] : [0.0, [], []];
+        return $variance > 0.0 ? [sqrt($variance), self::scaled($variances, 1.0 / $variance), self::scaled($ofAmounts, 1.0 / $variance)] : [0.0, [], []];
     }
 
     /**
@@ -147,21 +149,20 @@ final readonly class Doubt
         if ($line->ingredient === null || $line->grams === null || $line->grams->value <= 0.0) {
             return [];
         }
-        $directions = [$line->hundredGrams->times($line->grams->deviation / 100.0)->amounts()];
+        $amounts = array_filter($line->mixture()->amounts());
         $byGroup = [];
-        foreach ($line->mixture()->amounts() as $component => $amount) {
-            if ($amount !== 0.0 && $component !== Component::StrongIonDifference->value) {
-                $byGroup[Component::from($component)->group()][$component] = $amount;
-            }
+        foreach (array_diff_key($amounts, [Component::StrongIonDifference->value => 0]) as $component => $amount) {
+            $byGroup[Component::from($component)->group()][$component] = $amount;
         }
         unset($byGroup['water'], $byGroup['other']);
-        foreach ($byGroup as $group => $amounts) {
+        $directions = [self::scaled($amounts, $line->grams->deviation / $line->grams->value)];
+        foreach ($byGroup as $group => $ofGroup) {
             $relative = match (true) {
                 $group === 'heat' && $line->ingredient->heatIsOfPods => log(FactsFile::named('axes')['heat']->number('pod_factor')),
                 $group === 'buffer' => FactsFile::named('acidity')['protein']->number('spread'),
                 default => $line->ingredient->grade($group)->deviation(),
             };
-            $directions[] = self::heldTogether(array_map(static fn(float $amount): float => $amount * $relative, $amounts), $line);
+            $directions[] = self::heldTogether(self::scaled($ofGroup, $relative), $amounts[Component::Water->value] ?? 0.0, $line->ingredient->acidity->charges);
         }
         // how acid it is by itself
         $acidity = $line->ingredient->acidity;
@@ -177,28 +178,38 @@ final readonly class Doubt
      * is in doubt, and the rest beyond that; and an acid more comes with the cation that keeps the pH.
      *
      * @param array<string, float> $direction
+     * @param float                $water     grams of it in the line
+     * @param array<string, float> $charges   mEq of a unit of each acid and buffer, at the line's own pH
      *
      * @return array<string, float>
      */
-    private static function heldTogether(array $direction, ResolvedLine $line): array
+    private static function heldTogether(array $direction, float $water, array $charges): array
     {
         $gained = Mixture::of($direction)->grams();
-        $water = $line->mixture()->get(Component::Water);
-        $most = self::WATER_SPREAD * $water;
-        $fromWater = max(-$most, min($most, $gained));
-        $direction[Component::Water->value] = -$fromWater;
-        $direction[Component::Other->value] = ($direction[Component::Other->value] ?? 0.0) - ($gained - $fromWater);
-        if (!isset($direction[Component::StrongIonDifference->value])) {
-            $charge = 0.0;
-            foreach ($line->ingredient->acidity->charges ?? [] as $component => $each) {
-                $charge += $component === Component::StrongIonDifference->value ? 0.0 : $each * ($direction[$component] ?? 0.0);
-            }
-            if ($charge !== 0.0) {
-                $direction[Component::StrongIonDifference->value] = -$charge;
-            }
+        $charge = 0.0;
+        foreach ($direction as $component => $amount) {
+            $charge += ($charges[$component] ?? 0.0) * $amount;
+        }
+        $fromWater = max(-self::WATER_SPREAD * $water, min(self::WATER_SPREAD * $water, $gained));
+        $rest = $gained - $fromWater;
+
+        return $direction + array_filter([Component::Water->value => -$fromWater, Component::Other->value => -$rest, Component::StrongIonDifference->value => -$charge]);
+    }
+
+    /**
+     * @template Key of array-key
+     *
+     * @param array<Key, float> $amounts
+     *
+     * @return array<Key, float>
+     */
+    private static function scaled(array $amounts, float $factor): array
+    {
+        foreach ($amounts as $component => $amount) {
+            $amounts[$component] = $amount * $factor;
         }
 
-        return $direction;
+        return $amounts;
     }
 
     /**

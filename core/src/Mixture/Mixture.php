@@ -78,8 +78,9 @@ final readonly class Mixture
     public function grams(): float
     {
         $total = 0.0;
+        $masses = self::masses();
         foreach ($this->amounts as $component => $amount) {
-            if (self::masses()[$component]) {
+            if ($masses[$component]) {
                 $total += $amount;
             }
         }
