@@ -13,6 +13,9 @@ final class LauncherTest extends TestCase
 
     private string $database;
 
+    /** @var list<resource> started and not yet stopped */
+    private array $running = [];
+
     protected function setUp(): void
     {
         $this->database = sys_get_temp_dir() . '/vinculum-launcher-' . getmypid() . '.sqlite';
@@ -20,6 +23,10 @@ final class LauncherTest extends TestCase
 
     protected function tearDown(): void
     {
+        foreach ($this->running as $process) {
+            proc_terminate($process, SIGINT);
+            proc_close($process);
+        }
         array_map(unlink(...), glob($this->database . '*') ?: []);
         exec('rm -rf ' . escapeshellarg(substr($this->database, 0, -7) . '-copies'));
     }
@@ -141,6 +148,7 @@ final class LauncherTest extends TestCase
     {
         $process = proc_open([dirname(__DIR__, 2) . '/vinculum', 'start', '--no-build', '--port', (string) $port, ...array_values($options)], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes, null, self::environment($this->database));
         self::assertIsResource($process);
+        $this->running[] = $process;
 
         return [$process, $pipes[1]];
     }
@@ -154,6 +162,7 @@ final class LauncherTest extends TestCase
         }
         self::assertFalse(proc_get_status($process)['running'], 'it stops within five seconds');
         proc_close($process);
+        $this->running = array_values(array_filter($this->running, static fn($one): bool => $one !== $process));
     }
 
     /** @param resource $out */
