@@ -26,7 +26,8 @@ try {
     }
     switch ($command) {
         case 'backup':
-            echo 'The kitchen is copied to ', $copies->make($file, 'by-hand', $now, $replaces), "\n";
+            $copy = $copies->make($file, 'by-hand', $now, $replaces);
+            echo "The kitchen is copied to {$copy}\n";
             exit(0);
         case 'restore':
             $before = $copies->putBack($file ?? throw new CopyFault('name the copy to put back: ./vinculum restore FILE'), $now);
