@@ -392,6 +392,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                   </Box>
                 )}{' '}
                 · {report.body.class}
+                {report.ph === null && mixed > 0 && <span data-ph-unknown> · pH not known</span>}
                 {report.ph !== null && (
                   <Box
                     component="span"
