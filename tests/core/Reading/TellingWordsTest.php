@@ -68,6 +68,15 @@ final class TellingWordsTest extends TestCase
         self::assertNull(self::read('2 tbsp Oat passata')->ingredient, 'what tells of a thing is no brand, however it is written');
     }
 
+    public function test_what_stands_for_something_near_is_said_to(): void
+    {
+        foreach (['pistachios', 'redcurrants', 'five spice', 'black beans', 'pink salt', 'horseradish sauce', 'olive brine', 'tonic water', 'gochugaru', 'coconut cream', 'marmalade', 'melon'] as $name) {
+            $line = self::read("100 g {$name}");
+            self::assertSame(Sureness::Likely, $line->sure, $name);
+            self::assertStringContainsString('taken for', (string) $line->note);
+        }
+    }
+
     public function test_a_percentage_sets_the_strength(): void
     {
         $of = static fn(string $text, string $component): float => self::read($text)->hundredGrams->amounts()[$component] ?? 0.0;
