@@ -143,7 +143,8 @@ final class MethodReader
 
     private static function step(string $text, string $tags, bool $isCovered, int $line): MethodStep
     {
-        $heat = Heat::namedIn($tags) ?? Heat::namedIn($text);
+        // what boiling water is poured over does not boil
+        $heat = Heat::namedIn($tags) ?? Heat::namedIn((string) preg_replace('/\b(?:boiling|boiled)(?: hot)? water\b/iu', '', $text));
         // "stir in the rest" waits for nothing
         $isRest = self::says((string) preg_replace('/\bthe rest\b/iu', '', $text), 'rests');
         $left = self::left($text);
