@@ -41,6 +41,8 @@ final class SavingTest extends BrowserTestCase
         $other->exec('BEGIN IMMEDIATE');
         self::find('input[aria-label="Line 1"]')->sendKeys(' in the meantime');
         self::until(static fn(): bool => str_contains(self::text('[data-troubled]'), 'Somebody else is writing'), 'the page says why nothing is stored');
+        usleep(4_000_000);
+        self::assertNotSame([], self::findAll('[data-troubled]'), 'and goes on saying it while it tries again');
         $other->exec('COMMIT');
         self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved', 'it is stored by itself');
         self::assertSame([], self::findAll('[data-troubled]'));

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\browser;
 
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverElement;
+
 /** Files and pasted texts onto the shelf, and copies of the kitchen. */
 final class TakingInTest extends BrowserTestCase
 {
@@ -19,6 +22,52 @@ final class TakingInTest extends BrowserTestCase
         self::until(static fn(): bool => str_contains(self::text('main'), 'Dropped dip'), 'it stands on the shelf');
         self::find('[data-undo-import]')->click();
         self::until(static fn(): bool => !str_contains(self::text('main'), 'Dropped dip'), 'and it never did');
+    }
+
+    public function test_several_files_dropped_at_once_come_in_together_and_each_that_is_none_is_named(): void
+    {
+        self::open('/');
+        self::find('#begin-text');
+        $drop = <<<'JS'
+            const data = new DataTransfer();
+            const half = new TextEncoder().encode('# Dropped half\n\nX tsp salt\n').map((byte) => (byte === 88 ? 0xbd : byte));
+            data.items.add(new File(['# Dropped one\n\n2 tbsp honey\n'], 'one.txt', { type: 'text/plain' }));
+            data.items.add(new File([half], 'half.txt', { type: 'text/plain' }));
+            data.items.add(new File(['{"songs": []}'], 'songs.json', { type: 'application/json' }));
+            data.items.add(new File(['{"films": []}'], 'films.json', { type: 'application/json' }));
+            window.dispatchEvent(new DragEvent('drop', { dataTransfer: data, cancelable: true }));
+            JS;
+        self::$browser->executeScript($drop);
+        self::until(static fn(): bool => count(self::findAll('[data-offered]')) === 2, 'both recipes are offered');
+        $fault = self::text('[data-take-in-fault]');
+        self::assertStringContainsString('songs.json:', $fault);
+        self::assertStringContainsString('films.json:', $fault);
+        self::find('[data-take]')->click();
+        self::until(static fn(): bool => str_contains(self::text('main'), 'Dropped half') && str_contains(self::text('main'), 'Dropped one'), 'both stand on the shelf');
+        self::$browser->executeScript('[...document.querySelectorAll("main a")].find((one) => one.textContent.includes("Dropped half")).click()');
+        self::assertSame('½ tsp salt', self::find('input[aria-label="Line 1"]')->getAttribute('value'), 'its half is read as it was written');
+    }
+
+    public function test_what_is_typed_in_a_page_from_before_a_restore_lands_on_nothing_else(): void
+    {
+        self::open('/');
+        self::find('#begin-text')->sendKeys('100 g water');
+        self::find('main button')->click();
+        self::find('input[aria-label="Line 1"]');
+        self::untilSaved();
+        $address = (string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH);
+        $elsewhere = <<<'JS'
+            const done = arguments[arguments.length - 1];
+            const post = (path) => fetch('/api' + path, { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json' }, body: '{}' }).then((answer) => answer.json());
+            post('/copies').then(() => fetch('/api/copies')).then((answer) => answer.json()).then((all) => post('/copies/' + all.copies[0].name + '/back')).then((all) => done(JSON.stringify(all)));
+            JS;
+        self::assertStringContainsString('epoch', (string) self::$browser->executeAsyncScript($elsewhere));
+        self::find('input[aria-label="Line 1"]')->sendKeys(' more');
+        self::until(static fn(): WebDriverElement => self::$browser->findElement(WebDriverBy::xpath('//*[@role="alert"][contains(., "was put back since this page was opened")]//button[contains(., "Keep mine")]')), 'it is said')->click();
+        self::until(static fn(): bool => (string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH) !== $address, 'what was typed is a sauce of its own');
+        self::assertSame('100 g water more', self::find('input[aria-label="Line 1"]')->getAttribute('value'));
+        self::open($address);
+        self::assertSame('100 g water', self::find('input[aria-label="Line 1"]')->getAttribute('value'), 'what was put back stands');
     }
 
     public function test_a_pasted_page_comes_in_and_what_is_there_is_left_out(): void

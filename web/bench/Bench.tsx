@@ -313,7 +313,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
           <Typography>{saving.message} What you typed stays here until that is mended.</Typography>
         </Box>
       )}
-      {balance.fault !== null && (
+      {balance.fault !== null && saving.state !== 'conflict' && (
         <Box role="alert" sx={banner}>
           <Typography>
             {balance.fault} The bars show the last answer; everything typed is kept and tried again.

@@ -124,7 +124,8 @@ export class Saver {
     const sent = this.latest;
     this.sending = sent;
     this.putInDrawer();
-    this.tell({ state: 'saving' });
+    // a trouble is said until something was stored again, not only between two tries
+    if (this.saving.state !== 'away' && this.saving.state !== 'troubled') this.tell({ state: 'saving' });
     let wait = 0;
     try {
       const answer = await api.editSauce(this.sauce.id, { ...sent, revision: this.revision }, this.epoch);
@@ -149,6 +150,7 @@ export class Saver {
       localStorage.removeItem(drawerOf(this.sauce.id));
       this.tell({ state: 'saved' });
     } else {
+      if (wait === 0) this.tell({ state: 'saving' });
       this.putInDrawer();
       clearTimeout(this.timer);
       this.timer = setTimeout(() => void this.send(), wait);

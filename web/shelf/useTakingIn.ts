@@ -60,7 +60,10 @@ export function useTakingIn() {
     try {
       return [await look()];
     } catch (reason) {
-      if (!cancelled.current.signal.aborted) setFault(name === '' ? said(reason) : `${name}: ${said(reason)}`);
+      if (!cancelled.current.signal.aborted) {
+        const now = name === '' ? said(reason) : `${name}: ${said(reason)}`;
+        setFault((before) => (before === null ? now : `${before} ${now}`));
+      }
       return [];
     }
   };
