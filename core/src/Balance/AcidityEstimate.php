@@ -80,7 +80,7 @@ final readonly class AcidityEstimate
         }
         $named = implode(', ', array_map(static fn(string $text): string => '"' . mb_strimwidth(trim($text), 0, 40, '…') . '"', array_slice($by, 0, self::MOST_NAMED)));
 
-        return sprintf('The pH is not known: how acid %s is nobody stated%s. Measure it with a calibrated meter; until then it counts as low in acid.', $named, count($by) > self::MOST_NAMED ? ' and ' . (count($by) - self::MOST_NAMED) . ' more' : '');
+        return sprintf('The pH is not known: how acid %s%s is, nobody stated. Measure it with a calibrated meter; until then it counts as low in acid.', $named, count($by) > self::MOST_NAMED ? ' and ' . (count($by) - self::MOST_NAMED) . ' more' : '');
     }
 
     /** What takes up or gives off acid, in mEq. */

@@ -136,7 +136,7 @@ final readonly class Balance
         }
         $named = implode(', ', array_map(static fn(ResolvedLine $line): string => '"' . mb_strimwidth(trim($line->text), 0, 40, '…') . '"' . ($line->ingredient === null ? '' : ', taken for ' . mb_strtolower($line->ingredient->name)), array_slice($doubtful, 0, self::MOST_NAMED)));
 
-        return [sprintf('Allergens are incomplete and no diet is claimed while it is not sure what %s is%s.', $named, count($doubtful) > self::MOST_NAMED ? ', and ' . (count($doubtful) - self::MOST_NAMED) . ' more,' : '')];
+        return [sprintf('Allergens are incomplete and no diet is claimed while it is not sure what %s%s is.', $named, count($doubtful) > self::MOST_NAMED ? ' and ' . (count($doubtful) - self::MOST_NAMED) . ' more' : '')];
     }
 
     /** Whether something in it holds oil and water together. */
