@@ -125,7 +125,7 @@ export function WeighAlong({
           </Box>
         )}
       </Box>
-      {isStandIn && (
+      {isStandIn && isTared && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1, alignItems: 'center' }}>
           <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
             Stand-in scale:
