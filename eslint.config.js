@@ -2,7 +2,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['web/generated/**'] },
+  { ignores: ['web/api/generated.d.ts'] },
   ...tseslint.configs.strictTypeChecked,
   hooks.configs.flat.recommended,
   {

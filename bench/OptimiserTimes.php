@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Bench;
 
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Correction\Candidate;
+use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\Objective;
-use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Mixture;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\TasteLoad;
 use Vinculum\Style\StyleBook;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\TasteLoad;
 
 /** The search for corrections against the independent optimiser of its tests (SciPy), on the same seeded batches. */
 final readonly class OptimiserTimes
@@ -47,7 +47,7 @@ final readonly class OptimiserTimes
         }
         $start = hrtime(true);
         foreach ($mixtures as $mixture) {
-            CorrectionSearch::advise($mixture, $style->target, new Wish($candidates));
+            CorrectionSearch::advise($mixture, $style->target, new CorrectionLimits($candidates));
         }
         $ours = (hrtime(true) - $start) / 1e6;
 

@@ -12,15 +12,15 @@ require dirname(__DIR__) . '/core/autoload.php';
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Correction\Candidate;
+use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\Objective;
-use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\Scale;
-use Vinculum\Scaling\Wanted;
+use Vinculum\Scaling\TargetSize;
 use Vinculum\Style\StyleBook;
-use Vinculum\Substitution\Reason;
+use Vinculum\Substitution\SwapReason;
 use Vinculum\Substitution\SwapSearch;
 
 const LINES = ['1 400 g tin chopped tomatoes', '½ cup ketchup', '⅓ cup (80 ml) cider vinegar', '1½ cups light brown sugar, packed', '2 tbsp Worcestershire sauce', '1 tbsp molasses', '2 tsp smoked paprika', '1 tsp mustard powder', '3 cloves garlic, crushed', '1 small onion, finely chopped', '5 tsp salt', 'a pinch of cayenne'];
@@ -51,8 +51,8 @@ $formula = Formula::fromTexts(LINES, $catalogue, Measures::Us);
 $balance = Balance::of($formula);
 $advise = static function (int $count, int $most) use ($catalogue, $style, $balance): void {
     $keys = array_slice(array_values(array_unique([...$style->correctors, ...$catalogue->keys()])), 0, $count);
-    $wish = new Wish(array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $keys), $most);
-    CorrectionSearch::advise($balance->mixture, $style->target, $wish);
+    $limits = new CorrectionLimits(array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $keys), $most);
+    CorrectionSearch::advise($balance->mixture, $style->target, $limits);
 };
 
 echo "In process, twelve lines, median of 51:\n";
@@ -79,12 +79,12 @@ line('one support of three by a grid of 1,771 points', $grid, $weigh);
 line('120 such supports by the grid, as 10 candidates have', 120.0 * $grid, $weigh);
 $all = median(static function () use ($catalogue, $style): void {
     $balance = Balance::of(Formula::fromTexts(LINES, $catalogue, Measures::Us));
-    CorrectionSearch::advise($balance->mixture, $style->target, new Wish(array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $style->correctors)));
+    CorrectionSearch::advise($balance->mixture, $style->target, new CorrectionLimits(array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $style->correctors)));
 }, 51);
 line('read + balance + advise', $all);
 $twenty = Formula::fromTexts([...LINES, ...array_slice(LINES, 0, 8)], $catalogue, Measures::Us);
-line('scale, 20 lines, rounded to keep the balance', median(static fn() => Scale::of($twenty, Wanted::factor('2.7'), Measures::Us, $style->target), 21), $weigh);
-line('swap one line, ranked', median(static fn() => (new SwapSearch($twenty, 2, Reason::missing(), $catalogue, Measures::Us))->substitutes(), 15), $weigh);
+line('scale, 20 lines, rounded to keep the balance', median(static fn() => Scale::of($twenty, TargetSize::factor('2.7'), Measures::Us, $style->target), 21), $weigh);
+line('swap one line, ranked', median(static fn() => (new SwapSearch($twenty, 2, SwapReason::missing(), $catalogue, Measures::Us))->substitutes(), 15), $weigh);
 $lines = [];
 for ($number = 0; $number < 1000; ++$number) {
     $lines[] = LINES[$number % 12] . ($number % 7 === 0 ? ", batch {$number}" : '');

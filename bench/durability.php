@@ -119,10 +119,10 @@ for ($shelved = 0; $shelved < 500; ++$shelved) {
 }
 [$there, $page] = [0, 1];
 do {
-    [, $shelf] = ask('GET', "/api/sauces?page={$page}");
-    $there += count($shelf['sauces'] ?? []);
+    [, $sauceService] = ask('GET', "/api/sauces?page={$page}");
+    $there += count($sauceService['sauces'] ?? []);
     ++$page;
-} while ($shelf['more'] ?? false);
+} while ($sauceService['more'] ?? false);
 $kill();
 rmdir($disk);
 $isFull = $status === 503 && str_contains((string) ($answer['message'] ?? ''), 'full');

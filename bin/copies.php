@@ -5,11 +5,11 @@ declare(strict_types=1);
 // ./vinculum backup [FILE] [--replace], restore FILE, and what start does by itself: check, check-anew, opened, daily, before-upgrade,
 // is-demo. Needs nothing but PHP with SQLite.
 
-use App\Safe\Copies;
-use App\Safe\CopyFault;
+use App\Backups\BackupFault;
+use App\Backups\Backups;
 
 spl_autoload_register(static function (string $class): void {
-    if (str_starts_with($class, 'App\\Safe\\')) {
+    if (str_starts_with($class, 'App\\Backups\\')) {
         require dirname(__DIR__) . '/app/' . str_replace('\\', '/', substr($class, strlen('App\\'))) . '.php';
     }
 });
@@ -18,48 +18,48 @@ $command = $argv[1] ?? '';
 $replaces = $command === 'backup' && in_array('--replace', $argv, true);
 $named = array_values(array_filter(array_slice($argv, 2), static fn(string $one): bool => $one !== '--replace' || $command !== 'backup'));
 $file = $named[0] ?? null;
-$copies = Copies::ofThisKitchen();
+$backups = Backups::ofThisKitchen();
 $now = new DateTimeImmutable();
 try {
     if (count($named) > 1 || ($file !== null && str_starts_with($file, '-'))) {
-        throw new CopyFault("{$command} takes one file at most.");
+        throw new BackupFault("{$command} takes one file at most.");
     }
     switch ($command) {
         case 'backup':
-            $copy = $copies->make($file, 'by-hand', $now, $replaces);
+            $copy = $backups->make($file, 'by-hand', $now, $replaces);
             echo "The kitchen is copied to {$copy}\n";
             exit(0);
         case 'restore':
-            $before = $copies->putBack($file ?? throw new CopyFault('name the copy to put back: ./vinculum restore FILE'), $now);
+            $before = $backups->putBack($file ?? throw new BackupFault('name the copy to put back: ./vinculum restore FILE'), $now);
             echo 'The kitchen is as it was in ', $file, match (true) {
                 $before === null => '',
-                $copies->opens($before) => ". To undo that: ./vinculum restore {$before}",
+                $backups->opens($before) => ". To undo that: ./vinculum restore {$before}",
                 default => ". What was there before could not be used, and is kept as {$before}",
             }, "\n";
             exit(0);
         case 'check':
-            $copies->checkKitchen();
+            $backups->checkKitchen();
             exit(0);
         case 'check-anew':
-            $copies->checkKitchen(true);
+            $backups->checkKitchen(true);
             exit(0);
         case 'opened':
-            $copies->opened();
+            $backups->opened();
             exit(0);
         case 'is-demo':
-            exit($copies->isDemo() ? 0 : 1);
+            exit($backups->isDemo() ? 0 : 1);
         case 'daily':
-            $copies->daily($now);
+            $backups->daily($now);
             exit(0);
         case 'before-upgrade':
-            if ($copies->isOutdated()) {
-                $copies->make(null, 'before-upgrade', $now);
+            if ($backups->isOutdated()) {
+                $backups->make(null, 'before-upgrade', $now);
             }
             exit(0);
         default:
             exit(2);
     }
-} catch (CopyFault $fault) {
+} catch (BackupFault $fault) {
     fwrite(STDERR, "vinculum: {$fault->getMessage()}\n");
     exit(2);
 }

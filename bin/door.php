@@ -5,13 +5,13 @@ declare(strict_types=1);
 // What the home network needs: "passphrase" reads a new one from standard input, "has-passphrase" says whether there is
 // one, "addresses" lists the names and addresses under which this machine is found at home.
 
-use App\Door\DoorFault;
-use App\Door\HomeAddresses;
-use App\Door\Passphrase;
+use App\Auth\AuthFault;
+use App\Auth\HomeAddresses;
+use App\Auth\Passphrase;
 
 spl_autoload_register(static function (string $class): void {
-    if (str_starts_with($class, 'App\Door\\')) {
-        require __DIR__ . '/../app/Door/' . substr($class, 9) . '.php';
+    if (str_starts_with($class, 'App\\Auth\\')) {
+        require __DIR__ . '/../app/Auth/' . substr($class, 9) . '.php';
     }
 });
 
@@ -27,7 +27,7 @@ switch ($argv[1] ?? '') {
             $passphrase->set(rtrim((string) fgets(STDIN), "\r\n"));
             echo "The passphrase is kept, as a hash. Whoever came in with an older one must enter this one.\n";
             exit(0);
-        } catch (DoorFault $fault) {
+        } catch (AuthFault $fault) {
             fwrite(STDERR, "vinculum: {$fault->getMessage()}\n");
             exit(2);
         }

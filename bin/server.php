@@ -9,7 +9,7 @@ use App\Server\ServerLog;
 use App\Server\Supervisor;
 
 spl_autoload_register(static function (string $class): void {
-    if (str_starts_with($class, 'App\\Server\\') || str_starts_with($class, 'App\\Safe\\')) {
+    if (str_starts_with($class, 'App\\Server\\') || str_starts_with($class, 'App\\Backups\\')) {
         require dirname(__DIR__) . '/app/' . str_replace('\\', '/', substr($class, strlen('App\\'))) . '.php';
     }
 });

@@ -12,9 +12,9 @@ if (PHP_VERSION_ID < 80200 || !extension_loaded('mbstring')) {
 require dirname(__DIR__) . '/core/autoload.php';
 
 spl_autoload_register(static function (string $class): void {
-    if (str_starts_with($class, 'App\\Terminal\\')) {
+    if (str_starts_with($class, 'App\\Console\\')) {
         require dirname(__DIR__) . '/app/' . str_replace('\\', '/', substr($class, strlen('App\\'))) . '.php';
     }
 });
 
-exit(App\Terminal\Terminal::run(array_slice($argv, 1)));
+exit(App\Console\Terminal::run(array_slice($argv, 1)));

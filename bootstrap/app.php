@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Auth\OnlyOurs;
+use App\Backups\KitchenEpoch;
 use App\Http\Faults;
-use App\Http\Middleware\KitchenEpoch;
-use App\Http\Middleware\OnlyOurs;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Kitchen\DemoKitchen;
+use App\Console\DemoKitchen;
 use Illuminate\Support\Facades\Artisan;
 
 Artisan::command('kitchen:demo', function (DemoKitchen $demo): void {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\PageController;
+use App\Http\PageController;
 use Illuminate\Support\Facades\Route;
 
 // every place of the app is one page; the front end reads the address

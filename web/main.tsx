@@ -5,29 +5,29 @@ import { CssBaseline, ThemeProvider } from '@mui/material';
 import { StrictMode, useSyncExternalStore } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
-import { BenchPage } from './bench/BenchPage';
+import { BenchPage } from './features/recipes/BenchPage';
 import { keepPages } from './offline/keepPages';
-import { entrance } from './shared/entrance';
-import { later } from './shared/later';
-import { LostPage } from './shared/LostPage';
-import { theme } from './shared/theme';
-import { Shelf } from './shelf/Shelf';
+import { entrance } from './features/auth/entrance';
+import { later } from './ui/later';
+import { LostPage } from './ui/LostPage';
+import { theme } from './ui/theme';
+import { Shelf } from './features/recipes/Shelf';
 
-const Pantry = later(async () => (await import('./pantry/Pantry')).Pantry);
-const TastePage = later(async () => (await import('./taste/TastePage')).TastePage);
-const ComparePage = later(async () => (await import('./compare/ComparePage')).ComparePage);
-const CookStart = later(async () => (await import('./cook/CookStart')).CookStart);
-const CookPage = later(async () => (await import('./cook/CookPage')).CookPage);
-const LogPage = later(async () => (await import('./log/LogPage')).LogPage);
-const BatchPage = later(async () => (await import('./log/BatchPage')).BatchPage);
-const LabelPage = later(async () => (await import('./log/LabelPage')).LabelPage);
-const CardPage = later(async () => (await import('./log/CardPage')).CardPage);
-const PlanPage = later(async () => (await import('./plan/PlanPage')).PlanPage);
-const TrainerPage = later(async () => (await import('./trainer/TrainerPage')).TrainerPage);
-const SafePage = later(async () => (await import('./safe/SafePage')).SafePage);
-const PalatePage = later(async () => (await import('./palate/PalatePage')).PalatePage);
+const Pantry = later(async () => (await import('./features/pantry/Pantry')).Pantry);
+const TastePage = later(async () => (await import('./features/batches/TastePage')).TastePage);
+const ComparePage = later(async () => (await import('./features/recipes/ComparePage')).ComparePage);
+const CookStart = later(async () => (await import('./features/cook-sessions/CookStart')).CookStart);
+const CookPage = later(async () => (await import('./features/cook-sessions/CookPage')).CookPage);
+const LogPage = later(async () => (await import('./features/batches/LogPage')).LogPage);
+const BatchPage = later(async () => (await import('./features/batches/BatchPage')).BatchPage);
+const LabelPage = later(async () => (await import('./features/batches/LabelPage')).LabelPage);
+const CardPage = later(async () => (await import('./features/batches/CardPage')).CardPage);
+const PlanPage = later(async () => (await import('./features/plans/PlanPage')).PlanPage);
+const TrainerPage = later(async () => (await import('./features/palate/TrainerPage')).TrainerPage);
+const SafePage = later(async () => (await import('./features/backups/BackupsPage')).SafePage);
+const PalatePage = later(async () => (await import('./features/palate/PalatePage')).PalatePage);
 
-const Entrance = later(async () => (await import('./shared/Entrance')).Entrance);
+const Entrance = later(async () => (await import('./features/auth/Entrance')).Entrance);
 
 /** Asks for the passphrase when the kitchen does. */
 function Doorway() {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Backups\EpochPassed;
 use App\Database\Trouble;
-use App\Http\Resources\SauceResource;
-use App\Kitchen\EditConflict;
-use App\Kitchen\EpochPassed;
+use App\Recipes\EditConflict;
+use App\Recipes\SauceResource;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Server;
 
-use App\Safe\Copies;
-use App\Safe\CopyFault;
+use App\Backups\BackupFault;
+use App\Backups\Backups;
 
 /**
  * Keeps PHP's own server running for as long as the launcher does: starts it, starts it anew when it or one of its workers
@@ -219,8 +219,8 @@ final class Supervisor
     private function copy(): void
     {
         try {
-            Copies::ofThisKitchen()->daily(new \DateTimeImmutable());
-        } catch (CopyFault $fault) {
+            Backups::ofThisKitchen()->daily(new \DateTimeImmutable());
+        } catch (BackupFault $fault) {
             $this->log->note("the daily copy was not made: {$fault->getMessage()}");
         }
         $this->log->rotate();

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Models\Happening;
-use App\Models\Weighed;
+use App\CookSessions\StoredCookEvent;
+use App\CookSessions\StoredWeighedCook;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -69,7 +69,7 @@ final class CookTest extends HttpTestCase
         $this->postJson("/api/batches/{$id}/cook", $twice)->assertCreated();
         $cook = $this->postJson("/api/batches/{$id}/cook", $twice)->assertCreated();
 
-        self::assertSame(1, Happening::query()->where('key', 'a-key')->count());
+        self::assertSame(1, StoredCookEvent::query()->where('key', 'a-key')->count());
         self::assertCount(3, $cook->json('events'));
         self::assertEqualsWithDelta(1010.0, $cook->json('balance.lines.0.grams.value'), 1e-6);
         $sauce = $cook->json('pan.sauce_grams');
@@ -109,14 +109,14 @@ final class CookTest extends HttpTestCase
         $last = $this->happens($id, 'pan-reads', ['grams' => 1050]);
         Carbon::setTestNow();
 
-        self::assertEqualsWithDelta(30.0, (float) Weighed::query()->firstOrFail()->minutes, 1e-6);
+        self::assertEqualsWithDelta(30.0, (float) StoredWeighedCook::query()->firstOrFail()->minutes, 1e-6);
         $after = $this->postJson('/api/reduce', [...self::SAUCE, 'method' => [], 'by' => 'weight', 'value' => 900, 'heat' => 'simmering']);
         $after->assertJsonPath('heat.cooks', 1);
         self::assertLessThan($before->json('heat.uncertain_percent'), $after->json('heat.uncertain_percent'));
         self::assertStringContainsString('1 weighed cook in it', implode(' ', (array) $this->postJson('/api/scale', [...self::SAUCE, 'factor' => 2])->json('notes')));
         $events = (array) $last->json('events');
         $this->happens($id, 'undone', ['event' => end($events)['id']]);
-        self::assertSame(0, Weighed::query()->count());
+        self::assertSame(0, StoredWeighedCook::query()->count());
     }
 
     public function test_measured_ph_and_solids_take_the_place_of_estimates_and_stand_beside_them(): void
@@ -221,7 +221,7 @@ final class CookTest extends HttpTestCase
         $answer = $this->postJson("/api/batches/{$id}/cook", $event)->assertStatus(422);
 
         self::assertStringContainsString($says, (string) $answer->json('message'));
-        self::assertSame(0, Happening::query()->count());
+        self::assertSame(0, StoredCookEvent::query()->count());
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */

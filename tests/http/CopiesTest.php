@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Safe\Copies;
-use App\Safe\CopyFault;
+use App\Backups\BackupFault;
+use App\Backups\Backups;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -167,32 +167,32 @@ final class CopiesTest extends TestCase
         self::assertStringContainsString("./vinculum restore {$copy}", $said);
         self::assertStringContainsString('--anew', $said);
         self::assertFileDoesNotExist($this->kitchen);
-        (new Copies($this->kitchen, "{$this->folder}/kitchen-copies", dirname(__DIR__, 2)))->checkKitchen(true);
+        (new Backups($this->kitchen, "{$this->folder}/kitchen-copies", dirname(__DIR__, 2)))->checkKitchen(true);
         self::assertSame(0, $this->vinculum('restore', $copy)[0]);
         self::assertSame(['Kept'], $this->titles());
     }
 
     public function test_a_file_laid_over_the_kitchen_while_changes_of_the_old_one_lie_beside_it_is_seen(): void
     {
-        $copies = new Copies($this->kitchen, "{$this->folder}/kitchen-copies", dirname(__DIR__, 2));
+        $backups = new Backups($this->kitchen, "{$this->folder}/kitchen-copies", dirname(__DIR__, 2));
         $this->shelve('Old');
-        $copies->opened();
-        $copy = $copies->make(null, 'by-hand', new \DateTimeImmutable());
+        $backups->opened();
+        $copy = $backups->make(null, 'by-hand', new \DateTimeImmutable());
         $writer = $this->open();
         $writer->exec("PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (title, measures, revision, standing) VALUES ('Unwritten', 'us', 1, '{}')");
         copy("{$this->kitchen}-wal", "{$this->folder}/wal");
-        $copies->checkKitchen();
+        $backups->checkKitchen();
         $writer->close();
         copy("{$this->folder}/wal", "{$this->kitchen}-wal");
         copy($copy, $this->kitchen);
         try {
-            $copies->checkKitchen();
+            $backups->checkKitchen();
             self::fail('nothing was seen');
-        } catch (CopyFault $fault) {
+        } catch (BackupFault $fault) {
             self::assertStringContainsString('another file was put in place of the kitchen', $fault->getMessage());
         }
-        $copies->putBack($this->kitchen, new \DateTimeImmutable());
-        $copies->checkKitchen();
+        $backups->putBack($this->kitchen, new \DateTimeImmutable());
+        $backups->checkKitchen();
         self::assertSame(['Old'], $this->titles(), 'the file that is there now, without the changes of the other');
         self::assertCount(1, glob("{$this->folder}/kitchen-copies/kitchen-set-aside-*.sqlite") ?: []);
     }
@@ -236,33 +236,33 @@ final class CopiesTest extends TestCase
 
     public function test_a_restore_begins_another_epoch_and_a_start_does_not(): void
     {
-        $copies = new Copies($this->kitchen, "{$this->folder}/kitchen-copies", dirname(__DIR__, 2));
-        $copies->opened();
-        $epoch = $copies->epoch();
+        $backups = new Backups($this->kitchen, "{$this->folder}/kitchen-copies", dirname(__DIR__, 2));
+        $backups->opened();
+        $epoch = $backups->epoch();
         self::assertGreaterThan(0, $epoch);
-        $copies->opened();
-        self::assertSame($epoch, $copies->epoch());
-        $copies->putBack($copies->make(null, 'by-hand', new \DateTimeImmutable()), new \DateTimeImmutable());
-        self::assertNotSame($epoch, $copies->epoch());
+        $backups->opened();
+        self::assertSame($epoch, $backups->epoch());
+        $backups->putBack($backups->make(null, 'by-hand', new \DateTimeImmutable()), new \DateTimeImmutable());
+        self::assertNotSame($epoch, $backups->epoch());
     }
 
     public function test_copies_of_every_kind_are_few_and_todays_is_kept_whatever_the_clock_says(): void
     {
-        $copies = new Copies($this->kitchen, "{$this->folder}/copies", dirname(__DIR__, 2));
-        $copy = $copies->make("{$this->folder}/one.sqlite", 'by-hand', new \DateTimeImmutable('2026-11-20 09:00'));
+        $backups = new Backups($this->kitchen, "{$this->folder}/copies", dirname(__DIR__, 2));
+        $copy = $backups->make("{$this->folder}/one.sqlite", 'by-hand', new \DateTimeImmutable('2026-11-20 09:00'));
         for ($time = 0; $time < 15; ++$time) {
-            $copies->putBack($copy, new \DateTimeImmutable("2026-11-20 09:00:{$time}"));
+            $backups->putBack($copy, new \DateTimeImmutable("2026-11-20 09:00:{$time}"));
         }
-        self::assertLessThanOrEqual(6, count($copies->all()));
+        self::assertLessThanOrEqual(6, count($backups->all()));
         foreach (['2027-01-01', '2027-01-02', '2027-01-03', '2027-01-04', '2027-01-05', '2027-01-06', '2027-01-07', '2027-01-08'] as $day) {
-            $copies->daily(new \DateTimeImmutable("{$day} 09:00"));
+            $backups->daily(new \DateTimeImmutable("{$day} 09:00"));
         }
-        $made = $copies->daily(new \DateTimeImmutable('2026-11-21 09:00'));
+        $made = $backups->daily(new \DateTimeImmutable('2026-11-21 09:00'));
         self::assertNotNull($made);
         self::assertFileExists($made, 'the clock was set back, and yet today is kept');
         file_put_contents("{$this->folder}/copies/kitchen-daily-x.sqlite.abc.unfinished", 'left over');
         touch("{$this->folder}/copies/kitchen-daily-x.sqlite.abc.unfinished", time() - 7200);
-        $copies->make(null, 'by-hand', new \DateTimeImmutable());
+        $backups->make(null, 'by-hand', new \DateTimeImmutable());
         self::assertSame([], glob("{$this->folder}/copies/*.unfinished"));
     }
 
@@ -295,26 +295,26 @@ final class CopiesTest extends TestCase
 
     public function test_a_copy_a_day_and_only_a_few_of_them(): void
     {
-        $copies = new Copies($this->kitchen, "{$this->folder}/copies", dirname(__DIR__, 2));
+        $backups = new Backups($this->kitchen, "{$this->folder}/copies", dirname(__DIR__, 2));
         for ($day = 1; $day <= 10; ++$day) {
             $now = new \DateTimeImmutable("2026-11-{$day} 09:00");
-            self::assertNotNull($copies->daily($now));
-            self::assertNull($copies->daily($now), 'once a day');
+            self::assertNotNull($backups->daily($now));
+            self::assertNull($backups->daily($now), 'once a day');
         }
 
-        self::assertCount(7, $copies->all());
-        self::assertStringContainsString('20261110', implode(' ', array_column($copies->all(), 'name')));
-        self::assertStringNotContainsString('20261103', implode(' ', array_column($copies->all(), 'name')));
+        self::assertCount(7, $backups->all());
+        self::assertStringContainsString('20261110', implode(' ', array_column($backups->all(), 'name')));
+        self::assertStringNotContainsString('20261103', implode(' ', array_column($backups->all(), 'name')));
     }
 
     public function test_an_upgrade_is_seen_before_it_is_made(): void
     {
-        $copies = new Copies($this->kitchen, "{$this->folder}/copies", dirname(__DIR__, 2));
-        self::assertFalse($copies->isOutdated());
+        $backups = new Backups($this->kitchen, "{$this->folder}/copies", dirname(__DIR__, 2));
+        self::assertFalse($backups->isOutdated());
         $this->open()->exec('DELETE FROM migrations WHERE id = (SELECT MAX(id) FROM migrations)');
-        self::assertTrue($copies->isOutdated());
-        $this->expectException(CopyFault::class);
-        (new Copies("{$this->folder}/none.sqlite", "{$this->folder}/copies", dirname(__DIR__, 2)))->make(null, 'by-hand', new \DateTimeImmutable());
+        self::assertTrue($backups->isOutdated());
+        $this->expectException(BackupFault::class);
+        (new Backups("{$this->folder}/none.sqlite", "{$this->folder}/copies", dirname(__DIR__, 2)))->make(null, 'by-hand', new \DateTimeImmutable());
     }
 
     private function shelve(string $title): void

@@ -95,7 +95,7 @@ final class DescriptionTest extends HttpTestCase
         $made = (string) shell_exec('cd ' . escapeshellarg($root) . ' && node_modules/.bin/openapi-typescript app/Http/openapi.json 2>/dev/null');
 
         self::assertStringContainsString('export interface components', $made);
-        self::assertSame((string) file_get_contents("{$root}/web/generated/api.d.ts"), $made, 'run npm run types');
+        self::assertSame((string) file_get_contents("{$root}/web/api/generated.d.ts"), $made, 'run npm run types');
     }
 
     /** @param TestResponse<Response> $response */

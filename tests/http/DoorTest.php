@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Door\DoorFault;
-use App\Door\Passphrase;
+use App\Auth\AuthFault;
+use App\Auth\Passphrase;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Response;
@@ -123,7 +123,7 @@ final class DoorTest extends HttpTestCase
             try {
                 $passphrase->set($plain);
                 self::fail("{$plain} was taken");
-            } catch (DoorFault $fault) {
+            } catch (AuthFault $fault) {
                 self::assertStringContainsString('guessed at once', $fault->getMessage(), $plain);
             }
         }

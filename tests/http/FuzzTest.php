@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Door\Passphrase;
-use App\Kitchen\DemoKitchen;
+use App\Auth\Passphrase;
+use App\Console\DemoKitchen;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Vinculum\Balance\Balance;

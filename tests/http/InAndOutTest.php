@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Kitchen\DemoKitchen;
-use App\Kitchen\ImportFault;
-use App\Kitchen\JsonRows;
-use App\Kitchen\KitchenFile;
-use App\Models\Batch;
-use App\Models\Plan;
-use App\Models\Product;
-use App\Models\Sauce;
-use App\Models\Tasting;
+use App\Batches\Batch;
+use App\Batches\Tasting;
+use App\Console\DemoKitchen;
+use App\Exports\KitchenFile;
+use App\Imports\ImportFault;
+use App\Imports\JsonRows;
+use App\Pantry\Product;
+use App\Plans\Plan;
+use App\Recipes\Sauce;
 use Illuminate\Support\Facades\DB;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;

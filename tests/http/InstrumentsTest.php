@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Instruments\Line;
-use App\Instruments\LineInstruments;
+use App\Instruments\ConnectedInstruments;
+use App\Instruments\InstrumentLink;
 use Vinculum\Instrument\InstrumentFault;
 
 /** The stand-in instruments over their line protocol, as docs/instruments.md describes it. */
@@ -75,7 +75,7 @@ final class InstrumentsTest extends HttpTestCase
     /** @param resource $server */
     private function weighAgainst($server, string $address, string $answer): string
     {
-        $script = 'try { require $argv[1]; (new App\Instruments\LineInstruments(new App\Instruments\Line($argv[2])))->weigh(); } catch (Vinculum\Instrument\InstrumentFault $fault) { echo $fault->getMessage(); }';
+        $script = 'try { require $argv[1]; (new App\Instruments\ConnectedInstruments(new App\Instruments\InstrumentLink($argv[2])))->weigh(); } catch (Vinculum\Instrument\InstrumentFault $fault) { echo $fault->getMessage(); }';
         $client = proc_open([PHP_BINARY, '-r', $script, dirname(__DIR__, 2) . '/vendor/autoload.php', $address], [1 => ['pipe', 'w']], $pipes);
         self::assertIsResource($client);
         $stream = stream_socket_accept($server, 5.0);
@@ -92,7 +92,7 @@ final class InstrumentsTest extends HttpTestCase
     public function test_no_address_is_no_instrument(): void
     {
         $this->expectException(InstrumentFault::class);
-        (new LineInstruments(new Line(null)))->tare();
+        (new ConnectedInstruments(new InstrumentLink(null)))->tare();
     }
 
     private function settled(): float

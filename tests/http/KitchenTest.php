@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Kitchen\DemoKitchen;
-use App\Kitchen\Weighing;
-use App\Models\Sauce;
+use App\Console\DemoKitchen;
+use App\Recipes\BalanceService;
+use App\Recipes\Sauce;
 use Illuminate\Support\Facades\DB;
 use Vinculum\Facts\FactsFile;
 
@@ -68,6 +68,6 @@ final class KitchenTest extends HttpTestCase
 
         self::assertSame('Salt', $facts['ingredients/salts-and-umami']['salt']['name']);
         self::assertSame(count(glob(FactsFile::folder() . '/{*,*/*}.ini', GLOB_BRACE) ?: []), count($facts));
-        self::assertTrue($this->app->make(Weighing::class)->catalogue()->has('salt'));
+        self::assertTrue($this->app->make(BalanceService::class)->catalogue()->has('salt'));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Models\Happening;
+use App\CookSessions\StoredCookEvent;
 use Illuminate\Support\Carbon;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Sabre\VObject\Component\VCalendar;
@@ -48,7 +48,7 @@ final class LogTest extends HttpTestCase
         $batch = $this->postJson("/api/sauces/{$this->sauce}/batches", [])->json('id');
         $this->postJson("/api/batches/{$batch}/record", ['kind' => 'note', 'words' => 'the plums were very ripe'])->assertCreated();
         $this->postJson("/api/batches/{$batch}/record", ['kind' => 'ph', 'figures' => ['ph' => 5.1]])->assertCreated()->assertJsonPath('keep.days.high', 4);
-        $wrong = Happening::query()->where('kind', 'ph')->firstOrFail()->id;
+        $wrong = StoredCookEvent::query()->where('kind', 'ph')->firstOrFail()->id;
         $this->postJson("/api/batches/{$batch}/record", ['kind' => 'undone', 'figures' => ['event' => $wrong]])->assertCreated();
         $after = $this->postJson("/api/batches/{$batch}/record", ['kind' => 'ph', 'figures' => ['ph' => 3.4]])->assertCreated();
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Kitchen\DemoKitchen;
-use App\Models\Batch;
-use App\Models\Tasting;
+use App\Batches\Batch;
+use App\Batches\Tasting;
+use App\Console\DemoKitchen;
 
 /** Whatever a person or a file can send: an answer or a reason, never a fault of ours. And a demo kitchen with something in it. */
 final class OddRequestsTest extends HttpTestCase

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Models\Happening;
-use App\Models\Sauce;
-use App\Models\Version;
+use App\CookSessions\StoredCookEvent;
+use App\Recipes\Sauce;
+use App\Recipes\Version;
 use Illuminate\Support\Facades\DB;
 
 final class SauceTest extends HttpTestCase
@@ -69,13 +69,13 @@ final class SauceTest extends HttpTestCase
         $id = $this->postJson('/api/sauces', self::DIP)->json('id');
         $batch = $this->postJson("/api/sauces/{$id}/cooks", ['factor' => 1])->json('id');
         // between looking it up and writing, somebody undoes the import that it came with
-        Happening::creating(static function () use ($batch): void {
+        StoredCookEvent::creating(static function () use ($batch): void {
             DB::table('batches')->where('id', $batch)->delete();
         });
         try {
             $this->postJson("/api/batches/{$batch}/cook", ['kind' => 'note', 'words' => 'thick', 'figures' => []])->assertNotFound()->assertJsonPath('message', static fn(string $says): bool => str_contains($says, 'not there any more'));
         } finally {
-            Happening::flushEventListeners();
+            StoredCookEvent::flushEventListeners();
         }
     }
 

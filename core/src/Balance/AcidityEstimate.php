@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Chemistry\Acidity;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Mixture\Acidity;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
 use Vinculum\Quantity\Amount;
-use Vinculum\Reading\LineStatus;
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /**
  * The pH of a formula by charge balance, with how far it may be off; or why it cannot be told. A wrong low pH is the most
@@ -22,10 +22,10 @@ final readonly class AcidityEstimate
     private const NEUTRAL = 7.0;
     private const MOST_NAMED = 3;
 
-    private function __construct(public ?Reading $reading, public ?string $note) {}
+    private function __construct(public ?Estimate $reading, public ?string $note) {}
 
     /** @param Mixture $mixture of the formula, finished where it is */
-    public static function of(Formula $formula, Mixture $mixture, Doubt $doubt): self
+    public static function of(Formula $formula, Mixture $mixture, Uncertainty $doubt): self
     {
         $ph = Acidity::ph($mixture);
         if ($mixture->grams() <= 0.0) {
@@ -42,7 +42,7 @@ final readonly class AcidityEstimate
         return new self(self::reading($formula, $mixture, $ph, $doubt), null);
     }
 
-    private static function reading(Formula $formula, Mixture $mixture, float $ph, Doubt $doubt): Reading
+    private static function reading(Formula $formula, Mixture $mixture, float $ph, Uncertainty $doubt): Estimate
     {
         $charge = $doubt->aboutSum(Acidity::chargesAt($mixture, $ph));
         $milk = self::milkUpward($formula, $ph);
@@ -53,7 +53,7 @@ final readonly class AcidityEstimate
         // no mixture is surely more acid than every acid part of it
         $high = max($ph + $half, min($most, $at(hypot($charge->high, $milk))), self::mostAcidPart($formula) ?? $ph);
 
-        return new Reading($ph, max(0.0, $low), min(14.0, $high), $charge->shares, $charge->amountShares);
+        return new Estimate($ph, max(0.0, $low), min(14.0, $high), $charge->shares, $charge->amountShares);
     }
 
     /**

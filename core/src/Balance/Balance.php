@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Chemistry\Body;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Solids;
+use Vinculum\Chemistry\Volume;
+use Vinculum\Chemistry\WaterActivity;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Mixture\Body;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Solids;
-use Vinculum\Mixture\Volume;
-use Vinculum\Mixture\WaterActivity;
-use Vinculum\Reading\LineStatus;
-use Vinculum\Reading\ResolvedLine;
-use Vinculum\Reading\Sureness;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Taste;
-use Vinculum\Taste\TasteLoad;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Resolution\Sureness;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
+use Vinculum\Sensory\TasteLoad;
 
 /** Where a formula stands: what it is made of, how it tastes, and how sure that is. */
 final readonly class Balance
@@ -27,9 +27,9 @@ final readonly class Balance
 
     /**
      * @param Mixture                $mixture  mixed, or finished where a yield is known
-     * @param array<string, Reading> $axes     by axis
+     * @param array<string, Estimate> $axes     by axis
      * @param list<string>           $notes
-     * @param array<string, Reading> $figures  of the batch: grams, millilitres, density, dissolved_solids, fat, alcohol, nose_heat
+     * @param array<string, Estimate> $figures  of the batch: grams, millilitres, density, dissolved_solids, fat, alcohol, nose_heat
      */
     private function __construct(
         public Formula $formula,
@@ -38,8 +38,8 @@ final readonly class Balance
         public bool $isFinished,
         public Taste $taste,
         public array $axes,
-        public ?Reading $ph,
-        public ?Reading $waterActivity,
+        public ?Estimate $ph,
+        public ?Estimate $waterActivity,
         public Body $body,
         public array $notes,
         public array $figures,
@@ -47,9 +47,9 @@ final readonly class Balance
 
     public static function of(Formula $formula, Treatment $treatment = new Treatment()): self
     {
-        $finished = Finished::of($formula);
+        $finished = FinishedBatch::of($formula);
         $mixture = $finished->mixture;
-        $doubt = Doubt::about($formula, $mixture, $finished->yield, $formula->doses);
+        $doubt = Uncertainty::about($formula, $mixture, $finished->yield, $formula->doses);
         $axes = self::readAxes($doubt);
         $acidity = AcidityEstimate::of($formula, $mixture, $doubt);
 
@@ -78,7 +78,7 @@ final readonly class Balance
      *
      * @param list<ResolvedLine> $added
      *
-     * @return array<string, Reading> by axis
+     * @return array<string, Estimate> by axis
      */
     public function axesAfter(array $added): array
     {
@@ -87,7 +87,7 @@ final readonly class Balance
             $mixture = $mixture->plus($line->mixture());
         }
 
-        return self::readAxes(Doubt::about($this->formula, $mixture, $this->isFinished ? $this->formula->yield : null, [...$this->formula->doses, ...$added]));
+        return self::readAxes(Uncertainty::about($this->formula, $mixture, $this->isFinished ? $this->formula->yield : null, [...$this->formula->doses, ...$added]));
     }
 
     /** @return list<string> allergens of every ingredient named, in the order of the regulation */
@@ -150,8 +150,8 @@ final readonly class Balance
         return $this->mixture->percent(Component::Ethanol);
     }
 
-    /** @return array<string, Reading> */
-    private static function readFigures(Doubt $doubt): array
+    /** @return array<string, Estimate> */
+    private static function readFigures(Uncertainty $doubt): array
     {
         return $doubt->on(static function (Mixture $trial): array {
             $grams = $trial->grams();
@@ -171,13 +171,13 @@ final readonly class Balance
         });
     }
 
-    /** @return array<string, Reading> by axis */
-    private static function readAxes(Doubt $doubt): array
+    /** @return array<string, Estimate> by axis */
+    private static function readAxes(Uncertainty $doubt): array
     {
         return $doubt->on(static fn(Mixture $trial): array => Taste::ofMixture($trial)->byAxis(), [Axis::Heat->value]);
     }
 
-    private static function waterActivity(Mixture $mixture, Doubt $doubt): ?Reading
+    private static function waterActivity(Mixture $mixture, Uncertainty $doubt): ?Estimate
     {
         if (WaterActivity::of($mixture) === null) {
             return null;
@@ -186,7 +186,7 @@ final readonly class Balance
         ['aw' => $reading] = $doubt->on(static fn(Mixture $trial): array => ['aw' => WaterActivity::of($trial) ?? 1.0], [], array_values(array_intersect($depends, array_keys($mixture->amounts()))));
         $half = max(self::LEAST_WATER_ACTIVITY_HALF_BAND, $reading->high - $reading->value);
 
-        return new Reading($reading->value, max(0.0, $reading->value - $half), min(1.0, $reading->value + $half), $reading->shares);
+        return new Estimate($reading->value, max(0.0, $reading->value - $half), min(1.0, $reading->value + $half), $reading->shares);
     }
 
     /** @return list<Ingredient> */

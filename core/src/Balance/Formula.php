@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Mixture;
 use Vinculum\Quantity\Measures;
-use Vinculum\Reading\LineResolver;
-use Vinculum\Reading\LineStatus;
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\LineResolver;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** The lines of a sauce as understood, with the yield the cook measured at the end, if any. */
 final readonly class Formula
@@ -20,9 +20,9 @@ final readonly class Formula
     /**
      * @param list<ResolvedLine> $lines
      * @param list<ResolvedLine> $doses  what was added after the yield was measured, to taste
-     * @param Losses|null        $losses what its stages take away; without effect where a yield is known
+     * @param CookingLosses|null        $losses what its stages take away; without effect where a yield is known
      */
-    private function __construct(public array $lines, public ?Yielded $yield, public ?string $yieldText, public ?Catalogue $catalogue, public array $doses = [], public ?Losses $losses = null) {}
+    private function __construct(public array $lines, public ?MeasuredYield $yield, public ?string $yieldText, public ?Catalogue $catalogue, public array $doses = [], public ?CookingLosses $losses = null) {}
 
     /**
      * @param list<string> $texts
@@ -40,11 +40,11 @@ final readonly class Formula
             };
         }
 
-        return new self($lines, $yield === null ? null : Yielded::parse($yield, $measures), $yield, $catalogue);
+        return new self($lines, $yield === null ? null : MeasuredYield::parse($yield, $measures), $yield, $catalogue);
     }
 
     /** @param list<ResolvedLine> $lines */
-    public static function of(array $lines, ?Yielded $yield = null): self
+    public static function of(array $lines, ?MeasuredYield $yield = null): self
     {
         return new self($lines, $yield, null, null);
     }
@@ -63,7 +63,7 @@ final readonly class Formula
     }
 
     /** What its stages take away, where no yield tells what was measured. */
-    public function losses(): ?Losses
+    public function losses(): ?CookingLosses
     {
         return $this->yield === null && $this->yieldText === null ? $this->losses : null;
     }
@@ -75,13 +75,13 @@ final readonly class Formula
     }
 
     /** The same formula with a yield that was not measured but worked out. */
-    public function cookedTo(Yielded $estimate): self
+    public function cookedTo(MeasuredYield $estimate): self
     {
         return new self($this->lines, $estimate, $this->yieldText, $this->catalogue, $this->doses);
     }
 
     /** The same formula cooked by its stages, where nobody measured what it came to. */
-    public function losing(Losses $losses): self
+    public function losing(CookingLosses $losses): self
     {
         return new self($this->lines, $this->yield, $this->yieldText, $this->catalogue, $this->doses, $losses);
     }

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Texture;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\KitchenNumber;
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** A finished sauce as something that goes into another: its composition, allergens and diets carried through. */
 final class SauceAsIngredient

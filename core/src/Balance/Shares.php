@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\TasteLoad;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\TasteLoad;
 
 /** Which line brings how much of each axis: what makes a sauce what it is. */
 final readonly class Shares

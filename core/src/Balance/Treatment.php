@@ -33,25 +33,25 @@ final readonly class Treatment
     }
 
     /** The measured pH with the band of a calibrated home meter; null where none was measured. */
-    public function measuredPh(): ?Reading
+    public function measuredPh(): ?Estimate
     {
         $ph = $this->ph();
         $half = Amount::NINETY_PERCENT * FactsFile::named('instruments')['ph-meter']->number('deviation');
 
-        return $ph === null ? null : new Reading($ph, $ph - max($half, $this->spread()), $ph + $half);
+        return $ph === null ? null : new Estimate($ph, $ph - max($half, $this->spread()), $ph + $half);
     }
 
     /** The measured water activity; null where none was measured. */
-    public function measuredWaterActivity(): ?Reading
+    public function measuredWaterActivity(): ?Estimate
     {
-        return $this->waterActivity === null ? null : new Reading($this->waterActivity, $this->waterActivity, $this->waterActivity);
+        return $this->waterActivity === null ? null : new Estimate($this->waterActivity, $this->waterActivity, $this->waterActivity);
     }
 
     /** The measured solids with the band of a hand refractometer; null where none were measured. */
-    public function measuredSolids(): ?Reading
+    public function measuredSolids(): ?Estimate
     {
         $half = Amount::NINETY_PERCENT * FactsFile::named('instruments')['refractometer']->number('deviation');
 
-        return $this->solids === null ? null : new Reading($this->solids, max(0.0, $this->solids - $half), $this->solids + $half);
+        return $this->solids === null ? null : new Estimate($this->solids, max(0.0, $this->solids - $half), $this->solids + $half);
     }
 }

@@ -7,8 +7,8 @@ namespace Vinculum\Comparison;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Reading\ResolvedLine;
-use Vinculum\Taste\Axis;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
 
 /** What another product of the same kind did to a sauce: the later batch, against itself with the earlier product in it. */
 final readonly class BrandEffect

@@ -9,9 +9,9 @@ use Vinculum\Balance\Formula;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Reading\LineStatus;
-use Vinculum\Reading\ResolvedLine;
-use Vinculum\Taste\Axis;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
 
 /** What changed between two formulas, in words: "½ tbsp more vinegar, heat up 1 step". */
 final readonly class Comparison

@@ -6,20 +6,20 @@ namespace Vinculum\Contract;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Correction\Addition;
 use Vinculum\Correction\Advice;
+use Vinculum\Correction\Alternative;
 use Vinculum\Correction\Correction;
 use Vinculum\Correction\Design;
 use Vinculum\Correction\DesignedLine;
-use Vinculum\Correction\Drafting;
-use Vinculum\Correction\Lever;
-use Vinculum\Correction\OtherWay;
-use Vinculum\Mixture\Volume;
+use Vinculum\Correction\DesignSetup;
+use Vinculum\Correction\StepCost;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Reading\AmountWriter;
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Writing\AmountWriter;
 
 /** What to add, what else can be done, and designs. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, mass percent. */
 final class AdviceShape
@@ -32,7 +32,7 @@ final class AdviceShape
             'distance_before' => Figure::round($advice->distanceBefore),
             'corrections' => array_map(static fn(Correction $correction): array => self::correction($correction, $advice, $balance), $advice->corrections),
             'notes' => $advice->notes,
-            'other_ways' => array_map(static fn(OtherWay $way): array => ['kind' => $way->kind, 'says' => $way->says, 'grams' => Figure::roundOrNull($way->grams), 'distance_after' => Figure::roundOrNull($way->distanceAfter)], $advice->otherWays),
+            'other_ways' => array_map(static fn(Alternative $way): array => ['kind' => $way->kind, 'says' => $way->says, 'grams' => Figure::roundOrNull($way->grams), 'distance_after' => Figure::roundOrNull($way->distanceAfter)], $advice->otherWays),
             'levers' => self::levers($advice, $balance, $measures),
         ];
     }
@@ -43,16 +43,16 @@ final class AdviceShape
         $levers = [];
         $spoons = Spoons::of($measures);
         foreach ($balance->mixture->grams() > 0.0 ? $advice->candidates : [] as $candidate) {
-            $lever = Lever::in($balance->load(), $candidate);
-            if ($lever !== null) {
+            $cost = StepCost::in($balance->load(), $candidate);
+            if ($cost !== null) {
                 $ingredient = $candidate->ingredient;
                 $levers[] = [
                     'ingredient' => $ingredient->key,
                     'name' => $ingredient->name,
-                    'axis' => $lever->axis->value,
-                    'grams' => Figure::round($lever->grams),
-                    'measure' => $ingredient->measure($lever->grams, $spoons),
-                    'also' => (object) array_map(Figure::round(...), array_filter($lever->also, static fn(float $steps): bool => abs($steps) >= 0.1)),
+                    'axis' => $cost->axis->value,
+                    'grams' => Figure::round($cost->grams),
+                    'measure' => $ingredient->measure($cost->grams, $spoons),
+                    'also' => (object) array_map(Figure::round(...), array_filter($cost->also, static fn(float $steps): bool => abs($steps) >= 0.1)),
                 ];
             }
         }
@@ -71,7 +71,7 @@ final class AdviceShape
         $texts = [];
         foreach ($formula->lines as $line) {
             $key = $line->ingredient?->key;
-            if ($key === null || !Drafting::isFree($line)) {
+            if ($key === null || !DesignSetup::isFree($line)) {
                 $texts[] = $line->text;
             } elseif (isset($found[$key])) {
                 $texts[] = AmountWriter::inGrams($line, $found[$key]->grams, $measures);

@@ -5,20 +5,20 @@ declare(strict_types=1);
 namespace Vinculum\Contract;
 
 use Vinculum\Balance\Balance;
-use Vinculum\Balance\DoubtAdvice;
+use Vinculum\Balance\Estimate;
 use Vinculum\Balance\Parts;
-use Vinculum\Balance\Reading;
 use Vinculum\Balance\Shares;
+use Vinculum\Balance\UncertaintyAdvice;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Keeping\Cautions;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Measures;
-use Vinculum\Reading\Mend;
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\Mend;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
 use Vinculum\Style\StyleFamily;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
 
 /** The balance of a formula. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, mass percent. */
 final class BalanceShape
@@ -56,7 +56,7 @@ final class BalanceShape
             'parts' => self::parts($balance),
             'doubt' => self::doubt($balance),
             'doubt_advice' => self::doubtAdvice($balance),
-            'bands' => array_map(static fn(Reading $reading): array => ['value' => Figure::round($reading->value), 'low' => Figure::round($reading->low), 'high' => Figure::round($reading->high)], $balance->figures),
+            'bands' => array_map(static fn(Estimate $reading): array => ['value' => Figure::round($reading->value), 'low' => Figure::round($reading->low), 'high' => Figure::round($reading->high)], $balance->figures),
         ];
     }
 
@@ -67,7 +67,7 @@ final class BalanceShape
     }
 
     /**
-     * @param array<string, Reading> $readings by axis
+     * @param array<string, Estimate> $readings by axis
      *
      * @return array<string, array<string, mixed>>
      */
@@ -188,7 +188,7 @@ final class BalanceShape
      */
     private static function doubt(Balance $balance): array
     {
-        return array_map(static function (Reading $reading): array {
+        return array_map(static function (Estimate $reading): array {
             $shares = array_filter($reading->shares, static fn(float $share, int $line): bool => $share >= 0.1 && $line >= 0, ARRAY_FILTER_USE_BOTH);
             arsort($shares);
 
@@ -198,7 +198,7 @@ final class BalanceShape
 
     private static function doubtAdvice(Balance $balance): ?string
     {
-        $advice = DoubtAdvice::for($balance);
+        $advice = UncertaintyAdvice::for($balance);
         if ($advice === null) {
             return null;
         }
@@ -217,7 +217,7 @@ final class BalanceShape
     }
 
     /** @return array<string, float> */
-    private static function estimate(Reading $reading): array
+    private static function estimate(Estimate $reading): array
     {
         return ['estimate' => Figure::round($reading->value), 'low' => Figure::round($reading->low), 'high' => Figure::round($reading->high)];
     }

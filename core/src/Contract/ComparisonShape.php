@@ -7,7 +7,7 @@ namespace Vinculum\Contract;
 use Vinculum\Balance\Balance;
 use Vinculum\Comparison\Comparison;
 use Vinculum\Comparison\LineChange;
-use Vinculum\Taste\Target;
+use Vinculum\Sensory\Target;
 
 /** Two states of a sauce side by side, for HTTP: grams, steps. */
 final class ComparisonShape

@@ -6,13 +6,13 @@ namespace Vinculum\Contract;
 
 use Vinculum\Cooking\Cooling;
 use Vinculum\Cooking\MethodStep;
-use Vinculum\CookSheet\CookEvent;
-use Vinculum\CookSheet\CookPlan;
-use Vinculum\CookSheet\CookRecord;
-use Vinculum\CookSheet\CookTimer;
-use Vinculum\CookSheet\Measuring;
-use Vinculum\CookSheet\Rebalance;
-use Vinculum\CookSheet\ToMeasure;
+use Vinculum\CookSession\CookEvent;
+use Vinculum\CookSession\CookPlan;
+use Vinculum\CookSession\CookRecord;
+use Vinculum\CookSession\CookTimer;
+use Vinculum\CookSession\MeasureTask;
+use Vinculum\CookSession\MeasuringOrder;
+use Vinculum\CookSession\Rebalance;
 use Vinculum\Keeping\StepCautions;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
@@ -57,7 +57,7 @@ final class CookShape
     {
         $moves = $isBoiled ? [self::move('pan-empty', null, $record->panEmpty !== null)] : [];
         [$at, $spoon, $isHot] = [0, null, false];
-        $contents = implode(', ', array_map(static fn(ToMeasure $item): string => $item->name, $plan->items));
+        $contents = implode(', ', array_map(static fn(MeasureTask $item): string => $item->name, $plan->items));
         $hot = array_keys(array_filter($plan->steps(), static fn(MethodStep $step): bool => $step->isAtTheHob()));
         $lastHot = $hot === [] ? null : max($hot);
         if ($lastHot === null && $isBoiled) {
@@ -66,8 +66,8 @@ final class CookShape
         }
         $off = [...($isBoiled ? [self::move('pan-reads', null, $record->panReads !== null)] : []), self::move('cool', null, $record->heatOff !== null)];
         foreach ($plan->stages as $number => $cooked) {
-            foreach (array_filter($plan->items, static fn(ToMeasure $item): bool => $item->stage === $number) as $item) {
-                $needed = Measuring::spoon($item->measure);
+            foreach (array_filter($plan->items, static fn(MeasureTask $item): bool => $item->stage === $number) as $item) {
+                $needed = MeasuringOrder::spoon($item->measure);
                 $moves[] = self::move('measure', $cooked->stage->title, isset($record->actual[$item->line]), ['measure' => self::item($item, $plan, $record, $spoons, $needed !== $spoon ? $needed : null)]);
                 $spoon = $needed;
             }
@@ -94,7 +94,7 @@ final class CookShape
     }
 
     /** @return array<string, mixed> */
-    private static function item(ToMeasure $item, CookPlan $plan, CookRecord $record, Spoons $spoons, ?string $spoon): array
+    private static function item(MeasureTask $item, CookPlan $plan, CookRecord $record, Spoons $spoons, ?string $spoon): array
     {
         $target = $plan->target($item->line, $record);
         $isChanged = isset($record->changed[$item->line]);
@@ -113,7 +113,7 @@ final class CookShape
     }
 
     /** What to measure in one sentence; a measure that names the thing needs no name after it. */
-    private static function says(ToMeasure $item, string $measure): string
+    private static function says(MeasureTask $item, string $measure): string
     {
         return str_contains($measure, ' of ') ? $measure : trim("{$measure} " . mb_strtolower($item->name));
     }

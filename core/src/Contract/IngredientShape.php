@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace Vinculum\Contract;
 
+use Vinculum\Chemistry\Component;
 use Vinculum\Correction\Candidate;
-use Vinculum\Correction\Lever;
+use Vinculum\Correction\StepCost;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Mixture\Component;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Taste\Taste;
-use Vinculum\Taste\TasteLoad;
+use Vinculum\Sensory\Taste;
+use Vinculum\Sensory\TasteLoad;
 
 /** An ingredient, in full for the catalogue and at a glance for the pantry. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, mass percent. */
 final class IngredientShape
@@ -64,7 +63,7 @@ final class IngredientShape
     {
         $mixture = $ingredient->mixture;
         $sum = static fn(string ...$components): float => Figure::round(array_sum(array_map(static fn(string $one): float => $mixture->get(Component::from($one)), $components)));
-        $lever = Lever::in(Lever::referenceLitre(), Candidate::of($ingredient));
+        $cost = StepCost::in(StepCost::referenceLitre(), Candidate::of($ingredient));
         $spoons = Spoons::of($measures);
 
         return [
@@ -86,7 +85,7 @@ final class IngredientShape
             'tastes' => array_map(Figure::round(...), Taste::ofMixture($mixture)->byAxis()),
             'nose_heat' => Figure::round($mixture->get(Component::NoseHeat)),
             'ph' => $ingredient->ph,
-            'lever' => $lever === null ? null : ['axis' => $lever->axis->value, 'grams' => Figure::round($lever->grams), 'measure' => $ingredient->measure($lever->grams, $spoons)],
+            'lever' => $cost === null ? null : ['axis' => $cost->axis->value, 'grams' => Figure::round($cost->grams), 'measure' => $ingredient->measure($cost->grams, $spoons)],
             'allergens' => $ingredient->allergens,
             'diets' => $ingredient->diets(),
             'grades' => (object) array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),

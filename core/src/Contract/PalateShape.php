@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Contract;
 
-use Vinculum\Palate\Ideal;
 use Vinculum\Palate\Palate;
+use Vinculum\Palate\PreferredPosition;
 use Vinculum\Style\StyleFamily;
 
 /** What is learned of a cook's taste for a family, for HTTP: all in steps. */
@@ -19,12 +19,12 @@ final class PalateShape
             'name' => $style->name,
             'says' => $palate->words(),
             'tastings' => $palate->tastings,
-            'axes' => (object) array_map(static fn(Ideal $ideal): array => [
-                'prior' => Figure::round($ideal->prior),
-                'ideal' => Figure::round($ideal->mean),
-                'deviation' => Figure::round($ideal->deviation),
-                'shift' => Figure::round($ideal->shift()),
-                'tastings' => $ideal->tastings,
+            'axes' => (object) array_map(static fn(PreferredPosition $preferred): array => [
+                'prior' => Figure::round($preferred->prior),
+                'ideal' => Figure::round($preferred->mean),
+                'deviation' => Figure::round($preferred->deviation),
+                'shift' => Figure::round($preferred->shift()),
+                'tastings' => $preferred->tastings,
             ], $palate->ideals),
         ];
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Vinculum\Contract;
 
-use Vinculum\Mixture\Volume;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Quantity\Measures;
-use Vinculum\Reading\AmountWriter;
-use Vinculum\Reading\LineStatus;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Writing\AmountWriter;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaledLine;
-use Vinculum\Taste\Target;
+use Vinculum\Sensory\Target;
 
 /** A recipe at another size. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, minutes. */
 final class ScaleShape

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Vinculum\Contract;
 
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\CookedStage;
 use Vinculum\Cooking\MethodStep;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Cooking\StepLosses;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Volume;
 
 /** The stages of a cook and what each takes: grams, minutes, per cent that stays. */
 final class StageShape

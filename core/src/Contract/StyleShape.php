@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Contract;
 
+use Vinculum\Sensory\Axis;
 use Vinculum\Style\StyleFamily;
-use Vinculum\Taste\Axis;
 
 /** A style family with its windows. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, millilitres, mass percent. */
 final class StyleShape

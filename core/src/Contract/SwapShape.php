@@ -8,12 +8,12 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
-use Vinculum\Reading\AmountWriter;
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Writing\AmountWriter;
+use Vinculum\Sensory\Target;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
-use Vinculum\Taste\Target;
 
 /** What can take a line's place, and whole recipes made fit for someone. The shapes of the public JSON contract, for the command line and for HTTP alike: grams, steps. */
 final class SwapShape

@@ -6,18 +6,18 @@ namespace Vinculum\Contract;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Balance\Yielded;
+use Vinculum\Balance\MeasuredYield;
+use Vinculum\Chemistry\Solids;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\Heat;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\Reduction;
 use Vinculum\Cooking\Thickening;
-use Vinculum\Mixture\Solids;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
 
 /** Boiling down and thickening, for HTTP: grams, millilitres, minutes, steps. */
 final class ThicknessShape
@@ -32,7 +32,7 @@ final class ThicknessShape
         $taste = Taste::ofMixture($plan->after);
         $target = $own ?? $style;
         // weighed at the end, as the plan says
-        $after = Balance::of($formula->cookedTo(Yielded::estimated($plan->after->grams(), 0.01 * $plan->after->grams())));
+        $after = Balance::of($formula->cookedTo(MeasuredYield::estimated($plan->after->grams(), 0.01 * $plan->after->grams())));
 
         return [
             'evaporate_grams' => Figure::round($plan->waterToLose),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
-use Vinculum\Mixture\Mixture;
+use Vinculum\Chemistry\Mixture;
 
 /** A stage as it was cooked: what was in the pot when its lines were in, and after its steps. */
 final readonly class CookedStage

@@ -7,9 +7,9 @@ namespace Vinculum\Cooking;
 use Vinculum\Balance\Treatment;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
-use Vinculum\Reading\Cursor;
-use Vinculum\Reading\Lexer;
-use Vinculum\Reading\NumberGrammar;
+use Vinculum\Recipe\Parser\Cursor;
+use Vinculum\Recipe\Parser\Lexer;
+use Vinculum\Recipe\Parser\NumberGrammar;
 
 /** Reads the steps of a method: "simmer 15 to 20 minutes", "overnight", "an hour and a quarter", "until it halves". */
 final class MethodReader

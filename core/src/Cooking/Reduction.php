@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
+use Vinculum\Chemistry\Body;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Solids;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Mixture\Body;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Solids;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\KitchenNumber;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
 
 /**
  * Boiling a sauce down: solids stay, water leaves (handbook, "Cooking"). The reliable end is a weight; the minutes carry

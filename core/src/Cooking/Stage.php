@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** A part of a cook: what goes in together, and what is then done with all that is in the pot. */
 final readonly class Stage

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
+use Vinculum\Balance\CookingLosses;
 use Vinculum\Balance\Formula;
-use Vinculum\Balance\Losses;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\KitchenNumber;
 
@@ -30,7 +30,7 @@ final readonly class StagedCook
     public static function of(Formula $formula, ?Pan $pan, array $method, ?Hob $hob = null, array $titles = []): self
     {
         $hob ??= Hob::unknown();
-        [$pot, $all, $stages, $simmered] = [Mixture::nothing(), Losses::none(), [], 0.0];
+        [$pot, $all, $stages, $simmered] = [Mixture::nothing(), CookingLosses::none(), [], 0.0];
         $isHobKnown = false;
         foreach (Stages::of($formula, $method, $titles) as $stage) {
             $before = $pot;
@@ -40,7 +40,7 @@ final readonly class StagedCook
             // what goes in later has simmered less: the minutes are those of the alcohol as a whole
             $alcohol = $pot->get(Component::Ethanol);
             $simmered = $alcohol > 0.0 ? $simmered * $before->get(Component::Ethanol) / $alcohol : 0.0;
-            [$losses, $steps, $with] = [Losses::none(), [], $pot];
+            [$losses, $steps, $with] = [CookingLosses::none(), [], $pot];
             foreach ($stage->steps as $step) {
                 $gone = StepLosses::of($step, $pot, $pan, $hob, $simmered);
                 $simmered += $step->isAtTheHob() ? StepLosses::minutesOf($step, $gone->water, $step->pan ?? $pan, $hob) : 0.0;
@@ -84,7 +84,7 @@ final readonly class StagedCook
      *
      * @return list<string>
      */
-    private static function notes(array $stages, Losses $losses, bool $isHobKnown): array
+    private static function notes(array $stages, CookingLosses $losses, bool $isHobKnown): array
     {
         $notes = [];
         $gone = $losses->left->get(Component::Water);

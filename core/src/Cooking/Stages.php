@@ -7,7 +7,7 @@ namespace Vinculum\Cooking;
 use Vinculum\Balance\Formula;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
-use Vinculum\Reading\LineStatus;
+use Vinculum\Recipe\Resolution\LineStatus;
 
 /**
  * The stages of a formula: headings among its lines start them, a heading's own words may say how it is cooked ("Simmer

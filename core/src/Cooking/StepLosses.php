@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
-use Vinculum\Balance\Losses;
+use Vinculum\Balance\CookingLosses;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Amount;
 
 /** What one step takes out of a pot (handbook, "Cooking"; the figures and their sources stand in cooking.ini). */
@@ -88,7 +88,7 @@ final readonly class StepLosses
     }
 
     /** What leaves in all, with a direction of doubt for each part of it. */
-    public function losses(): Losses
+    public function losses(): CookingLosses
     {
         $facts = FactsFile::named('cooking');
         // the two models of alcohol disagree on a short hard boil: the figure stands half-way between them, the doubt reaches both
@@ -106,7 +106,7 @@ final readonly class StepLosses
             $doubts[] = $this->sieved->times($facts['sieve']->number('doubt'));
         }
 
-        return Losses::of($left, ...$doubts);
+        return CookingLosses::of($left, ...$doubts);
     }
 
     /** @return array{float, array{low: float, high: float}, bool} */

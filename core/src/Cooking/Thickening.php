@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
+use Vinculum\Chemistry\Acidity;
+use Vinculum\Chemistry\Body;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Mixture\Acidity;
-use Vinculum\Mixture\Body;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Taste\Taste;
+use Vinculum\Sensory\Taste;
 
 /** A way to make a sauce thicker with starch or gum: how much, in how much cold water, when, and what it does to the taste. */
 final readonly class Thickening

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
 
 /** The answer to "what do I add": ranked corrections towards a target, best first. */
 final readonly class Advice
@@ -13,7 +13,7 @@ final readonly class Advice
     /**
      * @param list<Correction> $corrections
      * @param list<string>     $notes
-     * @param list<OtherWay>   $otherWays
+     * @param list<Alternative>   $otherWays
      * @param list<Candidate>  $candidates what was allowed
      */
     public function __construct(public Taste $before, public Target $target, public float $distanceBefore, public array $corrections, public array $notes, public array $otherWays = [], public array $candidates = []) {}

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Taste\TasteLoad;
+use Vinculum\Sensory\TasteLoad;
 
 /** Something the cook allows to be added. */
 final readonly class Candidate

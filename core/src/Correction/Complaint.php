@@ -7,10 +7,10 @@ namespace Vinculum\Correction;
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Palate\Tasting;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
-use Vinculum\Taste\Window;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\Taste;
 
 /** A taster's word ("too salty"), and the target it makes of where the sauce stands. */
 final readonly class Complaint
@@ -64,11 +64,11 @@ final readonly class Complaint
             $steps = $now->stepsOn($axis);
             $moves = self::movesOn($axis, $said);
             if ($moves !== null) {
-                $windows[$axis->value] = Window::ofSteps($axis, $steps + $moves[0], $steps + $moves[1]);
+                $windows[$axis->value] = TargetRange::ofSteps($axis, $steps + $moves[0], $steps + $moves[1]);
             } elseif ($style?->window($axis) !== null) {
                 $windows[$axis->value] = $style->window($axis);
             } else {
-                $windows[$axis->value] = Window::around($axis, $steps, self::HELD_WITHIN);
+                $windows[$axis->value] = TargetRange::around($axis, $steps, self::HELD_WITHIN);
             }
         }
 

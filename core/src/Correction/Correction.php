@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
-use Vinculum\Mixture\Mixture;
-use Vinculum\Taste\Taste;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Sensory\Taste;
 
 /** A way to mend a batch: what to add, and where that leaves it. */
 final readonly class Correction

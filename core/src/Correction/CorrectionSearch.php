@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Volume;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
-use Vinculum\Taste\TasteLoad;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
+use Vinculum\Sensory\TasteLoad;
 
 /**
  * Finds what to add: for every support of up to three candidates the best non-negative amounts, snapped to what the
@@ -37,7 +37,7 @@ final readonly class CorrectionSearch
      * @param Mixture      $batch           as it stands in the pan
      * @param list<string> $batchAllergens
      */
-    public static function advise(Mixture $batch, Target $target, Wish $wish, array $batchAllergens = []): Advice
+    public static function advise(Mixture $batch, Target $target, CorrectionLimits $limits, array $batchAllergens = []): Advice
     {
         $load = TasteLoad::of($batch);
         $before = $load->taste();
@@ -46,10 +46,10 @@ final readonly class CorrectionSearch
         if ($load->grams <= 0.0) {
             return new Advice($before, $target, $distance, [], ['There is nothing in the pan yet, so there is nothing to correct.']);
         }
-        if ($wish->candidates === []) {
+        if ($limits->candidates === []) {
             return new Advice($before, $target, $distance, [], ['Nothing may be added: name at least one ingredient to correct with.']);
         }
-        $most = self::mostGrams($batch, $wish);
+        $most = self::mostGrams($batch, $limits);
         if ($most <= 0.0) {
             return new Advice($before, $target, $distance, [], ['The batch already fills the capacity: take some out, or name a larger vessel.']);
         }
@@ -57,8 +57,8 @@ final readonly class CorrectionSearch
             return new Advice($before, $target, $distance, [], ['It stands inside every window: nothing needs adding.']);
         }
         $objective = new Objective($load, $target);
-        $found = self::shortlist($objective, $wish, $most);
-        $corrections = self::snapAll($found, $wish, $batch, $load, $target, $before, $distance, $most, $batchAllergens);
+        $found = self::shortlist($objective, $limits, $most);
+        $corrections = self::snapAll($found, $limits, $batch, $load, $target, $before, $distance, $most, $batchAllergens);
         if ($corrections === []) {
             $notes[] = 'Nothing that may be added brings it closer in an amount that can be measured: allow other ingredients, or start that part again.';
         } elseif ($corrections[0]->distanceAfter > 1.0) {
@@ -69,13 +69,13 @@ final readonly class CorrectionSearch
     }
 
     /** Grams that may be added: to the capacity, else 40 % of the batch. */
-    private static function mostGrams(Mixture $batch, Wish $wish): float
+    private static function mostGrams(Mixture $batch, CorrectionLimits $limits): float
     {
-        if ($wish->capacityMillilitres === null) {
-            return Wish::USUAL_SHARE * $batch->grams();
+        if ($limits->capacityMillilitres === null) {
+            return CorrectionLimits::USUAL_SHARE * $batch->grams();
         }
         // room filled with water, the lightest thing usually added but oil and spirits; the snapped result is held to the volume itself
-        return max(0.0, $wish->capacityMillilitres - Volume::millilitres($batch)) * 1.6;
+        return max(0.0, $limits->capacityMillilitres - Volume::millilitres($batch)) * 1.6;
     }
 
     /**
@@ -83,9 +83,9 @@ final readonly class CorrectionSearch
      *
      * @return list<array{list<Candidate>, list<float>, float}> candidates, grams, value
      */
-    private static function shortlist(Objective $objective, Wish $wish, float $most): array
+    private static function shortlist(Objective $objective, CorrectionLimits $limits, float $most): array
     {
-        $rows = array_map(static fn(Candidate $candidate): array => Objective::row($candidate->perGram), $wish->candidates);
+        $rows = array_map(static fn(Candidate $candidate): array => Objective::row($candidate->perGram), $limits->candidates);
         $nothing = $objective->value([], []);
         $found = [];
         $singles = [];
@@ -94,14 +94,14 @@ final readonly class CorrectionSearch
             $found[] = [[$index], ...$singles[$index]];
         }
         $pairs = [];
-        if ($wish->most >= 2) {
+        if ($limits->most >= 2) {
             foreach (self::supports(count($rows), 2) as [$a, $b]) {
                 $starts = [[$singles[$a][0][0], 0.0], [0.0, $singles[$b][0][0]], [$singles[$a][0][0], $singles[$b][0][0]]];
                 $pairs[$a][$b] = self::fitFrom($objective, [$rows[$a], $rows[$b]], $starts, $most);
                 $found[] = [[$a, $b], ...$pairs[$a][$b]];
             }
         }
-        if ($wish->most >= 3) {
+        if ($limits->most >= 3) {
             foreach (self::supports(count($rows), 3) as [$a, $b, $c]) {
                 [$ab, $ac, $bc] = [$pairs[$a][$b][0], $pairs[$a][$c][0], $pairs[$b][$c][0]];
                 $starts = [[$ab[0], $ab[1], 0.0], [$ac[0], 0.0, $ac[1]], [0.0, $bc[0], $bc[1]], [$ab[0], $ab[1], $singles[$c][0][0]]];
@@ -119,7 +119,7 @@ final readonly class CorrectionSearch
             array_push($short, ...array_slice($ofCount, 0, (int) (self::SHORTLIST / 3)));
         }
 
-        return array_map(static fn(array $one): array => [array_map(static fn(int $index): Candidate => $wish->candidates[$index], $one[0]), $one[1], $one[2]], $short);
+        return array_map(static fn(array $one): array => [array_map(static fn(int $index): Candidate => $limits->candidates[$index], $one[0]), $one[1], $one[2]], $short);
     }
 
     /**
@@ -192,9 +192,9 @@ final readonly class CorrectionSearch
      *
      * @return list<Correction>
      */
-    private static function snapAll(array $found, Wish $wish, Mixture $batch, TasteLoad $load, Target $target, Taste $before, float $distance, float $most, array $allergens): array
+    private static function snapAll(array $found, CorrectionLimits $limits, Mixture $batch, TasteLoad $load, Target $target, Taste $before, float $distance, float $most, array $allergens): array
     {
-        $spoons = Spoons::of($wish->measures);
+        $spoons = Spoons::of($limits->measures);
         $corrections = [];
         foreach ($found as [$candidates, $grams]) {
             $snapped = self::snap($candidates, $grams, $spoons, $load, $target, $most);
@@ -202,7 +202,7 @@ final readonly class CorrectionSearch
                 continue;
             }
             $correction = self::describe($snapped, $batch, $target, $before, $spoons, $allergens);
-            $isTooFull = $wish->capacityMillilitres !== null && Volume::millilitres($correction->mixture) > $wish->capacityMillilitres;
+            $isTooFull = $limits->capacityMillilitres !== null && Volume::millilitres($correction->mixture) > $limits->capacityMillilitres;
             if ($correction->distanceAfter > $distance - self::LEAST_GAIN || $isTooFull) {
                 continue;
             }

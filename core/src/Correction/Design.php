@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
 
 /** A formula found for a wish: grams of each free ingredient, where it stands, and what stands in the way if it falls short. */
 final readonly class Design

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
-use Vinculum\Mixture\Mixture;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
-use Vinculum\Taste\TasteLoad;
-use Vinculum\Taste\Window;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\Taste;
+use Vinculum\Sensory\TasteLoad;
 
 /**
  * Finds the free lines of a formula: some lines are fixed, a base fills the batch, and every gram of another free
@@ -94,7 +94,7 @@ final class DesignSearch
             if ($window !== null) {
                 [$low, $high] = [$axis->steps($window->low), $axis->steps($window->high)];
                 $inset = self::MIDDLE * ($high - $low);
-                $narrow = $narrow->with($axis, Window::between($window->low === 0.0 ? 0.0 : $axis->valueAt($low + $inset), $axis->valueAt($high - $inset)));
+                $narrow = $narrow->with($axis, TargetRange::between($window->low === 0.0 ? 0.0 : $axis->valueAt($low + $inset), $axis->valueAt($high - $inset)));
             }
         }
 

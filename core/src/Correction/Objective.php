@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\TasteLoad;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TasteLoad;
 
 /**
  * What a correction is judged by: the distance to the target in steps, plus a price of a tenth of a step for adding

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** A schema.org Recipe in JSON-LD, alone, in a list, or inside an @graph. */
 final class JsonLdRecipe

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\Ingredient;
 
+use Vinculum\Chemistry\Acidity;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Mixture\Acidity;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
 
 /** How acid 100 g of an ingredient are by themselves, and how far that is known. */
 final readonly class AcidState

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Vinculum\Ingredient;
 
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Spoons;
 

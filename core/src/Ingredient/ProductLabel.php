@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\Ingredient;
 
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
 
 /**
  * A product from its nutrition label. What the label states counts as measured for this product (grade A); what it does not

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Vinculum\Keeping;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Chemistry\Component;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
-use Vinculum\Mixture\Component;
 use Vinculum\Quantity\KitchenNumber;
 
 /** Which cautions follow from what a sauce is made of. The rules are rows of cautions.ini. */

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Vinculum\Keeping;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Facts\Words;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Reading\LineStatus;
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** Whether a rule's conditions hold for a sauce. The fields are explained at the head of cautions.ini and keeping.ini. */
 final readonly class Conditions

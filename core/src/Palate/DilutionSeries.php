@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Vinculum\Palate;
 
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Taste;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
 
 /** Glasses to mix from the pantry, each so many steps stronger than the first on one axis, out of one stock and water. */
 final readonly class DilutionSeries

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Vinculum\Palate;
 
 use Vinculum\Facts\FactsFile;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Window;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TargetRange;
 
 /**
  * A cook's own ideal for one family of sauces, axis by axis.
@@ -26,7 +26,7 @@ final readonly class Palate
     private const MORE = ['sweet' => 'sweeter', 'sour' => 'sharper', 'salt' => 'saltier', 'umami' => 'more savoury', 'heat' => 'hotter'];
     private const LESS = ['sweet' => 'less sweet', 'sour' => 'less sharp', 'salt' => 'less salty', 'umami' => 'less savoury', 'heat' => 'milder'];
 
-    /** @param array<string, Ideal> $ideals by axis, for those that the family has a window on */
+    /** @param array<string, PreferredPosition> $ideals by axis, for those that the family has a window on */
     private function __construct(public array $ideals, public int $tastings) {}
 
     /** @param list<Tasting> $tastings of sauces of this family */
@@ -46,9 +46,9 @@ final readonly class Palate
     /** The family's target with every window moved to where this cook likes it. */
     public function target(Target $family): Target
     {
-        foreach ($this->ideals as $key => $ideal) {
-            if ($ideal->tastings > 0) {
-                $family = $family->moved(Axis::from($key), $ideal->shift());
+        foreach ($this->ideals as $key => $preferred) {
+            if ($preferred->tastings > 0) {
+                $family = $family->moved(Axis::from($key), $preferred->shift());
             }
         }
 
@@ -58,7 +58,7 @@ final readonly class Palate
     /** "you like it 1.4 steps sharper and 0.6 steps milder, from 6 tastings"; null while nothing is learned that could be noticed. */
     public function words(): ?string
     {
-        $shifts = array_filter(array_map(static fn(Ideal $ideal): float => $ideal->shift(), $this->ideals), static fn(float $shift): bool => abs($shift) >= self::NOTICED);
+        $shifts = array_filter(array_map(static fn(PreferredPosition $preferred): float => $preferred->shift(), $this->ideals), static fn(float $shift): bool => abs($shift) >= self::NOTICED);
         if ($shifts === []) {
             return null;
         }
@@ -70,7 +70,7 @@ final readonly class Palate
     }
 
     /** @param list<Tasting> $tastings */
-    private static function ideal(Axis $axis, Window $window, array $tastings): Ideal
+    private static function ideal(Axis $axis, TargetRange $window, array $tastings): PreferredPosition
     {
         $facts = FactsFile::named('palate')['learning'];
         [$low, $high] = [$axis->steps($window->low), $axis->steps($window->high)];
@@ -88,7 +88,7 @@ final readonly class Palate
             }
         }
 
-        return new Ideal($prior, $weighted / $precision, sqrt(1.0 / $precision), $counted);
+        return new PreferredPosition($prior, $weighted / $precision, sqrt(1.0 / $precision), $counted);
     }
 
     /** What cannot be tasted cannot be just right: below the threshold only "too little" says anything. */

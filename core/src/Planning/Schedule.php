@@ -18,11 +18,11 @@ final readonly class Schedule
     private const MOST_MOVES = 4000;
     private const MOST_TRIES = 400;
 
-    /** @param list<Placed> $tasks the first to begin first */
+    /** @param list<ScheduledTask> $tasks the first to begin first */
     private function __construct(public array $tasks, public \DateTimeImmutable $ready) {}
 
     /**
-     * @param list<Job> $jobs
+     * @param list<SauceTasks> $jobs
      * @param int       $rings of the hob
      *
      * @throws PlanFault when it would have had to begin before now; it names the earliest that can be met
@@ -45,7 +45,7 @@ final readonly class Schedule
         return $this->tasks[0]->start;
     }
 
-    /** @param list<Job> $jobs */
+    /** @param list<SauceTasks> $jobs */
     private static function earliest(array $jobs, \DateTimeImmutable $ready, \DateTimeImmutable $now, int $rings): self
     {
         for ($try = 0; $try < self::MOST_TRIES; ++$try) {
@@ -60,7 +60,7 @@ final readonly class Schedule
         return self::layOut($jobs, $ready, $rings);
     }
 
-    /** @param list<Job> $jobs */
+    /** @param list<SauceTasks> $jobs */
     private static function layOut(array $jobs, \DateTimeImmutable $ready, int $rings): self
     {
         $order = array_keys($jobs);
@@ -71,13 +71,13 @@ final readonly class Schedule
             foreach (array_reverse($jobs[$number]->tasks) as $task) {
                 $end = self::free($task, $end, $placed, $rings);
                 $start = self::at($end, -(int) round(60.0 * $task->minutes));
-                $own[] = new Placed($number, $task, $start, $end);
+                $own[] = new ScheduledTask($number, $task, $start, $end);
                 $placed[] = $own[count($own) - 1];
                 $end = $start;
             }
             $placed = [...array_slice($placed, 0, count($placed) - count($own)), ...self::withoutWaiting(array_reverse($own))];
         }
-        usort($placed, static fn(Placed $one, Placed $other): int => [$one->start, $one->end] <=> [$other->start, $other->end]);
+        usort($placed, static fn(ScheduledTask $one, ScheduledTask $other): int => [$one->start, $one->end] <=> [$other->start, $other->end]);
 
         return new self($placed, $ready);
     }
@@ -85,9 +85,9 @@ final readonly class Schedule
     /**
      * What waits begins as soon as what was done before it ends: a hot sauce cools at once, and a rest may be longer.
      *
-     * @param list<Placed> $own tasks of one sauce, in order
+     * @param list<ScheduledTask> $own tasks of one sauce, in order
      *
-     * @return list<Placed>
+     * @return list<ScheduledTask>
      */
     private static function withoutWaiting(array $own): array
     {
@@ -99,7 +99,7 @@ final readonly class Schedule
                 continue;
             }
             $end = $one->task->kind === 'rest' ? $one->end : self::at($before->end, (int) round(60.0 * $one->task->minutes));
-            $shifted[] = new Placed($one->job, $one->task, $before->end, $end);
+            $shifted[] = new ScheduledTask($one->job, $one->task, $before->end, $end);
         }
 
         return $shifted;
@@ -108,7 +108,7 @@ final readonly class Schedule
     /**
      * The latest end at or before the one wished for at which nothing is in the way.
      *
-     * @param list<Placed> $placed
+     * @param list<ScheduledTask> $placed
      */
     private static function free(Task $task, \DateTimeImmutable $end, array $placed, int $rings): \DateTimeImmutable
     {
@@ -119,13 +119,13 @@ final readonly class Schedule
                 $end = $asleep;
                 continue;
             }
-            $inTheWay = array_values(array_filter($placed, static fn(Placed $other): bool => $other->overlaps($start, $end) && (($task->needsHob && $other->task->needsHob) || ($task->needsHands && $other->task->needsHands && !$task->needsHob && !$other->task->needsHob))));
+            $inTheWay = array_values(array_filter($placed, static fn(ScheduledTask $other): bool => $other->overlaps($start, $end) && (($task->needsHob && $other->task->needsHob) || ($task->needsHands && $other->task->needsHands && !$task->needsHob && !$other->task->needsHob))));
             $isHobFull = $task->needsHob && count($inTheWay) >= $rings;
             if ($inTheWay === [] || ($task->needsHob && !$isHobFull)) {
                 return $end;
             }
             // the least that must give way: the one of them that begins last
-            $end = max(array_map(static fn(Placed $other): \DateTimeImmutable => $other->start, $inTheWay));
+            $end = max(array_map(static fn(ScheduledTask $other): \DateTimeImmutable => $other->start, $inTheWay));
         }
 
         return $end;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Vinculum\Scaling;
 
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
-use Vinculum\Taste\TasteLoad;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
+use Vinculum\Sensory\TasteLoad;
 
 /**
  * Chooses, for every line, the measurable amount just below or just above, so that together they change the balance

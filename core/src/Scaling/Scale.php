@@ -5,22 +5,22 @@ declare(strict_types=1);
 namespace Vinculum\Scaling;
 
 use Vinculum\Balance\Balance;
-use Vinculum\Balance\Finished;
+use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\Heat;
 use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\Pan;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Reading\LineStatus;
-use Vinculum\Reading\ResolvedLine;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\TasteLoad;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TasteLoad;
 
 /** A recipe at another size: every line in what the cook can measure, the rounding chosen to keep the balance. */
 final readonly class Scale
@@ -52,7 +52,7 @@ final readonly class Scale
      *
      * @throws ScaleFault when nothing in it can be scaled
      */
-    public static function of(Formula $formula, Wanted $wanted, Measures $measures, ?Target $target = null, ?string $pan = null, string $method = '', float $headSpace = Wanted::HEAD_SPACE, bool $holdsBack = false, ?Hob $hob = null): self
+    public static function of(Formula $formula, TargetSize $wanted, Measures $measures, ?Target $target = null, ?string $pan = null, string $method = '', float $headSpace = TargetSize::HEAD_SPACE, bool $holdsBack = false, ?Hob $hob = null): self
     {
         if ($formula->mixed()->grams() <= 0.0) {
             throw ScaleFault::nothingIn();
@@ -61,7 +61,7 @@ final readonly class Scale
         $asked = $holdsBack && $wanted->factor > 1.0 ? $exact->withLines(...array_map(static fn(ResolvedLine $line): ResolvedLine => $line->times(self::held($line)), $exact->lines)) : $exact;
         $lines = self::lines($formula, $exact, $asked, $measures, $target);
         $after = $exact->withLines(...array_map(static fn(ScaledLine $scaled, ResolvedLine $line): ResolvedLine => ($scaled->exactGrams ?? 0.0) > 0.0 ? $line->times(($scaled->grams ?? 0.0) / $scaled->exactGrams) : $line, $lines, $exact->lines));
-        $finished = Finished::of($after);
+        $finished = FinishedBatch::of($after);
         $vessel = $pan === null ? null : Pan::parse($pan);
         $heat = ($hob ?? Hob::unknown())->heat(Heat::inWords($method), $vessel);
         $fill = self::fill($wanted, Volume::millilitres($finished->mixture), $headSpace);
@@ -99,7 +99,7 @@ final readonly class Scale
             $grams[] = $amount;
             $choices[] = $pair;
         }
-        $lost = $exact->mixed()->get(Component::Water) - Finished::of($exact)->mixture->get(Component::Water);
+        $lost = $exact->mixed()->get(Component::Water) - FinishedBatch::of($exact)->mixture->get(Component::Water);
         $rest = TasteLoad::of($fixed)->plus(TasteLoad::of(Mixture::of([Component::Water->value => 1.0])), -$lost);
         $chosen = array_combine($counted, Rounding::choose($rest, $loads, $grams, $choices, $target));
 
@@ -227,7 +227,7 @@ final readonly class Scale
     }
 
     /** @return list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}> */
-    private static function fill(Wanted $wanted, float $millilitres, float $headSpace): array
+    private static function fill(TargetSize $wanted, float $millilitres, float $headSpace): array
     {
         $room = array_sum(array_map(static fn(array $one): float => $one[0] * $one[1] * (1.0 - $headSpace), $wanted->containers));
         $share = $room > 0.0 ? min(1.0, $millilitres / $room) : 0.0;
@@ -237,7 +237,7 @@ final readonly class Scale
     }
 
     /** @return array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null */
-    private static function cook(Formula $after, Finished $finished, ?Pan $pan, Heat $heat): ?array
+    private static function cook(Formula $after, FinishedBatch $finished, ?Pan $pan, Heat $heat): ?array
     {
         if ($pan?->squareMetres === null || !$finished->isCooked) {
             return null;
@@ -248,7 +248,7 @@ final readonly class Scale
     }
 
     /** @return list<string> */
-    private static function notes(Mixture $mixed, ?Pan $pan, ?string $named, Wanted $wanted, Heat $heat): array
+    private static function notes(Mixture $mixed, ?Pan $pan, ?string $named, TargetSize $wanted, Heat $heat): array
     {
         $notes = [];
         if ($named !== null && $pan === null) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Scaling;
 
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** One line of a scaled recipe: what the arithmetic asked, and what the cook is told to measure. */
 final readonly class ScaledLine

@@ -7,9 +7,9 @@ namespace Vinculum\Style;
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Window;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TargetRange;
 
 /** The style families that ship with the project. */
 final class StyleBook
@@ -37,7 +37,7 @@ final class StyleBook
         $windows = [];
         foreach (Axis::cases() as $axis) {
             [$low, $high] = $derived->numbers($axis->value);
-            $windows[$axis->value] = Window::between($low, $high);
+            $windows[$axis->value] = TargetRange::between($low, $high);
         }
 
         return new StyleFamily(

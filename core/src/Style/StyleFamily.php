@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Style;
 
-use Vinculum\Taste\Target;
+use Vinculum\Sensory\Target;
 
 /** A kind of sauce: where its references stand on the axes, and what its cooks reach for. */
 final readonly class StyleFamily

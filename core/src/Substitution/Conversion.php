@@ -28,7 +28,7 @@ final readonly class Conversion
      *
      * @throws SwapFault where it is too long
      */
-    public static function of(Formula $formula, Reason $reason, Catalogue $catalogue, Measures $measures): self
+    public static function of(Formula $formula, SwapReason $reason, Catalogue $catalogue, Measures $measures): self
     {
         if (count($formula->ingredientLines()) > self::MOST_LINES) {
             throw SwapFault::tooLong(count($formula->ingredientLines()), self::MOST_LINES);

@@ -7,9 +7,9 @@ namespace Vinculum\Substitution;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Amount;
-use Vinculum\Reading\ResolvedLine;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Taste;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
 
 /** A substitute for a line: how much of it, what makes up for it, and what that does to the whole sauce. */
 final readonly class Swap

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Vinculum\Substitution;
 
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Correction\Elimination;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\TasteLoad;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\TasteLoad;
 
 /**
  * What a substitute is solved for: no change in steps on any axis, and as little as may be in fat, thickening, nose

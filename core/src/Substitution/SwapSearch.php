@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Vinculum\Substitution;
 
 use Vinculum\Balance\Balance;
-use Vinculum\Balance\Finished;
+use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Reading\ResolvedLine;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Taste;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
 
 /**
  * Finds what can do a line's work: for every ingredient that does the same kind of work, the amount and at most two
@@ -64,7 +64,7 @@ final readonly class SwapSearch
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
-    public function __construct(private Formula $formula, private int $line, private Reason $reason, private Catalogue $catalogue, Measures $measures)
+    public function __construct(private Formula $formula, private int $line, private SwapReason $reason, private Catalogue $catalogue, Measures $measures)
     {
         if (count($formula->lines) > self::MOST_LINES) {
             throw SwapFault::tooLong(count($formula->lines), self::MOST_LINES);
@@ -77,7 +77,7 @@ final readonly class SwapSearch
         $this->balance = Balance::of($formula);
         $this->whole = $this->balance->mixture;
         $this->before = $this->balance->taste;
-        $this->main = self::mainAxis($this->before, Taste::ofMixture(Finished::of($this->without())->mixture));
+        $this->main = self::mainAxis($this->before, Taste::ofMixture(FinishedBatch::of($this->without())->mixture));
         $this->spoons = Spoons::of($measures);
     }
 
@@ -119,7 +119,7 @@ final readonly class SwapSearch
     /** @return list<Ingredient> */
     private function candidates(): array
     {
-        $kinds = array_unique(array_merge([], ...array_map(static fn(Work $work): array => $work->members, Work::of($this->gone))));
+        $kinds = array_unique(array_merge([], ...array_map(static fn(Role $role): array => $role->members, Role::of($this->gone))));
         $candidates = [];
         foreach ($kinds as $kind) {
             foreach ([$kind, ...$this->ownOf($kind)] as $key) {
@@ -161,19 +161,19 @@ final readonly class SwapSearch
         [$own, $weight] = $this->ownAmount($candidate);
         $rest = $this->whole->plus($this->old->mixture()->times(-1.0));
 
-        return new SwapObjective($rest, $this->whole, $this->main, $this->reason->byTaste, Finished::of($this->formula)->yield === null ? null : $this->whole->grams(), $own, $weight);
+        return new SwapObjective($rest, $this->whole, $this->main, $this->reason->byTaste, FinishedBatch::of($this->formula)->yield === null ? null : $this->whole->grams(), $own, $weight);
     }
 
     /** @return array{float|null, float} the amount that smell or bulk ask for, and how much that counts beside the axes */
     private function ownAmount(Ingredient $candidate): array
     {
         $grams = $this->old->grams->value ?? 0.0;
-        foreach (Work::of($this->gone) as $work) {
-            if ($work->by === 'aroma' && ($equal = $work->equallyStrong($this->gone, $grams, $candidate)) !== null) {
+        foreach (Role::of($this->gone) as $role) {
+            if ($role->by === 'aroma' && ($equal = $role->equallyStrong($this->gone, $grams, $candidate)) !== null) {
                 return [$equal, 1.0];
             }
         }
-        $bys = array_map(static fn(Work $work): string => $work->by, Work::of($this->gone));
+        $bys = array_map(static fn(Role $role): string => $role->by, Role::of($this->gone));
 
         return [$grams, match (true) {
             in_array('fat', $bys, true) => self::BULK_OF_FAT,
@@ -309,7 +309,7 @@ final readonly class SwapSearch
      */
     private function residual(array $things, array $grams, array $chosen): float
     {
-        $moves = $this->before->stepsTo(Taste::ofMixture(Finished::of($this->swapped($things, $grams, $chosen))->mixture));
+        $moves = $this->before->stepsTo(Taste::ofMixture(FinishedBatch::of($this->swapped($things, $grams, $chosen))->mixture));
         if ($this->main !== null) {
             $moves[$this->main->value] -= $this->reason->byTaste;
         }
@@ -339,7 +339,7 @@ final readonly class SwapSearch
     private function described(Ingredient $candidate, array $things, array $grams, array $chosen, float $misfit): Swap
     {
         $formula = $this->swapped($things, $grams, $chosen);
-        $mixture = Finished::of($formula)->mixture;
+        $mixture = FinishedBatch::of($formula)->mixture;
         $after = Taste::ofMixture($mixture);
         $compensations = [];
         foreach ($chosen as $index => [$ingredient, $line]) {
@@ -363,12 +363,12 @@ final readonly class SwapSearch
             $this->before->stepsApart($after),
             $this->main,
             $misfit,
-            Character::of($this->gone)->kinship(Character::of($candidate)),
+            AromaProfile::of($this->gone)->kinship(AromaProfile::of($candidate)),
             array_values(array_diff($now, $this->balance->allergens())),
             array_values(array_diff($this->balance->allergens(), $now)),
             array_values(array_diff($diets, $this->balance->diets())),
             array_values(array_diff($this->balance->diets(), $diets)),
-            [...Character::of($this->gone)->changesTo(Character::of($candidate)), ...$this->bodyChanges($mixture)],
+            [...AromaProfile::of($this->gone)->changesTo(AromaProfile::of($candidate)), ...$this->bodyChanges($mixture)],
         );
     }
 

@@ -10,12 +10,12 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Component;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Component;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
-use Vinculum\Reading\ResolvedLine;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** The pH of foods and of what is mixed of them, against published values, and what must hold of any mixture. */
 final class AcidityOfFoodsTest extends TestCase

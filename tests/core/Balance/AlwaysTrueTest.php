@@ -13,7 +13,7 @@ use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Taste\Axis;
+use Vinculum\Sensory\Axis;
 
 /** What must hold for any batch whatever. */
 #[ErisRepeat(60)]
@@ -89,7 +89,7 @@ final class AlwaysTrueTest extends TestCase
     private static function balance(array $batch): Balance
     {
         $catalogue = Catalogue::shipped();
-        $lines = array_map(static fn(array $line): \Vinculum\Reading\ResolvedLine => \Vinculum\Reading\ResolvedLine::ofGrams($catalogue->get(self::keys()[$line[0]]), \Vinculum\Quantity\Amount::within((float) $line[1], 0.05)), $batch);
+        $lines = array_map(static fn(array $line): \Vinculum\Recipe\Resolution\ResolvedLine => \Vinculum\Recipe\Resolution\ResolvedLine::ofGrams($catalogue->get(self::keys()[$line[0]]), \Vinculum\Quantity\Amount::within((float) $line[1], 0.05)), $batch);
 
         return Balance::of(Formula::of($lines));
     }

@@ -7,10 +7,10 @@ namespace Tests\core\Balance;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Component;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Component;
 use Vinculum\Quantity\Measures;
-use Vinculum\Taste\Axis;
+use Vinculum\Sensory\Axis;
 
 final class BalanceTest extends TestCase
 {

@@ -10,16 +10,16 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Acidity;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Acidity;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
 use Vinculum\Quantity\Measures;
-use Vinculum\Reading\ResolvedLine;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Taste;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
 
 /**
  * The bands against chance itself: the same batch made two thousand times over, each time with other amounts and other

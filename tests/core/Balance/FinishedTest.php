@@ -6,16 +6,16 @@ namespace Tests\core\Balance;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
-use Vinculum\Balance\Finished;
+use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
-use Vinculum\Balance\Yielded;
+use Vinculum\Balance\MeasuredYield;
+use Vinculum\Chemistry\Component;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Component;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
-use Vinculum\Reading\LineStatus;
-use Vinculum\Reading\ResolvedLine;
-use Vinculum\Taste\Axis;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
 
 final class FinishedTest extends TestCase
 {
@@ -24,7 +24,7 @@ final class FinishedTest extends TestCase
     public function test_a_yield_takes_water_and_nothing_else(): void
     {
         $mixed = self::formula()->mixed();
-        $finished = Finished::of(self::formula('700 g'))->mixture;
+        $finished = FinishedBatch::of(self::formula('700 g'))->mixture;
 
         self::assertEqualsWithDelta(700.0, $finished->grams(), 1e-6);
         foreach ($mixed->amounts() as $component => $amount) {
@@ -70,8 +70,8 @@ final class FinishedTest extends TestCase
 
     public function test_an_estimated_yield_carries_its_doubt(): void
     {
-        $sure = Balance::of(self::formula()->cookedTo(Yielded::estimated(700.0, 1.0)));
-        $unsure = Balance::of(self::formula()->cookedTo(Yielded::estimated(700.0, 80.0)));
+        $sure = Balance::of(self::formula()->cookedTo(MeasuredYield::estimated(700.0, 1.0)));
+        $unsure = Balance::of(self::formula()->cookedTo(MeasuredYield::estimated(700.0, 80.0)));
         $width = static fn(Balance $balance): float => $balance->axes['salt']->high - $balance->axes['salt']->low;
 
         self::assertSame($sure->taste->on(Axis::Salt), $unsure->taste->on(Axis::Salt));

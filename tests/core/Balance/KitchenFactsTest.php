@@ -6,15 +6,15 @@ namespace Tests\core\Balance;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
-use Vinculum\Balance\DoubtAdvice;
 use Vinculum\Balance\Formula;
-use Vinculum\Balance\Yielded;
+use Vinculum\Balance\MeasuredYield;
+use Vinculum\Balance\UncertaintyAdvice;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Measures;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Taste;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
 
 /** What kitchens know, against what is computed. All common practice unless another source is named. */
 final class KitchenFactsTest extends TestCase
@@ -71,15 +71,15 @@ final class KitchenFactsTest extends TestCase
 
     public function test_a_yield_is_read_as_cooks_write_it(): void
     {
-        $millilitres = static fn(string $text): ?float => Yielded::parse($text, Measures::Metric)?->millilitres?->value;
+        $millilitres = static fn(string $text): ?float => MeasuredYield::parse($text, Measures::Metric)?->millilitres?->value;
 
         self::assertSame(500.0, $millilitres('500 ml'));
         self::assertSame(1500.0, $millilitres('6 x 250 ml'));
         self::assertSame(500.0, $millilitres('about 2 cups'));
         self::assertSame(1200.0, $millilitres('makes 1.2 l'));
-        self::assertSame(800.0, Yielded::parse('800 g', Measures::Metric)?->grams?->value);
+        self::assertSame(800.0, MeasuredYield::parse('800 g', Measures::Metric)?->grams?->value);
         foreach (['four people', '', '3 jars', 'zorp'] as $text) {
-            self::assertNull(Yielded::parse($text, Measures::Metric), $text);
+            self::assertNull(MeasuredYield::parse($text, Measures::Metric), $text);
         }
     }
 
@@ -96,19 +96,19 @@ final class KitchenFactsTest extends TestCase
 
     public function test_names_the_line_to_weigh_or_whose_label_to_read(): void
     {
-        $vague = DoubtAdvice::for(self::balance(['500 g tomatoes', 'a glug of soy sauce']));
-        $pods = DoubtAdvice::for(self::balance(['500 g water', '20 g red chilli']));
+        $vague = UncertaintyAdvice::for(self::balance(['500 g tomatoes', 'a glug of soy sauce']));
+        $pods = UncertaintyAdvice::for(self::balance(['500 g water', '20 g red chilli']));
 
         self::assertSame([1, true, true], [$vague?->line, $vague?->byWeighing, $vague?->halves]);
         self::assertSame([Axis::Heat, 1, false], [$pods?->axis, $pods?->line, $pods?->byWeighing]);
-        self::assertNull(DoubtAdvice::for(self::balance(['500 g water', '10 g salt', '50 g sugar'])));
-        self::assertNull(DoubtAdvice::for(self::balance([])));
+        self::assertNull(UncertaintyAdvice::for(self::balance(['500 g water', '10 g salt', '50 g sugar'])));
+        self::assertNull(UncertaintyAdvice::for(self::balance([])));
     }
 
     public function test_weighing_the_named_line_halves_the_band(): void
     {
         $before = self::balance(['500 g tomatoes', 'a glug of soy sauce']);
-        $advice = DoubtAdvice::for($before);
+        $advice = UncertaintyAdvice::for($before);
         self::assertNotNull($advice);
         $after = self::balance(['500 g tomatoes', '17.4 g soy sauce']);
         $width = static fn(Balance $balance): float => $balance->axes[$advice->axis->value]->high - $balance->axes[$advice->axis->value]->low;

@@ -10,7 +10,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Balance\SauceAsIngredient;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
-use Vinculum\Taste\Axis;
+use Vinculum\Sensory\Axis;
 
 final class SauceAsIngredientTest extends TestCase
 {

@@ -11,7 +11,7 @@ use Vinculum\Contract\AdviceShape;
 use Vinculum\Contract\BalanceShape;
 use Vinculum\Contract\IngredientShape;
 use Vinculum\Correction\Complaint;
-use Vinculum\Correction\Counsel;
+use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Style\StyleBook;
@@ -44,7 +44,7 @@ final class ContractTest extends TestCase
                 $text = json_encode(BalanceShape::of($balance, null, StyleBook::get('ketchup'), Measures::Us), JSON_THROW_ON_ERROR);
                 self::assertStringNotContainsString('null,null', $text);
                 foreach (array_slice(StyleBook::all(), 0, 3) as $style) {
-                    $advice = Counsel::for($balance, $style, null, null, 2, null, Catalogue::shipped(), Measures::Us);
+                    $advice = CorrectionSetup::for($balance, $style, null, null, 2, null, Catalogue::shipped(), Measures::Us);
                     self::assertIsString(json_encode(AdviceShape::of($advice, $balance), JSON_THROW_ON_ERROR));
                 }
             }
@@ -55,7 +55,7 @@ final class ContractTest extends TestCase
     {
         $balance = Balance::of(Formula::fromTexts(['300 g tomatoes', '40 g sugar', '30 g cider vinegar', '6 g salt', '1 g cayenne'], Catalogue::shipped(), Measures::Us));
         foreach (Complaint::keys() as $key) {
-            $advice = Counsel::for($balance, null, Complaint::named($key), null, 3, null, Catalogue::shipped(), Measures::Us);
+            $advice = CorrectionSetup::for($balance, null, Complaint::named($key), null, 3, null, Catalogue::shipped(), Measures::Us);
             $json = AdviceShape::of($advice, $balance);
             self::assertNotSame([], $json['corrections'], $key);
             foreach ($json['corrections'] as $correction) {
@@ -73,7 +73,7 @@ final class ContractTest extends TestCase
     public function test_flat_is_answered_with_acid_first(): void
     {
         $balance = Balance::of(Formula::fromTexts(['300 g tomatoes', '40 g sugar', '10 g cider vinegar', '6 g salt'], Catalogue::shipped(), Measures::Us));
-        $advice = Counsel::for($balance, null, Complaint::named('flat'), null, 3, null, Catalogue::shipped(), Measures::Us);
+        $advice = CorrectionSetup::for($balance, null, Complaint::named('flat'), null, 3, null, Catalogue::shipped(), Measures::Us);
         $keys = array_map(static fn($one): string => $one->ingredient->key, $advice->corrections[0]->additions);
 
         self::assertNotSame([], array_intersect(['cider-vinegar', 'lemon-juice'], $keys));

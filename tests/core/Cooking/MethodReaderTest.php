@@ -8,12 +8,12 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\MethodStep;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Measures;
 
 final class MethodReaderTest extends TestCase

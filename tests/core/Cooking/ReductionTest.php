@@ -8,19 +8,19 @@ use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Body;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Solids;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\CookFault;
 use Vinculum\Cooking\Reduction;
 use Vinculum\Cooking\Thickening;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Body;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Solids;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
 use Vinculum\Style\StyleBook;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Taste;
 
 final class ReductionTest extends TestCase
 {

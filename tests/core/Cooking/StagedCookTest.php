@@ -9,13 +9,13 @@ use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Component;
 use Vinculum\Cooking\CookedStage;
 use Vinculum\Cooking\MethodStep;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Cooking\StepLosses;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Component;
 use Vinculum\Quantity\Measures;
 
 /** Handbook, "Cooking": water, alcohol, acetic acid and nose heat leave by stages; nothing else does. */

@@ -7,10 +7,10 @@ namespace Tests\core\Correction;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Correction\Complaint;
 use Vinculum\Correction\Elimination;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
 use Vinculum\Style\StyleBook;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
 
 final class ComplaintTest extends TestCase
 {

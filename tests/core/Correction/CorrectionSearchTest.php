@@ -5,25 +5,25 @@ declare(strict_types=1);
 namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Correction\Advice;
 use Vinculum\Correction\Candidate;
 use Vinculum\Correction\Complaint;
+use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\Objective;
-use Vinculum\Correction\Wish;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Measures;
-use Vinculum\Reading\LineResolver;
+use Vinculum\Recipe\Resolution\LineResolver;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\Taste;
+use Vinculum\Sensory\TasteLoad;
 use Vinculum\Style\StyleBook;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
-use Vinculum\Taste\TasteLoad;
-use Vinculum\Taste\Window;
 
 final class CorrectionSearchTest extends TestCase
 {
@@ -174,28 +174,28 @@ final class CorrectionSearchTest extends TestCase
     {
         $batch = self::mix(self::SALTY_DIP);
         $capacity = Volume::millilitres($batch) + 40.0;
-        $wish = new Wish(self::candidates(['water', 'white-sugar', 'lime-juice']), 3, $capacity);
-        $advice = CorrectionSearch::advise($batch, StyleBook::get('fish-sauce-dip')->target, $wish);
+        $limits = new CorrectionLimits(self::candidates(['water', 'white-sugar', 'lime-juice']), 3, $capacity);
+        $advice = CorrectionSearch::advise($batch, StyleBook::get('fish-sauce-dip')->target, $limits);
 
         self::assertNotSame([], $advice->corrections);
         foreach ($advice->corrections as $correction) {
             self::assertLessThanOrEqual($capacity, Volume::millilitres($correction->mixture));
         }
-        $full = CorrectionSearch::advise($batch, StyleBook::get('fish-sauce-dip')->target, new Wish(self::candidates(['water']), 3, 10.0));
+        $full = CorrectionSearch::advise($batch, StyleBook::get('fish-sauce-dip')->target, new CorrectionLimits(self::candidates(['water']), 3, 10.0));
         self::assertSame([], $full->corrections);
         self::assertStringContainsString('capacity', $full->notes[0]);
     }
 
     public function test_says_so_when_there_is_nothing_to_correct_or_to_correct_with(): void
     {
-        $target = Target::of(['salt' => Window::between(1.0, 2.0)]);
+        $target = Target::of(['salt' => TargetRange::between(1.0, 2.0)]);
         $batch = self::mix(['100 g water', '1.5 g salt']);
-        $wish = new Wish(self::candidates(['water']));
+        $limits = new CorrectionLimits(self::candidates(['water']));
 
-        self::assertStringContainsString('nothing needs adding', CorrectionSearch::advise($batch, $target, $wish)->notes[0]);
-        self::assertStringContainsString('Nothing may be added', CorrectionSearch::advise($batch, $target, new Wish([]))->notes[0]);
-        self::assertStringContainsString('nothing in the pan', CorrectionSearch::advise(Mixture::nothing(), $target, $wish)->notes[0]);
-        $hopeless = CorrectionSearch::advise(self::mix(['100 g water']), $target, new Wish(self::candidates(['olive-oil'])));
+        self::assertStringContainsString('nothing needs adding', CorrectionSearch::advise($batch, $target, $limits)->notes[0]);
+        self::assertStringContainsString('Nothing may be added', CorrectionSearch::advise($batch, $target, new CorrectionLimits([]))->notes[0]);
+        self::assertStringContainsString('nothing in the pan', CorrectionSearch::advise(Mixture::nothing(), $target, $limits)->notes[0]);
+        $hopeless = CorrectionSearch::advise(self::mix(['100 g water']), $target, new CorrectionLimits(self::candidates(['olive-oil'])));
         self::assertSame([], $hopeless->corrections);
         self::assertNotSame([], $hopeless->notes);
     }
@@ -247,7 +247,7 @@ final class CorrectionSearchTest extends TestCase
     {
         $family = StyleBook::get($style);
 
-        return CorrectionSearch::advise(self::mix($lines), $family->target, new Wish(self::candidates($with ?? $family->correctors), $most));
+        return CorrectionSearch::advise(self::mix($lines), $family->target, new CorrectionLimits(self::candidates($with ?? $family->correctors), $most));
     }
 
     /**
@@ -258,6 +258,6 @@ final class CorrectionSearchTest extends TestCase
     {
         $batch = self::mix($lines);
 
-        return CorrectionSearch::advise($batch, Complaint::named($complaint)->target(Taste::ofMixture($batch)), new Wish(self::candidates($with), $most));
+        return CorrectionSearch::advise($batch, Complaint::named($complaint)->target(Taste::ofMixture($batch)), new CorrectionLimits(self::candidates($with), $most));
     }
 }

@@ -7,20 +7,20 @@ namespace Tests\core\Correction;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Correction\Advice;
 use Vinculum\Correction\Candidate;
-use Vinculum\Correction\Counsel;
-use Vinculum\Correction\Drafting;
-use Vinculum\Correction\Lever;
+use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\DesignSetup;
+use Vinculum\Correction\StepCost;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Mixture;
 use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TargetShift;
+use Vinculum\Sensory\Taste;
+use Vinculum\Sensory\TasteLoad;
 use Vinculum\Style\StyleBook;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Move;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Taste;
-use Vinculum\Taste\TasteLoad;
 
 /** Levers, designs, targets of one's own, and the ways out that are no additions. */
 final class EngineTest extends TestCase
@@ -30,19 +30,19 @@ final class EngineTest extends TestCase
         $batch = Balance::of(self::formula(['500 g water', '60 g sugar', '30 g cider vinegar', '8 g salt', '1 g msg', '1 g cayenne']))->load();
         foreach (['salt' => Axis::Salt, 'white-sugar' => Axis::Sweet, 'white-vinegar' => Axis::Sour, 'msg' => Axis::Umami, 'habanero' => Axis::Heat] as $key => $axis) {
             $candidate = Candidate::of(Catalogue::shipped()->get($key));
-            $lever = Lever::in($batch, $candidate);
-            self::assertSame($axis, $lever?->axis, $key);
-            $after = $batch->plus($candidate->perGram, $lever->grams)->taste();
+            $cost = StepCost::in($batch, $candidate);
+            self::assertSame($axis, $cost?->axis, $key);
+            $after = $batch->plus($candidate->perGram, $cost->grams)->taste();
             self::assertEqualsWithDelta(1.0, $batch->taste()->stepsTo($after)[$axis->value], 1e-3, $key);
-            self::assertArrayNotHasKey($axis->value, $lever->also);
+            self::assertArrayNotHasKey($axis->value, $cost->also);
         }
-        self::assertNull(Lever::in($batch, Candidate::of(Catalogue::shipped()->get('water'))));
+        self::assertNull(StepCost::in($batch, Candidate::of(Catalogue::shipped()->get('water'))));
     }
 
     public function test_a_design_stands_inside_its_style_from_an_empty_bench(): void
     {
         foreach (StyleBook::all() as $style) {
-            $design = Drafting::draft(self::formula([]), $style, null, 1000.0, Catalogue::shipped(), Measures::Metric);
+            $design = DesignSetup::draft(self::formula([]), $style, null, 1000.0, Catalogue::shipped(), Measures::Metric);
             $mixture = Mixture::nothing();
             foreach ($design->lines as $line) {
                 self::assertGreaterThan(0.0, $line->grams);
@@ -61,7 +61,7 @@ final class EngineTest extends TestCase
     {
         $reached = 0;
         foreach (StyleBook::all() as $style) {
-            $reached += Drafting::draft(self::formula([]), $style, null, 1000.0, Catalogue::shipped(), Measures::Metric)->distance < 0.5 ? 1 : 0;
+            $reached += DesignSetup::draft(self::formula([]), $style, null, 1000.0, Catalogue::shipped(), Measures::Metric)->distance < 0.5 ? 1 : 0;
         }
 
         self::assertGreaterThanOrEqual(20, $reached);
@@ -70,7 +70,7 @@ final class EngineTest extends TestCase
     public function test_locked_lines_stay_and_the_free_ones_are_found(): void
     {
         $style = StyleBook::get('fish-sauce-dip');
-        $design = Drafting::draft(self::formula(['60 g fish sauce [lock]', '1 g sugar', '1 g lime juice', "1 bird's eye chilli", '1 clove garlic [lock]']), $style, 'water', 260.0, Catalogue::shipped(), Measures::Metric);
+        $design = DesignSetup::draft(self::formula(['60 g fish sauce [lock]', '1 g sugar', '1 g lime juice', "1 bird's eye chilli", '1 clove garlic [lock]']), $style, 'water', 260.0, Catalogue::shipped(), Measures::Metric);
 
         self::assertSame([], array_diff(array_map(static fn($line): string => $line->ingredient->key, $design->lines), ['water', 'white-sugar', 'lime-juice', 'birds-eye-chilli']));
         self::assertLessThan(0.5, $design->distance);
@@ -79,14 +79,14 @@ final class EngineTest extends TestCase
 
     public function test_an_impossible_wish_gets_the_nearest_and_is_told_what_stands_in_the_way(): void
     {
-        $design = Drafting::draft(self::formula(['40 g salt [lock]', '10 g sugar']), StyleBook::get('ketchup'), 'water', 300.0, Catalogue::shipped(), Measures::Metric);
+        $design = DesignSetup::draft(self::formula(['40 g salt [lock]', '10 g sugar']), StyleBook::get('ketchup'), 'water', 300.0, Catalogue::shipped(), Measures::Metric);
         $said = implode(' ', $design->hindrances);
 
         self::assertStringContainsString('Salt ends', $said);
         self::assertStringContainsString('locked lines bring too much', $said);
         self::assertStringContainsString('nothing that may be used brings any', $said);
         $this->expectException(\InvalidArgumentException::class);
-        Drafting::draft(self::formula(['400 g ketchup [lock]']), StyleBook::get('ketchup'), null, 300.0, Catalogue::shipped(), Measures::Metric);
+        DesignSetup::draft(self::formula(['400 g ketchup [lock]']), StyleBook::get('ketchup'), null, 300.0, Catalogue::shipped(), Measures::Metric);
     }
 
     public function test_a_liked_batch_becomes_a_target_that_words_move(): void
@@ -95,12 +95,12 @@ final class EngineTest extends TestCase
         $target = Target::around($liked);
         self::assertSame(0.0, $target->distance($liked));
         foreach (['a little sharper' => [Axis::Sour, 1.0], 'sweeter' => [Axis::Sweet, 1.5], 'much less salty' => [Axis::Salt, -3.0], 'A touch hotter' => [Axis::Heat, 0.5], 'less sweet' => [Axis::Sweet, -1.5]] as $words => [$axis, $steps]) {
-            $move = Move::fromWords($words);
+            $move = TargetShift::fromWords($words);
             self::assertSame([$axis, $steps], [$move?->axis, $move?->steps], $words);
             $window = $move->apply($target)->window($axis);
             self::assertEqualsWithDelta($liked->stepsOn($axis) + $steps, ($axis->steps((float) $window?->low) + $axis->steps((float) $window?->high)) / 2.0, 1e-6, $words);
         }
-        self::assertNull(Move::fromWords('bluer'));
+        self::assertNull(TargetShift::fromWords('bluer'));
         self::assertNull($target->without(Axis::Heat)->window(Axis::Heat));
     }
 
@@ -133,13 +133,13 @@ final class EngineTest extends TestCase
         $style = StyleBook::get('vinaigrette');
         $tight = self::formula(['90 ml olive oil [lock]', '1 tsp cider vinegar', '1 tsp dijon mustard', '¼ tsp salt']);
         $grams = array_sum(array_map(static fn($line): float => $line->grams->value ?? 0.0, $tight->lines));
-        $kept = Drafting::draft($tight, $style, null, $grams, Catalogue::shipped(), Measures::Metric);
-        $grown = Drafting::withRoom($tight, $style, $grams, Catalogue::shipped(), Measures::Metric);
+        $kept = DesignSetup::draft($tight, $style, null, $grams, Catalogue::shipped(), Measures::Metric);
+        $grown = DesignSetup::withRoom($tight, $style, $grams, Catalogue::shipped(), Measures::Metric);
 
         self::assertGreaterThan(1.0, $kept->distance);
         self::assertLessThan(0.5, $grown->distance);
         $roomy = self::formula(['60 g fish sauce', '60 g sugar', '60 g lime juice', '120 g water']);
-        self::assertEquals(Drafting::draft($roomy, StyleBook::get('fish-sauce-dip'), null, 300.0, Catalogue::shipped(), Measures::Metric), Drafting::withRoom($roomy, StyleBook::get('fish-sauce-dip'), 300.0, Catalogue::shipped(), Measures::Metric));
+        self::assertEquals(DesignSetup::draft($roomy, StyleBook::get('fish-sauce-dip'), null, 300.0, Catalogue::shipped(), Measures::Metric), DesignSetup::withRoom($roomy, StyleBook::get('fish-sauce-dip'), 300.0, Catalogue::shipped(), Measures::Metric));
     }
 
     private static function formula(array $lines): Formula
@@ -153,6 +153,6 @@ final class EngineTest extends TestCase
      */
     private static function counsel(array $lines, string $style, ?array $with): Advice
     {
-        return Counsel::for(Balance::of(self::formula($lines)), StyleBook::get($style), null, $with, 3, null, Catalogue::shipped(), Measures::Metric);
+        return CorrectionSetup::for(Balance::of(self::formula($lines)), StyleBook::get($style), null, $with, 3, null, Catalogue::shipped(), Measures::Metric);
     }
 }

@@ -6,15 +6,15 @@ namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
 use Tests\core\Python;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Correction\Candidate;
+use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\Objective;
-use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Mixture;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\TasteLoad;
 use Vinculum\Style\StyleBook;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\TasteLoad;
 
 /** The corrections of seeded random batches against SciPy's Nelder–Mead over every support (optimum.py). */
 final class IndependentOptimumTest extends TestCase
@@ -44,7 +44,7 @@ final class IndependentOptimumTest extends TestCase
             $keys = $style->correctors;
             shuffle($keys);
             $candidates = array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), array_slice($keys, 0, self::CANDIDATES));
-            $advice = CorrectionSearch::advise($batch, $style->target, new Wish($candidates));
+            $advice = CorrectionSearch::advise($batch, $style->target, new CorrectionLimits($candidates));
             $found[] = min([$advice->distanceBefore, ...array_map(static fn($one): float => $one->distanceAfter, $advice->corrections)]);
             $windows = [];
             foreach (Axis::cases() as $axis) {

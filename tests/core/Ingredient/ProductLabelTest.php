@@ -6,16 +6,16 @@ namespace Tests\core\Ingredient;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Vinculum\Chemistry\Acidity;
+use Vinculum\Chemistry\Component;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\LabelFault;
 use Vinculum\Ingredient\ProductLabel;
-use Vinculum\Mixture\Acidity;
-use Vinculum\Mixture\Component;
 use Vinculum\Quantity\Measures;
-use Vinculum\Reading\LineResolver;
-use Vinculum\Taste\Taste;
+use Vinculum\Recipe\Resolution\LineResolver;
+use Vinculum\Sensory\Taste;
 
 final class ProductLabelTest extends TestCase
 {

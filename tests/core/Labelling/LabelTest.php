@@ -45,7 +45,7 @@ final class LabelTest extends TestCase
     {
         $keys = Catalogue::shipped()->keys();
         $this->limitTo(60)->forAll(Generators::vector(12, Generators::choose(0, count($keys) - 1)), Generators::vector(12, Generators::choose(1, 900)))->then(static function (array $which, array $grams) use ($keys): void {
-            $lines = array_map(static fn(int $index, int $amount): \Vinculum\Reading\ResolvedLine => \Vinculum\Reading\ResolvedLine::ofGrams(Catalogue::shipped()->get($keys[$index]), \Vinculum\Quantity\Amount::within((float) $amount, 0.01)), $which, $grams);
+            $lines = array_map(static fn(int $index, int $amount): \Vinculum\Recipe\Resolution\ResolvedLine => \Vinculum\Recipe\Resolution\ResolvedLine::ofGrams(Catalogue::shipped()->get($keys[$index]), \Vinculum\Quantity\Amount::within((float) $amount, 0.01)), $which, $grams);
             $formula = Formula::of(array_values($lines));
             $label = Label::of($formula);
             $percents = array_map(static fn(LabelLine $line): float => $line->percent, $label->ingredients);

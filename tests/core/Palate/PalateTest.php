@@ -8,10 +8,10 @@ use PHPUnit\Framework\TestCase;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Palate\Palate;
 use Vinculum\Palate\Tasting;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TargetRange;
 use Vinculum\Style\StyleBook;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Target;
-use Vinculum\Taste\Window;
 
 final class PalateTest extends TestCase
 {
@@ -82,7 +82,7 @@ final class PalateTest extends TestCase
 
     public function test_what_is_below_its_threshold_is_not_judged_just_right_but_may_be_missed(): void
     {
-        $family = Target::of(['heat' => Window::between(0.0, Axis::Heat->valueAt(10.0))]);
+        $family = Target::of(['heat' => TargetRange::between(0.0, Axis::Heat->valueAt(10.0))]);
         $shift = static fn(float $score): float => Palate::learned($family, [new Tasting(['heat' => 0.0], ['heat' => $score])])->ideals['heat']->shift();
 
         self::assertSame(0.0, $shift(0.0));
@@ -107,7 +107,7 @@ final class PalateTest extends TestCase
 
     private static function family(float $low, float $high): Target
     {
-        return Target::of(['sour' => Window::between(Axis::Sour->valueAt($low), Axis::Sour->valueAt($high))]);
+        return Target::of(['sour' => TargetRange::between(Axis::Sour->valueAt($low), Axis::Sour->valueAt($high))]);
     }
 
     private static function tasting(float $steps, float $score): Tasting

@@ -8,8 +8,8 @@ use PHPUnit\Framework\TestCase;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Palate\DilutionSeries;
 use Vinculum\Palate\Staircase;
-use Vinculum\Taste\Axis;
-use Vinculum\Taste\Taste;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
 
 final class StaircaseTest extends TestCase
 {

@@ -7,10 +7,10 @@ namespace Tests\core\Planning;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
-use Vinculum\Planning\Job;
-use Vinculum\Planning\Placed;
 use Vinculum\Planning\PlanFault;
+use Vinculum\Planning\SauceTasks;
 use Vinculum\Planning\Schedule;
+use Vinculum\Planning\ScheduledTask;
 use Vinculum\Planning\Task;
 
 final class ScheduleTest extends TestCase
@@ -23,7 +23,7 @@ final class ScheduleTest extends TestCase
     {
         $schedule = Schedule::backwards([self::job('Relish', 20, 40, 480)], self::moment('2026-11-28 18:00'), self::moment('2026-11-23 08:00'), 1);
 
-        self::assertSame(['prepare', 'cook', 'rest', 'fill'], array_map(static fn(Placed $one): string => $one->task->kind, $schedule->tasks));
+        self::assertSame(['prepare', 'cook', 'rest', 'fill'], array_map(static fn(ScheduledTask $one): string => $one->task->kind, $schedule->tasks));
         self::assertSame('2026-11-28 18:00', $schedule->tasks[3]->end->format('Y-m-d H:i'));
         self::assertSame('2026-11-28 09:45', $schedule->tasks[2]->start->format('Y-m-d H:i'), 'eight hours before the jars');
     }
@@ -56,7 +56,7 @@ final class ScheduleTest extends TestCase
 
     public function test_a_hot_sauce_cools_at_once_and_the_rest_grows_instead(): void
     {
-        $job = new Job('Relish', [new Task('cook', 'Simmer', 40.0, true, true), new Task('cool', 'Cool it', 60.0, false, false), new Task('rest', 'Rest overnight', 600.0, false, false), new Task('fill', 'Fill', 15.0, false, true)]);
+        $job = new SauceTasks('Relish', [new Task('cook', 'Simmer', 40.0, true, true), new Task('cool', 'Cool it', 60.0, false, false), new Task('rest', 'Rest overnight', 600.0, false, false), new Task('fill', 'Fill', 15.0, false, true)]);
         [$cook, $cool, $rest, $fill] = Schedule::backwards([$job], self::moment('2026-11-28 11:00'), self::moment('2026-11-23 08:00'), 1)->tasks;
 
         self::assertSame('22:00', $cook->end->format('H:i'), 'cooked before bedtime');
@@ -67,7 +67,7 @@ final class ScheduleTest extends TestCase
     {
         $schedule = Schedule::backwards([self::job('Dip', 15, 20, 0)], self::moment('2026-11-28 12:00'), self::moment('2026-11-23 08:00'), 1);
 
-        self::assertSame(['prepare', 'cook', 'rest', 'fill'], array_map(static fn(Placed $one): string => $one->task->kind, $schedule->tasks));
+        self::assertSame(['prepare', 'cook', 'rest', 'fill'], array_map(static fn(ScheduledTask $one): string => $one->task->kind, $schedule->tasks));
     }
 
     /** Clocks go back on 25 October 2026 and forward on 29 March 2026 in Berlin: a rest of 12 hours is 12 hours either way. */
@@ -84,7 +84,7 @@ final class ScheduleTest extends TestCase
     public function test_on_any_day_no_two_are_at_one_ring_and_nothing_is_late(): void
     {
         $this->limitTo(120)->forAll(Generators::vector(5, Generators::choose(5, 240)), Generators::vector(5, Generators::choose(0, 2000)), Generators::choose(1, 2), Generators::choose(0, 60 * 24 * 20))->then(static function (array $cooks, array $rests, int $rings, int $minute): void {
-            $jobs = array_values(array_map(static fn(int $cook, int $rest): Job => self::job("Sauce {$cook}", 15, $cook, $rest), $cooks, $rests));
+            $jobs = array_values(array_map(static fn(int $cook, int $rest): SauceTasks => self::job("Sauce {$cook}", 15, $cook, $rest), $cooks, $rests));
             $ready = self::moment('2026-10-15 00:00')->modify("+{$minute} minutes");
             $schedule = Schedule::backwards($jobs, $ready, self::moment('2026-06-01 08:00'), $rings);
 
@@ -93,24 +93,24 @@ final class ScheduleTest extends TestCase
                 self::assertLessThanOrEqual($ready, $one->end);
                 [$wanted, $found] = [(int) round(60.0 * $one->task->minutes), $one->end->getTimestamp() - $one->start->getTimestamp()];
                 $one->task->kind === 'rest' ? self::assertGreaterThanOrEqual($wanted, $found) : self::assertSame($wanted, $found);
-                $atOnce = array_filter($schedule->tasks, static fn(Placed $other): bool => $other->task->needsHob && $other->start <= $one->start && $other->end > $one->start);
+                $atOnce = array_filter($schedule->tasks, static fn(ScheduledTask $other): bool => $other->task->needsHob && $other->start <= $one->start && $other->end > $one->start);
                 if ($one->task->needsHob) {
                     self::assertLessThanOrEqual($rings, count($atOnce));
                 }
             }
             foreach (array_keys($jobs) as $job) {
-                $own = array_values(array_filter($schedule->tasks, static fn(Placed $one): bool => $one->job === $job));
+                $own = array_values(array_filter($schedule->tasks, static fn(ScheduledTask $one): bool => $one->job === $job));
                 for ($index = 1; $index < count($own); ++$index) {
                     self::assertGreaterThanOrEqual($own[$index - 1]->end, $own[$index]->start, 'nothing begins before what it needs is done');
                 }
-                self::assertSame(array_map(static fn(Task $task): string => $task->kind, $jobs[$job]->tasks), array_map(static fn(Placed $one): string => $one->task->kind, $own));
+                self::assertSame(array_map(static fn(Task $task): string => $task->kind, $jobs[$job]->tasks), array_map(static fn(ScheduledTask $one): string => $one->task->kind, $own));
             }
         });
     }
 
-    private static function job(string $title, float $prepare, float $cook, float $rest): Job
+    private static function job(string $title, float $prepare, float $cook, float $rest): SauceTasks
     {
-        return new Job($title, [new Task('prepare', 'Prepare', $prepare, false, true), new Task('cook', 'Simmer', $cook, true, true), new Task('rest', 'Rest', $rest, false, false), new Task('fill', 'Fill', 15.0, false, true)]);
+        return new SauceTasks($title, [new Task('prepare', 'Prepare', $prepare, false, true), new Task('cook', 'Simmer', $cook, true, true), new Task('rest', 'Rest', $rest, false, false), new Task('fill', 'Fill', 15.0, false, true)]);
     }
 
     private static function moment(string $when): \DateTimeImmutable

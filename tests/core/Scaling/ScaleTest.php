@@ -8,18 +8,18 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Contract\ScaleShape;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Mixture\Mixture;
-use Vinculum\Mixture\Volume;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\Rounding;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaledLine;
 use Vinculum\Scaling\ScaleFault;
-use Vinculum\Scaling\Wanted;
+use Vinculum\Scaling\TargetSize;
+use Vinculum\Sensory\TasteLoad;
 use Vinculum\Style\StyleBook;
-use Vinculum\Taste\TasteLoad;
 
 final class ScaleTest extends TestCase
 {
@@ -28,7 +28,7 @@ final class ScaleTest extends TestCase
     public function test_jars_are_filled_to_their_head_space_from_the_finished_sauce(): void
     {
         $formula = self::formula(self::SAUCE, '900 ml');
-        $wanted = Wanted::amount('6 x 250 ml, 2 x 100 ml', $formula, Measures::Metric);
+        $wanted = TargetSize::amount('6 x 250 ml, 2 x 100 ml', $formula, Measures::Metric);
 
         self::assertEqualsWithDelta(0.95 * 1700.0 / 900.0, $wanted->factor, 1e-9);
         $fill = self::scale($formula, $wanted)->fill;
@@ -50,15 +50,15 @@ final class ScaleTest extends TestCase
     {
         $water = self::formula(['500.9 g water']);
 
-        self::assertEqualsWithDelta($factor, Wanted::amount($asked, $water, Measures::Metric)->factor, 0.01 * $factor);
+        self::assertEqualsWithDelta($factor, TargetSize::amount($asked, $water, Measures::Metric)->factor, 0.01 * $factor);
     }
 
     public function test_portions_and_the_limiting_ingredient(): void
     {
         $formula = self::formula(self::SAUCE, '900 ml');
 
-        self::assertEqualsWithDelta(0.4, Wanted::portions('12', '30 ml', $formula, Measures::Metric)->factor, 1e-9);
-        $limited = Wanted::have('damsons 340 g', $formula, Catalogue::shipped(), Measures::Metric);
+        self::assertEqualsWithDelta(0.4, TargetSize::portions('12', '30 ml', $formula, Measures::Metric)->factor, 1e-9);
+        $limited = TargetSize::have('damsons 340 g', $formula, Catalogue::shipped(), Measures::Metric);
         self::assertEqualsWithDelta([340.0 / 1200.0, 'damson'], [$limited->factor, $limited->limitedBy], 1e-9);
     }
 
@@ -66,13 +66,13 @@ final class ScaleTest extends TestCase
     {
         $formula = self::formula(self::SAUCE, '900 ml');
 
-        self::assertEqualsWithDelta(Wanted::amount('6 x 250 ml', $formula, Measures::Metric)->factor / 0.95, Wanted::amount('6 x 250 ml', $formula, Measures::Metric, loss: 0.05)->factor, 1e-9);
+        self::assertEqualsWithDelta(TargetSize::amount('6 x 250 ml', $formula, Measures::Metric)->factor / 0.95, TargetSize::amount('6 x 250 ml', $formula, Measures::Metric, loss: 0.05)->factor, 1e-9);
     }
 
     public function test_every_amount_can_be_measured_or_says_a_way_out(): void
     {
         foreach ([0.05, 0.3, 1.0, 2.7, 40.0] as $factor) {
-            foreach (self::scale(self::formula(self::SAUCE, '900 ml'), Wanted::factor((string) $factor))->lines as $line) {
+            foreach (self::scale(self::formula(self::SAUCE, '900 ml'), TargetSize::factor((string) $factor))->lines as $line) {
                 self::assertNotNull($line->exactGrams);
                 self::assertEqualsWithDelta($factor * ($line->line->grams->value ?? 0.0), $line->exactGrams, 1e-9);
                 if ($line->measure === null) {
@@ -92,18 +92,18 @@ final class ScaleTest extends TestCase
     public function test_strong_things_are_held_back_when_a_recipe_grows(): void
     {
         $formula = self::formula(['1 kg plums', '10 g salt', '4 g cayenne', '300 g sugar']);
-        $held = Scale::of($formula, Wanted::factor('4'), Measures::Metric, holdsBack: true)->lines;
+        $held = Scale::of($formula, TargetSize::factor('4'), Measures::Metric, holdsBack: true)->lines;
 
         self::assertEqualsWithDelta([4000.0, 30.0, 12.0, 1200.0], array_map(static fn(ScaledLine $line): float => (float) $line->grams, $held), 1.0);
         self::assertSame('Held back: taste, then add up to 40 g in all.', $held[1]->note);
         self::assertEqualsWithDelta([40.0, -25.0], [$held[1]->exactGrams, $held[1]->errorPercent], 2.0);
         self::assertNull($held[0]->note);
-        self::assertNull(Scale::of($formula, Wanted::factor('0.5'), Measures::Metric, holdsBack: true)->lines[1]->note, 'a smaller one needs no caution');
+        self::assertNull(Scale::of($formula, TargetSize::factor('0.5'), Measures::Metric, holdsBack: true)->lines[1]->note, 'a smaller one needs no caution');
     }
 
     public function test_a_mix_for_what_is_too_small_holds_what_was_asked(): void
     {
-        $lines = self::scale(self::formula(['500 g sugar', '100 ml water', '¼ tsp cayenne']), Wanted::factor('0.1'))->lines;
+        $lines = self::scale(self::formula(['500 g sugar', '100 ml water', '¼ tsp cayenne']), TargetSize::factor('0.1'))->lines;
         self::assertSame(1, preg_match('/mix 1 g of cayenne pepper with ([\d.]+) g of white sugar and use ([\d.]+) g/', (string) $lines[2]->note, $found));
 
         self::assertEqualsWithDelta((float) $lines[2]->exactGrams, (float) $found[2] / (1.0 + (float) $found[1]), 0.05 * (float) $lines[2]->exactGrams);
@@ -111,7 +111,7 @@ final class ScaleTest extends TestCase
 
     public function test_counts_become_counts_with_their_weight(): void
     {
-        $lines = self::scale(self::formula(self::SAUCE), Wanted::factor('1.6'))->lines;
+        $lines = self::scale(self::formula(self::SAUCE), TargetSize::factor('1.6'))->lines;
 
         self::assertSame('1½, about 225 g', $lines[3]->measure);
         self::assertMatchesRegularExpression('/^(4½|5) cloves, about \d+ g$/', (string) $lines[7]->measure);
@@ -159,7 +159,7 @@ final class ScaleTest extends TestCase
     {
         foreach ([0.7, 3.0, 12.0] as $factor) {
             $formula = self::formula(self::SAUCE, '900 ml');
-            $scale = self::scale($formula, Wanted::factor((string) $factor));
+            $scale = self::scale($formula, TargetSize::factor((string) $factor));
             $sum = array_sum(array_map(static fn(ScaledLine $line): float => (float) $line->grams, $scale->lines));
             self::assertEqualsWithDelta($sum, $scale->mixed->grams(), 1e-6);
             foreach (Balance::of($formula)->taste->stepsTo(Balance::of($formula->times($factor))->taste) as $moved) {
@@ -172,38 +172,38 @@ final class ScaleTest extends TestCase
     public function test_the_cook_is_the_water_that_leaves_the_pan(): void
     {
         $formula = self::formula(['1000 g water', '200 g sugar'], '600 g');
-        $cook = self::scale($formula, Wanted::factor('1'), '24 cm', 'Simmer until syrupy')->cook;
+        $cook = self::scale($formula, TargetSize::factor('1'), '24 cm', 'Simmer until syrupy')->cook;
 
         self::assertEqualsWithDelta(600.0, $cook['evaporate_grams'] ?? 0.0, 1e-6);
         self::assertEqualsWithDelta(600.0, $cook['pan_reads_grams'] ?? 0.0, 1e-6);
         self::assertEqualsWithDelta(0.6 / (7.0 * M_PI / 4.0 * 0.24 ** 2) * 60.0, $cook['minutes']['value'] ?? 0.0, 1e-6);
-        $double = self::scale($formula, Wanted::factor('2'), '24 cm', 'Simmer')->cook;
+        $double = self::scale($formula, TargetSize::factor('2'), '24 cm', 'Simmer')->cook;
         self::assertEqualsWithDelta(2.0, ($double['minutes']['value'] ?? 0.0) / ($cook['minutes']['value'] ?? 1.0), 1e-6, 'in the same pan time grows with mass');
-        $wide = self::scale($formula, Wanted::factor('2'), '34 cm', 'Simmer')->cook;
+        $wide = self::scale($formula, TargetSize::factor('2'), '34 cm', 'Simmer')->cook;
         self::assertLessThan($double['minutes']['value'] ?? 0.0, $wide['minutes']['value'] ?? 0.0, 'in a wider pan it falls');
-        self::assertNull(self::scale($formula, Wanted::factor('1'))->cook);
-        self::assertNull(self::scale(self::formula(['1000 g water']), Wanted::factor('1'), '24 cm')->cook);
+        self::assertNull(self::scale($formula, TargetSize::factor('1'))->cook);
+        self::assertNull(self::scale(self::formula(['1000 g water']), TargetSize::factor('1'), '24 cm')->cook);
     }
 
     public function test_a_pan_too_full_to_boil_says_the_most_that_fits(): void
     {
-        $notes = self::scale(self::formula(['1000 g water']), Wanted::factor('5'), '24 x 12 cm')->notes;
+        $notes = self::scale(self::formula(['1000 g water']), TargetSize::factor('5'), '24 x 12 cm')->notes;
         self::assertMatchesRegularExpression('/more than two thirds of the pan.*2 goes, or scale by at most 3\.6/', $notes[0]);
-        self::assertStringContainsString('names no width', self::scale(self::formula(['1000 g water']), Wanted::factor('1'), 'the big one')->notes[0]);
+        self::assertStringContainsString('names no width', self::scale(self::formula(['1000 g water']), TargetSize::factor('1'), 'the big one')->notes[0]);
     }
 
     public function test_what_cannot_be_is_said_with_what_could(): void
     {
         $formula = self::formula(self::SAUCE);
         foreach ([
-            'no factor' => static fn() => Wanted::factor('0'),
-            'up to 10000' => static fn() => Wanted::factor('1e6'),
-            'names no volume' => static fn() => Wanted::amount('a lot', $formula, Measures::Metric),
-            '"0 x 250 ml" names no' => static fn() => Wanted::amount('0 x 250 ml', $formula, Measures::Metric),
-            'It has damson, cider vinegar' => static fn() => Wanted::have('200 g mango', $formula, Catalogue::shipped(), Measures::Metric),
-            'says no amount' => static fn() => Wanted::have('mango', $formula, Catalogue::shipped(), Measures::Metric),
-            'nothing to scale' => static fn() => Wanted::amount('1 l', self::formula(['salt to taste']), Measures::Metric),
-            'nothing in the recipe' => static fn() => self::scale(self::formula([]), Wanted::factor('2')),
+            'no factor' => static fn() => TargetSize::factor('0'),
+            'up to 10000' => static fn() => TargetSize::factor('1e6'),
+            'names no volume' => static fn() => TargetSize::amount('a lot', $formula, Measures::Metric),
+            '"0 x 250 ml" names no' => static fn() => TargetSize::amount('0 x 250 ml', $formula, Measures::Metric),
+            'It has damson, cider vinegar' => static fn() => TargetSize::have('200 g mango', $formula, Catalogue::shipped(), Measures::Metric),
+            'says no amount' => static fn() => TargetSize::have('mango', $formula, Catalogue::shipped(), Measures::Metric),
+            'nothing to scale' => static fn() => TargetSize::amount('1 l', self::formula(['salt to taste']), Measures::Metric),
+            'nothing in the recipe' => static fn() => self::scale(self::formula([]), TargetSize::factor('2')),
         ] as $message => $wrong) {
             try {
                 $wrong();
@@ -217,7 +217,7 @@ final class ScaleTest extends TestCase
     public function test_its_shape_is_the_contracts_and_its_lines_read_back(): void
     {
         $formula = self::formula([...self::SAUCE, 'salt to taste', '3 tbsp zorp'], '900 ml');
-        $json = ScaleShape::of(self::scale($formula, Wanted::factor('2.3')), null, Measures::Metric);
+        $json = ScaleShape::of(self::scale($formula, TargetSize::factor('2.3')), null, Measures::Metric);
 
         self::assertSame(['factor', 'limited_by', 'lines', 'batch', 'fill', 'cook', 'axes_before', 'axes_after', 'notes'], array_slice(array_keys($json), 0, 9));
         self::assertSame(['ingredient', 'text', 'grams', 'exact_grams', 'measure', 'error_percent', 'note'], array_slice(array_keys($json['lines'][0]), 0, 7));
@@ -231,7 +231,7 @@ final class ScaleTest extends TestCase
         self::assertGreaterThan(0.0, Volume::millilitres($again->mixed()));
     }
 
-    private static function scale(Formula $formula, Wanted $wanted, ?string $pan = null, string $method = ''): Scale
+    private static function scale(Formula $formula, TargetSize $wanted, ?string $pan = null, string $method = ''): Scale
     {
         return Scale::of($formula, $wanted, Measures::Metric, null, $pan, $method);
     }

@@ -6,9 +6,9 @@ namespace Tests\core\Style;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Sensory\Axis;
 use Vinculum\Style\StyleBook;
-use Vinculum\Style\WindowDerivation;
-use Vinculum\Taste\Axis;
+use Vinculum\Style\TargetRangeDerivation;
 
 final class StyleBookTest extends TestCase
 {
@@ -25,10 +25,10 @@ final class StyleBookTest extends TestCase
     public function test_windows_are_the_span_of_at_least_three_references_padded_by_a_step(): void
     {
         foreach (StyleBook::all() as $style) {
-            $references = WindowDerivation::references($style->key, Catalogue::shipped());
+            $references = TargetRangeDerivation::references($style->key, Catalogue::shipped());
             self::assertGreaterThanOrEqual(3, count($references), $style->key);
             self::assertCount($style->references, $references);
-            foreach (WindowDerivation::windows($references) as $axis => $window) {
+            foreach (TargetRangeDerivation::windows($references) as $axis => $window) {
                 self::assertEquals($window, $style->target->window(Axis::from($axis)), "{$style->key} {$axis}: run bin/derive-windows");
             }
             foreach ($references as $reference) {
@@ -39,7 +39,7 @@ final class StyleBookTest extends TestCase
 
     public function test_padding_is_exactly_one_step(): void
     {
-        foreach (WindowDerivation::references('tomato-barbecue', Catalogue::shipped()) as $reference) {
+        foreach (TargetRangeDerivation::references('tomato-barbecue', Catalogue::shipped()) as $reference) {
             $salts[] = $reference->salt;
         }
         $window = StyleBook::get('tomato-barbecue')->target->window(Axis::Salt);

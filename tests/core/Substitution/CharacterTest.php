@@ -8,9 +8,9 @@ use PHPUnit\Framework\TestCase;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\ProductLabel;
-use Vinculum\Substitution\Character;
-use Vinculum\Substitution\Reason;
-use Vinculum\Substitution\Work;
+use Vinculum\Substitution\AromaProfile;
+use Vinculum\Substitution\Role;
+use Vinculum\Substitution\SwapReason;
 
 final class CharacterTest extends TestCase
 {
@@ -41,15 +41,15 @@ final class CharacterTest extends TestCase
 
         self::assertTrue($own->isOwn());
         self::assertSame('cider-vinegar', $own->kind());
-        self::assertSame(1.0, Character::of($own)->kinship(self::character('cider-vinegar')));
-        self::assertSame(self::works('cider-vinegar'), array_map(static fn(Work $work): string => $work->key, Work::of($own)));
+        self::assertSame(1.0, AromaProfile::of($own)->kinship(self::character('cider-vinegar')));
+        self::assertSame(self::works('cider-vinegar'), array_map(static fn(Role $role): string => $role->key, Role::of($own)));
     }
 
     /** Common practice: a spoon of dried for three of fresh; by the clove about a fifth of garlic powder, by weight. */
     public function test_strength_goes_by_the_spoon(): void
     {
         $catalogue = Catalogue::shipped();
-        $herbs = array_values(array_filter(Work::of($catalogue->get('basil')), static fn(Work $work): bool => $work->key === 'basil-oregano'))[0];
+        $herbs = array_values(array_filter(Role::of($catalogue->get('basil')), static fn(Role $role): bool => $role->key === 'basil-oregano'))[0];
         [$fresh, $dried] = [$catalogue->get('basil'), $catalogue->get('dried-basil')];
 
         self::assertEqualsWithDelta(3.0, (9.0 / (float) $fresh->density) / ((float) $herbs->equallyStrong($fresh, 9.0, $dried) / (float) $dried->density), 1e-9);
@@ -61,7 +61,7 @@ final class CharacterTest extends TestCase
     {
         foreach ([[['dust'], []], [[], ['carnivore']]] as [$allergens, $diets]) {
             try {
-                Reason::cannotEat($allergens, $diets);
+                SwapReason::cannotEat($allergens, $diets);
                 self::fail('refused');
             } catch (\InvalidArgumentException $fault) {
                 self::assertStringContainsString('is no allergen and no diet', $fault->getMessage());
@@ -69,7 +69,7 @@ final class CharacterTest extends TestCase
         }
         foreach ([0, 13] as $month) {
             try {
-                Reason::outOfSeason($month);
+                SwapReason::outOfSeason($month);
                 self::fail('refused');
             } catch (\InvalidArgumentException $fault) {
                 self::assertStringContainsString('from 1 to 12', $fault->getMessage());
@@ -79,24 +79,24 @@ final class CharacterTest extends TestCase
 
     public function test_who_tolerates_what(): void
     {
-        $vegan = Reason::cannotEat([], ['vegan']);
+        $vegan = SwapReason::cannotEat([], ['vegan']);
         $catalogue = Catalogue::shipped();
         foreach (['mayonnaise' => false, 'honey' => false, 'fish-sauce' => false, 'soy-sauce' => true, 'vegan-mayonnaise' => true, 'salt' => true, 'lemon-curd' => false] as $key => $tolerates) {
             self::assertSame($tolerates, $vegan->tolerates($catalogue->get($key)), $key);
         }
-        self::assertFalse(Reason::cannotEat(['soya'], [])->tolerates($catalogue->get('soy-sauce')));
-        self::assertTrue(Reason::missing()->tolerates($catalogue->get('soy-sauce')));
+        self::assertFalse(SwapReason::cannotEat(['soya'], [])->tolerates($catalogue->get('soy-sauce')));
+        self::assertTrue(SwapReason::missing()->tolerates($catalogue->get('soy-sauce')));
     }
 
-    private static function character(string $key): Character
+    private static function character(string $key): AromaProfile
     {
-        return Character::of(self::ingredient($key));
+        return AromaProfile::of(self::ingredient($key));
     }
 
     /** @return list<string> */
     private static function works(string $key): array
     {
-        return array_map(static fn(Work $work): string => $work->key, Work::of(self::ingredient($key)));
+        return array_map(static fn(Role $role): string => $role->key, Role::of(self::ingredient($key)));
     }
 
     private static function ingredient(string $key): Ingredient

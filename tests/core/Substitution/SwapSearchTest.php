@@ -13,10 +13,10 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Substitution\Conversion;
-use Vinculum\Substitution\Reason;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
 use Vinculum\Substitution\SwapFault;
+use Vinculum\Substitution\SwapReason;
 use Vinculum\Substitution\SwapSearch;
 
 final class SwapSearchTest extends TestCase
@@ -107,7 +107,7 @@ final class SwapSearchTest extends TestCase
             $formula = self::formula($lines, $yield);
             $before = Balance::of($formula)->taste;
             foreach (array_keys($lines) as $line) {
-                foreach (self::search($formula, $line, Reason::missing())->substitutes() as $swap) {
+                foreach (self::search($formula, $line, SwapReason::missing())->substitutes() as $swap) {
                     $moved = $before->stepsTo(Balance::of($swap->applied($formula))->taste);
                     self::assertEqualsWithDelta($moved, $swap->changeSteps, 1e-9);
                     self::assertEqualsWithDelta(sqrt(array_sum(array_map(static fn(float $one): float => $one ** 2, $moved))), $swap->residual, 1e-9);
@@ -126,7 +126,7 @@ final class SwapSearchTest extends TestCase
     public function test_ranked_by_residual_to_a_quarter_then_kinship_then_compensations(): void
     {
         foreach ([2, 3, 5, 6] as $line) {
-            $swaps = self::search(self::formula(self::SAUCE), $line - 1, Reason::missing())->substitutes();
+            $swaps = self::search(self::formula(self::SAUCE), $line - 1, SwapReason::missing())->substitutes();
             self::assertGreaterThan(2, count($swaps));
             $ranks = array_map(static fn(Swap $one): array => [round(4 * $one->residual), -$one->kinship, count($one->compensations)], $swaps);
             $sorted = $ranks;
@@ -141,7 +141,7 @@ final class SwapSearchTest extends TestCase
         $formula = self::formula(self::SAUCE);
         $before = Balance::of($formula)->taste;
         foreach (['honey' => 2, 'red-wine-vinegar' => 1, 'tamari' => 4] as $key => $line) {
-            $swap = self::search($formula, $line, Reason::missing())->with(Catalogue::shipped()->get($key));
+            $swap = self::search($formula, $line, SwapReason::missing())->with(Catalogue::shipped()->get($key));
             self::assertNotNull($swap);
             $best = INF;
             for ($grams = 1.0; $grams < 500.0; $grams *= 1.02) {
@@ -155,36 +155,36 @@ final class SwapSearchTest extends TestCase
     public function test_reasons_decide_who_may_stand_in(): void
     {
         $sauce = self::formula(self::SAUCE);
-        foreach (self::search($sauce, 4, Reason::cannotEat(['soya'], []))->substitutes() as $swap) {
+        foreach (self::search($sauce, 4, SwapReason::cannotEat(['soya'], []))->substitutes() as $swap) {
             self::assertNotContains('soya', $swap->ingredient->allergens);
             self::assertContains('soya', $swap->allergensRemoved);
         }
-        foreach (self::search(self::formula(['1 kg damsons', '300 g sugar']), 0, Reason::outOfSeason(1))->substitutes() as $swap) {
-            self::assertTrue(Reason::isInSeason($swap->ingredient->key, 1), $swap->ingredient->key);
+        foreach (self::search(self::formula(['1 kg damsons', '300 g sugar']), 0, SwapReason::outOfSeason(1))->substitutes() as $swap) {
+            self::assertTrue(SwapReason::isInSeason($swap->ingredient->key, 1), $swap->ingredient->key);
         }
-        $milder = self::search($sauce, 5, Reason::milder())->substitutes();
+        $milder = self::search($sauce, 5, SwapReason::milder())->substitutes();
         self::assertNotSame([], $milder);
         foreach ($milder as $swap) {
             self::assertEqualsWithDelta(-2.5, $swap->changeSteps['heat'], 1.0, $swap->ingredient->key);
         }
-        foreach (self::search(self::formula(['100 ml maple syrup', '200 ml cider vinegar']), 0, Reason::cheaper())->substitutes() as $swap) {
+        foreach (self::search(self::formula(['100 ml maple syrup', '200 ml cider vinegar']), 0, SwapReason::cheaper())->substitutes() as $swap) {
             self::assertNotContains($swap->ingredient->key, FactsFile::named('costs')['high']->list('of'));
         }
-        $priced = self::search(self::formula(['100 g honey', '200 ml cider vinegar']), 0, Reason::cheaper(['honey' => 1.0, 'white-sugar' => 2.0]))->substitutes();
+        $priced = self::search(self::formula(['100 g honey', '200 ml cider vinegar']), 0, SwapReason::cheaper(['honey' => 1.0, 'white-sugar' => 2.0]))->substitutes();
         self::assertNotContains('white-sugar', array_map(static fn(Swap $one): string => $one->ingredient->key, $priced));
     }
 
     /** A season that runs over the turn of the year. */
     public function test_seasons(): void
     {
-        self::assertSame([true, true, false, true], array_map(static fn(int $month): bool => Reason::isInSeason('pear', $month), [8, 1, 5, 12]));
-        self::assertTrue(Reason::isInSeason('salt', 2));
+        self::assertSame([true, true, false, true], array_map(static fn(int $month): bool => SwapReason::isInSeason('pear', $month), [8, 1, 5, 12]));
+        self::assertTrue(SwapReason::isInSeason('salt', 2));
     }
 
     public function test_a_creamy_sauce_made_vegan_is_vegan_and_near_what_it_was(): void
     {
         $formula = self::formula(self::CREAMY);
-        $conversion = Conversion::of($formula, Reason::cannotEat([], ['vegan']), Catalogue::shipped(), Measures::Us);
+        $conversion = Conversion::of($formula, SwapReason::cannotEat([], ['vegan']), Catalogue::shipped(), Measures::Us);
 
         self::assertSame([], $conversion->stuck);
         self::assertSame([0, 1], array_map(static fn(Swap $one): int => $one->line, $conversion->swaps));
@@ -195,11 +195,11 @@ final class SwapSearchTest extends TestCase
 
     public function test_without_soya_and_without_added_sugar(): void
     {
-        $soya = Conversion::of(self::formula(self::SAUCE), Reason::cannotEat(['soya'], []), Catalogue::shipped(), Measures::Us);
+        $soya = Conversion::of(self::formula(self::SAUCE), SwapReason::cannotEat(['soya'], []), Catalogue::shipped(), Measures::Us);
         self::assertNotContains('soya', Balance::of($soya->formula)->allergens());
         self::assertCount(1, $soya->swaps);
 
-        $sugar = Conversion::of(self::formula(['200 g white sugar', '100 ml cider vinegar', '300 g tinned tomatoes', '100 ml water']), Reason::cannotEat([], ['no-added-sugar']), Catalogue::shipped(), Measures::Us);
+        $sugar = Conversion::of(self::formula(['200 g white sugar', '100 ml cider vinegar', '300 g tinned tomatoes', '100 ml water']), SwapReason::cannotEat([], ['no-added-sugar']), Catalogue::shipped(), Measures::Us);
         self::assertContains('no-added-sugar', Balance::of($sugar->formula)->diets());
         self::assertLessThan(1.0, $sugar->residual);
     }
@@ -207,7 +207,7 @@ final class SwapSearchTest extends TestCase
     public function test_what_nothing_can_replace_is_said(): void
     {
         $formula = self::formula(['200 g double cream', '100 g lemon curd', '1 tsp salt']);
-        $conversion = Conversion::of($formula, Reason::cannotEat([], ['vegan']), Catalogue::shipped(), Measures::Us);
+        $conversion = Conversion::of($formula, SwapReason::cannotEat([], ['vegan']), Catalogue::shipped(), Measures::Us);
 
         self::assertSame([1], $conversion->stuck);
         self::assertSame([0], array_map(static fn(Swap $one): int => $one->line, $conversion->swaps));
@@ -217,7 +217,7 @@ final class SwapSearchTest extends TestCase
 
     public function test_a_locked_line_is_not_taken_from(): void
     {
-        $swap = self::search(self::formula(['200 g sugar', '1 cup water [lock]', '½ cup cider vinegar', '1 tsp salt']), 0, Reason::missing())->with(Catalogue::shipped()->get('honey'));
+        $swap = self::search(self::formula(['200 g sugar', '1 cup water [lock]', '½ cup cider vinegar', '1 tsp salt']), 0, SwapReason::missing())->with(Catalogue::shipped()->get('honey'));
         foreach ($swap->compensations ?? [] as $one) {
             self::assertNotSame(1, $one->line);
         }
@@ -228,7 +228,7 @@ final class SwapSearchTest extends TestCase
     {
         foreach ([[['10 g salt'], 3, 'There is no line 4'], [['3 tbsp zorp'], 0, 'names no ingredient'], [['salt to taste'], 0, 'has no amount'], [[], 0, 'no ingredient line']] as [$lines, $line, $message]) {
             try {
-                self::search(self::formula($lines), $line, Reason::missing());
+                self::search(self::formula($lines), $line, SwapReason::missing());
                 self::fail($message);
             } catch (SwapFault $fault) {
                 self::assertStringContainsString($message, $fault->getMessage());
@@ -239,7 +239,7 @@ final class SwapSearchTest extends TestCase
     public function test_its_shape_is_the_contracts_and_its_lines_read_back(): void
     {
         $formula = self::formula(self::SAUCE);
-        $json = SwapShape::of($formula, 2, self::search($formula, 2, Reason::missing())->substitutes(), null, Measures::Us);
+        $json = SwapShape::of($formula, 2, self::search($formula, 2, SwapReason::missing())->substitutes(), null, Measures::Us);
 
         self::assertSame([3, 'white-sugar'], [$json['line'], $json['ingredient']]);
         foreach ($json['candidates'] as $candidate) {
@@ -268,7 +268,7 @@ final class SwapSearchTest extends TestCase
                 continue;
             }
             $before = Balance::of($formula)->allergens();
-            foreach (self::search($formula, 0, Reason::missing())->substitutes() as $swap) {
+            foreach (self::search($formula, 0, SwapReason::missing())->substitutes() as $swap) {
                 foreach ([...$swap->changeSteps, $swap->grams, $swap->residual, $swap->misfit, $swap->kinship] as $figure) {
                     self::assertTrue(is_finite($figure), "{$name} → {$swap->ingredient->key}");
                 }
@@ -306,13 +306,13 @@ final class SwapSearchTest extends TestCase
     /** @param list<string> $lines */
     private static function swap(array $lines, int $line, string $for): Swap
     {
-        $swap = self::search(self::formula($lines), $line - 1, Reason::missing())->with(Catalogue::shipped()->get($for));
+        $swap = self::search(self::formula($lines), $line - 1, SwapReason::missing())->with(Catalogue::shipped()->get($for));
         self::assertNotNull($swap);
 
         return $swap;
     }
 
-    private static function search(Formula $formula, int $line, Reason $reason): SwapSearch
+    private static function search(Formula $formula, int $line, SwapReason $reason): SwapSearch
     {
         return new SwapSearch($formula, $line, $reason, Catalogue::shipped(), Measures::Us);
     }

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Auth;
+
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** The door to the home network: who is in, coming in, and leaving. */
+final readonly class SessionController
+{
+    public function __construct(private SessionGuard $sessionGuard) {}
+
+    public function show(Request $request): JsonResponse
+    {
+        return new JsonResponse([
+            'addresses' => array_map(static fn(mixed $host): string => is_string($host) ? "http://{$host}:{$request->getPort()}" : '', config()->array('door.hosts')),
+            'came_in' => !OnlyOurs::isThisMachine($request),
+        ]);
+    }
+
+    public function enter(SessionRequest $request): JsonResponse|Response
+    {
+        try {
+            $cookies = $this->sessionGuard->enter($request, $request->passphrase());
+        } catch (TooManyAttempts $fault) {
+            return new JsonResponse(['message' => $fault->getMessage()], 429, ['Retry-After' => (string) $fault->seconds]);
+        }
+
+        if ($cookies === null) {
+            return new JsonResponse(['message' => 'That is not the passphrase. It was set on the machine the kitchen runs on; there, ./vinculum passphrase sets a new one.'], 422);
+        }
+        $answer = new Response('', 204);
+        foreach ($cookies as $cookie) {
+            $answer->headers->setCookie($cookie);
+        }
+
+        return $answer;
+    }
+
+    public function leave(Request $request): Response
+    {
+        return (new Response('', 204))->withCookie($this->sessionGuard->leave($request));
+    }
+}

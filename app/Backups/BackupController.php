@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Backups;
+
+use App\Http\Faults;
+use Illuminate\Http\JsonResponse;
+
+/** When the last copy of the kitchen was made, and whether it opens. */
+final readonly class BackupController
+{
+    private const SHOWN = 20;
+
+    public function index(): JsonResponse
+    {
+        $backups = Backups::ofThisKitchen();
+
+        return new JsonResponse(['epoch' => $backups->epoch(), 'copies' => array_map(static fn(array $copy): array => ['name' => $copy['name'], 'why' => $copy['why'], 'bytes' => $copy['bytes'], 'at' => $copy['at'], 'opens' => $backups->opens($copy['file'])], array_slice($backups->all(), 0, self::SHOWN))]);
+    }
+
+    public function store(): JsonResponse
+    {
+        return $this->attempt(static fn() => Backups::ofThisKitchen()->make(null, 'by-hand', new \DateTimeImmutable()), 201);
+    }
+
+    public function putBack(string $name): JsonResponse
+    {
+        return $this->attempt(static function () use ($name): void {
+            $backups = Backups::ofThisKitchen();
+            foreach ($backups->all() as $copy) {
+                if ($copy['name'] === $name) {
+                    $backups->putBack($copy['file'], new \DateTimeImmutable());
+
+                    return;
+                }
+            }
+            throw BackupFault::notThere($name);
+        }, 200);
+    }
+
+    private function attempt(callable $work, int $status): JsonResponse
+    {
+        try {
+            $work();
+        } catch (BackupFault $fault) {
+            throw Faults::in('copy', $fault);
+        }
+
+        return $this->index()->setStatusCode($status);
+    }
+}

@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Batches;
+
+use App\CookSessions\CookSessionService;
+use App\CookSessions\StoredCookEvent;
+use App\Pantry\Pantry;
+use App\Recipes\BalanceService;
+use App\Recipes\SauceEdit;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Connection;
+use Illuminate\Support\Str;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\FinishedBatch;
+use Vinculum\Chemistry\Volume;
+use Vinculum\Comparison\BatchLesson;
+use Vinculum\Comparison\BrandEffect;
+use Vinculum\Comparison\Comparison;
+use Vinculum\Contract\BalanceShape;
+use Vinculum\Contract\ComparisonShape;
+use Vinculum\Contract\KeepShape;
+use Vinculum\Contract\LabelShape;
+use Vinculum\Keeping\BatchSplit;
+use Vinculum\Keeping\Keep;
+use Vinculum\Labelling\Label;
+use Vinculum\Planning\Shopping;
+use Vinculum\Quantity\KitchenNumber;
+
+/** The record of batches: what was made, how it keeps, what it cost, where its jars went, what was learned. */
+final readonly class BatchLog
+{
+    private const MOST_BATCHES = 60;
+    /** A line that makes less of what doubt the lines bring is not blamed for a gap. */
+    private const MAKES_THE_DOUBT = 0.3;
+
+    public function __construct(private BatchService $batchService, private CookSessionService $cookSessions, private BalanceService $balanceService, private Pantry $pantry, private Connection $database) {}
+
+    /** @return array<string, mixed> all that is known of one batch */
+    public function record(Batch $batch): array
+    {
+        $balance = $this->batchService->balance($batch);
+        $keep = Keep::of($balance);
+        $made = self::made($batch);
+        $cost = Shopping::cost($balance->formula, $this->pantry->shelf());
+        $planned = FinishedBatch::of($this->balanceService->formula(SauceEdit::asKept($batch)))->mixture->grams() * ($this->cookSessions->planIfAny($batch)->scale->factor ?? 1.0);
+
+        return [
+            'made_on' => $made->toDateString(),
+            'use_by' => $made->addDays((int) floor($keep->days['high']))->toDateString(),
+            'code' => self::code($batch),
+            'yield' => ['grams' => round($balance->mixture->grams(), 1), 'millilitres' => round(Volume::millilitres($balance->mixture), 1), 'planned_grams' => round($planned, 1)],
+            'measured' => $this->batchService->measured($batch),
+            'cost' => ['total' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced']],
+            'keep' => KeepShape::of($keep),
+            'label' => LabelShape::of(Label::of($balance->formula), $balance),
+            'jars' => array_map(self::jar(...), self::jars($batch)),
+            'events' => array_values($batch->happenings->map(static fn(StoredCookEvent $one): array => ['id' => $one->id, 'kind' => $one->kind, 'figures' => (object) $one->figures, 'words' => $one->words, 'at' => $one->at, 'says' => self::says($one, $batch->lines)])->all()),
+        ];
+    }
+
+    /**
+     * @param list<string> $uses
+     *
+     * @return array<string, mixed>
+     */
+    public function split(Batch $batch, array $uses, float $kilograms, float $people): array
+    {
+        return BatchSplit::of($this->batchService->balance($batch), $uses, $kilograms, $people);
+    }
+
+    /**
+     * Jars that were filled, each with a code of its own.
+     *
+     * @throws TooMuch when they hold more than there is
+     */
+    public function fill(Batch $batch, float $millilitres, int $count, ?string $wentTo): void
+    {
+        $this->database->transaction(fn() => $this->fillFrom($batch, $millilitres, $count, $wentTo));
+    }
+
+    /** With the write lock held, so that what others fill meanwhile is counted. */
+    private function fillFrom(Batch $batch, float $millilitres, int $count, ?string $wentTo): void
+    {
+        $jars = self::jars($batch);
+        $filled = array_sum(array_map(static fn(Jar $jar): float => $jar->ml, $jars));
+        $there = Volume::millilitres($this->batchService->balance($batch)->mixture);
+        if ($filled + $count * $millilitres > 1.1 * $there) {
+            throw new TooMuch(sprintf('The batch is %s, and %s are in jars already: %d of %s is more than is left.', KitchenNumber::millilitres($there), KitchenNumber::millilitres($filled), $count, KitchenNumber::millilitres($millilitres)));
+        }
+        for ($jar = 1; $jar <= $count; ++$jar) {
+            Jar::query()->create(['batch_id' => $batch->id, 'code' => self::code($batch) . '-' . (count($jars) + $jar), 'ml' => $millilitres, 'went_to' => $wentTo]);
+        }
+    }
+
+    /** @return array<string, mixed> every batch of a sauce over time, and what they teach */
+    public function over(int $sauce): array
+    {
+        $batches = Batch::query()->with(['doses', 'tastings', 'happenings'])->where('sauce_id', $sauce)->latest()->orderByDesc('id')->limit(self::MOST_BATCHES)->get()->reverse()->values();
+        [$rows, $gaps] = [[], []];
+        /** @var Batch $batch */
+        foreach ($batches as $batch) {
+            $balance = $this->batchService->balance($batch);
+            $edit = SauceEdit::asKept($batch);
+            $measured = $this->batchService->measured($batch);
+            array_push($gaps, ...self::gaps($this->batchService->estimated($batch), $measured));
+            $rows[] = [
+                'id' => $batch->id,
+                'code' => self::code($batch),
+                'version' => $batch->version,
+                'at' => $batch->created_at?->toIso8601String(),
+                'grams' => round($balance->mixture->grams(), 1),
+                'is_cooked' => $batch->wish !== null,
+                'axes' => BalanceShape::axes($balance->axes, $this->balanceService->style($edit)?->target, $this->balanceService->own($edit)),
+                'measured' => $measured,
+                'tastings' => array_values($batch->tastings->map(static fn(Tasting $one): array => ['at' => $one->tasted_at->toIso8601String(), 'scores' => (object) $one->scores, 'words' => $one->words, 'food' => $one->food])->all()),
+            ];
+        }
+        $catalogue = $this->balanceService->catalogue();
+
+        return [
+            'batches' => $rows,
+            'learned' => array_map(static fn(BatchLesson $one): array => ['ingredient' => $one->ingredient, 'name' => $catalogue->has($one->ingredient) ? $catalogue->get($one->ingredient)->name : $one->ingredient, 'figure' => $one->figure, 'gap' => round($one->gap, 2), 'batches' => $one->batches], BatchLesson::from($gaps)),
+        ];
+    }
+
+    /** @return array<string, mixed> what changed between two batches, and how the taste changed with it */
+    public function between(Batch $before, Batch $after): array
+    {
+        [$was, $is] = [$this->batchService->balance($before), $this->batchService->balance($after)];
+        $style = $this->balanceService->style(SauceEdit::asKept($after));
+
+        return [
+            ...ComparisonShape::of(Comparison::of($was->formula, $is->formula, $after->measures), $was, $is, $style?->target),
+            'brands' => array_map(static fn(BrandEffect $one): string => $one->words(), BrandEffect::between($was->formula, $is->formula)),
+            'tasted' => ['before' => self::tasted($before), 'after' => self::tasted($after)],
+        ];
+    }
+
+    public static function code(Batch $batch): string
+    {
+        $initials = Str::upper(implode('', array_map(static fn(string $word): string => mb_substr($word, 0, 1), array_slice(preg_split('/[^\pL]+/u', $batch->title, -1, PREG_SPLIT_NO_EMPTY) ?: ['S'], 0, 3))));
+
+        return sprintf('%s%s-%d', $initials === '' ? 'S' : $initials, self::made($batch)->format('ymd'), $batch->id);
+    }
+
+    private static function made(Batch $batch): CarbonImmutable
+    {
+        return $batch->created_at ?? CarbonImmutable::now();
+    }
+
+    /** @return list<Jar> */
+    private static function jars(Batch $batch): array
+    {
+        /** @var list<Jar> $jars */
+        $jars = Jar::query()->where('batch_id', $batch->id)->orderBy('id')->get()->all();
+
+        return $jars;
+    }
+
+    /** @return array<string, mixed> */
+    private static function jar(Jar $jar): array
+    {
+        return ['id' => $jar->id, 'code' => $jar->code, 'ml' => $jar->ml, 'went_to' => $jar->went_to, 'finished_at' => $jar->finished_at?->toIso8601String()];
+    }
+
+    /**
+     * Measured less estimated, laid at the door of the line that makes most of the doubt.
+     *
+     * @param array{ph: array{value: float, estimate: float|null, low: float|null, high: float|null}|null, solids: array{value: float, estimate: float}|null} $measured
+     *
+     * @return list<array{ingredient: string, figure: string, gap: float}>
+     */
+    private static function gaps(Balance $balance, array $measured): array
+    {
+        $gaps = [];
+        foreach ([['solids', $balance->figures['dissolved_solids'], $measured['solids']], ['ph', $balance->ph, $measured['ph']]] as [$figure, $reading, $found]) {
+            if ($reading === null || $found === null || $found['estimate'] === null) {
+                continue;
+            }
+            $shares = array_filter($reading->shares, static fn(float $share, int $line): bool => $line >= 0 && $share > 0.0, ARRAY_FILTER_USE_BOTH);
+            arsort($shares);
+            $line = array_key_first($shares);
+            $ingredient = $balance->formula->lines[$line ?? -1]->ingredient->key ?? null;
+            if ($line !== null && $ingredient !== null && $shares[$line] >= self::MAKES_THE_DOUBT * array_sum($shares)) {
+                $gaps[] = ['ingredient' => $ingredient, 'figure' => $figure, 'gap' => $found['value'] - $found['estimate']];
+            }
+        }
+
+        return $gaps;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function tasted(Batch $batch): array
+    {
+        return array_values($batch->tastings->map(static fn(Tasting $one): array => ['at' => $one->tasted_at->toIso8601String(), 'scores' => (object) $one->scores, 'words' => $one->words, 'food' => $one->food])->all());
+    }
+
+    /** @param list<string> $lines of the batch, as written */
+    private static function says(StoredCookEvent $one, array $lines): string
+    {
+        $figure = static fn(string $name): float => (float) ($one->figures[$name] ?? 0.0);
+
+        return match ($one->kind) {
+            'measured' => sprintf('%s went in: %s', KitchenNumber::grams($figure('grams')), $lines[(int) $figure('line')] ?? sprintf('line %d', (int) $figure('line') + 1)),
+            'rebalanced' => 'the rest was rebalanced',
+            'step-started' => sprintf('step %d began', (int) $figure('step') + 1),
+            'step-done' => sprintf('step %d done', (int) $figure('step') + 1),
+            'timer-started' => sprintf('a timer of %s min began', KitchenNumber::plain($figure('minutes'), 1)),
+            'timer-stopped' => 'a timer was stopped',
+            'pan-empty' => sprintf('the empty pan weighs %s', KitchenNumber::grams($figure('grams'))),
+            'pan-reads' => sprintf('pan and sauce weigh %s', KitchenNumber::grams($figure('grams'))),
+            'heat-off' => 'off the heat',
+            'temperature' => sprintf('%.1f °C', $figure('celsius')),
+            'ph' => sprintf('pH %.2f measured', $figure('ph')),
+            'solids' => sprintf('%.1f %% dissolved measured', $figure('percent')),
+            'undone' => 'an entry was taken back',
+            'finished' => 'into the jars',
+            default => (string) $one->words,
+        };
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Batches;
+
+use App\CookSessions\CookEventRequest;
+use App\CookSessions\CookSessionService;
+use App\CookSessions\StoredCookEvent;
+use App\Http\Faults;
+use App\Recipes\BalanceService;
+use App\Recipes\FormulaRequest;
+use App\Recipes\Sauce;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Validation\ValidationException;
+use Vinculum\Contract\KeepShape;
+use Vinculum\Keeping\Keep;
+
+/** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
+final readonly class BatchLogController
+{
+    /** What can be written into the record of any batch. */
+    private const ENTRIES = ['note', 'ph', 'solids', 'undone'];
+
+    public function __construct(private BatchLog $batchLog, private CookSessionService $cookSessions) {}
+
+    public function over(int $sauce): JsonResponse
+    {
+        Sauce::query()->findOrFail($sauce);
+
+        return new JsonResponse($this->batchLog->over($sauce));
+    }
+
+    public function show(int $batch): JsonResponse
+    {
+        return $this->answer(self::find($batch));
+    }
+
+    public function write(int $batch, CookEventRequest $request): JsonResponse
+    {
+        $found = self::find($batch);
+        if (!in_array($request->kind(), self::ENTRIES, true)) {
+            throw ValidationException::withMessages(['kind' => 'Into the record go ' . implode(', ', self::ENTRIES) . '.']);
+        }
+        if ($request->kind() === 'note' && $request->words() === null) {
+            throw ValidationException::withMessages(['words' => 'Write the note first.']);
+        }
+        $figures = $request->figures();
+        if (isset($figures['event']) && !StoredCookEvent::query()->where('batch_id', $batch)->whereKey((int) $figures['event'])->exists()) {
+            throw ValidationException::withMessages(['event' => 'There is no such entry in this batch.']);
+        }
+        $this->cookSessions->happen($found, $request->kind(), $figures, [], $request->words(), $request->at(StoredCookEvent::now()), $request->key());
+
+        return $this->answer($found, 201);
+    }
+
+    public function fill(int $batch, JarRequest $request): JsonResponse
+    {
+        $found = self::find($batch);
+        try {
+            $this->batchLog->fill($found, $request->millilitres(), $request->count(), $request->wentTo());
+        } catch (TooMuch $fault) {
+            throw Faults::in('ml', $fault);
+        }
+
+        return $this->answer($found, 201);
+    }
+
+    public function jar(int $jar, Request $request): JsonResponse
+    {
+        $told = $request->validate(['went_to' => ['sometimes', 'nullable', 'string', 'max:200'], 'finished' => ['sometimes', 'boolean']], ['went_to' => 'Where it went is longer than 200 letters.', 'finished' => 'Say whether it is finished.']);
+        $found = Jar::query()->findOrFail($jar);
+        if (array_key_exists('went_to', $told)) {
+            $found->went_to = is_string($told['went_to']) && $told['went_to'] !== '' ? $told['went_to'] : null;
+        }
+        if (array_key_exists('finished', $told)) {
+            $found->finished_at = $request->boolean('finished') ? Carbon::now()->toImmutable() : null;
+        }
+        $found->save();
+
+        return $this->answer(self::find($found->batch_id));
+    }
+
+    public function split(int $batch, SplitRequest $request): JsonResponse
+    {
+        return new JsonResponse($this->batchLog->split(self::find($batch), $request->uses(), $request->kilograms(), $request->people()));
+    }
+
+    public function between(int $before, int $after): JsonResponse
+    {
+        return new JsonResponse($this->batchLog->between(self::find($before), self::find($after)));
+    }
+
+    public function keep(FormulaRequest $request, BalanceService $balanceService): JsonResponse
+    {
+        return new JsonResponse(KeepShape::of(Keep::of($balanceService->balance($request->edit()))));
+    }
+
+    private static function find(int $batch): Batch
+    {
+        return Batch::query()->with(['doses', 'tastings'])->findOrFail($batch);
+    }
+
+    private function answer(Batch $batch, int $status = 200): JsonResponse
+    {
+        return new JsonResponse($this->batchLog->record($batch), $status);
+    }
+}

@@ -1,0 +1,299 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Batches;
+
+use App\CookSessions\CookSessionService;
+use App\Palate\PalateService;
+use App\Recipes\BalanceService;
+use App\Recipes\Sauce;
+use App\Recipes\SauceEdit;
+use App\Recipes\SauceService;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Connection;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\FinishedBatch;
+use Vinculum\Balance\Formula;
+use Vinculum\Contract\BalanceShape;
+use Vinculum\Correction\Advice;
+use Vinculum\Correction\Complaint;
+use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
+
+/** The batch at the stove: what is in it, what to add, and what the tongue said. */
+final readonly class BatchService
+{
+    /** The way back aims half-way between before and after the dose, within this many steps. */
+    private const WAY_BACK_WITHIN = 0.5;
+    private const STRENGTHS = ['little' => 0.5, 'clear' => 1.0, 'far' => 2.0];
+
+    public function __construct(private BalanceService $balanceService, private SauceService $sauceService, private PalateService $palateService, private CookSessionService $cookSessions, private Connection $database) {}
+
+    /** @return list<string> how strongly a word can be meant */
+    public static function strengths(): array
+    {
+        return array_keys(self::STRENGTHS);
+    }
+
+    /** @param float|null $panGrams as weighed; the formula's own weight when null */
+    public function start(int $sauce, ?float $panGrams): Batch
+    {
+        return $this->database->transaction(function () use ($sauce, $panGrams): Batch {
+            $version = $this->sauceService->keep($sauce);
+
+            return Batch::query()->create([
+                'sauce_id' => $sauce,
+                'version' => $version->number,
+                'title' => $version->title,
+                'style' => $version->style,
+                'measures' => $version->measures,
+                'yield' => $version->yield,
+                'part_ml' => $version->part_ml,
+                'lines' => $version->lines,
+                'method' => $version->method,
+                'pan' => $version->pan,
+                'pan_grams' => $panGrams,
+            ]);
+        });
+    }
+
+    /** Grams that the formula itself comes to, before any dose. */
+    public function formulaGrams(Batch $batch): float
+    {
+        return FinishedBatch::of($this->formula($batch))->mixture->grams();
+    }
+
+    /**
+     * What is in the pan, with what was measured of it.
+     *
+     * @param int|null $doses how many of its doses to count; all when null
+     */
+    public function balance(Batch $batch, ?int $doses = null): Balance
+    {
+        return Balance::of($this->inThePan($batch, $doses), $this->cookSessions->treatment($batch));
+    }
+
+    /** What is in the pan as the model has it, whatever was measured. */
+    public function estimated(Batch $batch): Balance
+    {
+        return Balance::of($this->inThePan($batch));
+    }
+
+    private function inThePan(Batch $batch, ?int $doses = null): Formula
+    {
+        $formula = $this->formula($batch);
+        $given = array_slice($batch->doses->all(), 0, $doses);
+
+        return $formula->times(self::factor($batch, $formula))->dosedWith(...array_merge([], ...array_map($this->lines(...), $given)));
+    }
+
+    /** @return array<string, mixed> the balance of what is in the pan now, as the contract shapes it */
+    public function report(Batch $batch): array
+    {
+        return $this->balanceService->reportOn($this->balance($batch), SauceEdit::asKept($batch));
+    }
+
+    /**
+     * What the instruments read of the batch, beside what the model had said.
+     *
+     * @return array{ph: array{value: float, estimate: float|null, low: float|null, high: float|null}|null, solids: array{value: float, estimate: float}|null}
+     */
+    public function measured(Batch $batch): array
+    {
+        $record = $this->cookSessions->treatment($batch);
+        if ($record->ph() === null && $record->solids === null) {
+            return ['ph' => null, 'solids' => null];
+        }
+        $balance = $this->estimated($batch);
+
+        return [
+            'ph' => $record->ph() === null ? null : ['value' => $record->ph(), 'estimate' => $balance->ph === null ? null : round($balance->ph->value, 2), 'low' => $balance->ph === null ? null : round($balance->ph->low, 2), 'high' => $balance->ph === null ? null : round($balance->ph->high, 2)],
+            'solids' => $record->solids === null ? null : ['value' => $record->solids, 'estimate' => round($balance->figures['dissolved_solids']->value, 1)],
+        ];
+    }
+
+    /** What is in the pan as far as it was measured: the cook's own amounts, or the formula's. */
+    private function formula(Batch $batch): Formula
+    {
+        return $this->cookSessions->asItGoes($batch) ?? $this->balanceService->formula(SauceEdit::asKept($batch));
+    }
+
+    /**
+     * What to add, for what the tongue says.
+     *
+     * @param list<array{complaint: string, strength: string}> $said
+     * @param bool                                             $isWayBack the last dose was too much
+     */
+    public function advise(Batch $batch, array $said, bool $isWayBack, ?float $capacityMillilitres): Advice
+    {
+        $edit = SauceEdit::asKept($batch);
+        $now = $this->balance($batch);
+        $family = $this->balanceService->own($edit) ?? $this->balanceService->style($edit)?->target;
+        $target = match (true) {
+            $isWayBack && $batch->doses->isNotEmpty() => Target::between($this->balance($batch, $batch->doses->count() - 1)->taste, $now->taste, self::WAY_BACK_WITHIN),
+            // at the pan the tongue is the judge: what it does not complain of is held where it is
+            $said !== [] => Complaint::together(self::meant($said), $now->taste),
+            default => $family,
+        };
+        if ($target === null) {
+            return new Advice($now->taste, Target::of([]), 0.0, [], ['Tap what the tongue says, and what to add is found.']);
+        }
+
+        return CorrectionSetup::towards($target, $now, $this->balanceService->usualAdditions($edit), 3, $capacityMillilitres, $this->balanceService->catalogue(), $batch->measures);
+    }
+
+    /**
+     * @param list<array{ingredient: string, grams: float, measure: string}> $additions
+     * @param list<array{complaint: string, strength: string}>               $said
+     */
+    public function dose(Batch $batch, array $additions, array $said, string $why): void
+    {
+        $this->database->transaction(function () use ($batch, $additions, $said, $why): void {
+            if ($said !== []) {
+                $this->taste($batch, ['said' => $said]);
+            }
+            $catalogue = $this->balanceService->catalogue();
+            $batch->doses()->create([
+                'why' => $why,
+                'additions' => array_map(static fn(array $one): array => [...$one, 'name' => $catalogue->get($one['ingredient'])->name, 'like' => $catalogue->get($one['ingredient'])->kind()], $additions),
+            ]);
+            $batch->load('doses');
+        });
+    }
+
+    /**
+     * Keeps a tasting with the balance of this moment.
+     *
+     * @param array{said?: list<array{complaint: string, strength: string}>, scores?: array<string, float>, temperature?: string|null, food?: string|null, words?: string|null, good?: bool} $told
+     */
+    public function taste(Batch $batch, array $told): Tasting
+    {
+        $edit = SauceEdit::asKept($batch);
+        $balance = $this->balance($batch);
+        $said = $told['said'] ?? [];
+        $good = ($told['good'] ?? false) ? Axis::each(static fn(): float => 0.0) : [];
+
+        $tasting = $batch->tastings()->create([
+            'sauce_id' => $batch->sauce_id,
+            'style' => $this->balanceService->style($edit)?->key,
+            'tasted_at' => CarbonImmutable::now(),
+            'temperature' => $told['temperature'] ?? null,
+            'food' => $told['food'] ?? null,
+            'words' => $told['words'] ?? null,
+            'said' => $said,
+            'scores' => [...$good, ...Complaint::scores(self::meant($said)), ...($told['scores'] ?? [])],
+            'steps' => self::steps($balance->taste),
+            'balance' => BalanceShape::axes($balance->axes, $this->balanceService->style($edit)?->target, $this->balanceService->own($edit)),
+        ]);
+        $this->palateService->tasted();
+
+        return $tasting;
+    }
+
+    /** @return list<string> the doses as lines of the sauce's own formula, in its size */
+    public function dosesAsLines(Batch $batch): array
+    {
+        $factor = $this->ofTheSauce($batch);
+        $spoons = Spoons::of($batch->measures);
+        $sums = [];
+        foreach ($batch->doses as $dose) {
+            foreach ($dose->additions as $one) {
+                $sums[$one['ingredient']] = ($sums[$one['ingredient']] ?? 0.0) + $one['grams'] / $factor;
+            }
+        }
+        $lines = [];
+        foreach ($sums as $key => $grams) {
+            $ingredient = $this->ingredient((string) $key, $batch);
+            if ($ingredient !== null) {
+                $lines[] = str_replace(' whole', '', $ingredient->measure($grams, $spoons)) . ' ' . mb_strtolower($ingredient->name);
+            }
+        }
+
+        return $lines;
+    }
+
+    /** Puts the doses into the sauce itself, as lines of its own, when it is still as the batch had it. */
+    public function intoTheSauce(Batch $batch): Sauce
+    {
+        return $this->database->transaction(function () use ($batch): Sauce {
+            $sauce = Sauce::query()->with('lines')->findOrFail($batch->sauce_id);
+            $this->sauceService->keep($sauce->id);
+            $edit = SauceEdit::asItStands($sauce);
+            $factor = $this->ofTheSauce($batch);
+            $balance = $this->balance($batch);
+            // a dose after the yield was measured makes more of it
+            $yield = $edit->yield === null || !$balance->isFinished ? $edit->yield : sprintf('%d g', round($balance->mixture->grams() / $factor));
+
+            return $this->sauceService->edit($sauce->id, $sauce->revision, $edit->withLines([...$edit->lines, ...$this->dosesAsLines($batch)], $yield));
+        });
+    }
+
+    /** How many times the sauce's own formula the batch is, before any dose. */
+    private function ofTheSauce(Batch $batch): float
+    {
+        $formula = $this->balanceService->formula(SauceEdit::asKept($batch));
+        $grams = FinishedBatch::of($formula)->mixture->grams();
+
+        return $batch->wish === null || $grams <= 0.0 ? self::factor($batch, $formula) : $this->formulaGrams($batch) / $grams;
+    }
+
+    private static function factor(Batch $batch, Formula $formula): float
+    {
+        $grams = FinishedBatch::of($formula)->mixture->grams();
+
+        return $batch->pan_grams === null || $grams <= 0.0 ? 1.0 : $batch->pan_grams / $grams;
+    }
+
+    /** @return list<ResolvedLine> */
+    private function lines(Dose $dose): array
+    {
+        $lines = [];
+        foreach ($dose->additions as $one) {
+            $catalogue = $this->balanceService->catalogue();
+            $key = $catalogue->has($one['ingredient']) ? $one['ingredient'] : $one['like'];
+            if ($catalogue->has($key)) {
+                $ingredient = $catalogue->get($key);
+                $lines[] = ResolvedLine::ofGrams($ingredient, Amount::within($one['grams'], $ingredient->texture->deviation()));
+            }
+        }
+
+        return $lines;
+    }
+
+    private function ingredient(string $key, Batch $batch): ?Ingredient
+    {
+        $catalogue = $this->balanceService->catalogue();
+        foreach ($batch->doses as $dose) {
+            foreach ($dose->additions as $one) {
+                if ($one['ingredient'] === $key && !$catalogue->has($key)) {
+                    $key = $one['like'];
+                }
+            }
+        }
+
+        return $catalogue->has($key) ? $catalogue->get($key) : null;
+    }
+
+    /**
+     * @param list<array{complaint: string, strength: string}> $said
+     *
+     * @return list<array{Complaint, float}>
+     */
+    private static function meant(array $said): array
+    {
+        return array_map(static fn(array $one): array => [Complaint::named($one['complaint']), self::STRENGTHS[$one['strength']] ?? 1.0], $said);
+    }
+
+    /** @return array<string, float> */
+    private static function steps(Taste $taste): array
+    {
+        return Axis::each(static fn(Axis $axis): float => round($taste->stepsOn($axis), 4));
+    }
+}

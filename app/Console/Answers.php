@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Balance\MeasuredYield;
+use Vinculum\Balance\Treatment;
+use Vinculum\Contract\AdviceShape;
+use Vinculum\Contract\BalanceShape;
+use Vinculum\Contract\IngredientShape;
+use Vinculum\Contract\KeepShape;
+use Vinculum\Contract\ScaleShape;
+use Vinculum\Contract\StyleShape;
+use Vinculum\Contract\SwapShape;
+use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\Pan;
+use Vinculum\Cooking\StagedCook;
+use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Exchange\Recipe;
+use Vinculum\Exchange\RecipeReader;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Keeping\Keep;
+use Vinculum\Scaling\Scale;
+use Vinculum\Style\StyleBook;
+use Vinculum\Style\StyleFamily;
+use Vinculum\Substitution\SwapFault;
+use Vinculum\Substitution\SwapSearch;
+
+/** Each command's answer, from the core. */
+final class Answers
+{
+    private const MOST_FOUND = 20;
+
+    public static function to(Call $call): Answer
+    {
+        return match ($call->command) {
+            'balance' => self::balance($call),
+            'advise' => self::advise($call),
+            'swap' => self::swap($call),
+            'scale' => self::scale($call),
+            'keep' => self::keep($call),
+            'ingredients' => self::ingredients($call),
+            'styles' => self::styles(),
+            default => throw WrongCall::unknownCommand($call->command),
+        };
+    }
+
+    private static function balance(Call $call): Answer
+    {
+        [$recipe, $style, $balance] = self::weigh($call);
+        $json = BalanceShape::of($balance, $recipe->title, $style, $call->measures());
+        $json['notes'] = [...self::notesOnRecipe($recipe, $call, $balance->isFinished), ...$balance->notes];
+
+        return new Answer($json, Printout::balance($balance, $recipe->title, $style) . Printout::notes($json['notes']));
+    }
+
+    private static function advise(Call $call): Answer
+    {
+        [$recipe, $style, $balance] = self::weigh($call);
+        $catalogue = Catalogue::shipped();
+        $advice = CorrectionSetup::for($balance, $style, $call->complaint(), $call->with($catalogue), $call->most(), self::capacity($call), $catalogue, $call->measures());
+        $json = AdviceShape::of($advice, $balance, $call->measures());
+        $json['notes'] = [...self::notesOnRecipe($recipe, $call, $balance->isFinished), ...$balance->notes, ...$advice->notes];
+
+        return new Answer($json, Printout::advice($advice, $balance) . Printout::notes($json['notes']));
+    }
+
+    private static function swap(Call $call): Answer
+    {
+        [, $style, $balance] = self::weigh($call);
+        $catalogue = Catalogue::shipped();
+        $formula = $balance->formula;
+        try {
+            $search = new SwapSearch($formula, $call->line(), $call->reason(), $catalogue, $call->measures());
+            $named = $call->substitute($catalogue);
+            $swaps = $named === null ? $search->substitutes() : [$search->with($catalogue->get($named)) ?? throw SwapFault::noAmountOf($catalogue->get($named)->name, $call->line() + 1)];
+        } catch (SwapFault $fault) {
+            throw WrongCall::badValue('--line', (string) ($call->line() + 1), rtrim($fault->getMessage(), '.'));
+        }
+
+        return new Answer(SwapShape::of($formula, $call->line(), $swaps, $style?->target, $call->measures()), Printout::swaps($formula->lines[$call->line()]->text, $swaps));
+    }
+
+    private static function scale(Call $call): Answer
+    {
+        [$recipe, $style, $balance] = self::weigh($call);
+        $wanted = $call->wanted($balance->formula, Catalogue::shipped());
+        $scale = Scale::of($balance->formula, $wanted, $call->measures(), $style?->target, $recipe->pan, implode(' ', $recipe->method));
+        $json = ScaleShape::of($scale, $style?->target, $call->measures());
+        $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$scale->notes];
+
+        return new Answer($json, Printout::scale($scale) . Printout::notes($json['notes']));
+    }
+
+    private static function keep(Call $call): Answer
+    {
+        [, , $balance] = self::weigh($call);
+        $keep = Keep::of($balance);
+
+        return new Answer(KeepShape::of($keep), Printout::keep($keep));
+    }
+
+    private static function ingredients(Call $call): Answer
+    {
+        $catalogue = Catalogue::shipped();
+        $search = $call->search();
+        $found = $search === null ? $catalogue->all() : array_map(static fn($match): Ingredient => $catalogue->get($match->key), $catalogue->names()->find($search, self::MOST_FOUND));
+
+        return new Answer(['ingredients' => array_map(IngredientShape::of(...), $found)], Printout::ingredients($found));
+    }
+
+    private static function styles(): Answer
+    {
+        $styles = StyleBook::all();
+
+        return new Answer(['styles' => array_map(StyleShape::of(...), $styles)], Printout::styles($styles));
+    }
+
+    private static function treatment(Recipe $recipe, Call $call): Treatment
+    {
+        $ph = $call->measured('--ph', 1.0, 11.0);
+
+        return MethodReader::treatment($recipe->method, new Treatment(false, $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0)));
+    }
+
+    /** @return array{Recipe, StyleFamily|null, Balance} */
+    private static function weigh(Call $call): array
+    {
+        $recipe = RecipeReader::read($call->contents());
+        $formula = Formula::fromTexts($recipe->texts(), Catalogue::shipped(), $call->measures(), $recipe->yield);
+        $cook = StagedCook::of($formula, $recipe->pan === null ? null : Pan::parse($recipe->pan), $recipe->method, null, $recipe->stages());
+        $key = $call->style() ?? $recipe->style;
+        $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;
+
+        return [$call->command === 'scale' ? $recipe : $recipe->withNotes($cook->notes), $style, Balance::of($cook->formula, self::treatment($recipe, $call))];
+    }
+
+    /** @return list<string> */
+    private static function notesOnRecipe(Recipe $recipe, Call $call, bool $isFinished): array
+    {
+        $notes = $recipe->notes;
+        if ($recipe->isCookedWithoutYield() && !$isFinished) {
+            $notes[] = 'The method cooks this, and no yield is given: the figures are of everything mixed. Add "Yield: 500 ml", as measured at the end, for those of the finished sauce.';
+        }
+
+        return [...$notes, ...self::notesOnStyle($recipe, $call)];
+    }
+
+    /** @return list<string> */
+    private static function notesOnStyle(Recipe $recipe, Call $call): array
+    {
+        return $call->style() === null && $recipe->style !== null && !StyleBook::has($recipe->style)
+            ? ["There is no style \"{$recipe->style}\", so nothing is compared with one; ./vinculum styles lists those there are."]
+            : [];
+    }
+
+    private static function capacity(Call $call): ?float
+    {
+        $text = $call->capacity();
+        if ($text === null) {
+            return null;
+        }
+
+        return MeasuredYield::parse($text, $call->measures())?->millilitres->value ?? throw WrongCall::badValue('--capacity', $text, 'name a volume such as "2 l"');
+    }
+}

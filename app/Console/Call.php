@@ -1,0 +1,232 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Vinculum\Balance\Formula;
+use Vinculum\Correction\Complaint;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\NameSearch;
+use Vinculum\Quantity\Measures;
+use Vinculum\Scaling\ScaleFault;
+use Vinculum\Scaling\TargetSize;
+use Vinculum\Style\StyleBook;
+use Vinculum\Substitution\SwapReason;
+
+/** A command line, taken apart and checked. */
+final readonly class Call
+{
+    private const MOST_BYTES = 5_000_001;
+
+    /** Options by command, each with whether it takes a value. */
+    private const OPTIONS = [
+        'balance' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false],
+        'advise' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--with' => true, '--most' => true, '--complaint' => true, '--capacity' => true],
+        'swap' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--line' => true, '--for' => true, '--without' => true],
+        'scale' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--to' => true, '--factor' => true, '--have' => true, '--serves' => true, '--portion' => true],
+        'keep' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--ph' => true, '--water-activity' => true],
+        'ingredients' => ['--json' => false, '--search' => true],
+        'styles' => ['--json' => false],
+    ];
+
+    /** @param array<string, string> $values of the options that take one */
+    private function __construct(public string $command, public bool $isJson, private bool $isStdin, private ?string $file, private array $values) {}
+
+    /**
+     * @param list<string> $arguments
+     *
+     * @throws WrongCall
+     */
+    public static function parse(array $arguments): self
+    {
+        $command = array_shift($arguments) ?? '';
+        $options = self::OPTIONS[$command] ?? throw WrongCall::unknownCommand($command);
+        $values = [];
+        $flags = [];
+        $file = null;
+        while ($arguments !== []) {
+            $argument = array_shift($arguments);
+            $parts = explode('=', $argument, 2);
+            [$option, $attached] = [$parts[0], $parts[1] ?? null];
+            if (!str_starts_with($argument, '--')) {
+                $file = $file === null ? $argument : throw WrongCall::unknownOption($argument, $command);
+            } elseif (!isset($options[$option])) {
+                throw WrongCall::unknownOption($option, $command);
+            } elseif ($options[$option]) {
+                $values[$option] = $attached ?? array_shift($arguments) ?? throw WrongCall::missingValue($option);
+            } else {
+                $flags[$option] = true;
+            }
+        }
+
+        return new self($command, isset($flags['--json']), isset($flags['--stdin']), $file, $values);
+    }
+
+    /** @throws WrongCall */
+    public function contents(): string
+    {
+        if ($this->isStdin) {
+            return (string) stream_get_contents(STDIN, self::MOST_BYTES);
+        }
+        $file = $this->file ?? throw WrongCall::noFile($this->command);
+        $contents = is_file($file) ? @file_get_contents($file, false, null, 0, self::MOST_BYTES) : false;
+
+        return $contents === false ? throw WrongCall::unreadableFile($file) : $contents;
+    }
+
+    /** @throws WrongCall */
+    public function measures(): Measures
+    {
+        $value = $this->values['--measures'] ?? Measures::Us->value;
+
+        return Measures::tryFrom($value) ?? throw WrongCall::badValue('--measures', $value, 'use us, metric, imperial, au or jp');
+    }
+
+    /** @throws WrongCall */
+    public function style(): ?string
+    {
+        $value = $this->values['--style'] ?? null;
+        if ($value !== null && !StyleBook::has($value)) {
+            throw WrongCall::badValue('--style', $value, './vinculum styles lists the ones there are');
+        }
+
+        return $value;
+    }
+
+    /**
+     * @return list<string>|null ingredient keys that may be added
+     *
+     * @throws WrongCall
+     */
+    public function with(Catalogue $catalogue): ?array
+    {
+        if (!isset($this->values['--with'])) {
+            return null;
+        }
+        $names = array_filter(array_map(trim(...), explode(',', $this->values['--with'])), static fn(string $name): bool => $name !== '');
+
+        return array_values(array_unique(array_map(static fn(string $name): string => self::ingredient($catalogue, '--with', $name), $names)));
+    }
+
+    /**
+     * A measured figure between two limits; null where none is given.
+     *
+     * @throws WrongCall
+     */
+    public function measured(string $option, float $least, float $most): ?float
+    {
+        $value = $this->values[$option] ?? null;
+        if ($value === null) {
+            return null;
+        }
+        $number = str_replace(',', '.', $value);
+
+        return is_numeric($number) && (float) $number >= $least && (float) $number <= $most ? (float) $number : throw WrongCall::badValue($option, $value, "a measured figure lies between {$least} and {$most}");
+    }
+
+    /**
+     * The line to replace, from 0.
+     *
+     * @throws WrongCall
+     */
+    public function line(): int
+    {
+        $value = $this->values['--line'] ?? throw WrongCall::badValue('--line', '', 'name the ingredient line to replace, counted from 1');
+
+        return preg_match('/^[1-9]\d{0,5}$/', $value) === 1 ? (int) $value - 1 : throw WrongCall::badValue('--line', $value, 'use a whole number, counted from 1 over the ingredient lines');
+    }
+
+    /**
+     * The ingredient to use instead, or null.
+     *
+     * @throws WrongCall
+     */
+    public function substitute(Catalogue $catalogue): ?string
+    {
+        return isset($this->values['--for']) ? self::ingredient($catalogue, '--for', trim($this->values['--for'])) : null;
+    }
+
+    /**
+     * Why something is replaced: because it is missing, or because of allergens and diets after --without.
+     *
+     * @throws WrongCall
+     */
+    public function reason(): SwapReason
+    {
+        $names = array_values(array_filter(array_map(trim(...), explode(',', mb_strtolower($this->values['--without'] ?? ''))), static fn(string $name): bool => $name !== ''));
+        $diets = array_values(array_intersect($names, Ingredient::allDiets()));
+        try {
+            return $names === [] ? SwapReason::missing() : SwapReason::cannotEat(array_values(array_diff($names, $diets)), $diets);
+        } catch (\InvalidArgumentException $fault) {
+            throw WrongCall::badValue('--without', implode(', ', $names), $fault->getMessage());
+        }
+    }
+
+    /**
+     * How much is wanted: exactly one of --to, --factor, --have, or --serves with --portion.
+     *
+     * @throws WrongCall
+     */
+    public function wanted(Formula $formula, Catalogue $catalogue): TargetSize
+    {
+        $given = array_values(array_intersect(['--to', '--factor', '--have', '--serves'], array_keys($this->values)));
+        if (count($given) !== 1) {
+            throw WrongCall::badValue('--to', $this->values['--to'] ?? '', 'say how much with exactly one of --to "6 x 250 ml", --factor 2.5, --have "gooseberries 340 g", or --serves 12 --portion "30 ml"');
+        }
+        $value = $this->values[$given[0]];
+        try {
+            return match ($given[0]) {
+                '--factor' => TargetSize::factor($value),
+                '--have' => TargetSize::have($value, $formula, $catalogue, $this->measures()),
+                '--serves' => TargetSize::portions($value, $this->values['--portion'] ?? throw WrongCall::missingValue('--portion'), $formula, $this->measures()),
+                default => TargetSize::amount($value, $formula, $this->measures()),
+            };
+        } catch (ScaleFault $fault) {
+            throw WrongCall::badValue($given[0], $value, rtrim($fault->getMessage(), '.'));
+        }
+    }
+
+    /** @throws WrongCall */
+    private static function ingredient(Catalogue $catalogue, string $option, string $name): string
+    {
+        $match = $catalogue->names()->find($name, 1)[0] ?? null;
+
+        return match (true) {
+            $catalogue->has($name) => $name,
+            $match !== null && $match->score >= NameSearch::ACCEPTED => $match->key,
+            default => throw WrongCall::badValue($option, $name, 'no such ingredient; ./vinculum ingredients --search finds it'),
+        };
+    }
+
+    /** @throws WrongCall */
+    public function most(): int
+    {
+        $value = $this->values['--most'] ?? '3';
+
+        return in_array($value, ['1', '2', '3'], true) ? (int) $value : throw WrongCall::badValue('--most', $value, 'use 1, 2 or 3');
+    }
+
+    /** @throws WrongCall */
+    public function complaint(): ?Complaint
+    {
+        $value = $this->values['--complaint'] ?? null;
+        if ($value === null) {
+            return null;
+        }
+        $keys = Complaint::keys();
+
+        return in_array($value, $keys, true) ? Complaint::named($value) : throw WrongCall::badValue('--complaint', $value, 'use one of ' . implode(', ', $keys));
+    }
+
+    public function capacity(): ?string
+    {
+        return $this->values['--capacity'] ?? null;
+    }
+
+    public function search(): ?string
+    {
+        return $this->values['--search'] ?? null;
+    }
+}

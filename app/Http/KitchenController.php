@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Palate\PalateService;
+use Illuminate\Http\JsonResponse;
+use Vinculum\Contract\StyleShape;
+use Vinculum\Cooking\Heat;
+use Vinculum\Correction\Complaint;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Units;
+use Vinculum\Style\StyleBook;
+
+/** What a page needs to know once: the styles and the systems of measures. */
+final readonly class KitchenController
+{
+    /** What a cook may take as one part. */
+    private const VESSELS = ['tablespoon', 'ladle', 'glass', 'cup', 'mug'];
+
+    public function __construct(private PalateService $palateService) {}
+
+    public function __invoke(): JsonResponse
+    {
+        return new JsonResponse([
+            'styles' => array_map(StyleShape::of(...), StyleBook::all()),
+            'complaints' => array_map(static fn(string $key): array => ['key' => $key, 'says' => str_replace('-', ' ', $key)], Complaint::keys()),
+            'allergens' => array_keys(FactsFile::named('allergens')),
+            'diets' => Ingredient::allDiets(),
+            'heats' => Heat::keys(),
+            'own_steps' => (object) $this->palateService->ownSteps(),
+            'vessels' => array_map(self::vessel(...), self::VESSELS),
+            'measures' => array_map(static fn(Measures $measures): array => ['key' => $measures->value, 'name' => $measures->title()], Measures::cases()),
+        ]);
+    }
+
+    /** @return array{name: string, ml: array<string, float|null>} */
+    private static function vessel(string $name): array
+    {
+        $millilitres = [];
+        foreach (Measures::cases() as $measures) {
+            $millilitres[$measures->value] = Units::get($name, $measures)->millilitres;
+        }
+
+        return ['name' => $name, 'ml' => $millilitres];
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Something that was taken in, as one move that can be undone.
+ *
+ * @property int                     $id
+ * @property string                  $says
+ * @property array<string, list<int|string>> $made keys by table
+ * @property CarbonImmutable|null    $undone_at
+ */
+final class Import extends Model
+{
+    protected $fillable = ['says', 'made', 'undone_at'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['made' => 'array', 'undone_at' => 'immutable_datetime'];
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Http\Faults;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+use Vinculum\Exchange\RecipeFault;
+
+/** Taking in: what would happen, that it happens, and that it never did. */
+final readonly class ImportController
+{
+    public function __construct(private Importer $importer, private Uploads $uploads) {}
+
+    public function preview(ImportRequest $request): JsonResponse
+    {
+        return new JsonResponse(self::attempt(fn(): array => $this->importer->preview($request->incoming($this->uploads))));
+    }
+
+    public function store(ImportRequest $request): JsonResponse
+    {
+        $import = self::attempt(fn(): Import => $this->importer->take($request->incoming($this->uploads), $request->measures(), $request->merges()));
+
+        return new JsonResponse(self::shape($import), 201);
+    }
+
+    public function undo(int $import): JsonResponse
+    {
+        $found = Import::query()->findOrFail($import);
+        if ($found->undone_at !== null) {
+            throw ValidationException::withMessages(['import' => 'That was undone already.']);
+        }
+        $this->importer->undo($found);
+
+        return new JsonResponse(self::shape($found));
+    }
+
+    /**
+     * @template T
+     *
+     * @param callable(): T $work
+     *
+     * @return T
+     */
+    private static function attempt(callable $work): mixed
+    {
+        // a kitchen may be of any size
+        set_time_limit(0);
+        try {
+            return $work();
+        } catch (RecipeFault|ImportFault $fault) {
+            throw Faults::in('contents', $fault);
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private static function shape(Import $import): array
+    {
+        return ['id' => $import->id, 'says' => $import->says, 'sauces' => $import->made['sauces'] ?? [], 'undone' => $import->undone_at !== null];
+    }
+}

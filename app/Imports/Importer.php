@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Exports\KitchenFile;
+use App\Exports\Tables;
+use App\Recipes\Sauce;
+use App\Recipes\SauceEdit;
+use App\Recipes\SauceService;
+use Illuminate\Database\Connection;
+use Vinculum\Exchange\Recipe;
+use Vinculum\Exchange\RecipeFault;
+use Vinculum\Exchange\RecipeReader;
+use Vinculum\Ingredient\LabelFault;
+use Vinculum\Quantity\Measures;
+use Vinculum\Style\StyleBook;
+
+/** Takes in recipes, tables and whole kitchens, whatever they come in; each as one move that can be undone. */
+final readonly class Importer
+{
+    public function __construct(private SauceService $sauceService, private KitchenFile $file, private Tables $tables, private Connection $database) {}
+
+    /**
+     * What would happen.
+     *
+     * @return array{kind: string, items: list<array{title: string, kind: string, there: bool}>}
+     *
+     * @throws RecipeFault|ImportFault
+     */
+    public function preview(Incoming $incoming): array
+    {
+        $kitchen = $incoming->kitchen();
+        if ($kitchen !== null) {
+            return ['kind' => 'kitchen', 'items' => $this->file->preview($kitchen, $incoming->progress())];
+        }
+        $contents = $incoming->contents();
+        $table = Tables::in($contents);
+        if ($table !== null) {
+            return ['kind' => $table, 'items' => $this->tables->preview($table, $contents)];
+        }
+        $recipes = RecipeReader::readAll($contents);
+        $standing = self::standing($recipes);
+
+        return ['kind' => 'recipes', 'items' => array_map(static fn(Recipe $recipe): array => ['title' => $recipe->title ?? '', 'kind' => sprintf('%d lines', count($recipe->lines)), 'there' => self::stands($recipe, $standing)], $recipes)];
+    }
+
+    /**
+     * Takes it in.
+     *
+     * @param bool $merges leave out what is there already
+     *
+     * @throws RecipeFault|ImportFault|LabelFault
+     */
+    public function take(Incoming $incoming, Measures $measures, bool $merges): Import
+    {
+        $kitchen = $incoming->kitchen();
+        // others may go on writing while it is looked at
+        $checked = $kitchen === null ? null : $this->file->checked($kitchen, $incoming->progress());
+        $import = $this->database->transaction(function () use ($incoming, $kitchen, $checked, $measures, $merges): Import {
+            $contents = $kitchen === null ? $incoming->contents() : '';
+            $table = Tables::in($contents);
+            $made = match (true) {
+                $kitchen !== null && $checked !== null => $this->file->read($kitchen, $checked, $merges, $incoming->progress()),
+                $table !== null => $this->tables->take($table, $contents, $measures, $merges),
+                default => ['sauces' => $this->recipes(RecipeReader::readAll($contents), $measures, $merges)],
+            };
+            $says = [];
+            foreach (['sauces' => 'sauce', 'batches' => 'batch', 'products' => 'own product', 'plans' => 'plan'] as $of => $kind) {
+                $count = count($made[$of] ?? []);
+                if ($count > 0) {
+                    $says[] = "{$count} " . KitchenFile::plural($kind, $count);
+                }
+            }
+
+            return Import::query()->create(['says' => $says === [] ? 'nothing that was not there' : implode(', ', $says), 'made' => $made]);
+        });
+        $incoming->done();
+
+        return $import;
+    }
+
+    /**
+     * A sauce as it was typed or pasted; nothing of it yet where nothing was.
+     *
+     * @throws RecipeFault where it is no text
+     */
+    public function write(string $text, Measures $measures): Sauce
+    {
+        return $this->sauceService->add(self::edit(RecipeReader::written($text), $measures));
+    }
+
+    /** Takes out again all that came in with one move. */
+    public function undo(Import $import): void
+    {
+        $this->database->transaction(function () use ($import): void {
+            foreach (array_reverse(array_keys(KitchenFile::TABLES)) as $table) {
+                foreach (array_chunk($import->made[$table] ?? [], 500) as $some) {
+                    match ($table) {
+                        'settings' => $this->database->table($table)->whereIn('name', $some)->delete(),
+                        'weighed_cooks' => $this->database->table($table)->whereIn('batch_id', $some)->delete(),
+                        'sauce_parts' => $this->forgetParts($some),
+                        default => $this->database->table($table)->whereIn('id', $some)->delete(),
+                    };
+                }
+            }
+            $import->update(['undone_at' => now()]);
+        });
+    }
+
+    /** @param array<int|string> $pairs "sauce-part" */
+    private function forgetParts(array $pairs): void
+    {
+        foreach ($pairs as $pair) {
+            [$sauce, $part] = [...explode('-', (string) $pair), '0'];
+            $this->database->table('sauce_parts')->where('sauce_id', (int) $sauce)->where('part_id', (int) $part)->delete();
+        }
+    }
+
+    /**
+     * @param list<Recipe> $recipes
+     *
+     * @return array<string, list<list<string>>> lines of the sauces on the shelf that are called as one of them, by title
+     */
+    private static function standing(array $recipes): array
+    {
+        $standing = [];
+        $titles = array_values(array_unique(array_map(static fn(Recipe $recipe): string => $recipe->title ?? '', $recipes)));
+        foreach (array_chunk($titles, 400) as $some) {
+            /** @var Sauce $sauce */
+            foreach (Sauce::query()->with('lines')->whereIn('title', $some)->get() as $sauce) {
+                $standing[$sauce->title][] = $sauce->texts();
+            }
+        }
+
+        return $standing;
+    }
+
+    /** @param array<string, list<list<string>>> $standing */
+    private static function stands(Recipe $recipe, array $standing): bool
+    {
+        return in_array($recipe->textsWithHeadings(), $standing[$recipe->title ?? ''] ?? [], true);
+    }
+
+    /**
+     * @param list<Recipe> $recipes
+     *
+     * @return list<int>
+     */
+    private function recipes(array $recipes, Measures $measures, bool $merges): array
+    {
+        $made = [];
+        $standing = $merges ? self::standing($recipes) : [];
+        foreach ($recipes as $recipe) {
+            if (self::stands($recipe, $standing)) {
+                continue;
+            }
+            $made[] = $this->sauceService->add(self::edit($recipe, $measures))->id;
+        }
+
+        return $made;
+    }
+
+    private static function edit(Recipe $recipe, Measures $measures): SauceEdit
+    {
+        $clipped = static fn(?string $text, int $most): ?string => $text === null ? null : mb_substr($text, 0, $most);
+        $style = $recipe->style !== null && StyleBook::has($recipe->style) ? $recipe->style : null;
+
+        return new SauceEdit($clipped($recipe->title, 200) ?? '', $style, $measures, $clipped($recipe->yield, 200), $recipe->textsWithHeadings(), null, null, $recipe->method, $clipped($recipe->pan, 100));
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Exports\KitchenFile;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+
+/** What a kitchen's file holds, once every row of it was held to the published schema. Of the rows only what tells them apart is kept. */
+final readonly class KitchenContents
+{
+    private const SCHEMA = 'https://vinculum.invalid/kitchen.schema.json';
+    private const TELLS_EVERY = 25;
+
+    /**
+     * @param array<string, list<string>>        $columns   that there are, by table
+     * @param array<int, string>                 $titles    of sauces on the shelf, by id
+     * @param array<int, array<int, string>>     $lines     by sauce and position
+     * @param array<int, string>                 $products  what tells products apart, by id
+     * @param array<int, string>                 $plans     what tells plans apart, by id
+     * @param list<string>                       $guesses   what tells guesses apart
+     * @param array<int, int>                    $batchesOf the sauce of each batch
+     * @param array<string, int>                 $counts    rows by table
+     */
+    private function __construct(public array $columns, public array $titles, public array $lines, public array $products, public array $plans, public array $guesses, public array $batchesOf, public array $counts) {}
+
+    /**
+     * @param callable(int): void         $progress
+     * @param array<string, list<string>> $columns
+     *
+     * @throws ImportFault that names the place
+     */
+    public static function of(JsonRows $file, callable $progress, array $columns): self
+    {
+        $validator = self::validator();
+        [$titles, $lines, $products, $plans, $guesses, $batchesOf, $counts, $head, $seen, $keys] = [[], [], [], [], [], [], [], [], 0, []];
+        foreach ($file->each() as [$table, $place, $row]) {
+            if ($place < 0) {
+                $head[$table] = $row;
+                self::checkHead($head);
+                continue;
+            }
+            self::checkHead($head);
+            if (!isset(KitchenFile::TABLES[$table])) {
+                continue;
+            }
+            $row = is_object($row) ? $row : throw ImportFault::damaged(self::placed($table, $place) . ' is no row');
+            $result = $validator->validate($row, self::SCHEMA . "#/properties/{$table}/items");
+            if (!$result->isValid()) {
+                $found = $result->error() === null ? [] : (new ErrorFormatter())->format($result->error(), false);
+                throw ImportFault::damaged(self::placed($table, $place) . (array_key_first($found) === '/' || $found === [] ? '' : ', ' . ltrim((string) array_key_first($found), '/')) . ': ' . self::plain(array_values($found)[0] ?? ''));
+            }
+            $fields = (array) $row;
+            $key = KitchenMatch::keyOf($table, $fields);
+            if (isset($keys[$table][$key])) {
+                throw ImportFault::damaged(self::placed($table, $place) . ': its number stands twice');
+            }
+            $keys[$table][$key] = true;
+            $counts[$table] = ($counts[$table] ?? 0) + 1;
+            $id = self::number($fields['id'] ?? null);
+            match ($table) {
+                'sauces' => ($fields['deleted_at'] ?? null) === null ? $titles[$id] = self::text($fields['title'] ?? null) : null,
+                'lines' => $lines[self::number($fields['sauce_id'] ?? null)][self::number($fields['position'] ?? null)] = md5(self::text($fields['text'] ?? null)),
+                'products' => $products[$id] = KitchenMatch::tells($table, $fields),
+                'plans' => $plans[$id] = KitchenMatch::tells($table, $fields),
+                'guesses' => $guesses[] = KitchenMatch::tells($table, $fields),
+                'batches' => $batchesOf[$id] = self::number($fields['sauce_id'] ?? null),
+                default => null,
+            };
+            if (++$seen % self::TELLS_EVERY === 0) {
+                $progress($file->bytesRead());
+            }
+        }
+        self::checkHead($head, true);
+        foreach (['sauces', 'lines'] as $needed) {
+            $counts[$needed] ??= 0;
+        }
+
+        return new self($columns, $titles, $lines, $products, $plans, $guesses, $batchesOf, $counts);
+    }
+
+    /** What tells a sauce apart: its name and lines. */
+    public function sauceTells(int $id): string
+    {
+        $lines = $this->lines[$id] ?? [];
+        ksort($lines);
+
+        return md5(($this->titles[$id] ?? '') . "\n" . implode("\n", $lines));
+    }
+
+    /** @param array<string, mixed> $head what stands at the top of the file, so far */
+    private static function checkHead(array $head, bool $isAll = false): void
+    {
+        if (($isAll || isset($head['vinculum'])) && ($head['vinculum'] ?? null) !== 'kitchen') {
+            throw ImportFault::noKitchen();
+        }
+        if (($isAll || isset($head['version'])) && ($head['version'] ?? null) !== KitchenFile::VERSION) {
+            throw ImportFault::version(is_int($head['version'] ?? null) ? $head['version'] : 0);
+        }
+    }
+
+    private static function validator(): Validator
+    {
+        $validator = new Validator();
+        $validator->resolver()?->registerRaw((string) file_get_contents(base_path('docs/kitchen.schema.json')), self::SCHEMA);
+
+        return $validator;
+    }
+
+    private static function placed(string $table, int $place): string
+    {
+        return sprintf('row %d of %s', $place + 1, $table);
+    }
+
+    private static function plain(mixed $says): string
+    {
+        return is_array($says) ? self::plain(array_values($says)[0] ?? '') : rtrim(is_string($says) ? $says : 'is not as the schema says', '.');
+    }
+
+    private static function number(mixed $value): int
+    {
+        return is_int($value) ? $value : 0;
+    }
+
+    private static function text(mixed $value): string
+    {
+        return is_string($value) ? $value : '';
+    }
+}

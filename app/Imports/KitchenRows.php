@@ -1,0 +1,234 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Batches\Batch;
+use App\Batches\Dose;
+use App\Batches\Jar;
+use App\Batches\Tasting;
+use App\CookSessions\StoredCookEvent;
+use App\CookSessions\StoredWeighedCook;
+use App\Exports\KitchenFile;
+use App\Palate\Guess;
+use App\Pantry\Product;
+use App\Plans\Plan;
+use App\Recipes\Line;
+use App\Recipes\Sauce;
+use App\Recipes\Version;
+use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\Model;
+
+/** Writes the rows of a kitchen's file into the database, their numbers moved, and reads each back as the app will. */
+final class KitchenRows
+{
+    private const AT_ONCE = 100;
+    private const TELLS_EVERY = 25;
+    /** Columns that name a row of another table. */
+    private const NAMES = ['sauce_id' => 'sauces', 'part_id' => 'sauces', 'forked_from' => 'sauces', 'batch_id' => 'batches'];
+    private const MODELS = ['sauces' => Sauce::class, 'lines' => Line::class, 'versions' => Version::class, 'batches' => Batch::class, 'doses' => Dose::class, 'tastings' => Tasting::class, 'cook_events' => StoredCookEvent::class, 'weighed_cooks' => StoredWeighedCook::class, 'jars' => Jar::class, 'products' => Product::class, 'plans' => Plan::class, 'guesses' => Guess::class];
+
+    /** @var array<string, int> what is added to the numbers of each table */
+    private readonly array $offsets;
+
+    /** @var array<string, int> guesses here that no row of the file was matched with yet */
+    private array $guesses;
+
+    /** @var array<string, list<array<string, mixed>>> rows that wait to be written, by table */
+    private array $waiting = [];
+
+    /** @var array<string, list<int|string>> */
+    private array $made = [];
+
+    public function __construct(private readonly Connection $database, private readonly KitchenContents $contents, private readonly KitchenMatch $match, private readonly bool $isEmpty)
+    {
+        $this->guesses = $match->guesses;
+        $offsets = [];
+        foreach (array_keys(KitchenFile::TABLES) as $table) {
+            $highest = $isEmpty || in_array($table, ['sauce_parts', 'weighed_cooks', 'settings'], true) ? 0 : $database->table($table)->max('id');
+            $offsets[$table] = is_int($highest) ? $highest : 0;
+        }
+        $this->offsets = $offsets;
+    }
+
+    /**
+     * @param callable(int): void $progress
+     *
+     * @return array<string, list<int|string>> the keys of what was written, by table
+     *
+     * @throws ImportFault when a row cannot be read back
+     */
+    public function insert(JsonRows $file, callable $progress): array
+    {
+        // lists may stand in any order
+        $this->database->statement('PRAGMA defer_foreign_keys = ON');
+        $seen = 0;
+        foreach ($file->each() as [$table, $place, $row]) {
+            if ($place < 0 || !isset(KitchenFile::TABLES[$table]) || !is_object($row)) {
+                continue;
+            }
+            /** @var array<string, mixed> $fields */
+            $fields = array_intersect_key((array) $row, array_flip($this->contents->columns[$table]));
+            if (!$this->isLeftOut($table, $fields)) {
+                $this->put($table, $this->moved($fields, $table));
+            }
+            if (++$seen % self::TELLS_EVERY === 0) {
+                $progress($file->bytesRead());
+            }
+        }
+        foreach (array_keys($this->waiting) as $table) {
+            $this->flush($table);
+        }
+        if ($this->database->select('PRAGMA foreign_key_check') !== []) {
+            throw ImportFault::damaged('a row names another that is not there');
+        }
+
+        return $this->made;
+    }
+
+    /** @param array<string, mixed> $row */
+    private function isLeftOut(string $table, array $row): bool
+    {
+        $id = self::number($row['id'] ?? null);
+        $sauce = self::number($row['sauce_id'] ?? null);
+        $batch = self::number($row['batch_id'] ?? null);
+        if ($table === 'guesses') {
+            $tells = KitchenMatch::tells($table, $row);
+            $isThere = ($this->guesses[$tells] ?? 0) > 0;
+            $this->guesses[$tells] = ($this->guesses[$tells] ?? 0) - 1;
+
+            return $isThere;
+        }
+
+        return match ($table) {
+            'sauces' => isset($this->match->sauces[$id]),
+            'products' => isset($this->match->products[$id]),
+            'plans' => isset($this->match->plans[$id]),
+            'settings' => !$this->isEmpty,
+            default => isset($this->match->sauces[$sauce]) || isset($this->match->sauces[$this->contents->batchesOf[$batch] ?? 0]),
+        };
+    }
+
+    /** @param array<string, mixed> $row */
+    private function put(string $table, array $row): void
+    {
+        $this->waiting[$table][] = $row;
+        if (count($this->waiting[$table]) >= self::AT_ONCE) {
+            $this->flush($table);
+        }
+    }
+
+    private function flush(string $table): void
+    {
+        $rows = $this->waiting[$table] ?? [];
+        $this->waiting[$table] = [];
+        // rows of one statement have the same columns
+        $alike = [];
+        foreach ($rows as $row) {
+            ksort($row);
+            $alike[implode(' ', array_keys($row))][] = $row;
+            $this->made[$table][] = is_int($row['id'] ?? null) ? $row['id'] : KitchenMatch::keyOf($table, $row);
+        }
+        foreach ($alike as $some) {
+            // SQLite takes so many values at once
+            foreach (array_chunk($some, max(1, intdiv(900, count($some[0])))) as $chunk) {
+                $this->database->table($table)->insert($chunk);
+            }
+        }
+        $this->readBack($table, $rows);
+    }
+
+    /**
+     * Every row as the app will read it: a figure that it cannot read is found now, and not when the page is opened.
+     *
+     * @param list<array<string, mixed>> $rows
+     */
+    private function readBack(string $table, array $rows): void
+    {
+        $model = self::MODELS[$table] ?? null;
+        if ($model === null) {
+            return;
+        }
+        foreach ($rows as $row) {
+            try {
+                $read = self::asModel($model, $row);
+                foreach (array_keys(array_intersect_key($read->getCasts(), $row)) as $column) {
+                    $read->getAttribute($column);
+                }
+            } catch (\Throwable) {
+                throw ImportFault::damaged(sprintf('a row of %s, number %s, cannot be read', $table, KitchenMatch::keyOf($table, $row)));
+            }
+        }
+    }
+
+    /**
+     * @param class-string<Model>  $model
+     * @param array<string, mixed> $row
+     */
+    private static function asModel(string $model, array $row): Model
+    {
+        return (new $model())->newFromBuilder($row);
+    }
+
+    /**
+     * A row as it goes in: its references moved with what they refer to, its JSON as text.
+     *
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    private function moved(array $row, string $table): array
+    {
+        if (isset($row['id'])) {
+            $row['id'] = self::number($row['id']) + $this->offsets[$table];
+        }
+        foreach (self::NAMES as $column => $other) {
+            if (isset($row[$column])) {
+                $row[$column] = $this->numberHere($other, self::number($row[$column]));
+            }
+        }
+        foreach (KitchenFile::TABLES[$table] as $column) {
+            $value = $row[$column] ?? null;
+            if ($table === 'cook_events' && $column === 'figures' && is_object($value)) {
+                foreach (['event', 'timer'] as $name) {
+                    if (isset($value->{$name})) {
+                        $value->{$name} = (int) (is_numeric($value->{$name}) ? $value->{$name} : 0) + $this->offsets['cook_events'];
+                    }
+                }
+            }
+            if ($table === 'plans' && is_array($value)) {
+                foreach ($value as $item) {
+                    if (is_object($item) && isset($item->sauce)) {
+                        $item->sauce = $this->numberHere('sauces', self::number($item->sauce));
+                    }
+                }
+            }
+            $row[$column] = $value === null ? null : $this->withOwnKeys(json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION));
+        }
+
+        return $row;
+    }
+
+    /** The number here of a row of the file: of the same thing where it is there already. */
+    private function numberHere(string $table, int $number): int
+    {
+        $there = match ($table) {
+            'sauces' => $this->match->sauces[$number] ?? null,
+            'products' => $this->match->products[$number] ?? null,
+            default => null,
+        };
+
+        return $there ?? $number + $this->offsets[$table];
+    }
+
+    private function withOwnKeys(string $json): string
+    {
+        return $this->isEmpty ? $json : (string) preg_replace_callback('/"own-(\d{1,15})"/', fn(array $found): string => '"own-' . $this->numberHere('products', (int) $found[1]) . '"', $json);
+    }
+
+    private static function number(mixed $value): int
+    {
+        return is_int($value) ? $value : 0;
+    }
+}

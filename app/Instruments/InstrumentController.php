@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Instruments;
+
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Vinculum\Contract\Figure;
+use Vinculum\Instrument\InstrumentFault;
+use Vinculum\Instrument\SolidsReading;
+
+/** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
+final readonly class InstrumentController
+{
+    public function __construct(private ConnectedInstruments $instruments, private PhMeterService $meter) {}
+
+    public function index(): JsonResponse
+    {
+        try {
+            $hello = $this->instruments->hello();
+        } catch (InstrumentFault $fault) {
+            return new JsonResponse(['there' => [], 'stand_in' => false, 'calibration' => $this->meter->standing(), 'says' => $this->instruments->isConnected() ? $fault->getMessage() : null]);
+        }
+
+        return new JsonResponse(['there' => $hello['instruments'], 'stand_in' => $hello['stand_in'], 'calibration' => $this->meter->standing(), 'says' => null]);
+    }
+
+    public function scale(): JsonResponse
+    {
+        return self::reading(function (): array {
+            $weight = $this->instruments->weigh();
+
+            return ['value' => $weight->grams, 'settled' => $weight->isSettled, 'says' => $weight->says];
+        });
+    }
+
+    public function tare(): JsonResponse
+    {
+        return self::reading(function (): array {
+            $this->instruments->tare();
+
+            return ['value' => $this->instruments->weigh()->grams];
+        });
+    }
+
+    public function temperature(): JsonResponse
+    {
+        return self::reading(fn(): array => ['value' => $this->instruments->celsius()]);
+    }
+
+    public function solids(): JsonResponse
+    {
+        return self::reading(function (): array {
+            $sensed = $this->instruments->refractometer()->sense();
+
+            return ['value' => Figure::round(SolidsReading::corrected($sensed['percent'], $sensed['celsius'])), 'celsius' => $sensed['celsius'], 'says' => sprintf('It read %.1f %% at %.0f °C; this is what it would read at 20 °C.', $sensed['percent'], $sensed['celsius'])];
+        });
+    }
+
+    public function ph(): JsonResponse
+    {
+        return self::reading(fn(): array => $this->meter->read());
+    }
+
+    public function calibrate(Request $request): JsonResponse
+    {
+        $request->validate(['buffer' => ['required', 'numeric', 'between:1,13']], ['buffer' => 'Say which buffer it stands in, by its pH.']);
+
+        return self::reading(fn(): array => $this->meter->standIn($request->float('buffer')));
+    }
+
+    public function standIn(StandInRequest $request): JsonResponse
+    {
+        return self::reading(function () use ($request): array {
+            $this->instruments->standIn($request->deed());
+
+            return [];
+        });
+    }
+
+    /** @param callable(): array<string, mixed> $read */
+    private static function reading(callable $read): JsonResponse
+    {
+        $none = ['value' => null, 'settled' => true, 'celsius' => null, 'says' => null];
+        try {
+            return new JsonResponse([...$none, ...$read()]);
+        } catch (InstrumentFault $fault) {
+            return new JsonResponse([...$none, 'settled' => false, 'says' => $fault->getMessage()]);
+        }
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Palate;
+
+use App\Batches\Tasting as TastingRecord;
+use App\Database\Setting;
+use Vinculum\Palate\Palate;
+use Vinculum\Palate\Staircase;
+use Vinculum\Palate\Tasting;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Style\StyleBook;
+use Vinculum\Style\StyleFamily;
+
+/** What the kitchen's tastings have taught about the cook: one palate a family, that can be seen, reset and switched off. */
+final class PalateService
+{
+    private const SWITCH = 'palate.off';
+    private const MOST_TASTINGS = 500;
+
+    /** @var array<string, Palate> */
+    private array $palates = [];
+
+    private ?bool $isOn = null;
+
+    public function isOn(): bool
+    {
+        return $this->isOn ??= Setting::read(self::SWITCH) === null;
+    }
+
+    public function switch(bool $on): void
+    {
+        Setting::write(self::SWITCH, $on ? null : 'yes');
+        $this->isOn = $on;
+    }
+
+    /** Forgets what was learned of a family: tastings up to now are kept, but count no longer. */
+    public function reset(StyleFamily $style): void
+    {
+        $newest = TastingRecord::query()->where('style', $style->key)->max('id');
+        Setting::write("palate.reset.{$style->key}", is_numeric($newest) ? (string) $newest : null);
+        unset($this->palates[$style->key]);
+    }
+
+    /** The family's target moved to where this cook likes it; null while switched off or nothing is learned. */
+    public function target(StyleFamily $style): ?Target
+    {
+        $palate = $this->isOn() ? $this->palate($style) : null;
+
+        return $palate === null || $palate->tastings === 0 ? null : $palate->target($style->target);
+    }
+
+    public function palate(StyleFamily $style): Palate
+    {
+        return $this->palates[$style->key] ??= Palate::learned($style->target, $this->tastings($style));
+    }
+
+    /** Something was tasted: what was worked out before no longer holds. */
+    public function tasted(): void
+    {
+        $this->palates = [];
+    }
+
+    /** @return list<StyleFamily> the families that anything was tasted of */
+    public function families(): array
+    {
+        $keys = TastingRecord::query()->whereNotNull('style')->distinct()->pluck('style')->all();
+
+        return array_values(array_filter(StyleBook::all(), static fn(StyleFamily $style): bool => in_array($style->key, $keys, true)));
+    }
+
+    /** @return list<Tasting> */
+    private function tastings(StyleFamily $style): array
+    {
+        $since = Setting::read("palate.reset.{$style->key}");
+        $records = TastingRecord::query()->where('style', $style->key)->where('id', '>', (int) $since);
+        $tastings = [];
+        /** @var TastingRecord $one */
+        foreach ($records->latest('tasted_at')->limit(self::MOST_TASTINGS)->get() as $one) {
+            $tastings[] = new Tasting($one->steps, $one->scores);
+        }
+
+        return $tastings;
+    }
+
+    /** How the trainer's answers on an axis stand. */
+    public function staircase(Axis $axis): Staircase
+    {
+        /** @var list<Guess> $guesses */
+        $guesses = Guess::query()->where('axis', $axis->value)->orderBy('id')->get()->all();
+
+        return Staircase::after(array_map(static fn(Guess $one): array => [$one->level, $one->right], $guesses));
+    }
+
+    /** @return array<string, float> what this cook can tell apart, in steps, by axis, as far as it was trained */
+    public function ownSteps(): array
+    {
+        $own = [];
+        foreach (Axis::cases() as $axis) {
+            $step = $this->staircase($axis)->ownStep();
+            if ($step !== null) {
+                $own[$axis->value] = round($step, 2);
+            }
+        }
+
+        return $own;
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Palate;
+
+use App\Recipes\BalanceService;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Vinculum\Palate\DilutionSeries;
+use Vinculum\Palate\Staircase;
+use Vinculum\Sensory\Axis;
+
+/** Teaches a tongue to hear the axes: glasses to mix, two of them at a time, and how fine it has become. */
+final readonly class TrainerController
+{
+    public function __construct(private BalanceService $balanceService, private PalateService $palateService) {}
+
+    public function show(): JsonResponse
+    {
+        return new JsonResponse(['axes' => array_map($this->axis(...), Axis::cases())]);
+    }
+
+    public function answer(Request $request): JsonResponse
+    {
+        $request->validate(
+            ['axis' => ['required', Rule::enum(Axis::class)], 'level' => ['required', 'numeric', Rule::in(Staircase::LEVELS)], 'right' => ['required', 'boolean']],
+            ['axis' => 'The axis is one of the five.', 'level' => 'The glasses are ' . implode(', ', Staircase::LEVELS) . ' steps apart.', 'right' => 'Say whether it was right.'],
+        );
+        Guess::query()->create(['axis' => (string) $request->string('axis'), 'level' => $request->float('level'), 'right' => $request->boolean('right')]);
+
+        return $this->show();
+    }
+
+    public function reset(string $axis): JsonResponse
+    {
+        Guess::query()->where('axis', $axis)->delete();
+
+        return $this->show();
+    }
+
+    /** @return array<string, mixed> */
+    private function axis(Axis $axis): array
+    {
+        $staircase = $this->palateService->staircase($axis);
+        $own = $staircase->ownStep();
+        $series = DilutionSeries::on($axis, $this->balanceService->catalogue());
+
+        return [
+            'axis' => $axis->value,
+            'stock' => ['ingredient' => $series->solute->key, 'name' => $series->solute->name, 'percent' => $series->stockPercent, 'how' => $series->how, 'solute_grams' => ceil($series->stockGrams * $series->stockPercent / 100.0), 'water_grams' => round(ceil($series->stockGrams * $series->stockPercent / 100.0) * (100.0 / $series->stockPercent - 1.0))],
+            'glasses' => array_map(static fn(array $glass): array => array_map(static fn(float $one): float => round($one, 2), $glass), $series->glasses),
+            'next' => $staircase->next,
+            'trials' => $staircase->trials,
+            'reversals' => count($staircase->reversals),
+            'own_step' => $own === null ? null : round($own, 2),
+            'verdict' => $staircase->verdict(),
+        ];
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pantry;
+
+use Vinculum\Facts\FactsFault;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\LabelFault;
+use Vinculum\Ingredient\ProductLabel;
+
+/** The shipped catalogue with the cook's own products in it. */
+final class Pantry
+{
+    private ?Catalogue $catalogue = null;
+
+    /** What lines are read against: own products first. */
+    public function catalogue(): Catalogue
+    {
+        return $this->catalogue ??= Catalogue::shipped()->withOwn($this->labels());
+    }
+
+    /**
+     * What the kitchen really has of these ingredients: a product in stock takes the place of the generic it stands in for;
+     * where such products are all used up, the generic is left out.
+     *
+     * @param list<string> $keys of generic ingredients
+     *
+     * @return list<string>
+     */
+    public function usable(array $keys): array
+    {
+        $inStock = [];
+        $usedUp = [];
+        /** @var Product $product */
+        foreach (Product::query()->where('stands_in', true)->orderByDesc('id')->get() as $product) {
+            if ($product->in_stock && $this->catalogue()->has($product->key())) {
+                $inStock[$product->like] ??= $product->key();
+            } else {
+                $usedUp[$product->like] = true;
+            }
+        }
+        $usable = [];
+        foreach ($keys as $key) {
+            if (isset($inStock[$key])) {
+                $usable[] = $inStock[$key];
+            } elseif (!isset($usedUp[$key])) {
+                $usable[] = $key;
+            }
+        }
+
+        return $usable;
+    }
+
+    /** @return array<string, float> price of 100 g by key, of own products in stock that have one */
+    public function prices(): array
+    {
+        $prices = [];
+        /** @var Product $product */
+        foreach (Product::query()->whereNotNull('price')->where('pack_grams', '>', 0)->get() as $product) {
+            $prices[$product->key()] = 100.0 * (float) $product->price / (float) $product->pack_grams;
+        }
+
+        return $prices;
+    }
+
+    /**
+     * What is on the shelf of own products, by the key that a line means by it.
+     *
+     * @return array<string, array{name: string, pack_grams: float|null, price: float|null, stock_grams: float}> a product in stock counts as one pack
+     */
+    public function shelf(): array
+    {
+        $sauceService = [];
+        /** @var Product $product */
+        foreach (Product::query()->orderBy('in_stock')->orderBy('id')->get() as $product) {
+            $row = ['name' => $product->name, 'pack_grams' => $product->pack_grams, 'price' => $product->price, 'stock_grams' => $product->in_stock ? (float) $product->pack_grams : 0.0];
+            $sauceService[$product->key()] = $row;
+            if ($product->stands_in || !isset($sauceService[$product->like])) {
+                $sauceService[$product->like] = $row;
+            }
+        }
+
+        return $sauceService;
+    }
+
+    /**
+     * Stores a product, after its label has been tried.
+     *
+     * @throws LabelFault when the label cannot be right
+     */
+    public function keep(Product $product): Ingredient
+    {
+        $label = $product->toLabel();
+        $label->ingredient('own-tried', Catalogue::shipped()->get($label->like));
+        $product->save();
+        $this->catalogue = null;
+
+        return $label->ingredient($product->key(), Catalogue::shipped()->get($label->like));
+    }
+
+    /** @return array<string, ProductLabel> by key; a label that no longer fits its generic is left out rather than in the way */
+    private function labels(): array
+    {
+        $labels = [];
+        /** @var Product $product */
+        foreach (Product::query()->orderByDesc('in_stock')->orderByDesc('id')->get() as $product) {
+            try {
+                $label = $product->toLabel();
+                $label->ingredient('own-tried', Catalogue::shipped()->get($label->like));
+                $labels[$product->key()] = $label;
+            } catch (LabelFault|FactsFault) {
+                continue;
+            }
+        }
+
+        return $labels;
+    }
+}

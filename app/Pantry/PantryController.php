@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pantry;
+
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Vinculum\Contract\IngredientShape;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Measures;
+
+final readonly class PantryController
+{
+    public function __construct(private Pantry $pantry) {}
+
+    public function index(): JsonResponse
+    {
+        return new JsonResponse([
+            'ingredients' => array_map(static fn(Ingredient $one): array => IngredientShape::pantry($one, Measures::Metric), $this->pantry->catalogue()->all()),
+            'products' => ProductResource::collection(Product::query()->latest('id')->get())->resolve(),
+        ]);
+    }
+
+    public function store(ProductRequest $request): JsonResponse
+    {
+        $product = $request->into(new Product());
+        $this->pantry->keep($product);
+
+        return new JsonResponse((new ProductResource($product))->resolve(), 201);
+    }
+
+    public function update(int $product, ProductRequest $request): JsonResponse
+    {
+        $found = $request->into(Product::query()->findOrFail($product));
+        $this->pantry->keep($found);
+
+        return new JsonResponse((new ProductResource($found))->resolve());
+    }
+
+    public function destroy(int $product): Response
+    {
+        Product::query()->findOrFail($product)->delete();
+
+        return new Response('', 204);
+    }
+}

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Pantry\Pantry;
+use App\Recipes\BalanceService;
+use App\Recipes\RequestedSize;
+use App\Recipes\Sauce;
+use App\Recipes\SauceEdit;
+use Carbon\CarbonImmutable;
+use Sabre\VObject\Component\VCalendar;
+use Vinculum\Balance\Formula;
+use Vinculum\Contract\Figure;
+use Vinculum\Cooking\Pan;
+use Vinculum\CookSession\CookPlan;
+use Vinculum\Planning\PlanFault;
+use Vinculum\Planning\SauceTasks;
+use Vinculum\Planning\Schedule;
+use Vinculum\Planning\ScheduledTask;
+use Vinculum\Planning\Shopping;
+use Vinculum\Scaling\Scale;
+use Vinculum\Scaling\ScaleFault;
+use Vinculum\Substitution\SwapReason;
+
+/** When to start what, so that it is ready on the day; what to buy; and the same as a calendar. */
+final readonly class PlanService
+{
+    public function __construct(private BalanceService $balanceService, private Pantry $pantry) {}
+
+    /**
+     * @return array<string, mixed> the tasks with their times, and the shopping list
+     *
+     * @throws PlanFault  when it cannot be met
+     * @throws ScaleFault when a size cannot be made
+     */
+    public function draft(Plan $plan): array
+    {
+        [$jobs, $formulas, $costs, $ids] = $this->jobs($plan);
+        $schedule = Schedule::backwards($jobs, self::ready($plan), self::now($plan), $plan->rings);
+        $sauceService = $this->pantry->shelf();
+
+        return [
+            'starts' => $schedule->starts()->format(DATE_ATOM),
+            'ready' => $schedule->ready->format(DATE_ATOM),
+            'sauces' => array_map(static fn(SauceTasks $job, int $id, array $cost): array => ['id' => $id, 'title' => $job->title, 'cost' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced'], 'cost_per_jar' => $cost['jars'] > 0 ? round($cost['cost'] / $cost['jars'], 2) : null], $jobs, $ids, $costs),
+            'tasks' => array_map(static fn(ScheduledTask $one): array => ['sauce' => $one->job, 'kind' => $one->task->kind, 'says' => $one->task->name, 'minutes' => Figure::round($one->task->minutes), 'start' => $one->start->format(DATE_ATOM), 'end' => $one->end->format(DATE_ATOM)], $schedule->tasks),
+            'shopping' => array_map(fn(array $one): array => [...array_map(static fn(mixed $value): mixed => is_float($value) ? Figure::round($value) : $value, $one), 'out_of_season' => !$this->isInSeason($one['ingredient'], (int) $schedule->ready->format('n'))], Shopping::for($formulas, $sauceService)),
+        ];
+    }
+
+    /**
+     * RFC 5545, in coordinated universal time, which every calendar turns into its own.
+     *
+     * @throws PlanFault
+     * @throws ScaleFault
+     */
+    public function calendar(Plan $plan): string
+    {
+        [$jobs] = $this->jobs($plan);
+        $schedule = Schedule::backwards($jobs, self::ready($plan), self::now($plan), $plan->rings);
+        $calendar = new VCalendar(['PRODID' => '-//Vinculum//Plan//EN']);
+        $utc = new \DateTimeZone('UTC');
+        foreach ($schedule->tasks as $number => $one) {
+            $event = $calendar->createComponent('VEVENT', [
+                'UID' => "plan-{$plan->id}-{$number}@vinculum",
+                'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTimeImmutable(),
+                'DTSTART' => $one->start->setTimezone($utc),
+                'DTEND' => $one->end->setTimezone($utc),
+                'SUMMARY' => self::printable("{$jobs[$one->job]->title}: {$one->task->name}"),
+                'TRANSP' => $one->task->needsHands ? 'OPAQUE' : 'TRANSPARENT',
+            ]);
+            if ($one->task->needsHands) {
+                $event->add($calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => self::printable($one->task->name), 'TRIGGER' => '-PT10M']));
+            }
+            $calendar->add($event);
+        }
+
+        return $calendar->serialize();
+    }
+
+    /**
+     * @return array{list<SauceTasks>, list<Formula>, list<array{cost: float, unpriced: list<string>, jars: int}>, list<int>}
+     *
+     * @throws ScaleFault
+     */
+    private function jobs(Plan $plan): array
+    {
+        [$jobs, $formulas, $costs, $ids] = [[], [], [], []];
+        foreach ($plan->items as $item) {
+            $sauce = Sauce::query()->with('lines')->find($item['sauce']);
+            if ($sauce === null) {
+                continue;
+            }
+            $edit = SauceEdit::asItStands($sauce);
+            $formula = $this->balanceService->formula($edit);
+            $size = trim($item['size']);
+            $wish = match (true) {
+                $size === '' => RequestedSize::once(),
+                is_numeric(str_replace(',', '.', $size)) => new RequestedSize(factor: $size),
+                default => new RequestedSize(to: $size),
+            };
+            $scale = Scale::of($formula, $wish->wanted($formula, $this->balanceService->catalogue(), $edit->measures), $edit->measures, $this->balanceService->style($edit)?->target, $edit->pan, implode(' ', $edit->method));
+            $jobs[] = SauceTasks::of($sauce->title === '' ? 'Unnamed sauce' : $sauce->title, CookPlan::of($scale, $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, $this->balanceService->hob()));
+            $formulas[] = $scale->after;
+            $costs[] = [...Shopping::cost($scale->after, $this->pantry->shelf()), 'jars' => array_sum(array_column($scale->fill, 'count'))];
+            $ids[] = $sauce->id;
+        }
+
+        return [$jobs, $formulas, $costs, $ids];
+    }
+
+    private function isInSeason(string $key, int $month): bool
+    {
+        $catalogue = $this->balanceService->catalogue();
+
+        return !$catalogue->has($key) || SwapReason::isInSeason($catalogue->get($key)->kind(), $month);
+    }
+
+    /** Without the control characters that no calendar may hold (RFC 5545, 3.3.11). */
+    private static function printable(string $text): string
+    {
+        return (string) preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', '', $text);
+    }
+
+    /** @throws PlanFault */
+    private static function ready(Plan $plan): \DateTimeImmutable
+    {
+        try {
+            return new \DateTimeImmutable($plan->ready, new \DateTimeZone($plan->zone));
+        } catch (\Exception) {
+            throw PlanFault::noDay("{$plan->ready} {$plan->zone}");
+        }
+    }
+
+    private static function now(Plan $plan): \DateTimeImmutable
+    {
+        return CarbonImmutable::now()->setTimezone($plan->zone)->toDateTimeImmutable();
+    }
+}

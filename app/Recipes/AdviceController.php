@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use Illuminate\Http\JsonResponse;
+use Vinculum\Contract\AdviceShape;
+use Vinculum\Correction\CorrectionSetup;
+
+final readonly class AdviceController
+{
+    public function __invoke(AdviceRequest $request, BalanceService $balanceService): JsonResponse
+    {
+        $edit = $request->edit();
+        $balance = $balanceService->balance($edit);
+        $advice = CorrectionSetup::for($balance, $balanceService->style($edit), $request->complaint(), $request->with() ?? $balanceService->usualAdditions($edit), $request->most(), $request->capacity(), $balanceService->catalogue(), $edit->measures, $request->target() ?? $balanceService->targetOf($request->liked()) ?? $balanceService->own($edit), $request->wish());
+
+        return new JsonResponse(AdviceShape::of($advice, $balance, $edit->measures));
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use Illuminate\Validation\Rule;
+use Vinculum\Correction\Complaint;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\TargetShift;
+
+/** A formula with what a correction may do. */
+final class AdviceRequest extends FormulaRequest
+{
+    public function rules(): array
+    {
+        return [
+            ...parent::rules(),
+            'with' => ['sometimes', 'nullable', 'array', 'list', 'max:40'],
+            'with.*' => ['string', Rule::in(Catalogue::shipped()->keys())],
+            'most' => ['sometimes', 'nullable', 'integer', 'between:1,3'],
+            'complaint' => ['sometimes', 'nullable', 'string', Rule::in(Complaint::keys())],
+            'target' => ['sometimes', 'nullable', 'array:sweet,sour,salt,umami,heat'],
+            'target.*' => ['nullable', 'array', 'list', 'size:2', self::rightWayRound(...)],
+            'target.*.*' => ['numeric', 'between:0,20000000'],
+            'liked' => ['sometimes', 'nullable', 'array', 'list', 'max:1000'],
+            'liked.*' => ['string', 'max:10000'],
+            'move' => ['sometimes', 'nullable', 'string', 'max:60', self::knownMove(...)],
+            'capacity_ml' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:1000000'],
+        ];
+    }
+
+    public function messages(): array
+    {
+        return [
+            ...parent::messages(),
+            'with.*' => 'One of the things that may be added is not in the catalogue.',
+            'with' => 'What may be added is a list of at most 40 ingredients.',
+            'most' => 'A correction combines 1, 2 or 3 additions.',
+            'complaint' => 'Nobody knows that complaint.',
+            'target.array' => 'A target is a window on some of the axes sweet, sour, salt, umami and heat.',
+            'target.*.size' => 'A window is two numbers, the lower first.',
+            'target.*.array' => 'A window is two numbers, the lower first.',
+            'target.*.list' => 'A window is two numbers, the lower first.',
+            'target.*.*.numeric' => 'The edges of a window are numbers, at least 0.',
+            'target.*.*.between' => 'The edges of a window are numbers, at least 0.',
+            'liked.array' => 'The batch you liked is a list of its lines.',
+            'liked.list' => 'The batch you liked is a list of its lines.',
+            'capacity_ml' => 'The capacity is a volume in millilitres, above zero.',
+        ];
+    }
+
+    /** @return list<string>|null */
+    public function with(): ?array
+    {
+        $keys = $this->input('with');
+
+        return is_array($keys) ? array_values(array_filter($keys, is_string(...))) : null;
+    }
+
+    public function most(): int
+    {
+        return $this->integer('most', 3) ?: 3;
+    }
+
+    public function complaint(): ?Complaint
+    {
+        return $this->filled('complaint') ? Complaint::named((string) $this->string('complaint')) : null;
+    }
+
+    /** A target of the cook's own, or null. */
+    public function target(): ?Target
+    {
+        $windows = [];
+        foreach (Axis::cases() as $axis) {
+            $edges = $this->input("target.{$axis->value}");
+            if (is_array($edges) && is_numeric($edges[0] ?? null) && is_numeric($edges[1] ?? null)) {
+                $windows[$axis->value] = TargetRange::between((float) $edges[0], (float) $edges[1]);
+            }
+        }
+
+        return $windows === [] ? null : Target::of($windows);
+    }
+
+    /** The lines of a batch that was liked, to aim at instead of the style; null when none is named. */
+    public function liked(): ?SauceEdit
+    {
+        $lines = $this->input('liked');
+        $texts = is_array($lines) ? array_values(array_filter($lines, is_string(...))) : [];
+
+        return $texts === [] ? null : new SauceEdit('', null, $this->edit()->measures, null, $texts);
+    }
+
+    /** Words that move the target, or null. */
+    public function wish(): ?TargetShift
+    {
+        return $this->filled('move') ? TargetShift::fromWords((string) $this->string('move')) : null;
+    }
+
+    private static function rightWayRound(string $field, mixed $value, \Closure $fail): void
+    {
+        if (is_array($value) && is_numeric($value[0] ?? null) && is_numeric($value[1] ?? null) && $value[0] > $value[1]) {
+            $fail('The window of ' . substr($field, strlen('target.')) . ' is turned round: write the lower edge first.');
+        }
+    }
+
+    private static function knownMove(string $field, mixed $value, \Closure $fail): void
+    {
+        if (is_string($value) && $value !== '' && TargetShift::fromWords($value) === null) {
+            $fail("\"{$value}\" is no move that is known: try \"a little sharper\" or \"less salty\".");
+        }
+    }
+
+    public function capacity(): ?float
+    {
+        return $this->filled('capacity_ml') ? $this->float('capacity_ml') : null;
+    }
+}

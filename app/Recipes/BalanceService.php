@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use App\CookSessions\HomeHob;
+use App\Palate\PalateService;
+use App\Pantry\Pantry;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Balance\Treatment;
+use Vinculum\Contract\BalanceShape;
+use Vinculum\Contract\StageShape;
+use Vinculum\Cooking\Hob;
+use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\Pan;
+use Vinculum\Cooking\StagedCook;
+use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Sensory\Target;
+use Vinculum\Style\StyleBook;
+use Vinculum\Style\StyleFamily;
+
+/** Asks the core where an edit stands. */
+final class BalanceService
+{
+    public function __construct(private readonly Pantry $pantry, private readonly SauceParts $parts, private readonly PalateService $palateService, private readonly HomeHob $hob) {}
+
+    public function catalogue(): Catalogue
+    {
+        return $this->pantry->catalogue();
+    }
+
+    /** The hob as the kitchen's weighed cooks show it. */
+    public function hob(): Hob
+    {
+        return $this->hob->known();
+    }
+
+    /** The formula, cooked by its stages as far as its pan and method tell. */
+    public function formula(SauceEdit $edit): Formula
+    {
+        return $this->cook($edit)->formula;
+    }
+
+    public function cook(SauceEdit $edit): StagedCook
+    {
+        [$rows, $refused] = $this->parts->namedIn($edit->lines, $edit->sauce);
+        $formula = Formula::fromTexts($edit->lines, $this->catalogue()->with($rows), $edit->measures, $edit->yield, $edit->partMillilitres);
+
+        return StagedCook::of($refused === [] ? $formula : $this->parts->without($refused, $formula), $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, $this->hob->known());
+    }
+
+    public static function treatment(SauceEdit $edit): Treatment
+    {
+        return MethodReader::treatment($edit->method);
+    }
+
+    public function balance(SauceEdit $edit): Balance
+    {
+        return Balance::of($this->formula($edit), self::treatment($edit));
+    }
+
+    /** @return list<string> what a correction may add when the cook names nothing: the style's usual things, as far as they are there */
+    public function usualAdditions(SauceEdit $edit): array
+    {
+        return $this->pantry->usable(CorrectionSetup::usual($this->style($edit)));
+    }
+
+    /** A liked batch as a target; null where there is none, or nothing in it counts. */
+    public function targetOf(?SauceEdit $liked): ?Target
+    {
+        $balance = $liked === null ? null : $this->balance($liked);
+
+        return $balance === null || $balance->mixture->grams() <= 0.0 ? null : Target::around($balance->taste);
+    }
+
+    public function style(SauceEdit $edit): ?StyleFamily
+    {
+        return $edit->style !== null && StyleBook::has($edit->style) ? StyleBook::get($edit->style) : null;
+    }
+
+    /** Where this cook likes the family to stand; null without a style, or while nothing is learned of it. */
+    public function own(SauceEdit $edit): ?Target
+    {
+        $style = $this->style($edit);
+
+        return $style === null ? null : $this->palateService->target($style);
+    }
+
+    /** @return array<string, mixed> the balance as the public contract shapes it */
+    public function report(SauceEdit $edit): array
+    {
+        $cook = $this->cook($edit);
+        $balance = Balance::of($cook->formula, self::treatment($edit));
+
+        return [...$this->reportOn($balance, $edit), 'stages' => StageShape::all($cook), 'notes' => [...$cook->notes, ...$balance->notes]];
+    }
+
+    /** @return array<string, mixed> */
+    public function reportOn(Balance $balance, SauceEdit $edit): array
+    {
+        return [...BalanceShape::of($balance, $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures, $this->own($edit)), 'stages' => []];
+    }
+
+    /** @return array{axes: array<string, array<string, mixed>>, distance: float|null} what the shelf shows of a sauce */
+    public function standing(Balance $balance, SauceEdit $edit): array
+    {
+        $target = $this->style($edit)?->target;
+
+        return ['axes' => BalanceShape::axes($balance->axes, $target), 'distance' => $target === null ? null : round($target->distance($balance->taste), 3)];
+    }
+}

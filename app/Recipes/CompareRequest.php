@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+/** Two states of a sauce: the formula itself is the later one, `before` the earlier. */
+final class CompareRequest extends FormulaRequest
+{
+    public function rules(): array
+    {
+        $rules = parent::rules();
+        $before = [];
+        foreach (['yield', 'measures', 'lines', 'lines.*', 'part_ml', 'style', 'pan', 'method', 'method.*'] as $field) {
+            $before["before.{$field}"] = $rules[$field];
+        }
+
+        return [...$rules, 'before' => ['required', 'array'], ...$before];
+    }
+
+    public function messages(): array
+    {
+        return [...parent::messages(), 'before.required' => 'Say what to compare with.', 'before.*' => 'What to compare with is not a formula.', 'before.lines.*' => 'What to compare with holds a line that is not text.'];
+    }
+
+    public function before(): SauceEdit
+    {
+        return self::formulaIn($this->array('before'), $this->edit()->sauce);
+    }
+}

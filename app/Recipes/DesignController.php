@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use App\Http\Faults;
+use Illuminate\Http\JsonResponse;
+use Vinculum\Contract\AdviceShape;
+use Vinculum\Correction\DesignSetup;
+
+final readonly class DesignController
+{
+    public function __invoke(DesignRequest $request, BalanceService $balanceService): JsonResponse
+    {
+        $edit = $request->edit();
+        $style = $balanceService->style($edit);
+        assert($style !== null);
+        try {
+            $formula = $balanceService->formula($edit);
+            $design = $request->boolean('may_grow')
+                ? DesignSetup::withRoom($formula, $style, $request->batchGrams(), $balanceService->catalogue(), $edit->measures, $balanceService->own($edit))
+                : DesignSetup::draft($formula, $style, $request->base(), $request->batchGrams(), $balanceService->catalogue(), $edit->measures, $balanceService->own($edit));
+        } catch (\InvalidArgumentException $fault) {
+            throw Faults::in('lines', $fault);
+        }
+
+        return new JsonResponse(AdviceShape::design($design, $formula, $edit->measures));
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Vinculum\Exchange\RecipeReader;
+use Vinculum\Quantity\Measures;
+use Vinculum\Style\StyleBook;
+use Vinculum\Style\StyleFamily;
+
+/** A formula as a person writes it. The lines themselves are never refused for what they say. */
+class FormulaRequest extends FormRequest
+{
+    private const LONGEST_LINE = 10_000;
+    private const MOST_STEPS = 500;
+    private const LONGEST_STEP = 2_000;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'title' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'style' => ['sometimes', 'nullable', 'string', Rule::in(array_map(static fn(StyleFamily $style): string => $style->key, StyleBook::all()))],
+            'measures' => ['sometimes', 'nullable', Rule::enum(Measures::class)],
+            'yield' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'part_ml' => ['sometimes', 'nullable', 'numeric', 'between:1,100000'],
+            'sauce' => ['sometimes', 'nullable', 'integer', 'between:1,999999999999'],
+            'forked_from' => ['sometimes', 'nullable', 'integer', 'between:1,999999999999'],
+            'pan' => ['sometimes', 'nullable', 'string', 'max:100'],
+            'method' => ['sometimes', 'nullable', 'array', 'list', 'max:' . self::MOST_STEPS],
+            'method.*' => ['present', 'nullable', 'string', 'max:' . self::LONGEST_STEP],
+            'lines' => ['present', 'array', 'list', 'max:' . RecipeReader::MOST_LINES],
+            'lines.*' => ['present', self::text(...)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'title.max' => 'The name is longer than 200 letters: shorten it.',
+            'title.string' => 'The name is not text.',
+            'style.in' => 'There is no such style: choose one from the list.',
+            'measures' => 'Measures are us, metric, imperial, au or jp.',
+            'yield.max' => 'The yield is longer than 200 letters: write it as "500 ml".',
+            'part_ml' => 'A part is a vessel of 1 ml or more, up to 100 litres.',
+            'sauce' => 'The sauce is named by its number.',
+            'forked_from' => 'The sauce it is a variant of is named by its number.',
+            'pan' => 'A pan is named as "24 cm" or "5 l".',
+            'method.max' => 'More than 500 steps is no method: split it.',
+            'method' => 'The method is not a list of texts.',
+            'method.*' => 'Step :position of the method is not text, or longer than 2,000 letters.',
+            'lines.present' => 'The request holds no lines: send them as a list of texts, in UTF-8.',
+            'lines.array' => 'The lines are not a list of texts.',
+            'lines.list' => 'The lines are not a list of texts.',
+            'lines.max' => 'More than 20,000 lines is no recipe: split it into several sauces.',
+        ];
+    }
+
+    public function edit(): SauceEdit
+    {
+        return self::formulaIn($this->all(), $this->filled('sauce') ? $this->integer('sauce') : null);
+    }
+
+    /** @param array<array-key, mixed> $written a formula that the rules have let through */
+    protected static function formulaIn(array $written, ?int $sauce): SauceEdit
+    {
+        $text = static fn(string $field): ?string => is_string($written[$field] ?? null) && trim($written[$field]) !== '' ? $written[$field] : null;
+        $lines = is_array($written['lines'] ?? null) ? $written['lines'] : [];
+
+        return new SauceEdit(
+            trim($text('title') ?? ''),
+            $text('style'),
+            Measures::tryFrom($text('measures') ?? '') ?? Measures::Us,
+            $text('yield'),
+            array_values(array_map(static fn(mixed $line): string => is_string($line) ? $line : '', $lines)),
+            is_numeric($written['part_ml'] ?? null) ? (float) $written['part_ml'] : null,
+            $sauce,
+            array_values(array_map(static fn(mixed $step): string => is_string($step) ? $step : '', is_array($written['method'] ?? null) ? $written['method'] : [])),
+            $text('pan'),
+        );
+    }
+
+    private static function text(string $field, mixed $value, \Closure $fail): void
+    {
+        $number = (int) substr($field, (int) strrpos($field, '.') + 1) + 1;
+        if ($value !== null && !is_string($value)) {
+            $fail("Line {$number} is not text.");
+        } elseif (is_string($value) && strlen($value) > self::LONGEST_LINE) {
+            $fail("Line {$number} is longer than 10,000 letters: that is no ingredient. Cut it, or split it into lines.");
+        }
+    }
+}

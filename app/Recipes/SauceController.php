@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use App\Http\Faults;
+use App\Imports\Importer;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Vinculum\Exchange\RecipeFault;
+
+final readonly class SauceController
+{
+    private const PAGE = 100;
+
+    public function index(Request $request): JsonResponse
+    {
+        $asked = $request->validate(['named' => ['sometimes', 'nullable', 'string', 'max:200'], 'page' => ['sometimes', 'integer', 'between:1,10000']], ['named' => 'The name to look for is longer than 200 letters.', 'page' => 'Pages are counted from 1.']);
+        $named = is_string($asked['named'] ?? null) ? trim($asked['named']) : '';
+        $sauces = Sauce::query()->withCount('lines')
+            ->when($named !== '', static fn(Builder $query) => $query->whereRaw('instr(lower(title), ?) > 0', [mb_strtolower($named)]))
+            ->latest('updated_at')->latest('id')
+            ->offset(($request->integer('page', 1) - 1) * self::PAGE)->limit(self::PAGE + 1)->get();
+
+        return new JsonResponse(['sauces' => ShelfResource::collection($sauces->take(self::PAGE))->resolve(), 'more' => $sauces->count() > self::PAGE]);
+    }
+
+    public function store(FormulaRequest $request, SauceService $sauceService): JsonResponse
+    {
+        return new JsonResponse((new SauceResource($sauceService->add($request->edit(), $request->filled('forked_from') ? $request->integer('forked_from') : null)))->resolve(), 201);
+    }
+
+    /** A sauce as it was typed or pasted, read as every recipe is. */
+    public function written(WrittenRequest $request, Importer $importer): JsonResponse
+    {
+        try {
+            return new JsonResponse((new SauceResource($importer->write($request->text(), $request->measures())))->resolve(), 201);
+        } catch (RecipeFault $fault) {
+            throw Faults::in('text', $fault);
+        }
+    }
+
+    public function show(int $sauce): JsonResponse
+    {
+        return new JsonResponse((new SauceResource(Sauce::query()->with('lines')->findOrFail($sauce)))->resolve());
+    }
+
+    public function update(int $sauce, EditRequest $request, SauceService $sauceService): JsonResponse
+    {
+        return new JsonResponse((new SauceResource($sauceService->edit($sauce, $request->revision(), $request->editOf($sauce))))->resolve());
+    }
+
+    public function destroy(int $sauce): Response
+    {
+        Sauce::query()->findOrFail($sauce)->delete();
+
+        return new Response('', 204);
+    }
+
+    public function restore(int $sauce): JsonResponse
+    {
+        $found = Sauce::withTrashed()->with('lines')->findOrFail($sauce);
+        $found->restore();
+
+        return new JsonResponse((new SauceResource($found))->resolve());
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use Illuminate\Database\Connection;
+use Vinculum\Comparison\Comparison;
+
+/** Keeps sauces and their versions: every write is one transaction, every edit names the revision it was based on. */
+final readonly class SauceService
+{
+    /** A pause this long between edits makes what stood before it a version of its own. */
+    private const VERSION_AFTER_SECONDS = 600;
+
+    public function __construct(private BalanceService $balanceService, private SauceParts $parts, private Connection $database) {}
+
+    /** @param int|null $forkedFrom the sauce it begins as a variant of */
+    public function add(SauceEdit $edit, ?int $forkedFrom = null): Sauce
+    {
+        return $this->database->transaction(function () use ($edit, $forkedFrom): Sauce {
+            $sauce = new Sauce(['revision' => 1, 'forked_from' => $forkedFrom !== null && Sauce::withTrashed()->whereKey($forkedFrom)->exists() ? $forkedFrom : null]);
+            $this->write($sauce, $edit);
+            $this->keepVersion($sauce);
+
+            return $sauce;
+        });
+    }
+
+    /** @throws EditConflict when the sauce has moved on since that revision */
+    public function edit(int $id, int $revision, SauceEdit $edit): Sauce
+    {
+        return $this->database->transaction(function () use ($id, $revision, $edit): Sauce {
+            $sauce = Sauce::query()->with('lines')->findOrFail($id);
+            if ($sauce->revision !== $revision && SauceEdit::asItStands($sauce) == $edit->of($id)) {
+                // the answer to the first time was lost on its way
+                return $sauce;
+            }
+            if ($sauce->revision !== $revision) {
+                throw EditConflict::with($sauce);
+            }
+            if ($sauce->updated_at !== null && $sauce->updated_at->diffInSeconds(now()) > self::VERSION_AFTER_SECONDS) {
+                $this->keepVersion($sauce);
+            }
+            $sauce->revision = $revision + 1;
+            $this->write($sauce, $edit);
+
+            return $sauce;
+        });
+    }
+
+    /** Keeps the sauce as it stands now for good; where nothing changed since the last version, that one. */
+    public function keep(int $id): Version
+    {
+        return $this->database->transaction(fn(): Version => $this->keepVersion(Sauce::query()->with('lines')->findOrFail($id)));
+    }
+
+    private function write(Sauce $sauce, SauceEdit $edit): void
+    {
+        $balance = $this->balanceService->balance($edit);
+        $sauce->fill([
+            'title' => $edit->title,
+            'style' => $edit->style,
+            'measures' => $edit->measures,
+            'yield' => $edit->yield,
+            'part_ml' => $edit->partMillilitres,
+            'method' => $edit->method,
+            'pan' => $edit->pan,
+            'standing' => $this->balanceService->standing($balance, $edit),
+        ])->save();
+        $sauce->lines()->delete();
+        foreach (array_chunk($edit->lines, 500, true) as $chunk) {
+            Line::query()->insert(array_map(static fn(int $position, string $text): array => ['sauce_id' => $sauce->id, 'position' => $position, 'text' => $text], array_keys($chunk), $chunk));
+        }
+        $sauce->load('lines');
+        $this->parts->note($sauce, $balance);
+        $this->weighAnew($this->parts->thoseMadeWith($sauce->id));
+    }
+
+    /**
+     * A sauce that changed changes the sauces it is part of; nobody edited those, so their revision stays.
+     *
+     * @param list<int> $sauces the nearest first
+     */
+    private function weighAnew(array $sauces): void
+    {
+        foreach ($sauces as $id) {
+            $sauce = Sauce::query()->with('lines')->find($id);
+            if ($sauce !== null) {
+                $edit = SauceEdit::asItStands($sauce);
+                $balance = $this->balanceService->balance($edit);
+                $sauce->standing = $this->balanceService->standing($balance, $edit);
+                $this->parts->note($sauce, $balance);
+            }
+        }
+    }
+
+    private function keepVersion(Sauce $sauce): Version
+    {
+        /** @var Version|null $last */
+        $last = $sauce->versions()->reorder('number', 'desc')->first();
+        $edit = SauceEdit::asItStands($sauce);
+        if ($last !== null && SauceEdit::asKept($last) == $edit) {
+            return $last;
+        }
+        $says = $last === null ? null : Comparison::of($this->balanceService->formula(SauceEdit::asKept($last)), $this->balanceService->formula($edit), $sauce->measures)->words();
+
+        return $sauce->versions()->create([
+            'number' => ($last->number ?? 0) + 1,
+            'revision' => $sauce->revision,
+            'title' => $sauce->title,
+            'style' => $sauce->style,
+            'measures' => $sauce->measures,
+            'yield' => $sauce->yield,
+            'part_ml' => $sauce->part_ml,
+            'method' => $sauce->method,
+            'pan' => $sauce->pan,
+            'lines' => $sauce->texts(),
+            'says' => $says,
+            'standing' => $sauce->standing,
+        ]);
+    }
+}

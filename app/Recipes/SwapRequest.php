@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use App\Pantry\Pantry;
+use Illuminate\Validation\Rule;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Substitution\SwapReason;
+
+/** A formula, what of it is to be replaced, and why. Without a line: everything that is in the way of the allergens and diets named. */
+final class SwapRequest extends FormulaRequest
+{
+    public function rules(): array
+    {
+        return [
+            ...parent::rules(),
+            'line' => ['sometimes', 'nullable', 'integer', 'min:1'],
+            'reason' => ['sometimes', 'nullable', 'in:missing,cannot-eat,season,cheaper,stronger,milder'],
+            'allergens' => ['sometimes', 'nullable', 'array', 'list', 'max:14'],
+            'allergens.*' => ['string', Rule::in(array_keys(FactsFile::named('allergens')))],
+            'diets' => ['sometimes', 'nullable', 'array', 'list', 'max:5'],
+            'diets.*' => ['string', Rule::in(Ingredient::allDiets())],
+            'month' => ['sometimes', 'nullable', 'integer', 'between:1,12'],
+            'for' => ['sometimes', 'nullable', 'string', 'max:100'],
+        ];
+    }
+
+    public function messages(): array
+    {
+        return [
+            ...parent::messages(),
+            'line' => 'Say which line is to be replaced, counted from 1.',
+            'reason' => 'A reason is missing, cannot-eat, season, cheaper, stronger or milder.',
+            'allergens' => 'Allergens are those of the European list.',
+            'allergens.*' => 'One of the allergens is not on the European list.',
+            'diets' => 'Diets are vegan, vegetarian, gluten-free, alcohol-free and no-added-sugar.',
+            'diets.*' => 'Diets are vegan, vegetarian, gluten-free, alcohol-free and no-added-sugar.',
+            'month' => 'A month is a number from 1 to 12.',
+            'for' => 'The substitute is named by its key in the catalogue.',
+        ];
+    }
+
+    /** From 0. */
+    public function line(): int
+    {
+        return $this->integer('line', 1) - 1;
+    }
+
+    public function reason(Pantry $pantry): SwapReason
+    {
+        return match ((string) $this->string('reason')) {
+            'cannot-eat' => SwapReason::cannotEat($this->texts('allergens'), $this->texts('diets')),
+            'season' => SwapReason::outOfSeason($this->integer('month') ?: (int) now()->month),
+            'cheaper' => SwapReason::cheaper($pantry->prices()),
+            'stronger' => SwapReason::stronger(),
+            'milder' => SwapReason::milder(),
+            default => SwapReason::missing(),
+        };
+    }
+
+    /** What someone cannot eat, for a whole recipe. */
+    public function avoids(): SwapReason
+    {
+        return SwapReason::cannotEat($this->texts('allergens'), $this->texts('diets'));
+    }
+
+    public function substitute(): ?string
+    {
+        return $this->filled('for') ? (string) $this->string('for') : null;
+    }
+
+    /** @return list<string> */
+    private function texts(string $field): array
+    {
+        $values = $this->input($field);
+
+        return is_array($values) ? array_values(array_filter($values, is_string(...))) : [];
+    }
+}

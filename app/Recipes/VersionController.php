@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use Illuminate\Http\JsonResponse;
+use Vinculum\Comparison\Comparison;
+use Vinculum\Contract\ComparisonShape;
+
+final readonly class VersionController
+{
+    private const MOST = 200;
+
+    public function index(int $sauce): JsonResponse
+    {
+        $versions = Sauce::query()->findOrFail($sauce)->versions()->reorder('number', 'desc')->limit(self::MOST)->get();
+
+        return new JsonResponse(['versions' => VersionResource::collection($versions)->resolve()]);
+    }
+
+    public function show(int $sauce, int $version): JsonResponse
+    {
+        return new JsonResponse((new VersionResource(Version::query()->where('sauce_id', $sauce)->where('number', $version)->firstOrFail()))->resolve());
+    }
+
+    public function store(int $sauce, SauceService $sauceService): JsonResponse
+    {
+        return new JsonResponse((new VersionResource($sauceService->keep($sauce)))->resolve());
+    }
+
+    public function compare(CompareRequest $request, BalanceService $balanceService): JsonResponse
+    {
+        [$before, $after] = [$request->before(), $request->edit()];
+        [$was, $is] = [$balanceService->balance($before), $balanceService->balance($after)];
+
+        return new JsonResponse(ComparisonShape::of(Comparison::of($was->formula, $is->formula, $after->measures), $was, $is, $balanceService->style($after)?->target));
+    }
+}

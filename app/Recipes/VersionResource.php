@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/**
+ * A state of a sauce that is kept for good.
+ *
+ * @property Version $resource
+ */
+final class VersionResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'number' => $this->resource->number,
+            'kept_at' => $this->resource->created_at?->toIso8601String(),
+            'says' => $this->resource->says,
+            'title' => $this->resource->title,
+            'style' => $this->resource->style,
+            'measures' => $this->resource->measures->value,
+            'yield' => $this->resource->yield,
+            'part_ml' => $this->resource->part_ml,
+            'method' => $this->resource->method ?? [],
+            'pan' => $this->resource->pan,
+            'lines' => $this->resource->lines,
+        ];
+    }
+}

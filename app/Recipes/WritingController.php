@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use Illuminate\Http\JsonResponse;
+use Vinculum\Correction\JndAdjustment;
+use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\Resolution\Completion;
+use Vinculum\Recipe\Writing\AmountWriter;
+
+/** Helps with writing a line: what it may be about to name, and its amount a little up or down. */
+final readonly class WritingController
+{
+    public function __construct(private BalanceService $balanceService) {}
+
+    public function suggest(SuggestRequest $request, SauceParts $parts): JsonResponse
+    {
+        $text = (string) $request->string('text');
+        $catalogue = $this->balanceService->catalogue();
+        $suggestions = array_map(static fn(Completion $one): array => ['text' => $one->text, 'name' => $one->ingredient->name, 'own' => $one->ingredient->isOwn()], Completion::of($text, $catalogue, $request->measures()));
+        $name = (new LineGrammar($request->measures()))->read($text)->name;
+        foreach (mb_strlen($name) < 2 || !str_ends_with(rtrim($text), $name) ? [] : $parts->titlesStartingWith($name, $request->sauce()) as $title) {
+            array_unshift($suggestions, ['text' => mb_substr(rtrim($text), 0, -mb_strlen($name)) . $title, 'name' => $title, 'own' => true]);
+        }
+
+        return new JsonResponse(['suggestions' => array_slice($suggestions, 0, 6)]);
+    }
+
+    public function nudge(NudgeRequest $request): JsonResponse
+    {
+        $edit = $request->edit();
+        [$line, $direction] = [$request->line(), $request->direction()];
+        $formula = $this->balanceService->formula($edit);
+        $text = $request->isByStep()
+            ? JndAdjustment::of($formula, $line, $direction, $edit->measures)
+            : AmountWriter::notched($formula->lines[$line], $direction, $edit->measures);
+
+        return new JsonResponse(['text' => $text]);
+    }
+}

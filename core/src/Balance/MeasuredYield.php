@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Balance;
+
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Volume;
+use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\Cursor;
+use Vinculum\Recipe\Parser\Lexer;
+use Vinculum\Recipe\Parser\QuantityGrammar;
+
+/** What the cook weighed or poured out at the end. */
+final readonly class MeasuredYield
+{
+    private const WEIGHED = 0.01;
+    private const POURED = 0.05;
+
+    private function __construct(public ?Amount $grams, public ?Amount $millilitres) {}
+
+    /** "500 ml", "1.2 kg", "about 2 cups", "6 x 250 ml"; null where no weight or volume is named. */
+    public static function parse(string $text, Measures $measures): ?self
+    {
+        $tokens = Lexer::tokens(mb_substr(mb_scrub($text), 0, 200));
+        foreach (array_keys($tokens) as $index) {
+            $measured = (new QuantityGrammar($measures))->quantity(new Cursor(array_slice($tokens, $index)));
+            if ($measured === null || $measured->unit === null || !$measured->isSensible()) {
+                continue;
+            }
+            if ($measured->unit->grams !== null) {
+                return new self(Amount::within($measured->middle() * $measured->unit->grams, self::WEIGHED), null);
+            }
+
+            return new self(null, Amount::within($measured->middle() * (float) $measured->unit->millilitres, self::POURED));
+        }
+
+        return null;
+    }
+
+    /** What a batch comes to by an estimate, in grams with one standard deviation. */
+    public static function estimated(float $grams, float $deviation): self
+    {
+        return new self(Amount::of($grams, $deviation), null);
+    }
+
+    public function times(float $factor): self
+    {
+        return new self($this->grams?->times($factor), $this->millilitres?->times($factor));
+    }
+
+    /** Grams of water that left on the way from this mixture to the yield; negative when more came out than went in. */
+    public function waterLostFrom(Mixture $mixed): float
+    {
+        return $this->grams !== null
+            ? $mixed->grams() - $this->grams->value
+            : Volume::waterToLose($mixed, (float) $this->millilitres?->value);
+    }
+}

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\CookSession;
+
+use Vinculum\Balance\FinishedBatch;
+use Vinculum\Balance\Formula;
+use Vinculum\Balance\MeasuredYield;
+use Vinculum\Chemistry\Component;
+use Vinculum\Cooking\CookedStage;
+use Vinculum\Cooking\Hob;
+use Vinculum\Cooking\MethodStep;
+use Vinculum\Cooking\Pan;
+use Vinculum\Cooking\StagedCook;
+use Vinculum\Cooking\WeighedCook;
+use Vinculum\Quantity\Amount;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Scaling\Scale;
+use Vinculum\Scaling\ScaledLine;
+
+/** One cook from beginning to end: what to measure in which order, what to do with it, and the weight to stop at. */
+final readonly class CookPlan
+{
+    /** An amount this far off, in steps of the whole sauce, is worth a word. */
+    public const WORTH_REBALANCING = 0.5;
+    private const SHORTEST_CALIBRATION_MINUTES = 2.0;
+
+    /**
+     * @param list<MeasureTask>   $items  in the order a cook measures
+     * @param list<CookedStage> $stages
+     * @param float             $finishedGrams of the sauce alone
+     */
+    private function __construct(public Scale $scale, public array $items, public array $stages, public float $finishedGrams, public ?Pan $pan, private Hob $hob) {}
+
+    /** @param list<string> $method as written */
+    public static function of(Scale $scale, ?Pan $pan, array $method, Hob $hob): self
+    {
+        $cook = StagedCook::of($scale->after, $pan, $method, $hob);
+        $items = [];
+        foreach ($cook->stages as $stage => $cooked) {
+            foreach (array_keys($cooked->stage->lines) as $number) {
+                $items[] = self::item($scale->lines[$number], $number, $stage);
+            }
+        }
+
+        return new self($scale, MeasuringOrder::inOrder($items), $cook->stages, FinishedBatch::of($scale->after)->mixture->grams(), $pan, $hob);
+    }
+
+    /** @return list<MethodStep> every step, in order */
+    public function steps(): array
+    {
+        return array_merge([], ...array_map(static fn(CookedStage $stage): array => $stage->stage->steps, $this->stages));
+    }
+
+    /**
+     * What can be done about what was poured over or under; nothing while it does not matter, or nothing is left to change.
+     *
+     * @return list<Rebalance>
+     */
+    public function rebalancing(CookRecord $record): array
+    {
+        if ($record->isSettled || count($record->actual) >= count($this->countedLines())) {
+            return [];
+        }
+        $ways = Rebalance::ways($this->countedLines(), $record->actual);
+
+        return $ways[0]->away < self::WORTH_REBALANCING ? [] : $ways;
+    }
+
+    /** Grams of a line that are still to be measured: as planned, or as it was rebalanced. */
+    public function target(int $line, CookRecord $record): ?float
+    {
+        return $record->changed[$line] ?? $this->scale->lines[$line]->grams;
+    }
+
+    /** Grams that the sauce in the pan should weigh when the heat goes off, for what really goes in; what goes in later is not in it. */
+    public function stopAt(CookRecord $record): float
+    {
+        $planned = $this->scale->mixed->grams();
+
+        return $planned > 0.0 ? max(0.0, $this->finishedGrams * $this->goesIn($record)->mixed()->grams() / $planned - $this->laterGrams($record)) : 0.0;
+    }
+
+    /** The formula as it really goes into the pot: what is in as measured, the rest as planned; the yield as weighed, where it was. */
+    public function asItGoes(CookRecord $record): Formula
+    {
+        $formula = $this->goesIn($record);
+        $weighed = $record->sauceGrams();
+        if ($weighed !== null) {
+            return $formula->uncooked()->cookedTo(MeasuredYield::estimated($weighed + $this->laterGrams($record), 0.01 * $weighed));
+        }
+        $planned = $this->scale->mixed->grams();
+
+        return $planned > 0.0 && $formula->yield !== null ? $formula->cookedTo($formula->yield->times($formula->mixed()->grams() / $planned)) : $formula;
+    }
+
+    /** The formula with what was measured, cooked as planned. */
+    private function goesIn(CookRecord $record): Formula
+    {
+        $lines = [];
+        foreach ($this->scale->after->lines as $number => $line) {
+            $planned = $line->grams->value ?? 0.0;
+            $grams = $record->actual[$number] ?? $record->changed[$number] ?? $planned;
+            $lines[] = match (true) {
+                !isset($record->actual[$number]), isset($record->asPlanned[$number]) => $planned > 0.0 ? $line->times($grams / $planned) : $line,
+                default => self::weighed($line, $grams),
+            };
+        }
+
+        return $this->scale->after->withLines(...$lines);
+    }
+
+    /** Grams that go in once the heat is off. */
+    private function laterGrams(CookRecord $record): float
+    {
+        $later = 0.0;
+        foreach ($this->stages as $cooked) {
+            foreach ($cooked->stage->isOffTheHeat ? $cooked->stage->lines : [] as $number => $line) {
+                $later += $record->actual[$number] ?? $record->changed[$number] ?? $line->grams->value ?? 0.0;
+            }
+        }
+
+        return $later;
+    }
+
+    /** What this cook teaches of its pan and hob; null where it was not weighed, not timed, or was cooked at more than one heat. */
+    public function weighedCook(CookRecord $record): ?WeighedCook
+    {
+        $weighed = $record->sauceGrams();
+        $surface = $this->pan?->squareMetres;
+        [$minutes, $heats] = [0.0, []];
+        foreach ($this->steps() as $number => $step) {
+            if ($step->kind !== 'reduce' || $step->heat === null) {
+                continue;
+            }
+            ['started' => $started, 'done' => $done] = $record->steps[$number] ?? ['started' => null, 'done' => null];
+            if ($started === null || $done === null) {
+                return null;
+            }
+            $minutes += ($done - $started) / 60.0 * $step->openShare();
+            $heats[$step->heat->key] = $step->heat;
+        }
+        $lost = $weighed === null ? 0.0 : $this->goesIn($record)->mixed()->grams() - $this->laterGrams($record) - $weighed;
+        $heat = count($heats) === 1 ? reset($heats) : null;
+        // a time that no burner could do it in was a slip of the finger
+        if ($heat === null || $surface === null || $minutes < self::SHORTEST_CALIBRATION_MINUTES || $lost <= 0.0 || $lost / $minutes > $heat::mostGramsPerMinute()) {
+            return null;
+        }
+
+        return new WeighedCook($surface, $heat->key, $minutes, $lost);
+    }
+
+    /** @return array{grams: float, minutes: array{value: float, low: float, high: float}|null} water to boil off, and how long that takes */
+    public function toBoilOff(): array
+    {
+        $water = max(0.0, $this->scale->mixed->get(Component::Water) - FinishedBatch::of($this->scale->after)->mixture->get(Component::Water));
+        $surface = $this->pan?->squareMetres;
+        foreach ($this->steps() as $step) {
+            if ($surface !== null && $step->heat !== null && $water > 0.5) {
+                return ['grams' => $water, 'minutes' => $this->hob->heat($step->heat, $this->pan)->minutes($water, $surface)];
+            }
+        }
+
+        return ['grams' => $water, 'minutes' => null];
+    }
+
+    /** @return array<int, ResolvedLine> */
+    private function countedLines(): array
+    {
+        return array_filter($this->scale->after->lines, static fn(ResolvedLine $line): bool => $line->countsInTheMixture());
+    }
+
+    private static function weighed(ResolvedLine $line, float $grams): ResolvedLine
+    {
+        return $line->ingredient === null ? $line : $line->inGrams(Amount::of($grams, max(0.01 * $grams, 0.3)));
+    }
+
+    private static function item(ScaledLine $scaled, int $number, int $stage): MeasureTask
+    {
+        $line = $scaled->line;
+        $name = $line->status === LineStatus::Unknown || $line->ingredient === null ? $line->text : $line->ingredient->name;
+
+        return new MeasureTask($number, $stage, $name, $scaled->grams ?? 0.0, $scaled->measure ?? ($scaled->grams === null ? 'to taste' : ''), $line->ingredient?->texture, $scaled->note);
+    }
+}

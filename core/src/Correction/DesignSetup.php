@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Correction;
+
+use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Target;
+use Vinculum\Style\StyleFamily;
+
+/** Sets up a design: which lines are locked, which are free, and what carries the sauce. */
+final class DesignSetup
+{
+    /** How far a batch may grow, as factors, when locked lines leave too little room in it. */
+    private const SIZES = [1.0, 1.1, 1.25, 1.5, 2.0];
+    private const CLOSE_ENOUGH = 0.05;
+    /** Roles of what sets the balance. */
+    private const SEASONS = ['acid', 'sweetener', 'salt', 'umami', 'heat', 'base', 'water', 'fat'];
+
+    /**
+     * The unlocked lines that season are free, the rest stay as they are; on an empty bench the style's own correctors are free.
+     *
+     * @param string|null $base ingredient key; the largest unlocked line, else the style's usual base, when null
+     * @param Target|null $own  a target of the cook's own, instead of the style's
+     *
+     * @throws \InvalidArgumentException when the base is unknown or the locked lines alone fill the batch
+     */
+    public static function draft(Formula $formula, StyleFamily $style, ?string $base, float $batchGrams, Catalogue $catalogue, Measures $measures, ?Target $own = null): Design
+    {
+        $fixed = Mixture::nothing();
+        $free = [];
+        $largest = null;
+        foreach ($formula->lines as $line) {
+            if ($line->ingredient === null) {
+                continue;
+            }
+            if (!self::isFree($line)) {
+                $fixed = $fixed->plus($line->mixture());
+                continue;
+            }
+            $free[$line->ingredient->key] = $line->ingredient;
+            if ($largest === null || ($line->grams->value ?? 0.0) > ($largest->grams->value ?? 0.0)) {
+                $largest = $line;
+            }
+        }
+        $carrier = $base ?? $largest->ingredient->key ?? $style->base;
+        if (!$catalogue->has($carrier)) {
+            throw new \InvalidArgumentException("There is no ingredient \"{$carrier}\" to build on.");
+        }
+        if ($free === []) {
+            foreach ($style->correctors as $key) {
+                $free[$key] = $catalogue->get($key);
+            }
+        }
+
+        return DesignSearch::find($fixed, Candidate::of($catalogue->get($carrier)), array_map(static fn(Ingredient $one): Candidate => Candidate::of($one), array_values($free)), $own ?? $style->target, $batchGrams, $measures);
+    }
+
+    /**
+     * Like draft(), where the batch may grow to make room: the smallest size that stands in its windows, else the best.
+     *
+     * @throws \InvalidArgumentException as draft()
+     */
+    public static function withRoom(Formula $formula, StyleFamily $style, float $batchGrams, Catalogue $catalogue, Measures $measures, ?Target $own = null): Design
+    {
+        $best = null;
+        foreach (self::SIZES as $size) {
+            $design = self::draft($formula, $style, null, $size * $batchGrams, $catalogue, $measures, $own);
+            if ($best === null || $design->distance < $best->distance - self::CLOSE_ENOUGH) {
+                $best = $design;
+            }
+            if ($best->distance < self::CLOSE_ENOUGH) {
+                break;
+            }
+        }
+
+        return $best;
+    }
+
+    /** Whether a design may change this line: it is not locked, and it is there for the balance rather than for its smell. */
+    public static function isFree(ResolvedLine $line): bool
+    {
+        return !in_array('lock', $line->tags, true) && array_intersect(self::SEASONS, $line->ingredient->roles ?? []) !== [];
+    }
+}

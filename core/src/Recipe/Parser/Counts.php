@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Parser;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+use Vinculum\Ingredient\NameSearch;
+
+/** The nouns that things are counted by: clove, bunch, tin, part. */
+final class Counts
+{
+    /** The key of a counting noun, or null when the word is none. */
+    public static function named(string $word): ?string
+    {
+        $word = mb_strtolower(rtrim($word, '.'));
+
+        return self::spellings()[$word] ?? self::spellings()[NameSearch::words($word)[0] ?? ''] ?? null;
+    }
+
+    public static function row(string $counted): Row
+    {
+        return FactsFile::named('counts')[$counted];
+    }
+
+    public static function isPack(string $counted): bool
+    {
+        return self::row($counted)->has('pack');
+    }
+
+    /** @return array<string, string> */
+    private static function spellings(): array
+    {
+        /** @var array<string, string>|null $spellings */
+        static $spellings = null;
+        if ($spellings === null) {
+            $spellings = [];
+            foreach (FactsFile::named('counts') as $key => $row) {
+                foreach ([$key, ...$row->list('also')] as $spelling) {
+                    $spellings[$spelling] = $key;
+                }
+            }
+        }
+
+        return $spellings;
+    }
+}

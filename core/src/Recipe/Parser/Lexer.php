@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Parser;
+
+/** Cuts an ingredient line into numbers, words and marks. */
+final class Lexer
+{
+    private const VULGAR = ['½' => 1 / 2, '⅓' => 1 / 3, '⅔' => 2 / 3, '¼' => 1 / 4, '¾' => 3 / 4, '⅕' => 1 / 5, '⅖' => 2 / 5, '⅗' => 3 / 5, '⅘' => 4 / 5, '⅙' => 1 / 6, '⅚' => 5 / 6, '⅐' => 1 / 7, '⅛' => 1 / 8, '⅜' => 3 / 8, '⅝' => 5 / 8, '⅞' => 7 / 8, '⅑' => 1 / 9, '⅒' => 1 / 10];
+
+    private const PATTERN = '~(?<vulgar>[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅐⅛⅜⅝⅞⅑⅒])'
+        . '|(?<fraction>\d{1,9}\s?[/⁄]\s?\d{1,9}(?![\d.,]*\s?(?:g|kg|ml|oz|l)\b))'
+        . '|(?<number>\d{1,3}(?:,\d{3})+(?:\.\d+)?(?!\d)|\d+(?:[.,]\d+)?|\.\d+)'
+        . "|(?<word>\\pL[\\pL\\pM'’.]*(?:-\\pL[\\pL\\pM'’]*)*)"
+        . '|(?<mark>[^\s\pL\d])~u';
+
+    /**
+     * @return list<Token>
+     */
+    public static function tokens(string $line): array
+    {
+        $found = preg_match_all(self::PATTERN, $line, $matches, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
+        if ($found === false) {
+            return [];
+        }
+        $tokens = [];
+        $end = -1;
+        foreach ($matches as $match) {
+            [$text, $offset] = [(string) $match[0][0], $match[0][1]];
+            $tokens[] = self::token($text, $match, $offset === $end, $offset);
+            $end = $offset + strlen($text);
+        }
+
+        return $tokens;
+    }
+
+    /** @param array<int|string, array{string|null, int}> $match */
+    private static function token(string $text, array $match, bool $glued, int $offset): Token
+    {
+        return match (true) {
+            $match['vulgar'][0] !== null => Token::number($text, self::VULGAR[$text], true, $glued, $offset),
+            $match['fraction'][0] !== null => Token::number($text, self::fraction($text), true, $glued, $offset),
+            $match['number'][0] !== null => Token::number($text, self::decimal($text), false, $glued, $offset),
+            $match['word'][0] !== null => Token::word($text, $glued, $offset),
+            default => Token::mark($text, $glued, $offset),
+        };
+    }
+
+    /** A written fraction; not a number at all (NAN) over zero. */
+    private static function fraction(string $text): float
+    {
+        [$top, $bottom] = array_map(floatval(...), explode('/', str_replace(['⁄', ' '], ['/', ''], $text)));
+
+        return $bottom === 0.0 ? NAN : $top / $bottom;
+    }
+
+    private static function decimal(string $text): float
+    {
+        $isThousands = preg_match('/^\d{1,3}(,\d{3})+(\.\d+)?$/', $text) === 1;
+
+        return (float) str_replace(',', $isThousands ? '' : '.', $text);
+    }
+}

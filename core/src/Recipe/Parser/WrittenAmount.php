@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Parser;
+
+use Vinculum\Quantity\Unit;
+
+/** An amount as it was written: a number or a range, of a unit or of things counted. */
+final readonly class WrittenAmount
+{
+    /**
+     * @param Unit|null   $unit    of weight or volume
+     * @param string|null $counted the thing counted ("clove", "tin"), a key of counts.ini
+     * @param string|null $size    small, medium or large
+     * @param float       $fill    1 for a level spoon, 1.5 for a heaped one
+     * @param string|null $pack    the tin, jar or packet that a weight came in
+     * @param bool        $isAbout the cook wrote "about", or gave a range or a heap
+     */
+    public function __construct(
+        public float $low,
+        public float $high,
+        public ?Unit $unit,
+        public ?string $counted = null,
+        public ?string $size = null,
+        public float $fill = 1.0,
+        public ?string $pack = null,
+        public bool $isAbout = false,
+    ) {}
+
+    public function middle(): float
+    {
+        return ($this->low + $this->high) / 2.0;
+    }
+
+    public function isRange(): bool
+    {
+        return $this->high !== $this->low;
+    }
+
+    public function times(float $factor): self
+    {
+        return new self($this->low * $factor, $this->high * $factor, $this->unit, $this->counted, $this->size, $this->fill, $this->pack, $this->isAbout);
+    }
+
+    public function inPack(string $pack): self
+    {
+        return new self($this->low, $this->high, $this->unit, $this->counted, $this->size, $this->fill, $pack, $this->isAbout);
+    }
+
+    public function isSensible(): bool
+    {
+        return is_finite($this->low) && is_finite($this->high) && $this->low >= 0.0 && $this->high > 0.0 && $this->high <= 1e9;
+    }
+}

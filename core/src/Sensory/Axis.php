@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Sensory;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+
+/** The five axes of balance, each with its own scale of just noticeable steps. */
+enum Axis: string
+{
+    case Sweet = 'sweet';
+    case Sour = 'sour';
+    case Salt = 'salt';
+    case Umami = 'umami';
+    case Heat = 'heat';
+
+    public function unit(): string
+    {
+        return $this->facts()->text('unit');
+    }
+
+    /** The recognition threshold, in the unit of the axis. */
+    public function threshold(): float
+    {
+        return self::scales()[$this->value][0];
+    }
+
+    /** ln(1 + w): the width of one step on a logarithmic scale. */
+    public function stepWidth(): float
+    {
+        return self::scales()[$this->value][1];
+    }
+
+    /** Just noticeable differences above the threshold: ln(max(I, θ)/θ)/ln(1 + w). */
+    public function steps(float $value): float
+    {
+        [$threshold, $width] = self::scales()[$this->value];
+
+        return log(max($value, $threshold) / $threshold) / $width;
+    }
+
+    /** The value that lies so many steps above the threshold. */
+    public function valueAt(float $steps): float
+    {
+        return $this->threshold() * exp($steps * $this->stepWidth());
+    }
+
+    /**
+     * Something for each axis, by its key.
+     *
+     * @template T
+     *
+     * @param callable(self): T $what
+     *
+     * @return array<string, T>
+     */
+    public static function each(callable $what): array
+    {
+        $found = [];
+        foreach (self::cases() as $axis) {
+            $found[$axis->value] = $what($axis);
+        }
+
+        return $found;
+    }
+
+    private function facts(): Row
+    {
+        return FactsFile::named('axes')[$this->value];
+    }
+
+    /** @return array<string, array{float, float}> threshold and step width by axis */
+    private static function scales(): array
+    {
+        /** @var array<string, array{float, float}>|null $scales */
+        static $scales = null;
+
+        return $scales ??= array_map(
+            static fn(Row $row): array => [$row->number('threshold'), log(1.0 + $row->number('weber'))],
+            FactsFile::named('axes'),
+        );
+    }
+}

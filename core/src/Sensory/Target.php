@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Sensory;
+
+/** Where a sauce is meant to stand: a window on each axis that matters. An axis let go of has none. */
+final readonly class Target
+{
+    /** @param array<string, TargetRange> $windows by axis */
+    private function __construct(private array $windows) {}
+
+    /** @param array<string, TargetRange> $windows by axis key */
+    public static function of(array $windows): self
+    {
+        foreach (array_keys($windows) as $axis) {
+            Axis::from($axis);
+        }
+
+        return new self($windows);
+    }
+
+    /** A liked batch as a target: within so many steps of where it stands, on every axis. */
+    public static function around(Taste $liked, float $steps = 1.0): self
+    {
+        return new self(Axis::each(static fn(Axis $axis): TargetRange => TargetRange::around($axis, $liked->stepsOn($axis), $steps)));
+    }
+
+    /** Half-way between two tastes, within so many steps: the way back from a dose too many. */
+    public static function between(Taste $one, Taste $other, float $steps): self
+    {
+        return new self(Axis::each(static fn(Axis $axis): TargetRange => TargetRange::around($axis, ($one->stepsOn($axis) + $other->stepsOn($axis)) / 2.0, $steps)));
+    }
+
+    /** The same target with one axis moved by so many steps; an axis let go of stays so. */
+    public function moved(Axis $axis, float $steps): self
+    {
+        $window = $this->window($axis);
+        if ($window === null) {
+            return $this;
+        }
+
+        return $this->with($axis, TargetRange::ofSteps($axis, $axis->steps($window->low) + $steps, $axis->steps($window->high) + $steps));
+    }
+
+    public function without(Axis $axis): self
+    {
+        return new self(array_diff_key($this->windows, [$axis->value => true]));
+    }
+
+    public function window(Axis $axis): ?TargetRange
+    {
+        return $this->windows[$axis->value] ?? null;
+    }
+
+    public function with(Axis $axis, TargetRange $window): self
+    {
+        return new self([...$this->windows, $axis->value => $window]);
+    }
+
+    /** √Σ off², in steps. */
+    public function distance(Taste $taste): float
+    {
+        $sum = 0.0;
+        foreach ($this->windows as $key => $window) {
+            $axis = Axis::from($key);
+            $sum += $window->off($axis, $taste->on($axis)) ** 2;
+        }
+
+        return sqrt($sum);
+    }
+}

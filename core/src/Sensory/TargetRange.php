@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Sensory;
+
+/** The span on an axis within which a style reads as itself. */
+final readonly class TargetRange
+{
+    private function __construct(public float $low, public float $high) {}
+
+    /** @throws \InvalidArgumentException when an edge is negative, not finite, or the edges are turned round */
+    public static function between(float $low, float $high): self
+    {
+        if (!is_finite($low) || !is_finite($high) || $low < 0.0 || $high < $low) {
+            throw new \InvalidArgumentException("A window runs from a lower to a higher edge, both at least 0; {$low} to {$high} does not.");
+        }
+
+        return new self($low, $high);
+    }
+
+    /** So many steps either side of a position on the step scale; from 0 where it reaches below the threshold. */
+    public static function around(Axis $axis, float $position, float $steps): self
+    {
+        return self::ofSteps($axis, $position - $steps, $position + $steps);
+    }
+
+    /** Between two positions on the step scale; from 0 where it reaches down to the threshold. */
+    public static function ofSteps(Axis $axis, float $low, float $high): self
+    {
+        return self::between($low <= 0.0 ? 0.0 : $axis->valueAt($low), $axis->valueAt(max(0.0, $high)));
+    }
+
+    /** Signed steps outside the window: 0 inside, negative below, positive above. */
+    public function off(Axis $axis, float $value): float
+    {
+        $steps = $axis->steps($value);
+
+        return match (true) {
+            $steps > $axis->steps($this->high) => $steps - $axis->steps($this->high),
+            $steps < $axis->steps($this->low) => $steps - $axis->steps($this->low),
+            default => 0.0,
+        };
+    }
+}

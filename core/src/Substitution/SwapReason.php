@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Substitution;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
+
+/** Why something is to be replaced, and so what may take its place. */
+final readonly class SwapReason
+{
+    /** A cook who asks for stronger or milder without saying how much means 2 to 3 steps (handbook, "Correcting a batch"). */
+    private const STRONGER_BY = 2.5;
+    private const COSTS = ['low' => 1, 'middle' => 2, 'high' => 3];
+
+    /**
+     * @param list<string>         $allergens that must not be in it
+     * @param list<string>         $diets     that it must fit
+     * @param int|null             $month     in which it must be in season, 1 to 12
+     * @param array<string, float> $prices    per 100 g of the kitchen's own products, by ingredient key
+     * @param bool                 $isCheaper whether it must cost less
+     * @param float                $byTaste   steps that the old line's main axis should move
+     */
+    private function __construct(public string $key, public array $allergens = [], public array $diets = [], private ?int $month = null, private array $prices = [], private bool $isCheaper = false, public float $byTaste = 0.0) {}
+
+    /** It is not in the house. */
+    public static function missing(): self
+    {
+        return new self('missing');
+    }
+
+    /**
+     * Someone cannot or will not eat it.
+     *
+     * @param list<string> $allergens of the regulation's list
+     * @param list<string> $diets
+     *
+     * @throws \InvalidArgumentException when an allergen or a diet is none
+     */
+    public static function cannotEat(array $allergens, array $diets): self
+    {
+        $unknown = [...array_diff($allergens, array_keys(FactsFile::named('allergens'))), ...array_diff($diets, Ingredient::allDiets())];
+        if ($unknown !== []) {
+            throw new \InvalidArgumentException(sprintf('"%s" is no allergen and no diet that is known.', implode('", "', $unknown)));
+        }
+
+        return new self('cannot-eat', $allergens, $diets);
+    }
+
+    /** @throws \InvalidArgumentException when there is no such month */
+    public static function outOfSeason(int $month): self
+    {
+        return new self('season', month: $month >= 1 && $month <= 12 ? $month : throw new \InvalidArgumentException('A month is a number from 1 to 12.'));
+    }
+
+    /** @param array<string, float> $prices per 100 g of the kitchen's own products, by ingredient key */
+    public static function cheaper(array $prices = []): self
+    {
+        return new self('cheaper', prices: $prices, isCheaper: true);
+    }
+
+    public static function stronger(): self
+    {
+        return new self('stronger', byTaste: self::STRONGER_BY);
+    }
+
+    public static function milder(): self
+    {
+        return new self('milder', byTaste: -self::STRONGER_BY);
+    }
+
+    /** Whether an ingredient is free of what must not be there. */
+    public function tolerates(Ingredient $ingredient): bool
+    {
+        return array_intersect($this->allergens, $ingredient->allergens) === [] && array_diff($this->diets, $ingredient->diets()) === [];
+    }
+
+    /** Whether this may take the place of that. */
+    public function admits(Ingredient $candidate, Ingredient $old, ?Axis $main): bool
+    {
+        if (!$this->tolerates($candidate)) {
+            return false;
+        }
+        if ($this->month !== null && !self::isInSeason($candidate->kind(), $this->month)) {
+            return false;
+        }
+        if ($this->isCheaper && $this->cost($candidate) >= $this->cost($old)) {
+            return false;
+        }
+        if ($this->byTaste !== 0.0) {
+            $strength = static fn(Ingredient $one): float => $main === null ? 0.0 : Taste::ofMixture($one->mixture)->on($main);
+
+            return $this->byTaste > 0.0 ? $strength($candidate) > $strength($old) : $strength($candidate) < $strength($old);
+        }
+
+        return true;
+    }
+
+    public static function isInSeason(string $key, int $month): bool
+    {
+        $row = FactsFile::named('seasons')[$key] ?? null;
+        if ($row === null) {
+            return true;
+        }
+        [$first, $last] = $row->numbers('months');
+
+        return $first <= $last ? $month >= $first && $month <= $last : $month >= $first || $month <= $last;
+    }
+
+    /** Prices where both have one, else rough classes of cost: smaller is cheaper. */
+    private function cost(Ingredient $ingredient): float
+    {
+        if (isset($this->prices[$ingredient->key])) {
+            return $this->prices[$ingredient->key];
+        }
+        foreach (FactsFile::named('costs') as $class => $row) {
+            if (in_array($ingredient->kind(), $row->list('of'), true)) {
+                return self::COSTS[$class] ?? self::COSTS['middle'];
+            }
+        }
+
+        return self::COSTS['middle'];
+    }
+}

@@ -1,0 +1,121 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { api, type Copies } from '../../api/client';
+import { Frame } from '../../ui/Frame';
+import { PlainTable } from '../../ui/PlainTable';
+import { quietButton } from '../../ui/looks';
+import { DoorFacts } from '../auth/HomeNetworkFacts';
+import { TakeIn } from '../imports/TakeIn';
+
+const kinds: readonly (readonly [string, string])[] = [
+  ['/api/export/kitchen', 'The whole kitchen, one file'],
+  ['/api/export/products', 'Own products, CSV'],
+  ['/api/export/batches', 'Batches, CSV'],
+  ['/api/export/ingredients', 'Ingredients, CSV'],
+];
+
+const reasons: Readonly<Record<string, string>> = {
+  daily: 'daily',
+  'by-hand': 'made by hand',
+  'before-upgrade': 'before an upgrade',
+  'before-restore': 'before a copy was put back',
+  'set-aside': 'could not be used, and was set aside',
+};
+
+/** Copies of the kitchen, and everything in and out of it. */
+export function SafePage() {
+  const copies = useQuery({ queryKey: ['copies'], queryFn: api.copies, refetchOnMount: 'always' });
+  const queries = useQueryClient();
+  const [said, setSaid] = useState<string | null>(null);
+  useEffect(() => {
+    document.title = 'Copies · Vinculum';
+  }, []);
+  const then = async (ask: Promise<Copies>, words: string) => {
+    try {
+      const found = await ask;
+      await queries.invalidateQueries();
+      queries.setQueryData(['copies'], found);
+      setSaid(words);
+    } catch (reason) {
+      setSaid(reason instanceof Error ? reason.message : 'That did not work.');
+    }
+  };
+  const newest = copies.data?.copies[0];
+  return (
+    <Frame>
+      <Box sx={{ maxWidth: 760, pt: 2 }}>
+        <Typography variant="h1">Copies of the kitchen</Typography>
+        <Typography data-newest sx={{ my: 1 }}>
+          {copies.data === undefined
+            ? 'Looking …'
+            : newest === undefined
+              ? 'There is no copy yet.'
+              : `The newest is from ${new Date(newest.at * 1000).toLocaleString()}, and it ${newest.opens ? 'opens and is sound' : 'is damaged'}.`}{' '}
+          One is made each day while the kitchen runs, and the last seven are kept.
+        </Typography>
+        <Button variant="contained" data-make-copy onClick={() => void then(api.makeCopy(), 'A copy is made.')}>
+          Make a copy now
+        </Button>
+        <Typography role="status" data-copy-said sx={{ minHeight: '1.6em' }}>
+          {said}
+        </Typography>
+        <PlainTable label="All copies">
+          <thead>
+            <tr>
+              <th scope="col">Made</th>
+              <th scope="col">Why</th>
+              <th scope="col">Size</th>
+              <th scope="col">Opens</th>
+              <th scope="col">Put back</th>
+            </tr>
+          </thead>
+          <tbody>
+            {copies.data?.copies.map((copy) => (
+              <tr key={copy.name} data-copy={copy.name}>
+                <th scope="row">{new Date(copy.at * 1000).toLocaleString()}</th>
+                <td>{reasons[copy.why] ?? copy.why}</td>
+                <td>{(copy.bytes / 1000).toFixed(0)} kB</td>
+                <td>{copy.opens ? 'yes' : 'damaged'}</td>
+                <td>
+                  <Box
+                    component="button"
+                    type="button"
+                    disabled={!copy.opens}
+                    sx={quietButton}
+                    onClick={() =>
+                      void then(
+                        api.putCopyBack(copy.name),
+                        'It is put back. What was there before is a copy now: put that back to undo it.',
+                      )
+                    }
+                  >
+                    Put back
+                  </Box>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </PlainTable>
+        <Typography variant="h2" sx={{ mt: 3 }}>
+          In and out
+        </Typography>
+        <Box component="ul" sx={{ m: 0, mb: 1, pl: 2.5 }}>
+          {kinds.map(([address, says]) => (
+            <li key={address}>
+              <Box
+                component="a"
+                href={address}
+                sx={{ color: 'text.primary', display: 'inline-flex', minHeight: 44, alignItems: 'center' }}
+              >
+                {says}
+              </Box>
+            </li>
+          ))}
+        </Box>
+        <TakeIn />
+        <DoorFacts />
+      </Box>
+    </Frame>
+  );
+}

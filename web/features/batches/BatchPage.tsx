@@ -1,0 +1,283 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, type BatchRecord, type CookEvent, Refusal } from '../../api/client';
+import { AxisBars } from '../../ui/AxisBars';
+import { quietButton, textField } from '../../ui/looks';
+import { Frame } from '../../ui/Frame';
+import { PlainTable } from '../../ui/PlainTable';
+import { LostPage } from '../../ui/LostPage';
+import { grams, millilitres, typedNumber } from '../../ui/words';
+import { KeepFacts } from '../../ui/KeepFacts';
+import { SplitUses } from './SplitUses';
+import { TextInput } from '../../ui/TextInput';
+
+/** One batch: what went in, how it keeps, where its jars went. Corrections are added, nothing is edited away. */
+export function BatchPage() {
+  const id = Number(useParams().id);
+  const [fault, setFault] = useState<string | null>(null);
+  const queries = useQueryClient();
+  const batch = useQuery({ queryKey: ['batch', id], queryFn: () => api.batch(id), refetchOnMount: 'always' });
+  const record = useQuery({ queryKey: ['record', id], queryFn: () => api.record(id), refetchOnMount: 'always' });
+  useEffect(() => {
+    document.title = `Batch ${record.data?.code ?? ''} · Vinculum`;
+  }, [record.data?.code]);
+  if (batch.error instanceof Refusal && batch.error.status === 404) return <LostPage />;
+  const then = async (ask: Promise<BatchRecord>): Promise<boolean> => {
+    try {
+      setFault(null);
+      queries.setQueryData(['record', id], await ask);
+      await queries.invalidateQueries({ queryKey: ['batch', id] });
+      return true;
+    } catch (reason) {
+      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+      return false;
+    }
+  };
+  const write = (entry: CookEvent) => then(api.writeRecord(id, entry));
+  const [one, kept] = [batch.data, record.data];
+  return (
+    <Frame>
+      {one === undefined || kept === undefined ? (
+        <Typography role="status" sx={{ mt: 4 }}>
+          {batch.error?.message ?? record.error?.message ?? 'Opening …'}
+        </Typography>
+      ) : (
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+            columnGap: 4,
+            pt: 2,
+          }}
+        >
+          <Box>
+            <Typography variant="h1">{one.title === '' ? 'Unnamed sauce' : one.title}</Typography>
+            <Typography sx={{ mb: 1 }}>
+              Batch <strong>{kept.code}</strong>, made {kept.made_on}, version {one.version} ·{' '}
+              <Box component={Link} to={`/sauce/${one.sauce}/log`} sx={{ color: 'text.primary' }}>
+                all batches
+              </Box>{' '}
+              ·{' '}
+              <Box component={Link} to={`/batch/${id}/label`} sx={{ color: 'text.primary' }}>
+                labels to print
+              </Box>
+              {one.is_cooking && (
+                <>
+                  {' '}
+                  ·{' '}
+                  <Box component={Link} to={`/cook/${id}`} sx={{ color: 'text.primary' }}>
+                    go on cooking
+                  </Box>
+                </>
+              )}
+            </Typography>
+            {fault !== null && (
+              <Typography role="alert" sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1, mb: 1 }}>
+                {fault}
+              </Typography>
+            )}
+            <Typography data-yield>
+              Came to {grams(kept.yield.grams)}, {millilitres(kept.yield.millilitres)}
+              {Math.abs(kept.yield.planned_grams - kept.yield.grams) > 5 &&
+                ` (planned ${grams(kept.yield.planned_grams)})`}
+              .
+            </Typography>
+            <Typography data-cost>
+              {kept.cost.total > 0 && `Cost ${kept.cost.total.toFixed(2)}`}
+              {kept.cost.unpriced.length > 0 &&
+                `${kept.cost.total > 0 ? ', without' : 'No price in the pantry for'} ${kept.cost.unpriced.join(', ').toLowerCase()}.`}
+            </Typography>
+            <AxisBars axes={one.balance.axes} preview={null} styleName={null} looked={null} onLook={() => undefined} />
+            <Jars
+              kept={kept}
+              onFill={(jars) => then(api.fillJars(id, jars))}
+              onEdit={(jar, edit) => then(api.editJar(jar, edit))}
+            />
+            <Typography variant="h2" sx={{ mt: 2.5 }}>
+              The record
+            </Typography>
+            <AddEntry onWrite={write} />
+            <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+              {kept.events.map((event) => (
+                <Box
+                  component="li"
+                  key={event.id}
+                  data-entry={event.kind}
+                  sx={{ display: 'flex', gap: 1, borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}
+                >
+                  <Box component="span" sx={{ color: 'text.secondary', minWidth: 110 }}>
+                    {new Date(event.at * 1000).toLocaleString(undefined, {
+                      day: 'numeric',
+                      month: 'short',
+                      hour: '2-digit',
+                      minute: '2-digit',
+                    })}
+                  </Box>
+                  <Box
+                    component="span"
+                    sx={{
+                      flex: 1,
+                      textDecoration: kept.events.some(
+                        (later) => later.kind === 'undone' && later.figures['event'] === event.id,
+                      )
+                        ? 'line-through'
+                        : 'none',
+                    }}
+                  >
+                    {event.says}
+                  </Box>
+                  {['note', 'ph', 'solids'].includes(event.kind) && (
+                    <Box
+                      component="button"
+                      type="button"
+                      aria-label={`Take back: ${event.says}`}
+                      sx={{ ...quietButton, minHeight: 32 }}
+                      onClick={() => void write({ kind: 'undone', figures: { event: event.id } })}
+                    >
+                      Take back
+                    </Box>
+                  )}
+                </Box>
+              ))}
+            </Box>
+          </Box>
+          <Box>
+            <Typography variant="h2">How it keeps</Typography>
+            <Typography data-use-by>
+              Use by <strong>{kept.use_by}</strong>, counted from the day it was made.
+            </Typography>
+            <KeepFacts keep={kept.keep} />
+            <SplitUses batch={id} />
+          </Box>
+        </Box>
+      )}
+    </Frame>
+  );
+}
+
+function AddEntry({ onWrite }: { onWrite: (entry: CookEvent) => Promise<boolean> }) {
+  const [note, setNote] = useState('');
+  const [ph, setPh] = useState('');
+  const [solids, setSolids] = useState('');
+  const number = (text: string) => typedNumber(text);
+  const add = async () => {
+    if (note.trim() !== '' && (await onWrite({ kind: 'note', words: note.trim() }))) setNote('');
+    if (ph.trim() !== '' && (await onWrite({ kind: 'ph', figures: { ph: number(ph) } }))) setPh('');
+    if (solids.trim() !== '' && (await onWrite({ kind: 'solids', figures: { percent: number(solids) } })))
+      setSolids('');
+  };
+  const field = (label: string, value: string, onChange: (value: string) => void, width: number | string) => (
+    <label>
+      <Box component="span" sx={{ display: 'block', fontSize: '0.8rem', color: 'text.secondary' }}>
+        {label}
+      </Box>
+      <TextInput value={value} maxLength={500} onText={onChange} sx={{ width }} />
+    </label>
+  );
+  return (
+    <Box
+      component="form"
+      onSubmit={(event: { preventDefault: () => void }) => {
+        event.preventDefault();
+        void add();
+      }}
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'end', my: 1 }}
+    >
+      {field('A note', note, setNote, 220)}
+      {field('pH measured', ph, setPh, 90)}
+      {field('Dissolved, %', solids, setSolids, 90)}
+      <Button type="submit" variant="outlined">
+        Add to the record
+      </Button>
+    </Box>
+  );
+}
+
+interface JarsProps {
+  kept: BatchRecord;
+  onFill: (jars: { ml: number; count: number; went_to: string | null }) => Promise<boolean>;
+  onEdit: (jar: number, edit: { went_to?: string | null; finished?: boolean }) => Promise<boolean>;
+}
+
+function Jars({ kept, onFill, onEdit }: JarsProps) {
+  const [ml, setMl] = useState('250');
+  const [count, setCount] = useState('');
+  const [where, setWhere] = useState('');
+  const input = (label: string, value: string, onChange: (value: string) => void, width: number) => (
+    <TextInput aria-label={label} placeholder={label} value={value} maxLength={200} onText={onChange} sx={{ width }} />
+  );
+  return (
+    <Box component="section" aria-label="Jars">
+      <Typography variant="h2" sx={{ mt: 2 }}>
+        Jars
+      </Typography>
+      <Box
+        component="form"
+        onSubmit={(event: { preventDefault: () => void }) => {
+          event.preventDefault();
+          void onFill({
+            ml: typedNumber(ml),
+            count: Number(count),
+            went_to: where.trim() === '' ? null : where,
+          }).then((isDone) => {
+            if (isDone) setCount('');
+          });
+        }}
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', my: 1 }}
+      >
+        {input('How many', count, setCount, 100)} of {input('ml', ml, setMl, 80)} ml to{' '}
+        {input('where to', where, setWhere, 150)}
+        <Button type="submit" variant="outlined">
+          Filled
+        </Button>
+      </Box>
+      {kept.jars.length > 0 && (
+        <PlainTable label="The jars">
+          <thead>
+            <tr>
+              <th scope="col">Code</th>
+              <th scope="col">Holds</th>
+              <th scope="col">Where</th>
+              <th scope="col">Finished</th>
+            </tr>
+          </thead>
+          <tbody>
+            {kept.jars.map((jar) => (
+              <tr key={jar.id} data-jar={jar.code}>
+                <th scope="row">{jar.code}</th>
+                <td>{millilitres(jar.ml)}</td>
+                <td>
+                  <Box
+                    component="input"
+                    aria-label={`Where ${jar.code} went`}
+                    defaultValue={jar.went_to ?? ''}
+                    maxLength={200}
+                    onBlur={(event: { target: { value: string } }) => {
+                      if (event.target.value !== (jar.went_to ?? ''))
+                        void onEdit(jar.id, { went_to: event.target.value });
+                    }}
+                    sx={{ ...textField, minHeight: 32, width: 150 }}
+                  />
+                </td>
+                <td>
+                  <Box
+                    component="button"
+                    type="button"
+                    aria-pressed={jar.finished_at !== null}
+                    aria-label={`${jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString()}: ${jar.code} finished`}
+                    sx={{ ...quietButton, minHeight: 32 }}
+                    onClick={() => void onEdit(jar.id, { finished: jar.finished_at === null })}
+                  >
+                    {jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString()}
+                  </Box>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </PlainTable>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,118 @@
+import { Box, Button, GlobalStyles, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+import { api, Refusal } from '../../api/client';
+import { Frame } from '../../ui/Frame';
+import { LostPage } from '../../ui/LostPage';
+import { axisKeys, axisNames, figure, grams, millilitres, shortUnit } from '../../ui/words';
+import { keepWords } from '../../ui/KeepFacts';
+
+/** The whole recipe on one sheet of paper. */
+export function CardPage() {
+  const id = Number(useParams().id);
+  const sauce = useQuery({ queryKey: ['sauce', id], queryFn: () => api.sauce(id) });
+  const formula =
+    sauce.data === undefined
+      ? null
+      : (({ title, style, measures, part_ml, lines, method, pan, yield: came }) => ({
+          title,
+          style,
+          measures,
+          part_ml,
+          lines,
+          method,
+          pan,
+          yield: came,
+          sauce: id,
+        }))(sauce.data);
+  const balance = useQuery({
+    queryKey: ['card', formula],
+    queryFn: () => api.balance(formula ?? { lines: [] }),
+    enabled: formula !== null,
+  });
+  const keep = useQuery({
+    queryKey: ['card-keep', formula],
+    queryFn: () => api.keep(formula ?? { lines: [] }),
+    enabled: formula !== null,
+  });
+  if (sauce.error instanceof Refusal && sauce.error.status === 404) return <LostPage />;
+  const [one, report] = [sauce.data, balance.data];
+  return (
+    <Frame>
+      <GlobalStyles
+        styles={{
+          '@page': { margin: '15mm' },
+          '@media print': {
+            'header, [data-controls]': { display: 'none !important' },
+            body: { background: 'white !important' },
+          },
+        }}
+      />
+      <Box data-controls sx={{ pt: 2, display: 'flex', gap: 2, alignItems: 'center' }}>
+        <Button
+          variant="contained"
+          onClick={() => {
+            window.print();
+          }}
+        >
+          Print
+        </Button>
+        <Box component={Link} to={`/sauce/${id}`} sx={{ color: 'text.primary' }}>
+          Back to the bench
+        </Box>
+      </Box>
+      {one !== undefined && report !== undefined && (
+        <Box data-card sx={{ maxWidth: 720, '@media print': { color: '#000' } }}>
+          <Typography variant="h1" sx={{ borderBottom: '3px solid', mt: 2 }}>
+            {one.title === '' ? 'Unnamed sauce' : one.title}
+          </Typography>
+          <Typography>
+            {grams(report.batch.grams)}, {millilitres(report.batch.millilitres)} {report.basis}
+            {one.pan !== null && ` · pan ${one.pan}`}
+          </Typography>
+          <Typography variant="h2" sx={{ mt: 1.5 }}>
+            What goes in
+          </Typography>
+          <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+            {report.lines.map((line, index) => (
+              <li key={index}>
+                {line.text}
+                {line.grams !== null && line.status === 'assumed' && ` (about ${grams(line.grams.value)})`}
+              </li>
+            ))}
+          </Box>
+          {one.method.length > 0 && (
+            <>
+              <Typography variant="h2" sx={{ mt: 1.5 }}>
+                What is done
+              </Typography>
+              <Box component="ol" sx={{ m: 0, pl: 2.5 }}>
+                {one.method.map((step, index) => (
+                  <li key={index}>{step}</li>
+                ))}
+              </Box>
+            </>
+          )}
+          <Typography variant="h2" sx={{ mt: 1.5 }}>
+            How it stands
+          </Typography>
+          <Typography>
+            {axisKeys
+              .map((key) => `${axisNames[key].toLowerCase()} ${figure(report.axes[key].value)} ${shortUnit(key)}`)
+              .join(' · ')}
+          </Typography>
+          {report.allergens.length > 0 && (
+            <Typography>
+              <strong>Holds</strong> {report.allergens.join(', ')}
+            </Typography>
+          )}
+          {keep.data !== undefined && (
+            <Typography>
+              <strong>Keeps</strong> {keepWords(keep.data)}. Never at room temperature.
+            </Typography>
+          )}
+        </Box>
+      )}
+    </Frame>
+  );
+}

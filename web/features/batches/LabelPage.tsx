@@ -1,0 +1,252 @@
+import { Box, Button, GlobalStyles, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useLayoutEffect, useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, type BatchRecord, Refusal } from '../../api/client';
+import { Choice } from '../../ui/Choice';
+import { Frame } from '../../ui/Frame';
+import { LostPage } from '../../ui/LostPage';
+import { keepWords } from '../../ui/KeepFacts';
+import { TextInput } from '../../ui/TextInput';
+
+interface Sheet {
+  readonly says: string;
+  readonly page: string;
+  readonly columns: number;
+  readonly width: string;
+  readonly height: string;
+  readonly margin: string;
+  readonly font: string;
+}
+
+/** Common label sheets, by how many stand on a page. */
+const sheets = {
+  a4x8: {
+    says: 'A4, 8 of 99 × 68 mm',
+    page: '210mm 297mm',
+    columns: 2,
+    width: '99.1mm',
+    height: '67.7mm',
+    margin: '13.1mm 5mm',
+    font: '8.5pt',
+  },
+  a4x4: {
+    says: 'A4, 4 of 99 × 139 mm',
+    page: '210mm 297mm',
+    columns: 2,
+    width: '99.1mm',
+    height: '139mm',
+    margin: '9mm 5mm',
+    font: '10pt',
+  },
+  a4x21: {
+    says: 'A4, 21 of 64 × 38 mm',
+    page: '210mm 297mm',
+    columns: 3,
+    width: '63.5mm',
+    height: '38.1mm',
+    margin: '15.1mm 7.2mm',
+    font: '5.5pt',
+  },
+  letterx6: {
+    says: 'Letter, 6 of 4 × 3⅓ in',
+    page: '8.5in 11in',
+    columns: 2,
+    width: '4in',
+    height: '3.333in',
+    margin: '0.5in 0.15in',
+    font: '9pt',
+  },
+} as const satisfies Record<string, Sheet>;
+type SheetKey = keyof typeof sheets;
+/** Of the usual size of letters on a sheet: 5.5 pt and up is what can be read (x-height 0.9 mm and 1.2 mm, Regulation (EU) 1169/2011). */
+const [smallest, largest] = [0.75, 1.5];
+
+/** Labels of a batch, as they come out of the printer. */
+export function LabelPage() {
+  const id = Number(useParams().id);
+  const [sheet, setSheet] = useState<SheetKey>('a4x8');
+  const [net, setNet] = useState('250 ml');
+  const [count, setCount] = useState('8');
+  const batch = useQuery({ queryKey: ['batch', id], queryFn: () => api.batch(id) });
+  const record = useQuery({ queryKey: ['record', id], queryFn: () => api.record(id) });
+  const chosen: Sheet = sheets[sheet];
+  const sheetRef = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ scale: 1, fits: true });
+  const shown = record.data;
+  useLayoutEffect(() => {
+    const label = sheetRef.current?.querySelector<HTMLElement>('[data-label]');
+    if (label === null || label === undefined) return;
+    // as large as it fits; the law wants letters that can be read
+    let found = smallest;
+    for (let scale = largest; scale >= smallest; scale -= 0.05) {
+      label.style.fontSize = `calc(${chosen.font} * ${scale})`;
+      found = scale;
+      if (label.scrollHeight <= label.clientHeight) break;
+    }
+    const fits = label.scrollHeight <= label.clientHeight;
+    label.style.fontSize = '';
+    setSize((now) => (now.scale === found && now.fits === fits ? now : { scale: found, fits }));
+  }, [chosen, shown, net, batch.data]);
+  if (batch.error instanceof Refusal && batch.error.status === 404) return <LostPage />;
+  const labels = Math.max(1, Math.min(60, Math.round(Number(count)) || 1));
+  return (
+    <Frame>
+      <GlobalStyles
+        styles={{
+          '@page': { size: chosen.page, margin: chosen.margin },
+          '@media print': {
+            'header, [data-controls]': { display: 'none !important' },
+            main: { maxWidth: 'none !important', padding: '0 !important', margin: '0 !important' },
+            body: { background: 'white !important' },
+          },
+        }}
+      />
+      <Box data-controls sx={{ pt: 2, pb: 1.5 }}>
+        <Typography variant="h1">Labels</Typography>
+        <Typography sx={{ mb: 1 }}>
+          <Box component={Link} to={`/batch/${id}`} sx={{ color: 'text.primary' }}>
+            Back to the batch
+          </Box>
+        </Typography>
+        <Choice
+          label="Label sheet"
+          options={Object.entries(sheets).map(([key, one]) => [key as SheetKey, one.says] as const)}
+          value={sheet}
+          onChoose={setSheet}
+        />
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', my: 1 }}>
+          <label>
+            Net quantity <TextInput value={net} maxLength={40} onText={setNet} sx={{ width: 110 }} />
+          </label>
+          <label>
+            How many <TextInput inputMode="numeric" value={count} onText={setCount} sx={{ width: 70 }} />
+          </label>
+          <Button
+            variant="contained"
+            onClick={() => {
+              window.print();
+            }}
+          >
+            Print
+          </Button>
+        </Box>
+        {!size.fits && (
+          <Typography role="alert" data-too-long sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1, my: 1 }}>
+            There is more to say than fits on this label in letters that can be read: choose a larger one, or print the
+            list of ingredients on a second.
+          </Typography>
+        )}
+        {record.data?.label.notes.map((note) => (
+          <Typography key={note} sx={{ fontSize: '0.92rem', color: 'text.secondary' }}>
+            {note}
+          </Typography>
+        ))}
+      </Box>
+      {record.data !== undefined && batch.data !== undefined && (
+        <Box
+          ref={sheetRef}
+          data-sheet={sheet}
+          tabIndex={0}
+          role="region"
+          aria-label="The sheet of labels"
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: `repeat(${chosen.columns}, ${chosen.width})`,
+            justifyContent: 'start',
+            overflowX: 'auto',
+          }}
+        >
+          {Array.from({ length: labels }, (_, index) => (
+            <One
+              key={index}
+              title={batch.data.title}
+              record={record.data}
+              net={net}
+              sheet={chosen}
+              scale={size.scale}
+              number={index + 1}
+            />
+          ))}
+        </Box>
+      )}
+    </Frame>
+  );
+}
+
+function One({
+  title,
+  record,
+  net,
+  sheet,
+  scale,
+  number,
+}: {
+  title: string;
+  record: BatchRecord;
+  net: string;
+  sheet: Sheet;
+  scale: number;
+  number: number;
+}) {
+  return (
+    <Box
+      data-label
+      sx={{ ...paper, width: sheet.width, height: sheet.height, fontSize: `calc(${sheet.font} * ${scale})` }}
+    >
+      <Box
+        sx={{
+          fontFamily: 'inherit',
+          fontWeight: 700,
+          fontSize: '1.5em',
+          borderBottom: '0.15em solid #000',
+          mb: '0.3em',
+        }}
+      >
+        {title === '' ? 'Sauce' : title}
+      </Box>
+      <div>
+        <strong>Ingredients:</strong>{' '}
+        {record.label.ingredients.map((line, index) => (
+          <span key={index}>
+            {index > 0 && ', '}
+            {line.parts.map((part, at) =>
+              part.emphasised ? (
+                <strong key={at} style={{ textTransform: 'uppercase' }}>
+                  {part.text}
+                </strong>
+              ) : (
+                <span key={at}>{part.text}</span>
+              ),
+            )}
+          </span>
+        ))}
+        .
+      </div>
+      {record.label.warnings.map((warning) => (
+        <div key={warning}>
+          <strong>{warning}</strong>
+        </div>
+      ))}
+      <div>
+        <strong>Net</strong> {net} · <strong>made</strong> {record.made_on} · <strong>use by</strong> {record.use_by}
+      </div>
+      <div>{keepWords(record.keep)}. Once open, in the fridge.</div>
+      <div>
+        Batch {record.code}-{number}
+      </div>
+    </Box>
+  );
+}
+
+const paper = {
+  boxSizing: 'border-box',
+  p: '2.5mm',
+  bgcolor: '#fff',
+  color: '#000',
+  outline: '1px dotted #767676',
+  lineHeight: 1.2,
+  overflow: 'hidden',
+  breakInside: 'avoid',
+  '@media print': { outline: 'none' },
+} as const;

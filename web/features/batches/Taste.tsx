@@ -1,0 +1,326 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, type Advice, type Batch, type Correction, type Kitchen, type Said } from '../../api/client';
+import { AxisBars } from '../../ui/AxisBars';
+import { bigButton, quietButton } from '../../ui/looks';
+import { besides, grams, moment, spoken } from '../../ui/words';
+import { Farewell } from './Farewell';
+import { type Strength, Words } from './Words';
+
+interface Props {
+  batch: Batch;
+  complaints: Kitchen['complaints'];
+  onBatch: (batch: Batch) => void;
+}
+
+type Place = 'words' | 'doses' | 'again' | 'farewell' | 'done';
+
+const doseOf = (correction: Correction) =>
+  correction.additions.map((one) => ({
+    ingredient: one.ingredient,
+    grams: one.first_dose_grams,
+    measure: one.first_dose,
+  }));
+
+const said = (says: ReadonlyMap<string, Strength>): Said[] =>
+  [...says].map(([complaint, strength]) => ({ complaint, strength }));
+
+/** The tongue speaks, a dose answers, and it is asked again. */
+export function Taste({ batch, complaints, onBatch }: Props) {
+  const [place, setPlace] = useState<Place>(batch.doses.length > 0 ? 'again' : 'words');
+  const [says, setSays] = useState<ReadonlyMap<string, Strength>>(new Map());
+  const [advice, setAdvice] = useState<Advice | null>(null);
+  const [isWayBack, setIsWayBack] = useState(false);
+  const [fault, setFault] = useState<string | null>(null);
+  const [isBusy, setIsBusy] = useState(false);
+
+  /** Does one thing with the server; where it fails, everything tapped stays. */
+  const attempt = async (act: () => Promise<void>) => {
+    setIsBusy(true);
+    try {
+      setFault(null);
+      await act();
+    } catch (reason) {
+      setFault(reason instanceof Error ? `${reason.message} What you tapped is still here.` : 'That did not work.');
+    }
+    setIsBusy(false);
+  };
+  const ask = (wayBack: boolean) =>
+    attempt(async () => {
+      setAdvice(await api.adviseBatch(batch.id, wayBack ? { way_back: true } : { says: said(says) }));
+      setIsWayBack(wayBack);
+      setPlace('doses');
+    });
+  const add = (correction: Correction) =>
+    attempt(async () => {
+      const told = isWayBack ? { way_back: true } : { says: said(says) };
+      onBatch(await api.dose(batch.id, { ...told, additions: doseOf(correction) }));
+      setPlace('again');
+    });
+
+  const top = (
+    <Box sx={{ my: 1 }}>
+      <Typography data-pan sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
+        {grams(batch.balance.batch.grams)} in the pan
+        {batch.doses.length > 0 && `, ${batch.doses.length} ${batch.doses.length === 1 ? 'dose' : 'doses'} in`}
+      </Typography>
+    </Box>
+  );
+  return (
+    <Box aria-busy={isBusy}>
+      {top}
+      {place === 'words' && (
+        <>
+          <Typography variant="h2" component="h2">
+            What does the tongue say?
+          </Typography>
+          <Words complaints={complaints} says={says} onSay={setSays} />
+          <Box sx={foot}>
+            {says.size > 0 ? (
+              <Button
+                variant="contained"
+                fullWidth
+                data-ask="doses"
+                sx={bigButton}
+                disabled={isBusy}
+                onClick={() => void ask(false)}
+              >
+                What do I add?
+              </Button>
+            ) : (
+              <Button
+                variant="contained"
+                fullWidth
+                sx={bigButton}
+                onClick={() => {
+                  setPlace('farewell');
+                }}
+              >
+                It is good: leave it
+              </Button>
+            )}
+          </Box>
+        </>
+      )}
+      {place === 'doses' && advice !== null && (
+        <Doses
+          advice={advice}
+          isBusy={isBusy}
+          isWayBack={isWayBack}
+          onAdd={(correction) => void add(correction)}
+          onBack={() => {
+            setPlace(isWayBack ? 'again' : 'words');
+          }}
+        />
+      )}
+      {place === 'again' && (
+        <>
+          <Typography variant="h2" component="h2">
+            Stir, wait a moment, taste. How is it now?
+          </Typography>
+          <Box sx={{ display: 'grid', gap: 1.25, mt: 1.5 }}>
+            <Button
+              variant="contained"
+              data-ask="leave"
+              sx={bigButton}
+              onClick={() => {
+                setSays(new Map());
+                setPlace('farewell');
+              }}
+            >
+              Good: leave it
+            </Button>
+            {says.size > 0 && !isWayBack && (
+              <Button
+                variant="outlined"
+                data-ask="again"
+                sx={bigButton}
+                disabled={isBusy}
+                onClick={() => void ask(false)}
+              >
+                Better, but still so
+              </Button>
+            )}
+            <Button
+              variant="outlined"
+              sx={bigButton}
+              onClick={() => {
+                setSays(new Map());
+                setIsWayBack(false);
+                setPlace('words');
+              }}
+            >
+              Something else
+            </Button>
+            {batch.doses.length > 0 && (
+              <Button variant="outlined" sx={bigButton} disabled={isBusy} onClick={() => void ask(true)}>
+                Overshot: the way back
+              </Button>
+            )}
+          </Box>
+        </>
+      )}
+      {place === 'farewell' && (
+        <Farewell
+          batch={batch}
+          isBusy={isBusy}
+          onBack={() => {
+            setPlace(batch.doses.length > 0 ? 'again' : 'words');
+          }}
+          onKeep={(told) =>
+            void attempt(async () => {
+              onBatch(await api.taste(batch.id, { ...told, good: true, close: true }));
+              setPlace('done');
+            })
+          }
+        />
+      )}
+      {place === 'done' && <Done batch={batch} />}
+      {fault !== null && (
+        <Typography role="alert" sx={{ my: 1 }}>
+          {fault}
+        </Typography>
+      )}
+      <Box sx={{ mt: 2 }}>
+        <AxisBars axes={batch.balance.axes} preview={null} styleName={batch.style} />
+      </Box>
+      <Record
+        batch={batch}
+        onUndose={() =>
+          void attempt(async () => {
+            onBatch(await api.undose(batch.id));
+            setPlace('words');
+          })
+        }
+      />
+    </Box>
+  );
+}
+
+interface DosesProps {
+  advice: Advice;
+  isBusy: boolean;
+  isWayBack: boolean;
+  onAdd: (correction: Correction) => void;
+  onBack: () => void;
+}
+
+/** Two or three doses in spoons, half first, with what else they move. */
+function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
+  const doses = advice.corrections.slice(0, 3);
+  return (
+    <>
+      <Typography variant="h2" component="h2">
+        {isWayBack ? 'The way back, half first' : 'Half first, one of these'}
+      </Typography>
+      {advice.notes.map((note) => (
+        <Typography key={note} sx={{ my: 0.5 }}>
+          {note}
+        </Typography>
+      ))}
+      <Box component="ol" aria-label="Doses" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {doses.map((correction, index) => {
+          const effects = besides(correction);
+          return (
+            <Box component="li" key={index} sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1.25 }}>
+              {correction.additions.map((one) => (
+                <Typography key={one.ingredient} sx={{ fontSize: '1.35rem', fontWeight: 700, lineHeight: 1.25 }}>
+                  {spoken(one.first_dose)} {one.name.toLowerCase()}{' '}
+                  <Box component="span" sx={{ fontSize: '0.95rem', fontWeight: 400, color: 'text.secondary' }}>
+                    half of {spoken(one.measure)}
+                  </Box>
+                </Typography>
+              ))}
+              <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary', mb: 1 }}>
+                {effects.length > 0 ? `In full: ${effects.join(', ')}` : 'Nothing else moves that one could notice'}
+              </Typography>
+              <Button
+                variant={index === 0 ? 'contained' : 'outlined'}
+                fullWidth
+                data-dose={index + 1}
+                disabled={isBusy}
+                sx={bigButton}
+                onClick={() => {
+                  onAdd(correction);
+                }}
+              >
+                Added it
+              </Button>
+            </Box>
+          );
+        })}
+      </Box>
+      {doses.length === 0 &&
+        advice.other_ways.map((way) => (
+          <Typography key={way.kind} sx={{ my: 1 }}>
+            {way.says}
+          </Typography>
+        ))}
+      <Button variant="outlined" fullWidth sx={{ ...bigButton, mt: 1 }} onClick={onBack}>
+        None of these
+      </Button>
+    </>
+  );
+}
+
+/** What was kept, and where the doses may go from here. */
+function Done({ batch }: { batch: Batch }) {
+  const [written, setWritten] = useState(false);
+  const [fault, setFault] = useState<string | null>(null);
+  const write = async () => {
+    try {
+      await api.intoTheSauce(batch.id);
+      setWritten(true);
+    } catch (reason) {
+      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+    }
+  };
+  return (
+    <Box role="status" sx={{ display: 'grid', gap: 1.25 }}>
+      <Typography variant="h2" component="h2">
+        Kept. Next time it starts from here.
+      </Typography>
+      {batch.as_lines.length > 0 && !written && (
+        <>
+          <Typography>In the size of the formula, the doses were {batch.as_lines.join(', ')}.</Typography>
+          <Button variant="contained" sx={bigButton} onClick={() => void write()}>
+            Write the doses into the sauce
+          </Button>
+        </>
+      )}
+      {written && <Typography>They stand in the sauce now; the version before is kept.</Typography>}
+      {fault !== null && <Typography role="alert">{fault}</Typography>}
+      <Button component={Link} to={`/sauce/${batch.sauce}`} variant="outlined" sx={bigButton}>
+        Back to the bench
+      </Button>
+    </Box>
+  );
+}
+
+/** What went in and what was said, so far. */
+function Record({ batch, onUndose }: { batch: Batch; onUndose: () => void }) {
+  if (batch.doses.length === 0 && batch.tastings.length === 0) return null;
+  return (
+    <Box component="section" aria-label="The record of this pan" sx={{ mt: 2, fontSize: '0.95rem' }}>
+      <Typography variant="h3" component="h2">
+        Since {moment(batch.started_at)}
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {batch.doses.map((dose) => (
+          <li key={dose.id}>
+            {dose.additions.map((one) => `${spoken(one.measure)} ${one.name.toLowerCase()}`).join(' and ')}
+            {dose.why !== '' && ` for “${dose.why}”`}
+          </li>
+        ))}
+      </Box>
+      {batch.doses.length > 0 && batch.closed_at === null && (
+        <Box component="button" type="button" onClick={onUndose} sx={{ ...quietButton, px: 0 }}>
+          The last one was a slip: take it off
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const foot = { position: 'sticky', bottom: 0, bgcolor: 'background.default', py: 1.25, mt: 1 } as const;

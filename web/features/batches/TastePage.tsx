@@ -1,0 +1,133 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, type Batch, Refusal } from '../../api/client';
+import { Frame } from '../../ui/Frame';
+import { bigButton } from '../../ui/looks';
+import { LostPage } from '../../ui/LostPage';
+import { grams, moment, typedNumber } from '../../ui/words';
+import { Taste } from './Taste';
+import { TextInput } from '../../ui/TextInput';
+
+/** At the pan: first how much is in it, then what the tongue says. */
+export function TastePage() {
+  const sauce = Number(useParams().id);
+  const [batch, setBatch] = useState<Batch | null>(null);
+  const found = useQuery({ queryKey: ['sauce', sauce], queryFn: () => api.sauce(sauce), refetchOnMount: 'always' });
+  const kitchen = useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen, staleTime: Infinity });
+
+  useEffect(() => {
+    document.title = `Taste: ${found.data?.title ?? ''} · Vinculum`;
+  }, [found.data?.title]);
+
+  if (found.error instanceof Refusal && found.error.status === 404) return <LostPage />;
+  if (found.data === undefined || kitchen.data === undefined) {
+    return (
+      <Frame>
+        <Typography role="status" sx={{ mt: 4 }}>
+          {(found.error ?? kitchen.error)?.message ?? 'Opening …'}
+        </Typography>
+      </Frame>
+    );
+  }
+  return (
+    <Frame>
+      <Box sx={{ maxWidth: 620, mx: 'auto', pt: 1 }}>
+        <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
+          <Typography variant="h1" sx={{ flex: 1, minWidth: 0 }} noWrap>
+            {found.data.title === '' ? 'Unnamed sauce' : found.data.title}
+          </Typography>
+          <Box
+            component={Link}
+            to={`/sauce/${sauce}`}
+            sx={{ color: 'text.primary', minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
+          >
+            Bench
+          </Box>
+        </Box>
+        {batch === null ? (
+          <Begin sauce={sauce} onBatch={setBatch} />
+        ) : (
+          <Taste batch={batch} complaints={kitchen.data.complaints} onBatch={setBatch} />
+        )}
+      </Box>
+    </Frame>
+  );
+}
+
+/** What is in the pan: an open batch goes on, or one is begun with its weight. */
+function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => void }) {
+  const batches = useQuery({
+    queryKey: ['batches', sauce],
+    queryFn: () => api.batches(sauce),
+    refetchOnMount: 'always',
+  });
+  const [weight, setWeight] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const typed = typedNumber(weight);
+  const isTyped = weight.trim() !== '';
+  const open = batches.data?.batches.find((one) => one.closed_at === null);
+  const then = async (ask: Promise<Batch>) => {
+    try {
+      setFault(null);
+      onBatch(await ask);
+    } catch (reason) {
+      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+    }
+  };
+  const begin = () => {
+    if (isTyped && !(typed > 0)) {
+      setFault('The weight is a number of grams above zero, or leave it empty.');
+      return;
+    }
+    void then(api.startBatch(sauce, isTyped ? typed : null));
+  };
+  return (
+    <Box
+      component="form"
+      onSubmit={(event: { preventDefault: () => void }) => {
+        event.preventDefault();
+        begin();
+      }}
+    >
+      {open !== undefined && (
+        <Box sx={{ borderTop: '3px solid', borderColor: 'bar.rule', py: 1.5, my: 1 }}>
+          <Typography sx={{ mb: 1 }}>
+            A pan from {moment(open.started_at)} is still open
+            {open.pan_grams === null ? '' : `, ${grams(open.pan_grams)}`}, {open.dose_count}{' '}
+            {open.dose_count === 1 ? 'dose' : 'doses'} so far.
+          </Typography>
+          <Button variant="contained" fullWidth sx={bigButton} onClick={() => void then(api.batch(open.id))}>
+            Go on with it
+          </Button>
+        </Box>
+      )}
+      <Typography variant="h2" component="h2" sx={{ mt: 2 }}>
+        How much is in the pan?
+      </Typography>
+      <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 1, my: 1 }}>
+        <TextInput
+          inputMode="decimal"
+          aria-label="Grams in the pan"
+          placeholder="weighed"
+          value={weight}
+          onText={setWeight}
+          sx={{ flex: 1, minWidth: 0, minHeight: 56, fontSize: '1.3rem' }}
+        />
+        <span>g</span>
+      </Box>
+      <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
+        Weigh pan and sauce, less the pan. Left empty, it is what the formula comes to.
+      </Typography>
+      <Button type="submit" variant={open === undefined ? 'contained' : 'outlined'} fullWidth sx={bigButton}>
+        {isTyped ? `Taste ${typed > 0 ? grams(typed) : 'it'}` : 'Taste the formula’s amount'}
+      </Button>
+      {fault !== null && (
+        <Typography role="alert" sx={{ mt: 1 }}>
+          {fault}
+        </Typography>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,336 @@
+import { Box, Typography } from '@mui/material';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { Link } from 'react-router';
+import type { Cook, CookEvent, Instruments, Move } from '../../api/client';
+import { BarMark } from '../../ui/AxisBars';
+import { quietButton } from '../../ui/looks';
+import { grams } from '../../ui/words';
+import { CoolingMove } from './CoolingMove';
+import { FillMove } from './FillMove';
+import { huge, inGrams, quiet } from './looks';
+import { CautionLine } from '../../ui/CautionLine';
+import { keptCooks } from './keptCooks';
+import { meanwhile } from './meanwhile';
+import { MoveList } from './MoveList';
+import { NotTaken } from './NotTaken';
+import { Outbox } from './outbox';
+import { ReadingsMove } from './ReadingsMove';
+import { Rebalancing } from './Rebalancing';
+import { StepMove } from './StepMove';
+import { Timers } from './Timers';
+import { WeighAlong } from './WeighAlong';
+
+/** Asks the browser to keep the screen on, again whenever the page comes back into view. */
+function useWakefulness() {
+  useEffect(() => {
+    let lock: WakeLockSentinel | null = null;
+    const ask = () => {
+      if (document.visibilityState === 'visible' && 'wakeLock' in navigator) {
+        navigator.wakeLock.request('screen').then(
+          (granted) => {
+            lock = granted;
+          },
+          () => undefined,
+        );
+      }
+    };
+    ask();
+    document.addEventListener('visibilitychange', ask);
+    return () => {
+      document.removeEventListener('visibilitychange', ask);
+      void lock?.release();
+    };
+  }, []);
+}
+
+const firstOpen = (cook: Cook): number => {
+  const open = cook.moves.findIndex((move) => !move.done);
+  return open < 0 ? cook.moves.length - 1 : open;
+};
+
+interface Props {
+  opened: Cook;
+  /** How far the clock of the server, which all devices share, is ahead of this one: seconds. */
+  offset: number;
+  instruments: Instruments;
+}
+
+/** One thing at a time, from the empty pan to the jars. */
+export function CookSheet({ opened, offset, instruments }: Props) {
+  const [stored, setStored] = useState(opened);
+  const [showsAll, setShowsAll] = useState(false);
+  const queries = useQueryClient();
+  const [outbox] = useState(
+    () =>
+      new Outbox(opened.id, offset, (now) => {
+        setStored(now);
+        queries.setQueryData(['cook', opened.id], keptCooks.keep(now, offset));
+      }),
+  );
+  const waiting = useSyncExternalStore(outbox.subscribe, outbox.events);
+  const cook = useMemo(() => meanwhile(stored, waiting), [stored, waiting]);
+  const [at, setAt] = useState(() => firstOpen(cook));
+  const trouble = useSyncExternalStore(outbox.subscribe, outbox.lastTrouble);
+  useWakefulness();
+  useEffect(
+    () => () => {
+      outbox.close();
+    },
+    [outbox],
+  );
+  useEffect(() => {
+    document.title = `Cook: ${cook.title} · Vinculum`;
+  }, [cook.title]);
+
+  const notTaken = useSyncExternalStore(outbox.subscribe, outbox.notTaken);
+  const tell = (event: CookEvent) => {
+    outbox.add(event);
+  };
+  const goOn = () => {
+    setAt((now) => Math.min(cook.moves.length - 1, now + 1));
+  };
+  const move = cook.moves[at];
+  return (
+    <Box sx={{ maxWidth: 900, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 3 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 1.5,
+          borderBottom: '3px solid',
+          borderColor: 'bar.rule',
+          minHeight: 56,
+        }}
+      >
+        <Typography variant="h1" noWrap sx={{ flex: 1, minWidth: 0, fontSize: '1.25rem' }}>
+          {cook.title === '' ? 'Unnamed sauce' : cook.title}
+        </Typography>
+        <Typography role="status" data-waiting={waiting.length} sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+          {waiting.length > 0 ? `${waiting.length} to send` : 'Kept'}
+        </Typography>
+        <Box
+          component="button"
+          type="button"
+          aria-expanded={showsAll}
+          sx={quietButton}
+          onClick={() => {
+            setShowsAll(!showsAll);
+          }}
+        >
+          {at + 1} of {cook.moves.length}
+        </Box>
+        <Box
+          component={Link}
+          to={`/sauce/${cook.sauce}`}
+          sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center' }}
+        >
+          Leave
+        </Box>
+      </Box>
+      <Timers timers={cook.timers} offset={offset} onEvent={tell} />
+      {trouble !== null && (
+        <Typography role="status" data-away sx={{ ...quiet, my: 1 }}>
+          {trouble} Go on: what happens is kept here and sent later, and the bars wait until then.
+        </Typography>
+      )}
+      {notTaken.length > 0 && (
+        <NotTaken
+          refused={notTaken}
+          onSeen={() => {
+            outbox.forgetNotTaken();
+          }}
+        />
+      )}
+      {showsAll && (
+        <MoveList
+          moves={cook.moves}
+          at={at}
+          onMove={(to) => {
+            setAt(to);
+            setShowsAll(false);
+          }}
+        />
+      )}
+      {at === 0 &&
+        cook.notes.map((note) => (
+          <Typography key={note} data-note sx={{ mt: 1 }}>
+            {note}
+          </Typography>
+        ))}
+      {cook.rebalancing.length > 0 && <Rebalancing cook={cook} onEvent={tell} />}
+      {move !== undefined && (
+        <Box component="section" aria-label="Now" data-move={move.kind} key={at} sx={{ pt: 2 }}>
+          {move.cautions.map((caution) => (
+            <Box key={caution.code} role="alert" data-step-caution={caution.severity} sx={stepCaution}>
+              <CautionLine caution={caution} />
+            </Box>
+          ))}
+          {move.stage !== null && <Typography sx={quiet}>{move.stage}</Typography>}
+          <Now move={move} cook={cook} instruments={instruments} onEvent={tell} onDone={goOn} />
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 2 }}>
+        <Box
+          component="button"
+          type="button"
+          disabled={at === 0}
+          sx={quietButton}
+          onClick={() => {
+            setAt(at - 1);
+          }}
+        >
+          Back
+        </Box>
+        <Box component="button" type="button" disabled={at + 1 >= cook.moves.length} sx={quietButton} onClick={goOn}>
+          Skip
+        </Box>
+      </Box>
+      <Box sx={{ mt: 1, maxWidth: 420 }}>
+        <BarMark axes={cook.balance.axes} />
+      </Box>
+      {cook.balance.cautions.map((caution) => (
+        <CautionLine key={caution.code} caution={caution} sx={{ fontSize: '0.9rem' }} />
+      ))}
+    </Box>
+  );
+}
+
+const stepCaution = { border: '3px solid', borderColor: 'bar.preview', px: 1.25, mb: 1, fontSize: '1.1rem' } as const;
+
+interface NowProps {
+  move: Move;
+  cook: Cook;
+  instruments: Instruments;
+  onEvent: (event: CookEvent) => void;
+  onDone: () => void;
+}
+
+function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
+  const scale = { hasScale: instruments.there.includes('scale'), isStandIn: instruments.stand_in };
+  const { measure, step } = move;
+  if (measure !== null) {
+    return (
+      <Box>
+        {measure.take !== null && (
+          <Typography data-take sx={{ fontSize: '1.1rem', fontWeight: 700 }}>
+            Take the {measure.take}
+          </Typography>
+        )}
+        <Typography sx={huge} data-measure={measure.line}>
+          {measure.grams === null
+            ? measure.name.toLowerCase()
+            : measure.measure === grams(measure.grams)
+              ? `${inGrams(measure.grams)} ${measure.name.toLowerCase()}`
+              : measure.says}
+        </Typography>
+        <Typography sx={{ ...quiet, mb: 1.5 }}>
+          {[
+            ...(measure.grams === null
+              ? ['to taste']
+              : measure.measure === grams(measure.grams)
+                ? []
+                : [inGrams(measure.grams)]),
+            ...(measure.changed ? ['rebalanced'] : []),
+            ...(measure.actual_grams === null ? [] : [`${grams(measure.actual_grams)} went in`]),
+            ...(measure.note === null ? [] : [measure.note]),
+          ].join(' · ')}
+        </Typography>
+        <WeighAlong
+          {...scale}
+          key={measure.line}
+          target={measure.grams}
+          tares
+          pours={measure.grams ?? 1}
+          accept="It is in"
+          mayBePlanned
+          onGrams={(weighed, isPlanned) => {
+            onEvent({
+              kind: 'measured',
+              figures: { line: measure.line, grams: weighed, ...(isPlanned ? { planned: 1 } : {}) },
+            });
+            onDone();
+          }}
+        />
+      </Box>
+    );
+  }
+  if (step !== null) {
+    return (
+      <StepMove
+        step={step}
+        onEvent={onEvent}
+        onDone={() => {
+          onEvent({ kind: 'step-done', figures: { step: step.number } });
+          onDone();
+        }}
+      />
+    );
+  }
+  switch (move.kind) {
+    case 'pan-empty':
+      return (
+        <Box>
+          <Typography sx={huge}>Weigh the empty pan</Typography>
+          <Typography sx={{ ...quiet, mb: 1.5 }}>
+            With nothing on the scale, set it to nothing; then the pan, its handle free. So the pan itself says when
+            enough has boiled off.
+          </Typography>
+          <WeighAlong
+            {...scale}
+            key="empty"
+            target={null}
+            tares={false}
+            pours={850}
+            accept="That is the pan"
+            onGrams={(weighed) => {
+              onEvent({ kind: 'pan-empty', figures: { grams: weighed } });
+              onDone();
+            }}
+          />
+        </Box>
+      );
+    case 'pan-reads':
+      return (
+        <Box>
+          <Typography sx={huge} data-stop-at={cook.pan.reads_grams ?? cook.pan.sauce_grams}>
+            {cook.pan.reads_grams === null
+              ? `Stop when the sauce alone weighs ${inGrams(cook.pan.sauce_grams)}`
+              : `Stop when pan and sauce weigh ${inGrams(cook.pan.reads_grams)}`}
+          </Typography>
+          <Typography sx={{ ...quiet, mb: 1.5 }}>
+            {cook.pan.water_grams >= 1 && `${grams(cook.pan.water_grams)} of water boil off`}
+            {cook.pan.minutes !== null &&
+              `, about ${cook.pan.minutes.value.toFixed(0)} minutes (${cook.pan.minutes.low.toFixed(0)} to ${cook.pan.minutes.high.toFixed(0)})`}
+            . The weight is the surer end.
+          </Typography>
+          <WeighAlong
+            {...scale}
+            key="reads"
+            target={cook.pan.reads_grams ?? cook.pan.sauce_grams}
+            tares={false}
+            pours={cook.pan.reads_grams ?? cook.pan.sauce_grams}
+            accept="That is what it weighs"
+            onGrams={(weighed) => {
+              onEvent({ kind: 'pan-reads', figures: { grams: weighed } });
+              onDone();
+            }}
+          />
+        </Box>
+      );
+    case 'cool':
+      return (
+        <CoolingMove
+          cook={cook}
+          hasProbe={instruments.there.includes('probe')}
+          isStandIn={instruments.stand_in}
+          onEvent={onEvent}
+          onDone={onDone}
+        />
+      );
+    case 'readings':
+      return <ReadingsMove cook={cook} instruments={instruments} onEvent={onEvent} onDone={onDone} />;
+    default:
+      return <FillMove cook={cook} onEvent={onEvent} />;
+  }
+}

@@ -1,0 +1,100 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { api, Refusal, type CookStart as Start } from '../../api/client';
+import { Frame } from '../../ui/Frame';
+import { LostPage } from '../../ui/LostPage';
+import { moment } from '../../ui/words';
+import { big } from './looks';
+import { TextInput } from '../../ui/TextInput';
+
+/** Before the stove is lit: how much of it, or a cook that is still going. */
+export function CookStart() {
+  const sauce = Number(useParams().id);
+  const navigate = useNavigate();
+  const [size, setSize] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const found = useQuery({ queryKey: ['sauce', sauce], queryFn: () => api.sauce(sauce), refetchOnMount: 'always' });
+  const batches = useQuery({
+    queryKey: ['batches', sauce],
+    queryFn: () => api.batches(sauce),
+    refetchOnMount: 'always',
+  });
+  if (found.error instanceof Refusal && found.error.status === 404) return <LostPage />;
+  const open = batches.data?.batches.filter((one) => one.is_cooking) ?? [];
+  const begin = async () => {
+    const asked: Start =
+      size.trim() === ''
+        ? {}
+        : /^[\d.,]+$/.test(size.trim())
+          ? { factor: size.trim().replace(',', '.') }
+          : { to: size };
+    try {
+      const cook = await api.cookBatch(sauce, asked);
+      await navigate(`/cook/${cook.id}`);
+    } catch (reason) {
+      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+    }
+  };
+  return (
+    <Frame>
+      <Box sx={{ maxWidth: 620, mx: 'auto', pt: 1 }}>
+        <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
+          <Typography variant="h1" noWrap sx={{ flex: 1, minWidth: 0 }}>
+            {found.data?.title === '' ? 'Unnamed sauce' : (found.data?.title ?? 'Opening …')}
+          </Typography>
+          <Box
+            component={Link}
+            to={`/sauce/${sauce}`}
+            sx={{ color: 'text.primary', minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
+          >
+            Bench
+          </Box>
+        </Box>
+        {open.map((one) => (
+          <Box key={one.id} sx={{ borderTop: '3px solid', borderColor: 'bar.rule', py: 1.5, my: 1 }}>
+            <Typography sx={{ mb: 1 }}>Begun {moment(one.started_at)}, and not finished.</Typography>
+            <Button component={Link} to={`/cook/${one.id}`} variant="contained" fullWidth sx={big}>
+              Go on with it
+            </Button>
+          </Box>
+        ))}
+        <Box
+          component="form"
+          onSubmit={(event: { preventDefault: () => void }) => {
+            event.preventDefault();
+            void begin();
+          }}
+        >
+          <Typography variant="h2" component="h2" sx={{ mt: 2 }}>
+            How much of it?
+          </Typography>
+          <TextInput
+            aria-label="How much of it"
+            value={size}
+            placeholder="6 x 250 ml, 1.5 l, or 2 for twice"
+            maxLength={200}
+            onText={(text) => {
+              setSize(text);
+              setFault(null);
+            }}
+            sx={{ width: '100%', minHeight: 56, fontSize: '1.2rem', my: 1 }}
+          />
+          <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
+            Left empty, it is cooked as it is written. Portions, head space and what there is of one thing: under Scale
+            on the bench.
+          </Typography>
+          <Button type="submit" variant={open.length === 0 ? 'contained' : 'outlined'} fullWidth sx={big}>
+            To the stove
+          </Button>
+          {fault !== null && (
+            <Typography role="alert" sx={{ mt: 1 }}>
+              {fault}
+            </Typography>
+          )}
+        </Box>
+      </Box>
+    </Frame>
+  );
+}

@@ -1,0 +1,47 @@
+import { Box } from '@mui/material';
+import type { Move } from '../../api/client';
+import { rowButton } from '../../ui/looks';
+import { grams, spoken } from '../../ui/words';
+
+const names: Record<Move['kind'], string> = {
+  'pan-empty': 'Weigh the empty pan',
+  measure: '',
+  step: '',
+  'pan-reads': 'Weigh pan and sauce',
+  cool: 'Off the heat, and cool',
+  readings: 'Measure pH and solids',
+  fill: 'Into the jars',
+};
+
+const says = (move: Move): string =>
+  move.measure !== null
+    ? `${spoken(move.measure.measure)} ${move.measure.name.toLowerCase()}${move.measure.actual_grams === null ? '' : ` (${grams(move.measure.actual_grams)} in)`}`
+    : (move.step?.text ?? names[move.kind]);
+
+/** The whole sheet at a glance: what is done, what comes. */
+export function MoveList({ moves, at, onMove }: { moves: readonly Move[]; at: number; onMove: (to: number) => void }) {
+  return (
+    <Box component="ol" aria-label="The whole sheet" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      {moves.map((move, index) => (
+        <Box component="li" key={index} sx={{ borderBottom: '1px solid', borderColor: 'divider' }}>
+          {move.stage !== null && move.stage !== moves[index - 1]?.stage && (
+            <Box sx={{ fontSize: '0.9rem', color: 'text.secondary', pt: 1 }}>{move.stage}</Box>
+          )}
+          <Box
+            component="button"
+            type="button"
+            aria-current={index === at ? 'step' : undefined}
+            onClick={() => {
+              onMove(index);
+            }}
+            sx={{ ...rowButton, fontWeight: index === at ? 700 : 400, fontSize: '1.05rem' }}
+          >
+            {move.done ? '✓ ' : ''}
+            {move.measure?.take !== null && move.measure?.take !== undefined && `Take the ${move.measure.take}: `}
+            {says(move)}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,133 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useState } from 'react';
+import { api, type Cook, type CookEvent, type InstrumentReading, type Instruments } from '../../api/client';
+import { quietButton } from '../../ui/looks';
+import { big, huge, quiet } from './looks';
+import { TextInput } from '../../ui/TextInput';
+import { typedNumber } from '../../ui/words';
+
+interface Props {
+  cook: Cook;
+  instruments: Instruments;
+  onEvent: (event: CookEvent) => void;
+  onDone: () => void;
+}
+
+/** What the instruments read of the finished sauce: it takes the place of what was estimated. */
+export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
+  const [ph, setPh] = useState('');
+  const [solids, setSolids] = useState('');
+  const [says, setSays] = useState<string | null>(null);
+  const estimate = cook.balance.ph;
+  const ask = async (reading: Promise<InstrumentReading>, take: (value: string) => void) => {
+    try {
+      const found = await reading;
+      setSays(found.says);
+      if (found.value !== null) take(String(found.value));
+    } catch (reason) {
+      setSays(reason instanceof Error ? reason.message : 'That did not work.');
+    }
+  };
+  /** The stand-in is dipped into something before it is read. */
+  const dip = (into: { ph: number; percent: number; celsius: number }) =>
+    instruments.stand_in ? api.standIn({ do: 'dip', ...into }).then(() => undefined) : Promise.resolve(undefined);
+  const sauce = {
+    ph: (estimate?.estimate ?? 3.9) + 0.08,
+    percent: Math.max(0, cook.balance.batch.dissolved_solids_percent - 1.2),
+    celsius: 22,
+  };
+  const buffer = (value: number) =>
+    ask(
+      dip({ ph: value, percent: 0, celsius: 22 }).then(() => api.buffer(value)),
+      () => undefined,
+    );
+  const number = (text: string) => typedNumber(text);
+  const save = () => {
+    if (ph.trim() !== '') onEvent({ kind: 'ph', figures: { ph: number(ph) } });
+    if (solids.trim() !== '') onEvent({ kind: 'solids', figures: { percent: number(solids) } });
+    onDone();
+  };
+  const hasMeter = instruments.there.includes('ph-meter');
+  const hasGlass = instruments.there.includes('refractometer');
+  return (
+    <Box>
+      <Typography sx={huge}>Measure it, if you can</Typography>
+      <Typography sx={{ ...quiet, my: 1 }}>
+        {estimate === null
+          ? 'There is no estimate of its pH.'
+          : `The estimate is pH ${estimate.estimate.toFixed(1)} (${estimate.low.toFixed(1)} to ${estimate.high.toFixed(1)}) `}
+        {`and ${cook.balance.batch.dissolved_solids_percent.toFixed(0)} % dissolved. What you measure takes their place.`}
+      </Typography>
+      <Box sx={row}>
+        <Field label="pH" value={ph} onChange={setPh} />
+        {hasMeter && (
+          <Button
+            variant="outlined"
+            sx={big}
+            data-read-ph
+            onClick={() =>
+              void ask(
+                dip(sauce).then(() => api.read('ph-meter')),
+                setPh,
+              )
+            }
+          >
+            Read the meter
+          </Button>
+        )}
+        {hasMeter && (
+          <>
+            <Box component="button" type="button" data-buffer="4.01" sx={quietButton} onClick={() => void buffer(4.01)}>
+              It stands in buffer 4.01
+            </Box>
+            <Box component="button" type="button" data-buffer="7" sx={quietButton} onClick={() => void buffer(7)}>
+              in buffer 7.00
+            </Box>
+          </>
+        )}
+      </Box>
+      <Box sx={row}>
+        <Field label="Dissolved solids, %" value={solids} onChange={setSolids} />
+        {hasGlass && (
+          <Button
+            variant="outlined"
+            sx={big}
+            data-read-solids
+            onClick={() =>
+              void ask(
+                dip(sauce).then(() => api.read('refractometer')),
+                setSolids,
+              )
+            }
+          >
+            Read the refractometer
+          </Button>
+        )}
+      </Box>
+      {says !== null && (
+        <Typography role="status" data-says sx={{ my: 1 }}>
+          {says}
+        </Typography>
+      )}
+      <Button variant="contained" fullWidth sx={{ ...big, mt: 1 }} data-done onClick={save}>
+        {ph.trim() === '' && solids.trim() === '' ? 'Nothing to measure with: go on' : 'Keep these and go on'}
+      </Button>
+    </Box>
+  );
+}
+
+function Field({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+  return (
+    <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+      {label}
+      <TextInput
+        inputMode="decimal"
+        value={value}
+        onText={onChange}
+        sx={{ width: 90, minHeight: 56, fontSize: '1.25rem' }}
+      />
+    </Box>
+  );
+}
+
+const row = { display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', my: 1.5 } as const;

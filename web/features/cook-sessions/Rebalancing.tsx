@@ -1,0 +1,69 @@
+import { Box, Typography } from '@mui/material';
+import type { Cook, CookEvent, Rebalancing as Way } from '../../api/client';
+import { rowButton } from '../../ui/looks';
+import { moves, spoken, steps } from '../../ui/words';
+
+const names: Record<Way['way'], string> = {
+  'as-planned': 'Leave the rest as planned',
+  'in-proportion': 'All the rest in proportion',
+  solved: 'Keep the taste',
+};
+
+const factor = (way: Way): string => {
+  const first = way.lines.find((line) => (line.planned_grams ?? 0) > 0);
+  return first?.planned_grams == null ? '' : `, times ${(first.grams / first.planned_grams).toFixed(2)}`;
+};
+
+/** Something was poured over or under its line: what to do with what is not in yet. */
+export function Rebalancing({ cook, onEvent }: { cook: Cook; onEvent: (event: CookEvent) => void }) {
+  return (
+    <Box
+      component="section"
+      role="alert"
+      data-rebalancing
+      sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1.5, my: 1.5 }}
+    >
+      <Typography variant="h2" component="h2">
+        That was not what was planned
+      </Typography>
+      <Typography sx={{ mb: 0.5 }}>Nothing comes out of a pan again, but what is still to go in can change:</Typography>
+      {cook.rebalancing.map((way) => {
+        const changed = way.lines.filter(
+          (line) => Math.abs(line.grams - (line.planned_grams ?? 0)) > 0.05 * line.grams + 0.05,
+        );
+        const told = moves(way.change_steps);
+        return (
+          <Box
+            component="button"
+            type="button"
+            key={way.way}
+            data-way={way.way}
+            onClick={() => {
+              onEvent({
+                kind: 'rebalanced',
+                words: way.way,
+                rebalanced: way.lines.map(({ line, grams }) => ({ line, grams })),
+              });
+            }}
+            sx={{ ...rowButton, borderTop: '1px solid', borderColor: 'divider', py: 1 }}
+          >
+            <Box component="span" sx={{ fontSize: '1.15rem', fontWeight: 700 }}>
+              {names[way.way]}
+              {way.way === 'in-proportion' && factor(way)}
+            </Box>
+            <Box component="span" sx={{ display: 'block' }}>
+              {way.away_steps < 0.25
+                ? 'It tastes as planned.'
+                : `It ends ${steps(way.away_steps)} away${told === '' ? '' : `: ${told}`}.`}
+            </Box>
+            {way.way === 'solved' && changed.length > 0 && (
+              <Box component="span" sx={{ display: 'block', color: 'text.secondary' }}>
+                {changed.map((line) => `${line.name.toLowerCase()} ${spoken(line.measure)}`).join(', ')}
+              </Box>
+            )}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,68 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useState } from 'react';
+import type { CookEvent, Move } from '../../api/client';
+import { big, huge, quiet } from './looks';
+import { TextInput } from '../../ui/TextInput';
+import { typedNumber } from '../../ui/words';
+
+type Step = NonNullable<Move['step']>;
+
+const firstWords = (text: string): string =>
+  text
+    .split(/\s+/)
+    .slice(0, 4)
+    .join(' ')
+    .replace(/[,.;:]$/, '');
+
+/** One step, with its timer where it names a time. */
+export function StepMove({
+  step,
+  onEvent,
+  onDone,
+}: {
+  step: Step;
+  onEvent: (event: CookEvent) => void;
+  onDone: () => void;
+}) {
+  const [from, to] = step.minutes ?? [];
+  const [minutes, setMinutes] = useState(from === undefined ? '' : String(Math.round(from * 10) / 10));
+  const typed = typedNumber(minutes);
+  const start = () => {
+    onEvent({ kind: 'step-started', figures: { step: step.number } });
+    onEvent({ kind: 'timer-started', figures: { minutes: typed }, words: firstWords(step.text) });
+  };
+  return (
+    <Box>
+      <Typography sx={huge}>{step.text}</Typography>
+      <Typography sx={{ ...quiet, my: 1 }}>
+        {[
+          ...(step.heat === null ? [] : [`${step.heat}, ${step.covered ? 'lid on' : 'lid off'}`]),
+          ...(step.celsius === null ? [] : [`${step.celsius.toFixed(0)} °C`]),
+          ...(from !== undefined && to !== undefined && to > from
+            ? [`${from.toFixed(0)} to ${to.toFixed(0)} minutes`]
+            : []),
+          ...(step.until === null ? [] : [`stop when ${step.until}`]),
+        ].join(' · ')}
+      </Typography>
+      {step.started !== null && step.done === null && <Typography sx={quiet}>It is on the way.</Typography>}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', my: 1.5 }}>
+        <Button variant="outlined" sx={big} data-start-timer disabled={!(typed > 0)} onClick={start}>
+          Start a timer
+        </Button>
+        <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+          <TextInput
+            inputMode="decimal"
+            aria-label="Minutes"
+            value={minutes}
+            onText={setMinutes}
+            sx={{ width: 90, minHeight: 56, fontSize: '1.25rem' }}
+          />
+          minutes
+        </Box>
+      </Box>
+      <Button variant="contained" fullWidth sx={big} data-done onClick={onDone}>
+        Done: go on
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,63 @@
+import { type Cook, Unreachable } from '../../api/client';
+
+/** A cook as this browser last saw it, and how far the server's clock was ahead of this one then, in seconds. */
+export interface KeptCook {
+  cook: Cook;
+  offset: number;
+}
+
+const prefix = 'vinculum-sheet-';
+const nameOf = (id: number) => `${prefix}${id}`;
+const most = 8;
+const patience = 4_000;
+
+const ids = (): number[] =>
+  Object.keys(localStorage)
+    .filter((name) => name.startsWith(prefix))
+    .map((name) => Number(name.slice(prefix.length)))
+    .sort((a, b) => b - a);
+
+const read = (id: number): KeptCook | null => {
+  try {
+    return JSON.parse(localStorage.getItem(nameOf(id)) ?? 'null') as KeptCook | null;
+  } catch {
+    return null;
+  }
+};
+
+/** The sheets opened last, so that they open again where the kitchen server cannot be reached. */
+export const keptCooks = {
+  keep: (cook: Cook, offset: number): KeptCook => {
+    const kept = { cook, offset };
+    try {
+      ids()
+        .filter((id) => id !== cook.id)
+        .slice(most - 1)
+        .forEach((id) => {
+          localStorage.removeItem(nameOf(id));
+        });
+      localStorage.setItem(nameOf(cook.id), JSON.stringify(kept));
+    } catch {
+      // a browser that keeps nothing still shows the sheet
+    }
+    return kept;
+  },
+  forget: () => {
+    ids().forEach((id) => {
+      localStorage.removeItem(nameOf(id));
+    });
+  },
+  /** The newest first. */
+  all: (): Cook[] => ids().flatMap((id) => read(id)?.cook ?? []),
+  /** As the server has it; as it was last seen here, where the server cannot be reached. */
+  asked: async (id: number, ask: (id: number, options: RequestInit) => Promise<Cook>): Promise<KeptCook> => {
+    const kept = read(id);
+    try {
+      const cook = await ask(id, kept === null ? {} : { signal: AbortSignal.timeout(patience) });
+      return keptCooks.keep(cook, cook.now - Date.now() / 1000);
+    } catch (reason) {
+      if (kept === null || !(reason instanceof Unreachable)) throw reason;
+      return kept;
+    }
+  },
+};

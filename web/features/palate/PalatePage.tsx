@@ -1,0 +1,122 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { api, type Palate } from '../../api/client';
+import { Frame } from '../../ui/Frame';
+import { axisKeys, axisNames } from '../../ui/words';
+import { plainTable } from '../../ui/looks';
+
+const signed = (value: number): string =>
+  Math.abs(value) < 0.05 ? '0' : `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(1)}`;
+
+/** What the tastings have taught: how far this cook's own target lies from each family's, and how sure that is. */
+export function PalatePage() {
+  const palate = useQuery({ queryKey: ['palate'], queryFn: api.palate, refetchOnMount: 'always' });
+  const queries = useQueryClient();
+  const [fault, setFault] = useState<string | null>(null);
+  useEffect(() => {
+    document.title = 'Palate · Vinculum';
+  }, []);
+  const then = async (ask: Promise<Palate>) => {
+    try {
+      setFault(null);
+      queries.setQueryData(['palate'], await ask);
+    } catch (reason) {
+      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+    }
+  };
+  const data = palate.data;
+  return (
+    <Frame>
+      <Box sx={{ maxWidth: 860, pt: 2 }}>
+        <Typography variant="h1">Your palate</Typography>
+        <Typography sx={{ my: 1.5, maxWidth: '64ch' }}>
+          Each tasting you keep says where you like a kind of sauce to stand. Your own target is the family’s window,
+          moved by that; corrections aim at it, and the bars show it as a bracket above the window.
+        </Typography>
+        <Typography sx={{ mb: 1.5 }}>
+          <Box component={Link} to="/trainer" sx={{ color: 'text.primary', fontWeight: 600 }}>
+            Train the tongue
+          </Box>{' '}
+          with glasses mixed from your pantry, and learn how fine it is on each axis.
+        </Typography>
+        {palate.error !== null && <Typography role="alert">{palate.error.message}</Typography>}
+        {fault !== null && <Typography role="alert">{fault}</Typography>}
+        {data !== undefined && (
+          <Button
+            variant="outlined"
+            role="switch"
+            aria-checked={data.on}
+            onClick={() => void then(api.switchPalate(!data.on))}
+          >
+            {data.on ? 'In use: switch it off' : 'Switched off: use it again'}
+          </Button>
+        )}
+        {data?.families.length === 0 && (
+          <Typography sx={{ mt: 2 }}>
+            Nothing is learned yet. Open a sauce, choose Taste, and say how it is: three or four tastings begin to tell.
+          </Typography>
+        )}
+        {data?.families.map((family) => (
+          <Box
+            component="section"
+            key={family.style}
+            aria-label={family.name}
+            data-family={family.style}
+            sx={{ mt: 2.5 }}
+          >
+            <Box
+              sx={{
+                display: 'flex',
+                flexWrap: 'wrap',
+                alignItems: 'baseline',
+                columnGap: 2,
+                borderBottom: '3px solid',
+                borderColor: 'bar.rule',
+              }}
+            >
+              <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
+                {family.name}
+              </Typography>
+              <Button onClick={() => void then(api.resetPalate(family.style))}>Forget this</Button>
+            </Box>
+            <Typography data-learned sx={{ my: 0.75 }}>
+              {family.says ??
+                (family.tastings === 0
+                  ? 'Forgotten: it is the family’s window again. The tastings themselves are kept.'
+                  : `as the family has it, from ${family.tastings} ${family.tastings === 1 ? 'tasting' : 'tastings'}`)}
+            </Typography>
+            <Box component="table" sx={{ ...plainTable, width: '100%' }}>
+              <thead>
+                <tr>
+                  <th scope="col">Axis</th>
+                  <th scope="col">Middle of the family</th>
+                  <th scope="col">Your ideal, steps</th>
+                  <th scope="col">Moved by</th>
+                  <th scope="col">Tastings</th>
+                </tr>
+              </thead>
+              <tbody>
+                {axisKeys.map((axis) => {
+                  const ideal = family.axes[axis];
+                  return ideal === undefined ? null : (
+                    <tr key={axis}>
+                      <th scope="row">{axisNames[axis]}</th>
+                      <td>{ideal.prior.toFixed(1)}</td>
+                      <td>
+                        {ideal.ideal.toFixed(1)} ± {ideal.deviation.toFixed(1)}
+                      </td>
+                      <td>{signed(ideal.shift)}</td>
+                      <td>{ideal.tastings}</td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Frame>
+  );
+}

@@ -1,0 +1,131 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { api, type AxisKey, type Trainer } from '../../api/client';
+import { Choice } from '../../ui/Choice';
+import { Frame } from '../../ui/Frame';
+import { plainTable, quietButton } from '../../ui/looks';
+import { axisKeys, axisNames } from '../../ui/words';
+
+const letters = ['A', 'B', 'C', 'D', 'E'];
+const draw = (): boolean => (crypto.getRandomValues(new Uint8Array(1))[0] ?? 0) < 128;
+
+/** Two glasses at a time, one of them stronger, until it is known how fine the tongue is. */
+export function TrainerPage() {
+  const trainer = useQuery({ queryKey: ['trainer'], queryFn: api.trainer });
+  const queries = useQueryClient();
+  const [axis, setAxis] = useState<AxisKey>('salt');
+  const [isLeft, setIsLeft] = useState(draw);
+  const [said, setSaid] = useState<string | null>(null);
+  useEffect(() => {
+    document.title = 'Train the tongue · Vinculum';
+  }, []);
+  const one = trainer.data?.axes.find((row) => row.axis === axis);
+  const take = async (ask: Promise<Trainer>) => {
+    try {
+      queries.setQueryData(['trainer'], await ask);
+      await queries.invalidateQueries({ queryKey: ['kitchen'] });
+    } catch (reason) {
+      setSaid(reason instanceof Error ? reason.message : 'That did not work.');
+    }
+  };
+  const answer = async (left: boolean) => {
+    if (one === undefined) return;
+    const right = left === isLeft;
+    setSaid(right ? 'Right.' : 'The other one was stronger.');
+    await take(api.guess({ axis, level: one.next, right }));
+    setIsLeft(draw());
+  };
+  const whole = (one?.glasses[0]?.stock_grams ?? 0) + (one?.glasses[0]?.water_grams ?? 0);
+  const strong = one?.glasses.findIndex((glass) => glass.steps === one.next) ?? 0;
+  const [leftGlass, rightGlass] = isLeft ? [letters[strong], letters[0]] : [letters[0], letters[strong]];
+  return (
+    <Frame>
+      <Box sx={{ maxWidth: 760, pt: 2 }}>
+        <Typography variant="h1">Train the tongue</Typography>
+        <Choice
+          label="Axis"
+          options={axisKeys.map((key) => [key, axisNames[key]] as const)}
+          value={axis}
+          onChoose={(key) => {
+            setAxis(key);
+            setSaid(null);
+            setIsLeft(draw());
+          }}
+        />
+        {trainer.error !== null && <Typography role="alert">{trainer.error.message}</Typography>}
+        {one !== undefined && (
+          <>
+            <Typography sx={{ my: 1 }}>
+              Make a stock: {one.stock.solute_grams} g of {one.stock.name.toLowerCase()} in {one.stock.water_grams} g of
+              water, {one.stock.how}. Then {one.glasses.length} glasses of {whole.toFixed(0)} g, with the letter under
+              each. Water between tastes, and spit.
+            </Typography>
+            <Box component="table" sx={plainTable}>
+              <thead>
+                <tr>
+                  <th scope="col">Glass</th>
+                  <th scope="col">Stronger by</th>
+                  <th scope="col">Stock</th>
+                  <th scope="col">Water</th>
+                </tr>
+              </thead>
+              <tbody>
+                {one.glasses.map((glass, index) => (
+                  <tr key={glass.steps} data-glass={glass.steps}>
+                    <th scope="row">{letters[index]}</th>
+                    <td>
+                      {glass.steps === 0 ? 'the first' : `${glass.steps} ${glass.steps === 1 ? 'step' : 'steps'}`}
+                    </td>
+                    <td>{glass.stock_grams.toFixed(0)} g</td>
+                    <td>{glass.water_grams.toFixed(0)} g</td>
+                  </tr>
+                ))}
+              </tbody>
+            </Box>
+            <Typography variant="h2" sx={{ mt: 2 }}>
+              Which is stronger?
+            </Typography>
+            <Box component="details" sx={{ my: 1 }}>
+              <Box component="summary" sx={{ minHeight: 44, cursor: 'pointer', fontWeight: 600 }}>
+                For whoever pours, out of the taster’s sight
+              </Box>
+              <Typography data-order>
+                Left: glass {leftGlass}. Right: glass {rightGlass}. Alone? Pour both into like cups with the letter
+                beneath, close your eyes, and change them about; then say left for the cup that stands for {leftGlass}.
+              </Typography>
+            </Box>
+            <Box sx={{ display: 'flex', gap: 1.5 }}>
+              <Button variant="outlined" data-guess="left" sx={big} onClick={() => void answer(true)}>
+                The left
+              </Button>
+              <Button variant="outlined" data-guess="right" sx={big} onClick={() => void answer(false)}>
+                The right
+              </Button>
+            </Box>
+            <Typography role="status" data-said sx={{ minHeight: '1.6em', mt: 1 }}>
+              {said}
+            </Typography>
+            <Typography data-own sx={{ fontSize: '1.1rem' }}>
+              {one.own_step === null
+                ? `${one.trials} ${one.trials === 1 ? 'answer' : 'answers'} so far; after some more it is known what you can tell apart.`
+                : `You tell ${one.own_step.toFixed(1)} steps apart on ${axisNames[axis].toLowerCase()}, from ${one.trials} answers: ${one.verdict ?? ''}. On the bench, what is within that counts as about right.`}
+            </Typography>
+            {one.trials > 0 && (
+              <Box
+                component="button"
+                type="button"
+                sx={{ ...quietButton, textDecoration: 'underline' }}
+                onClick={() => void take(api.forgetAxis(axis))}
+              >
+                Forget these answers
+              </Box>
+            )}
+          </>
+        )}
+      </Box>
+    </Frame>
+  );
+}
+
+const big = { minHeight: 64, minWidth: 140, fontSize: '1.2rem' } as const;

@@ -1,0 +1,76 @@
+import { Box } from '@mui/material';
+import type { PantryItem } from '../../api/client';
+
+type Part = keyof PantryItem['parts'];
+
+const names: Record<Part, string> = {
+  water: 'water',
+  sugars: 'sugars',
+  acids: 'acids',
+  salts: 'salt',
+  fat: 'fat',
+  protein: 'protein',
+  starch: 'starch and fibre',
+  alcohol: 'alcohol',
+  other: 'other',
+};
+
+/** Each part has a hatching of its own, so that the bar reads without colour. */
+const hatch: Record<Part, string> = {
+  water: 'none',
+  sugars: 'repeating-linear-gradient(45deg, currentColor 0 2px, transparent 2px 7px)',
+  acids: 'repeating-linear-gradient(-45deg, currentColor 0 2px, transparent 2px 4px)',
+  salts: 'radial-gradient(currentColor 1.6px, transparent 1.8px)',
+  fat: 'repeating-linear-gradient(0deg, currentColor 0 2px, transparent 2px 6px)',
+  protein: 'repeating-linear-gradient(90deg, currentColor 0 2px, transparent 2px 6px)',
+  starch: 'repeating-linear-gradient(90deg, currentColor 0 1px, transparent 1px 3px)',
+  alcohol: 'repeating-linear-gradient(0deg, currentColor 0 1px, transparent 1px 3px)',
+  other: 'none',
+};
+
+const order: readonly Part[] = ['sugars', 'acids', 'salts', 'fat', 'protein', 'starch', 'alcohol', 'other', 'water'];
+
+const amount = (grams: number): string =>
+  grams >= 9.95 ? grams.toFixed(0) : grams >= 0.95 ? grams.toFixed(1).replace(/\.0$/, '') : grams.toFixed(1);
+
+/** What a hundred grams of it are made of, in words: the largest parts first. */
+export function inWords(parts: PantryItem['parts'], most = 4): string {
+  return order
+    .filter((part) => parts[part] >= 0.3 && part !== 'other')
+    .sort((a, b) => parts[b] - parts[a])
+    .slice(0, most)
+    .map((part) => `${names[part]} ${amount(parts[part])}`)
+    .join(' · ');
+}
+
+/** A hundred grams as a bar: what is dissolved or suspended from the left, water as the empty rest. */
+export function CompositionBar({ parts }: { parts: PantryItem['parts'] }) {
+  return (
+    <Box
+      role="img"
+      aria-label={`In 100 g: ${inWords(parts, 9)}`}
+      sx={{ display: 'flex', height: 18, border: '1px solid', borderColor: 'text.secondary', color: 'bar.windowEdge' }}
+    >
+      {order.map((part) =>
+        parts[part] < 0.3 ? null : (
+          <Box
+            key={part}
+            title={`${names[part]} ${amount(parts[part])} g`}
+            style={{
+              width: `${parts[part]}%`,
+              backgroundImage: hatch[part],
+              backgroundSize: part === 'salts' ? '5px 5px' : undefined,
+            }}
+            sx={{
+              minWidth: part === 'water' ? 0 : 3,
+              bgcolor: part === 'water' ? 'transparent' : part === 'other' ? 'bar.track' : 'bar.window',
+              borderRight: '1px solid',
+              borderColor: 'text.secondary',
+              '&:last-child': { borderRight: 0 },
+            }}
+          />
+        ),
+      )}
+    </Box>
+  );
+}

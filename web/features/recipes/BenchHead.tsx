@@ -1,0 +1,99 @@
+import { Box } from '@mui/material';
+import type { Kitchen, Measures } from '../../api/client';
+import { textField } from '../../ui/looks';
+import { displayFont } from '../../ui/theme';
+import type { Draft } from './draft';
+import { TextInput } from '../../ui/TextInput';
+
+interface Props {
+  draft: Draft;
+  kitchen: Kitchen;
+  set: <Field extends keyof Draft>(field: Field, value: Draft[Field]) => void;
+}
+
+/** Name, style, measures and what it came to. */
+export function BenchHead({ draft, kitchen, set }: Props) {
+  return (
+    <>
+      <Box
+        component="input"
+        value={draft.title}
+        aria-label="Name of the sauce"
+        placeholder="Name of the sauce"
+        maxLength={200}
+        onChange={(event: { target: { value: string } }) => {
+          set('title', event.target.value);
+        }}
+        sx={title}
+      />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 0.5, mb: 1 }}>
+        <Box component="label" sx={{ flex: '3 1 160px' }}>
+          <Box component="span" sx={caption}>
+            Style
+          </Box>
+          <Box
+            component="select"
+            value={draft.style ?? ''}
+            onChange={(event: { target: { value: string } }) => {
+              set('style', event.target.value === '' ? null : event.target.value);
+            }}
+            sx={{ ...textField, width: '100%' }}
+          >
+            <option value="">no style yet</option>
+            {kitchen.styles.map((one) => (
+              <option key={one.key} value={one.key}>
+                {one.name}
+              </option>
+            ))}
+          </Box>
+        </Box>
+        <Box component="label" sx={{ flex: '3 1 190px' }}>
+          <Box component="span" sx={caption}>
+            A cup means
+          </Box>
+          <Box
+            component="select"
+            value={draft.measures}
+            onChange={(event: { target: { value: string } }) => {
+              set('measures', event.target.value as Measures);
+            }}
+            sx={{ ...textField, width: '100%' }}
+          >
+            {kitchen.measures.map((one) => (
+              <option key={one.key} value={one.key}>
+                {one.name}
+              </option>
+            ))}
+          </Box>
+        </Box>
+        <Box component="label" sx={{ flex: '1 1 100px' }}>
+          <Box component="span" sx={caption}>
+            Came to, if cooked
+          </Box>
+          <TextInput
+            value={draft.yield ?? ''}
+            placeholder="500 ml"
+            maxLength={200}
+            onText={(text) => {
+              set('yield', text === '' ? null : text);
+            }}
+            sx={{ width: '100%' }}
+          />
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+const caption = { display: 'block', fontSize: '0.8rem', color: 'text.secondary' } as const;
+const title = {
+  ...textField,
+  fontFamily: displayFont,
+  fontWeight: 600,
+  fontSize: '1.6rem',
+  border: 0,
+  bgcolor: 'transparent',
+  px: 0,
+  width: '100%',
+  minHeight: 44,
+} as const;

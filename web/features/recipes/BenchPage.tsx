@@ -1,0 +1,34 @@
+import { Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { api, Refusal } from '../../api/client';
+import { Frame } from '../../ui/Frame';
+import { LostPage } from '../../ui/LostPage';
+import { Bench } from './Bench';
+
+/** Fetches the sauce, then opens the bench on it. */
+export function BenchPage() {
+  const id = Number(useParams().id);
+  const sauce = useQuery({
+    queryKey: ['sauce', id],
+    queryFn: () => api.sauce(id),
+    staleTime: Infinity,
+    gcTime: 0,
+    refetchOnMount: 'always',
+  });
+  const kitchen = useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen, staleTime: Infinity });
+  if (!Number.isInteger(id) || (sauce.error instanceof Refusal && sauce.error.status === 404)) {
+    return <LostPage />;
+  }
+  if (sauce.data === undefined || kitchen.data === undefined) {
+    const fault = sauce.error ?? kitchen.error;
+    return (
+      <Frame>
+        <Typography role="status" sx={{ mt: 6 }}>
+          {fault === null ? 'Opening the sauce …' : `${fault.message} It is tried again by itself.`}
+        </Typography>
+      </Frame>
+    );
+  }
+  return <Bench key={id} sauce={sauce.data} kitchen={kitchen.data} />;
+}

@@ -1,0 +1,164 @@
+import { Box, Typography } from '@mui/material';
+import type { Advice, Correction, Kitchen } from '../../api/client';
+import { quietButton, rowButton, textField } from '../../ui/looks';
+import { axisNames, besides, spoken, steps } from '../../ui/words';
+
+interface Props {
+  advice: Advice | null;
+  complaints: Kitchen['complaints'];
+  complaint: string | null;
+  hasAim: boolean;
+  onComplaint: (complaint: string | null) => void;
+  onPreview: (index: number | null) => void;
+  onApply: (correction: Correction) => void;
+  /** Sets every line that is not locked; null where there is nothing to solve. */
+  onSolve: (() => void) | null;
+}
+
+const saysWhere = (distance: number): string =>
+  distance < 0.125 ? 'then it stands inside every window' : `then ${steps(distance)} off`;
+
+/** What to add, best first. Hover or focus shows on the bars where it would move; a click or Enter adds it. */
+export function Corrections({
+  advice,
+  complaints,
+  complaint,
+  hasAim,
+  onComplaint,
+  onPreview,
+  onApply,
+  onSolve,
+}: Props) {
+  return (
+    <Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, py: 0.5 }}>
+        <Box component="label" sx={{ fontSize: '0.9rem' }}>
+          The tongue says{' '}
+          <Box
+            component="select"
+            value={complaint ?? ''}
+            onChange={(event: { target: { value: string } }) => {
+              onComplaint(event.target.value === '' ? null : event.target.value);
+            }}
+            sx={{ ...textField, minHeight: 36 }}
+          >
+            <option value="">nothing yet</option>
+            {complaints.map((one) => (
+              <option key={one.key} value={one.key}>
+                {one.says}
+              </option>
+            ))}
+          </Box>
+        </Box>
+        {onSolve !== null && (
+          <Box
+            component="button"
+            type="button"
+            data-solve
+            title="Locked lines stay; the others are set so that the sauce stands in its windows (Alt+U)"
+            onClick={onSolve}
+            sx={{ ...quietButton, px: 0.5, fontSize: '0.9rem' }}
+          >
+            Solve the unlocked lines
+          </Box>
+        )}
+      </Box>
+      {!hasAim && (
+        <Typography sx={{ color: 'text.secondary' }}>
+          Choose a style above the lines, or say what the tongue says, and the best few spoonfuls to add are found here.
+        </Typography>
+      )}
+      {hasAim &&
+        advice?.notes.map((note) => (
+          <Typography key={note} sx={{ fontSize: '0.95rem', mb: 0.5 }}>
+            {note}
+          </Typography>
+        ))}
+      {hasAim && (
+        <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }} aria-label="Corrections">
+          {advice?.corrections.map((correction, index) => (
+            <CorrectionRow key={index} correction={correction} index={index} onPreview={onPreview} onApply={onApply} />
+          ))}
+        </Box>
+      )}
+      {hasAim &&
+        advice?.other_ways.map((way) => (
+          <Typography key={way.kind} data-way={way.kind} sx={{ fontSize: '0.95rem', my: 0.75 }}>
+            <strong>Or:</strong> {way.says}
+          </Typography>
+        ))}
+      {hasAim && (advice?.levers.length ?? 0) > 0 && (
+        <Box component="details" sx={{ mt: 0.75, fontSize: '0.92rem' }}>
+          <Box component="summary" sx={{ cursor: 'pointer', minHeight: 36, display: 'list-item', fontWeight: 600 }}>
+            What one step costs in this batch
+          </Box>
+          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {advice?.levers.map((lever) => (
+              <Box
+                component="li"
+                key={lever.ingredient}
+                sx={{ py: 0.4, borderTop: '1px solid', borderColor: 'divider' }}
+              >
+                <strong>{spoken(lever.measure)}</strong> {lever.name.toLowerCase()}: a step of{' '}
+                {axisNames[lever.axis].toLowerCase()}
+                {Object.entries(lever.also).map(([axis, moved]) => (
+                  <Box component="span" key={axis} sx={{ color: 'text.secondary' }}>
+                    {`, ${axis} ${moved > 0 ? '+' : '−'}${Math.abs(moved).toFixed(1)}`}
+                  </Box>
+                ))}
+              </Box>
+            ))}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+interface RowProps {
+  correction: Correction;
+  index: number;
+  onPreview: (index: number | null) => void;
+  onApply: (correction: Correction) => void;
+}
+
+function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
+  const extra = besides(correction);
+  const half = correction.additions.map((one) => spoken(one.first_dose)).join(' + ');
+  const show = () => {
+    onPreview(index);
+  };
+  const hide = () => {
+    onPreview(null);
+  };
+  return (
+    <Box component="li" sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
+      <Box
+        component="button"
+        type="button"
+        data-correction={index + 1}
+        onMouseEnter={show}
+        onMouseLeave={hide}
+        onFocus={show}
+        onBlur={hide}
+        onClick={() => {
+          hide();
+          onApply(correction);
+        }}
+        sx={correctionButton}
+      >
+        <Box component="span" sx={{ fontWeight: 700 }}>
+          {correction.additions.map((one) => `${spoken(one.measure)} ${one.name.toLowerCase()}`).join(' + ')}
+        </Box>
+        <Box component="span" aria-hidden sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
+          Alt+{index + 1}
+        </Box>
+        <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
+          {[`first ${half}, stir and taste`, saysWhere(correction.distance_after), ...extra].join(' · ')}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+const correctionButton = { ...rowButton, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5 } as const;

@@ -1,0 +1,318 @@
+import { Box } from '@mui/material';
+import { type ClipboardEvent, type KeyboardEvent, memo, type PointerEvent } from 'react';
+import { Link } from 'react-router';
+import type { Line } from '../../api/client';
+import { grams } from '../../ui/words';
+import { type DraftLine, isHeading } from './draft';
+
+/** What a row can be asked to do; one object for all rows, so that a row is drawn again only for its own sake. */
+export interface RowActions {
+  readonly text: (id: number, text: string) => void;
+  readonly mend: (index: number) => void;
+  readonly key: (event: KeyboardEvent<HTMLInputElement>, index: number) => void;
+  readonly paste: (event: ClipboardEvent<HTMLInputElement>, index: number) => void;
+  readonly keep: (id: number, field: HTMLInputElement | null) => void;
+  readonly menu: (index: number, button: HTMLElement) => void;
+  readonly drag: (event: PointerEvent<HTMLElement>, id: number) => void;
+  readonly blur: () => void;
+  readonly take: (index: number, text: string) => void;
+}
+
+interface Props {
+  line: DraftLine;
+  index: number;
+  understood: Line | undefined;
+  /** "62 % of the salt", while an axis is looked at. */
+  share: string;
+  suggestions: readonly string[];
+  chosen: number;
+  isDragged: boolean;
+  placeholder: string;
+  actions: RowActions;
+}
+
+const marks: Record<string, string> = {
+  lock: 'locked',
+  steeped: 'steeped',
+  cold: 'added cold',
+  optional: 'optional',
+};
+
+/** What the program made of a line, in words beside it. */
+function understanding(line: Line | undefined): { text: string; mark: string; title: string; isOff: boolean } {
+  if (line === undefined || line.status === 'heading') return { text: '', mark: '', title: '', isOff: false };
+  const name = line.name ?? '';
+  const amount = line.grams === null ? '' : grams(line.grams.value);
+  const tags = line.tags.flatMap((tag) => marks[tag] ?? []).join(', ');
+  const note = [tags, line.note ?? ''].filter((part) => part !== '').join(' · ');
+  switch (line.status) {
+    case 'measured':
+      return { text: `${amount} ${name}`, mark: '', title: note, isOff: false };
+    case 'assumed':
+      return { text: `${amount} ${name}`, mark: '≈', title: note === '' ? 'taken from the usual' : note, isOff: false };
+    case 'to-taste':
+      return { text: name, mark: 'no amount', title: note, isOff: false };
+    case 'unknown':
+      return { text: name === '' ? 'not known' : name, mark: 'left out', title: note, isOff: true };
+  }
+}
+
+/** One line: its handle, what is written, what was understood, and its own menu. */
+export const LineRow = memo(function LineRow({
+  line,
+  index,
+  understood,
+  share,
+  suggestions,
+  chosen,
+  isDragged,
+  placeholder,
+  actions,
+}: Props) {
+  const isEmpty = line.text.trim() === '';
+  const meaning = understanding(isEmpty ? undefined : understood);
+  const isDoubtful =
+    understood !== undefined &&
+    !isEmpty &&
+    (understood.status === 'assumed' ||
+      understood.status === 'to-taste' ||
+      understood.status === 'unknown' ||
+      understood.alternatives.length > 0);
+  const choices = understood?.choices ?? [];
+  const noteId = `line-note-${line.id}`;
+  const listId = `line-offers-${line.id}`;
+  const isOpen = suggestions.length > 0;
+  const isStage = isHeading(line.text);
+  return (
+    <Box
+      component="li"
+      data-line={line.id}
+      data-status={understood?.status ?? 'empty'}
+      sx={isStage ? stageRow : row}
+      style={isDragged ? { outline: '3px solid', outlineOffset: '-3px' } : undefined}
+    >
+      <Box
+        component="span"
+        aria-hidden
+        title="Drag to move; Alt+↑ and Alt+↓ do it from the keyboard"
+        onPointerDown={(event: PointerEvent<HTMLElement>) => {
+          actions.drag(event, line.id);
+        }}
+        sx={handle}
+      >
+        {index + 1}
+      </Box>
+      <Box sx={{ position: 'relative', minWidth: 0 }}>
+        <Box
+          component="input"
+          ref={(field: HTMLInputElement | null) => {
+            actions.keep(line.id, field);
+          }}
+          value={line.text}
+          role="combobox"
+          aria-expanded={isOpen}
+          aria-autocomplete="list"
+          aria-controls={isOpen ? listId : undefined}
+          aria-activedescendant={isOpen && chosen >= 0 ? `${listId}-${chosen}` : undefined}
+          aria-label={isStage ? `Stage, line ${index + 1}` : `Line ${index + 1}`}
+          aria-describedby={noteId}
+          placeholder={placeholder}
+          autoComplete="off"
+          spellCheck={false}
+          onChange={(event: { target: { value: string } }) => {
+            actions.text(line.id, event.target.value);
+          }}
+          onKeyDown={(event: KeyboardEvent<HTMLInputElement>) => {
+            actions.key(event, index);
+          }}
+          onPaste={(event: ClipboardEvent<HTMLInputElement>) => {
+            actions.paste(event, index);
+          }}
+          onBlur={actions.blur}
+          sx={isStage ? stageField : rowField}
+        />
+        {isOpen && (
+          <Box component="ul" id={listId} role="listbox" aria-label="It may be" sx={offers}>
+            {suggestions.map((text, number) => (
+              <Box
+                component="li"
+                key={text}
+                id={`${listId}-${number}`}
+                role="option"
+                aria-selected={number === chosen}
+                data-offer
+                onPointerDown={(event: PointerEvent<HTMLElement>) => {
+                  event.preventDefault();
+                  actions.take(index, text);
+                }}
+                sx={offer}
+              >
+                {text}
+              </Box>
+            ))}
+          </Box>
+        )}
+      </Box>
+      <Box
+        id={noteId}
+        title={meaning.title}
+        sx={meaning.isOff ? rowNoteOff : rowNote}
+        style={{ paddingBottom: meaning.text === '' ? 0 : undefined }}
+      >
+        {share !== '' && (
+          <Box component="span" data-share sx={{ fontWeight: 700, color: 'text.primary', mr: 0.75 }}>
+            {share}
+          </Box>
+        )}
+        {isDoubtful && choices.length > 0 && (
+          <Box
+            component="button"
+            type="button"
+            title={`${choices.map((choice) => choice.says).join(', or ')} (Alt+M)`}
+            aria-label={`Mend line ${index + 1}: ${choices[0]?.says ?? ''}`}
+            onClick={() => {
+              actions.mend(index);
+            }}
+            sx={mendButton}
+          >
+            mend
+          </Box>
+        )}
+        {understood !== undefined &&
+          understood.status === 'unknown' &&
+          understood.ingredient === null &&
+          understood.written_name !== '' && (
+            <Box
+              component={Link}
+              to={`/pantry?mine=${encodeURIComponent(understood.written_name)}`}
+              sx={{ ...mendButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'none' }}
+            >
+              make it mine
+            </Box>
+          )}
+        {meaning.mark !== '' && (
+          <Box component="span" sx={{ fontWeight: 700, color: 'text.primary', mr: 0.5 }}>
+            {meaning.mark}
+          </Box>
+        )}
+        {meaning.text}
+        {meaning.title !== '' && <span>{` · ${meaning.title}`}</span>}
+      </Box>
+      <Box
+        component="button"
+        type="button"
+        aria-haspopup="menu"
+        aria-label={`What to do with line ${index + 1}`}
+        title="Lock, steep, swap, move (Alt+Enter)"
+        onClick={(event: { currentTarget: HTMLElement }) => {
+          actions.menu(index, event.currentTarget);
+        }}
+        sx={menuButton}
+      >
+        ⋮
+      </Box>
+    </Box>
+  );
+});
+
+const row = {
+  display: 'grid',
+  gridTemplateColumns: { xs: '28px minmax(0, 1fr) 44px', sm: '28px minmax(0, 1fr) minmax(0, 42%) 32px' },
+  alignItems: 'center',
+  minHeight: 38,
+  '@media (pointer: coarse)': { minHeight: 44 },
+  borderBottom: '1px solid',
+  borderColor: 'divider',
+  '&:focus-within': { bgcolor: 'bar.track' },
+} as const;
+const stageRow = { ...row, borderBottom: '3px solid', borderColor: 'bar.rule', mt: 0.5 } as const;
+const handle = {
+  color: 'text.secondary',
+  fontSize: '0.8rem',
+  textAlign: 'right',
+  pr: 1,
+  alignSelf: 'stretch',
+  display: 'flex',
+  alignItems: 'center',
+  justifyContent: 'flex-end',
+  cursor: 'grab',
+  touchAction: 'none',
+  userSelect: 'none',
+  '&:hover': { color: 'text.primary', fontWeight: 700 },
+} as const;
+const rowField = {
+  font: 'inherit',
+  color: 'text.primary',
+  bgcolor: 'transparent',
+  border: 0,
+  outlineOffset: '-3px',
+  minWidth: 0,
+  width: '100%',
+  height: '100%',
+  minHeight: 36,
+  '@media (pointer: coarse)': { minHeight: 44 },
+  px: 0.5,
+  '&::placeholder': { color: 'text.secondary', opacity: 1 },
+} as const;
+const stageField = { ...rowField, fontWeight: 700 } as const;
+const rowNote = {
+  gridColumn: { xs: '2', sm: 'auto' },
+  gridRow: { xs: '2', sm: 'auto' },
+  fontSize: '0.86rem',
+  lineHeight: 1.2,
+  color: 'text.secondary',
+  pl: { xs: 0.5, sm: 1 },
+  pb: { xs: 0.75, sm: 0 },
+  overflow: 'hidden',
+  textOverflow: 'ellipsis',
+  whiteSpace: 'nowrap',
+} as const;
+const rowNoteOff = { ...rowNote, textDecoration: 'underline wavy', textUnderlineOffset: '4px' } as const;
+const mendButton = {
+  font: 'inherit',
+  fontSize: '0.82rem',
+  minHeight: 30,
+  '@media (pointer: coarse)': { minHeight: 44 },
+  px: 0.75,
+  mr: 0.75,
+  border: '1px solid',
+  borderColor: 'divider',
+  borderRadius: '3px',
+  bgcolor: 'transparent',
+  color: 'text.primary',
+  cursor: 'pointer',
+  '&:hover': { borderColor: 'text.primary' },
+} as const;
+const menuButton = {
+  font: 'inherit',
+  fontWeight: 700,
+  minHeight: 36,
+  '@media (pointer: coarse)': { minHeight: 44 },
+  border: 0,
+  bgcolor: 'transparent',
+  color: 'text.secondary',
+  cursor: 'pointer',
+  '&:hover, &:focus-visible': { color: 'text.primary', bgcolor: 'bar.window' },
+} as const;
+const offers = {
+  position: 'absolute',
+  zIndex: 3,
+  left: 0,
+  right: 0,
+  top: '100%',
+  listStyle: 'none',
+  m: 0,
+  p: 0,
+  bgcolor: 'background.paper',
+  border: '2px solid',
+  borderColor: 'bar.rule',
+} as const;
+const offer = {
+  px: 1,
+  minHeight: 36,
+  '@media (pointer: coarse)': { minHeight: 44 },
+  display: 'flex',
+  alignItems: 'center',
+  cursor: 'pointer',
+  '&:hover, &[aria-selected="true"]': { bgcolor: 'bar.window', textDecoration: 'underline' },
+} as const;

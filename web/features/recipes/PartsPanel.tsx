@@ -1,0 +1,107 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useState } from 'react';
+import type { Balance, Kitchen, Measures } from '../../api/client';
+import { textField, plainTable } from '../../ui/looks';
+import { displayFont } from '../../ui/theme';
+import { millilitres } from '../../ui/words';
+import { TextInput } from '../../ui/TextInput';
+
+interface Props {
+  report: Balance;
+  vessels: Kitchen['vessels'];
+  measures: Measures;
+  partMl: number | null;
+  onPart: (millilitres: number | null) => void;
+}
+
+const whole = (parts: number): string => parts.toFixed(1).replace(/\.0$/, '');
+
+/** The sauce as parts, 3 : 1 : 1, with any vessel as the part. */
+export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props) {
+  const parts = report.parts;
+  const [own, setOwn] = useState<string | null>(null);
+  if (parts === null) {
+    return (
+      <Typography sx={{ py: 1 }}>
+        Parts need two lines with a volume. Write “3 parts soy sauce” and “1 part mirin”, or cups and spoons, and the
+        ratio shows here.
+      </Typography>
+    );
+  }
+  const typed = own === null ? null : Number(own);
+  const part = typed !== null && Number.isFinite(typed) && typed > 0 ? typed : (partMl ?? parts.part_ml);
+  const options = vessels.map((one) => ({ name: one.name, ml: one.ml[measures] }));
+  return (
+    <Box>
+      <Typography data-parts sx={{ fontFamily: displayFont, fontWeight: 600, fontSize: '1.6rem', lineHeight: 1.3 }}>
+        {parts.words}
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', mb: 1 }}>
+        <label>
+          One part is a{' '}
+          <Box
+            component="select"
+            aria-label="The vessel that is one part"
+            value={options.find((one) => Math.abs(one.ml - part) < 0.5)?.name ?? ''}
+            onChange={(event: { target: { value: string } }) => {
+              const vessel = options.find((one) => one.name === event.target.value);
+              if (vessel !== undefined) setOwn(String(Math.round(vessel.ml * 100) / 100));
+            }}
+            sx={textField}
+          >
+            <option value="">vessel of</option>
+            {options.map((one) => (
+              <option key={one.name} value={one.name}>
+                {one.name}
+              </option>
+            ))}
+          </Box>
+        </label>
+        <label>
+          <TextInput
+            inputMode="decimal"
+            aria-label="Millilitres of one part"
+            value={own ?? String(Math.round(part))}
+            onText={(text) => {
+              setOwn(text.replace(',', '.'));
+            }}
+            sx={{ width: 80 }}
+          />{' '}
+          ml
+        </label>
+        <Button
+          variant="outlined"
+          disabled={Math.abs((partMl ?? 100) - part) < 0.01}
+          onClick={() => {
+            onPart(part);
+          }}
+        >
+          Mean this by “part” in my lines
+        </Button>
+      </Box>
+      <Box component="table" sx={{ ...plainTable, width: '100%' }}>
+        <thead>
+          <tr>
+            <th scope="col">Parts</th>
+            <th scope="col">Of</th>
+            <th scope="col">With this vessel</th>
+          </tr>
+        </thead>
+        <tbody>
+          {parts.lines.map((one) => (
+            <tr key={one.line}>
+              <td>{whole(one.parts)}</td>
+              <td>{report.lines[one.line - 1]?.name}</td>
+              <td>{millilitres(one.parts * part)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+      {!parts.whole && (
+        <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary', mt: 0.5 }}>
+          No small whole numbers fit, so the parts are told in tenths of the smallest line.
+        </Typography>
+      )}
+    </Box>
+  );
+}

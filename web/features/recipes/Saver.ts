@@ -1,0 +1,180 @@
+import { api, Refusal, type Sauce } from '../../api/client';
+import { epoch } from '../../api/epoch';
+import { type Draft, draftOf, editOf, sameEdit, type WrittenSauce } from './draft';
+
+export type Saving =
+  | { state: 'saved' | 'saving' | 'away' }
+  | { state: 'refused' | 'troubled'; message: string }
+  | { state: 'conflict'; message: string; theirs: Sauce | null };
+
+const pause = 250;
+const retryAfter = 2_000;
+
+/** What lies in the browser's own drawer until the server has acknowledged it. */
+interface Unsaved {
+  readonly revision: number;
+  readonly draft: WrittenSauce;
+  /** What was on its way to the server when this was put down. */
+  readonly sending: WrittenSauce | null;
+  /** Of the kitchen it was typed in. */
+  readonly epoch?: number | null;
+}
+
+const drawerOf = (id: number) => `vinculum.unsaved.${id}`;
+
+function read(id: number): Unsaved | null {
+  try {
+    const kept = JSON.parse(localStorage.getItem(drawerOf(id)) ?? 'null') as Unsaved | null;
+    // what was put down before parts had a size
+    return kept === null ? null : { ...kept, draft: { ...kept.draft, part_ml: kept.draft.part_ml ?? null } };
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * Stores every edit a moment after it is made: one request at a time, each on the revision before it. While the server
+ * is away it tries again; across a reload the drawer keeps what was not yet acknowledged.
+ */
+export class Saver {
+  /** The draft to begin with: what was typed but not stored when the page was last left, else what the server has. */
+  readonly start: Draft;
+  private revision: number;
+  private epoch: number | null;
+  /** Of the kitchen as it is now, while it is another than the one this was typed in. */
+  private passedTo: number | null = null;
+  private stored: WrittenSauce;
+  private latest: WrittenSauce;
+  private sending: WrittenSauce | null = null;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private saving: Saving = { state: 'saved' };
+  private readonly listeners = new Set<() => void>();
+
+  constructor(private readonly sauce: Sauce) {
+    const fetched = draftOf(sauce);
+    const kept = read(sauce.id);
+    this.stored = editOf(fetched);
+    this.revision = sauce.revision;
+    this.epoch = kept?.epoch ?? epoch.known();
+    this.start = fetched;
+    if (kept !== null && !sameEdit(kept.draft, this.stored)) {
+      const landed =
+        kept.sending !== null && sauce.revision === kept.revision + 1 && sameEdit(kept.sending, this.stored);
+      this.revision = landed ? sauce.revision : kept.revision;
+      this.start = draftOf(kept.draft);
+    }
+    this.latest = editOf(this.start);
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => {
+      this.listeners.delete(listener);
+    };
+  };
+
+  readonly current = (): Saving => this.saving;
+
+  /** Takes note of the draft as it stands now. */
+  take(draft: Draft): void {
+    this.latest = editOf(draft);
+    if (sameEdit(this.latest, this.stored)) return;
+    this.putInDrawer();
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.send(), pause);
+  }
+
+  /** Sends what is still waiting; for when the page is left. */
+  flush(): void {
+    clearTimeout(this.timer);
+    void this.send();
+  }
+
+  /** Sends what is waiting, and resolves once it is stored, or cannot be for now. */
+  readonly settled = async (): Promise<void> => {
+    this.flush();
+    for (let tries = 0; tries < 100 && this.saving.state === 'saving'; tries += 1) {
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  };
+
+  /** Gives way: what the other window stored becomes what this page builds on. */
+  takeTheirs(theirs: Sauce): Draft {
+    this.giveUp();
+    const draft = draftOf(theirs);
+    this.revision = theirs.revision;
+    this.stored = editOf(draft);
+    this.latest = this.stored;
+    this.tell({ state: 'saved' });
+    return draft;
+  }
+
+  /** What was typed is no longer to be stored here; the page goes on with the kitchen as it is now. */
+  giveUp(): void {
+    localStorage.removeItem(drawerOf(this.sauce.id));
+    if (this.passedTo !== null) {
+      epoch.begin(this.passedTo);
+      this.epoch = this.passedTo;
+      this.passedTo = null;
+    }
+  }
+
+  private async send(): Promise<void> {
+    if (this.sending !== null || sameEdit(this.latest, this.stored)) return;
+    const sent = this.latest;
+    this.sending = sent;
+    this.putInDrawer();
+    // a trouble is said until something was stored again, not only between two tries
+    if (this.saving.state !== 'away' && this.saving.state !== 'troubled') this.tell({ state: 'saving' });
+    let wait = 0;
+    try {
+      const answer = await api.editSauce(this.sauce.id, { ...sent, revision: this.revision }, this.epoch);
+      this.revision = answer.revision;
+      this.stored = sent;
+    } catch (fault) {
+      if (fault instanceof Refusal && fault.status < 500) {
+        this.sending = null;
+        this.passedTo = fault.epoch;
+        this.tell(
+          fault.current === null && fault.epoch === null
+            ? { state: 'refused', message: fault.message }
+            : { state: 'conflict', message: fault.message, theirs: fault.current },
+        );
+        return;
+      }
+      wait = retryAfter;
+      this.tell(fault instanceof Refusal ? { state: 'troubled', message: fault.message } : { state: 'away' });
+    }
+    this.sending = null;
+    if (sameEdit(this.latest, this.stored)) {
+      localStorage.removeItem(drawerOf(this.sauce.id));
+      this.tell({ state: 'saved' });
+    } else {
+      if (wait === 0) this.tell({ state: 'saving' });
+      this.putInDrawer();
+      clearTimeout(this.timer);
+      this.timer = setTimeout(() => void this.send(), wait);
+    }
+  }
+
+  private putInDrawer(): void {
+    const unsaved: Unsaved = {
+      revision: this.revision,
+      draft: this.latest,
+      sending: this.sending,
+      epoch: this.epoch,
+    };
+    try {
+      localStorage.setItem(drawerOf(this.sauce.id), JSON.stringify(unsaved));
+    } catch {
+      // a full drawer takes nothing away from what is on the page
+    }
+  }
+
+  private tell(saving: Saving): void {
+    this.saving = saving;
+    this.listeners.forEach((listener) => {
+      listener();
+    });
+  }
+}

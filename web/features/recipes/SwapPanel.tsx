@@ -1,0 +1,303 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useMemo, useState } from 'react';
+import { api, type Axes, type Conversion, type Formula, type Kitchen, type Line, type Swap } from '../../api/client';
+import { Choice } from '../../ui/Choice';
+import { rowButton, textField } from '../../ui/looks';
+import { moves, spoken, steps } from '../../ui/words';
+import { useLatest } from '../../api/useLatest';
+
+type Reason = 'missing' | 'cannot-eat' | 'season' | 'cheaper' | 'stronger' | 'milder';
+
+interface Props {
+  formula: Formula;
+  lines: readonly Line[];
+  kitchen: Kitchen;
+  line: number;
+  onLine: (line: number) => void;
+  onPreview: (axes: Axes | null) => void;
+  onApply: (texts: readonly string[], said: string) => void;
+}
+
+const reasons: readonly (readonly [Reason, string])[] = [
+  ['missing', 'Missing'],
+  ['cannot-eat', 'Cannot eat'],
+  ['season', 'Out of season'],
+  ['cheaper', 'Cheaper'],
+  ['stronger', 'Stronger'],
+  ['milder', 'Milder'],
+];
+
+const dietWords: Record<string, string> = {
+  vegan: 'vegan',
+  vegetarian: 'vegetarian',
+  'gluten-free': 'without gluten',
+  'alcohol-free': 'without alcohol',
+  'no-added-sugar': 'no added sugar',
+};
+
+/** The lines as they read after a swap: edited ones in place, emptied ones gone, new ones last. */
+function swapped(lines: readonly string[], swap: Swap): string[] {
+  const edits = new Map(swap.edits.map((edit) => [edit.line - 1, edit.text]));
+  const kept = lines.flatMap((text, index) => {
+    const edit = edits.get(index);
+    return edit === undefined ? [text] : edit === '' ? [] : [edit];
+  });
+  return [...kept, ...swap.added];
+}
+
+function compensations(swap: Swap): string {
+  return swap.compensations
+    .map((one) => `${one.grams < 0 ? 'less' : 'and'} ${spoken(one.measure)} ${one.name.toLowerCase()}`)
+    .join(', ');
+}
+
+function consequences(swap: Swap): string {
+  const moved = moves(swap.change_steps);
+  return [
+    swap.residual_steps < 0.1 ? 'tastes the same' : `${steps(swap.residual_steps)} different`,
+    moved === '' ? '' : moved,
+    ...swap.allergens_removed.map((one) => `no ${one} any more`),
+    ...swap.allergens_added.map((one) => `brings ${one}`),
+    ...swap.diets_gained.map((one) => `now ${one}`),
+    ...swap.diets_lost.map((one) => `no longer ${one}`),
+  ]
+    .filter((one) => one !== '')
+    .join(' · ');
+}
+
+/** What can take a line's place and why, and whole recipes made fit for someone. */
+export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, onApply }: Props) {
+  const [reason, setReason] = useState<Reason>('missing');
+  const [avoids, setAvoids] = useState('vegan');
+  const swappable = useMemo(
+    () => lines.flatMap((one, index) => (one.ingredient !== null && (one.grams?.value ?? 0) > 0 ? [index] : [])),
+    [lines],
+  );
+  const chosen = swappable.includes(line) ? line : (swappable[0] ?? -1);
+  const isDiet = kitchen.diets.includes(avoids);
+  const wish = useMemo(
+    () =>
+      chosen < 0
+        ? null
+        : {
+            ...formula,
+            line: chosen + 1,
+            reason,
+            ...(reason === 'cannot-eat' ? { allergens: isDiet ? [] : [avoids], diets: isDiet ? [avoids] : [] } : {}),
+          },
+    [formula, chosen, reason, avoids, isDiet],
+  );
+  const found = useLatest(wish, api.swap);
+  if (chosen < 0) {
+    return <Typography sx={{ py: 1 }}>Write a line with an amount, and what can take its place shows here.</Typography>;
+  }
+  const candidates = found.isCurrent ? found.answer?.candidates : undefined;
+  return (
+    <Box>
+      <Box component="label" sx={{ display: 'block' }}>
+        Instead of{' '}
+        <Box
+          component="select"
+          aria-label="The line to swap"
+          value={chosen}
+          onChange={(event: { target: { value: string } }) => {
+            onLine(Number(event.target.value));
+          }}
+          sx={{ ...textField, maxWidth: '100%' }}
+        >
+          {swappable.map((index) => (
+            <option key={index} value={index}>
+              {formula.lines[index] ?? ''}
+            </option>
+          ))}
+        </Box>
+      </Box>
+      <Choice label="Why" options={reasons} value={reason} onChoose={setReason} />
+      {reason === 'cannot-eat' && (
+        <Avoided kitchen={kitchen} value={avoids} onChange={setAvoids} label="It has to be" />
+      )}
+      {found.fault !== null && <Typography role="alert">{found.fault}</Typography>}
+      {candidates?.length === 0 && (
+        <Typography sx={{ py: 1 }}>
+          Nothing that is known does this line’s work that way. Try another reason, or take the line out and see the
+          bars.
+        </Typography>
+      )}
+      <Box component="ol" aria-label="Substitutes" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {candidates?.map((swap) => (
+          <Box component="li" key={swap.ingredient} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
+            <Box
+              component="button"
+              type="button"
+              data-swap={swap.ingredient}
+              onMouseEnter={() => {
+                onPreview(swap.after);
+              }}
+              onMouseLeave={() => {
+                onPreview(null);
+              }}
+              onFocus={() => {
+                onPreview(swap.after);
+              }}
+              onBlur={() => {
+                onPreview(null);
+              }}
+              onClick={() => {
+                onPreview(null);
+                onApply(swapped(formula.lines, swap), `${swap.name} is in.`);
+              }}
+              sx={rowButton}
+            >
+              <strong>
+                {spoken(swap.measure)} {swap.name.toLowerCase()}
+              </strong>
+              {swap.compensations.length > 0 && <span>, {compensations(swap)}</span>}
+              <Box component="span" sx={small}>
+                {consequences(swap)}
+              </Box>
+              {swap.note !== null && (
+                <Box component="span" sx={small}>
+                  {swap.note}
+                </Box>
+              )}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      <WholeRecipe formula={formula} kitchen={kitchen} onPreview={onPreview} onApply={onApply} />
+    </Box>
+  );
+}
+
+function Avoided({
+  kitchen,
+  value,
+  onChange,
+  label,
+}: {
+  kitchen: Kitchen;
+  value: string;
+  onChange: (value: string) => void;
+  label: string;
+}) {
+  return (
+    <label>
+      {label}{' '}
+      <Box
+        component="select"
+        aria-label={label}
+        value={value}
+        onChange={(event: { target: { value: string } }) => {
+          onChange(event.target.value);
+        }}
+        sx={textField}
+      >
+        {kitchen.diets.map((one) => (
+          <option key={one} value={one}>
+            {dietWords[one] ?? one}
+          </option>
+        ))}
+        {kitchen.allergens.map((one) => (
+          <option key={one} value={one}>
+            without {one}
+          </option>
+        ))}
+      </Box>
+    </label>
+  );
+}
+
+/** "Make it vegan": every swap that needs, proposed together and made in one move. */
+function WholeRecipe({
+  formula,
+  kitchen,
+  onPreview,
+  onApply,
+}: Pick<Props, 'formula' | 'kitchen' | 'onPreview' | 'onApply'>) {
+  const [avoids, setAvoids] = useState('vegan');
+  const [asked, setAsked] = useState<{ formula: Formula; conversion: Conversion } | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const conversion = asked?.formula === formula ? asked.conversion : null;
+  const propose = async () => {
+    const isDiet = kitchen.diets.includes(avoids);
+    try {
+      setFault(null);
+      const answer = await api.convert({
+        ...formula,
+        allergens: isDiet ? [] : [avoids],
+        diets: isDiet ? [avoids] : [],
+      });
+      setAsked({ formula, conversion: answer });
+    } catch (reason) {
+      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+    }
+  };
+  return (
+    <Box
+      component="section"
+      aria-label="The whole recipe"
+      sx={{ borderTop: '3px solid', borderColor: 'bar.rule', mt: 1.5, pt: 1 }}
+    >
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        <Avoided
+          kitchen={kitchen}
+          value={avoids}
+          onChange={(value) => {
+            setAvoids(value);
+            setAsked(null);
+          }}
+          label="Make all of it"
+        />
+        <Button variant="outlined" data-propose onClick={() => void propose()}>
+          Propose the swaps
+        </Button>
+      </Box>
+      {fault !== null && <Typography role="alert">{fault}</Typography>}
+      {conversion !== null && conversion.swaps.length === 0 && conversion.stuck.length === 0 && (
+        <Typography sx={{ mt: 1 }}>It is so already: nothing needs swapping.</Typography>
+      )}
+      {conversion?.swaps.map((swap) => (
+        <Box key={swap.line} data-proposed sx={{ py: 0.5 }}>
+          {(swap.replaced ?? '').toLowerCase()} →{' '}
+          <strong>
+            {spoken(swap.measure)} {swap.name.toLowerCase()}
+          </strong>
+          {swap.compensations.length > 0 && <span>, {compensations(swap)}</span>}
+          <Box component="span" sx={small}>
+            {[consequences(swap), swap.note ?? ''].filter((one) => one !== '').join(' · ')}
+          </Box>
+        </Box>
+      ))}
+      {conversion?.stuck.map((one) => (
+        <Typography key={one.line} sx={{ py: 0.5 }}>
+          <strong>Nothing known</strong> takes the place of “{one.text}”: leave it out, or find one that fits.
+        </Typography>
+      ))}
+      {conversion !== null && conversion.swaps.length > 0 && (
+        <Button
+          variant="contained"
+          data-convert
+          onMouseEnter={() => {
+            onPreview(conversion.after);
+          }}
+          onMouseLeave={() => {
+            onPreview(null);
+          }}
+          onClick={() => {
+            onPreview(null);
+            onApply(
+              conversion.lines.filter((text, index) => text !== '' || formula.lines[index] === ''),
+              `${conversion.swaps.length} swaps made.`,
+            );
+          }}
+          sx={{ mt: 0.5 }}
+        >
+          Make {conversion.swaps.length === 1 ? 'this swap' : `these ${conversion.swaps.length} swaps`} (
+          {steps(conversion.residual_steps)} different)
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+const small = { display: 'block', fontSize: '0.85rem', color: 'text.secondary' } as const;

@@ -1,0 +1,87 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, useNavigate } from 'react-router';
+import { api, type Version } from '../../api/client';
+import { quietButton } from '../../ui/looks';
+import { moment } from '../../ui/words';
+import type { WrittenSauce } from './draft';
+
+interface Props {
+  sauce: number;
+  written: WrittenSauce;
+  /** Sends what is not yet stored, so that a version is of what is seen. */
+  settle: () => Promise<void>;
+  onReturn: (version: Version) => void;
+}
+
+/** The states of this sauce that are kept for good. */
+export function VersionsPanel({ sauce, written, settle, onReturn }: Props) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const versions = useQuery({
+    queryKey: ['versions', sauce],
+    queryFn: () => api.versions(sauce),
+    refetchOnMount: 'always',
+  });
+  const keep = async () => {
+    await settle();
+    await api.keepVersion(sauce);
+    await queries.invalidateQueries({ queryKey: ['versions', sauce] });
+  };
+  const fork = async () => {
+    const variant = await api.addSauce({ ...written, title: `${written.title} (variant)`.trim(), forked_from: sauce });
+    await navigate(`/sauce/${variant.id}`);
+  };
+  const goBack = async (version: Version) => {
+    await keep();
+    onReturn(version);
+  };
+  return (
+    <Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 1 }}>
+        <Button variant="contained" onClick={() => void keep()}>
+          Keep it as it stands
+        </Button>
+        <Button variant="outlined" onClick={() => void fork()}>
+          Start a variant
+        </Button>
+      </Box>
+      <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
+        Kept by itself as well: when you come back after a pause, when a batch is started, and before an older one
+        returns.
+      </Typography>
+      {versions.error !== null && <Typography role="alert">{versions.error.message}</Typography>}
+      <Box component="ol" aria-label="Versions" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {versions.data?.versions.map((version) => (
+          <Box
+            component="li"
+            key={version.number}
+            data-version={version.number}
+            sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.75 }}
+          >
+            <strong>Version {version.number}</strong>{' '}
+            <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.88rem' }}>
+              {moment(version.kept_at)}
+            </Box>
+            <Box sx={{ fontSize: '0.95rem' }}>{version.says ?? 'the first'}</Box>
+            <Box
+              component={Link}
+              to={`/sauce/${sauce}/compare?before=${version.number}`}
+              sx={{ ...quietButton, px: 0, mr: 2, display: 'inline-flex', alignItems: 'center', fontSize: '0.9rem' }}
+            >
+              Side by side with now
+            </Box>
+            <Box
+              component="button"
+              type="button"
+              onClick={() => void goBack(version)}
+              sx={{ ...quietButton, px: 0, fontSize: '0.9rem' }}
+            >
+              Return to this
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

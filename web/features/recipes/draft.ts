@@ -1,0 +1,90 @@
+import type { Measures, Sauce } from '../../api/client';
+
+/** A line with an identity that outlives edits, so that focus and lists follow it. */
+export interface DraftLine {
+  readonly id: number;
+  readonly text: string;
+}
+
+/** A sauce as it stands on the page. */
+export interface Draft {
+  readonly title: string;
+  readonly style: string | null;
+  readonly measures: Measures;
+  readonly yield: string | null;
+  /** The vessel that a "part" is. */
+  readonly part_ml: number | null;
+  readonly lines: readonly DraftLine[];
+  /** What is done with them, one step a line. */
+  readonly method: readonly string[];
+  readonly pan: string | null;
+}
+
+/** A sauce as it is stored: what a person has written, and nothing of the page. */
+export type WrittenSauce = Omit<Sauce, 'id' | 'revision' | 'forked_from'>;
+
+let nextId = 1;
+export const newLine = (text: string): DraftLine => ({ id: nextId++, text });
+
+export function draftOf(sauce: WrittenSauce): Draft {
+  const lines = sauce.lines.length > 0 ? sauce.lines : [''];
+  return {
+    title: sauce.title,
+    style: sauce.style,
+    measures: sauce.measures,
+    yield: sauce.yield,
+    part_ml: sauce.part_ml,
+    lines: lines.map(newLine),
+    method: sauce.method,
+    pan: sauce.pan,
+  };
+}
+
+/** What is worth storing: empty lines at the end are only room to type in. */
+export function editOf(draft: Draft): WrittenSauce {
+  const lines = draft.lines.map((line) => line.text);
+  while (lines.length > 0 && lines.at(-1)?.trim() === '') {
+    lines.pop();
+  }
+  const method = draft.method.filter((step) => step.trim() !== '');
+  const { title, style, measures, part_ml, pan } = draft;
+  return { title, style, measures, yield: draft.yield, part_ml, lines, method, pan };
+}
+
+export const sameEdit = (a: WrittenSauce, b: WrittenSauce): boolean =>
+  a.title === b.title &&
+  a.style === b.style &&
+  a.measures === b.measures &&
+  a.yield === b.yield &&
+  a.part_ml === b.part_ml &&
+  a.pan === b.pan &&
+  sameTexts(a.lines, b.lines) &&
+  sameTexts(a.method, b.method);
+
+const sameTexts = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((text, index) => text === b[index]);
+
+/** A heading starts a stage: "For the pot:". An empty line is no heading. */
+export const isHeading = (text: string): boolean => /^\s*[^:]{2,60}:\s*$/u.test(text);
+
+export type Tag = 'lock' | 'steeped' | 'cold' | 'optional';
+
+export const hasTag = (text: string, tag: Tag): boolean => text.toLowerCase().includes(`[${tag}]`);
+
+/** Puts a tag at the end of a line, or takes it off. */
+export function withTag(text: string, tag: Tag): string {
+  return hasTag(text, tag)
+    ? text.replace(new RegExp(`\\s*\\[${tag}\\]`, 'gi'), '').trimEnd()
+    : `${text.trimEnd()} [${tag}]`;
+}
+
+/** Texts as lines; a line that is still there keeps its identity, so that nothing on the page jumps. */
+export function relined(lines: readonly DraftLine[], texts: readonly string[]): readonly DraftLine[] {
+  const left = [...lines];
+  return texts.map((text, index) => {
+    const same = left.findIndex((line) => line.text === text);
+    const at = same >= 0 ? same : left.findIndex((line) => line.id === lines[index]?.id);
+    const [kept] = at >= 0 ? left.splice(at, 1) : [];
+    return kept === undefined ? newLine(text) : kept.text === text ? kept : { ...kept, text };
+  });
+}

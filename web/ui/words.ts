@@ -1,0 +1,112 @@
+import type { Axis, AxisKey, Correction } from '../api/client';
+
+export const axisKeys: readonly AxisKey[] = ['sweet', 'sour', 'salt', 'umami', 'heat'];
+
+export const axisNames: Record<AxisKey, string> = {
+  sweet: 'Sweet',
+  sour: 'Sour',
+  salt: 'Salt',
+  umami: 'Umami',
+  heat: 'Heat',
+};
+
+const strength = (steps: number): string => {
+  const size = Math.abs(steps);
+  if (size < 1) return 'a touch';
+  if (size < 2.5) return 'a little';
+  return size < 5 ? 'clearly' : 'far';
+};
+
+const tooMuch: Record<AxisKey, string> = {
+  sweet: 'too sweet',
+  sour: 'too sharp',
+  salt: 'too salty',
+  umami: 'too savoury',
+  heat: 'too hot',
+};
+const tooLittle: Record<AxisKey, string> = {
+  sweet: 'not sweet enough',
+  sour: 'not sharp enough',
+  salt: 'not salty enough',
+  umami: 'not savoury enough',
+  heat: 'not hot enough',
+};
+
+/** What this cook can tell apart, in steps, as far as the trainer knows: less than that is called about right. */
+let tellsApart: Partial<Record<AxisKey, number>> = {};
+export const setTellsApart = (steps: Partial<Record<AxisKey, number>>): void => {
+  tellsApart = steps;
+};
+
+/** "a little too sharp", "about right": against the cook's own target where there is one, else the style's window. */
+export function verdict(key: AxisKey, axis: Axis): string {
+  const off = axis.own_off_by_steps ?? axis.off_by_steps;
+  if (off === null) return '';
+  if (Math.abs(off) < Math.max(0.05, tellsApart[key] ?? 0)) return 'about right';
+  return `${strength(off)} ${off > 0 ? tooMuch[key] : tooLittle[key]}`;
+}
+
+/** What a correction does besides, in words. */
+export const besides = (correction: Correction): string[] => [
+  ...correction.side_effects.map((one) => one.replace(' -', ' −')),
+  ...correction.allergens_added.map((one) => `brings ${one}`),
+];
+
+/** An amount as one reads it aloud: what is counted needs no "whole". */
+export const spoken = (measure: string): string => measure.replace(/ whole$/, '');
+
+/** "salt +1.2, heat −0.4": what moves by a tenth of a step or more. */
+export function moves(change: Record<AxisKey, number>, least = 0.1): string {
+  return axisKeys
+    .filter((key) => Math.abs(change[key]) >= least)
+    .map((key) => `${key} ${change[key] > 0 ? '+' : '−'}${Math.abs(change[key]).toFixed(1)}`)
+    .join(', ');
+}
+
+/** A figure with the precision a kitchen can use. */
+export function figure(value: number): string {
+  if (value === 0) return '0';
+  if (value >= 99.5) return value.toFixed(0);
+  if (value >= 9.95) return value.toFixed(1);
+  return value >= 0.095 ? value.toFixed(2) : value.toFixed(3);
+}
+
+/** "12 g", "1.5 g", "1.25 kg". */
+export function grams(value: number): string {
+  if (value >= 999.5) return `${(value / 1000).toFixed(2)} kg`;
+  if (value >= 9.95) return `${value.toFixed(0)} g`;
+  return value >= 0.095 ? `${value.toFixed(1)} g` : `${value.toFixed(2)} g`;
+}
+
+/** "250 ml", "1.2 l". */
+export function millilitres(value: number): string {
+  return value >= 999.5 ? `${(value / 1000).toFixed(2)} l` : `${value.toFixed(value >= 19.95 ? 0 : 1)} ml`;
+}
+
+export function steps(value: number): string {
+  return `${value.toFixed(1)} ${Math.abs(value - 1) < 0.05 ? 'step' : 'steps'}`;
+}
+
+const shortUnits: Record<AxisKey, string> = { sweet: '%', sour: '%', salt: '%', umami: '%', heat: 'SHU' };
+
+/** The unit as it stands beside a bar: grams in 100 g are per cent. */
+export const shortUnit = (key: AxisKey): string => shortUnits[key];
+
+/** "23 Nov, 17:40", in the reader's own way of writing it. */
+export const moment = (iso: string | null): string =>
+  iso === null
+    ? ''
+    : new Date(iso).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+
+/** A number as it was typed, with either mark before its decimals; not a number where it is none. */
+export const typedNumber = (text: string): number => Number(text.replace(',', '.'));
+
+/** "Sat 28 Nov, 17:40". */
+export const when = (iso: string): string =>
+  new Date(iso).toLocaleString(undefined, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
