@@ -8,8 +8,8 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Correction\Candidate;
 use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
-use Vinculum\Correction\Objective;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TasteLoad;
 use Vinculum\Style\StyleBook;
@@ -43,7 +43,7 @@ final readonly class OptimiserTimes
                 $mixture = $mixture->plus($catalogue->get($key)->grams((float) mt_rand(1, $most)));
             }
             $mixtures[] = $mixture;
-            $cases[] = ['batch' => Objective::row(TasteLoad::of($mixture)), 'candidates' => array_map(static fn(Candidate $one): array => Objective::row($one->perGram), $candidates), 'windows' => $windows, 'most' => 0.4 * $mixture->grams()];
+            $cases[] = ['batch' => TasteCurve::row(TasteLoad::of($mixture)), 'candidates' => array_map(static fn(Candidate $one): array => TasteCurve::row($one->perGram), $candidates), 'windows' => $windows, 'most' => 0.4 * $mixture->grams()];
         }
         $start = hrtime(true);
         foreach ($mixtures as $mixture) {

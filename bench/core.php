@@ -16,6 +16,7 @@ use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\Objective;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\TargetSize;
@@ -63,7 +64,7 @@ line('balance, with every band', $weigh);
 foreach ([[10, 2], [10, 3], [30, 3]] as [$count, $most]) {
     line("advise, {$count} candidates, up to {$most} additions", median(static fn() => $advise($count, $most), 15), $weigh);
 }
-$three = array_map(static fn(string $key): array => Objective::row(Candidate::of($catalogue->get($key))->perGram), ['cider-vinegar', 'light-brown-sugar', 'water']);
+$three = array_map(static fn(string $key): array => TasteCurve::row(Candidate::of($catalogue->get($key))->perGram), ['cider-vinegar', 'light-brown-sugar', 'water']);
 $objective = new Objective($balance->load(), $style->target);
 $most = 0.4 * $balance->mixture->grams();
 $grid = median(static function () use ($objective, $three, $most): void {

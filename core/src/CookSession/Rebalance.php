@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\CookSession;
 
+use Vinculum\Optimisation\LeastSquares;
+use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
 use Vinculum\Sensory\TasteLoad;
 
@@ -15,8 +18,11 @@ use Vinculum\Sensory\TasteLoad;
 final readonly class Rebalance
 {
     private const MOST = 3.0;
-    private const ROUNDS = 24;
-    private const HALVINGS = 28;
+    private const ROUNDS = 60;
+    /** Factors from which a search begins: the curve may have more than one valley. */
+    private const STARTS = [1.0, 0.25, 2.5];
+    private const NEAR_NOTHING = 0.05;
+    private const SAME = 1e-6;
     /** What moving one amount away from the others, to e times its share, costs in steps: of two ways that taste alike the one nearer to the recipe wins. */
     private const PRICE_OF_CHANGE = 0.5;
 
@@ -36,7 +42,7 @@ final readonly class Rebalance
      */
     public static function ways(array $planned, array $actual): array
     {
-        [$wanted, $in, $open] = [TasteLoad::ofSums(0, 0, 0, 0, 0, 0, 0), TasteLoad::ofSums(0, 0, 0, 0, 0, 0, 0), []];
+        [$wanted, $in, $open] = [TasteLoad::ofNothing(), TasteLoad::ofNothing(), []];
         foreach ($planned as $number => $line) {
             $grams = $line->grams->value ?? 0.0;
             if ($grams <= 0.0) {
@@ -84,77 +90,83 @@ final readonly class Rebalance
      */
     private static function inProportion(TasteLoad $in, array $open, Taste $wanted): array
     {
-        $alike = static fn(float $factor): array => array_map(static fn(): float => $factor, $open);
-        $best = self::least(static fn(float $factor): float => self::away($in, $open, $alike($factor), $wanted));
+        if ($open === []) {
+            return [];
+        }
+        $rest = TasteLoad::ofNothing();
+        foreach ($open as [$each, $planned]) {
+            $rest = $rest->plus($each, $planned);
+        }
+        [$best, $least] = [1.0, INF];
+        foreach (self::STARTS as $start) {
+            [[$factor], $away] = self::fit($in, [$rest], [$start], $wanted);
+            if ($away < $least - self::SAME) {
+                [$best, $least] = [$factor, $away];
+            }
+        }
 
-        return $alike($best);
+        return array_map(static fn(): float => $best, $open);
     }
 
     /**
-     * One amount after another, until no move brings it nearer.
-     *
      * @param array<int, array{TasteLoad, float}> $open
      *
      * @return array<int, float>
      */
     private static function solved(TasteLoad $in, array $open, Taste $wanted): array
     {
-        // moving all together first: one amount after another would creep along that way
-        $factors = self::inProportion($in, $open, $wanted);
-        $together = max(0.05, reset($factors) ?: 1.0);
-        $cost = static function (array $trial) use ($in, $open, $wanted, $together): float {
-            /** @var array<int, float> $trial */
-            $changes = array_sum(array_map(static fn(float $factor): float => log(max(0.05, $factor) / $together) ** 2, $trial));
+        if ($open === []) {
+            return [];
+        }
+        $together = self::inProportion($in, $open, $wanted);
+        $rows = array_map(static fn(array $one): TasteLoad => TasteLoad::ofNothing()->plus(...$one), array_values($open));
+        [$best, $least] = [array_values($together), INF];
+        foreach ([array_values($together), array_fill(0, count($open), 1.0)] as $start) {
+            [$factors, $away] = self::fit($in, $rows, $start, $wanted, max(self::NEAR_NOTHING, reset($together) ?: 1.0));
+            if ($away < $least - self::SAME) {
+                [$best, $least] = [$factors, $away];
+            }
+        }
 
-            return self::away($in, $open, $trial, $wanted) ** 2 + self::PRICE_OF_CHANGE ** 2 * $changes;
-        };
-        $now = $cost($factors);
-        for ($round = 0; $round < self::ROUNDS; ++$round) {
-            $before = $now;
-            foreach (array_keys($open) as $number) {
-                $best = self::least(static fn(float $factor): float => $cost(array_replace($factors, [$number => $factor])));
-                $trial = array_replace($factors, [$number => $best]);
-                if ($cost($trial) < $now) {
-                    [$factors, $now] = [$trial, $cost($trial)];
+        return array_combine(array_keys($open), $best);
+    }
+
+    /**
+     * The factors of what is still to go in that bring the whole nearest to the wanted taste.
+     *
+     * @param list<TasteLoad> $loads    of each in its planned amount
+     * @param list<float>     $start
+     * @param float|null      $together the factor that they share as long as nothing is gained by parting them
+     *
+     * @return array{list<float>, float} and how far away it stays
+     */
+    private static function fit(TasteLoad $in, array $loads, array $start, Taste $wanted, ?float $together = null): array
+    {
+        $curve = new TasteCurve(Axis::cases());
+        $rows = array_map(TasteCurve::row(...), $loads);
+        $already = TasteCurve::row($in);
+        $steps = Axis::each($wanted->stepsOn(...));
+        $residuals = static function (array $factors) use ($curve, $rows, $already, $steps, $together): array {
+            /** @var list<float> $factors */
+            $sums = TasteCurve::mixed($already, $rows, $factors);
+            $total = max(1e-6, $sums[TasteCurve::GRAMS]);
+            $found = [];
+            foreach ($curve->steps($sums, $total) as $axis => $stands) {
+                if ($stands > 0.0 || $steps[$axis] > 0.0) {
+                    $found[] = [$stands - $steps[$axis], $curve->slopes($axis, $sums, $total, $rows)];
                 }
             }
-            if ($before - $now < 1e-4) {
-                break;
+            foreach ($together === null ? [] : $factors as $index => $factor) {
+                $held = max(self::NEAR_NOTHING, $factor);
+                $slopes = array_map(static fn(int $other): float => $other === $index ? self::PRICE_OF_CHANGE / $held : 0.0, array_keys($factors));
+                $found[] = [self::PRICE_OF_CHANGE * log($held / $together), $slopes];
             }
-        }
 
-        return $factors;
-    }
+            return $found;
+        };
+        [$factors, $away] = (new LeastSquares(self::ROUNDS))->fit($residuals, $start);
 
-    /**
-     * Where a function of one factor is least between nothing and three times, by golden section from the best of a few.
-     *
-     * @param callable(float): float $cost
-     */
-    private static function least(callable $cost): float
-    {
-        $best = 1.0;
-        foreach ([0.0, 0.25, 0.5, 0.75, 1.0, 1.25, 1.5, 2.0, 2.5, self::MOST] as $start) {
-            $best = $cost($start) < $cost($best) ? $start : $best;
-        }
-        [$low, $high] = [max(0.0, $best - 0.5), min(self::MOST, $best + 0.5)];
-        $golden = (sqrt(5.0) - 1.0) / 2.0;
-        for ($halving = 0; $halving < self::HALVINGS; ++$halving) {
-            [$left, $right] = [$high - $golden * ($high - $low), $low + $golden * ($high - $low)];
-            [$low, $high] = $cost($left) < $cost($right) ? [$low, $right] : [$left, $high];
-        }
-        $found = ($low + $high) / 2.0;
-
-        return $cost($found) < $cost($best) ? $found : $best;
-    }
-
-    /**
-     * @param array<int, array{TasteLoad, float}> $open
-     * @param array<int, float>                   $factors
-     */
-    private static function away(TasteLoad $in, array $open, array $factors, Taste $wanted): float
-    {
-        return $wanted->stepsApart(self::with($in, $open, $factors)->taste());
+        return [array_map(static fn(float $factor): float => min(self::MOST, $factor), $factors), $away];
     }
 
     /**

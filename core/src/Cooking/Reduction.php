@@ -10,6 +10,7 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Solids;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Optimisation\Bisection;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
@@ -22,7 +23,7 @@ use Vinculum\Sensory\Taste;
 final readonly class Reduction
 {
     private const POINTS = 10;
-    private const SEARCH_ROUNDS = 60;
+    private const PLACES_TRIED = 60;
 
     /** @param list<string> $warnings */
     private function __construct(public Mixture $before, public Mixture $after, public float $waterToLose, public array $warnings) {}
@@ -84,12 +85,8 @@ final readonly class Reduction
         if (!$isThick($high)) {
             throw CookFault::neverThatThick($class);
         }
-        for ($round = 0; $round < self::SEARCH_ROUNDS; ++$round) {
-            $middle = ($low + $high) / 2.0;
-            [$low, $high] = $isThick($middle) ? [$low, $middle] : [$middle, $high];
-        }
 
-        return self::losing($sauce, $high);
+        return self::losing($sauce, Bisection::edge($isThick, $low, $high));
     }
 
     /**
@@ -102,8 +99,8 @@ final readonly class Reduction
         self::checked($sauce, 1.0);
         [$low, $high] = [0.0, self::mostOfTheWater() * $sauce->get(Component::Water)];
         $best = [0.0, $target->distance(Taste::ofMixture($sauce))];
-        for ($round = 0; $round <= self::SEARCH_ROUNDS; ++$round) {
-            $lost = $low + ($high - $low) * $round / self::SEARCH_ROUNDS;
+        for ($round = 0; $round <= self::PLACES_TRIED; ++$round) {
+            $lost = $low + ($high - $low) * $round / self::PLACES_TRIED;
             $distance = $target->distance(Taste::ofMixture(self::without($sauce, $lost)));
             if ($distance < $best[1] - 1e-3) {
                 $best = [$lost, $distance];

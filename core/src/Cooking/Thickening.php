@@ -12,6 +12,7 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Optimisation\Bisection;
 use Vinculum\Sensory\Taste;
 
 /** A way to make a sauce thicker with starch or gum: how much, in how much cold water, when, and what it does to the taste. */
@@ -68,10 +69,7 @@ final readonly class Thickening
         if ($isThick(0.0) || !$isThick($high)) {
             return null;
         }
-        while ($high - $low > 1e-3 * $sauce->grams()) {
-            $middle = ($low + $high) / 2.0;
-            [$low, $high] = $isThick($middle) ? [$low, $middle] : [$middle, $high];
-        }
+        $high = Bisection::edge($isThick, $low, $high);
 
         return new self($thickener, $high, 0.0, $row->text('how'), self::mind($sauce, $row), Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($sauce->plus($thickener->grams($high)))));
     }

@@ -7,6 +7,7 @@ namespace Vinculum\Correction;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
+use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
@@ -85,7 +86,7 @@ final readonly class CorrectionSearch
      */
     private static function shortlist(Objective $objective, CorrectionLimits $limits, float $most): array
     {
-        $rows = array_map(static fn(Candidate $candidate): array => Objective::row($candidate->perGram), $limits->candidates);
+        $rows = array_map(static fn(Candidate $candidate): array => TasteCurve::row($candidate->perGram), $limits->candidates);
         $nothing = $objective->value([], []);
         $found = [];
         $singles = [];
@@ -123,7 +124,7 @@ final readonly class CorrectionSearch
     }
 
     /**
-     * @param array{float, float, float, float, float, float, float} $row
+     * @param array<int, float> $row
      *
      * @return array{list<float>, float}
      */
@@ -143,7 +144,7 @@ final readonly class CorrectionSearch
     }
 
     /**
-     * @param list<array{float, float, float, float, float, float, float}> $rows
+     * @param list<array<int, float>> $rows
      * @param list<list<float>>                                            $starts
      *
      * @return array{list<float>, float}

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
@@ -41,7 +42,7 @@ final class DesignSearch
         }
         $free = array_values(array_filter($free, static fn(Candidate $one): bool => $one->ingredient->key !== $base->ingredient->key));
         $start = TasteLoad::of($fixed)->plus($base->perGram, $room);
-        $rows = array_map(static fn(Candidate $one): array => Objective::row($one->perGram->plus($base->perGram, -1.0)), $free);
+        $rows = array_map(static fn(Candidate $one): array => TasteCurve::row($one->perGram->plus($base->perGram, -1.0)), $free);
         $objective = new Objective($start, self::narrowed($target));
         $grams = self::fit($objective, $rows, $room);
         $spoons = Spoons::of($measures);
@@ -68,7 +69,7 @@ final class DesignSearch
     }
 
     /**
-     * @param list<array{float, float, float, float, float, float, float}> $rows
+     * @param list<array<int, float>> $rows
      *
      * @return list<float>
      */

@@ -6,6 +6,7 @@ namespace Vinculum\Correction;
 
 use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
+use Vinculum\Optimisation\Bisection;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Writing\AmountWriter;
 use Vinculum\Sensory\Axis;
@@ -54,17 +55,8 @@ final class JndAdjustment
         if ($moved($far) < 1.0) {
             return null;
         }
-        [$near, $beyond] = [$grams, $far];
-        for ($round = 0; $round < 40; ++$round) {
-            $middle = ($near + $beyond) / 2.0;
-            if ($moved($middle) < 1.0) {
-                $near = $middle;
-            } else {
-                $beyond = $middle;
-            }
-        }
 
-        return $beyond;
+        return Bisection::edge(static fn(float $amount): bool => $moved($amount) >= 1.0, $grams, $far);
     }
 
     /** The axis that a little more of it moves most; null where it moves none. */

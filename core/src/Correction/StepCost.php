@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Facts\FactsFile;
+use Vinculum\Optimisation\Bisection;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TasteLoad;
 
@@ -47,7 +48,7 @@ final readonly class StepCost
         return TasteLoad::ofSums($litre->number('sweet') * $hundreds, $litre->number('sour') * $hundreds, $litre->number('salt') * $hundreds, $litre->number('umami') * $hundreds, 0.0, $litre->number('heat') * $grams, $grams);
     }
 
-    /** Bisection: an axis rises steadily with the amount of what is stronger in it than the batch. */
+    /** An axis rises steadily with the amount of what is stronger in it than the batch. */
     private static function gramsForOneStep(Axis $axis, TasteLoad $batch, TasteLoad $perGram): ?float
     {
         $start = $batch->taste()->stepsOn($axis);
@@ -56,15 +57,7 @@ final readonly class StepCost
         if ($rise($high) < 1.0) {
             return null;
         }
-        for ($round = 0; $round < 30; ++$round) {
-            $middle = ($low + $high) / 2.0;
-            if ($rise($middle) < 1.0) {
-                $low = $middle;
-            } else {
-                $high = $middle;
-            }
-        }
 
-        return $high;
+        return Bisection::edge(static fn(float $grams): bool => $rise($grams) >= 1.0, $low, $high);
     }
 }

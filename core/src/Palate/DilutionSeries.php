@@ -9,6 +9,7 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Optimisation\Bisection;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
 
@@ -16,7 +17,6 @@ use Vinculum\Sensory\Taste;
 final readonly class DilutionSeries
 {
     private const MOST = 20.0;
-    private const ROUNDS = 60;
 
     /**
      * @param float                                                                                          $stockPercent g of solute in 100 g of stock
@@ -45,11 +45,7 @@ final readonly class DilutionSeries
     {
         $at = static fn(float $factor): float => Taste::ofMixture($solute->grams($grams * $factor)->plus(Mixture::of([Component::Water->value => $whole - $grams * $factor])))->stepsOn($axis);
         [$low, $high, $wanted] = [1.0, self::MOST, $at(1.0) + $steps];
-        for ($round = 0; $round < self::ROUNDS; ++$round) {
-            $middle = ($low + $high) / 2.0;
-            [$low, $high] = $at($middle) < $wanted ? [$middle, $high] : [$low, $middle];
-        }
 
-        return $low;
+        return Bisection::edge(static fn(float $factor): bool => $at($factor) >= $wanted, $low, $high);
     }
 }

@@ -47,6 +47,11 @@ final readonly class TasteLoad
         );
     }
 
+    public static function ofNothing(): self
+    {
+        return new self(0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0);
+    }
+
     /** From the sums themselves; the units stand at the constructor. */
     public static function ofSums(float $sweet, float $sour, float $salt, float $aminoAcids, float $nucleotides, float $heat, float $grams): self
     {

@@ -6,17 +6,17 @@ namespace Vinculum\Substitution;
 
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
-use Vinculum\Correction\Elimination;
+use Vinculum\Optimisation\LeastSquares;
+use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TasteLoad;
 
 /**
  * What a substitute is solved for: no change in steps on any axis, and as little as may be in fat, thickening, nose
- * heat, bulk and, where it is there for its smell, in aroma. Written flat, because a swap tries hundreds of supports.
+ * heat, bulk and, where it is there for its smell, in aroma. A row is one of TasteCurve, with fat, thickening and nose
+ * heat in the columns after.
  *
- * A row is [sweet, sour, salt, heat, amino acids, nucleotides, grams, fat, thickening, nose heat].
- *
- * @phpstan-type Row array{float, float, float, float, float, float, float, float, float, float}
+ * @phpstan-type Row array<int, float>
  */
 final readonly class SwapObjective
 {
@@ -31,13 +31,19 @@ final readonly class SwapObjective
     /** The main axis counts this much more, for it has to stay within a step. */
     private const MAIN = 3.0;
 
-    /** @var list<float> the five axes in steps as they should stand, then fat, thickening and nose heat in their own scales */
+    private const FAT_COLUMN = 7;
+    private const THICKENING_COLUMN = 8;
+    private const NOSE_COLUMN = 9;
+    private const ROUNDS = 14;
+    private const BULK_WEIGHT = 0.3;
+
+    private TasteCurve $curve;
+
+    /** @var array<string, float> steps as they should stand, by axis */
     private array $wanted;
 
-    /** @var list<array{int, float, float, float}> row in the load, threshold, step width, scale */
-    private array $axes;
-
-    private float $synergy;
+    /** @var array<int, float> the same of fat, thickening and nose heat in their own scales, by column */
+    private array $wantedBody;
 
     /** @var Row */
     private array $rest;
@@ -54,31 +60,27 @@ final readonly class SwapObjective
      */
     public function __construct(Mixture $rest, Mixture $whole, private ?Axis $main, float $mainShift, private ?float $heldGrams, private ?float $ownGrams, private float $ownWeight)
     {
-        $this->synergy = TasteLoad::synergy();
+        $this->curve = new TasteCurve(Axis::cases());
         $this->rest = self::row($rest);
         $this->wholeGrams = $whole->grams();
-        $axes = [];
-        foreach ([Axis::Sweet, Axis::Sour, Axis::Salt, Axis::Heat, Axis::Umami] as $row => $axis) {
-            $axes[] = [$row, $axis->threshold(), $axis->stepWidth(), $axis === Axis::Heat ? 1.0 : 100.0];
-        }
-        $this->axes = $axes;
-        $wanted = $this->standing(self::row($whole), $heldGrams ?? $whole->grams());
-        foreach ([Axis::Sweet, Axis::Sour, Axis::Salt, Axis::Heat, Axis::Umami] as $row => $axis) {
-            $wanted[$row] = max(0.0, $wanted[$row]) + ($axis === $main ? $mainShift : 0.0);
+        [$row, $total] = [self::row($whole), $heldGrams ?? $whole->grams()];
+        // below its threshold an axis cannot be tasted: it should stand at nothing
+        $wanted = array_map(static fn(float $steps): float => max(0.0, $steps), $this->curve->steps($row, $total));
+        if ($main !== null) {
+            $wanted[$main->value] += $mainShift;
         }
         $this->wanted = $wanted;
+        $this->wantedBody = array_map(static fn(array $stands): float => $stands[0], self::body($row, $total, [], false));
     }
 
     /** @return Row */
     public static function row(Mixture $mixture): array
     {
-        $load = TasteLoad::of($mixture);
-
-        return [$load->sweet, $load->sour, $load->salt, $load->heat, $load->aminoAcids, $load->nucleotides, $load->grams, $mixture->get(Component::Fat), $mixture->get(Component::Thickening), $mixture->get(Component::NoseHeat)];
+        return [...TasteCurve::row(TasteLoad::of($mixture)), $mixture->get(Component::Fat), $mixture->get(Component::Thickening), $mixture->get(Component::NoseHeat)];
     }
 
     /**
-     * The best amounts of a substitute and its compensations by damped Gauss–Newton steps.
+     * The best amounts of a substitute and its compensations.
      *
      * @param list<Row>   $rows   of one gram each, the substitute first
      * @param list<float> $start  grams
@@ -86,157 +88,70 @@ final readonly class SwapObjective
      *
      * @return array{list<float>, float} grams, and the merit: the root of the weighted sum of squares
      */
-    public function fit(array $rows, array $start, array $least, int $rounds = 14): array
+    public function fit(array $rows, array $start, array $least): array
     {
-        $count = count($rows);
-        $grams = array_values($start);
-        $residuals = $this->residuals($rows, $grams);
-        $merit = self::squared($residuals);
-        $damping = 1e-2;
-        for ($round = 0; $round < $rounds && $merit > 1e-8; ++$round) {
-            $slopes = [];
-            foreach ($rows as $index => $row) {
-                $nudge = max(0.02, abs($grams[$index]) * 1e-3);
-                $moved = $grams;
-                $moved[$index] += $nudge;
-                $slopes[] = array_map(static fn(float $after, float $before): float => ($after - $before) / $nudge, $this->residuals($rows, array_values($moved)), $residuals);
-            }
-            $trial = $grams;
-            foreach (self::step($slopes, $residuals, $damping, $count) as $index => $move) {
-                $trial[$index] = max($least[$index], $grams[$index] + $move);
-            }
-            $trial = array_values($trial);
-            $tried = $this->residuals($rows, $trial);
-            $triedMerit = self::squared($tried);
-            if ($triedMerit < $merit) {
-                $isSmall = $merit - $triedMerit < 1e-5;
-                [$grams, $residuals, $merit] = [$trial, $tried, $triedMerit];
-                $damping *= 0.3;
-                if ($isSmall) {
-                    break;
-                }
-            } elseif ($damping > 1e4) {
-                break;
-            } else {
-                $damping *= 10.0;
-            }
-        }
-
-        return [$grams, sqrt($merit)];
-    }
-
-    /**
-     * The merit of given amounts.
-     *
-     * @param list<Row>   $rows
-     * @param list<float> $grams
-     */
-    public function value(array $rows, array $grams): float
-    {
-        return sqrt(self::squared($this->residuals($rows, $grams)));
+        return (new LeastSquares(self::ROUNDS, least: $least))->fit(fn(array $trial): array => $this->residuals($rows, $trial), $start);
     }
 
     /**
      * @param list<Row>   $rows
      * @param list<float> $grams
      *
-     * @return list<float>
+     * @return list<array{float, list<float>}> each with its slopes by amount
      */
     private function residuals(array $rows, array $grams): array
     {
-        $sum = $this->rest;
-        foreach ($rows as $index => $row) {
-            foreach ($row as $column => $perGram) {
-                $sum[$column] += $grams[$index] * $perGram;
+        $sums = TasteCurve::mixed($this->rest, $rows, $grams);
+        $isHeld = $this->heldGrams !== null;
+        $total = max(1e-6, $this->heldGrams ?? $sums[TasteCurve::GRAMS]);
+        $residuals = [];
+        foreach ($this->curve->steps($sums, $total) as $axis => $steps) {
+            if ($this->wanted[$axis] <= 0.0 && $steps <= 0.0) {
+                continue;
+            }
+            [$off, $slopes] = [$steps - max(0.0, $this->wanted[$axis]), $this->curve->slopes($axis, $sums, $total, $rows, $isHeld)];
+            $residuals[] = [$off, $slopes];
+            if ($axis === $this->main?->value) {
+                $residuals[] = [(self::MAIN - 1.0) * $off, array_map(static fn(float $slope): float => (self::MAIN - 1.0) * $slope, $slopes)];
             }
         }
-        $total = max(1e-6, $this->heldGrams ?? $sum[6]);
-        $residuals = [];
-        foreach ($this->standing($sum, $total) as $index => $stands) {
-            // below its threshold an axis cannot be tasted, so there it cannot be wrong
-            $residuals[] = $index < 5 && $this->wanted[$index] <= 0.0 ? max(0.0, $stands) : $stands - $this->wanted[$index];
+        foreach (self::body($sums, $total, $rows, $isHeld) as $column => [$stands, $slopes]) {
+            $residuals[] = [$stands - $this->wantedBody[$column], $slopes];
         }
-        if ($this->main !== null) {
-            $row = (int) array_search($this->main, [Axis::Sweet, Axis::Sour, Axis::Salt, Axis::Heat, Axis::Umami], true);
-            $residuals[] = (self::MAIN - 1.0) * $residuals[$row];
-        }
-        if ($this->heldGrams === null) {
-            $residuals[] = 0.3 * log(max(1e-6, $sum[6]) / $this->wholeGrams) / self::BULK;
+        if (!$isHeld) {
+            $weight = self::BULK_WEIGHT / self::BULK;
+            $residuals[] = [$weight * log($total / $this->wholeGrams), array_map(static fn(array $row): float => $weight * $row[TasteCurve::GRAMS] / $total, $rows)];
         }
         if ($this->ownGrams !== null && $this->ownGrams > 0.0) {
-            $floor = 0.02 * $this->ownGrams;
-            $residuals[] = $this->ownWeight * log((max(0.0, $grams[0]) + $floor) / ($this->ownGrams + $floor)) / self::OWN_AMOUNT;
+            [$floor, $weight] = [0.02 * $this->ownGrams, $this->ownWeight / self::OWN_AMOUNT];
+            $now = max(0.0, $grams[0]) + $floor;
+            $residuals[] = [$weight * log($now / ($this->ownGrams + $floor)), [$weight / $now, ...array_fill(0, count($rows) - 1, 0.0)]];
         }
 
         return $residuals;
     }
 
     /**
-     * Steps on the five axes (negative below the threshold, so that a search finds its way up), then fat, thickening, nose heat.
+     * Fat, thickening and nose heat on scales of which one counts as a step, with their slopes by amount.
      *
-     * @param array<int, float> $sum
+     * @param Row       $sums
+     * @param list<Row> $rows
      *
-     * @return list<float>
+     * @return array<int, array{float, list<float>}> by column
      */
-    private function standing(array $sum, float $total): array
+    private static function body(array $sums, float $total, array $rows, bool $isHeld): array
     {
         $stands = [];
-        foreach ($this->axes as [$row, $threshold, $width, $scale]) {
-            $value = $scale * $sum[$row] / $total;
-            if ($row === 4) {
-                $value *= 1.0 + $this->synergy * 100.0 * $sum[5] / $total;
+        foreach ([self::FAT_COLUMN => [self::FAT, self::FAT_FLOOR], self::THICKENING_COLUMN => [self::THICKENING, null], self::NOSE_COLUMN => [self::NOSE, self::NOSE_FLOOR]] as $column => [$one, $floor]) {
+            $percent = 100.0 * max(0.0, $sums[$column]) / $total;
+            $per = 100.0 / $total / $one / ($floor === null ? 1.0 : $percent + $floor);
+            $slopes = [];
+            foreach ($rows as $row) {
+                $slopes[] = $per * ($row[$column] - ($isHeld ? 0.0 : $sums[$column] * $row[TasteCurve::GRAMS] / $total));
             }
-            $stands[] = $value > $threshold ? log($value / $threshold) / $width : 0.25 * ($value / $threshold - 1.0) / $width;
+            $stands[$column] = [($floor === null ? $percent : log($percent + $floor)) / $one, $slopes];
         }
-        $stands[] = log(max(0.0, 100.0 * $sum[7] / $total) + self::FAT_FLOOR) / self::FAT;
-        $stands[] = 100.0 * $sum[8] / $total / self::THICKENING;
-        $stands[] = log(max(0.0, 100.0 * $sum[9] / $total) + self::NOSE_FLOOR) / self::NOSE;
 
         return $stands;
-    }
-
-    /**
-     * @param list<list<float>> $slopes    of every residual, by amount
-     * @param list<float>       $residuals
-     *
-     * @return list<float>
-     */
-    private static function step(array $slopes, array $residuals, float $damping, int $count): array
-    {
-        $matrix = [];
-        for ($i = 0; $i < $count; ++$i) {
-            $row = [];
-            for ($j = 0; $j < $count; ++$j) {
-                $row[] = self::product($slopes[$i], $slopes[$j]) * ($i === $j ? 1.0 + $damping : 1.0) + ($i === $j ? 1e-12 : 0.0);
-            }
-            $matrix[] = [...$row, -self::product($slopes[$i], $residuals), 0.0];
-        }
-
-        return Elimination::solve($matrix)[0];
-    }
-
-    /**
-     * @param list<float> $one
-     * @param list<float> $other
-     */
-    private static function product(array $one, array $other): float
-    {
-        $sum = 0.0;
-        foreach ($one as $index => $value) {
-            $sum += $value * $other[$index];
-        }
-
-        return $sum;
-    }
-
-    /** @param list<float> $residuals */
-    private static function squared(array $residuals): float
-    {
-        $sum = 0.0;
-        foreach ($residuals as $residual) {
-            $sum += $residual * $residual;
-        }
-
-        return $sum;
     }
 }

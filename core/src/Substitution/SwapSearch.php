@@ -217,7 +217,7 @@ final readonly class SwapSearch
     /**
      * What may be put in or taken out to make up: water, sugar, salt and acid, as they already stand in the recipe.
      *
-     * @return list<array{Ingredient, int|null, array{float, float, float, float, float, float, float, float, float, float}, float}> ingredient, the line it stands in, a row of one gram, the least grams
+     * @return list<array{Ingredient, int|null, array<int, float>, float}> ingredient, the line it stands in, a row of one gram, the least grams
      */
     private function compensations(Ingredient $candidate): array
     {

@@ -6,7 +6,6 @@ namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Correction\Complaint;
-use Vinculum\Correction\Elimination;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
@@ -55,29 +54,6 @@ final class ComplaintTest extends TestCase
         self::assertEqualsWithDelta(['sour' => -1.0, 'salt' => -0.3], $score('flat', 1.0), 1e-9);
         self::assertEqualsWithDelta(['sweet' => 2.0], Complaint::scores([[Complaint::named('too-sweet'), 2.0], [Complaint::named('too-sweet'), 2.0]]), 1e-9, 'the scale ends at two');
         self::assertSame([], Complaint::scores([]));
-    }
-
-    /** Random positive definite systems: the solution put back in gives the right-hand sides again. */
-    public function test_elimination_solves_what_it_is_given(): void
-    {
-        mt_srand(7);
-        for ($trial = 0; $trial < 50; ++$trial) {
-            $size = 1 + $trial % 3;
-            $root = array_map(static fn(): array => array_map(static fn(): float => mt_rand(-100, 100) / 50.0, range(1, $size)), range(1, $size));
-            $matrix = [];
-            for ($i = 0; $i < $size; ++$i) {
-                for ($j = 0; $j < $size; ++$j) {
-                    $matrix[$i][$j] = array_sum(array_map(static fn(array $row): float => $row[$i] * $row[$j], $root)) + ($i === $j ? 0.5 : 0.0);
-                }
-            }
-            $right = array_map(static fn(): array => [mt_rand(-50, 50) / 10.0, mt_rand(-50, 50) / 10.0], range(1, $size));
-            $solved = Elimination::solve(array_map(static fn(array $row, array $sides): array => [...$row, ...$sides], $matrix, $right));
-            foreach ($matrix as $i => $row) {
-                foreach ([0, 1] as $side) {
-                    self::assertEqualsWithDelta($right[$i][$side], array_sum(array_map(static fn(float $factor, float $x): float => $factor * $x, $row, $solved[$side])), 1e-8);
-                }
-            }
-        }
     }
 
     public function test_half_way_between_two_tastes(): void

@@ -16,6 +16,7 @@ use Vinculum\Correction\Objective;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\LineResolver;
 use Vinculum\Sensory\Axis;
@@ -112,7 +113,7 @@ final class CorrectionSearchTest extends TestCase
         mt_srand(11);
         for ($trial = 0; $trial < 20; ++$trial) {
             $batch = self::mix([mt_rand(150, 400) . ' g ketchup', mt_rand(0, 60) . ' g sugar', mt_rand(1, 90) . ' g cider vinegar', mt_rand(1, 14) . ' g salt', mt_rand(1, 120) . ' g water']);
-            $rows = array_map(static fn(string $key): array => Objective::row(Candidate::of(Catalogue::shipped()->get($key))->perGram), ['light-brown-sugar', 'cider-vinegar']);
+            $rows = array_map(static fn(string $key): array => TasteCurve::row(Candidate::of(Catalogue::shipped()->get($key))->perGram), ['light-brown-sugar', 'cider-vinegar']);
             $objective = new Objective(TasteLoad::of($batch), $target);
             $most = 0.4 * $batch->grams();
             $best = INF;

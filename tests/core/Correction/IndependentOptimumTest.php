@@ -10,8 +10,8 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Correction\Candidate;
 use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
-use Vinculum\Correction\Objective;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TasteLoad;
 use Vinculum\Style\StyleBook;
@@ -51,7 +51,7 @@ final class IndependentOptimumTest extends TestCase
                 $window = $style->target->window($axis);
                 $windows[$axis->value] = [$window?->low, $window?->high];
             }
-            $cases[] = ['batch' => Objective::row(TasteLoad::of($batch)), 'candidates' => array_map(static fn(Candidate $one): array => Objective::row($one->perGram), $candidates), 'windows' => $windows, 'most' => 0.4 * $batch->grams()];
+            $cases[] = ['batch' => TasteCurve::row(TasteLoad::of($batch)), 'candidates' => array_map(static fn(Candidate $one): array => TasteCurve::row($one->perGram), $candidates), 'windows' => $windows, 'most' => 0.4 * $batch->grams()];
         }
         $optimum = Python::figures(__DIR__ . '/optimum.py', $cases);
         $worse = [];

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Vinculum\Correction;
+namespace Vinculum\Optimisation;
 
 /** Small systems of linear equations, as a least-squares search meets them at every step. */
 final class Elimination
