@@ -9,7 +9,7 @@ use App\Recipes\SauceResource;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
-use Vinculum\Contract\AdviceShape;
+use Vinculum\Report\AdviceReport;
 
 final readonly class BatchController
 {
@@ -53,7 +53,7 @@ final readonly class BatchController
         $found = self::find($batch);
         $advice = $this->batchService->advise($found, $request->says(), $request->boolean('way_back'), $request->capacity());
 
-        return new JsonResponse(AdviceShape::of($advice, $this->batchService->balance($found), $found->measures));
+        return new JsonResponse(AdviceReport::of($advice, $this->batchService->balance($found), $found->measures));
     }
 
     public function dose(int $batch, TastingRequest $request): JsonResponse

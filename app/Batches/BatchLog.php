@@ -18,15 +18,13 @@ use Vinculum\Chemistry\Volume;
 use Vinculum\Comparison\BatchLesson;
 use Vinculum\Comparison\BrandEffect;
 use Vinculum\Comparison\Comparison;
-use Vinculum\Contract\BalanceShape;
-use Vinculum\Contract\ComparisonShape;
-use Vinculum\Contract\KeepShape;
-use Vinculum\Contract\LabelShape;
 use Vinculum\Keeping\BatchSplit;
 use Vinculum\Keeping\Keep;
-use Vinculum\Labelling\Label;
 use Vinculum\Planning\Shopping;
 use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Report\ComparisonReport;
+use Vinculum\Report\KeepReport;
+use Vinculum\Report\LabelReport;
 
 /** The record of batches: what was made, how it keeps, what it cost, where its jars went, what was learned. */
 final readonly class BatchLog
@@ -53,8 +51,8 @@ final readonly class BatchLog
             'yield' => ['grams' => round($balance->mixture->grams(), 1), 'millilitres' => round(Volume::millilitres($balance->mixture), 1), 'planned_grams' => round($planned, 1)],
             'measured' => $this->batchService->measured($batch),
             'cost' => ['total' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced']],
-            'keep' => KeepShape::of($keep),
-            'label' => LabelShape::of(Label::of($balance->formula), $balance),
+            'keep' => KeepReport::of($keep),
+            'label' => LabelReport::of($balance),
             'jars' => array_map(self::jar(...), self::jars($batch)),
             'events' => array_values($batch->happenings->map(static fn(StoredCookEvent $one): array => ['id' => $one->id, 'kind' => $one->kind, 'figures' => (object) $one->figures, 'words' => $one->words, 'at' => $one->at, 'says' => self::says($one, $batch->lines)])->all()),
         ];
@@ -112,7 +110,7 @@ final readonly class BatchLog
                 'at' => $batch->created_at?->toIso8601String(),
                 'grams' => round($balance->mixture->grams(), 1),
                 'is_cooked' => $batch->wish !== null,
-                'axes' => BalanceShape::axes($balance->axes, $this->balanceService->style($edit)?->target, $this->balanceService->own($edit)),
+                'axes' => $this->balanceService->axes($balance, $edit),
                 'measured' => $measured,
                 'tastings' => array_values($batch->tastings->map(static fn(Tasting $one): array => ['at' => $one->tasted_at->toIso8601String(), 'scores' => (object) $one->scores, 'words' => $one->words, 'food' => $one->food])->all()),
             ];
@@ -132,7 +130,7 @@ final readonly class BatchLog
         $style = $this->balanceService->style(SauceEdit::asKept($after));
 
         return [
-            ...ComparisonShape::of(Comparison::of($was->formula, $is->formula, $after->measures), $was, $is, $style?->target),
+            ...ComparisonReport::of(Comparison::of($was->formula, $is->formula, $after->measures), $was, $is, $style?->target)->toArray(),
             'brands' => array_map(static fn(BrandEffect $one): string => $one->words(), BrandEffect::between($was->formula, $is->formula)),
             'tasted' => ['before' => self::tasted($before), 'after' => self::tasted($after)],
         ];

@@ -15,8 +15,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\ValidationException;
-use Vinculum\Contract\KeepShape;
 use Vinculum\Keeping\Keep;
+use Vinculum\Report\KeepReport;
 
 /** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
 final readonly class BatchLogController
@@ -95,7 +95,7 @@ final readonly class BatchLogController
 
     public function keep(FormulaRequest $request, BalanceService $balanceService): JsonResponse
     {
-        return new JsonResponse(KeepShape::of(Keep::of($balanceService->balance($request->edit()))));
+        return new JsonResponse(KeepReport::of(Keep::of($balanceService->balance($request->edit()))));
     }
 
     private static function find(int $batch): Batch

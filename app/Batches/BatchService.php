@@ -15,7 +15,7 @@ use Illuminate\Database\Connection;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
-use Vinculum\Contract\BalanceShape;
+use Vinculum\Balance\MeasuredYield;
 use Vinculum\Correction\Advice;
 use Vinculum\Correction\Complaint;
 use Vinculum\Correction\CorrectionSetup;
@@ -23,6 +23,7 @@ use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Report\BalanceReport;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
@@ -94,8 +95,8 @@ final readonly class BatchService
         return $formula->times(self::factor($batch, $formula))->dosedWith(...array_merge([], ...array_map($this->lines(...), $given)));
     }
 
-    /** @return array<string, mixed> the balance of what is in the pan now, as the contract shapes it */
-    public function report(Batch $batch): array
+    /** The balance of what is in the pan now. */
+    public function report(Batch $batch): BalanceReport
     {
         return $this->balanceService->reportOn($this->balance($batch), SauceEdit::asKept($batch));
     }
@@ -190,7 +191,7 @@ final readonly class BatchService
             'said' => $said,
             'scores' => [...$good, ...Complaint::scores(self::meant($said)), ...($told['scores'] ?? [])],
             'steps' => self::steps($balance->taste),
-            'balance' => BalanceShape::axes($balance->axes, $this->balanceService->style($edit)?->target, $this->balanceService->own($edit)),
+            'balance' => $this->balanceService->axes($balance, $edit),
         ]);
         $this->palateService->tasted();
 
@@ -229,7 +230,7 @@ final readonly class BatchService
             $factor = $this->ofTheSauce($batch);
             $balance = $this->balance($batch);
             // a dose after the yield was measured makes more of it
-            $yield = $edit->yield === null || !$balance->isFinished ? $edit->yield : sprintf('%d g', round($balance->mixture->grams() / $factor));
+            $yield = $edit->yield === null || !$balance->isFinished ? $edit->yield : MeasuredYield::written($balance->mixture->grams() / $factor);
 
             return $this->sauceService->edit($sauce->id, $sauce->revision, $edit->withLines([...$edit->lines, ...$this->dosesAsLines($batch)], $yield));
         });

@@ -8,13 +8,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Balance\Treatment;
-use Vinculum\Contract\AdviceShape;
-use Vinculum\Contract\BalanceShape;
-use Vinculum\Contract\IngredientShape;
-use Vinculum\Contract\KeepShape;
-use Vinculum\Contract\ScaleShape;
-use Vinculum\Contract\StyleShape;
-use Vinculum\Contract\SwapShape;
+use Vinculum\Cooking\CookedStage;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
@@ -24,6 +18,13 @@ use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Keep;
+use Vinculum\Report\AdviceReport;
+use Vinculum\Report\BalanceReport;
+use Vinculum\Report\IngredientReport;
+use Vinculum\Report\KeepReport;
+use Vinculum\Report\ScaleReport;
+use Vinculum\Report\StyleReport;
+use Vinculum\Report\SwapsReport;
 use Vinculum\Scaling\Scale;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
@@ -51,11 +52,10 @@ final class Answers
 
     private static function balance(Call $call): Answer
     {
-        [$recipe, $style, $balance] = self::weigh($call);
-        $json = BalanceShape::of($balance, $recipe->title, $style, $call->measures());
-        $json['notes'] = [...self::notesOnRecipe($recipe, $call, $balance->isFinished), ...$balance->notes];
+        [$recipe, $style, $balance, $stages] = self::weigh($call);
+        $report = BalanceReport::of($balance, $recipe->title, $style, $call->measures(), stages: $stages, notes: self::notesOnRecipe($recipe, $call, $balance->isFinished));
 
-        return new Answer($json, Printout::balance($balance, $recipe->title, $style) . Printout::notes($json['notes']));
+        return new Answer($report, Printout::balance($balance, $recipe->title, $style) . Printout::notes($report->notes));
     }
 
     private static function advise(Call $call): Answer
@@ -63,10 +63,9 @@ final class Answers
         [$recipe, $style, $balance] = self::weigh($call);
         $catalogue = Catalogue::shipped();
         $advice = CorrectionSetup::for($balance, $style, $call->complaint(), $call->with($catalogue), $call->most(), self::capacity($call), $catalogue, $call->measures());
-        $json = AdviceShape::of($advice, $balance, $call->measures());
-        $json['notes'] = [...self::notesOnRecipe($recipe, $call, $balance->isFinished), ...$balance->notes, ...$advice->notes];
+        $report = AdviceReport::of($advice, $balance, $call->measures(), [...self::notesOnRecipe($recipe, $call, $balance->isFinished), ...$balance->notes, ...$advice->notes]);
 
-        return new Answer($json, Printout::advice($advice, $balance) . Printout::notes($json['notes']));
+        return new Answer($report, Printout::advice($advice, $balance) . Printout::notes($report->notes));
     }
 
     private static function swap(Call $call): Answer
@@ -82,7 +81,7 @@ final class Answers
             throw WrongCall::badValue('--line', (string) ($call->line() + 1), rtrim($fault->getMessage(), '.'));
         }
 
-        return new Answer(SwapShape::of($formula, $call->line(), $swaps, $style?->target, $call->measures()), Printout::swaps($formula->lines[$call->line()]->text, $swaps));
+        return new Answer(SwapsReport::of($formula, $call->line(), $swaps, $style?->target, $call->measures()), Printout::swaps($formula->lines[$call->line()]->text, $swaps));
     }
 
     private static function scale(Call $call): Answer
@@ -90,10 +89,9 @@ final class Answers
         [$recipe, $style, $balance] = self::weigh($call);
         $wanted = $call->wanted($balance->formula, Catalogue::shipped());
         $scale = Scale::of($balance->formula, $wanted, $call->measures(), $style?->target, $recipe->pan, implode(' ', $recipe->method));
-        $json = ScaleShape::of($scale, $style?->target, $call->measures());
-        $json['notes'] = [...$recipe->notes, ...self::notesOnStyle($recipe, $call), ...$scale->notes];
+        $report = ScaleReport::of($scale, $style?->target, $call->measures(), [...$recipe->notes, ...self::notesOnStyle($recipe, $call)]);
 
-        return new Answer($json, Printout::scale($scale) . Printout::notes($json['notes']));
+        return new Answer($report, Printout::scale($scale) . Printout::notes($report->notes));
     }
 
     private static function keep(Call $call): Answer
@@ -101,7 +99,7 @@ final class Answers
         [, , $balance] = self::weigh($call);
         $keep = Keep::of($balance);
 
-        return new Answer(KeepShape::of($keep), Printout::keep($keep));
+        return new Answer(KeepReport::of($keep), Printout::keep($keep));
     }
 
     private static function ingredients(Call $call): Answer
@@ -110,14 +108,14 @@ final class Answers
         $search = $call->search();
         $found = $search === null ? $catalogue->all() : array_map(static fn($match): Ingredient => $catalogue->get($match->key), $catalogue->names()->find($search, self::MOST_FOUND));
 
-        return new Answer(['ingredients' => array_map(IngredientShape::of(...), $found)], Printout::ingredients($found));
+        return new Answer(['ingredients' => array_map(IngredientReport::of(...), $found)], Printout::ingredients($found));
     }
 
     private static function styles(): Answer
     {
         $styles = StyleBook::all();
 
-        return new Answer(['styles' => array_map(StyleShape::of(...), $styles)], Printout::styles($styles));
+        return new Answer(['styles' => array_map(StyleReport::of(...), $styles)], Printout::styles($styles));
     }
 
     private static function treatment(Recipe $recipe, Call $call): Treatment
@@ -127,7 +125,7 @@ final class Answers
         return MethodReader::treatment($recipe->method, new Treatment(false, $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0)));
     }
 
-    /** @return array{Recipe, StyleFamily|null, Balance} */
+    /** @return array{Recipe, StyleFamily|null, Balance, list<CookedStage>} */
     private static function weigh(Call $call): array
     {
         $recipe = RecipeReader::read($call->contents());
@@ -136,7 +134,7 @@ final class Answers
         $key = $call->style() ?? $recipe->style;
         $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;
 
-        return [$call->command === 'scale' ? $recipe : $recipe->withNotes($cook->notes), $style, Balance::of($cook->formula, self::treatment($recipe, $call))];
+        return [$call->command === 'scale' ? $recipe : $recipe->withNotes($cook->notes), $style, Balance::of($cook->formula, self::treatment($recipe, $call)), $cook->stages];
     }
 
     /** @return list<string> */

@@ -11,8 +11,8 @@ use App\Recipes\Sauce;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
-use Vinculum\Contract\CookShape;
 use Vinculum\CookSession\CookPlan;
+use Vinculum\Report\CookReport;
 use Vinculum\Scaling\ScaleFault;
 
 /** Cooking from a sheet: what to do next, and what happened. */
@@ -86,7 +86,7 @@ final readonly class CookSessionController
             'measures' => $batch->measures->value,
             'pan_named' => $batch->pan,
             'started_at' => $batch->created_at?->toIso8601String(),
-            ...CookShape::of($this->cookSessions->plan($batch), $record, $batch->measures, StoredCookEvent::now()),
+            ...CookReport::of($this->cookSessions->plan($batch), $record, $batch->measures, StoredCookEvent::now())->toArray(),
             'balance' => $this->batchService->report($batch),
             'measured' => $this->batchService->measured($batch),
         ], $status);

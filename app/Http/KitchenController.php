@@ -6,13 +6,14 @@ namespace App\Http;
 
 use App\Palate\PalateService;
 use Illuminate\Http\JsonResponse;
-use Vinculum\Contract\StyleShape;
 use Vinculum\Cooking\Heat;
 use Vinculum\Correction\Complaint;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Units;
+use Vinculum\Report\StyleReport;
+use Vinculum\Scaling\TargetSize;
 use Vinculum\Style\StyleBook;
 
 /** What a page needs to know once: the styles and the systems of measures. */
@@ -26,12 +27,13 @@ final readonly class KitchenController
     public function __invoke(): JsonResponse
     {
         return new JsonResponse([
-            'styles' => array_map(StyleShape::of(...), StyleBook::all()),
+            'styles' => array_map(StyleReport::of(...), StyleBook::all()),
             'complaints' => array_map(static fn(string $key): array => ['key' => $key, 'says' => str_replace('-', ' ', $key)], Complaint::keys()),
             'allergens' => array_keys(FactsFile::named('allergens')),
             'diets' => Ingredient::allDiets(),
             'heats' => Heat::keys(),
             'own_steps' => (object) $this->palateService->ownSteps(),
+            'usual_loss' => TargetSize::USUAL_LOSS,
             'vessels' => array_map(self::vessel(...), self::VESSELS),
             'measures' => array_map(static fn(Measures $measures): array => ['key' => $measures->value, 'name' => $measures->title()], Measures::cases()),
         ]);

@@ -6,9 +6,9 @@ namespace App\Instruments;
 
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Vinculum\Contract\Figure;
 use Vinculum\Instrument\InstrumentFault;
 use Vinculum\Instrument\SolidsReading;
+use Vinculum\Report\Report;
 
 /** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
 final readonly class InstrumentController
@@ -54,7 +54,7 @@ final readonly class InstrumentController
         return self::reading(function (): array {
             $sensed = $this->instruments->refractometer()->sense();
 
-            return ['value' => Figure::round(SolidsReading::corrected($sensed['percent'], $sensed['celsius'])), 'celsius' => $sensed['celsius'], 'says' => sprintf('It read %.1f %% at %.0f °C; this is what it would read at 20 °C.', $sensed['percent'], $sensed['celsius'])];
+            return ['value' => Report::rounded(SolidsReading::corrected($sensed['percent'], $sensed['celsius'])), 'celsius' => $sensed['celsius'], 'says' => sprintf('It read %.1f %% at %.0f °C; this is what it would read at 20 °C.', $sensed['percent'], $sensed['celsius'])];
         });
     }
 

@@ -7,7 +7,7 @@ namespace App\Palate;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
-use Vinculum\Contract\PalateShape;
+use Vinculum\Report\PalateReport;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
 
@@ -18,7 +18,7 @@ final readonly class PalateController
 
     public function show(): JsonResponse
     {
-        $families = array_map(fn(StyleFamily $style): array => PalateShape::of($style, $this->palateService->palate($style)), $this->palateService->families());
+        $families = array_map(fn(StyleFamily $style): PalateReport => PalateReport::of($style, $this->palateService->palate($style)), $this->palateService->families());
 
         return new JsonResponse(['on' => $this->palateService->isOn(), 'families' => $families]);
     }

@@ -23,6 +23,9 @@ final class PalateService
     /** @var array<string, Palate> */
     private array $palates = [];
 
+    /** @var array<string, Staircase>|null */
+    private ?array $staircases = null;
+
     private ?bool $isOn = null;
 
     public function isOn(): bool
@@ -88,23 +91,40 @@ final class PalateService
     /** How the trainer's answers on an axis stand. */
     public function staircase(Axis $axis): Staircase
     {
-        /** @var list<Guess> $guesses */
-        $guesses = Guess::query()->where('axis', $axis->value)->orderBy('id')->get()->all();
-
-        return Staircase::after(array_map(static fn(Guess $one): array => [$one->level, $one->right], $guesses));
+        return $this->staircases()[$axis->value];
     }
 
     /** @return array<string, float> what this cook can tell apart, in steps, by axis, as far as it was trained */
     public function ownSteps(): array
     {
-        $own = [];
-        foreach (Axis::cases() as $axis) {
-            $step = $this->staircase($axis)->ownStep();
-            if ($step !== null) {
-                $own[$axis->value] = round($step, 2);
-            }
+        return array_filter(array_map(static function (Staircase $staircase): ?float {
+            $step = $staircase->ownStep();
+
+            return $step === null ? null : round($step, 2);
+        }, $this->staircases()));
+    }
+
+    /** Somebody answered the trainer, or made it forget. */
+    public function trained(): void
+    {
+        $this->staircases = null;
+    }
+
+    /** @return array<string, Staircase> by axis; asked for once in a request */
+    private function staircases(): array
+    {
+        return $this->staircases ??= $this->climbed();
+    }
+
+    /** @return array<string, Staircase> */
+    private function climbed(): array
+    {
+        $answers = [];
+        /** @var Guess $guess */
+        foreach (Guess::query()->whereIn('axis', array_column(Axis::cases(), 'value'))->orderBy('id')->get() as $guess) {
+            $answers[$guess->axis][] = [$guess->level, $guess->right];
         }
 
-        return $own;
+        return Axis::each(static fn(Axis $axis): Staircase => Staircase::after($answers[$axis->value] ?? []));
     }
 }

@@ -29,6 +29,7 @@ final readonly class TrainerController
             ['axis' => 'The axis is one of the five.', 'level' => 'The glasses are ' . implode(', ', Staircase::LEVELS) . ' steps apart.', 'right' => 'Say whether it was right.'],
         );
         Guess::query()->create(['axis' => (string) $request->string('axis'), 'level' => $request->float('level'), 'right' => $request->boolean('right')]);
+        $this->palateService->trained();
 
         return $this->show();
     }
@@ -36,6 +37,7 @@ final readonly class TrainerController
     public function reset(string $axis): JsonResponse
     {
         Guess::query()->where('axis', $axis)->delete();
+        $this->palateService->trained();
 
         return $this->show();
     }

@@ -6,9 +6,9 @@ namespace App\Pantry;
 
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Vinculum\Contract\IngredientShape;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
+use Vinculum\Report\PantryItemReport;
 
 final readonly class PantryController
 {
@@ -17,7 +17,7 @@ final readonly class PantryController
     public function index(): JsonResponse
     {
         return new JsonResponse([
-            'ingredients' => array_map(static fn(Ingredient $one): array => IngredientShape::pantry($one, Measures::Metric), $this->pantry->catalogue()->all()),
+            'ingredients' => array_map(static fn(Ingredient $one): PantryItemReport => PantryItemReport::of($one, Measures::Metric), $this->pantry->catalogue()->all()),
             'products' => ProductResource::collection(Product::query()->latest('id')->get())->resolve(),
         ]);
     }

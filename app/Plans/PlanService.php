@@ -12,7 +12,6 @@ use App\Recipes\SauceEdit;
 use Carbon\CarbonImmutable;
 use Sabre\VObject\Component\VCalendar;
 use Vinculum\Balance\Formula;
-use Vinculum\Contract\Figure;
 use Vinculum\Cooking\Pan;
 use Vinculum\CookSession\CookPlan;
 use Vinculum\Planning\PlanFault;
@@ -20,6 +19,7 @@ use Vinculum\Planning\SauceTasks;
 use Vinculum\Planning\Schedule;
 use Vinculum\Planning\ScheduledTask;
 use Vinculum\Planning\Shopping;
+use Vinculum\Report\Report;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleFault;
 use Vinculum\Substitution\SwapReason;
@@ -45,8 +45,8 @@ final readonly class PlanService
             'starts' => $schedule->starts()->format(DATE_ATOM),
             'ready' => $schedule->ready->format(DATE_ATOM),
             'sauces' => array_map(static fn(SauceTasks $job, int $id, array $cost): array => ['id' => $id, 'title' => $job->title, 'cost' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced'], 'cost_per_jar' => $cost['jars'] > 0 ? round($cost['cost'] / $cost['jars'], 2) : null], $jobs, $ids, $costs),
-            'tasks' => array_map(static fn(ScheduledTask $one): array => ['sauce' => $one->job, 'kind' => $one->task->kind, 'says' => $one->task->name, 'minutes' => Figure::round($one->task->minutes), 'start' => $one->start->format(DATE_ATOM), 'end' => $one->end->format(DATE_ATOM)], $schedule->tasks),
-            'shopping' => array_map(fn(array $one): array => [...array_map(static fn(mixed $value): mixed => is_float($value) ? Figure::round($value) : $value, $one), 'out_of_season' => !$this->isInSeason($one['ingredient'], (int) $schedule->ready->format('n'))], Shopping::for($formulas, $sauceService)),
+            'tasks' => array_map(static fn(ScheduledTask $one): array => ['sauce' => $one->job, 'kind' => $one->task->kind, 'says' => $one->task->name, 'minutes' => Report::rounded($one->task->minutes), 'start' => $one->start->format(DATE_ATOM), 'end' => $one->end->format(DATE_ATOM)], $schedule->tasks),
+            'shopping' => array_map(fn(array $one): array => [...array_map(static fn(mixed $value): mixed => is_float($value) ? Report::rounded($value) : $value, $one), 'out_of_season' => !$this->isInSeason($one['ingredient'], (int) $schedule->ready->format('n'))], Shopping::for($formulas, $sauceService)),
         ];
     }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Recipes;
 
 use Illuminate\Http\JsonResponse;
-use Vinculum\Contract\AdviceShape;
 use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Report\AdviceReport;
 
 final readonly class AdviceController
 {
@@ -16,6 +16,6 @@ final readonly class AdviceController
         $balance = $balanceService->balance($edit);
         $advice = CorrectionSetup::for($balance, $balanceService->style($edit), $request->complaint(), $request->with() ?? $balanceService->usualAdditions($edit), $request->most(), $request->capacity(), $balanceService->catalogue(), $edit->measures, $request->target() ?? $balanceService->targetOf($request->liked()) ?? $balanceService->own($edit), $request->wish());
 
-        return new JsonResponse(AdviceShape::of($advice, $balance, $edit->measures));
+        return new JsonResponse(AdviceReport::of($advice, $balance, $edit->measures));
     }
 }

@@ -10,14 +10,14 @@ use App\Pantry\Pantry;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\Treatment;
-use Vinculum\Contract\BalanceShape;
-use Vinculum\Contract\StageShape;
 use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Report\AxisReport;
+use Vinculum\Report\BalanceReport;
 use Vinculum\Sensory\Target;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
@@ -89,26 +89,32 @@ final class BalanceService
         return $style === null ? null : $this->palateService->target($style);
     }
 
-    /** @return array<string, mixed> the balance as the public contract shapes it */
-    public function report(SauceEdit $edit): array
+    public function report(SauceEdit $edit): BalanceReport
     {
         $cook = $this->cook($edit);
-        $balance = Balance::of($cook->formula, self::treatment($edit));
 
-        return [...$this->reportOn($balance, $edit), 'stages' => StageShape::all($cook), 'notes' => [...$cook->notes, ...$balance->notes]];
+        return $this->reportOn(Balance::of($cook->formula, self::treatment($edit)), $edit, $cook);
     }
 
-    /** @return array<string, mixed> */
-    public function reportOn(Balance $balance, SauceEdit $edit): array
+    public function reportOn(Balance $balance, SauceEdit $edit, ?StagedCook $cook = null): BalanceReport
     {
-        return [...BalanceShape::of($balance, $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures, $this->own($edit)), 'stages' => []];
+        return BalanceReport::of($balance, $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures, $this->own($edit), $this->palateService->ownSteps(), $cook->notes ?? [], $cook->stages ?? []);
     }
 
-    /** @return array{axes: array<string, array<string, mixed>>, distance: float|null} what the shelf shows of a sauce */
+    /** @return array<string, AxisReport> where a sauce stands, against its style and what this cook likes */
+    public function axes(Balance $balance, SauceEdit $edit): array
+    {
+        return AxisReport::all($balance->axes, $this->style($edit)?->target, $this->own($edit), $this->palateService->ownSteps());
+    }
+
+    /** @return array<string, mixed> what the shelf shows of a sauce */
     public function standing(Balance $balance, SauceEdit $edit): array
     {
         $target = $this->style($edit)?->target;
 
-        return ['axes' => BalanceShape::axes($balance->axes, $target), 'distance' => $target === null ? null : round($target->distance($balance->taste), 3)];
+        return [
+            'axes' => array_map(static fn(AxisReport $axis): array => $axis->toArray(), AxisReport::all($balance->axes, $target)),
+            'distance' => $target === null ? null : round($target->distance($balance->taste), 3),
+        ];
     }
 }

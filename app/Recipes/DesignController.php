@@ -6,8 +6,8 @@ namespace App\Recipes;
 
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
-use Vinculum\Contract\AdviceShape;
 use Vinculum\Correction\DesignSetup;
+use Vinculum\Report\DesignReport;
 
 final readonly class DesignController
 {
@@ -25,6 +25,6 @@ final readonly class DesignController
             throw Faults::in('lines', $fault);
         }
 
-        return new JsonResponse(AdviceShape::design($design, $formula, $edit->measures));
+        return new JsonResponse(DesignReport::of($design, $formula, $edit->measures));
     }
 }

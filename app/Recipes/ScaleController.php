@@ -6,7 +6,7 @@ namespace App\Recipes;
 
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
-use Vinculum\Contract\ScaleShape;
+use Vinculum\Report\ScaleReport;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleFault;
 
@@ -25,6 +25,6 @@ final readonly class ScaleController
             throw Faults::in('to', $fault);
         }
 
-        return new JsonResponse(ScaleShape::of($scale, $target, $edit->measures));
+        return new JsonResponse(ScaleReport::of($scale, $target, $edit->measures));
     }
 }

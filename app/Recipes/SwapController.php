@@ -8,7 +8,8 @@ use App\Http\Faults;
 use App\Pantry\Pantry;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
-use Vinculum\Contract\SwapShape;
+use Vinculum\Report\ConversionReport;
+use Vinculum\Report\SwapsReport;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\SwapFault;
 use Vinculum\Substitution\SwapSearch;
@@ -33,7 +34,7 @@ final readonly class SwapController
         }
         $swaps = $named === null ? $search->substitutes() : array_values(array_filter([$search->with($catalogue->get($named))]));
 
-        return new JsonResponse(SwapShape::of($formula, $request->line(), $swaps, $this->balanceService->style($edit)?->target, $edit->measures));
+        return new JsonResponse(SwapsReport::of($formula, $request->line(), $swaps, $this->balanceService->style($edit)?->target, $edit->measures));
     }
 
     public function whole(SwapRequest $request): JsonResponse
@@ -46,6 +47,6 @@ final readonly class SwapController
             throw Faults::in('lines', $fault);
         }
 
-        return new JsonResponse(SwapShape::conversion($formula, $conversion, $this->balanceService->style($edit)?->target, $edit->measures));
+        return new JsonResponse(ConversionReport::of($formula, $conversion, $this->balanceService->style($edit)?->target, $edit->measures));
     }
 }

@@ -8,10 +8,11 @@ use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Vinculum\Balance\Balance;
-use Vinculum\Contract\ThicknessShape;
 use Vinculum\Cooking\CookFault;
 use Vinculum\Cooking\Reduction;
 use Vinculum\Cooking\Thickening;
+use Vinculum\Report\ReductionReport;
+use Vinculum\Report\ThickeningReport;
 
 /** Two ways to a consistency: boil water off, or thicken. */
 final readonly class ThicknessController
@@ -37,7 +38,7 @@ final readonly class ThicknessController
             throw Faults::in('value', $fault);
         }
 
-        return new JsonResponse(ThicknessShape::reduction($plan, $balance->formula, $request->pan(), $this->balanceService->hob()->heat($request->heat(), $request->pan()), $style, $own));
+        return new JsonResponse(ReductionReport::of($plan, $balance->formula, $request->pan(), $this->balanceService->hob()->heat($request->heat(), $request->pan()), $style, $own));
     }
 
     public function thicken(ThicknessRequest $request): JsonResponse
@@ -53,11 +54,11 @@ final readonly class ThicknessController
         }
 
         try {
-            $boiled = ThicknessShape::reduction(Reduction::toThickness($balance->mixture, $request->consistency(), Balance::isEmulsified($balance->formula)), $balance->formula, $request->pan(), $this->balanceService->hob()->heat($request->heat(), $request->pan()), $style, $own);
+            $boiled = ReductionReport::of(Reduction::toThickness($balance->mixture, $request->consistency(), Balance::isEmulsified($balance->formula)), $balance->formula, $request->pan(), $this->balanceService->hob()->heat($request->heat(), $request->pan()), $style, $own);
         } catch (CookFault $fault) {
             $why = $fault->getMessage();
         }
 
-        return new JsonResponse(['boiled' => $boiled, 'boiled_not' => $why, 'ways' => array_map(static fn(Thickening $way): array => ThicknessShape::thickening($way, $edit->measures), $ways)]);
+        return new JsonResponse(['boiled' => $boiled, 'boiled_not' => $why, 'ways' => ThickeningReport::all($ways, $edit->measures)]);
     }
 }

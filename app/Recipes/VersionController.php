@@ -6,7 +6,7 @@ namespace App\Recipes;
 
 use Illuminate\Http\JsonResponse;
 use Vinculum\Comparison\Comparison;
-use Vinculum\Contract\ComparisonShape;
+use Vinculum\Report\ComparisonReport;
 
 final readonly class VersionController
 {
@@ -34,6 +34,6 @@ final readonly class VersionController
         [$before, $after] = [$request->before(), $request->edit()];
         [$was, $is] = [$balanceService->balance($before), $balanceService->balance($after)];
 
-        return new JsonResponse(ComparisonShape::of(Comparison::of($was->formula, $is->formula, $after->measures), $was, $is, $balanceService->style($after)?->target));
+        return new JsonResponse(ComparisonReport::of(Comparison::of($was->formula, $is->formula, $after->measures), $was, $is, $balanceService->style($after)?->target));
     }
 }

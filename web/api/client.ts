@@ -1,7 +1,6 @@
 import type { components } from './generated';
 import { entrance } from '../features/auth/entrance';
 import { epoch, epochHeader } from './epoch';
-import { setTellsApart } from '../ui/words';
 
 type Schemas = components['schemas'];
 export type Advice = Schemas['Advice'];
@@ -145,11 +144,7 @@ export const api = {
   door: () => ask<Door>('GET', '/api/door'),
   enter: (passphrase: string) => ask<undefined>('POST', '/api/door', { passphrase }),
   leave: () => ask<undefined>('DELETE', '/api/door'),
-  kitchen: async () => {
-    const kitchen = await ask<Kitchen>('GET', '/api/kitchen');
-    setTellsApart(kitchen.own_steps);
-    return kitchen;
-  },
+  kitchen: () => ask<Kitchen>('GET', '/api/kitchen'),
   shelf: (named = '', pages = 1) =>
     Promise.all(
       Array.from({ length: pages }, (_, index) =>

@@ -1185,6 +1185,7 @@ export interface components {
             window_steps: number[] | null;
             own_steps: number[] | null;
             own_off_by_steps: number | null;
+            verdict: string;
         };
         Axes: {
             sweet: components["schemas"]["Axis"];
@@ -1304,6 +1305,7 @@ export interface components {
                 axes: components["schemas"]["Axes"];
             } | null;
             stages: components["schemas"]["Stage"][];
+            verdict: string;
         };
         Addition: {
             ingredient: string;
@@ -1322,6 +1324,8 @@ export interface components {
             batch_millilitres: number;
             side_effects: string[];
             allergens_added: string[];
+            verdict: string;
+            yield: string | null;
         };
         Advice: {
             before: components["schemas"]["Axes"];
@@ -1374,6 +1378,7 @@ export interface components {
             own_steps: {
                 [key: string]: number;
             };
+            usual_loss: number;
         };
         Formula: {
             title?: string | null;
@@ -1450,6 +1455,7 @@ export interface components {
                 axes: components["schemas"]["Axes"];
                 distance: number | null;
             };
+            verdict: string;
         };
         Shelf: {
             sauces: components["schemas"]["ShelfSauce"][];
@@ -2028,6 +2034,7 @@ export interface components {
                 grams: number;
                 millilitres: number;
             };
+            yield: string | null;
         };
         ThicknessWish: {
             title?: string | null;
@@ -2182,6 +2189,7 @@ export interface components {
                 changed: boolean;
                 /** @description what to measure, in one sentence */
                 says: string;
+                tolerance_grams: number;
             } | null;
             step: {
                 text: string;
@@ -2281,6 +2289,7 @@ export interface components {
                     low: number;
                     high: number;
                 } | null;
+                tolerance_grams: number;
             };
             rebalancing: components["schemas"]["Rebalancing"][];
             cooling: components["schemas"]["Cooling"] | null;

@@ -1,5 +1,5 @@
 import { Box, Typography } from '@mui/material';
-import { axisKeys, axisNames, figure, shortUnit, verdict } from './words';
+import { axisKeys, axisNames, figure, shortUnit } from './words';
 import type { Axes, Axis, AxisKey } from '../api/client';
 
 const channelStart = 34;
@@ -36,9 +36,7 @@ function spoken(key: AxisKey, axis: Axis, preview: Axis | undefined): string {
     `${axisNames[key]} ${figure(axis.value)} ${unit}, likely between ${figure(axis.low)} and ${figure(axis.high)}`,
   ];
   if (axis.window !== null) {
-    parts.push(
-      `${verdict(key, axis)}; the style runs from ${figure(axis.window[0] ?? 0)} to ${figure(axis.window[1] ?? 0)}`,
-    );
+    parts.push(`${axis.verdict}; the style runs from ${figure(axis.window[0] ?? 0)} to ${figure(axis.window[1] ?? 0)}`);
   }
   if (axis.own_steps !== null && axis.own_off_by_steps !== null) {
     const off = axis.own_off_by_steps;
@@ -49,7 +47,7 @@ function spoken(key: AxisKey, axis: Axis, preview: Axis | undefined): string {
     );
   }
   if (preview !== undefined) {
-    parts.push(`would become ${figure(preview.value)}${preview.window === null ? '' : `, ${verdict(key, preview)}`}`);
+    parts.push(`would become ${figure(preview.value)}${preview.window === null ? '' : `, ${preview.verdict}`}`);
   }
   return parts.join('; ');
 }
@@ -235,7 +233,7 @@ export function AxisBars({ axes, preview, styleName, looked = null, onLook }: Ba
                 data-verdict
                 sx={{ fontSize: '0.85rem', lineHeight: 1.2, color: 'text.secondary', minHeight: '1.2em' }}
               >
-                {verdict(key, preview?.[key] ?? axis)}
+                {(preview?.[key] ?? axis).verdict}
               </Typography>
             </Box>
             <Bar name={key} axis={axis} preview={preview?.[key]} height={34} />
@@ -260,7 +258,7 @@ export function AxisBars({ axes, preview, styleName, looked = null, onLook }: Ba
 /** The same five bars, small, as a sauce's mark on the shelf. */
 export function BarMark({ axes }: { axes: Axes }) {
   const label = axisKeys
-    .map((key) => verdict(key, axes[key]))
+    .map((key) => axes[key].verdict)
     .filter((word) => word !== '' && word !== 'about right')
     .join(', ');
   return (

@@ -1,4 +1,4 @@
-import type { Axis, AxisKey, Correction } from '../api/client';
+import type { AxisKey, Correction } from '../api/client';
 
 export const axisKeys: readonly AxisKey[] = ['sweet', 'sour', 'salt', 'umami', 'heat'];
 
@@ -9,42 +9,6 @@ export const axisNames: Record<AxisKey, string> = {
   umami: 'Umami',
   heat: 'Heat',
 };
-
-const strength = (steps: number): string => {
-  const size = Math.abs(steps);
-  if (size < 1) return 'a touch';
-  if (size < 2.5) return 'a little';
-  return size < 5 ? 'clearly' : 'far';
-};
-
-const tooMuch: Record<AxisKey, string> = {
-  sweet: 'too sweet',
-  sour: 'too sharp',
-  salt: 'too salty',
-  umami: 'too savoury',
-  heat: 'too hot',
-};
-const tooLittle: Record<AxisKey, string> = {
-  sweet: 'not sweet enough',
-  sour: 'not sharp enough',
-  salt: 'not salty enough',
-  umami: 'not savoury enough',
-  heat: 'not hot enough',
-};
-
-/** What this cook can tell apart, in steps, as far as the trainer knows: less than that is called about right. */
-let tellsApart: Partial<Record<AxisKey, number>> = {};
-export const setTellsApart = (steps: Partial<Record<AxisKey, number>>): void => {
-  tellsApart = steps;
-};
-
-/** "a little too sharp", "about right": against the cook's own target where there is one, else the style's window. */
-export function verdict(key: AxisKey, axis: Axis): string {
-  const off = axis.own_off_by_steps ?? axis.off_by_steps;
-  if (off === null) return '';
-  if (Math.abs(off) < Math.max(0.05, tellsApart[key] ?? 0)) return 'about right';
-  return `${strength(off)} ${off > 0 ? tooMuch[key] : tooLittle[key]}`;
-}
 
 /** What a correction does besides, in words. */
 export const besides = (correction: Correction): string[] => [

@@ -68,6 +68,12 @@ final readonly class Balance
         );
     }
 
+    /** The same lines before cooking; null where nothing is cooked. */
+    public function asMixed(): ?self
+    {
+        return $this->isFinished ? self::of($this->formula->uncooked()) : null;
+    }
+
     public function load(): TasteLoad
     {
         return TasteLoad::of($this->mixture);

@@ -45,6 +45,12 @@ final readonly class MeasuredYield
         return new self(Amount::of($grams, $deviation), null);
     }
 
+    /** So many grams as a yield is written. */
+    public static function written(float $grams): string
+    {
+        return sprintf('%d g', round($grams));
+    }
+
     public function times(float $factor): self
     {
         return new self($this->grams?->times($factor), $this->millilitres?->times($factor));

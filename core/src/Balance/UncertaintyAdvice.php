@@ -40,4 +40,20 @@ final readonly class UncertaintyAdvice
 
         return $best;
     }
+
+    /** "60 % of the doubt about sour comes from line 2, lime juice: weigh it, and the band is half as wide." */
+    public function words(Formula $formula): string
+    {
+        $line = $formula->lines[$this->line];
+
+        return sprintf(
+            '%d %% of the doubt about %s comes from line %d, %s: %s%s.',
+            (int) round(100.0 * $this->share),
+            $this->axis->value,
+            $this->line + 1,
+            mb_strtolower($line->ingredient->name ?? $line->text),
+            $this->byWeighing ? 'weigh it' : 'its strength varies, so read its label or taste before the last of it goes in',
+            $this->halves && $this->byWeighing ? ', and the band is half as wide' : '',
+        );
+    }
 }

@@ -15,6 +15,7 @@ use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Cooking\WeighedCook;
 use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Scaling\Scale;
@@ -25,6 +26,9 @@ final readonly class CookPlan
 {
     /** An amount this far off, in steps of the whole sauce, is worth a word. */
     public const WORTH_REBALANCING = 0.5;
+    /** Grams of water that leave, from which the pan is weighed. */
+    private const WORTH_WEIGHING = 1.0;
+    private const AS_GOOD_AS_NOTHING = 0.05;
     private const SHORTEST_CALIBRATION_MINUTES = 2.0;
 
     /**
@@ -150,6 +154,20 @@ final readonly class CookPlan
         }
 
         return new WeighedCook($surface, $heat->key, $minutes, $lost);
+    }
+
+    /** Whether so much water leaves that the pan is weighed. */
+    public function isBoiledDown(): bool
+    {
+        return $this->toBoilOff()['grams'] >= self::WORTH_WEIGHING;
+    }
+
+    /** So much of a line in words; "none" where it is as good as nothing. */
+    public function words(int $line, float $grams, Spoons $spoons): string
+    {
+        $density = $this->scale->lines[$line]->line->ingredient?->density;
+
+        return $grams < self::AS_GOOD_AS_NOTHING ? 'none' : $spoons->words($spoons->nearest($grams, $density), $density);
     }
 
     /** @return array{grams: float, minutes: array{value: float, low: float, high: float}|null} water to boil off, and how long that takes */

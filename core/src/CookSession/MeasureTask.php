@@ -9,5 +9,21 @@ use Vinculum\Ingredient\Texture;
 /** One thing to measure out: which line of the formula, for which stage, how much. */
 final readonly class MeasureTask
 {
+    /** A hundredth, and no less than a kitchen scale shows: finer than any tongue (common practice). */
+    private const TOLERANCE = 0.01;
+    private const LEAST_TOLERANCE = 1.0;
+
     public function __construct(public int $line, public int $stage, public string $name, public float $grams, public string $measure, public ?Texture $texture, public ?string $note = null) {}
+
+    /** What to measure in one sentence; a measure that names the thing needs no name after it. */
+    public function says(string $measure): string
+    {
+        return str_contains($measure, ' of ') ? $measure : trim("{$measure} " . mb_strtolower($this->name));
+    }
+
+    /** Within this many grams of what is asked it is on the line. */
+    public static function tolerance(?float $grams): float
+    {
+        return max(self::LEAST_TOLERANCE, self::TOLERANCE * ($grams ?? 0.0));
+    }
 }

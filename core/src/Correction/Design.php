@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
+use Vinculum\Balance\Formula;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Writing\AmountWriter;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 
@@ -15,4 +18,22 @@ final readonly class Design
      * @param list<string>       $hindrances  which lock or window stands in the way, in words
      */
     public function __construct(public array $lines, public Taste $taste, public Target $target, public float $distance, public array $hindrances) {}
+
+    /** @return list<string> the formula's lines with the amounts found: locked ones as they were, those that are not needed left out, new ones last */
+    public function written(Formula $formula, Measures $measures): array
+    {
+        $found = array_combine(array_map(static fn(DesignedLine $line): string => $line->ingredient->key, $this->lines), $this->lines);
+        $texts = [];
+        foreach ($formula->lines as $line) {
+            $key = $line->ingredient?->key;
+            if ($key === null || !DesignSetup::isFree($line)) {
+                $texts[] = $line->text;
+            } elseif (isset($found[$key])) {
+                $texts[] = AmountWriter::inGrams($line, $found[$key]->grams, $measures);
+                unset($found[$key]);
+            }
+        }
+
+        return [...$texts, ...array_values(array_map(static fn(DesignedLine $line): string => AmountWriter::line($line->measure, $line->ingredient), $found))];
+    }
 }

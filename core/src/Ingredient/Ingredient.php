@@ -325,4 +325,14 @@ final readonly class Ingredient
 
         return array_values(array_intersect(self::allDiets(), $broken));
     }
+
+    /** @return list<string> where the figures come from, in words */
+    public function sourcesInWords(): array
+    {
+        return array_map(static function (string $key): string {
+            $source = FactsFile::named('sources')[$key];
+
+            return $source->text('title') . ($source->text('kind') === 'memory' ? ' (from memory)' : '');
+        }, $this->sources);
+    }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\Scaling;
 
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Writing\AmountWriter;
 
 /** One line of a scaled recipe: what the arithmetic asked, and what the cook is told to measure. */
 final readonly class ScaledLine
@@ -15,4 +18,10 @@ final readonly class ScaledLine
      * @param float|null   $errorPercent how far that, or the nearest that can be measured, is off
      */
     public function __construct(public ResolvedLine $line, public ?float $grams, public ?float $exactGrams, public ?string $measure, public ?float $errorPercent, public ?string $note) {}
+
+    /** The line as it reads at the new size. */
+    public function written(Measures $measures): string
+    {
+        return $this->line->status === LineStatus::Heading || $this->grams === null ? $this->line->text : AmountWriter::inGrams($this->line, $this->grams, $measures);
+    }
 }

@@ -17,6 +17,8 @@ final readonly class TargetSize
 {
     /** What is left free in a container so that it does not overflow (contract: 5 % by default). */
     public const HEAD_SPACE = 0.05;
+    /** The share that stays in pan and funnel (common practice). */
+    public const USUAL_LOSS = 0.03;
 
     /**
      * @param list<array{float, int}> $containers millilitres of one, and how many

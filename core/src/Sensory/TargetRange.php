@@ -31,6 +31,12 @@ final readonly class TargetRange
         return self::between($low <= 0.0 ? 0.0 : $axis->valueAt($low), $axis->valueAt(max(0.0, $high)));
     }
 
+    /** @return array{float, float} its edges on the step scale */
+    public function inSteps(Axis $axis): array
+    {
+        return [$axis->steps($this->low), $axis->steps($this->high)];
+    }
+
     /** Signed steps outside the window: 0 inside, negative below, positive above. */
     public function off(Axis $axis, float $value): float
     {

@@ -8,6 +8,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** A whole recipe made fit for someone: every line that is in the way replaced at once. */
 final readonly class Conversion
@@ -49,5 +50,19 @@ final readonly class Conversion
         [$before, $after] = [Balance::of($formula)->taste, Balance::of($now)->taste];
 
         return new self($swaps, $stuck, $now, $before->stepsTo($after), $before->stepsApart($after));
+    }
+
+    /** @return list<string> the recipe as it reads with every swap made */
+    public function written(Formula $formula, Measures $measures): array
+    {
+        $texts = array_map(static fn(ResolvedLine $line): string => $line->text, $formula->lines);
+        foreach ($this->swaps as $swap) {
+            [$edits, $added] = $swap->written($formula, $measures);
+            // a swap puts its new lines last, as applied() does, so that the next one counts them alike
+            $texts = array_values([...array_replace($texts, $edits), ...$added]);
+            $formula = $swap->applied($formula);
+        }
+
+        return $texts;
     }
 }

@@ -7,13 +7,21 @@ namespace Vinculum\Substitution;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Writing\AmountWriter;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
 
 /** A substitute for a line: how much of it, what makes up for it, and what that does to the whole sauce. */
 final readonly class Swap
 {
+    /** What is said of a line rather than of what stands in it. */
+    private const TAGS_THAT_STAY = ['cold', 'steeped', 'optional'];
+    /** Of a line that is taken back to fewer grams than this nothing is left. */
+    private const NOT_WORTH_A_LINE = 0.5;
+
     /**
      * @param int                  $line             from 0
      * @param list<SwapAddition>   $compensations    at most two
@@ -72,6 +80,33 @@ final readonly class Swap
         }
 
         return $formula->withLines(...$lines);
+    }
+
+    /**
+     * The swap as lines a person could have written.
+     *
+     * @return array{array<int, string>, list<string>} existing lines that change, from 0, empty where one goes; and new ones
+     */
+    public function written(Formula $formula, Measures $measures): array
+    {
+        $tags = array_map(static fn(string $tag): string => " [{$tag}]", array_intersect($formula->lines[$this->line]->tags, self::TAGS_THAT_STAY));
+        $edits = [$this->line => AmountWriter::line($this->measure, $this->ingredient) . implode('', $tags)];
+        $added = [];
+        foreach ($this->compensations as $one) {
+            $stands = $one->line === null ? null : $formula->lines[$one->line];
+            $left = ($stands->grams->value ?? 0.0) + $one->grams;
+            if ($stands === null || $one->line === null) {
+                $added[] = AmountWriter::line($one->measure, $one->ingredient);
+            } elseif ($left <= self::NOT_WORTH_A_LINE) {
+                $edits[$one->line] = '';
+            } elseif ($stands->text === '') {
+                $edits[$one->line] = AmountWriter::line(KitchenNumber::grams($left), $one->ingredient);
+            } else {
+                $edits[$one->line] = AmountWriter::inGrams($stands, $left, $measures);
+            }
+        }
+
+        return [$edits, $added];
     }
 
     private static function weighed(Ingredient $ingredient, float $grams): ResolvedLine

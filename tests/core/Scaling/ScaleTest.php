@@ -10,9 +10,9 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
-use Vinculum\Contract\ScaleShape;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Report\ScaleReport;
 use Vinculum\Scaling\Rounding;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaledLine;
@@ -217,7 +217,7 @@ final class ScaleTest extends TestCase
     public function test_its_shape_is_the_contracts_and_its_lines_read_back(): void
     {
         $formula = self::formula([...self::SAUCE, 'salt to taste', '3 tbsp zorp'], '900 ml');
-        $json = ScaleShape::of(self::scale($formula, TargetSize::factor('2.3')), null, Measures::Metric);
+        $json = ScaleReport::of(self::scale($formula, TargetSize::factor('2.3')), null, Measures::Metric)->toArray();
 
         self::assertSame(['factor', 'limited_by', 'lines', 'batch', 'fill', 'cook', 'axes_before', 'axes_after', 'notes'], array_slice(array_keys($json), 0, 9));
         self::assertSame(['ingredient', 'text', 'grams', 'exact_grams', 'measure', 'error_percent', 'note'], array_slice(array_keys($json['lines'][0]), 0, 7));

@@ -8,10 +8,11 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Contract\SwapShape;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Report\ConversionReport;
+use Vinculum\Report\SwapsReport;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
@@ -212,7 +213,7 @@ final class SwapSearchTest extends TestCase
         self::assertSame([1], $conversion->stuck);
         self::assertSame([0], array_map(static fn(Swap $one): int => $one->line, $conversion->swaps));
         self::assertNotContains('vegan', Balance::of($conversion->formula)->diets());
-        self::assertSame([['line' => 2, 'text' => '100 g lemon curd']], SwapShape::conversion($formula, $conversion, null, Measures::Us)['stuck']);
+        self::assertSame([['line' => 2, 'text' => '100 g lemon curd']], ConversionReport::of($formula, $conversion, null, Measures::Us)->stuck);
     }
 
     public function test_a_locked_line_is_not_taken_from(): void
@@ -239,7 +240,7 @@ final class SwapSearchTest extends TestCase
     public function test_its_shape_is_the_contracts_and_its_lines_read_back(): void
     {
         $formula = self::formula(self::SAUCE);
-        $json = SwapShape::of($formula, 2, self::search($formula, 2, SwapReason::missing())->substitutes(), null, Measures::Us);
+        $json = SwapsReport::of($formula, 2, self::search($formula, 2, SwapReason::missing())->substitutes(), null, Measures::Us)->toArray();
 
         self::assertSame([3, 'white-sugar'], [$json['line'], $json['ingredient']]);
         foreach ($json['candidates'] as $candidate) {

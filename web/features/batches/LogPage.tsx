@@ -9,7 +9,7 @@ import { textField } from '../../ui/looks';
 import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
 import { LostPage } from '../../ui/LostPage';
-import { axisKeys, axisNames, figure, grams, moment, moves, verdict } from '../../ui/words';
+import { axisKeys, axisNames, figure, grams, moment, moves } from '../../ui/words';
 
 const OverTime = later(async () => (await import('./OverTime')).OverTime);
 
@@ -96,7 +96,7 @@ export function LogPage() {
                   <td>{moment(batch.at)}</td>
                   <td>{grams(batch.grams)}</td>
                   {axisKeys.map((key) => (
-                    <td key={key} title={verdict(key, batch.axes[key])}>
+                    <td key={key} title={batch.axes[key].verdict}>
                       {figure(batch.axes[key].value)}
                     </td>
                   ))}

@@ -240,6 +240,7 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
           {...scale}
           key={measure.line}
           target={measure.grams}
+          tolerance={measure.tolerance_grams}
           tares
           pours={measure.grams ?? 1}
           accept="It is in"
@@ -308,6 +309,7 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
             {...scale}
             key="reads"
             target={cook.pan.reads_grams ?? cook.pan.sauce_grams}
+            tolerance={cook.pan.tolerance_grams}
             tares={false}
             pours={cook.pan.reads_grams ?? cook.pan.sauce_grams}
             accept="That is what it weighs"

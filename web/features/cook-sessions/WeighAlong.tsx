@@ -10,6 +10,8 @@ import { typedNumber } from '../../ui/words';
 interface Props {
   /** What the scale is to come to; null where anything goes. */
   target: number | null;
+  /** Within so many grams it is on the line. */
+  tolerance?: number;
   hasScale: boolean;
   isStandIn: boolean;
   /** Whether what is on the scale counts as nothing when this begins. */
@@ -22,20 +24,19 @@ interface Props {
   onGrams: (grams: number, isPlanned: boolean) => void;
 }
 
-/** Within this many grams, or this share, it is on the line. */
-const onTheLine = (target: number) => Math.max(1, 0.01 * target);
 const lineAt = 75;
 /** Less than this a scale shows with nothing on it. */
 const noise = 2;
 
-const still = (left: number, target: number): string => {
-  if (Math.abs(left) <= onTheLine(target)) return 'on the line';
+const still = (left: number, tolerance: number): string => {
+  if (Math.abs(left) <= tolerance) return 'on the line';
   return left > 0 ? `${inGrams(left)} to go` : `${inGrams(-left)} over`;
 };
 
 /** Live weight against a line; by hand where there is no scale, or it has fallen silent. */
 export function WeighAlong({
   target,
+  tolerance = 0,
   hasScale,
   isStandIn,
   tares,
@@ -87,7 +88,7 @@ export function WeighAlong({
   const isAsPlanned = typed.trim() === '' && !moved && target !== null && mayBePlanned;
   return (
     <Box>
-      {live !== null && <Live reading={reading} target={target} />}
+      {live !== null && <Live reading={reading} target={target} tolerance={tolerance} />}
       {reading?.says !== undefined && reading.says !== null && (
         <Typography role="status" data-scale-says sx={{ my: 1 }}>
           {reading.says}
@@ -173,7 +174,15 @@ async function pour(amount: number, isOntoEmpty: boolean) {
   }
 }
 
-function Live({ reading, target }: { reading: InstrumentReading | null; target: number | null }) {
+function Live({
+  reading,
+  target,
+  tolerance,
+}: {
+  reading: InstrumentReading | null;
+  target: number | null;
+  tolerance: number;
+}) {
   const live = reading?.value ?? 0;
   const left = target === null ? null : target - live;
   const share = target === null || target <= 0 ? 0 : Math.max(0, Math.min(100, (lineAt * live) / target));
@@ -190,7 +199,7 @@ function Live({ reading, target }: { reading: InstrumentReading | null; target: 
         </Typography>
         {target !== null && left !== null && (
           <Typography component="span" sx={{ fontSize: '1.6rem', fontWeight: 600 }}>
-            {still(left, target)}
+            {still(left, tolerance)}
           </Typography>
         )}
       </Box>

@@ -58,13 +58,13 @@ const panels: readonly (readonly [Panel, string])[] = [
 ];
 
 /** Adding to a finished sauce makes it more: the measured yield grows with it. */
-function apply(draft: Draft, correction: Correction, isFinished: boolean): Draft {
+function apply(draft: Draft, correction: Correction): Draft {
   const added = correction.additions.map((one) => newLine(`${spoken(one.measure)} ${one.name}`));
   const lines = draft.lines.filter((line, index) => line.text.trim() !== '' || index < draft.lines.length - 1);
   return {
     ...draft,
     lines: [...lines, ...added, newLine('')],
-    yield: isFinished ? `${Math.round(correction.batch_millilitres)} ml` : draft.yield,
+    yield: correction.yield ?? draft.yield,
   };
 }
 
@@ -150,13 +150,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
 
   const applyCorrection = useCallback(
     (correction: Correction) => {
-      change((now) => apply(now, correction, report?.basis === 'finished'));
+      change((now) => apply(now, correction));
       setPreviewed(null);
       setSaid(
         `Added ${correction.additions.map((one) => `${spoken(one.measure)} ${one.name}`).join(' and ')}. Undo takes it back.`,
       );
     },
-    [change, report?.basis],
+    [change],
   );
 
   const design = useCallback(
@@ -485,6 +485,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 {panel === 'scale' && (
                   <ScalePanel
                     formula={formula}
+                    usualLoss={kitchen.usual_loss}
                     onPan={(pan) => {
                       set('pan', pan);
                     }}
@@ -494,12 +495,11 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                       await navigate(`/cook/${cook.id}`);
                     }}
                     onPreview={setSidePreview}
-                    onApply={(texts, words, finishedMl) => {
-                      const isFinished = report.basis === 'finished' && finishedMl !== null;
+                    onApply={(texts, words, finished) => {
                       change((now) => ({
                         ...now,
                         lines: relined(now.lines, [...texts, '']),
-                        yield: isFinished ? `${Math.round(finishedMl)} ml` : now.yield,
+                        yield: report.basis === 'finished' ? (finished ?? now.yield) : now.yield,
                       }));
                       setSaid(`${words} Undo takes it back.`);
                     }}

@@ -1,7 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import type { Advice, Correction, Kitchen } from '../../api/client';
 import { quietButton, rowButton, textField } from '../../ui/looks';
-import { axisNames, besides, spoken, steps } from '../../ui/words';
+import { axisNames, besides, spoken } from '../../ui/words';
 
 interface Props {
   advice: Advice | null;
@@ -14,9 +14,6 @@ interface Props {
   /** Sets every line that is not locked; null where there is nothing to solve. */
   onSolve: (() => void) | null;
 }
-
-const saysWhere = (distance: number): string =>
-  distance < 0.125 ? 'then it stands inside every window' : `then ${steps(distance)} off`;
 
 /** What to add, best first. Hover or focus shows on the bars where it would move; a click or Enter adds it. */
 export function Corrections({
@@ -154,7 +151,7 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
           Alt+{index + 1}
         </Box>
         <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
-          {[`first ${half}, stir and taste`, saysWhere(correction.distance_after), ...extra].join(' · ')}
+          {[`first ${half}, stir and taste`, correction.verdict, ...extra].join(' · ')}
         </Box>
       </Box>
     </Box>

@@ -13,11 +13,13 @@ type How = 'to' | 'factor' | 'serves' | 'have';
 
 interface Props {
   formula: Formula;
+  /** The share that is reckoned to stay in the pan. */
+  usualLoss: number;
   onPan: (pan: string | null) => void;
   /** Takes this size to the stove. */
   onCook: (start: CookStart) => Promise<void>;
   onPreview: (axes: Axes | null) => void;
-  onApply: (texts: readonly string[], said: string, finishedMl: number | null) => void;
+  onApply: (texts: readonly string[], said: string, finished: string | null) => void;
 }
 
 const hows: readonly (readonly [How, string])[] = [
@@ -38,7 +40,7 @@ const percent = (error: number | null): string =>
   error === null || Math.abs(error) < 0.5 ? '' : `${error > 0 ? '+' : '−'}${Math.abs(error).toFixed(0)} %`;
 
 /** The recipe at another size, beside what it is now: every line in what can be measured. */
-export function ScalePanel({ formula, onPan, onCook, onPreview, onApply }: Props) {
+export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApply }: Props) {
   const [how, setHow] = useState<How>('to');
   const [values, setValues] = useState<Record<How, string>>({ to: '', factor: '', serves: '', have: '' });
   const [portion, setPortion] = useState('30 ml');
@@ -53,10 +55,10 @@ export function ScalePanel({ formula, onPan, onCook, onPreview, onApply }: Props
         : {
             [how]: value,
             ...(how === 'serves' ? { portion } : {}),
-            loss: loss && how === 'to' ? 0.03 : 0,
+            loss: loss && how === 'to' ? usualLoss : 0,
             hold_back: holdBack,
           },
-    [how, value, portion, loss, holdBack],
+    [how, value, portion, loss, holdBack, usualLoss],
   );
   const wish = useMemo<ScaleWish | null>(() => (size === null ? null : { ...formula, ...size }), [formula, size]);
   const found = useLatest(wish, api.scale);
@@ -191,7 +193,7 @@ export function ScalePanel({ formula, onPan, onCook, onPreview, onApply }: Props
               onApply(
                 sheet.lines.map((line) => line.scaled_text),
                 'The recipe has that size now.',
-                sheet.finished.millilitres,
+                sheet.yield,
               );
             }}
           >

@@ -8,17 +8,12 @@ import { keptCooks } from '../cook-sessions/keptCooks';
 import { Frame } from '../../ui/Frame';
 import { quietButton, textField } from '../../ui/looks';
 import { TextInput } from '../../ui/TextInput';
-import { steps } from '../../ui/words';
 import { TakeIn } from '../imports/TakeIn';
 
 /** Where there is a keyboard, what is typed goes into the list at once; on a phone the board would cover the shelf. */
 const isAtADesk = !window.matchMedia('(pointer: coarse)').matches;
 
-const standing = (sauce: ShelfSauce): string => {
-  const distance = sauce.standing.distance;
-  if (distance === null) return 'no style chosen';
-  return distance < 0.125 ? 'balanced for its style' : `${steps(distance)} off`;
-};
+const standing = (sauce: ShelfSauce): string => (sauce.verdict === '' ? 'no style chosen' : sauce.verdict);
 
 /** All sauces, and the place to start one. */
 export function Shelf() {

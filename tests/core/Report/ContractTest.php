@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-namespace Tests\core\Contract;
+namespace Tests\core\Report;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Contract\AdviceShape;
-use Vinculum\Contract\BalanceShape;
-use Vinculum\Contract\IngredientShape;
 use Vinculum\Correction\Complaint;
 use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Report\AdviceReport;
+use Vinculum\Report\BalanceReport;
+use Vinculum\Report\IngredientReport;
 use Vinculum\Style\StyleBook;
 
 /** The public shapes: every promised key is there, and nothing in them is NaN, infinite or made up. */
@@ -25,7 +25,7 @@ final class ContractTest extends TestCase
     public function test_every_ingredient_has_the_promised_shape(): void
     {
         foreach (Catalogue::shipped()->all() as $ingredient) {
-            $json = IngredientShape::of($ingredient);
+            $json = IngredientReport::of($ingredient)->toArray();
             self::assertSame([], array_diff(array_keys($json['components']), self::COMPONENTS, self::ALSO), $ingredient->key);
             self::assertIsFloat($json['sweet_per_100g']);
             self::assertGreaterThanOrEqual(0.0, $json['shu']);
@@ -41,11 +41,11 @@ final class ContractTest extends TestCase
         foreach ($odd as $lines) {
             foreach ([null, '1 ml', '10 kg', 'zorp'] as $yield) {
                 $balance = Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Us, $yield));
-                $text = json_encode(BalanceShape::of($balance, null, StyleBook::get('ketchup'), Measures::Us), JSON_THROW_ON_ERROR);
+                $text = json_encode(BalanceReport::of($balance, null, StyleBook::get('ketchup'), Measures::Us), JSON_THROW_ON_ERROR);
                 self::assertStringNotContainsString('null,null', $text);
                 foreach (array_slice(StyleBook::all(), 0, 3) as $style) {
                     $advice = CorrectionSetup::for($balance, $style, null, null, 2, null, Catalogue::shipped(), Measures::Us);
-                    self::assertIsString(json_encode(AdviceShape::of($advice, $balance), JSON_THROW_ON_ERROR));
+                    self::assertIsString(json_encode(AdviceReport::of($advice, $balance), JSON_THROW_ON_ERROR));
                 }
             }
         }
@@ -56,7 +56,7 @@ final class ContractTest extends TestCase
         $balance = Balance::of(Formula::fromTexts(['300 g tomatoes', '40 g sugar', '30 g cider vinegar', '6 g salt', '1 g cayenne'], Catalogue::shipped(), Measures::Us));
         foreach (Complaint::keys() as $key) {
             $advice = CorrectionSetup::for($balance, null, Complaint::named($key), null, 3, null, Catalogue::shipped(), Measures::Us);
-            $json = AdviceShape::of($advice, $balance);
+            $json = AdviceReport::of($advice, $balance)->toArray();
             self::assertNotSame([], $json['corrections'], $key);
             foreach ($json['corrections'] as $correction) {
                 self::assertLessThan($json['distance_before'], $correction['distance_after'], $key);

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\CookSession;
+
+use Vinculum\Cooking\MethodStep;
+use Vinculum\Keeping\Caution;
+use Vinculum\Keeping\StepCautions;
+
+/** One thing to do at the stove. */
+final readonly class Move
+{
+    /**
+     * @param 'pan-empty'|'measure'|'step'|'pan-reads'|'cool'|'readings'|'fill' $kind
+     * @param string|null                                                       $stage    that it belongs to
+     * @param MeasureTask|null                                                  $measure  what is measured out
+     * @param string|null                                                       $take     the spoon that is taken up for it
+     * @param MethodStep|null                                                   $step     of the method
+     * @param int|null                                                          $number   of that step, from 0
+     * @param list<Caution>                                                     $cautions
+     */
+    private function __construct(public string $kind, public ?string $stage, public bool $isDone, public ?MeasureTask $measure = null, public ?string $take = null, public ?MethodStep $step = null, public ?int $number = null, public array $cautions = []) {}
+
+    /**
+     * A cook from beginning to end. A pan that is boiled down is weighed empty first, and again when the heat goes off:
+     * after the last step at the hob, or before the jars where there is a yield but no method.
+     *
+     * @return list<self>
+     */
+    public static function all(CookPlan $plan, CookRecord $record): array
+    {
+        $isBoiled = $plan->isBoiledDown();
+        $moves = $isBoiled ? [new self('pan-empty', null, $record->panEmpty !== null)] : [];
+        $contents = implode(', ', array_map(static fn(MeasureTask $item): string => $item->name, $plan->items));
+        $steps = $plan->steps();
+        $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
+        $lastHot = $hot === [] ? ($isBoiled ? count($steps) : null) : max($hot);
+        $off = [...($isBoiled ? [new self('pan-reads', null, $record->panReads !== null)] : []), new self('cool', null, $record->heatOff !== null)];
+        [$at, $spoon, $isHot] = [0, null, false];
+        foreach ($plan->stages as $number => $cooked) {
+            $title = $cooked->stage->title;
+            foreach (array_filter($plan->items, static fn(MeasureTask $item): bool => $item->stage === $number) as $item) {
+                $needed = MeasuringOrder::spoon($item->measure);
+                $moves[] = new self('measure', $title, isset($record->actual[$item->line]), measure: $item, take: $needed === $spoon ? null : $needed);
+                $spoon = $needed;
+            }
+            foreach ($cooked->stage->steps as $step) {
+                $isDone = ($record->steps[$at]['done'] ?? null) !== null;
+                $moves[] = new self('step', $title, $isDone, step: $step, number: $at, cautions: StepCautions::for($step->text, $isHot, $contents));
+                $isHot = $isHot || $step->isAtTheHob();
+                $moves = $at === $lastHot ? [...$moves, ...$off] : $moves;
+                ++$at;
+            }
+        }
+
+        return [
+            ...$moves,
+            ...($lastHot === $at ? $off : []),
+            new self('readings', null, $record->ph !== null || $record->solids !== null),
+            new self('fill', null, $record->finished !== null),
+        ];
+    }
+}

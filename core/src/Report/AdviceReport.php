@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Correction\Advice;
+use Vinculum\Correction\Alternative;
+use Vinculum\Correction\Correction;
+use Vinculum\Correction\StepCost;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+
+/** What to add, what else can be done, and what one step costs of each thing that may be added. */
+final readonly class AdviceReport extends Report
+{
+    /** Steps on another axis from which a lever's side effect is told. */
+    private const NOTICED = 0.1;
+
+    /**
+     * @param array<string, AxisReport>                                                                                   $before         by axis
+     * @param float                                                                                                       $distanceBefore in steps
+     * @param list<CorrectionReport>                                                                                      $corrections    the best first
+     * @param list<string>                                                                                                $notes
+     * @param list<array{kind: string, says: string, grams: float|null, distance_after: float|null}>                      $otherWays
+     * @param list<array{ingredient: string, name: string, axis: string, grams: float, measure: string, also: \stdClass}> $levers         the strongest first
+     */
+    private function __construct(public array $before, public float $distanceBefore, public array $corrections, public array $notes, public array $otherWays, public array $levers) {}
+
+    /** @param list<string>|null $notes those on the whole answer; the advice's own when null */
+    public static function of(Advice $advice, Balance $balance, Measures $measures = Measures::Us, ?array $notes = null): self
+    {
+        return new self(
+            AxisReport::all($balance->axes, $advice->target),
+            $advice->distanceBefore,
+            array_map(static fn(Correction $correction): CorrectionReport => CorrectionReport::of($correction, $advice->target, $balance), $advice->corrections),
+            $notes ?? $advice->notes,
+            array_map(static fn(Alternative $way): array => ['kind' => $way->kind, 'says' => $way->says, 'grams' => $way->grams, 'distance_after' => $way->distanceAfter], $advice->otherWays),
+            self::levers($advice, $balance, Spoons::of($measures)),
+        );
+    }
+
+    /** @return list<array{ingredient: string, name: string, axis: string, grams: float, measure: string, also: \stdClass}> */
+    private static function levers(Advice $advice, Balance $balance, Spoons $spoons): array
+    {
+        $levers = [];
+        foreach ($balance->mixture->grams() > 0.0 ? $advice->candidates : [] as $candidate) {
+            $cost = StepCost::in($balance->load(), $candidate);
+            if ($cost !== null) {
+                $ingredient = $candidate->ingredient;
+                $levers[] = [
+                    'ingredient' => $ingredient->key,
+                    'name' => $ingredient->name,
+                    'axis' => $cost->axis->value,
+                    'grams' => $cost->grams,
+                    'measure' => $ingredient->measure($cost->grams, $spoons),
+                    'also' => (object) array_filter($cost->also, static fn(float $steps): bool => abs($steps) >= self::NOTICED),
+                ];
+            }
+        }
+        usort($levers, static fn(array $one, array $other): int => $one['grams'] <=> $other['grams']);
+
+        return $levers;
+    }
+}

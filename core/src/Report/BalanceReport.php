@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Estimate;
+use Vinculum\Balance\Shares;
+use Vinculum\Balance\UncertaintyAdvice;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Volume;
+use Vinculum\Cooking\CookedStage;
+use Vinculum\Keeping\Cautions;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Verdict;
+use Vinculum\Style\StyleFamily;
+
+/** Where a sauce stands, with everything that follows from it. */
+final readonly class BalanceReport extends Report
+{
+    /**
+     * @param 'mixed'|'finished'                                                       $basis
+     * @param list<LineReport>                                                         $lines
+     * @param array{class: string, from: string, starch_percent_of_water: float}       $body
+     * @param array<string, AxisReport>                                                $axes      by axis
+     * @param float                                                                    $noseHeat  in 100 g
+     * @param float|null                                                               $distance  from the style, in steps
+     * @param list<string>                                                             $allergens
+     * @param list<string>                                                             $diets     that it certainly fits
+     * @param list<CautionReport>                                                      $cautions
+     * @param list<string>                                                             $notes
+     * @param array{grams: float, millilitres: float, axes: array<string, AxisReport>}|null $mixed the same lines before cooking
+     * @param array<string, list<array{line: int, share: float}>>                      $shares    which line brings how much of each axis, the largest first
+     * @param array<string, list<array{line: int, share: float}>>                      $doubt     which line brings how much of the uncertainty of each axis
+     * @param string|null                                                              $doubtAdvice what would make it surer
+     * @param array<string, BandReport>                                                $bands     of the other figures, by name
+     * @param list<StageReport>                                                        $stages
+     */
+    private function __construct(
+        public ?string $title,
+        public ?string $style,
+        public Measures $measures,
+        public string $basis,
+        public array $lines,
+        public BatchFigures $batch,
+        public array $body,
+        public array $axes,
+        public RatiosReport $ratios,
+        public ?EstimateReport $ph,
+        public ?EstimateReport $waterActivity,
+        public float $noseHeat,
+        public ?float $distance,
+        public array $allergens,
+        public array $diets,
+        public array $cautions,
+        public array $notes,
+        public ?array $mixed,
+        public array $shares,
+        public ?PartsReport $parts,
+        public array $doubt,
+        public ?string $doubtAdvice,
+        public array $bands,
+        public string $verdict,
+        public array $stages,
+    ) {}
+
+    /**
+     * @param Target|null           $own        where this cook likes the family to stand, as far as tastings tell
+     * @param array<string, float>  $tellsApart steps that this cook can tell apart, by axis
+     * @param list<string>          $notes      on how it was read and cooked; those on the balance follow
+     * @param list<CookedStage>     $stages
+     */
+    public static function of(Balance $balance, ?string $title, ?StyleFamily $style, Measures $measures, ?Target $own = null, array $tellsApart = [], array $notes = [], array $stages = []): self
+    {
+        $body = $balance->body;
+        $distance = $style?->target->distance($balance->taste);
+
+        return new self(
+            $title,
+            $style?->key,
+            $measures,
+            $balance->isFinished ? 'finished' : 'mixed',
+            array_map(static fn(ResolvedLine $line): LineReport => LineReport::of($line, $balance->formula->catalogue), $balance->formula->lines),
+            BatchFigures::of($balance),
+            ['class' => $body->class, 'from' => $body->from, 'starch_percent_of_water' => $body->starchPercentOfWater],
+            AxisReport::all($balance->axes, $style?->target, $own, $tellsApart),
+            RatiosReport::of($balance),
+            EstimateReport::of($balance->ph),
+            EstimateReport::of($balance->waterActivity),
+            $balance->mixture->percent(Component::NoseHeat),
+            $distance,
+            $balance->allergens(),
+            $balance->diets(),
+            CautionReport::all(Cautions::for($balance)),
+            [...$notes, ...$balance->notes],
+            self::mixed($balance, $style?->target, $own),
+            array_map(self::byLine(...), Shares::of($balance->formula)->byAxis),
+            PartsReport::of($balance->formula),
+            array_map(static fn(Estimate $estimate): array => self::byLine($estimate->mainShares()), $balance->axes),
+            UncertaintyAdvice::for($balance)?->words($balance->formula),
+            array_map(BandReport::of(...), $balance->figures),
+            Verdict::onTheWhole($distance),
+            array_map(StageReport::of(...), $stages),
+        );
+    }
+
+    /** @return array{grams: float, millilitres: float, axes: array<string, AxisReport>}|null */
+    private static function mixed(Balance $balance, ?Target $style, ?Target $own): ?array
+    {
+        $mixed = $balance->asMixed();
+
+        return $mixed === null ? null : ['grams' => $mixed->mixture->grams(), 'millilitres' => Volume::millilitres($mixed->mixture), 'axes' => AxisReport::all($mixed->axes, $style, $own)];
+    }
+
+    /**
+     * @param array<int, float> $shares by line from 0
+     *
+     * @return list<array{line: int, share: float}> by line from 1
+     */
+    private static function byLine(array $shares): array
+    {
+        return array_map(static fn(int $line, float $share): array => ['line' => $line + 1, 'share' => $share], array_keys($shares), $shares);
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Comparison\Comparison;
+use Vinculum\Comparison\LineChange;
+use Vinculum\Sensory\Target;
+
+/** Two states of a sauce side by side: which lines changed, and how the taste moved with them. */
+final readonly class ComparisonReport extends Report
+{
+    /**
+     * @param list<string>              $changes
+     * @param list<array{ingredient: string|null, name: string|null, before: string|null, after: string|null, grams_before: float, grams_after: float, says: string|null}> $lines
+     * @param array<string, float>      $steps       by axis
+     * @param array<string, AxisReport> $axesBefore  by axis
+     * @param array<string, AxisReport> $axesAfter   by axis
+     * @param array{grams: float}       $batchBefore
+     * @param array{grams: float}       $batchAfter
+     */
+    private function __construct(public string $says, public array $changes, public array $lines, public array $steps, public array $axesBefore, public array $axesAfter, public array $batchBefore, public array $batchAfter) {}
+
+    public static function of(Comparison $comparison, Balance $before, Balance $after, ?Target $target): self
+    {
+        return new self(
+            $comparison->words(),
+            $comparison->says,
+            array_map(static fn(LineChange $line): array => [
+                'ingredient' => $line->ingredient?->key,
+                'name' => $line->ingredient?->name,
+                'before' => $line->before,
+                'after' => $line->after,
+                'grams_before' => $line->gramsBefore,
+                'grams_after' => $line->gramsAfter,
+                'says' => $line->says,
+            ], $comparison->lines),
+            $comparison->steps,
+            AxisReport::all($before->axes, $target),
+            AxisReport::all($after->axes, $target),
+            ['grams' => $before->mixture->grams()],
+            ['grams' => $after->mixture->grams()],
+        );
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\MeasuredYield;
+use Vinculum\Chemistry\Volume;
+use Vinculum\Correction\Addition;
+use Vinculum\Correction\Correction;
+use Vinculum\Quantity\Amount;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Verdict;
+
+/** A way to mend a batch: what to add, half of it first, and where that leaves it. */
+final readonly class CorrectionReport extends Report
+{
+    /**
+     * @param list<array{ingredient: string, name: string, grams: float, measure: string, first_dose_grams: float, first_dose: string}> $additions
+     * @param array<string, AxisReport>                                                                                                  $after     by axis
+     * @param float                                                                                                                      $distanceAfter in steps
+     * @param string                                                                                                                     $verdict   on the whole, afterwards
+     * @param list<string>                                                                                                               $sideEffects
+     * @param list<string>                                                                                                               $allergensAdded
+     * @param string|null                                                                                                                $yield     as it then reads, for what is added to a finished sauce makes it more
+     */
+    private function __construct(
+        public array $additions,
+        public array $after,
+        public float $distanceAfter,
+        public string $verdict,
+        public float $addedGrams,
+        public float $batchGrams,
+        public float $batchMillilitres,
+        public array $sideEffects,
+        public array $allergensAdded,
+        public ?string $yield,
+    ) {}
+
+    public static function of(Correction $correction, Target $target, Balance $balance): self
+    {
+        $added = array_map(static fn(Addition $one): ResolvedLine => ResolvedLine::ofGrams($one->ingredient, Amount::within($one->grams, $one->ingredient->texture->deviation())), $correction->additions);
+
+        return new self(
+            array_map(static fn(Addition $one): array => [
+                'ingredient' => $one->ingredient->key,
+                'name' => $one->ingredient->name,
+                'grams' => $one->grams,
+                'measure' => $one->measure,
+                'first_dose_grams' => $one->firstDoseGrams,
+                'first_dose' => $one->firstDose,
+            ], $correction->additions),
+            AxisReport::all($balance->axesAfter($added), $target),
+            $correction->distanceAfter,
+            Verdict::afterwards($correction->distanceAfter),
+            $correction->addedGrams,
+            $correction->mixture->grams(),
+            Volume::millilitres($correction->mixture),
+            $correction->sideEffects,
+            $correction->allergensAdded,
+            $balance->isFinished ? MeasuredYield::written($correction->mixture->grams()) : null,
+        );
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Balance\Formula;
+use Vinculum\Correction\Design;
+use Vinculum\Correction\DesignedLine;
+use Vinculum\Quantity\Measures;
+
+/** The amounts found for the free lines of a formula, and the recipe as it then reads. */
+final readonly class DesignReport extends Report
+{
+    /**
+     * @param list<string>                                                                                      $texts      the whole recipe
+     * @param list<array{ingredient: string, name: string, grams: float, measure: string, reason: string}> $lines      the free ones
+     * @param float                                                                                             $distance   from the target, in steps
+     * @param array<string, float>                                                                              $tastes     by axis, in its unit
+     * @param list<string>                                                                                      $hindrances
+     */
+    private function __construct(public array $texts, public array $lines, public float $distance, public array $tastes, public array $hindrances) {}
+
+    public static function of(Design $design, Formula $formula, Measures $measures): self
+    {
+        return new self(
+            $design->written($formula, $measures),
+            array_map(static fn(DesignedLine $line): array => ['ingredient' => $line->ingredient->key, 'name' => $line->ingredient->name, 'grams' => $line->grams, 'measure' => $line->measure, 'reason' => $line->reason], $design->lines),
+            $design->distance,
+            $design->taste->byAxis(),
+            $design->hindrances,
+        );
+    }
+}

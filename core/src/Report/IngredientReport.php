@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Chemistry\Component;
+use Vinculum\Ingredient\Grade;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Amount;
+use Vinculum\Sensory\TasteLoad;
+
+/** An ingredient in full, as the catalogue has it: grams in 100 g, g/ml, mEq. */
+final readonly class IngredientReport extends Report
+{
+    /** Grams in 100 g that are part of what is listed beside them. */
+    private const CARRIED = ['phosphoric', 'solubles'];
+
+    /**
+     * @param list<string>          $aliases
+     * @param list<string>          $roles
+     * @param array<string, float>  $components grams in 100 g
+     * @param float                 $shu        Scoville heat units
+     * @param \stdClass             $forms
+     * @param \stdClass             $units      grams of one, by its word
+     * @param list<string>          $allergens
+     * @param list<string>          $diets      that it fits
+     * @param array<string, string> $grades     by figure
+     * @param list<string>          $sources    in words
+     */
+    private function __construct(
+        public string $key,
+        public string $name,
+        public array $aliases,
+        public array $roles,
+        public array $components,
+        public float $sweetPer100g,
+        public float $shu,
+        public float $noseHeatPer100g,
+        public float $sidMeqPer100g,
+        public ?float $ph,
+        public ?float $density,
+        public \stdClass $forms,
+        public \stdClass $units,
+        public array $allergens,
+        public array $diets,
+        public array $grades,
+        public array $sources,
+    ) {}
+
+    public static function of(Ingredient $ingredient): self
+    {
+        $load = TasteLoad::of($ingredient->mixture);
+        $isPart = static fn(float $grams, string $component): bool => $grams > 0.0 && (Component::from($component)->isMass() || in_array($component, self::CARRIED, true));
+
+        return new self(
+            $ingredient->key,
+            $ingredient->name,
+            $ingredient->aliases,
+            $ingredient->roles,
+            array_filter($ingredient->mixture->amounts(), $isPart, ARRAY_FILTER_USE_BOTH),
+            $load->sweet,
+            $load->heat / 100.0,
+            $ingredient->mixture->get(Component::NoseHeat),
+            $ingredient->mixture->get(Component::StrongIonDifference),
+            $ingredient->ph,
+            $ingredient->density,
+            (object) $ingredient->forms,
+            (object) array_map(static fn(Amount $unit): array => ['grams' => $unit->value, 'sd' => $unit->deviation], $ingredient->units),
+            $ingredient->allergens,
+            $ingredient->diets(),
+            array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
+            $ingredient->sourcesInWords(),
+        );
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Recipe\Resolution\Mend;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+
+/** A line as it was understood: what it is, how much, how sure, and how it could be said more surely. */
+final readonly class LineReport extends Report
+{
+    /**
+     * @param string|null                             $ingredient   key in the catalogue
+     * @param list<string>                            $alternatives keys
+     * @param list<string>                            $tags
+     * @param array{int, int}|null                    $amount       where in the text its amount stands, in UTF-16 units as a browser counts them
+     * @param list<array{says: string, text: string}> $choices      the line as it could read
+     */
+    private function __construct(
+        public string $text,
+        public ?string $ingredient,
+        public ?BandReport $grams,
+        public ?float $millilitres,
+        public string $status,
+        public ?string $sure,
+        public ?string $note,
+        public ?string $name,
+        public array $alternatives,
+        public array $tags,
+        public ?string $writtenName,
+        public ?array $amount,
+        public array $choices,
+    ) {}
+
+    public static function of(ResolvedLine $line, ?Catalogue $catalogue): self
+    {
+        return new self(
+            $line->text,
+            $line->ingredient?->key,
+            $line->grams === null ? null : BandReport::of($line->grams),
+            $line->millilitres,
+            $line->status->value,
+            $line->sure?->value,
+            $line->note,
+            $line->ingredient?->name,
+            $line->alternatives,
+            $line->tags,
+            $line->writtenName,
+            self::span($line),
+            $catalogue === null ? [] : array_map(static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text], Mend::for($line, $catalogue)),
+        );
+    }
+
+    /** @return array{int, int}|null */
+    private static function span(ResolvedLine $line): ?array
+    {
+        $at = $line->amountText === '' ? false : strpos($line->text, $line->amountText);
+        if ($at === false) {
+            return null;
+        }
+        $units = static fn(string $text): int => intdiv(strlen(mb_convert_encoding($text, 'UTF-16LE', 'UTF-8')), 2);
+        $start = $units(substr($line->text, 0, $at));
+
+        return [$start, $start + $units($line->amountText)];
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\CookSession\CookPlan;
+use Vinculum\CookSession\CookRecord;
+use Vinculum\CookSession\MeasureTask;
+use Vinculum\CookSession\Move;
+use Vinculum\Quantity\Spoons;
+
+/** One thing to do at the stove, told in full. */
+final readonly class MoveReport extends Report
+{
+    /**
+     * @param array<string, mixed>|null $measure
+     * @param array<string, mixed>|null $step
+     * @param list<CautionReport>       $cautions
+     */
+    private function __construct(public string $kind, public ?string $stage, public bool $done, public ?array $measure, public ?array $step, public array $cautions) {}
+
+    public static function of(Move $move, CookPlan $plan, CookRecord $record, Spoons $spoons): self
+    {
+        return new self(
+            $move->kind,
+            $move->stage,
+            $move->isDone,
+            $move->measure === null ? null : self::measure($move->measure, $move->take, $plan, $record, $spoons),
+            $move->step === null ? null : self::step($move, $record),
+            CautionReport::all($move->cautions),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function step(Move $move, CookRecord $record): array
+    {
+        $times = $record->steps[$move->number ?? -1] ?? ['started' => null, 'done' => null];
+
+        return [...($move->step === null ? [] : StepReport::of($move->step)->toArray()), 'number' => $move->number, 'started' => new Exact($times['started']), 'done' => new Exact($times['done'])];
+    }
+
+    /** @return array<string, mixed> */
+    private static function measure(MeasureTask $task, ?string $take, CookPlan $plan, CookRecord $record, Spoons $spoons): array
+    {
+        $grams = $plan->target($task->line, $record);
+        $isChanged = isset($record->changed[$task->line]);
+        $measure = $isChanged && $grams !== null ? $plan->words($task->line, $grams, $spoons) : $task->measure;
+
+        return [
+            'line' => $task->line + 1,
+            'name' => $task->name,
+            'grams' => $grams,
+            'measure' => $measure,
+            'says' => $task->says($measure),
+            'take' => $take,
+            'note' => $task->note,
+            'actual_grams' => $record->actual[$task->line] ?? null,
+            'changed' => $isChanged,
+            'tolerance_grams' => MeasureTask::tolerance($grams),
+        ];
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Chemistry\Component;
+use Vinculum\Correction\Candidate;
+use Vinculum\Correction\StepCost;
+use Vinculum\Ingredient\Grade;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Sensory\Taste;
+
+/** An ingredient as the pantry shows it: what it does, what it is made of at a glance, and what a step of it costs in a litre. */
+final readonly class PantryItemReport extends Report
+{
+    /**
+     * @param list<string>                                            $roles
+     * @param array<string, float>                                    $parts     grams in 100 g
+     * @param array<string, float>                                    $tastes    by axis, in its unit
+     * @param array{axis: string, grams: float, measure: string}|null $lever
+     * @param list<string>                                            $allergens
+     * @param list<string>                                            $diets     that it fits
+     * @param \stdClass                                               $grades    by figure
+     * @param list<string>                                            $sources   in words
+     */
+    private function __construct(
+        public string $key,
+        public string $name,
+        public array $roles,
+        public bool $own,
+        public array $parts,
+        public array $tastes,
+        public float $noseHeat,
+        public ?float $ph,
+        public ?array $lever,
+        public array $allergens,
+        public array $diets,
+        public \stdClass $grades,
+        public array $sources,
+    ) {}
+
+    public static function of(Ingredient $ingredient, Measures $measures): self
+    {
+        $mixture = $ingredient->mixture;
+        $sum = static fn(string ...$components): float => array_sum(array_map(static fn(string $one): float => $mixture->get(Component::from($one)), $components));
+        $cost = StepCost::in(StepCost::referenceLitre(), Candidate::of($ingredient));
+
+        return new self(
+            $ingredient->key,
+            $ingredient->name,
+            $ingredient->roles,
+            $ingredient->isOwn(),
+            [
+                'water' => $sum('water'),
+                'sugars' => $sum('sweetener', ...Component::sugars()),
+                'acids' => $sum(...Component::acids()),
+                'salts' => $sum('salt', 'other_salts'),
+                'fat' => $sum('fat'),
+                'protein' => $sum('protein', 'glutamate', 'aspartate', 'imp', 'gmp', 'amp'),
+                'starch' => $sum('starch', 'fibre'),
+                'alcohol' => $sum('ethanol'),
+                'other' => $sum('other'),
+            ],
+            Taste::ofMixture($mixture)->byAxis(),
+            $mixture->get(Component::NoseHeat),
+            $ingredient->ph,
+            $cost === null ? null : ['axis' => $cost->axis->value, 'grams' => $cost->grams, 'measure' => $ingredient->measure($cost->grams, Spoons::of($measures))],
+            $ingredient->allergens,
+            $ingredient->diets(),
+            (object) array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
+            $ingredient->sourcesInWords(),
+        );
+    }
+}

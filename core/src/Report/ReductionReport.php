@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Balance\MeasuredYield;
+use Vinculum\Chemistry\Solids;
+use Vinculum\Chemistry\Volume;
+use Vinculum\Cooking\Heat;
+use Vinculum\Cooking\Pan;
+use Vinculum\Cooking\Reduction;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
+
+/** Boiling down: how much water, how long, and how the axes move on the way. */
+final readonly class ReductionReport extends Report
+{
+    /** The scale is read to the hundredth. */
+    private const SCALE_DEVIATION = 0.01;
+
+    /**
+     * @param array{value: float, low: float, high: float}|null                                        $minutes null where the pan is not known
+     * @param array{key: string, cooks: int, uncertain_percent: float}                                 $heat
+     * @param array<string, float>                                                                     $changeSteps by axis
+     * @param array<string, float|null>                                                                $offBySteps  outside the cook's own target, else the style's
+     * @param list<array{grams: float, millilitres: float, steps: array<string, float>}>               $curve
+     * @param list<string>                                                                             $warnings
+     * @param array<string, AxisReport>                                                                $after       by axis
+     */
+    private function __construct(
+        public float $evaporateGrams,
+        public float $panReadsGrams,
+        public float $millilitres,
+        public float $dissolvedSolidsPercent,
+        public ?array $minutes,
+        public array $heat,
+        public array $changeSteps,
+        public array $offBySteps,
+        public array $curve,
+        public array $warnings,
+        public array $after,
+    ) {}
+
+    /** @param Formula $formula the sauce that is boiled down */
+    public static function of(Reduction $plan, Formula $formula, ?Pan $pan, Heat $heat, ?Target $style, ?Target $own): self
+    {
+        $taste = Taste::ofMixture($plan->after);
+        $grams = $plan->after->grams();
+        $target = $own ?? $style;
+        $after = Balance::of($formula->cookedTo(MeasuredYield::estimated($grams, self::SCALE_DEVIATION * $grams)));
+
+        return new self(
+            $plan->waterToLose,
+            $grams,
+            Volume::millilitres($plan->after),
+            Solids::dissolvedPercent($plan->after),
+            $pan?->squareMetres === null ? null : $heat->minutes($plan->waterToLose, $pan->squareMetres),
+            ['key' => $heat->key, 'cooks' => $heat->cooks, 'uncertain_percent' => 100.0 * $heat->uncertain],
+            Taste::ofMixture($plan->before)->stepsTo($taste),
+            Axis::each(static fn(Axis $axis): ?float => $target?->window($axis)?->off($axis, $taste->on($axis))),
+            $plan->curve(),
+            $plan->warnings,
+            AxisReport::all($after->axes, $style, $own),
+        );
+    }
+}

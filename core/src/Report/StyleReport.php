@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\TargetRange;
+use Vinculum\Style\StyleFamily;
+
+/** A style family with its windows. */
+final readonly class StyleReport extends Report
+{
+    /**
+     * @param array<string, array{float, float}> $windows    by axis, in its unit
+     * @param list<string>                       $correctors
+     */
+    private function __construct(
+        public string $key,
+        public string $name,
+        public array $windows,
+        public int $references,
+        public string $source,
+        public string $base,
+        public array $correctors,
+        public string $body,
+        public string $schools,
+    ) {}
+
+    public static function of(StyleFamily $style): self
+    {
+        return new self(
+            $style->key,
+            $style->name,
+            array_map(static fn(TargetRange $window): array => [$window->low, $window->high], array_filter(Axis::each($style->target->window(...)))),
+            $style->references,
+            $style->source,
+            $style->base,
+            $style->correctors,
+            $style->body,
+            $style->schools,
+        );
+    }
+}

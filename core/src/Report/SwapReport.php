@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Target;
+use Vinculum\Substitution\Swap;
+use Vinculum\Substitution\SwapAddition;
+
+/** What can take a line's place: how much, what makes up for the rest, how the sauce changes, and the lines as they then read. */
+final readonly class SwapReport extends Report
+{
+    /**
+     * @param list<array{ingredient: string, grams: float, measure: string, name: string}> $compensations
+     * @param array<string, float>                                                          $changeSteps   by axis
+     * @param list<string>                                                                  $allergensAdded
+     * @param list<string>                                                                  $allergensRemoved
+     * @param list<string>                                                                  $dietsGained
+     * @param list<string>                                                                  $dietsLost
+     * @param float                                                                         $kinship       of aroma, 0 to 1
+     * @param array<string, AxisReport>                                                     $after         by axis
+     * @param list<array{line: int, text: string}>                                          $edits         lines from 1 as they then read
+     * @param list<string>                                                                  $added         new lines
+     */
+    private function __construct(
+        public string $ingredient,
+        public float $grams,
+        public string $measure,
+        public array $compensations,
+        public array $changeSteps,
+        public float $residualSteps,
+        public array $allergensAdded,
+        public array $allergensRemoved,
+        public array $dietsGained,
+        public ?string $note,
+        public string $name,
+        public array $dietsLost,
+        public float $kinship,
+        public ?string $mainAxis,
+        public array $after,
+        public array $edits,
+        public array $added,
+    ) {}
+
+    public static function of(Swap $swap, Formula $formula, ?Target $target, Measures $measures): self
+    {
+        [$edits, $added] = $swap->written($formula, $measures);
+
+        return new self(
+            $swap->ingredient->key,
+            $swap->grams,
+            $swap->measure,
+            array_map(static fn(SwapAddition $one): array => ['ingredient' => $one->ingredient->key, 'grams' => $one->grams, 'measure' => $one->measure, 'name' => $one->ingredient->name], $swap->compensations),
+            $swap->changeSteps,
+            $swap->residual,
+            $swap->allergensAdded,
+            $swap->allergensRemoved,
+            $swap->dietsGained,
+            $swap->notes === [] ? null : implode('; ', $swap->notes),
+            $swap->ingredient->name,
+            $swap->dietsLost,
+            $swap->kinship,
+            $swap->mainAxis?->value,
+            AxisReport::all(Balance::of($swap->applied($formula))->axes, $target),
+            array_map(static fn(int $line, string $text): array => ['line' => $line + 1, 'text' => $text], array_keys($edits), $edits),
+            $added,
+        );
+    }
+}

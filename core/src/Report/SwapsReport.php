@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Balance\Formula;
+use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Target;
+use Vinculum\Substitution\Swap;
+
+/** What can take the place of one line, the best first. */
+final readonly class SwapsReport extends Report
+{
+    /**
+     * @param int              $line       from 1
+     * @param list<SwapReport> $candidates
+     */
+    private function __construct(public int $line, public ?string $ingredient, public ?string $name, public float $grams, public array $candidates) {}
+
+    /**
+     * @param int        $line  from 0
+     * @param list<Swap> $swaps
+     */
+    public static function of(Formula $formula, int $line, array $swaps, ?Target $target, Measures $measures): self
+    {
+        $old = $formula->lines[$line];
+
+        return new self($line + 1, $old->ingredient?->key, $old->ingredient?->name, $old->grams->value ?? 0.0, array_map(static fn(Swap $swap): SwapReport => SwapReport::of($swap, $formula, $target, $measures), $swaps));
+    }
+}

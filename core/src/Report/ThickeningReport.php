@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Cooking\Thickening;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+
+/** One way to thicken a sauce. */
+final readonly class ThickeningReport extends Report
+{
+    /**
+     * @param string|null          $mind        what a sharp sauce does to it
+     * @param array<string, float> $changeSteps by axis
+     * @param list<string>         $allergens
+     */
+    private function __construct(
+        public string $ingredient,
+        public string $name,
+        public float $grams,
+        public string $measure,
+        public float $slurryWaterGrams,
+        public string $how,
+        public ?string $mind,
+        public array $changeSteps,
+        public array $allergens,
+    ) {}
+
+    /**
+     * @param list<Thickening> $ways
+     *
+     * @return list<self>
+     */
+    public static function all(array $ways, Measures $measures): array
+    {
+        $spoons = Spoons::of($measures);
+
+        return array_map(static function (Thickening $way) use ($spoons): self {
+            $density = $way->ingredient->density;
+
+            return new self($way->ingredient->key, $way->ingredient->name, $way->grams, $spoons->words($spoons->nearest($way->grams, $density), $density), $way->slurryWater, $way->how, $way->mind, $way->changeSteps, $way->ingredient->allergens);
+        }, $ways);
+    }
+}

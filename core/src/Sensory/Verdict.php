@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Sensory;
+
+/** What a distance from a target comes to in a cook's words. */
+final class Verdict
+{
+    /** Closer than this nobody calls it anything but right, in steps. */
+    private const RIGHT = 0.05;
+    /** The distance up to which each word holds, in steps. */
+    private const WORDS = ['a touch' => 1.0, 'a little' => 2.5, 'clearly' => 5.0, 'far' => INF];
+    private const TOO_MUCH = ['sweet' => 'too sweet', 'sour' => 'too sharp', 'salt' => 'too salty', 'umami' => 'too savoury', 'heat' => 'too hot'];
+    private const TOO_LITTLE = ['sweet' => 'not sweet enough', 'sour' => 'not sharp enough', 'salt' => 'not salty enough', 'umami' => 'not savoury enough', 'heat' => 'not hot enough'];
+    /** As far off in all as no tongue tells from balanced: half the least gain for which something is added. */
+    private const BALANCED = 0.125;
+
+    /**
+     * "a little too sharp", "about right"; nothing where there is no target.
+     *
+     * @param float|null $off        steps outside the target, negative below it
+     * @param float      $tellsApart steps that this cook can tell apart, as far as that is known
+     */
+    public static function on(Axis $axis, ?float $off, float $tellsApart = 0.0): string
+    {
+        if ($off === null) {
+            return '';
+        }
+        if (abs($off) < max(self::RIGHT, $tellsApart)) {
+            return 'about right';
+        }
+        foreach (self::WORDS as $word => $most) {
+            if (abs($off) < $most) {
+                break;
+            }
+        }
+
+        return $word . ' ' . ($off > 0.0 ? self::TOO_MUCH : self::TOO_LITTLE)[$axis->value];
+    }
+
+    /**
+     * "balanced for its style", "2.3 steps off"; nothing where there is no target.
+     *
+     * @param float|null $distance √Σ off², in steps
+     */
+    public static function onTheWhole(?float $distance): string
+    {
+        return match (true) {
+            $distance === null => '',
+            $distance < self::BALANCED => 'balanced for its style',
+            default => sprintf('%.1f %s off', $distance, abs($distance - 1.0) < 0.05 ? 'step' : 'steps'),
+        };
+    }
+
+    /** The same for where an addition leaves it: "then it stands inside every window", "then 1.2 steps off". */
+    public static function afterwards(float $distance): string
+    {
+        return 'then ' . ($distance < self::BALANCED ? 'it stands inside every window' : self::onTheWhole($distance));
+    }
+}
