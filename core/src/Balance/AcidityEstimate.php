@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Vinculum\Balance;
 
 use Vinculum\Chemistry\Acidity;
+use Vinculum\Chemistry\AcidityFacts;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Amount;
 use Vinculum\Recipe\Resolution\LineStatus;
@@ -48,7 +49,7 @@ final readonly class AcidityEstimate
         $milk = self::milkUpward($formula, $ph);
         $at = static fn(float $more): float => Acidity::ph($mixture->with(Component::StrongIonDifference, $mixture->get(Component::StrongIonDifference) + $more)) ?? $ph;
         [$least, $most] = self::betweenItsParts($formula);
-        $half = FactsFile::named('acidity')['ph']->number('least_half_band');
+        $half = Facts::of(AcidityFacts::class)->ph->leastHalfBand;
         $low = min($ph - $half, max($least, $at($charge->low)));
         // no mixture is surely more acid than every acid part of it
         $high = max($ph + $half, min($most, $at(hypot($charge->high, $milk))), self::mostAcidPart($formula) ?? $ph);
@@ -62,7 +63,7 @@ final readonly class AcidityEstimate
      */
     private static function hiddenBy(Formula $formula, Mixture $mixture): ?string
     {
-        $facts = FactsFile::named('acidity')['unknown'];
+        $facts = Facts::of(AcidityFacts::class)->unknown;
         [$unread, $hiding, $protein, $buffering] = [[], [], 0.0, 0.0];
         foreach ($formula->ingredientLines() as $line) {
             if ($line->status === LineStatus::Unknown) {
@@ -73,7 +74,7 @@ final readonly class AcidityEstimate
                 $buffering += self::buffers($line->mixture());
             }
         }
-        $isHidden = $protein > $facts->number('protein_over') / 100.0 * $mixture->grams() || $buffering > $facts->number('buffering_over') * self::buffers($mixture);
+        $isHidden = $protein > $facts->proteinOver / 100.0 * $mixture->grams() || $buffering > $facts->bufferingOver * self::buffers($mixture);
         $by = [...$unread, ...($isHidden ? $hiding : [])];
         if ($by === []) {
             return null;
@@ -130,7 +131,7 @@ final readonly class AcidityEstimate
             }
         }
 
-        return FactsFile::named('acidity')['milk']->number('upward') * $more;
+        return Facts::of(AcidityFacts::class)->milk->upward * $more;
     }
 
     /** @return list<Ingredient> */

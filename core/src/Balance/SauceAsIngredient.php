@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Chemistry\AcidityFacts;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
@@ -42,7 +43,7 @@ final class SauceAsIngredient
             'nose' => self::number($hundred->get(Component::NoseHeat)),
             'thickening' => self::number($hundred->get(Component::Thickening) / 100.0),
             'sid' => $balance->ph === null && $hundred->get(Component::Protein) > 0.0 ? '' : self::number($hundred->get(Component::StrongIonDifference)),
-            'phosphorus' => self::number(1000.0 * $hundred->get(Component::Phosphoric) / FactsFile::named('acidity')['phosphorus']->number('phosphoric')),
+            'phosphorus' => self::number(1000.0 * $hundred->get(Component::Phosphoric) / Facts::of(AcidityFacts::class)->phosphorus->phosphoric),
             'solubles' => self::number($hundred->get(Component::Solubles)),
             'kind' => implode(', ', self::kinds($balance)),
             'sweetener_grams' => self::number($hundred->get(Component::Sweetener)),

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
+use Vinculum\Facts\InstrumentFacts;
 use Vinculum\Quantity\Amount;
 
 /** What was done with a sauce and measured of it. What was measured takes the place of what is estimated, everywhere. */
@@ -36,7 +37,7 @@ final readonly class Treatment
     public function measuredPh(): ?Estimate
     {
         $ph = $this->ph();
-        $half = Amount::NINETY_PERCENT * FactsFile::named('instruments')['ph-meter']->number('deviation');
+        $half = Amount::NINETY_PERCENT * Facts::of(InstrumentFacts::class)->phMeter->deviation;
 
         return $ph === null ? null : new Estimate($ph, $ph - max($half, $this->spread()), $ph + $half);
     }
@@ -50,7 +51,7 @@ final readonly class Treatment
     /** The measured solids with the band of a hand refractometer; null where none were measured. */
     public function measuredSolids(): ?Estimate
     {
-        $half = Amount::NINETY_PERCENT * FactsFile::named('instruments')['refractometer']->number('deviation');
+        $half = Amount::NINETY_PERCENT * Facts::of(InstrumentFacts::class)->refractometer->deviation;
 
         return $this->solids === null ? null : new Estimate($this->solids, max(0.0, $this->solids - $half), $this->solids + $half);
     }

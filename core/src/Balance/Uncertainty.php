@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
+use Vinculum\Chemistry\AcidityFacts;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Quantity\Amount;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -159,7 +161,7 @@ final readonly class Uncertainty
         foreach ($byGroup as $group => $ofGroup) {
             $relative = match (true) {
                 $group === 'heat' && $line->ingredient->heatIsOfPods => log(FactsFile::named('axes')['heat']->number('pod_factor')),
-                $group === 'buffer' => FactsFile::named('acidity')['protein']->number('spread'),
+                $group === 'buffer' => Facts::of(AcidityFacts::class)->protein->spread,
                 default => $line->ingredient->grade($group)->deviation(),
             };
             $directions[] = self::heldTogether(self::scaled($ofGroup, $relative), $amounts[Component::Water->value] ?? 0.0, $line->ingredient->acidity->charges);

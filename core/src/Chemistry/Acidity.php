@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Chemistry;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 
 /**
  * pH and titratable acidity from one charge balance.
@@ -87,13 +87,13 @@ final class Acidity
      */
     public static function withBuffers(Mixture $mixture): Mixture
     {
-        $facts = FactsFile::named('acidity')['protein'];
+        $facts = Facts::of(AcidityFacts::class)->protein;
         $protein = $mixture->get(Component::Protein);
         if ($protein <= 0.0) {
             return $mixture;
         }
 
-        return $mixture->with(Component::ProteinCarboxyl, $protein * $facts->number('protein_carboxyl'))->with(Component::Imidazole, $protein * $facts->number('imidazole'));
+        return $mixture->with(Component::ProteinCarboxyl, $protein * $facts->proteinCarboxyl)->with(Component::Imidazole, $protein * $facts->imidazole);
     }
 
     /**

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
-use Vinculum\Facts\FactsFile;
-use Vinculum\Facts\Row;
+use Vinculum\Facts\Facts;
 
 /**
  * The watch over a hot sauce that cools: to 21 °C within two hours, to 5 °C within four hours more. Times run from the
@@ -31,24 +30,24 @@ final readonly class Cooling
      */
     public static function at(array $readings, float $now): self
     {
-        $facts = FactsFile::named('cooking')['cooling'];
+        $facts = Facts::of(CookingFacts::class)->cooling;
         $readings = array_values(array_filter($readings, static fn(array $one): bool => is_finite($one[0]) && is_finite($one[1])));
         $last = $readings === [] ? null : $readings[count($readings) - 1][1];
-        [$first, $firstMinutes, $secondMinutes] = [$facts->number('first'), $facts->number('first_minutes'), $facts->number('second_minutes')];
+        [$first, $firstMinutes, $secondMinutes] = [$facts->first, $facts->firstMinutes, $facts->secondMinutes];
         $reachedFirst = self::reached($readings, $first);
-        $reachedSecond = self::reached($readings, $facts->number('second'));
+        $reachedSecond = self::reached($readings, $facts->second);
         $isSlow = ($reachedFirst ?? $now) > $firstMinutes || ($reachedSecond ?? $now) > ($reachedFirst ?? $firstMinutes) + $secondMinutes;
         if ($isSlow) {
             return new self('too-slow', $last, $first, 0.0, null, $reachedFirst === null || $reachedFirst > $firstMinutes
                 ? sprintf('It was not below %.0f °C within %s: throw it away, tasting will not tell.', $first, self::words($firstMinutes))
-                : sprintf('It was not below %.0f °C within %s more: throw it away, tasting will not tell.', $facts->number('second'), self::words($secondMinutes)));
+                : sprintf('It was not below %.0f °C within %s more: throw it away, tasting will not tell.', $facts->second, self::words($secondMinutes)));
         }
         if ($reachedSecond !== null) {
-            return new self('done', $last, $facts->number('second'), 0.0, null, 'Cold, and in time.');
+            return new self('done', $last, $facts->second, 0.0, null, 'Cold, and in time.');
         }
         $stage = $reachedFirst === null ? 'first' : 'second';
-        [$limit, $left] = $stage === 'first' ? [$first, $firstMinutes - $now] : [$facts->number('second'), $reachedFirst + $secondMinutes - $now];
-        $expected = self::expected($readings, $now, $limit, $stage === 'first' ? self::room($facts, $readings) : $facts->number('cold'));
+        [$limit, $left] = $stage === 'first' ? [$first, $firstMinutes - $now] : [$facts->second, $reachedFirst + $secondMinutes - $now];
+        $expected = self::expected($readings, $now, $limit, $stage === 'first' ? self::room($facts, $readings) : $facts->cold);
 
         return new self($stage, $last, $limit, $left, $expected, self::advice($stage, $limit, $left, $expected));
     }
@@ -56,9 +55,9 @@ final readonly class Cooling
     /** The limits, as they are told before the heat goes off. */
     public static function rule(): string
     {
-        $facts = FactsFile::named('cooking')['cooling'];
+        $facts = Facts::of(CookingFacts::class)->cooling;
 
-        return sprintf('From now it has %s to come below %.0f °C, and %s more to come below %.0f °C: a wide shallow pan, iced water round it. (%s, where your own food authority is stricter, follow it)', self::words($facts->number('first_minutes')), $facts->number('first'), self::words($facts->number('second_minutes')), $facts->number('second'), $facts->text('source'));
+        return sprintf('From now it has %s to come below %.0f °C, and %s more to come below %.0f °C: a wide shallow pan, iced water round it. (%s, where your own food authority is stricter, follow it)', self::words($facts->firstMinutes), $facts->first, self::words($facts->secondMinutes), $facts->second, $facts->source);
     }
 
     private static function advice(string $stage, float $limit, float $left, ?float $expected): string
@@ -84,9 +83,9 @@ final readonly class Cooling
     }
 
     /** @param list<array{float, float}> $readings */
-    private static function room(Row $facts, array $readings): float
+    private static function room(CoolingFacts $facts, array $readings): float
     {
-        return min($facts->number('room'), ...array_map(static fn(array $one): float => $one[1] - 1.0, $readings === [] ? [[0.0, 100.0]] : $readings));
+        return min($facts->room, ...array_map(static fn(array $one): float => $one[1] - 1.0, $readings === [] ? [[0.0, 100.0]] : $readings));
     }
 
     /**

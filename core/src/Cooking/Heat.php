@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
 
@@ -84,9 +85,9 @@ final readonly class Heat
     /** What the latent heat of water leaves any pan on the strongest ring to give off. */
     public static function mostGramsPerMinute(): float
     {
-        $facts = FactsFile::named('cooking')['evaporation'];
+        $facts = Facts::of(CookingFacts::class)->evaporation;
 
-        return 60.0 * $facts->number('burner') / $facts->number('latent_heat');
+        return 60.0 * $facts->burner / $facts->latentHeat;
     }
 
     private function gramsPerMinute(float $squareMetres): float

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 use Vinculum\Quantity\Amount;
 
 /**
@@ -52,13 +52,13 @@ final readonly class Hob
      */
     private static function uncertainty(array $cooks, float $flux, float $squares): float
     {
-        $facts = FactsFile::named('cooking')['calibration'];
+        $facts = Facts::of(CookingFacts::class)->calibration;
         if (count($cooks) === 1) {
-            return $facts->number('once');
+            return $facts->once;
         }
         $residuals = array_sum(array_map(static fn(WeighedCook $cook): float => ($cook->kilogramsLost() - $flux * $cook->openHours()) ** 2, $cooks));
         $deviation = sqrt($residuals / (count($cooks) - 1) / ($squares / count($cooks))) / $flux;
 
-        return min(Heat::UNCERTAIN, max($facts->number('least'), Amount::NINETY_PERCENT * $deviation));
+        return min(Heat::UNCERTAIN, max($facts->least, Amount::NINETY_PERCENT * $deviation));
     }
 }

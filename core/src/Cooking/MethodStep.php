@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 
 /** One step of a method as understood: what kind of step, how long, how hot, how far. */
 final readonly class MethodStep
@@ -61,6 +61,6 @@ final readonly class MethodStep
     /** The share of the water leaving an open pan that leaves this one. */
     public function openShare(): float
     {
-        return $this->isCovered ? FactsFile::named('cooking')['evaporation']->number('under_a_lid') : 1.0;
+        return $this->isCovered ? Facts::of(CookingFacts::class)->evaporation->underALid : 1.0;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 
 /** A pan as a cook names it: "24 cm", "24 × 12 cm", "5 l". */
 final readonly class Pan
@@ -39,6 +39,6 @@ final readonly class Pan
     /** Millilitres of it that may be full: a boiling sauce needs room to rise. Null where only its width is named. */
     public function boilingMillilitres(): ?float
     {
-        return $this->millilitres === null ? null : FactsFile::named('cooking')['evaporation']->number('full_when_boiling') * $this->millilitres;
+        return $this->millilitres === null ? null : Facts::of(CookingFacts::class)->evaporation->fullWhenBoiling * $this->millilitres;
     }
 }

@@ -9,7 +9,7 @@ use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Solids;
 use Vinculum\Chemistry\Volume;
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 use Vinculum\Optimisation\Bisection;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Sensory\Axis;
@@ -145,7 +145,7 @@ final readonly class Reduction
     private static function warnings(Mixture $after): array
     {
         $warnings = [];
-        if (Solids::dissolvedPercent($after) >= FactsFile::named('cooking')['reduction']->number('scorches_from')) {
+        if (Solids::dissolvedPercent($after) >= Facts::of(CookingFacts::class)->reduction->scorchesFrom) {
             $warnings[] = sprintf('At %.0f %% dissolved it catches on the bottom: low heat, stir all the time, and stop early.', Solids::dissolvedPercent($after));
         }
         if (Body::of($after, false)->class === 'paste') {
@@ -173,6 +173,6 @@ final readonly class Reduction
     /** The share of the water beyond which a sauce scorches first. */
     private static function mostOfTheWater(): float
     {
-        return FactsFile::named('cooking')['reduction']->number('most_of_the_water');
+        return Facts::of(CookingFacts::class)->reduction->mostOfTheWater;
     }
 }

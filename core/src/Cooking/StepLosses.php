@@ -8,7 +8,7 @@ use Vinculum\Balance\CookingLosses;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 use Vinculum\Quantity\Amount;
 
 /** What one step takes out of a pot (handbook, "Cooking"; the figures and their sources stand in cooking.ini). */
@@ -29,9 +29,9 @@ final readonly class StepLosses
     /** @param float $simmered minutes that the alcohol in the pot has simmered already */
     public static function of(MethodStep $step, Mixture $pot, ?Pan $pan, Hob $hob, float $simmered): self
     {
-        $facts = FactsFile::named('cooking');
+        $facts = Facts::of(CookingFacts::class);
         $pan = $step->pan ?? $pan;
-        [$water, $band, $isCutShort] = self::water($step, $pot, $pan, $hob, $facts['evaporation']->number('most_of_the_water'));
+        [$water, $band, $isCutShort] = self::water($step, $pot, $pan, $hob, $facts->evaporation->mostOfTheWater);
         $there = $pot->get(Component::Water);
         $ratio = $there > 0.0 ? ($there - $water) / $there : 1.0;
         $minutes = $step->isAtTheHob() ? self::minutesOf($step, $water, $pan, $hob) : 0.0;
@@ -40,9 +40,9 @@ final readonly class StepLosses
             $pot,
             $water,
             $band,
-            [$ratio ** $facts['ethanol']->number('volatility'), self::retained($simmered + $minutes) / self::retained($simmered)],
-            $ratio ** $facts['acetic']->number('volatility'),
-            0.5 ** ($minutes / $facts['nose-heat']->number('half_life')),
+            [$ratio ** $facts->ethanol->volatility, self::retained($simmered + $minutes) / self::retained($simmered)],
+            $ratio ** $facts->acetic->volatility,
+            0.5 ** ($minutes / $facts->noseHeat->halfLife),
             $step->isSieved ? self::keptBack($pot) : Mixture::nothing(),
             $isCutShort,
         );
@@ -54,8 +54,8 @@ final readonly class StepLosses
      */
     public static function retained(float $minutes): float
     {
-        $table = FactsFile::named('cooking')['ethanol'];
-        [$at, $left] = [$table->numbers('minutes'), $table->numbers('left')];
+        $table = Facts::of(CookingFacts::class)->ethanol;
+        [$at, $left] = [$table->minutes, $table->left];
         for ($index = 1; $index < count($at); ++$index) {
             if ($minutes <= $at[$index]) {
                 $part = ($minutes - $at[$index - 1]) / ($at[$index] - $at[$index - 1]);
@@ -78,7 +78,7 @@ final readonly class StepLosses
             return $hob->heat($step->heat, $pan)->minutes($water, $surface)['value'];
         }
 
-        return FactsFile::named('cooking')['nose-heat']->number('usual_minutes');
+        return Facts::of(CookingFacts::class)->noseHeat->usualMinutes;
     }
 
     /** Whether so much of something was in the pot that its going is worth a word. */
@@ -90,20 +90,20 @@ final readonly class StepLosses
     /** What leaves in all, with a direction of doubt for each part of it. */
     public function losses(): CookingLosses
     {
-        $facts = FactsFile::named('cooking');
+        $facts = Facts::of(CookingFacts::class);
         // the two models of alcohol disagree on a short hard boil: the figure stands half-way between them, the doubt reaches both
         [$alcohol, $doubt] = [array_sum($this->alcohol) / 2.0, abs($this->alcohol[0] - $this->alcohol[1]) / 2.0 / Amount::NINETY_PERCENT];
         $gone = [
             Component::Water->value => [$this->water, ($this->band['high'] - $this->band['low']) / 2.0 / Amount::NINETY_PERCENT],
             Component::Ethanol->value => [$this->pot->get(Component::Ethanol) * (1.0 - $alcohol), $this->pot->get(Component::Ethanol) * $doubt],
-            Component::Acetic->value => [$this->pot->get(Component::Acetic) * (1.0 - $this->acetic), $this->pot->get(Component::Acetic) * (1.0 - $this->acetic) * $facts['acetic']->number('doubt')],
-            Component::NoseHeat->value => [$this->pot->get(Component::NoseHeat) * (1.0 - $this->nose), $this->pot->get(Component::NoseHeat) * (1.0 - $this->nose) * $facts['nose-heat']->number('doubt')],
+            Component::Acetic->value => [$this->pot->get(Component::Acetic) * (1.0 - $this->acetic), $this->pot->get(Component::Acetic) * (1.0 - $this->acetic) * $facts->acetic->doubt],
+            Component::NoseHeat->value => [$this->pot->get(Component::NoseHeat) * (1.0 - $this->nose), $this->pot->get(Component::NoseHeat) * (1.0 - $this->nose) * $facts->noseHeat->doubt],
         ];
         $gone = array_filter($gone, static fn(array $one): bool => $one[0] > 0.0);
         $left = Mixture::of(array_map(static fn(array $one): float => $one[0], $gone))->plus($this->sieved);
         $doubts = array_map(static fn(string $component, array $one): Mixture => Mixture::of([$component => $one[1]]), array_keys($gone), array_values($gone));
         if ($this->sieved->grams() > 0.0) {
-            $doubts[] = $this->sieved->times($facts['sieve']->number('doubt'));
+            $doubts[] = $this->sieved->times($facts->sieve->doubt);
         }
 
         return CookingLosses::of($left, ...$doubts);
@@ -132,13 +132,13 @@ final readonly class StepLosses
     /** What stays in a sieve: a share of the fibre, and the rest of the sauce that clings to it. */
     private static function keptBack(Mixture $pot): Mixture
     {
-        $facts = FactsFile::named('cooking')['sieve'];
-        $fibre = $facts->number('keeps') * $pot->get(Component::Fibre);
+        $facts = Facts::of(CookingFacts::class)->sieve;
+        $fibre = $facts->keeps * $pot->get(Component::Fibre);
         $rest = $pot->with(Component::Fibre, 0.0);
         if ($fibre <= 0.0 || $rest->grams() <= 0.0) {
             return Mixture::nothing();
         }
 
-        return $rest->times(min(0.5, $facts->number('clings') * $fibre / $rest->grams()))->with(Component::Fibre, $fibre);
+        return $rest->times(min(0.5, $facts->clings * $fibre / $rest->grams()))->with(Component::Fibre, $fibre);
     }
 }

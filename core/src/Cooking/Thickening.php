@@ -8,6 +8,7 @@ use Vinculum\Chemistry\Acidity;
 use Vinculum\Chemistry\Body;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Catalogue;
@@ -77,7 +78,7 @@ final readonly class Thickening
     private static function with(Mixture $sauce, float $wanted, Ingredient $thickener, Row $row): self
     {
         $worth = $thickener->mixture->get(Component::Thickening) / 100.0;
-        $slurryWater = $row->textOr('dry', 'no') === 'yes' ? 0.0 : FactsFile::named('cooking')['thickening']->number('slurry_water');
+        $slurryWater = $row->textOr('dry', 'no') === 'yes' ? 0.0 : Facts::of(CookingFacts::class)->thickening->slurryWater;
         $ownWater = $thickener->mixture->get(Component::Water) / 100.0 + $slurryWater;
         [$water, $there] = [$sauce->get(Component::Water), $sauce->get(Component::Thickening)];
         // the slurry brings water that has to be thickened too: worth·g + there = wanted·(water + ownWater·g)/100
@@ -93,6 +94,6 @@ final readonly class Thickening
     {
         $ph = Acidity::ph($sauce);
 
-        return $ph !== null && $ph < FactsFile::named('cooking')['thickening']->number('sharp_below_ph') ? $row->text('acid') : null;
+        return $ph !== null && $ph < Facts::of(CookingFacts::class)->thickening->sharpBelowPh ? $row->text('acid') : null;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 
 /** A cook whose pan was weighed before and after: what really left it. */
 final readonly class WeighedCook
@@ -36,6 +36,6 @@ final readonly class WeighedCook
 
     public function isInPanOf(float $squareMetres): bool
     {
-        return abs($this->squareMetres / $squareMetres - 1.0) <= FactsFile::named('cooking')['calibration']->number('same_pan');
+        return abs($this->squareMetres / $squareMetres - 1.0) <= Facts::of(CookingFacts::class)->calibration->samePan;
     }
 }

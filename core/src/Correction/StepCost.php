@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 use Vinculum\Optimisation\Bisection;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TasteLoad;
@@ -41,11 +41,11 @@ final readonly class StepCost
     /** A litre about the middle of the styles, on which the pantry says what things are worth. */
     public static function referenceLitre(): TasteLoad
     {
-        $litre = FactsFile::named('reference-batch')['litre'];
-        $grams = $litre->number('grams');
+        $litre = Facts::of(ReferenceLitre::class);
+        $grams = $litre->grams;
         $hundreds = $grams / 100.0;
 
-        return TasteLoad::ofSums($litre->number('sweet') * $hundreds, $litre->number('sour') * $hundreds, $litre->number('salt') * $hundreds, $litre->number('umami') * $hundreds, 0.0, $litre->number('heat') * $grams, $grams);
+        return TasteLoad::ofSums($litre->sweet * $hundreds, $litre->sour * $hundreds, $litre->salt * $hundreds, $litre->umami * $hundreds, 0.0, $litre->heat * $grams, $grams);
     }
 
     /** An axis rises steadily with the amount of what is stronger in it than the batch. */

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Vinculum\Ingredient;
 
 use Vinculum\Chemistry\Acidity;
+use Vinculum\Chemistry\AcidityFacts;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 
 /** How acid 100 g of an ingredient are by themselves, and how far that is known. */
 final readonly class AcidState
@@ -31,7 +32,7 @@ final readonly class AcidState
      */
     public static function of(Mixture $hundredGrams, ?float $ph, bool $hasCharge, Grade $grade): self
     {
-        $facts = FactsFile::named('acidity');
+        $facts = Facts::of(AcidityFacts::class);
         $mixture = Acidity::withBuffers($hundredGrams);
         $buffers = $mixture->get(Component::Protein) > 0.0;
         foreach (array_keys(Component::every('charge')) as $acid) {
@@ -43,7 +44,7 @@ final readonly class AcidState
         $isKnown = $ph !== null || $hasCharge;
         $wet = self::wetted($mixture);
         if (!$hasCharge) {
-            $ph ??= $facts['unknown']->number('assumed_ph');
+            $ph ??= $facts->unknown->assumedPh;
             $mixture = $mixture->with(Component::StrongIonDifference, Acidity::strongIonDifferenceFor($wet, $ph));
             $wet = self::wetted($mixture);
         }
@@ -52,7 +53,7 @@ final readonly class AcidState
             return new self($mixture, null, $isKnown, 0.0, [], 0.0);
         }
 
-        return new self($mixture, $ph, $isKnown, $isKnown ? $facts['ph']->number($grade->value) : $facts['unknown']->number('deviation'), Acidity::chargesAt($wet, $ph), Acidity::capacity($wet, $ph));
+        return new self($mixture, $ph, $isKnown, $isKnown ? $facts->ph->deviation($grade->value) : $facts->unknown->deviation, Acidity::chargesAt($wet, $ph), Acidity::capacity($wet, $ph));
     }
 
     private static function wetted(Mixture $mixture): Mixture

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Vinculum\Ingredient;
 
+use Vinculum\Chemistry\AcidityFacts;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
@@ -231,7 +233,7 @@ final readonly class Ingredient
         $amounts['sid'] = $row->numberOrNull('sid') ?? 0.0;
 
         $amounts['solubles'] = $row->numberOrNull('solubles') ?? 0.0;
-        $amounts['phosphoric'] = ($amounts['phosphoric'] ?? 0.0) + ($row->numberOrNull('phosphorus') ?? 0.0) / 1000.0 * FactsFile::named('acidity')['phosphorus']->number('phosphoric');
+        $amounts['phosphoric'] = ($amounts['phosphoric'] ?? 0.0) + ($row->numberOrNull('phosphorus') ?? 0.0) / 1000.0 * Facts::of(AcidityFacts::class)->phosphorus->phosphoric;
 
         return self::filledUp(Mixture::of(array_filter($amounts, static fn(float $amount): bool => $amount !== 0.0)), $row->key);
     }

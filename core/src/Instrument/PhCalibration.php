@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Instrument;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
+use Vinculum\Facts\InstrumentFacts;
 
 /**
  * A pH meter set by two buffers: the electrode's slope and where it stands at pH 7. The slope grows with the absolute
@@ -33,7 +34,7 @@ final readonly class PhCalibration
      */
     public static function between(array $one, array $other, float $at): self
     {
-        $facts = FactsFile::named('instruments')['ph-meter'];
+        $facts = Facts::of(InstrumentFacts::class)->phMeter;
         if (abs($one['ph'] - $other['ph']) < 1.0) {
             throw InstrumentFault::badCalibration('the two buffers are too near to one another.');
         }
@@ -41,10 +42,10 @@ final readonly class PhCalibration
         // two points, two unknowns: millivolts = offset + slope · ideal
         $slope = ($one['millivolts'] - $other['millivolts']) / ($ideal($one) - $ideal($other));
         $offset = $one['millivolts'] - $slope * $ideal($one);
-        if (!is_finite($slope) || $slope < $facts->number('least_slope') || $slope > $facts->number('most_slope')) {
+        if (!is_finite($slope) || $slope < $facts->leastSlope || $slope > $facts->mostSlope) {
             throw InstrumentFault::badCalibration(sprintf('the electrode gives %.0f %% of the slope it should.', 100.0 * $slope));
         }
-        if (abs($offset) > $facts->number('most_offset')) {
+        if (abs($offset) > $facts->mostOffset) {
             throw InstrumentFault::badCalibration(sprintf('it stands %.0f mV off at pH 7.', $offset));
         }
 
@@ -65,9 +66,9 @@ final readonly class PhCalibration
     /** One standard deviation of a reading at a moment: an electrode drifts from its calibration on. */
     public function deviation(float $now): float
     {
-        $facts = FactsFile::named('instruments')['ph-meter'];
+        $facts = Facts::of(InstrumentFacts::class)->phMeter;
 
-        return hypot($facts->number('deviation'), $facts->number('drift') * max(0.0, $now - $this->at) / 3600.0);
+        return hypot($facts->deviation, $facts->drift * max(0.0, $now - $this->at) / 3600.0);
     }
 
     /**
@@ -82,6 +83,6 @@ final readonly class PhCalibration
 
     public function isStale(float $now): bool
     {
-        return $now - $this->at > 3600.0 * FactsFile::named('instruments')['ph-meter']->number('calibrate_after');
+        return $now - $this->at > 3600.0 * Facts::of(InstrumentFacts::class)->phMeter->calibrateAfter;
     }
 }

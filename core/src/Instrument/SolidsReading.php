@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Instrument;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
+use Vinculum\Facts\InstrumentFacts;
 
 /** What a refractometer reads, put right for the temperature of the drop. */
 final class SolidsReading
@@ -16,8 +17,8 @@ final class SolidsReading
      */
     public static function corrected(float $percent, float $celsius): float
     {
-        $facts = FactsFile::named('instruments')['refractometer'];
-        $found = $percent <= 0.0 ? $percent : $percent + $facts->number('per_degree') * ($celsius - $facts->number('set_at'));
+        $facts = Facts::of(InstrumentFacts::class)->refractometer;
+        $found = $percent <= 0.0 ? $percent : $percent + $facts->perDegree * ($celsius - $facts->setAt);
         if (!is_finite($found) || $found < 0.0 || $found > 95.0) {
             throw InstrumentFault::outOfRange('refractometer', is_finite($found) ? sprintf('%.1f %%', $found) : 'no number');
         }

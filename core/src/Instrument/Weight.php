@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Instrument;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
+use Vinculum\Facts\InstrumentFacts;
 
 /** What a scale shows: grams, and whether it has come to rest. */
 final readonly class Weight
@@ -25,7 +26,7 @@ final readonly class Weight
         if (!is_int($grams) && !is_float($grams) || !is_finite((float) $grams)) {
             throw InstrumentFault::notANumber('scale');
         }
-        $isBelow = $grams < -max($resolution, FactsFile::named('instruments')['scale']->number('below_zero'));
+        $isBelow = $grams < -max($resolution, Facts::of(InstrumentFacts::class)->scale->belowZero);
 
         return new self((float) $grams, $isSettled, $resolution, $isBelow ? 'The scale reads below zero: something was taken off since it was set to nothing. Put it back, or set it to nothing again.' : null);
     }

@@ -7,6 +7,7 @@ namespace Vinculum\Keeping;
 use Vinculum\Balance\Balance;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Facts\Words;
@@ -71,15 +72,15 @@ final readonly class Conditions
      */
     private function isStable(): bool
     {
-        $edges = FactsFile::named('keeping')['stable'];
+        $edges = Facts::of(StableFacts::class);
         $mixture = $this->balance->mixture;
         $water = $mixture->get(Component::Water);
         $ofWater = static fn(Component $one): float => $water > 0.0 ? 100.0 * $mixture->get($one) / ($water + $mixture->get($one)) : 0.0;
 
-        return $this->waterActivity() <= $edges->number('water_activity_at_most')
-            || $ofWater(Component::Ethanol) >= $edges->number('ethanol_of_water_from')
-            || $ofWater(Component::Salt) >= $edges->number('salt_of_water_from')
-            || $this->isAsBought($edges->list('as_bought'));
+        return $this->waterActivity() <= $edges->waterActivityAtMost
+            || $ofWater(Component::Ethanol) >= $edges->ethanolOfWaterFrom
+            || $ofWater(Component::Salt) >= $edges->saltOfWaterFrom
+            || $this->isAsBought($edges->asBought);
     }
 
     /** @param list<string> $kinds */
@@ -112,7 +113,7 @@ final readonly class Conditions
     /** Whether nothing in it is wet: the little water of dry things is bound in them. */
     private function isDry(): bool
     {
-        $most = FactsFile::named('keeping')['stable']->number('dry_at_most');
+        $most = Facts::of(StableFacts::class)->dryAtMost;
 
         return !$this->holdsOne(static fn(Mixture $hundredGrams): bool => $hundredGrams->percent(Component::Water) > $most) && array_filter($this->lines, static fn(ResolvedLine $line): bool => $line->ingredient === null) === [];
     }

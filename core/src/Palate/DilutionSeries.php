@@ -6,6 +6,7 @@ namespace Vinculum\Palate;
 
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
@@ -27,7 +28,7 @@ final readonly class DilutionSeries
     public static function on(Axis $axis, Catalogue $catalogue): self
     {
         $row = FactsFile::named('trainer')[$axis->value];
-        $whole = FactsFile::named('trainer')['all']->number('grams');
+        $whole = Facts::of(TrainerFacts::class)->grams;
         $solute = $catalogue->get($row->text('solute'));
         [$least, $percent] = [$row->number('percent') * $whole / 100.0, $row->number('stock')];
         $glasses = [];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Palate;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TargetRange;
@@ -72,18 +72,18 @@ final readonly class Palate
     /** @param list<Tasting> $tastings */
     private static function ideal(Axis $axis, TargetRange $window, array $tastings): PreferredPosition
     {
-        $facts = FactsFile::named('palate')['learning'];
+        $facts = Facts::of(LearningFacts::class);
         [$low, $high] = [$axis->steps($window->low), $axis->steps($window->high)];
         $prior = ($low + $high) / 2.0;
-        [$least, $most] = $facts->numbers('prior');
+        [$least, $most] = $facts->prior;
         $precision = max($least, min($most, ($high - $low) / 2.0)) ** -2.0;
         $weighted = $prior * $precision;
-        $noise = $facts->number('noise') ** -2.0;
+        $noise = $facts->noise ** -2.0;
         $counted = 0;
         foreach ($tastings as $tasting) {
             if (self::isJudged($tasting, $axis)) {
                 $precision += $noise;
-                $weighted += $noise * ($tasting->steps[$axis->value] - $facts->number('point') * $tasting->scores[$axis->value]);
+                $weighted += $noise * ($tasting->steps[$axis->value] - $facts->point * $tasting->scores[$axis->value]);
                 ++$counted;
             }
         }

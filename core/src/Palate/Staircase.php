@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Palate;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 
 /**
  * How fine a cook's tongue is on one axis: two cups, one of them stronger, the difference made smaller after two right
@@ -52,12 +52,12 @@ final readonly class Staircase
     /** What the own step says of the tongue; null while it is too early. */
     public function verdict(): ?string
     {
-        [$own, $facts] = [$this->ownStep(), FactsFile::named('trainer')['all']];
+        [$own, $facts] = [$this->ownStep(), Facts::of(TrainerFacts::class)];
 
         return match (true) {
             $own === null => null,
-            $own < $facts->number('fine') => 'a fine tongue',
-            $own > $facts->number('coarse') => 'less than most, and training helps',
+            $own < $facts->fine => 'a fine tongue',
+            $own > $facts->coarse => 'less than most, and training helps',
             default => 'about what most can',
         };
     }

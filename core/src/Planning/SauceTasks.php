@@ -6,7 +6,7 @@ namespace Vinculum\Planning;
 
 use Vinculum\Cooking\MethodStep;
 use Vinculum\CookSession\CookPlan;
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 
 /** A sauce to be ready on the day, as tasks one after another. */
 final readonly class SauceTasks
@@ -16,24 +16,24 @@ final readonly class SauceTasks
 
     public static function of(string $title, CookPlan $plan): self
     {
-        $usual = FactsFile::named('planning')['usual'];
+        $usual = Facts::of(PlanningFacts::class);
         $steps = $plan->steps();
         $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
-        $tasks = [new Task('prepare', 'Prepare and measure', max($usual->number('prepare_least'), $usual->number('prepare_line') * count($plan->items)), false, true)];
+        $tasks = [new Task('prepare', 'Prepare and measure', max($usual->prepareLeast, $usual->prepareLine * count($plan->items)), false, true)];
         foreach ($steps as $number => $step) {
             $minutes = $step->minutes === null ? null : array_sum($step->minutes) / 2.0;
             $tasks[] = match (true) {
-                $step->isAtTheHob() => new Task('cook', $step->text, $minutes ?? $plan->toBoilOff()['minutes']['value'] ?? $usual->number('cook'), true, true),
-                $step->kind === 'rest' => new Task('rest', $step->text, $minutes ?? $usual->number('cool'), false, false),
-                default => new Task('prepare', $step->text, $minutes ?? $usual->number('step'), false, true),
+                $step->isAtTheHob() => new Task('cook', $step->text, $minutes ?? $plan->toBoilOff()['minutes']['value'] ?? $usual->cook, true, true),
+                $step->kind === 'rest' => new Task('rest', $step->text, $minutes ?? $usual->cool, false, false),
+                default => new Task('prepare', $step->text, $minutes ?? $usual->step, false, true),
             };
             if ($hot !== [] && $number === max($hot)) {
-                $tasks[] = new Task('cool', 'Cool it', $usual->number('cool'), false, false);
+                $tasks[] = new Task('cool', 'Cool it', $usual->cool, false, false);
             }
         }
         $jars = array_sum(array_column($plan->scale->fill, 'count'));
 
-        return new self($title, [...$tasks, new Task('fill', 'Fill and label', $usual->number('fill') + $usual->number('fill_jar') * $jars, false, true)]);
+        return new self($title, [...$tasks, new Task('fill', 'Fill and label', $usual->fill + $usual->fillJar * $jars, false, true)]);
     }
 
     public function minutes(): float

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Planning;
 
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 
 /**
  * When to do what, so that all is ready on the day: each sauce is laid out backwards from its end, the longest first;
@@ -134,8 +134,8 @@ final readonly class Schedule
     /** When somebody would have to be up at night for it: the bedtime before. Null where it lies within a day. */
     private static function bedtimeBefore(\DateTimeImmutable $start, \DateTimeImmutable $end): ?\DateTimeImmutable
     {
-        $usual = FactsFile::named('planning')['usual'];
-        [$wakes, $sleeps] = [(int) $usual->number('wakes'), (int) $usual->number('sleeps')];
+        $usual = Facts::of(PlanningFacts::class);
+        [$wakes, $sleeps] = [(int) $usual->wakes, (int) $usual->sleeps];
         if ((int) $end->format('G') >= $sleeps && $end > $end->setTime($sleeps, 0)) {
             return $end->setTime($sleeps, 0);
         }

@@ -13,7 +13,7 @@ use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\Heat;
 use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\Pan;
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
@@ -123,10 +123,10 @@ final readonly class Scale
     /** The share of a strong thing that goes in at first; 1 for the rest. */
     private static function held(ResolvedLine $line): float
     {
-        $strong = FactsFile::named('hold-back')['strong'];
-        $isStrong = $line->ingredient !== null && (in_array($line->ingredient->kind(), $strong->list('of'), true) || in_array($line->ingredient->roles[0] ?? '', $strong->list('roles'), true));
+        $strong = Facts::of(HoldBackFacts::class);
+        $isStrong = $line->ingredient !== null && (in_array($line->ingredient->kind(), $strong->of, true) || in_array($line->ingredient->roles[0] ?? '', $strong->roles, true));
 
-        return $isStrong ? $strong->number('share') : 1.0;
+        return $isStrong ? $strong->share : 1.0;
     }
 
     /** A line that was held back says how much it may become. */

@@ -7,7 +7,7 @@ namespace Vinculum\Sensory;
 use Vinculum\Chemistry\Acidity;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
-use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Facts;
 
 /**
  * The part of a mixture that the five axes depend on, as six sums that add up when mixtures are mixed.
@@ -36,12 +36,14 @@ final readonly class TasteLoad
 
     public static function of(Mixture $mixture): self
     {
+        $umami = Facts::of(UmamiFacts::class);
+
         return new self(
             $mixture->weighted(self::sweetness()),
             Acidity::titratableMilliequivalents($mixture) * Acidity::ACETIC_GRAMS_PER_MILLIEQUIVALENT,
             $mixture->get(Component::Salt),
-            $mixture->weighted(self::umamiWeights('amino_acids')),
-            $mixture->weighted(self::umamiWeights('nucleotides')),
+            $mixture->weighted($umami->aminoAcids->weights),
+            $mixture->weighted($umami->nucleotides->weights),
             $mixture->get(Component::CapsaicinoidHeat) + $mixture->get(Component::OtherHeat),
             $mixture->grams(),
         );
@@ -90,10 +92,7 @@ final readonly class TasteLoad
 
     public static function synergy(): float
     {
-        /** @var float|null $factor */
-        static $factor = null;
-
-        return $factor ??= FactsFile::named('umami')['synergy']->number('factor');
+        return Facts::of(UmamiFacts::class)->synergy->factor;
     }
 
     /** @return array<string, float> */
@@ -103,14 +102,5 @@ final readonly class TasteLoad
         static $weights = null;
 
         return $weights ??= [...Component::every('sweetness'), Component::SweetenerSweetness->value => 1.0];
-    }
-
-    /** @return array<string, float> */
-    private static function umamiWeights(string $kind): array
-    {
-        /** @var array<string, array<string, float>> $weights */
-        static $weights = [];
-
-        return $weights[$kind] ??= FactsFile::named('umami')[$kind]->amounts('weights');
     }
 }

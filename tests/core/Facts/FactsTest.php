@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Tests\core\Facts;
 
 use PHPUnit\Framework\TestCase;
+use Vinculum\Cooking\CookingFacts;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
+use Vinculum\Scaling\HoldBackFacts;
+use Vinculum\Sensory\UmamiFacts;
 
 final class FactsTest extends TestCase
 {
@@ -66,5 +70,22 @@ final class FactsTest extends TestCase
             self::assertNotSame('', $source->text('title'), $key);
             self::assertContains($source->text('kind'), ['reachable', 'memory', 'common practice'], $key);
         }
+    }
+
+    public function test_facts_come_typed_from_their_file_and_what_is_missing_is_named(): void
+    {
+        self::assertSame(21.0, Facts::of(CookingFacts::class)->cooling->first, 'degrees of the first stage');
+        self::assertSame([0.0, 15.0, 30.0, 60.0, 90.0, 120.0, 150.0], Facts::of(CookingFacts::class)->ethanol->minutes);
+        self::assertSame(['glutamate' => 1.0, 'aspartate' => 0.077], Facts::of(UmamiFacts::class)->aminoAcids->weights);
+        self::assertContains('garlic', Facts::of(HoldBackFacts::class)->of);
+        $lacking = new class (0.0) {
+            public const FILE = 'planning';
+            public const SECTION = 'usual';
+
+            public function __construct(public float $noSuchFigure) {}
+        };
+        $this->expectException(FactsFault::class);
+        $this->expectExceptionMessage('no_such_figure');
+        Facts::of($lacking::class);
     }
 }

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Keeping;
+
+/** Where so little water is free that little can grow: water activity, per cent (keeping.ini). */
+final readonly class StableFacts
+{
+    public const FILE = 'keeping';
+    public const SECTION = 'stable';
+
+    /** @param list<string> $asBought kinds */
+    public function __construct(public float $waterActivityAtMost, public float $ethanolOfWaterFrom, public float $saltOfWaterFrom, public float $dryAtMost, public array $asBought) {}
+}
