@@ -54,7 +54,7 @@ final readonly class BatchLog
             'keep' => KeepReport::of($keep),
             'label' => LabelReport::of($balance),
             'jars' => array_map(self::jar(...), self::jars($batch)),
-            'events' => array_values($batch->happenings->map(static fn(StoredCookEvent $one): array => ['id' => $one->id, 'kind' => $one->kind, 'figures' => (object) $one->figures, 'words' => $one->words, 'at' => $one->at, 'says' => self::says($one, $batch->lines)])->all()),
+            'events' => array_values($batch->happenings->map(static fn(StoredCookEvent $one): array => ['id' => $one->id, 'kind' => $one->kind, 'figures' => (object) $one->figures, 'words' => $one->words, 'at' => $one->at, 'says' => $one->event()->says($batch->lines)])->all()),
         ];
     }
 
@@ -193,29 +193,5 @@ final readonly class BatchLog
     private static function tasted(Batch $batch): array
     {
         return array_values($batch->tastings->map(static fn(Tasting $one): array => ['at' => $one->tasted_at->toIso8601String(), 'scores' => (object) $one->scores, 'words' => $one->words, 'food' => $one->food])->all());
-    }
-
-    /** @param list<string> $lines of the batch, as written */
-    private static function says(StoredCookEvent $one, array $lines): string
-    {
-        $figure = static fn(string $name): float => (float) ($one->figures[$name] ?? 0.0);
-
-        return match ($one->kind) {
-            'measured' => sprintf('%s went in: %s', KitchenNumber::grams($figure('grams')), $lines[(int) $figure('line')] ?? sprintf('line %d', (int) $figure('line') + 1)),
-            'rebalanced' => 'the rest was rebalanced',
-            'step-started' => sprintf('step %d began', (int) $figure('step') + 1),
-            'step-done' => sprintf('step %d done', (int) $figure('step') + 1),
-            'timer-started' => sprintf('a timer of %s min began', KitchenNumber::plain($figure('minutes'), 1)),
-            'timer-stopped' => 'a timer was stopped',
-            'pan-empty' => sprintf('the empty pan weighs %s', KitchenNumber::grams($figure('grams'))),
-            'pan-reads' => sprintf('pan and sauce weigh %s', KitchenNumber::grams($figure('grams'))),
-            'heat-off' => 'off the heat',
-            'temperature' => sprintf('%.1f °C', $figure('celsius')),
-            'ph' => sprintf('pH %.2f measured', $figure('ph')),
-            'solids' => sprintf('%.1f %% dissolved measured', $figure('percent')),
-            'undone' => 'an entry was taken back',
-            'finished' => 'into the jars',
-            default => (string) $one->words,
-        };
     }
 }

@@ -38,7 +38,7 @@ final class CookEventRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'kind' => ['required', 'string', Rule::in(array_keys(CookEvent::KINDS))],
+            'kind' => ['required', 'string', Rule::in(array_keys(CookEvent::kinds()))],
             'figures' => ['sometimes', 'array', 'max:10'],
             'rebalanced' => ['sometimes', 'array', 'list', 'max:1000'],
             'rebalanced.*.line' => ['required', 'integer', 'between:1,20000'],
@@ -54,7 +54,7 @@ final class CookEventRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'kind' => 'What happened is one of ' . implode(', ', array_keys(CookEvent::KINDS)) . '.',
+            'kind' => 'What happened is one of ' . implode(', ', array_keys(CookEvent::kinds())) . '.',
             'figures' => 'The figures are not named numbers.',
             'rebalanced' => 'What was rebalanced is a list of lines and grams.',
             'rebalanced.*.line' => 'What was rebalanced is a list of lines and grams.',
@@ -71,7 +71,7 @@ final class CookEventRequest extends FormRequest
     {
         $validator->after(function (Validator $checked): void {
             $kind = $this->input('kind');
-            foreach (is_string($kind) ? CookEvent::KINDS[$kind] ?? [] : [] as $name) {
+            foreach (self::needs($kind) as $name) {
                 [$least, $most, $says] = self::FIGURES[$name];
                 $value = $this->input("figures.{$name}");
                 if (!is_int($value) && !is_float($value) && !(is_string($value) && is_numeric($value)) || !is_finite((float) $value) || (float) $value < $least || (float) $value > $most) {
@@ -81,11 +81,19 @@ final class CookEventRequest extends FormRequest
         });
     }
 
+    /** @return list<string> the figures that come with an event of a kind */
+    private static function needs(mixed $kind): array
+    {
+        $class = is_string($kind) ? CookEvent::kinds()[$kind] ?? null : null;
+
+        return $class === null ? [] : $class::NEEDS;
+    }
+
     /** @return array<string, float> lines counted from 0 */
     public function figures(): array
     {
         $figures = [];
-        foreach (CookEvent::KINDS[$this->kind()] as $name) {
+        foreach (self::needs($this->kind()) as $name) {
             $figures[$name] = $this->float("figures.{$name}") - ($name === 'line' ? 1.0 : 0.0);
         }
         if ($this->kind() === 'measured' && (float) (is_numeric($this->input('figures.planned')) ? $this->input('figures.planned') : 0) > 0.0) {

@@ -18,6 +18,8 @@ use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\CookSession\CookPlan;
 use Vinculum\CookSession\CookRecord;
+use Vinculum\CookSession\Event\PhMeasured;
+use Vinculum\CookSession\Event\SolidsMeasured;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleFault;
 
@@ -81,9 +83,11 @@ final class CookSessionService
     {
         $dosedAt = (float) ($batch->doses->last()?->created_at?->getTimestamp() ?? 0);
         $readings = ['ph' => [], 'solids' => []];
-        foreach ($this->record($batch)->events as $event) {
-            if (isset($readings[$event->kind]) && $event->at >= $dosedAt) {
-                $readings[$event->kind][] = $event->figure($event->kind === 'ph' ? 'ph' : 'percent');
+        foreach ($this->record($batch)->since($dosedAt) as $event) {
+            if ($event instanceof PhMeasured) {
+                $readings['ph'][] = $event->ph;
+            } elseif ($event instanceof SolidsMeasured) {
+                $readings['solids'][] = $event->percent;
             }
         }
         $isStale = $readings['ph'] !== [] && ($this->isMeterStale ??= PhMeterService::calibration()?->isStale(StoredCookEvent::now()) ?? false);

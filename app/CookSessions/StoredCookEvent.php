@@ -42,6 +42,6 @@ final class StoredCookEvent extends Model
 
     public function event(): CookEvent
     {
-        return new CookEvent($this->id, $this->kind, array_map(floatval(...), $this->figures), array_map(floatval(...), $this->grams), $this->words, $this->at, $this->key);
+        return CookEvent::of($this->kind, $this->id, $this->at, array_map(floatval(...), $this->figures), array_map(floatval(...), $this->grams), $this->words, $this->key);
     }
 }

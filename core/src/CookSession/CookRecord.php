@@ -5,6 +5,20 @@ declare(strict_types=1);
 namespace Vinculum\CookSession;
 
 use Vinculum\Cooking\Cooling;
+use Vinculum\CookSession\Event\Finished;
+use Vinculum\CookSession\Event\HeatOff;
+use Vinculum\CookSession\Event\Measured;
+use Vinculum\CookSession\Event\PanEmptyWeighed;
+use Vinculum\CookSession\Event\PanRead;
+use Vinculum\CookSession\Event\PhMeasured;
+use Vinculum\CookSession\Event\Rebalanced;
+use Vinculum\CookSession\Event\SolidsMeasured;
+use Vinculum\CookSession\Event\StepDone;
+use Vinculum\CookSession\Event\StepStarted;
+use Vinculum\CookSession\Event\TemperatureRead;
+use Vinculum\CookSession\Event\TimerStarted;
+use Vinculum\CookSession\Event\TimerStopped;
+use Vinculum\CookSession\Event\Undone;
 
 /** How a cook stands: what its events add up to. */
 final readonly class CookRecord
@@ -41,45 +55,39 @@ final readonly class CookRecord
     {
         $undone = [];
         foreach ($events as $event) {
-            if ($event->kind === 'undone') {
-                $undone[(int) $event->figure('event')] = true;
+            if ($event instanceof Undone) {
+                $undone[$event->event] = true;
             }
         }
-        $standing = array_values(array_filter($events, static fn(CookEvent $event): bool => $event->kind !== 'undone' && !isset($undone[$event->id])));
+        $standing = array_values(array_filter($events, static fn(CookEvent $event): bool => !$event instanceof Undone && !isset($undone[$event->id])));
         [$actual, $asPlanned, $changed, $isSettled, $steps, $timers, $temperatures] = [[], [], [], true, [], [], []];
-        $last = [];
+        [$panEmpty, $panReads, $heatOff, $ph, $solids, $finished] = [null, null, null, null, null, null];
         foreach ($standing as $event) {
-            $last[$event->kind] = $event;
-            $step = (int) $event->figure('step');
-            match ($event->kind) {
-                'measured' => [$actual[(int) $event->figure('line')], $asPlanned[(int) $event->figure('line')], $isSettled] = [$event->figure('grams'), $event->figure('planned') > 0.0, false],
-                'rebalanced' => [$changed, $isSettled] = [array_replace($changed, $event->grams), true],
-                'step-started' => $steps[$step] = ['started' => $steps[$step]['started'] ?? $event->at, 'done' => null],
-                'step-done' => $steps[$step] = ['started' => $steps[$step]['started'] ?? null, 'done' => $event->at],
-                'timer-started' => $timers[$event->id] = new CookTimer($event->id, $event->words ?? '', $event->figure('minutes'), $event->at, null, $event->key),
-                'timer-stopped' => $timers = self::stopped($timers, (int) $event->figure('timer'), $event->at),
-                'temperature' => $temperatures[] = [$event->at, $event->figure('celsius')],
+            match (true) {
+                $event instanceof Measured => [$actual[$event->line], $asPlanned[$event->line], $isSettled] = [$event->grams, $event->isPlanned, false],
+                $event instanceof Rebalanced => [$changed, $isSettled] = [array_replace($changed, $event->grams), true],
+                $event instanceof StepStarted => $steps[$event->step] = ['started' => $steps[$event->step]['started'] ?? $event->at, 'done' => null],
+                $event instanceof StepDone => $steps[$event->step] = ['started' => $steps[$event->step]['started'] ?? null, 'done' => $event->at],
+                $event instanceof TimerStarted => $timers[$event->id] = new CookTimer($event->id, $event->words ?? '', $event->minutes, $event->at, null, $event->key),
+                $event instanceof TimerStopped => $timers = self::stopped($timers, $event->timer, $event->at),
+                $event instanceof TemperatureRead => $temperatures[] = [$event->at, $event->celsius],
+                $event instanceof PanEmptyWeighed => $panEmpty = $event->grams,
+                $event instanceof PanRead => $panReads = $event->grams,
+                $event instanceof HeatOff => $heatOff = $event->at,
+                $event instanceof PhMeasured => $ph = $event->ph,
+                $event instanceof SolidsMeasured => $solids = $event->percent,
+                $event instanceof Finished => $finished = $event->at,
                 default => null,
             };
         }
-        $figure = static fn(string $kind, string $name): ?float => isset($last[$kind]) ? $last[$kind]->figure($name) : null;
 
-        return new self(
-            $standing,
-            $actual,
-            array_filter($asPlanned),
-            $changed,
-            $isSettled,
-            $steps,
-            array_values($timers),
-            $figure('pan-empty', 'grams'),
-            $figure('pan-reads', 'grams'),
-            ($last['heat-off'] ?? null)?->at,
-            $temperatures,
-            $figure('ph', 'ph'),
-            $figure('solids', 'percent'),
-            ($last['finished'] ?? null)?->at,
-        );
+        return new self($standing, $actual, array_filter($asPlanned), $changed, $isSettled, $steps, array_values($timers), $panEmpty, $panReads, $heatOff, $temperatures, $ph, $solids, $finished);
+    }
+
+    /** @return list<CookEvent> what happened from a moment on, and stands */
+    public function since(float $moment): array
+    {
+        return array_values(array_filter($this->events, static fn(CookEvent $event): bool => $event->at >= $moment));
     }
 
     /** Grams of the sauce alone, as weighed at the end; null while it was not, or where the pan is heavier than both. */

@@ -87,7 +87,7 @@ final readonly class CookReport extends Report
     /** @return array<string, mixed> */
     private static function event(CookEvent $event): array
     {
-        return ['id' => $event->id, 'kind' => $event->kind, 'figures' => new Exact((object) $event->figures), 'words' => $event->words, 'at' => new Exact($event->at)];
+        return ['id' => $event->id, 'kind' => $event::KIND, 'figures' => new Exact((object) $event->figures()), 'words' => $event->words, 'at' => new Exact($event->at)];
     }
 
     /** @return array<string, mixed> */

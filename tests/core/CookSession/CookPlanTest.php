@@ -58,7 +58,7 @@ final class CookPlanTest extends TestCase
 
         self::assertSame([], $plan->rebalancing(CookRecord::of($a_gram)));
         self::assertNotSame([], $plan->rebalancing(CookRecord::of($too_much)));
-        $chosen = CookRecord::of([...$too_much, new CookEvent(2, 'rebalanced', [], [2 => 140.0], 'solved', 2.0)]);
+        $chosen = CookRecord::of([...$too_much, CookEvent::of('rebalanced', 2, 2.0, [], [2 => 140.0], 'solved')]);
         self::assertSame([], $plan->rebalancing($chosen));
         self::assertSame(140.0, $plan->target(2, $chosen));
         self::assertSame(140.0, $plan->asItGoes($chosen)->lines[2]->grams?->value);
@@ -110,7 +110,7 @@ final class CookPlanTest extends TestCase
 
     public function test_timers_know_when_they_began(): void
     {
-        $record = CookRecord::of([new CookEvent(1, 'timer-started', ['minutes' => 15.0], [], 'Simmer', 100.0), new CookEvent(2, 'timer-started', ['minutes' => 2.0], [], 'Onion', 160.0), self::event(3, 'timer-stopped', ['timer' => 2.0], 200.0)]);
+        $record = CookRecord::of([CookEvent::of('timer-started', 1, 100.0, ['minutes' => 15.0], [], 'Simmer'), CookEvent::of('timer-started', 2, 160.0, ['minutes' => 2.0], [], 'Onion'), self::event(3, 'timer-stopped', ['timer' => 2.0], 200.0)]);
 
         self::assertSame([1000.0, 280.0], array_map(static fn($timer): float => $timer->ends(), $record->timers));
         self::assertSame([null, 200.0], array_map(static fn($timer): ?float => $timer->stopped, $record->timers));
@@ -142,7 +142,7 @@ final class CookPlanTest extends TestCase
     /** @param array<string, float> $figures */
     private static function event(int $id, string $kind, array $figures, float $at = 0.0): CookEvent
     {
-        return new CookEvent($id, $kind, $figures, [], null, $at);
+        return CookEvent::of($kind, $id, $at, array_map(floatval(...), $figures));
     }
 
     /**

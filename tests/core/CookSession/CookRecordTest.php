@@ -53,16 +53,21 @@ final class CookRecordTest extends TestCase
 
     public function test_every_kind_that_can_happen_is_taken(): void
     {
-        foreach (CookEvent::KINDS as $kind => $figures) {
-            $record = CookRecord::of([$this->event($kind, array_fill_keys($figures, 1.0))]);
-            self::assertCount($kind === 'undone' ? 0 : 1, $record->events, $kind);
+        self::assertCount(15, CookEvent::kinds());
+        foreach (CookEvent::kinds() as $kind => $class) {
+            $event = $this->event($kind, array_fill_keys($class::NEEDS, 1.0));
+            self::assertSame([$kind, $class], [$event::KIND, $event::class]);
+            self::assertSame($class::NEEDS, array_keys($event->figures()), "{$kind} is stored with what it needs");
+            self::assertCount($kind === 'undone' ? 0 : 1, CookRecord::of([$event])->events, $kind);
         }
+        $this->expectExceptionMessage('exploded');
+        CookEvent::of('exploded', 1, 0.0, []);
     }
 
     public function test_what_was_poured_asks_for_a_choice_until_one_is_taken(): void
     {
         $poured = $this->event('measured', ['line' => 0, 'grams' => 300]);
-        $chosen = new CookEvent(++$this->next, 'rebalanced', [], [1 => 40.0, 2 => 7.5], 'solved', 90.0);
+        $chosen = CookEvent::of('rebalanced', ++$this->next, 90.0, [], [1 => 40.0, 2 => 7.5], 'solved');
         self::assertFalse(CookRecord::of([$poured])->isSettled);
         $settled = CookRecord::of([$poured, $chosen]);
         self::assertTrue($settled->isSettled);
@@ -75,14 +80,14 @@ final class CookRecordTest extends TestCase
     public function test_two_timers_run_beside_one_another_and_each_stops_for_itself(): void
     {
         $events = [$this->timer('Onions', 10, 100.0, 'key-one'), $this->timer('Jars', 20, 160.0, null)];
-        $stopped = new CookEvent(3, 'timer-stopped', ['timer' => 1.0], [], null, 400.0);
+        $stopped = CookEvent::of('timer-stopped', 3, 400.0, ['timer' => 1.0]);
         [$onions, $jars] = CookRecord::of([...$events, $stopped])->timers;
 
         self::assertSame(['Onions', 700.0, 400.0, 'key-one'], [$onions->name, $onions->ends(), $onions->stopped, $onions->key]);
         self::assertSame(['Jars', 1360.0, null, null], [$jars->name, $jars->ends(), $jars->stopped, $jars->key]);
-        $twice = CookRecord::of([...$events, $stopped, new CookEvent(4, 'timer-stopped', ['timer' => 1.0], [], null, 900.0)]);
+        $twice = CookRecord::of([...$events, $stopped, CookEvent::of('timer-stopped', 4, 900.0, ['timer' => 1.0])]);
         self::assertSame(400.0, $twice->timers[0]->stopped, 'it stopped when it was stopped first');
-        self::assertCount(2, CookRecord::of([...$events, new CookEvent(5, 'timer-stopped', ['timer' => 77.0], [], null, 900.0)])->timers, 'a timer that is not there stops nothing');
+        self::assertCount(2, CookRecord::of([...$events, CookEvent::of('timer-stopped', 5, 900.0, ['timer' => 77.0])])->timers, 'a timer that is not there stops nothing');
     }
 
     public function test_a_step_begun_twice_began_the_first_time(): void
@@ -114,11 +119,11 @@ final class CookRecordTest extends TestCase
     /** @param array<string, float|int> $figures */
     private function event(string $kind, array $figures, float $at = 60.0): CookEvent
     {
-        return new CookEvent(++$this->next, $kind, array_map(floatval(...), $figures), [], null, $at);
+        return CookEvent::of($kind, ++$this->next, $at, array_map(floatval(...), $figures));
     }
 
     private function timer(string $name, float $minutes, float $at, ?string $key): CookEvent
     {
-        return new CookEvent(++$this->next, 'timer-started', ['minutes' => $minutes], [], $name, $at, $key);
+        return CookEvent::of('timer-started', ++$this->next, $at, ['minutes' => $minutes], [], $name, $key);
     }
 }
