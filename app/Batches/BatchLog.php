@@ -11,15 +11,15 @@ use App\Recipes\BalanceService;
 use App\Recipes\SauceEdit;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Connection;
-use Illuminate\Support\Str;
-use Vinculum\Balance\Balance;
 use Vinculum\Balance\FinishedBatch;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Comparison\BatchLesson;
 use Vinculum\Comparison\BrandEffect;
 use Vinculum\Comparison\Comparison;
+use Vinculum\Comparison\MeasuredGap;
 use Vinculum\Keeping\BatchSplit;
 use Vinculum\Keeping\Keep;
+use Vinculum\Labelling\Jars;
 use Vinculum\Planning\Shopping;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Report\ComparisonReport;
@@ -30,8 +30,6 @@ use Vinculum\Report\LabelReport;
 final readonly class BatchLog
 {
     private const MOST_BATCHES = 60;
-    /** A line that makes less of what doubt the lines bring is not blamed for a gap. */
-    private const MAKES_THE_DOUBT = 0.3;
 
     public function __construct(private BatchService $batchService, private CookSessionService $cookSessions, private BalanceService $balanceService, private Pantry $pantry, private Connection $database) {}
 
@@ -84,7 +82,7 @@ final readonly class BatchLog
         $jars = self::jars($batch);
         $filled = array_sum(array_map(static fn(Jar $jar): float => $jar->ml, $jars));
         $there = Volume::millilitres($this->batchService->balance($batch)->mixture);
-        if ($filled + $count * $millilitres > 1.1 * $there) {
+        if (!Jars::fit($there, $filled, $count * $millilitres)) {
             throw new TooMuch(sprintf('The batch is %s, and %s are in jars already: %d of %s is more than is left.', KitchenNumber::millilitres($there), KitchenNumber::millilitres($filled), $count, KitchenNumber::millilitres($millilitres)));
         }
         for ($jar = 1; $jar <= $count; ++$jar) {
@@ -102,7 +100,7 @@ final readonly class BatchLog
             $balance = $this->batchService->balance($batch);
             $edit = SauceEdit::asKept($batch);
             $measured = $this->batchService->measured($batch);
-            array_push($gaps, ...self::gaps($this->batchService->estimated($batch), $measured));
+            array_push($gaps, ...MeasuredGap::between($this->batchService->estimated($batch), $measured['ph']['value'] ?? null, $measured['solids']['value'] ?? null));
             $rows[] = [
                 'id' => $batch->id,
                 'code' => self::code($batch),
@@ -138,9 +136,7 @@ final readonly class BatchLog
 
     public static function code(Batch $batch): string
     {
-        $initials = Str::upper(implode('', array_map(static fn(string $word): string => mb_substr($word, 0, 1), array_slice(preg_split('/[^\pL]+/u', $batch->title, -1, PREG_SPLIT_NO_EMPTY) ?: ['S'], 0, 3))));
-
-        return sprintf('%s%s-%d', $initials === '' ? 'S' : $initials, self::made($batch)->format('ymd'), $batch->id);
+        return Jars::code($batch->title, self::made($batch)->format('ymd'), $batch->id);
     }
 
     private static function made(Batch $batch): CarbonImmutable
@@ -161,32 +157,6 @@ final readonly class BatchLog
     private static function jar(Jar $jar): array
     {
         return ['id' => $jar->id, 'code' => $jar->code, 'ml' => $jar->ml, 'went_to' => $jar->went_to, 'finished_at' => $jar->finished_at?->toIso8601String()];
-    }
-
-    /**
-     * Measured less estimated, laid at the door of the line that makes most of the doubt.
-     *
-     * @param array{ph: array{value: float, estimate: float|null, low: float|null, high: float|null}|null, solids: array{value: float, estimate: float}|null} $measured
-     *
-     * @return list<array{ingredient: string, figure: string, gap: float}>
-     */
-    private static function gaps(Balance $balance, array $measured): array
-    {
-        $gaps = [];
-        foreach ([['solids', $balance->figures['dissolved_solids'], $measured['solids']], ['ph', $balance->ph, $measured['ph']]] as [$figure, $reading, $found]) {
-            if ($reading === null || $found === null || $found['estimate'] === null) {
-                continue;
-            }
-            $shares = array_filter($reading->shares, static fn(float $share, int $line): bool => $line >= 0 && $share > 0.0, ARRAY_FILTER_USE_BOTH);
-            arsort($shares);
-            $line = array_key_first($shares);
-            $ingredient = $balance->formula->lines[$line ?? -1]->ingredient->key ?? null;
-            if ($line !== null && $ingredient !== null && $shares[$line] >= self::MAKES_THE_DOUBT * array_sum($shares)) {
-                $gaps[] = ['ingredient' => $ingredient, 'figure' => $figure, 'gap' => $found['value'] - $found['estimate']];
-            }
-        }
-
-        return $gaps;
     }
 
     /** @return list<array<string, mixed>> */

@@ -17,8 +17,8 @@ use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Correction\Advice;
-use Vinculum\Correction\Complaint;
 use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\Tongue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Spoons;
@@ -31,17 +31,7 @@ use Vinculum\Sensory\Taste;
 /** The batch at the stove: what is in it, what to add, and what the tongue said. */
 final readonly class BatchService
 {
-    /** The way back aims half-way between before and after the dose, within this many steps. */
-    private const WAY_BACK_WITHIN = 0.5;
-    private const STRENGTHS = ['little' => 0.5, 'clear' => 1.0, 'far' => 2.0];
-
     public function __construct(private BalanceService $balanceService, private SauceService $sauceService, private PalateService $palateService, private CookSessionService $cookSessions, private Connection $database) {}
-
-    /** @return list<string> how strongly a word can be meant */
-    public static function strengths(): array
-    {
-        return array_keys(self::STRENGTHS);
-    }
 
     /** @param float|null $panGrams as weighed; the formula's own weight when null */
     public function start(int $sauce, ?float $panGrams): Batch
@@ -138,10 +128,8 @@ final readonly class BatchService
         $now = $this->balance($batch);
         $family = $this->balanceService->own($edit) ?? $this->balanceService->style($edit)?->target;
         $target = match (true) {
-            $isWayBack && $batch->doses->isNotEmpty() => Target::between($this->balance($batch, $batch->doses->count() - 1)->taste, $now->taste, self::WAY_BACK_WITHIN),
-            // at the pan the tongue is the judge: what it does not complain of is held where it is
-            $said !== [] => Complaint::together(self::meant($said), $now->taste),
-            default => $family,
+            $isWayBack && $batch->doses->isNotEmpty() => Tongue::wayBack($this->balance($batch, $batch->doses->count() - 1)->taste, $now->taste),
+            default => Tongue::saying($said)->target($now->taste) ?? $family,
         };
         if ($target === null) {
             return new Advice($now->taste, Target::of([]), 0.0, [], ['Tap what the tongue says, and what to add is found.']);
@@ -189,7 +177,7 @@ final readonly class BatchService
             'food' => $told['food'] ?? null,
             'words' => $told['words'] ?? null,
             'said' => $said,
-            'scores' => [...$good, ...Complaint::scores(self::meant($said)), ...($told['scores'] ?? [])],
+            'scores' => [...$good, ...Tongue::saying($said)->scores(), ...($told['scores'] ?? [])],
             'steps' => self::steps($balance->taste),
             'balance' => $this->balanceService->axes($balance, $edit),
         ]);
@@ -280,16 +268,6 @@ final readonly class BatchService
         }
 
         return $catalogue->has($key) ? $catalogue->get($key) : null;
-    }
-
-    /**
-     * @param list<array{complaint: string, strength: string}> $said
-     *
-     * @return list<array{Complaint, float}>
-     */
-    private static function meant(array $said): array
-    {
-        return array_map(static fn(array $one): array => [Complaint::named($one['complaint']), self::STRENGTHS[$one['strength']] ?? 1.0], $said);
     }
 
     /** @return array<string, float> */

@@ -8,6 +8,7 @@ use App\Pantry\Pantry;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Vinculum\Correction\Complaint;
+use Vinculum\Correction\Tongue;
 use Vinculum\Ingredient\Catalogue;
 
 /** What the tongue says of a batch, what was added to it, and what else is worth keeping of a tasting. */
@@ -22,7 +23,7 @@ final class TastingRequest extends FormRequest
             'says' => ['sometimes', 'nullable', 'array', 'list', 'max:9'],
             'says.*' => ['array:complaint,strength'],
             'says.*.complaint' => ['required', 'string', Rule::in(Complaint::keys())],
-            'says.*.strength' => ['required', 'string', Rule::in(BatchService::strengths())],
+            'says.*.strength' => ['required', 'string', Rule::in(Tongue::strengths())],
             'way_back' => ['sometimes', 'boolean'],
             'capacity_ml' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:1000000'],
             'additions' => ['sometimes', 'array', 'list', 'min:1', 'max:3'],

@@ -17,7 +17,7 @@ final readonly class BatchLesson
     private function __construct(public string $ingredient, public string $figure, public float $gap, public float $deviation, public int $batches) {}
 
     /**
-     * @param list<array{ingredient: string, figure: string, gap: float}> $gaps one for each measurement
+     * @param list<MeasuredGap> $gaps one for each measurement
      *
      * @return list<self> those that repeat: the mean is farther from nothing than 90 % of chance would bring it
      */
@@ -25,7 +25,7 @@ final readonly class BatchLesson
     {
         $grouped = [];
         foreach ($gaps as $gap) {
-            $grouped[$gap['figure']][$gap['ingredient']][] = $gap['gap'];
+            $grouped[$gap->figure][$gap->ingredient][] = $gap->gap;
         }
         $learned = [];
         foreach ($grouped as $figure => $byIngredient) {

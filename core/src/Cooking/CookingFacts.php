@@ -11,6 +11,7 @@ final readonly class CookingFacts
 
     public function __construct(
         public EvaporationFacts $evaporation,
+        public PanFacts $pan,
         public ReductionFacts $reduction,
         public ThickeningFacts $thickening,
         public EthanolFacts $ethanol,

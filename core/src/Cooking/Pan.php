@@ -24,7 +24,7 @@ final readonly class Pan
             $centimetres = match ($found[4]) {
                 'mm' => 0.1,
                 'cm' => 1.0,
-                default => 2.54,
+                default => Facts::of(CookingFacts::class)->pan->inch,
             };
             $diameter = (float) $found[1] * $centimetres;
             $height = $found[3] === '' ? null : (float) $found[3] * $centimetres;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Ingredient;
 
+use Vinculum\Facts\Facts;
+
 /** How well a composition figure is known; the handbook's four grades. */
 enum Grade: string
 {
@@ -15,11 +17,13 @@ enum Grade: string
     /** One relative standard deviation. */
     public function deviation(): float
     {
+        $facts = Facts::of(GradeFacts::class);
+
         return match ($this) {
-            self::A => 0.03,
-            self::B => 0.10,
-            self::C => 0.20,
-            self::D => 0.40,
+            self::A => $facts->gradeA,
+            self::B => $facts->gradeB,
+            self::C => $facts->gradeC,
+            self::D => $facts->gradeD,
         };
     }
 }

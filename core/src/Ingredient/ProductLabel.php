@@ -6,6 +6,7 @@ namespace Vinculum\Ingredient;
 
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
 
@@ -64,7 +65,7 @@ final readonly class ProductLabel
         $factor = $isPerServing ? 100.0 / (float) $servingGrams : 1.0;
         $per100 = [];
         if (($figures['salt'] ?? null) === null && ($figures['sodium'] ?? null) !== null) {
-            $figures['salt'] = $figures['sodium'] * 2.54 / 1000.0;
+            $figures['salt'] = $figures['sodium'] * Facts::of(LabelFacts::class)->fromSodium / 1000.0;
         }
         foreach (self::FIELDS as $field) {
             $figure = $figures[$field] ?? null;

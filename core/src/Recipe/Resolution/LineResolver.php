@@ -7,6 +7,7 @@ namespace Vinculum\Recipe\Resolution;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Solids;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
 use Vinculum\Ingredient\Catalogue;
@@ -430,19 +431,19 @@ final readonly class LineResolver
         if ($counted === 'whole') {
             return null;
         }
-        $usual = Counts::row($counted)->numberOrNull('grams');
-        if ($counted === 'handful' && array_intersect(['herb'], $ingredient->roles) !== []) {
-            $usual = 10.0;
-        }
+        $row = Counts::row($counted);
+        $usual = (in_array('herb', $ingredient->roles, true) ? $row->numberOrNull('herb_grams') : null) ?? $row->numberOrNull('grams');
 
-        return $usual === null ? null : [$counted, Amount::within($usual, Counts::row($counted)->numberOrNull('spread') ?? self::LOOSE_SPREAD)];
+        return $usual === null ? null : [$counted, Amount::within($usual, $row->numberOrNull('spread') ?? self::LOOSE_SPREAD)];
     }
 
     private static function sized(Amount $amount, ?string $size): Amount
     {
+        $facts = Facts::of(SizeFacts::class);
+
         return match ($size) {
-            'small' => $amount->times(0.7),
-            'large' => $amount->times(1.4),
+            'small' => $amount->times($facts->small),
+            'large' => $amount->times($facts->large),
             default => $amount,
         };
     }
