@@ -29,9 +29,15 @@ use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 
 /** The batch at the stove: what is in it, what to add, and what the tongue said. */
-final readonly class BatchService
+final class BatchService
 {
-    public function __construct(private BalanceService $balanceService, private SauceService $sauceService, private PalateService $palateService, private CookSessionService $cookSessions, private Connection $database) {}
+    /** @var array<string, Formula> worked out in this request, by batch and what has happened to it */
+    private array $formulas = [];
+
+    /** @var array<string, Balance> the same, with what was measured */
+    private array $balances = [];
+
+    public function __construct(private readonly BalanceService $balanceService, private readonly SauceService $sauceService, private readonly PalateService $palateService, private readonly CookSessionService $cookSessions, private readonly Connection $database) {}
 
     /** @param float|null $panGrams as weighed; the formula's own weight when null */
     public function start(int $sauce, ?float $panGrams): Batch
@@ -68,7 +74,7 @@ final readonly class BatchService
      */
     public function balance(Batch $batch, ?int $doses = null): Balance
     {
-        return Balance::of($this->inThePan($batch, $doses), $this->cookSessions->treatment($batch));
+        return $this->balances[self::state($batch, $doses)] ??= Balance::of($this->inThePan($batch, $doses), $this->cookSessions->treatment($batch));
     }
 
     /** What is in the pan as the model has it, whatever was measured. */
@@ -79,10 +85,21 @@ final readonly class BatchService
 
     private function inThePan(Batch $batch, ?int $doses = null): Formula
     {
+        return $this->formulas[self::state($batch, $doses)] ??= $this->cooked($batch, $doses);
+    }
+
+    private function cooked(Batch $batch, ?int $doses): Formula
+    {
         $formula = $this->formula($batch);
         $given = array_slice($batch->doses->all(), 0, $doses);
 
         return $formula->times(self::factor($batch, $formula))->dosedWith(...array_merge([], ...array_map($this->lines(...), $given)));
+    }
+
+    /** What a batch is worked out from, so that the same is worked out once. */
+    private static function state(Batch $batch, ?int $doses): string
+    {
+        return implode(' ', [$batch->id, $batch->pan_grams, $doses, $batch->doses->last()?->id, $batch->happenings->last()?->id]);
     }
 
     /** The balance of what is in the pan now. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Auth\Passphrase;
+use App\Batches\BatchService;
 use App\CookSessions\CookSessionService;
 use App\CookSessions\HomeHob;
 use App\Database\KitchenConnection;
@@ -44,6 +45,7 @@ final class AppServiceProvider extends ServiceProvider
         });
         $this->app->bind(InstrumentLink::class, static fn(): InstrumentLink => new InstrumentLink(self::instruments()));
         Connection::resolverFor('sqlite', static fn(\Closure|\PDO $pdo, string $database, string $prefix, array $config): KitchenConnection => new KitchenConnection($pdo, $database, $prefix, $config));
+        $this->app->scoped(BatchService::class);
         $this->app->scoped(CookSessionService::class);
         $this->app->scoped(HomeHob::class);
         $this->app->scoped(Pantry::class);

@@ -27,7 +27,7 @@ final class BatchLessonTest extends TestCase
 
     public function test_a_gap_is_laid_at_the_door_of_the_line_that_makes_the_doubt(): void
     {
-        $balance = Balance::of(Formula::fromTexts(['2 damsons', '100 g water', '50 g sugar'], Catalogue::shipped(), Measures::Metric));
+        $balance = Balance::of(Formula::fromTexts(['2 damsons', '100 g water'], Catalogue::shipped(), Measures::Metric));
         $solids = $balance->figures['dissolved_solids']->value;
         $gaps = MeasuredGap::between($balance, null, $solids + 3.0);
 
