@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Substitution;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\FinishedBatch;
+use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Sensory\Taste;
+
+/** A swap in amounts that can be measured: the best around the exact ones; the exact weight where spoons are too coarse. */
+final readonly class SwapMeasuring
+{
+    /** Less than this is nothing. */
+    public const LEAST_GRAMS = 0.02;
+    /** Spoons that cost more than this many steps are too coarse: the exact weight is told. */
+    private const TOO_COARSE = 0.25;
+    /** What a spoon that misses the amount by a factor of e costs, in steps. */
+    private const OFF_THE_AMOUNT = 0.5;
+    /** Changes of the whole that are told: g of fat, per cent of what thickens, nose heat, in 100 g. */
+    private const FAR_LEANER = 3.0;
+    private const FAR_THINNER = 0.3;
+    private const NOSE_NOTICED = 3.0;
+
+    public function __construct(private SwapTask $task) {}
+
+    /**
+     * The best of the measurable amounts around the exact ones; the exact weight where spoons are too coarse.
+     *
+     * @param list<array{Ingredient, int|null, array<int, float>, float}> $chosen
+     * @param list<float>                                                  $grams
+     */
+    public function of(Ingredient $candidate, array $chosen, array $grams, float $merit): Swap
+    {
+        $things = [$candidate, ...array_column($chosen, 0)];
+        $choices = [[]];
+        foreach ($things as $index => $thing) {
+            [$below, $above] = $this->task->spoons->neighbours(abs($grams[$index]), $thing->spoonDensity(), $thing->eachGrams());
+            $amounts = $index === 0 && $below <= 0.0 ? [$above] : [$below, $above];
+            $extended = [];
+            foreach ($amounts as $amount) {
+                foreach ($choices as $choice) {
+                    $extended[] = [...$choice, $grams[$index] < 0.0 ? max(-$amount, $chosen[$index - 1][3] ?? 0.0) : $amount];
+                }
+            }
+            $choices = $extended;
+        }
+        $exact = array_map(static fn(float $one): float => round($one, abs($one) >= 10.0 ? 0 : (abs($one) >= 1.0 ? 1 : 2)), $grams);
+        $best = $exact;
+        $least = $this->residual($things, $exact, $chosen) + self::TOO_COARSE;
+        foreach ($choices as $choice) {
+            $value = $this->residual($things, $choice, $chosen) + self::OFF_THE_AMOUNT * abs(log($choice[0] / max(self::LEAST_GRAMS, $exact[0])));
+            if ($value < $least) {
+                [$best, $least] = [$choice, $value];
+            }
+        }
+
+        $exactResidual = $this->residual($things, $exact, $chosen);
+
+        return $this->described($candidate, $things, $best, $chosen, sqrt(max(0.0, $merit ** 2 - $exactResidual ** 2)));
+    }
+
+    /**
+     * @param list<Ingredient>                                             $things
+     * @param list<float>                                                  $grams
+     * @param list<array{Ingredient, int|null, array<int, float>, float}> $chosen
+     */
+    private function residual(array $things, array $grams, array $chosen): float
+    {
+        $moves = $this->task->before->stepsTo(Taste::ofMixture(FinishedBatch::of($this->swapped($things, $grams, $chosen))->mixture));
+        if ($this->task->main !== null) {
+            $moves[$this->task->main->value] -= $this->task->reason->byTaste;
+        }
+
+        return sqrt(array_sum(array_map(static fn(float $move): float => $move * $move, $moves)));
+    }
+
+    /**
+     * The formula with the substitute in the line's place.
+     *
+     * @param list<Ingredient>                                             $things
+     * @param list<float>                                                  $grams
+     * @param list<array{Ingredient, int|null, array<int, float>, float}> $chosen
+     */
+    private function swapped(array $things, array $grams, array $chosen): Formula
+    {
+        $compensations = array_map(static fn(array $one, float $amount): SwapAddition => new SwapAddition($one[0], $amount, '', $one[1]), $chosen, array_slice($grams, 1));
+
+        return Swap::placed($this->task->formula, $this->task->line, $things[0], $grams[0], $compensations);
+    }
+
+    /**
+     * @param list<Ingredient>                                             $things
+     * @param list<float>                                                  $grams
+     * @param list<array{Ingredient, int|null, array<int, float>, float}> $chosen
+     */
+    private function described(Ingredient $candidate, array $things, array $grams, array $chosen, float $misfit): Swap
+    {
+        $formula = $this->swapped($things, $grams, $chosen);
+        $mixture = FinishedBatch::of($formula)->mixture;
+        $after = Taste::ofMixture($mixture);
+        $compensations = [];
+        foreach ($chosen as $index => [$ingredient, $line]) {
+            $amount = $grams[$index + 1];
+            if (abs($amount) >= self::LEAST_GRAMS) {
+                $compensations[] = new SwapAddition($ingredient, $amount, $this->words($ingredient, abs($amount)), $line);
+            }
+        }
+        $moves = $this->task->before->stepsTo($after);
+        $now = Balance::allergensIn($formula);
+        $diets = Balance::dietsOf($formula);
+
+        return new Swap(
+            $this->task->line,
+            $candidate,
+            $grams[0],
+            $this->words($candidate, $grams[0]),
+            $compensations,
+            $after,
+            $moves,
+            $this->task->before->stepsApart($after),
+            $this->task->main,
+            $misfit,
+            AromaProfile::of($this->task->gone)->kinship(AromaProfile::of($candidate)),
+            array_values(array_diff($now, $this->task->balance->allergens())),
+            array_values(array_diff($this->task->balance->allergens(), $now)),
+            array_values(array_diff($diets, $this->task->balance->diets())),
+            array_values(array_diff($this->task->balance->diets(), $diets)),
+            [...AromaProfile::of($this->task->gone)->changesTo(AromaProfile::of($candidate)), ...$this->bodyChanges($mixture)],
+        );
+    }
+
+    /** In spoons where that is what it measures, else by weight. */
+    private function words(Ingredient $ingredient, float $grams): string
+    {
+        [$below, $above] = $this->task->spoons->neighbours($grams * (1.0 + 1e-6), $ingredient->density, $ingredient->eachGrams());
+        $isMeasurable = min(abs($grams - $below), abs($above - $grams)) < 0.01 * $grams;
+
+        return $isMeasurable ? $this->task->spoons->words($grams, $ingredient->density, $ingredient->eachGrams()) : KitchenNumber::grams($grams);
+    }
+
+    /** @return list<string> */
+    private function bodyChanges(Mixture $after): array
+    {
+        $changes = [];
+        $fat = $after->percent(Component::Fat) - $this->task->whole->percent(Component::Fat);
+        if (abs($fat) >= self::FAR_LEANER) {
+            $changes[] = sprintf('%s by %.0f g fat in 100 g', $fat < 0.0 ? 'leaner' : 'richer', abs($fat));
+        }
+        $starch = $after->percent(Component::Thickening) - $this->task->whole->percent(Component::Thickening);
+        if (abs($starch) >= self::FAR_THINNER) {
+            $changes[] = $starch < 0.0 ? 'thinner: the old one thickened' : 'thicker: the new one thickens';
+        }
+        $nose = $after->percent(Component::NoseHeat) - $this->task->whole->percent(Component::NoseHeat);
+        if (abs($nose) >= self::NOSE_NOTICED) {
+            $changes[] = $nose < 0.0 ? 'less bite in the nose' : 'more bite in the nose';
+        }
+
+        return $changes;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Substitution;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\FinishedBatch;
+use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
+
+/** The line that is to be replaced, and the sauce it stands in. */
+final readonly class SwapTask
+{
+    /** A line that raises no axis by this much has no main axis. */
+    private const HAS_MAIN = 0.3;
+    /** In a longer formula a search would take seconds. */
+    private const MOST_LINES = 1000;
+
+    public ResolvedLine $old;
+    public Ingredient $gone;
+    public Mixture $whole;
+    public Taste $before;
+    /** The axis that the line raises most; what only dilutes has none. */
+    public ?Axis $main;
+    public Balance $balance;
+    public Spoons $spoons;
+
+    /**
+     * @param int $line from 0
+     *
+     * @throws SwapFault when there is nothing in that line to replace
+     */
+    public function __construct(public Formula $formula, public int $line, public SwapReason $reason, public Catalogue $catalogue, Measures $measures)
+    {
+        if (count($formula->lines) > self::MOST_LINES) {
+            throw SwapFault::tooLong(count($formula->lines), self::MOST_LINES);
+        }
+        $this->old = $formula->lines[$line] ?? throw SwapFault::noSuchLine($line + 1, count($formula->lines));
+        $this->gone = $this->old->ingredient ?? throw SwapFault::notKnown($line + 1, $this->old->text);
+        if (!$this->old->countsInTheMixture()) {
+            throw SwapFault::noAmount($line + 1, $this->old->text);
+        }
+        $this->balance = Balance::of($formula);
+        $this->whole = $this->balance->mixture;
+        $this->before = $this->balance->taste;
+        $this->main = self::mainAxis($this->before, Taste::ofMixture(FinishedBatch::of($this->without())->mixture));
+        $this->spoons = Spoons::of($measures);
+    }
+
+    /** Grams of the line as it stands. */
+    public function grams(): float
+    {
+        return $this->old->grams->value ?? 0.0;
+    }
+
+    private function without(): Formula
+    {
+        $lines = $this->formula->lines;
+        unset($lines[$this->line]);
+
+        return $this->formula->withLines(...$lines);
+    }
+
+    private static function mainAxis(Taste $with, Taste $without): ?Axis
+    {
+        $brought = $without->stepsTo($with);
+        arsort($brought);
+
+        return reset($brought) >= self::HAS_MAIN ? Axis::from((string) key($brought)) : null;
+    }
+}
