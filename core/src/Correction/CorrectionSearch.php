@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
-use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Optimisation\TasteCurve;
-use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\Taste;
 use Vinculum\Sensory\TasteLoad;
 
 /**
@@ -26,13 +22,6 @@ final readonly class CorrectionSearch
     private const SHORTLIST = 60;
     /** A correction must gain at least this many steps to be worth a spoon. */
     private const LEAST_GAIN = 0.125;
-    /** Spoons that cost more than this many steps are too coarse: the scale is taken. */
-    private const TOO_COARSE = 0.1;
-    /** The share of the whole that a first dose may be. */
-    private const LEAST_FIRST = 0.3;
-    private const MOST_FIRST = 0.7;
-    /** A move on an axis that is said as a side effect, in steps. */
-    private const NOTICED = 0.5;
 
     /**
      * @param Mixture      $batch           as it stands in the pan
@@ -59,7 +48,7 @@ final readonly class CorrectionSearch
         }
         $objective = new Objective($load, $target);
         $found = self::shortlist($objective, $limits, $most);
-        $corrections = self::snapAll($found, $limits, $batch, $load, $target, $before, $distance, $most, $batchAllergens);
+        $corrections = self::measured($found, $limits, new CorrectionMeasuring($batch, $target, Spoons::of($limits->measures), $most, $batchAllergens), $distance);
         if ($corrections === []) {
             $notes[] = 'Nothing that may be added brings it closer in an amount that can be measured: allow other ingredients, or start that part again.';
         } elseif ($corrections[0]->distanceAfter > 1.0) {
@@ -189,20 +178,17 @@ final readonly class CorrectionSearch
 
     /**
      * @param list<array{list<Candidate>, list<float>, float}> $found
-     * @param list<string>                                     $allergens
      *
      * @return list<Correction>
      */
-    private static function snapAll(array $found, CorrectionLimits $limits, Mixture $batch, TasteLoad $load, Target $target, Taste $before, float $distance, float $most, array $allergens): array
+    private static function measured(array $found, CorrectionLimits $limits, CorrectionMeasuring $measuring, float $distance): array
     {
-        $spoons = Spoons::of($limits->measures);
         $corrections = [];
         foreach ($found as [$candidates, $grams]) {
-            $snapped = self::snap($candidates, $grams, $spoons, $load, $target, $most);
-            if ($snapped === null) {
+            $correction = $measuring->of($candidates, $grams);
+            if ($correction === null) {
                 continue;
             }
-            $correction = self::describe($snapped, $batch, $target, $before, $spoons, $allergens);
             $isTooFull = $limits->capacityMillilitres !== null && Volume::millilitres($correction->mixture) > $limits->capacityMillilitres;
             if ($correction->distanceAfter > $distance - self::LEAST_GAIN || $isTooFull) {
                 continue;
@@ -240,153 +226,5 @@ final readonly class CorrectionSearch
         }
 
         return $kept;
-    }
-
-    /**
-     * The best of the measurable amounts around the exact ones.
-     *
-     * @param list<Candidate> $candidates
-     * @param list<float>     $grams
-     *
-     * @return list<array{Candidate, float}>|null
-     */
-    private static function snap(array $candidates, array $grams, Spoons $spoons, TasteLoad $load, Target $target, float $most): ?array
-    {
-        $bySpoon = array_map(static fn(Candidate $one, float $exact): array => $spoons->neighbours($exact, $one->ingredient->density, $one->ingredient->eachGrams()), $candidates, $grams);
-        [$best, $least] = self::bestOf($candidates, $bySpoon, $load, $target, $most);
-        $exact = self::valueOf(array_map(static fn(Candidate $one, float $amount): array => [$one, $amount], $candidates, $grams), $load, $target);
-        if ($least > $exact + self::TOO_COARSE) {
-            $byScale = array_map(static fn(Candidate $one, float $exact): array => $exact < 1.0 ? $spoons->neighbours($exact, $one->ingredient->density) : $spoons->onScale($exact), $candidates, $grams);
-            [$finer, $value] = self::bestOf($candidates, $byScale, $load, $target, $most);
-
-            return $value < $least ? $finer : $best;
-        }
-
-        return $best === null ? null : self::trim($best, $least, $spoons, $load, $target);
-    }
-
-    /**
-     * @param list<Candidate>             $candidates
-     * @param list<array{float, float}>   $amounts    the two to choose from for each
-     *
-     * @return array{list<array{Candidate, float}>|null, float} the best choice within the room, and its value
-     */
-    private static function bestOf(array $candidates, array $amounts, TasteLoad $load, Target $target, float $most): array
-    {
-        $choices = [[]];
-        foreach ($candidates as $index => $candidate) {
-            $extended = [];
-            foreach ($amounts[$index] as $amount) {
-                foreach ($choices as $choice) {
-                    $extended[] = $amount > 0.0 ? [...$choice, [$candidate, $amount]] : $choice;
-                }
-            }
-            $choices = $extended;
-        }
-        [$best, $least] = [null, INF];
-        foreach ($choices as $choice) {
-            $value = self::valueOf($choice, $load, $target);
-            if ($choice !== [] && array_sum(array_column($choice, 1)) <= $most && $value < $least) {
-                [$best, $least] = [$choice, $value];
-            }
-        }
-
-        return [$best, $least];
-    }
-
-    /**
-     * Takes back notch after notch for as long as that is no worse: the least that does the work.
-     *
-     * @param list<array{Candidate, float}> $amounts
-     *
-     * @return list<array{Candidate, float}>
-     */
-    private static function trim(array $amounts, float $value, Spoons $spoons, TasteLoad $load, Target $target): array
-    {
-        foreach (array_keys($amounts) as $index) {
-            for ($notches = 0; $notches < 100; ++$notches) {
-                [$candidate, $grams] = $amounts[$index];
-                [$less] = $spoons->neighbours($grams * (1.0 - 1e-6), $candidate->ingredient->density, $candidate->ingredient->eachGrams());
-                $trial = $amounts;
-                $trial[$index] = [$candidate, $less];
-                $tried = self::valueOf($trial, $load, $target);
-                if ($less <= 0.0 || $tried >= $value) {
-                    break;
-                }
-                [$amounts, $value] = [$trial, $tried];
-            }
-        }
-
-        return $amounts;
-    }
-
-    /** @param list<array{Candidate, float}> $amounts */
-    private static function valueOf(array $amounts, TasteLoad $load, Target $target): float
-    {
-        $after = $load;
-        foreach ($amounts as [$candidate, $grams]) {
-            $after = $after->plus($candidate->perGram, $grams);
-        }
-
-        return $target->distance($after->taste()) + Objective::PRICE * ($after->grams - $load->grams) / $load->grams;
-    }
-
-    /**
-     * @param list<array{Candidate, float}> $amounts
-     * @param list<string>                  $allergens
-     */
-    private static function describe(array $amounts, Mixture $batch, Target $target, Taste $before, Spoons $spoons, array $allergens): Correction
-    {
-        $mixture = $batch;
-        $additions = [];
-        $added = 0.0;
-        $gained = [];
-        usort($amounts, static fn(array $one, array $other): int => $other[1] <=> $one[1]);
-        foreach ($amounts as [$candidate, $grams]) {
-            $ingredient = $candidate->ingredient;
-            $mixture = $mixture->plus($ingredient->grams($grams));
-            [$density, $each] = [$ingredient->density, $ingredient->eachGrams()];
-            [$first, $words] = self::firstDose($grams, $density, $each, $spoons);
-            $additions[] = new Addition($ingredient, $grams, $spoons->words($grams, $density, $each), $first, $words);
-            $added += $grams;
-            $gained = [...$gained, ...array_diff($ingredient->allergens, $allergens)];
-        }
-        $after = Taste::ofMixture($mixture);
-
-        return new Correction($additions, $mixture, $after, $target->distance($after), $added, self::sideEffects($before, $after, $target, $batch, $mixture), array_values(array_unique($gained)));
-    }
-
-    /**
-     * About half of it, in what can be measured; half to the gram where nothing measurable is near.
-     *
-     * @return array{float, string} grams, and how to say it
-     */
-    private static function firstDose(float $grams, ?float $density, ?float $each, Spoons $spoons): array
-    {
-        $half = $grams / 2.0;
-        $measurable = array_filter([...$spoons->neighbours($half, $density, $each), ...$spoons->onScale($half)], static fn(float $one): bool => $one >= self::LEAST_FIRST * $grams && $one <= self::MOST_FIRST * $grams);
-        usort($measurable, static fn(float $one, float $other): int => abs($one - $half) <=> abs($other - $half));
-        $first = $measurable[0] ?? $half;
-
-        return [$first, $measurable === [] ? 'half of it, ' . KitchenNumber::grams($half) : $spoons->words($first, $density, $each)];
-    }
-
-    /** @return list<string> */
-    private static function sideEffects(Taste $before, Taste $after, Target $target, Mixture $batch, Mixture $mixture): array
-    {
-        $effects = [];
-        foreach ($before->stepsTo($after) as $key => $moved) {
-            $axis = Axis::from($key);
-            $window = $target->window($axis);
-            $isWanted = $window !== null && $window->off($axis, $before->on($axis)) * $moved < 0.0;
-            if (!$isWanted && abs($moved) >= self::NOTICED) {
-                $effects[] = sprintf('%s also %+.1f steps', $key, $moved);
-            }
-        }
-        if ($mixture->percent(Component::Ethanol) > $batch->percent(Component::Ethanol) + 0.2) {
-            $effects[] = 'adds alcohol';
-        }
-
-        return $effects;
     }
 }

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Resolution;
+
+use Vinculum\Facts\Facts;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\NameSearch;
+use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Recipe\Parser\Counts;
+use Vinculum\Recipe\Parser\ParsedLine;
+use Vinculum\Recipe\Parser\WrittenAmount;
+
+/** How many grams of an ingredient a line's amount is, however it was measured: by weight, by volume, by count. */
+final readonly class AmountReading
+{
+    private const WEIGHED = 0.01;
+    private const ABOUT = 0.10;
+    private const PACKED = 0.18;
+    /** Loosely filled pieces of something whose bulk density nobody stated, g/ml. */
+    private const LOOSE_DENSITY = 0.6;
+    private const LOOSE_SPREAD = 0.30;
+
+    /** @param float $partMillilitres the vessel that a "part" is */
+    public function __construct(private float $partMillilitres) {}
+
+    public function grams(ParsedLine $line, WrittenAmount $measured, Ingredient $ingredient): ?FoundGrams
+    {
+        $first = $this->amountOf($measured, $line, $ingredient);
+        if ($line->second === null) {
+            return $first;
+        }
+        $second = $this->amountOf($line->second, $line, $ingredient);
+        if ($first === null || $second === null) {
+            return $first ?? $second;
+        }
+        $isSecondWeight = $line->second->unit?->grams !== null;
+        $isFirstWeight = $measured->unit?->grams !== null;
+        [$kept, $other] = $isSecondWeight && !$isFirstWeight ? [$second, $first] : [$first, $second];
+        if (!$isFirstWeight && !$isSecondWeight && $measured->unit === null) {
+            [$kept, $other] = [$second, $first];
+        }
+        $difference = $other->grams->value > 0.0 ? $kept->grams->value / $other->grams->value - 1.0 : 0.0;
+        $tolerance = 2.0 * hypot($kept->relativeDoubt(), $other->relativeDoubt());
+        $note = abs($difference) > max(0.15, $tolerance)
+            ? sprintf('The two amounts differ by %d %%: %s taken', (int) round(100.0 * abs($difference)), KitchenNumber::grams($kept->grams->value))
+            : $kept->note;
+
+        return new FoundGrams($kept->grams, $kept->millilitres ?? $other->millilitres, $kept->isAssumed, $note, $kept->isPack);
+    }
+
+    private function amountOf(WrittenAmount $measured, ParsedLine $line, Ingredient $ingredient): ?FoundGrams
+    {
+        $spread = $measured->isRange() ? ($measured->high - $measured->low) / sqrt(12.0) / $measured->middle() : 0.0;
+        $spread = hypot($spread, $measured->isAbout && $measured->unit !== null && !$measured->unit->isVague() ? self::ABOUT : 0.0);
+        $rangeNote = $measured->isRange() ? sprintf('%s to %s taken as %s', KitchenNumber::mixed($measured->low), KitchenNumber::mixed($measured->high), KitchenNumber::mixed($measured->middle())) : null;
+        $unit = $measured->unit;
+        if ($unit === null) {
+            return $this->counted($measured, $line, $ingredient);
+        }
+        if ($unit->grams !== null) {
+            $grams = Amount::within($measured->middle() * $unit->grams, hypot(self::WEIGHED, $spread))->doubtedBy($unit->spread);
+            $note = $unit->isVague() ? sprintf('1 %s taken as %s', $unit->name, KitchenNumber::grams($unit->grams)) : $rangeNote;
+
+            return new FoundGrams($grams, null, $unit->isVague() || $measured->isRange(), $note, $measured->pack !== null);
+        }
+        $millilitres = $measured->middle() * (float) $unit->millilitres * $measured->fill;
+        [$density, $doubt, $isGuess] = $this->densityFor($line, $ingredient);
+        $grams = Amount::within($millilitres * $density, hypot($doubt, $spread))->doubtedBy($unit->spread);
+        $note = match (true) {
+            $unit->isVague() => sprintf('1 %s taken as %s', $unit->name, KitchenNumber::millilitres((float) $unit->millilitres)),
+            $isGuess => sprintf('%s taken as %s g a millilitre: weigh it to be sure', $ingredient->name, KitchenNumber::plain($density, 2)),
+            $measured->fill !== 1.0 => sprintf('Taken as %s level', KitchenNumber::mixed($measured->middle() * $measured->fill)),
+            default => $rangeNote,
+        };
+
+        return new FoundGrams($grams, $millilitres, $unit->isVague() || $measured->isRange(), $note, $measured->pack !== null);
+    }
+
+    /** @return array{float, float, bool} g/ml, its relative doubt, and whether it is a guess */
+    private function densityFor(ParsedLine $line, Ingredient $ingredient): array
+    {
+        $words = mb_strtolower("{$line->text} {$line->preparation}");
+        foreach ($ingredient->forms as $form => $density) {
+            if (str_contains($words, $form)) {
+                return [$density, max(self::PACKED, $ingredient->texture->deviation()), false];
+            }
+        }
+        if ($ingredient->density !== null) {
+            return [$ingredient->density, $ingredient->texture->deviation(), false];
+        }
+
+        return [self::LOOSE_DENSITY, self::LOOSE_SPREAD, true];
+    }
+
+    private function counted(WrittenAmount $measured, ParsedLine $line, Ingredient $ingredient): ?FoundGrams
+    {
+        $counted = $measured->counted ?? 'whole';
+        if ($counted === 'part') {
+            $density = $ingredient->density ?? self::LOOSE_DENSITY;
+            $millilitres = $measured->middle() * $this->partMillilitres;
+
+            return new FoundGrams(Amount::within($millilitres * $density, $ingredient->texture->deviation()), $millilitres, true, sprintf('1 part taken as %s', KitchenNumber::millilitres($this->partMillilitres)), false);
+        }
+        $one = $this->weightOfOne($counted, $measured->size, $line, $ingredient);
+        if ($one === null) {
+            return null;
+        }
+        [$name, $each] = $one;
+        $count = $measured->middle();
+        $rangeDeviation = ($measured->high - $measured->low) / sqrt(12.0) * $each->value;
+        $grams = Amount::of($count * $each->value, hypot($count * $each->deviation, $rangeDeviation));
+        $isTool = in_array($counted, ['handful', 'knob'], true);
+        $note = sprintf('1 %s taken as %s', $name, KitchenNumber::grams($each->value));
+        if ($measured->isRange()) {
+            $note .= sprintf('; %s to %s taken as %s', KitchenNumber::mixed($measured->low), KitchenNumber::mixed($measured->high), KitchenNumber::mixed($count));
+        }
+
+        return new FoundGrams($grams, null, true, $note, !$isTool && Counts::isPack($counted));
+    }
+
+    /** @return array{string, Amount}|null what was counted and the grams of one */
+    private function weightOfOne(string $counted, ?string $size, ParsedLine $line, Ingredient $ingredient): ?array
+    {
+        $units = $ingredient->units;
+        if ($counted === 'whole' && isset($units['fruit'])) {
+            return [$line->part === null ? 'fruit' : "{$line->part} of one fruit", self::sized($units['fruit'], $size)];
+        }
+        if ($counted === 'whole') {
+            foreach (NameSearch::words($line->name) as $word) {
+                $noun = Counts::named($word);
+                if ($noun !== null && $noun !== 'whole' && isset($units[$noun])) {
+                    return [$noun, self::sized($units[$noun], $size)];
+                }
+            }
+        }
+        if ($size !== null && isset($units[$size]) && in_array($counted, ['whole', 'clove', 'pod'], true)) {
+            return ["{$size} {$ingredient->name}", $units[$size]];
+        }
+        if (isset($units[$counted])) {
+            return [$counted === 'whole' ? mb_strtolower($ingredient->name) : $counted, self::sized($units[$counted], $size)];
+        }
+        if ($counted === 'piece' && isset($units['whole'])) {
+            return ['piece', self::sized($units['whole'], $size)];
+        }
+        if ($counted === 'whole') {
+            return null;
+        }
+        $row = Counts::row($counted);
+        $usual = (in_array('herb', $ingredient->roles, true) ? $row->numberOrNull('herb_grams') : null) ?? $row->numberOrNull('grams');
+
+        return $usual === null ? null : [$counted, Amount::within($usual, $row->numberOrNull('spread') ?? self::LOOSE_SPREAD)];
+    }
+
+    private static function sized(Amount $amount, ?string $size): Amount
+    {
+        $facts = Facts::of(SizeFacts::class);
+
+        return match ($size) {
+            'small' => $amount->times($facts->small),
+            'large' => $amount->times($facts->large),
+            default => $amount,
+        };
+    }
+}

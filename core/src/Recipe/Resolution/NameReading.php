@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Resolution;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\NameMatch;
+use Vinculum\Ingredient\NameSearch;
+use Vinculum\Recipe\Parser\ParsedLine;
+
+/** Which ingredient a line names, and how surely: what it calls the thing, and every other way to read that. */
+final readonly class NameReading
+{
+    public function __construct(private Catalogue $catalogue) {}
+
+    /** @return list<NameMatch> */
+    public function match(ParsedLine $line): array
+    {
+        $names = $this->catalogue->names();
+        $plain = $line->name;
+        if ($line->part !== null) {
+            $matches = $names->find("{$plain} {$line->part}");
+            if (($matches[0]->score ?? 0.0) >= 0.9) {
+                return $matches;
+            }
+        }
+        $matches = $names->find($plain);
+        $best = $matches[0]->score ?? 0.0;
+        foreach ($this->otherReadings($line) as $reading) {
+            $found = $names->find($reading);
+            $score = $found[0]->score ?? 0.0;
+            // a name that is ours to the word, with more said than the bare one, is the more particular thing
+            if ($score > $best + 0.02 || ($score > 0.95 && self::tellsMore($reading, $line->name))) {
+                $best = $score;
+                $matches = $found;
+            }
+        }
+
+        return $this->unlessPouredInstead($line, $this->unlessVegetable($line, $matches));
+    }
+
+    /**
+     * The best match that leaves no telling word of the name unsaid: "almond milk" is no milk. What only says which kind of a thing
+     * it is may stay unsaid: the "peppers" of a pod, the "leaves" of a herb.
+     *
+     * @param list<NameMatch> $matches
+     */
+    public function understood(ParsedLine $line, array $matches): ?NameMatch
+    {
+        if (Words::areIn($line->name, FactsFile::named('words')['others']->list('words'))) {
+            return null;
+        }
+        foreach ($matches as $match) {
+            if ($match->score < NameSearch::ACCEPTED) {
+                break;
+            }
+            $passable = $this->passable($match->key);
+            $missed = array_diff($match->missed, $passable);
+            if ($match->beyond !== []) {
+                continue;
+            }
+            if ($missed === [] || $this->areBrands($missed, $line)) {
+                return $match;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether the name was ours to the word, and means this before anything else. */
+    public function sureness(ParsedLine $line, NameMatch $match): Sureness
+    {
+        [$asked, $alias, $nothing] = [NameSearch::words($line->name), NameSearch::words($match->alias), FactsFile::named('words')['says-nothing']->list('words')];
+        $isSame = array_diff($asked, $alias, $nothing) === [] && array_diff($alias, $asked, $nothing) === [] && $match->missed === [];
+
+        return $match->isUsual && ($match->isExact || $isSame) ? Sureness::Certain : Sureness::Likely;
+    }
+
+    /** @return list<string> words that only say which kind of a thing this is */
+    private function passable(string $key): array
+    {
+        $ingredient = $this->catalogue->get($key);
+        $passable = [];
+        foreach (FactsFile::named('words')['kinds']->fields() as $kind) {
+            if (($kind === 'pod' && $ingredient->heatIsOfPods) || in_array($kind, [...$ingredient->kinds, ...$ingredient->roles], true)) {
+                $passable = [...$passable, ...FactsFile::named('words')['kinds']->list($kind)];
+            }
+        }
+
+        return $passable;
+    }
+
+    /**
+     * Words that are written large within a line, that name nothing in any kitchen, and stand before a name that is ours: a brand.
+     *
+     * @param array<string> $words
+     */
+    private function areBrands(array $words, ParsedLine $line): bool
+    {
+        $written = preg_split('/\s+/u', trim($line->name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $isAtStart = $line->amountText === '';
+        foreach ($words as $word) {
+            $places = array_keys(array_filter($written, static fn(string $one): bool => NameSearch::words($one) === [$word]));
+            $at = $places[0] ?? null;
+            $isLarge = $at !== null && preg_match('/^\p{Lu}\p{Ll}/u', $written[$at]) === 1;
+            $after = $at === null ? [] : array_slice($written, $at + 1);
+            $restIsSmall = $after !== [] && array_filter($after, static fn(string $one): bool => preg_match('/^\p{Ll}/u', $one) !== 1 && !self::isLargeToo($one)) === [] && preg_match('/^\p{Ll}/u', end($after)) === 1;
+            if (!$isLarge || !$restIsSmall || ($at === 0 && $isAtStart) || $this->catalogue->names()->knows($word) || in_array($word, FactsFile::named('words')['tellers']->list('words'), true)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private static function isLargeToo(string $word): bool
+    {
+        return preg_match('/^\p{Lu}/u', $word) === 1;
+    }
+
+    /**
+     * The name may go on after a comma ("vinegar, white"), lean on its alternative ("red or white wine vinegar"),
+     * start with a counting noun ("star anise"), or hide in brackets.
+     *
+     * @return list<string>
+     */
+    private function otherReadings(ParsedLine $line): array
+    {
+        $readings = [];
+        if ($line->alternatives !== []) {
+            $words = explode(' ', $line->alternatives[0]);
+            for ($from = 1; $from < count($words); ++$from) {
+                $readings[] = $line->name . ' ' . implode(' ', array_slice($words, $from));
+            }
+        }
+        if ($line->measured?->counted !== null && $line->measured->counted !== 'whole') {
+            $readings[] = $line->measured->counted . ' ' . $line->name;
+            $readings[] = $line->name . ' ' . $line->measured->counted;
+        }
+        foreach (['tin' => 'tinned', 'jar' => 'jarred'] as $pack => $packed) {
+            if (in_array($pack, [$line->measured?->pack, $line->measured?->counted], true)) {
+                $readings[] = "{$packed} {$line->name}";
+            }
+        }
+        if ($line->preparation !== '') {
+            $first = preg_split('/\s*[,;]\s*/', $line->preparation)[0] ?? '';
+            $readings[] = "{$first} {$line->name}";
+            if (array_filter(NameSearch::words($line->name), static fn(string $word): bool => !NameSearch::isDescriptor($word)) === []) {
+                $readings[] = $line->preparation;
+            }
+        }
+        if (preg_match('/^(.+?)\s+(?:and|&)\s+(.+)$/iu', $line->name, $found) === 1) {
+            $second = $this->catalogue->names()->find($found[2], 1)[0] ?? null;
+            $readings = $second !== null && $second->score >= NameSearch::ACCEPTED && $second->missed === [] ? [...$readings, $found[1]] : $readings;
+        }
+
+        return $readings;
+    }
+
+    /**
+     * Peppers that are counted or weighed are vegetables; pepper by the spoon, the pinch and the turn of a mill is ground.
+     *
+     * @param list<NameMatch> $matches
+     *
+     * @return list<NameMatch>
+     */
+    private function unlessVegetable(ParsedLine $line, array $matches): array
+    {
+        $best = $matches[0] ?? null;
+        $other = $best === null ? null : (FactsFile::named('words')['counted']->textOr($best->key, '') ?: null);
+        if ($best === null || $other === null || !$this->catalogue->has($other) || array_filter(NameSearch::words($line->name), static fn(string $word): bool => !NameSearch::isDescriptor($word)) !== ['pepper']) {
+            return $matches;
+        }
+        $measured = $line->measured;
+        $isCounted = $measured !== null && $measured->unit === null && in_array($measured->counted, [null, 'whole'], true);
+        $isSpooned = $measured?->unit?->millilitres !== null || $measured?->unit?->isVague() === true;
+
+        return $isCounted || !$isSpooned && preg_match('/\bpeppers\b/iu', $line->name) === 1 ? [$best->takenFor($other, false), ...$matches] : $matches;
+    }
+
+    /**
+     * Spoons of a lemon are spoons of its juice.
+     *
+     * @param list<NameMatch> $matches
+     *
+     * @return list<NameMatch>
+     */
+    private function unlessPouredInstead(ParsedLine $line, array $matches): array
+    {
+        $best = $matches[0] ?? null;
+        if ($best !== null && $line->measured?->unit?->millilitres !== null) {
+            $poured = $this->catalogue->get($best->key)->pouredAs;
+            if ($poured !== null) {
+                return [$best->takenFor($poured, true), ...$matches];
+            }
+        }
+
+        return $matches;
+    }
+
+    private static function tellsMore(string $reading, string $name): bool
+    {
+        $more = array_diff(NameSearch::words($reading), NameSearch::words($name));
+
+        return array_filter($more, static fn(string $word): bool => !NameSearch::isDescriptor($word)) !== [];
+    }
+}
