@@ -19,6 +19,7 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\Scale;
+use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Scaling\TargetSize;
 use Vinculum\Style\StyleBook;
 use Vinculum\Substitution\SwapReason;
@@ -84,7 +85,7 @@ $all = median(static function () use ($catalogue, $style): void {
 }, 51);
 line('read + balance + advise', $all);
 $twenty = Formula::fromTexts([...LINES, ...array_slice(LINES, 0, 8)], $catalogue, Measures::Us);
-line('scale, 20 lines, rounded to keep the balance', median(static fn() => Scale::of($twenty, TargetSize::factor('2.7'), Measures::Us, $style->target), 21), $weigh);
+line('scale, 20 lines, rounded to keep the balance', median(static fn() => Scale::of($twenty, TargetSize::factor('2.7'), new ScaleSetting(Measures::Us, $style->target)), 21), $weigh);
 line('swap one line, ranked', median(static fn() => (new SwapSearch($twenty, 2, SwapReason::missing(), $catalogue, Measures::Us))->substitutes(), 15), $weigh);
 $lines = [];
 for ($number = 0; $number < 1000; ++$number) {

@@ -26,6 +26,7 @@ use Vinculum\Report\ScaleReport;
 use Vinculum\Report\StyleReport;
 use Vinculum\Report\SwapsReport;
 use Vinculum\Scaling\Scale;
+use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
 use Vinculum\Substitution\SwapFault;
@@ -88,7 +89,7 @@ final class Answers
     {
         [$recipe, $style, $balance] = self::weigh($call);
         $wanted = $call->wanted($balance->formula, Catalogue::shipped());
-        $scale = Scale::of($balance->formula, $wanted, $call->measures(), $style?->target, $recipe->pan, implode(' ', $recipe->method));
+        $scale = Scale::of($balance->formula, $wanted, new ScaleSetting($call->measures(), $style?->target, $recipe->pan, implode(' ', $recipe->method)));
         $report = ScaleReport::of($scale, $style?->target, $call->measures(), [...$recipe->notes, ...self::notesOnStyle($recipe, $call)]);
 
         return new Answer($report, Printout::scale($scale) . Printout::notes($report->notes));

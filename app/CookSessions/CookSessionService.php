@@ -6,21 +6,19 @@ namespace App\CookSessions;
 
 use App\Batches\Batch;
 use App\Instruments\PhMeterService;
-use App\Recipes\BalanceService;
 use App\Recipes\RequestedSize;
 use App\Recipes\SauceEdit;
 use App\Recipes\SauceService;
+use App\Recipes\ScaleService;
 use Illuminate\Database\Connection;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\Treatment;
 use Vinculum\Cooking\MethodReader;
-use Vinculum\Cooking\Pan;
 use Vinculum\CookSession\CookPlan;
 use Vinculum\CookSession\CookRecord;
 use Vinculum\CookSession\Event\PhMeasured;
 use Vinculum\CookSession\Event\SolidsMeasured;
-use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleFault;
 
 /** Cooks a batch from its sheet, and writes down what happens. */
@@ -32,7 +30,7 @@ final class CookSessionService
     /** Asked once in a request. */
     private ?bool $isMeterStale = null;
 
-    public function __construct(private readonly BalanceService $balanceService, private readonly SauceService $sauceService, private readonly HomeHob $hob, private readonly Connection $database) {}
+    public function __construct(private readonly ScaleService $scaleService, private readonly SauceService $sauceService, private readonly HomeHob $hob, private readonly Connection $database) {}
 
     /** @throws ScaleFault when it cannot be made in that size */
     public function light(int $sauce, RequestedSize $wish): Batch
@@ -64,13 +62,7 @@ final class CookSessionService
     /** @throws ScaleFault */
     private function workedOut(Batch $batch): CookPlan
     {
-        $edit = SauceEdit::asKept($batch);
-        $formula = $this->balanceService->formula($edit);
-        $wish = $batch->wish === null ? RequestedSize::once() : RequestedSize::kept($batch->wish);
-        $wanted = $wish->wanted($formula, $this->balanceService->catalogue(), $edit->measures);
-        $scale = Scale::of($formula, $wanted, $edit->measures, $this->balanceService->style($edit)?->target, $edit->pan, implode(' ', $edit->method), $wish->headSpace, $wish->holdsBack, $this->hob->known());
-
-        return CookPlan::of($scale, $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, $this->hob->known());
+        return $this->scaleService->plan(SauceEdit::asKept($batch), $batch->wish === null ? RequestedSize::once() : RequestedSize::kept($batch->wish));
     }
 
     public function record(Batch $batch): CookRecord

@@ -72,17 +72,17 @@ final class Pantry
      */
     public function shelf(): array
     {
-        $sauceService = [];
+        $stock = [];
         /** @var Product $product */
         foreach (Product::query()->orderBy('in_stock')->orderBy('id')->get() as $product) {
             $row = ['name' => $product->name, 'pack_grams' => $product->pack_grams, 'price' => $product->price, 'stock_grams' => $product->in_stock ? (float) $product->pack_grams : 0.0];
-            $sauceService[$product->key()] = $row;
-            if ($product->stands_in || !isset($sauceService[$product->like])) {
-                $sauceService[$product->like] = $row;
+            $stock[$product->key()] = $row;
+            if ($product->stands_in || !isset($stock[$product->like])) {
+                $stock[$product->like] = $row;
             }
         }
 
-        return $sauceService;
+        return $stock;
     }
 
     /**

@@ -9,25 +9,23 @@ use App\Recipes\BalanceService;
 use App\Recipes\RequestedSize;
 use App\Recipes\Sauce;
 use App\Recipes\SauceEdit;
+use App\Recipes\ScaleService;
 use Carbon\CarbonImmutable;
 use Sabre\VObject\Component\VCalendar;
 use Vinculum\Balance\Formula;
-use Vinculum\Cooking\Pan;
-use Vinculum\CookSession\CookPlan;
 use Vinculum\Planning\PlanFault;
 use Vinculum\Planning\SauceTasks;
 use Vinculum\Planning\Schedule;
 use Vinculum\Planning\ScheduledTask;
 use Vinculum\Planning\Shopping;
 use Vinculum\Report\Report;
-use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleFault;
 use Vinculum\Substitution\SwapReason;
 
 /** When to start what, so that it is ready on the day; what to buy; and the same as a calendar. */
 final readonly class PlanService
 {
-    public function __construct(private BalanceService $balanceService, private Pantry $pantry) {}
+    public function __construct(private BalanceService $balanceService, private ScaleService $scaleService, private Pantry $pantry) {}
 
     /**
      * @return array<string, mixed> the tasks with their times, and the shopping list
@@ -39,14 +37,14 @@ final readonly class PlanService
     {
         [$jobs, $formulas, $costs, $ids] = $this->jobs($plan);
         $schedule = Schedule::backwards($jobs, self::ready($plan), self::now($plan), $plan->rings);
-        $sauceService = $this->pantry->shelf();
+        $stock = $this->pantry->shelf();
 
         return [
             'starts' => $schedule->starts()->format(DATE_ATOM),
             'ready' => $schedule->ready->format(DATE_ATOM),
             'sauces' => array_map(static fn(SauceTasks $job, int $id, array $cost): array => ['id' => $id, 'title' => $job->title, 'cost' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced'], 'cost_per_jar' => $cost['jars'] > 0 ? round($cost['cost'] / $cost['jars'], 2) : null], $jobs, $ids, $costs),
             'tasks' => array_map(static fn(ScheduledTask $one): array => ['sauce' => $one->job, 'kind' => $one->task->kind, 'says' => $one->task->name, 'minutes' => Report::rounded($one->task->minutes), 'start' => $one->start->format(DATE_ATOM), 'end' => $one->end->format(DATE_ATOM)], $schedule->tasks),
-            'shopping' => array_map(fn(array $one): array => [...array_map(static fn(mixed $value): mixed => is_float($value) ? Report::rounded($value) : $value, $one), 'out_of_season' => !$this->isInSeason($one['ingredient'], (int) $schedule->ready->format('n'))], Shopping::for($formulas, $sauceService)),
+            'shopping' => array_map(fn(array $one): array => [...array_map(static fn(mixed $value): mixed => is_float($value) ? Report::rounded($value) : $value, $one), 'out_of_season' => !$this->isInSeason($one['ingredient'], (int) $schedule->ready->format('n'))], Shopping::for($formulas, $stock)),
         ];
     }
 
@@ -94,17 +92,10 @@ final readonly class PlanService
                 continue;
             }
             $edit = SauceEdit::asItStands($sauce);
-            $formula = $this->balanceService->formula($edit);
-            $size = trim($item['size']);
-            $wish = match (true) {
-                $size === '' => RequestedSize::once(),
-                is_numeric(str_replace(',', '.', $size)) => new RequestedSize(factor: $size),
-                default => new RequestedSize(to: $size),
-            };
-            $scale = Scale::of($formula, $wish->wanted($formula, $this->balanceService->catalogue(), $edit->measures), $edit->measures, $this->balanceService->style($edit)?->target, $edit->pan, implode(' ', $edit->method));
-            $jobs[] = SauceTasks::of($sauce->title === '' ? 'Unnamed sauce' : $sauce->title, CookPlan::of($scale, $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, $this->balanceService->hob()));
-            $formulas[] = $scale->after;
-            $costs[] = [...Shopping::cost($scale->after, $this->pantry->shelf()), 'jars' => array_sum(array_column($scale->fill, 'count'))];
+            $cook = $this->scaleService->plan($edit, RequestedSize::written($item['size']));
+            $jobs[] = SauceTasks::of($sauce->title === '' ? 'Unnamed sauce' : $sauce->title, $cook);
+            $formulas[] = $cook->scale->after;
+            $costs[] = [...Shopping::cost($cook->scale->after, $this->pantry->shelf()), 'jars' => array_sum(array_column($cook->scale->fill, 'count'))];
             $ids[] = $sauce->id;
         }
 

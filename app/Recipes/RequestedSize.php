@@ -41,6 +41,18 @@ final readonly class RequestedSize
         };
     }
 
+    /** A plan's size: nothing for as written, a number for so many times, else jars or a volume. */
+    public static function written(string $size): self
+    {
+        $size = trim($size);
+
+        return match (true) {
+            $size === '' => self::once(),
+            is_numeric(str_replace(',', '.', $size)) => new self(factor: $size),
+            default => new self(to: $size),
+        };
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -11,15 +11,12 @@ use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\Heat;
-use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\Pan;
 use Vinculum\Facts\Facts;
 use Vinculum\Quantity\KitchenNumber;
-use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
-use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TasteLoad;
 
 /** A recipe at another size: every line in what the cook can measure, the rounding chosen to keep the balance. */
@@ -45,26 +42,19 @@ final readonly class Scale
      */
     private function __construct(public float $factor, public ?string $limitedBy, public array $lines, public Mixture $mixed, public array $fill, public ?array $cook, public Formula $before, public Formula $after, public array $notes) {}
 
-    /**
-     * @param string|null $pan    as the recipe names it
-     * @param string      $method what is done with it, for the heat
-     * @param bool        $holdsBack whether strong things start at three quarters when a recipe grows
-     *
-     * @throws ScaleFault when nothing in it can be scaled
-     */
-    public static function of(Formula $formula, TargetSize $wanted, Measures $measures, ?Target $target = null, ?string $pan = null, string $method = '', float $headSpace = TargetSize::HEAD_SPACE, bool $holdsBack = false, ?Hob $hob = null): self
+    /** @throws ScaleFault when nothing in it can be scaled */
+    public static function of(Formula $formula, TargetSize $wanted, ScaleSetting $setting): self
     {
         if ($formula->mixed()->grams() <= 0.0) {
             throw ScaleFault::nothingIn();
         }
         $exact = $formula->times($wanted->factor);
-        $asked = $holdsBack && $wanted->factor > 1.0 ? $exact->withLines(...array_map(static fn(ResolvedLine $line): ResolvedLine => $line->times(self::held($line)), $exact->lines)) : $exact;
-        $lines = self::lines($formula, $exact, $asked, $measures, $target);
+        $asked = $setting->holdsBack && $wanted->factor > 1.0 ? $exact->withLines(...array_map(static fn(ResolvedLine $line): ResolvedLine => $line->times(self::held($line)), $exact->lines)) : $exact;
+        $lines = self::lines($formula, $exact, $asked, $setting);
         $after = $exact->withLines(...array_map(static fn(ScaledLine $scaled, ResolvedLine $line): ResolvedLine => ($scaled->exactGrams ?? 0.0) > 0.0 ? $line->times(($scaled->grams ?? 0.0) / $scaled->exactGrams) : $line, $lines, $exact->lines));
         $finished = FinishedBatch::of($after);
-        $vessel = $pan === null ? null : Pan::parse($pan);
-        $heat = ($hob ?? Hob::unknown())->heat(Heat::inWords($method), $vessel);
-        $fill = self::fill($wanted, Volume::millilitres($finished->mixture), $headSpace);
+        [$vessel, $heat] = [$setting->vessel(), $setting->heat()];
+        $fill = self::fill($wanted, Volume::millilitres($finished->mixture), $setting->headSpace);
 
         return new self(
             $wanted->factor,
@@ -75,14 +65,14 @@ final readonly class Scale
             self::cook($after, $finished, $vessel, $heat),
             $formula,
             $after,
-            [...($vessel?->squareMetres === null ? $finished->notes : []), ...self::notes($after->mixed(), $vessel, $pan, $wanted, $heat)],
+            [...($vessel?->squareMetres === null ? $finished->notes : []), ...self::notes($after->mixed(), $vessel, $setting->pan, $wanted, $heat)],
         );
     }
 
     /** @return list<ScaledLine> */
-    private static function lines(Formula $formula, Formula $full, Formula $exact, Measures $measures, ?Target $target): array
+    private static function lines(Formula $formula, Formula $full, Formula $exact, ScaleSetting $setting): array
     {
-        $spoons = Spoons::of($measures);
+        $spoons = Spoons::of($setting->measures);
         [$fixed, $counted, $loads, $grams, $choices] = [Mixture::nothing(), [], [], [], []];
         foreach ($exact->lines as $number => $line) {
             $amount = $line->grams->value ?? 0.0;
@@ -101,7 +91,7 @@ final readonly class Scale
         }
         $lost = $exact->mixed()->get(Component::Water) - FinishedBatch::of($exact)->mixture->get(Component::Water);
         $rest = TasteLoad::of($fixed)->plus(TasteLoad::of(Mixture::of([Component::Water->value => 1.0])), -$lost);
-        $chosen = array_combine($counted, Rounding::choose($rest, $loads, $grams, $choices, $target));
+        $chosen = array_combine($counted, Rounding::choose($rest, $loads, $grams, $choices, $setting->target));
 
         return array_map(static fn(ResolvedLine $line, int $number): ScaledLine => self::heldBack(self::line($formula, $number, $line, $chosen[$number] ?? null, $spoons), $full->lines[$number]->grams->value ?? 0.0), $exact->lines, array_keys($exact->lines));
     }

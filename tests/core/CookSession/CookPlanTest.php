@@ -17,6 +17,7 @@ use Vinculum\CookSession\MeasureTask;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\Scale;
+use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Scaling\TargetSize;
 
 /** A cook from its sheet: what is planned, what happened, and what follows. */
@@ -124,7 +125,7 @@ final class CookPlanTest extends TestCase
     public function test_a_yield_scales_with_what_really_went_in(): void
     {
         $formula = Formula::fromTexts(['1 kg tomatoes', '100 g sugar'], Catalogue::shipped(), Measures::Metric, '600 g');
-        $plan = CookPlan::of(Scale::of($formula, TargetSize::factor('1'), Measures::Metric), null, [], Hob::unknown());
+        $plan = CookPlan::of(Scale::of($formula, TargetSize::factor('1'), new ScaleSetting(Measures::Metric)), null, [], Hob::unknown());
         $twice = CookRecord::of([self::event(1, 'measured', ['line' => 0.0, 'grams' => 2000.0]), self::event(2, 'measured', ['line' => 1.0, 'grams' => 200.0])]);
 
         self::assertEqualsWithDelta(1200.0, FinishedBatch::of($plan->asItGoes($twice))->mixture->grams(), 1e-6);
@@ -136,7 +137,7 @@ final class CookPlanTest extends TestCase
         $hob ??= Hob::unknown();
         $formula = \Vinculum\Cooking\StagedCook::of(Formula::fromTexts(self::LINES, Catalogue::shipped(), Measures::Metric), Pan::parse('24 cm'), self::METHOD, $hob)->formula;
 
-        return CookPlan::of(Scale::of($formula, TargetSize::factor('1'), Measures::Metric, null, '24 cm'), Pan::parse('24 cm'), self::METHOD, $hob);
+        return CookPlan::of(Scale::of($formula, TargetSize::factor('1'), new ScaleSetting(Measures::Metric, pan: '24 cm')), Pan::parse('24 cm'), self::METHOD, $hob);
     }
 
     /** @param array<string, float> $figures */

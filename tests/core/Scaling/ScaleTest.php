@@ -17,6 +17,7 @@ use Vinculum\Scaling\Rounding;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaledLine;
 use Vinculum\Scaling\ScaleFault;
+use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Scaling\TargetSize;
 use Vinculum\Sensory\TasteLoad;
 use Vinculum\Style\StyleBook;
@@ -92,13 +93,13 @@ final class ScaleTest extends TestCase
     public function test_strong_things_are_held_back_when_a_recipe_grows(): void
     {
         $formula = self::formula(['1 kg plums', '10 g salt', '4 g cayenne', '300 g sugar']);
-        $held = Scale::of($formula, TargetSize::factor('4'), Measures::Metric, holdsBack: true)->lines;
+        $held = Scale::of($formula, TargetSize::factor('4'), new ScaleSetting(Measures::Metric, holdsBack: true))->lines;
 
         self::assertEqualsWithDelta([4000.0, 30.0, 12.0, 1200.0], array_map(static fn(ScaledLine $line): float => (float) $line->grams, $held), 1.0);
         self::assertSame('Held back: taste, then add up to 40 g in all.', $held[1]->note);
         self::assertEqualsWithDelta([40.0, -25.0], [$held[1]->exactGrams, $held[1]->errorPercent], 2.0);
         self::assertNull($held[0]->note);
-        self::assertNull(Scale::of($formula, TargetSize::factor('0.5'), Measures::Metric, holdsBack: true)->lines[1]->note, 'a smaller one needs no caution');
+        self::assertNull(Scale::of($formula, TargetSize::factor('0.5'), new ScaleSetting(Measures::Metric, holdsBack: true))->lines[1]->note, 'a smaller one needs no caution');
     }
 
     public function test_a_mix_for_what_is_too_small_holds_what_was_asked(): void
@@ -233,7 +234,7 @@ final class ScaleTest extends TestCase
 
     private static function scale(Formula $formula, TargetSize $wanted, ?string $pan = null, string $method = ''): Scale
     {
-        return Scale::of($formula, $wanted, Measures::Metric, null, $pan, $method);
+        return Scale::of($formula, $wanted, new ScaleSetting(Measures::Metric, pan: $pan, method: $method));
     }
 
     /** @param list<string> $lines */
