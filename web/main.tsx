@@ -38,7 +38,7 @@ function Doorway() {
 const queries = new QueryClient({
   defaultOptions: {
     // the kitchen may be on this very machine: whether the browser thinks it is online says nothing
-    queries: { staleTime: 5_000, retry: 1, networkMode: 'always' },
+    queries: { retry: 1, networkMode: 'always' },
     mutations: { networkMode: 'always' },
   },
 });

@@ -2,10 +2,11 @@ import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { keptCooks } from '../cook-sessions/keptCooks';
 import { api } from '../../api/client';
+import { doorQuery } from '../../api/queries';
 
 /** Who may come in, and how this device leaves again. */
 export function DoorFacts() {
-  const door = useQuery({ queryKey: ['door'], queryFn: api.door });
+  const door = useQuery(doorQuery);
   if (door.data === undefined) return null;
   const { addresses, came_in } = door.data;
   return (

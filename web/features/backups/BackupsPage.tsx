@@ -1,7 +1,9 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, type Copies } from '../../api/client';
+import { backupsQuery } from '../../api/queries';
+import { useChange } from '../../api/useChange';
 import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
 import { quietButton } from '../../ui/looks';
@@ -25,21 +27,17 @@ const reasons: Readonly<Record<string, string>> = {
 
 /** Copies of the kitchen, and everything in and out of it. */
 export function SafePage() {
-  const copies = useQuery({ queryKey: ['copies'], queryFn: api.copies, refetchOnMount: 'always' });
-  const queries = useQueryClient();
+  const copies = useQuery(backupsQuery);
+  const change = useChange<Copies>('backups', async (found, queries) => {
+    await queries.invalidateQueries();
+    queries.setQueryData(backupsQuery.queryKey, found);
+  });
   const [said, setSaid] = useState<string | null>(null);
   useEffect(() => {
     document.title = 'Copies · Vinculum';
   }, []);
-  const then = async (ask: Promise<Copies>, words: string) => {
-    try {
-      const found = await ask;
-      await queries.invalidateQueries();
-      queries.setQueryData(['copies'], found);
-      setSaid(words);
-    } catch (reason) {
-      setSaid(reason instanceof Error ? reason.message : 'That did not work.');
-    }
+  const then = async (ask: () => Promise<Copies>, words: string) => {
+    setSaid((await change.make(ask)) ? words : null);
   };
   const newest = copies.data?.copies[0];
   return (
@@ -54,11 +52,11 @@ export function SafePage() {
               : `The newest is from ${new Date(newest.at * 1000).toLocaleString()}, and it ${newest.opens ? 'opens and is sound' : 'is damaged'}.`}{' '}
           One is made each day while the kitchen runs, and the last seven are kept.
         </Typography>
-        <Button variant="contained" data-make-copy onClick={() => void then(api.makeCopy(), 'A copy is made.')}>
+        <Button variant="contained" data-make-copy onClick={() => void then(api.makeCopy, 'A copy is made.')}>
           Make a copy now
         </Button>
         <Typography role="status" data-copy-said sx={{ minHeight: '1.6em' }}>
-          {said}
+          {change.fault ?? said}
         </Typography>
         <PlainTable label="All copies">
           <thead>
@@ -85,7 +83,7 @@ export function SafePage() {
                     sx={quietButton}
                     onClick={() =>
                       void then(
-                        api.putCopyBack(copy.name),
+                        () => api.putCopyBack(copy.name),
                         'It is put back. What was there before is a copy now: put that back to undo it.',
                       )
                     }

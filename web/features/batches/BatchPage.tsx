@@ -1,8 +1,10 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type BatchRecord, type CookEvent, Refusal } from '../../api/client';
+import { batchQuery, recordQuery } from '../../api/queries';
+import { useChange } from '../../api/useChange';
 import { AxisBars } from '../../ui/AxisBars';
 import { quietButton, textField } from '../../ui/looks';
 import { Frame } from '../../ui/Frame';
@@ -16,26 +18,17 @@ import { TextInput } from '../../ui/TextInput';
 /** One batch: what went in, how it keeps, where its jars went. Corrections are added, nothing is edited away. */
 export function BatchPage() {
   const id = Number(useParams().id);
-  const [fault, setFault] = useState<string | null>(null);
-  const queries = useQueryClient();
-  const batch = useQuery({ queryKey: ['batch', id], queryFn: () => api.batch(id), refetchOnMount: 'always' });
-  const record = useQuery({ queryKey: ['record', id], queryFn: () => api.record(id), refetchOnMount: 'always' });
+  const change = useChange<BatchRecord>(`record ${id}`, (found, queries) => {
+    queries.setQueryData(recordQuery(id).queryKey, found);
+    return queries.invalidateQueries(batchQuery(id));
+  });
+  const batch = useQuery(batchQuery(id));
+  const record = useQuery(recordQuery(id));
   useEffect(() => {
     document.title = `Batch ${record.data?.code ?? ''} · Vinculum`;
   }, [record.data?.code]);
   if (batch.error instanceof Refusal && batch.error.status === 404) return <LostPage />;
-  const then = async (ask: Promise<BatchRecord>): Promise<boolean> => {
-    try {
-      setFault(null);
-      queries.setQueryData(['record', id], await ask);
-      await queries.invalidateQueries({ queryKey: ['batch', id] });
-      return true;
-    } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That did not work.');
-      return false;
-    }
-  };
-  const write = (entry: CookEvent) => then(api.writeRecord(id, entry));
+  const write = (entry: CookEvent) => change.make(() => api.writeRecord(id, entry));
   const [one, kept] = [batch.data, record.data];
   return (
     <Frame>
@@ -73,9 +66,9 @@ export function BatchPage() {
                 </>
               )}
             </Typography>
-            {fault !== null && (
+            {change.fault !== null && (
               <Typography role="alert" sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1, mb: 1 }}>
-                {fault}
+                {change.fault}
               </Typography>
             )}
             <Typography data-yield>
@@ -92,8 +85,8 @@ export function BatchPage() {
             <AxisBars axes={one.balance.axes} preview={null} styleName={null} looked={null} onLook={() => undefined} />
             <Jars
               kept={kept}
-              onFill={(jars) => then(api.fillJars(id, jars))}
-              onEdit={(jar, edit) => then(api.editJar(jar, edit))}
+              onFill={(jars) => change.make(() => api.fillJars(id, jars))}
+              onEdit={(jar, edit) => change.make(() => api.editJar(jar, edit))}
             />
             <Typography variant="h2" sx={{ mt: 2.5 }}>
               The record

@@ -2,6 +2,7 @@ import { Box, Button, GlobalStyles, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { api, Refusal } from '../../api/client';
+import { sauceQuery } from '../../api/queries';
 import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
 import { axisKeys, axisNames, figure, grams, millilitres, shortUnit } from '../../ui/words';
@@ -10,7 +11,7 @@ import { keepWords } from '../../ui/KeepFacts';
 /** The whole recipe on one sheet of paper. */
 export function CardPage() {
   const id = Number(useParams().id);
-  const sauce = useQuery({ queryKey: ['sauce', id], queryFn: () => api.sauce(id) });
+  const sauce = useQuery(sauceQuery(id));
   const formula =
     sauce.data === undefined
       ? null

@@ -3,7 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { later } from '../../ui/later';
-import { api, type AxisKey, Refusal, type SauceLog } from '../../api/client';
+import { type AxisKey, Refusal, type SauceLog } from '../../api/client';
+import { betweenQuery, logQuery, sauceQuery } from '../../api/queries';
 import { Choice } from '../../ui/Choice';
 import { textField } from '../../ui/looks';
 import { Frame } from '../../ui/Frame';
@@ -35,8 +36,8 @@ const tasted = (batch: Pick<Batch, 'tastings'>): string =>
 export function LogPage() {
   const sauce = Number(useParams().id);
   const [axis, setAxis] = useState<AxisKey>('sour');
-  const found = useQuery({ queryKey: ['sauce', sauce], queryFn: () => api.sauce(sauce) });
-  const log = useQuery({ queryKey: ['log', sauce], queryFn: () => api.sauceLog(sauce), refetchOnMount: 'always' });
+  const found = useQuery(sauceQuery(sauce));
+  const log = useQuery(logQuery(sauce));
   useEffect(() => {
     document.title = `Log: ${found.data?.title ?? ''} · Vinculum`;
   }, [found.data?.title]);
@@ -165,7 +166,7 @@ function Measured({ batches, learned }: { batches: readonly Batch[]; learned: Sa
 function TwoBatches({ batches }: { batches: readonly Batch[] }) {
   const [before, setBefore] = useState(batches.at(-2)?.id ?? 0);
   const [after, setAfter] = useState(batches.at(-1)?.id ?? 0);
-  const found = useQuery({ queryKey: ['between', before, after], queryFn: () => api.between(before, after) });
+  const found = useQuery(betweenQuery(before, after));
   const pick = (label: string, value: number, onPick: (id: number) => void) => (
     <Box
       component="select"

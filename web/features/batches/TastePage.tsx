@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type Batch, Refusal } from '../../api/client';
+import { batchesQuery, kitchenQuery, sauceQuery } from '../../api/queries';
 import { Frame } from '../../ui/Frame';
 import { bigButton } from '../../ui/looks';
 import { LostPage } from '../../ui/LostPage';
@@ -14,8 +15,8 @@ import { TextInput } from '../../ui/TextInput';
 export function TastePage() {
   const sauce = Number(useParams().id);
   const [batch, setBatch] = useState<Batch | null>(null);
-  const found = useQuery({ queryKey: ['sauce', sauce], queryFn: () => api.sauce(sauce), refetchOnMount: 'always' });
-  const kitchen = useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen, staleTime: Infinity });
+  const found = useQuery(sauceQuery(sauce));
+  const kitchen = useQuery(kitchenQuery);
 
   useEffect(() => {
     document.title = `Taste: ${found.data?.title ?? ''} · Vinculum`;
@@ -58,11 +59,7 @@ export function TastePage() {
 
 /** What is in the pan: an open batch goes on, or one is begun with its weight. */
 function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => void }) {
-  const batches = useQuery({
-    queryKey: ['batches', sauce],
-    queryFn: () => api.batches(sauce),
-    refetchOnMount: 'always',
-  });
+  const batches = useQuery(batchesQuery(sauce));
   const [weight, setWeight] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const typed = typedNumber(weight);

@@ -2,6 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { api, Refusal } from '../../api/client';
+import { instrumentsQuery } from '../../api/queries';
 import { keptCooks } from './keptCooks';
 import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
@@ -13,9 +14,8 @@ export function CookPage() {
   const cook = useQuery({
     queryKey: ['cook', id],
     queryFn: () => keptCooks.asked(id, api.cook),
-    refetchOnMount: 'always',
   });
-  const instruments = useQuery({ queryKey: ['instruments'], queryFn: api.instruments, refetchInterval: 5_000 });
+  const instruments = useQuery(instrumentsQuery);
   if (cook.error instanceof Refusal && cook.error.status === 404) return <LostPage />;
   if (cook.data === undefined) {
     return (

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, Refusal, type CookStart as Start } from '../../api/client';
+import { batchesQuery, sauceQuery } from '../../api/queries';
 import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
 import { moment } from '../../ui/words';
@@ -15,12 +16,8 @@ export function CookStart() {
   const navigate = useNavigate();
   const [size, setSize] = useState('');
   const [fault, setFault] = useState<string | null>(null);
-  const found = useQuery({ queryKey: ['sauce', sauce], queryFn: () => api.sauce(sauce), refetchOnMount: 'always' });
-  const batches = useQuery({
-    queryKey: ['batches', sauce],
-    queryFn: () => api.batches(sauce),
-    refetchOnMount: 'always',
-  });
+  const found = useQuery(sauceQuery(sauce));
+  const batches = useQuery(batchesQuery(sauce));
   if (found.error instanceof Refusal && found.error.status === 404) return <LostPage />;
   const open = batches.data?.batches.filter((one) => one.is_cooking) ?? [];
   const begin = async () => {

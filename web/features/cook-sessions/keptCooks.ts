@@ -50,7 +50,10 @@ export const keptCooks = {
   /** The newest first. */
   all: (): Cook[] => ids().flatMap((id) => read(id)?.cook ?? []),
   /** As the server has it; as it was last seen here, where the server cannot be reached. */
-  asked: async (id: number, ask: (id: number, options: RequestInit) => Promise<Cook>): Promise<KeptCook> => {
+  asked: async (
+    id: number,
+    ask: (id: number, options: { signal?: AbortSignal }) => Promise<Cook>,
+  ): Promise<KeptCook> => {
     const kept = read(id);
     try {
       const cook = await ask(id, kept === null ? {} : { signal: AbortSignal.timeout(patience) });

@@ -1,8 +1,10 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { api, type Palate } from '../../api/client';
+import { palateQuery } from '../../api/queries';
+import { useChange } from '../../api/useChange';
 import { Frame } from '../../ui/Frame';
 import { axisKeys, axisNames } from '../../ui/words';
 import { plainTable } from '../../ui/looks';
@@ -12,20 +14,14 @@ const signed = (value: number): string =>
 
 /** What the tastings have taught: how far this cook's own target lies from each family's, and how sure that is. */
 export function PalatePage() {
-  const palate = useQuery({ queryKey: ['palate'], queryFn: api.palate, refetchOnMount: 'always' });
-  const queries = useQueryClient();
-  const [fault, setFault] = useState<string | null>(null);
+  const palate = useQuery(palateQuery);
+  const change = useChange<Palate>('palate', (found, queries) => {
+    queries.setQueryData(palateQuery.queryKey, found);
+    return undefined;
+  });
   useEffect(() => {
     document.title = 'Palate · Vinculum';
   }, []);
-  const then = async (ask: Promise<Palate>) => {
-    try {
-      setFault(null);
-      queries.setQueryData(['palate'], await ask);
-    } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That did not work.');
-    }
-  };
   const data = palate.data;
   return (
     <Frame>
@@ -42,13 +38,13 @@ export function PalatePage() {
           with glasses mixed from your pantry, and learn how fine it is on each axis.
         </Typography>
         {palate.error !== null && <Typography role="alert">{palate.error.message}</Typography>}
-        {fault !== null && <Typography role="alert">{fault}</Typography>}
+        {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
         {data !== undefined && (
           <Button
             variant="outlined"
             role="switch"
             aria-checked={data.on}
-            onClick={() => void then(api.switchPalate(!data.on))}
+            onClick={() => void change.make(() => api.switchPalate(!data.on))}
           >
             {data.on ? 'In use: switch it off' : 'Switched off: use it again'}
           </Button>
@@ -79,7 +75,7 @@ export function PalatePage() {
               <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
                 {family.name}
               </Typography>
-              <Button onClick={() => void then(api.resetPalate(family.style))}>Forget this</Button>
+              <Button onClick={() => void change.make(() => api.resetPalate(family.style))}>Forget this</Button>
             </Box>
             <Typography data-learned sx={{ my: 0.75 }}>
               {family.says ??

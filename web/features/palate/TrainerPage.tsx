@@ -1,7 +1,9 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, type AxisKey, type Trainer } from '../../api/client';
+import { kitchenQuery, trainerQuery } from '../../api/queries';
+import { useChange } from '../../api/useChange';
 import { Choice } from '../../ui/Choice';
 import { Frame } from '../../ui/Frame';
 import { plainTable, quietButton } from '../../ui/looks';
@@ -12,8 +14,11 @@ const draw = (): boolean => (crypto.getRandomValues(new Uint8Array(1))[0] ?? 0) 
 
 /** Two glasses at a time, one of them stronger, until it is known how fine the tongue is. */
 export function TrainerPage() {
-  const trainer = useQuery({ queryKey: ['trainer'], queryFn: api.trainer });
-  const queries = useQueryClient();
+  const trainer = useQuery(trainerQuery);
+  const change = useChange<Trainer>('trainer', (found, queries) => {
+    queries.setQueryData(trainerQuery.queryKey, found);
+    return queries.invalidateQueries(kitchenQuery);
+  });
   const [axis, setAxis] = useState<AxisKey>('salt');
   const [isLeft, setIsLeft] = useState(draw);
   const [said, setSaid] = useState<string | null>(null);
@@ -21,19 +26,11 @@ export function TrainerPage() {
     document.title = 'Train the tongue · Vinculum';
   }, []);
   const one = trainer.data?.axes.find((row) => row.axis === axis);
-  const take = async (ask: Promise<Trainer>) => {
-    try {
-      queries.setQueryData(['trainer'], await ask);
-      await queries.invalidateQueries({ queryKey: ['kitchen'] });
-    } catch (reason) {
-      setSaid(reason instanceof Error ? reason.message : 'That did not work.');
-    }
-  };
   const answer = async (left: boolean) => {
     if (one === undefined) return;
     const right = left === isLeft;
     setSaid(right ? 'Right.' : 'The other one was stronger.');
-    await take(api.guess({ axis, level: one.next, right }));
+    await change.make(() => api.guess({ axis, level: one.next, right }));
     setIsLeft(draw());
   };
   const whole = (one?.glasses[0]?.stock_grams ?? 0) + (one?.glasses[0]?.water_grams ?? 0);
@@ -104,7 +101,7 @@ export function TrainerPage() {
               </Button>
             </Box>
             <Typography role="status" data-said sx={{ minHeight: '1.6em', mt: 1 }}>
-              {said}
+              {change.fault ?? said}
             </Typography>
             <Typography data-own sx={{ fontSize: '1.1rem' }}>
               {one.own_step === null
@@ -116,7 +113,7 @@ export function TrainerPage() {
                 component="button"
                 type="button"
                 sx={{ ...quietButton, textDecoration: 'underline' }}
-                onClick={() => void take(api.forgetAxis(axis))}
+                onClick={() => void change.make(() => api.forgetAxis(axis))}
               >
                 Forget these answers
               </Box>

@@ -3,6 +3,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, type PantryItem, type Product } from '../../api/client';
+import { pantryQuery } from '../../api/queries';
+import { useChange } from '../../api/useChange';
 import { Frame } from '../../ui/Frame';
 import { quietButton } from '../../ui/looks';
 import { axisKeys, axisNames, figure, grams, shortUnit } from '../../ui/words';
@@ -42,8 +44,9 @@ const wearsName = (item: PantryItem, wanted: string): boolean =>
 
 /** What there is, by what it does to a sauce. */
 export function Pantry() {
-  const pantry = useQuery({ queryKey: ['pantry'], queryFn: api.pantry, refetchOnMount: 'always' });
+  const pantry = useQuery(pantryQuery);
   const queries = useQueryClient();
+  const change = useChange<unknown>('pantry', () => queries.invalidateQueries(pantryQuery));
   const [doing, setDoing] = useState<Doing>('all');
   const [wanted, setWanted] = useState('');
   const [open, setOpen] = useState<string | null>(null);
@@ -94,11 +97,10 @@ export function Pantry() {
     closeForm();
     setWanted('');
     setDoing('own');
-    await queries.invalidateQueries({ queryKey: ['pantry'] });
+    await queries.invalidateQueries(pantryQuery);
   };
   const takeOut = async (product: Product) => {
-    await api.removeProduct(product.id);
-    await queries.invalidateQueries({ queryKey: ['pantry'] });
+    await change.make(() => api.removeProduct(product.id));
   };
 
   return (
@@ -163,6 +165,7 @@ export function Pantry() {
         One step is the least anyone notices, in a litre of sauce of middling balance. {shown.length} shown.
       </Typography>
       {pantry.isError && <Typography role="alert">{pantry.error.message}</Typography>}
+      {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
       {doing === 'own' && shown.length === 0 && (
         <Typography>Nothing of your own yet. Take a pack, read its label, and it is used from then on.</Typography>
       )}

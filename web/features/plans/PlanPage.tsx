@@ -1,81 +1,23 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
-import { useLatest } from '../../api/useLatest';
-import { api, type Plan, type PlanDraft, type PlanWish } from '../../api/client';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import type { PlanDraft } from '../../api/client';
+import { plansQuery, shelfQuery } from '../../api/queries';
 import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
 import { quietButton } from '../../ui/looks';
 import { grams, when } from '../../ui/words';
 import { Timeline } from './Timeline';
+import { type Planning, usePlan } from './usePlan';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
 
-/** Saturday after next, at six: a day one plans for. */
-function usualDay(): string {
-  const day = new Date();
-  day.setDate(day.getDate() + ((6 - day.getDay() + 7) % 7 || 7));
-  return `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}T18:00`;
-}
-
-const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-
 /** When to start what, so that it is ready on the day, and what to buy for it. */
 export function PlanPage() {
-  const shelf = useQuery({ queryKey: ['shelf', 'all'], queryFn: () => api.shelf('', 1) });
-  const plans = useQuery({ queryKey: ['plans'], queryFn: api.plans, refetchOnMount: 'always' });
-  const queries = useQueryClient();
-  const [ready, setReady] = useState(usualDay);
-  const [rings, setRings] = useState('1');
-  const [title, setTitle] = useState('');
-  const [sizes, setSizes] = useState<ReadonlyMap<number, string>>(new Map());
-  const [kept, setKept] = useState<Plan | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const plan = usePlan();
   useEffect(() => {
     document.title = 'Plan · Vinculum';
   }, []);
-  const wish = useMemo<PlanWish | null>(
-    () =>
-      sizes.size === 0 || ready === ''
-        ? null
-        : {
-            title,
-            ready: ready.replace('T', ' ').slice(0, 16),
-            zone,
-            rings: Number(rings) || 1,
-            items: [...sizes].map(([sauce, size]) => ({ sauce, size })),
-          },
-    [sizes, ready, rings, title],
-  );
-  const found = useLatest(wish, api.draftPlan);
-  const draft = wish !== null && found.fault === null ? found.answer : null;
-  const keep = async () => {
-    if (wish === null) return;
-    try {
-      const answer = await api.keepPlan(wish);
-      setKept(answer.plan);
-      setFault(null);
-      await queries.invalidateQueries({ queryKey: ['plans'] });
-    } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That did not work.');
-    }
-  };
-  const choose = (sauce: number, size: string | null) => {
-    setKept(null);
-    setSizes((now) => {
-      const next = new Map(now);
-      if (size === null) next.delete(sauce);
-      else next.set(sauce, size);
-      return next;
-    });
-  };
-  const recall = (plan: Plan) => {
-    setReady(plan.ready.replace(' ', 'T'));
-    setRings(String(plan.rings));
-    setTitle(plan.title);
-    setSizes(new Map(plan.items.map((item) => [item.sauce, item.size])));
-    setKept(plan);
-  };
   return (
     <Frame>
       <Box
@@ -87,135 +29,49 @@ export function PlanPage() {
         }}
       >
         <Box>
-          <Typography variant="h1">Plan</Typography>
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, my: 1 }}>
-            <label>
-              <Box component="span" sx={caption}>
-                Ready on
-              </Box>
-              <TextInput
-                type="datetime-local"
-                value={ready}
-                onText={(text) => {
-                  setReady(text);
-                  setKept(null);
-                }}
-              />
-            </label>
-            <label>
-              <Box component="span" sx={caption}>
-                Rings of the hob
-              </Box>
-              <TextInput
-                inputMode="numeric"
-                value={rings}
-                onText={(text) => {
-                  setRings(text);
-                  setKept(null);
-                }}
-                sx={{ width: 70 }}
-              />
-            </label>
-          </Box>
-          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-            {shelf.data?.sauces.map((sauce) => (
-              <Box component="li" key={sauce.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
-                <Check
-                  data-plan-sauce={sauce.id}
-                  checked={sizes.has(sauce.id)}
-                  onCheck={(checked) => {
-                    choose(sauce.id, checked ? '' : null);
-                  }}
-                  sx={{ flex: 1, minWidth: 0 }}
-                >
-                  {sauce.title === '' ? 'Unnamed sauce' : sauce.title}
-                </Check>
-                {sizes.has(sauce.id) && (
-                  <TextInput
-                    aria-label={`How much ${sauce.title}`}
-                    placeholder="4 x 250 ml"
-                    value={sizes.get(sauce.id) ?? ''}
-                    maxLength={200}
-                    onText={(text) => {
-                      choose(sauce.id, text);
-                    }}
-                    sx={{ width: 120 }}
-                  />
-                )}
-              </Box>
-            ))}
-          </Box>
-          {(plans.data?.plans.length ?? 0) > 0 && (
-            <Typography variant="h2" sx={{ mt: 2 }}>
-              Kept plans
-            </Typography>
-          )}
-          {plans.data?.plans.map((plan) => (
-            <Box key={plan.id} data-plan={plan.id} sx={{ display: 'flex', alignItems: 'center' }}>
-              <Box
-                component="button"
-                type="button"
-                sx={{ ...quietButton, flex: 1, textAlign: 'left' }}
-                onClick={() => {
-                  recall(plan);
-                }}
-              >
-                {plan.title}, {plan.ready}
-              </Box>
-              <Box
-                component="button"
-                type="button"
-                aria-label={`Drop the plan ${plan.title}`}
-                sx={quietButton}
-                onClick={() =>
-                  void api.dropPlan(plan.id).then(() => queries.invalidateQueries({ queryKey: ['plans'] }))
-                }
-              >
-                Drop
-              </Box>
-            </Box>
-          ))}
+          <Choices plan={plan} />
+          <KeptPlans plan={plan} />
         </Box>
         <Box>
-          {wish === null && (
+          {plan.wish === null && (
             <Typography sx={{ mt: 2, maxWidth: '52ch' }}>
               Tick the sauces you want, say how much and for when. Each is laid out backwards from its day: resting,
               cooling, cooking, preparing, and what to buy.
             </Typography>
           )}
-          {wish !== null && found.fault !== null && (
+          {plan.fault !== null && (
             <Typography
               role="alert"
               data-plan-fault
               sx={{ mt: 2, border: '3px solid', borderColor: 'bar.preview', p: 1.5 }}
             >
-              {found.fault}
+              {plan.fault}
             </Typography>
           )}
-          {fault !== null && <Typography role="alert">{fault}</Typography>}
-          {draft !== null && (
+          {plan.trouble !== null && <Typography role="alert">{plan.trouble}</Typography>}
+          {plan.draft !== null && (
             <>
               <Typography data-plan-starts sx={{ mt: 2, fontSize: '1.2rem', fontWeight: 700 }}>
-                Begin {when(draft.starts)}, ready {when(draft.ready)}
+                Begin {when(plan.draft.starts)}, ready {when(plan.draft.ready)}
               </Typography>
-              <Timeline draft={draft} />
+              <Timeline draft={plan.draft} />
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', my: 1 }}>
                 <TextInput
                   aria-label="Name of the plan"
                   placeholder="Name of the plan"
-                  value={title}
+                  value={plan.title}
                   maxLength={200}
-                  onText={setTitle}
+                  onText={plan.name}
                   sx={{ width: 200 }}
                 />
-                <Button variant="contained" data-keep-plan onClick={() => void keep()}>
+                <Button variant="contained" data-keep-plan onClick={() => void plan.keep()}>
                   Keep this plan
                 </Button>
-                {kept !== null && (
+                {plan.kept !== null && (
                   <Box
                     component="a"
                     data-calendar
-                    href={`/api/plans/${kept.id}/calendar`}
+                    href={`/api/plans/${plan.kept.id}/calendar`}
                     sx={{
                       color: 'text.primary',
                       fontWeight: 600,
@@ -228,12 +84,100 @@ export function PlanPage() {
                   </Box>
                 )}
               </Box>
-              <ShoppingList draft={draft} />
+              <ShoppingList draft={plan.draft} />
             </>
           )}
         </Box>
       </Box>
     </Frame>
+  );
+}
+
+/** The day, the hob, and which sauces in which size. */
+function Choices({ plan }: { plan: Planning }) {
+  const shelf = useQuery(shelfQuery());
+  return (
+    <>
+      <Typography variant="h1">Plan</Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, my: 1 }}>
+        <label>
+          <Box component="span" sx={caption}>
+            Ready on
+          </Box>
+          <TextInput type="datetime-local" value={plan.ready} onText={plan.readyOn} />
+        </label>
+        <label>
+          <Box component="span" sx={caption}>
+            Rings of the hob
+          </Box>
+          <TextInput inputMode="numeric" value={plan.rings} onText={plan.cookOn} sx={{ width: 70 }} />
+        </label>
+      </Box>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {shelf.data?.sauces.map((sauce) => (
+          <Box component="li" key={sauce.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
+            <Check
+              data-plan-sauce={sauce.id}
+              checked={plan.sizes.has(sauce.id)}
+              onCheck={(checked) => {
+                plan.choose(sauce.id, checked ? '' : null);
+              }}
+              sx={{ flex: 1, minWidth: 0 }}
+            >
+              {sauce.title === '' ? 'Unnamed sauce' : sauce.title}
+            </Check>
+            {plan.sizes.has(sauce.id) && (
+              <TextInput
+                aria-label={`How much ${sauce.title}`}
+                placeholder="4 x 250 ml"
+                value={plan.sizes.get(sauce.id) ?? ''}
+                maxLength={200}
+                onText={(text) => {
+                  plan.choose(sauce.id, text);
+                }}
+                sx={{ width: 120 }}
+              />
+            )}
+          </Box>
+        ))}
+      </Box>
+    </>
+  );
+}
+
+function KeptPlans({ plan }: { plan: Planning }) {
+  const plans = useQuery(plansQuery);
+  return (
+    <>
+      {(plans.data?.plans.length ?? 0) > 0 && (
+        <Typography variant="h2" sx={{ mt: 2 }}>
+          Kept plans
+        </Typography>
+      )}
+      {plans.data?.plans.map((one) => (
+        <Box key={one.id} data-plan={one.id} sx={{ display: 'flex', alignItems: 'center' }}>
+          <Box
+            component="button"
+            type="button"
+            sx={{ ...quietButton, flex: 1, textAlign: 'left' }}
+            onClick={() => {
+              plan.recall(one);
+            }}
+          >
+            {one.title}, {one.ready}
+          </Box>
+          <Box
+            component="button"
+            type="button"
+            aria-label={`Drop the plan ${one.title}`}
+            sx={quietButton}
+            onClick={() => void plan.drop(one)}
+          >
+            Drop
+          </Box>
+        </Box>
+      ))}
+    </>
   );
 }
 

@@ -1,72 +1,21 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { later } from '../../ui/later';
-import {
-  api,
-  type Axes,
-  type AxisKey,
-  type Balance,
-  type Correction,
-  type Formula,
-  type Kitchen,
-  type Sauce,
-} from '../../api/client';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { type Axes, type AxisKey, type Balance, type Correction, type Kitchen, type Sauce } from '../../api/client';
 import { AxisBars, BarMark } from '../../ui/AxisBars';
 import { Choice } from '../../ui/Choice';
 import { Fraction } from '../../ui/Fraction';
 import { Frame } from '../../ui/Frame';
 import { quietButton } from '../../ui/looks';
-import { grams, millilitres, spoken } from '../../ui/words';
+import { BatchLine } from './BatchLine';
+import { BenchBanners } from './BenchBanners';
 import { BenchHead } from './BenchHead';
-import { Corrections } from './Corrections';
-import { type Draft, draftOf, type DraftLine, editOf, hasTag, newLine, relined } from './draft';
+import { BenchPanel, type Panel, panels } from './BenchPanel';
+import { BenchTools } from './BenchTools';
+import { newLine } from './draft';
 import { LineEditor } from './LineEditor';
 import { SauceFacts } from './SauceFacts';
-import { Saver, type Saving } from './Saver';
-import { useHistory } from './useHistory';
-import { useLatest } from '../../api/useLatest';
-
-const KeepPanel = later(async () => (await import('./KeepPanel')).KeepPanel);
-const MethodPanel = later(async () => (await import('./MethodPanel')).MethodPanel);
-const PartsPanel = later(async () => (await import('./PartsPanel')).PartsPanel);
-const ScalePanel = later(async () => (await import('./ScalePanel')).ScalePanel);
-const SwapPanel = later(async () => (await import('./SwapPanel')).SwapPanel);
-const ThicknessPanel = later(async () => (await import('./ThicknessPanel')).ThicknessPanel);
-const VersionsPanel = later(async () => (await import('./VersionsPanel')).VersionsPanel);
-
-const savingWords: Record<Saving['state'], string> = {
-  saved: 'Saved',
-  saving: 'Saving …',
-  away: 'Server away: kept here, sent later',
-  troubled: 'Kept here, tried again',
-  refused: 'Not stored',
-  conflict: 'Changed elsewhere',
-};
-
-type Panel = 'add' | 'method' | 'swap' | 'scale' | 'thickness' | 'keep' | 'parts' | 'versions';
-const panels: readonly (readonly [Panel, string])[] = [
-  ['add', 'What to add'],
-  ['method', 'Method'],
-  ['swap', 'Swap'],
-  ['scale', 'Scale'],
-  ['thickness', 'Thickness'],
-  ['keep', 'Keep'],
-  ['parts', 'Parts'],
-  ['versions', 'Versions'],
-];
-
-/** Adding to a finished sauce makes it more: the measured yield grows with it. */
-function apply(draft: Draft, correction: Correction): Draft {
-  const added = correction.additions.map((one) => newLine(`${spoken(one.measure)} ${one.name}`));
-  const lines = draft.lines.filter((line, index) => line.text.trim() !== '' || index < draft.lines.length - 1);
-  return {
-    ...draft,
-    lines: [...lines, ...added, newLine('')],
-    yield: correction.yield ?? draft.yield,
-  };
-}
+import { useBench } from './useBench';
+import { useBenchKeys } from './useBenchKeys';
 
 /** Which line brings how much of an axis, for the rows, and the same as one sentence. */
 function makers(report: Balance | null, axis: AxisKey | null): { rows: ReadonlyMap<number, string>; says: string } {
@@ -87,191 +36,57 @@ function makers(report: Balance | null, axis: AxisKey | null): { rows: ReadonlyM
 
 /** One sauce being designed: lines, bars, fractions and corrections in one view. */
 export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
-  const [saver] = useState(() => new Saver(sauce));
-  const { draft, change, undo, redo, canUndo, canRedo } = useHistory(saver.start);
-  const saving = useSyncExternalStore(saver.subscribe, saver.current);
+  const bench = useBench(sauce, kitchen);
+  const { draft, change, formula, isEmpty, report, advice, style, saving, applyCorrection } = bench;
   const [previewed, setPreviewed] = useState<number | null>(null);
   const [sidePreview, setSidePreview] = useState<Axes | null>(null);
   const [panel, setPanel] = useState<Panel>('add');
   const [swapLine, setSwapLine] = useState(0);
   const [showsMixed, setShowsMixed] = useState(false);
   const [looked, setLooked] = useState<AxisKey | null>(null);
-  const [complaint, setComplaint] = useState<string | null>(null);
-  const [said, setSaid] = useState('');
-  const [hindrances, setHindrances] = useState<readonly string[]>([]);
-  const navigate = useNavigate();
   const linesRef = useRef<HTMLDivElement>(null);
-  const mendRef = useRef<HTMLDivElement>(null);
+  const panelRef = useRef<HTMLDivElement>(null);
 
-  const formula = useMemo<Formula>(() => ({ ...editOf(draft), sauce: sauce.id }), [draft, sauce.id]);
-  const isEmpty = formula.lines.every((line) => line.trim() === '');
-  const balance = useLatest(formula, api.balance);
-  const wish = useMemo(() => ({ ...formula, complaint }), [formula, complaint]);
-  const hasAim = draft.style !== null || complaint !== null;
-  // what to add is asked once the bars stand, so that it never keeps them waiting
-  const advice = useLatest(!hasAim || isEmpty || !balance.isCurrent ? null : wish, api.advise);
-  const style = kitchen.styles.find((one) => one.key === draft.style) ?? null;
-  const report = balance.answer;
-  const correction = previewed === null ? null : (advice.answer?.corrections[previewed] ?? null);
-  const preview =
-    panel === 'swap' || panel === 'scale' || panel === 'thickness' ? sidePreview : (correction?.after ?? null);
+  const corrections = advice.answer?.corrections ?? noCorrections;
+  const isBesides = panel === 'swap' || panel === 'scale' || panel === 'thickness';
+  const preview = isBesides ? sidePreview : previewed === null ? null : (corrections[previewed]?.after ?? null);
   const shown = showsMixed ? (report?.mixed?.axes ?? null) : null;
-  const palate = useQuery({ queryKey: ['palate'], queryFn: api.palate, enabled: draft.style !== null });
-  const learned = palate.data?.on === true ? palate.data.families.find((one) => one.style === draft.style) : undefined;
   const brought = useMemo(() => makers(report, looked), [report, looked]);
-
-  const set = useCallback(
-    <Field extends keyof Draft>(field: Field, value: Draft[Field]) => {
-      change((now) => ({ ...now, [field]: value }), field);
-    },
-    [change],
-  );
-
-  /** Sets the lines from texts, as one move; what stays keeps its place. */
-  const rewrite = useCallback(
-    (texts: readonly string[], words: string) => {
-      change((now) => ({ ...now, lines: relined(now.lines, [...texts, '']) }));
-      setSaid(`${words} Undo takes it back.`);
-    },
-    [change],
-  );
 
   const openSwap = useCallback((index: number) => {
     setSwapLine(index);
     setPanel('swap');
   }, []);
-
-  const changeLines = useCallback(
-    (next: (lines: readonly DraftLine[]) => readonly DraftLine[], move: string | null) => {
-      change((now) => ({ ...now, lines: next(now.lines) }), move);
-    },
-    [change],
-  );
-
-  const applyCorrection = useCallback(
+  const apply = useCallback(
     (correction: Correction) => {
-      change((now) => apply(now, correction));
+      applyCorrection(correction);
       setPreviewed(null);
-      setSaid(
-        `Added ${correction.additions.map((one) => `${spoken(one.measure)} ${one.name}`).join(' and ')}. Undo takes it back.`,
-      );
     },
-    [change],
+    [applyCorrection],
   );
-
-  const design = useCallback(
-    async (batchGrams: number, words: (count: number) => string) => {
-      if (draft.style === null) return;
-      try {
-        const found = await api.design({ ...formula, style: draft.style, batch_grams: batchGrams, may_grow: true });
-        rewrite(found.texts, words(found.texts.length));
-        setHindrances(found.hindrances);
-      } catch (fault) {
-        setHindrances([fault instanceof Error ? fault.message : 'That did not work.']);
-      }
-    },
-    [draft.style, formula, rewrite],
-  );
-  const mixed = (report?.mixed ?? report?.batch)?.grams ?? 0;
-  const canSolve = draft.style !== null && mixed > 0 && draft.lines.some((line) => !hasTag(line.text, 'lock'));
-  const solve = useCallback(() => {
-    if (canSolve) void design(mixed, () => 'The unlocked lines are set.');
-  }, [canSolve, design, mixed]);
-
-  useEffect(() => {
-    saver.take(draft);
-  }, [saver, draft]);
-
-  useEffect(
-    () => () => {
-      saver.flush();
-    },
-    [saver],
-  );
-
-  useEffect(() => {
-    document.title = `${draft.title === '' ? 'New sauce' : draft.title} · Vinculum`;
-  }, [draft.title]);
-
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const key = event.key.toLowerCase();
-      if ((event.ctrlKey || event.metaKey) && key === 'z') {
-        event.preventDefault();
-        if (event.shiftKey) redo();
-        else undo();
-      } else if ((event.ctrlKey || event.metaKey) && key === 'y') {
-        event.preventDefault();
-        redo();
-      } else if (event.altKey && /^Digit[1-8]$/.test(event.code)) {
-        const correction = advice.answer?.corrections[Number(event.code.slice(5)) - 1];
-        if (correction !== undefined) {
-          event.preventDefault();
-          applyCorrection(correction);
-        }
-      } else if (event.altKey && event.code === 'KeyL') {
-        event.preventDefault();
-        linesRef.current?.querySelector<HTMLElement>('ol input')?.focus();
-      } else if (event.altKey && event.code === 'KeyC') {
-        event.preventDefault();
-        setPanel('add');
-        requestAnimationFrame(() => mendRef.current?.querySelector<HTMLElement>('[data-correction]')?.focus());
-      } else if (event.altKey && event.code === 'KeyU') {
-        event.preventDefault();
-        solve();
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => {
-      window.removeEventListener('keydown', onKey);
-    };
-  }, [undo, redo, advice.answer, applyCorrection, solve]);
-
-  const keepMine = async () => {
-    saver.giveUp();
-    const copy = await api.addSauce({ ...editOf(draft), title: `${draft.title} (my copy)` });
-    if (saving.state === 'conflict' && saving.theirs !== null) saver.takeTheirs(saving.theirs);
-    await navigate(`/sauce/${copy.id}`);
-  };
+  const showCorrections = useCallback(() => {
+    setPanel('add');
+  }, []);
+  useBenchKeys({
+    undo: bench.undo,
+    redo: bench.redo,
+    corrections,
+    apply,
+    solve: bench.solve,
+    showCorrections,
+    linesRef,
+    panelRef,
+  });
 
   const tools = (
-    <>
-      <Typography
-        component="span"
-        role="status"
-        data-saving={saving.state}
-        sx={{ fontSize: '0.9rem', color: 'text.secondary' }}
-      >
-        {savingWords[saving.state]}
-      </Typography>
-      <Box
-        component={Link}
-        to={`/sauce/${sauce.id}/taste`}
-        sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'underline' }}
-      >
-        Taste
-      </Box>
-      <Box
-        component={Link}
-        to={`/sauce/${sauce.id}/cook`}
-        sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'underline' }}
-      >
-        Cook
-      </Box>
-      <Box
-        component={Link}
-        to={`/sauce/${sauce.id}/log`}
-        sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'underline' }}
-      >
-        Log
-      </Box>
-      <Box component="button" type="button" onClick={undo} disabled={!canUndo} sx={quietButton}>
-        Undo
-      </Box>
-      <Box component="button" type="button" onClick={redo} disabled={!canRedo} sx={quietButton}>
-        Redo
-      </Box>
-    </>
+    <BenchTools
+      sauce={sauce.id}
+      saving={saving}
+      undo={bench.undo}
+      redo={bench.redo}
+      canUndo={bench.canUndo}
+      canRedo={bench.canRedo}
+    />
   );
 
   return (
@@ -281,45 +96,12 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
           <BarMark axes={preview ?? report.axes} />
         </Box>
       )}
-      {saving.state === 'conflict' && (
-        <Box role="alert" sx={banner}>
-          <Typography sx={{ flex: 1, minWidth: 240 }}>{saving.message}</Typography>
-          <Button variant="contained" onClick={() => void keepMine()}>
-            Keep mine as a copy
-          </Button>
-          <Button
-            variant="outlined"
-            onClick={() => {
-              if (saving.theirs === null) {
-                saver.giveUp();
-                void navigate('/');
-                return;
-              }
-              const theirs = saver.takeTheirs(saving.theirs);
-              change(() => theirs);
-            }}
-          >
-            {saving.theirs === null ? 'Leave mine' : 'Take theirs'}
-          </Button>
-        </Box>
-      )}
-      {saving.state === 'troubled' && (
-        <Box role="alert" sx={banner} data-troubled>
-          <Typography>{saving.message}</Typography>
-        </Box>
-      )}
-      {saving.state === 'refused' && (
-        <Box role="alert" sx={banner}>
-          <Typography>{saving.message} What you typed stays here until that is mended.</Typography>
-        </Box>
-      )}
-      {balance.fault !== null && saving.state !== 'conflict' && (
-        <Box role="alert" sx={banner}>
-          <Typography>
-            {balance.fault} The bars show the last answer; everything typed is kept and tried again.
-          </Typography>
-        </Box>
-      )}
+      <BenchBanners
+        saving={saving}
+        fault={bench.balance.fault}
+        keepMine={bench.keepMine}
+        takeTheirs={bench.takeTheirs}
+      />
       <Box
         sx={{
           display: 'grid',
@@ -330,13 +112,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
         }}
       >
         <Box ref={linesRef} component="section" aria-label="The sauce">
-          <BenchHead draft={draft} kitchen={kitchen} set={set} />
+          <BenchHead draft={draft} kitchen={kitchen} set={bench.set} />
           <LineEditor
             lines={draft.lines}
             understood={report?.lines ?? noLines}
             formula={formula}
             shares={brought.rows}
-            onChange={changeLines}
+            onChange={bench.changeLines}
             onSwap={openSwap}
           />
           <Box
@@ -372,42 +154,9 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
           {report !== null && !isEmpty ? (
             <>
               <Box aria-live="polite" sx={hidden}>
-                {said}
+                {bench.said}
               </Box>
-              <Typography data-batch sx={{ fontSize: '0.95rem', mb: 0.75, minHeight: '1.5em' }}>
-                {grams(report.batch.grams)} · {millilitres(report.batch.millilitres)} {report.basis}
-                {report.mixed !== null && (
-                  <Box
-                    component="button"
-                    type="button"
-                    aria-pressed={showsMixed}
-                    data-as-mixed
-                    title="Show where it stood before cooking"
-                    onClick={() => {
-                      setShowsMixed(!showsMixed);
-                    }}
-                    sx={{ ...quietButton, minHeight: 24, textDecoration: 'underline' }}
-                  >
-                    {showsMixed ? 'bars: as mixed' : `from ${grams(report.mixed.grams)} mixed`}
-                  </Box>
-                )}{' '}
-                · {report.body.class}
-                {report.ph === null && mixed > 0 && <span data-ph-unknown> · pH not known</span>}
-                {report.ph !== null && (
-                  <Box
-                    component="span"
-                    title={`between ${report.ph.low.toFixed(1)} and ${report.ph.high.toFixed(1)}; measure it where safety depends on it`}
-                  >
-                    {' '}
-                    · pH about {report.ph.estimate.toFixed(1)} ({report.ph.low.toFixed(1)}–{report.ph.high.toFixed(1)})
-                  </Box>
-                )}
-              </Typography>
-              {report.doubt_advice !== null && (
-                <Typography data-doubt sx={{ fontSize: '0.88rem', color: 'text.secondary', mb: 0.5 }}>
-                  {report.doubt_advice}
-                </Typography>
-              )}
+              <BatchLine report={report} showsMixed={showsMixed} onMixed={setShowsMixed} />
               {style !== null && (
                 <Typography sx={{ fontSize: '0.82rem', color: 'text.secondary' }}>
                   {style.name}: from {style.references} reference formulas, {style.schools}
@@ -423,7 +172,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 }}
               />
               <Typography data-makers sx={{ fontSize: '0.88rem', minHeight: '1.4em', color: 'text.secondary' }}>
-                {looked === null ? (learned?.says ?? 'Tap an axis to see which lines make it.') : brought.says}
+                {looked === null ? (bench.learned?.says ?? 'Tap an axis to see which lines make it.') : brought.says}
               </Typography>
               <Box
                 sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5, my: 1.5 }}
@@ -439,108 +188,18 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               <Box sx={{ borderBottom: '1px solid', borderColor: 'divider', mb: 0.5 }}>
                 <Choice label="Beside the bars" options={panels} value={panel} onChoose={setPanel} controls="panel" />
               </Box>
-              <Box id="panel" role="tabpanel" aria-labelledby={`panel-${panel}`} ref={mendRef}>
-                {hindrances.map((one) => (
-                  <Typography key={one} data-hindrance sx={{ fontSize: '0.95rem' }}>
-                    {one}
-                  </Typography>
-                ))}
-                {panel === 'add' && (
-                  <Corrections
-                    advice={advice.answer}
-                    complaints={kitchen.complaints}
-                    complaint={complaint}
-                    hasAim={hasAim}
-                    onComplaint={setComplaint}
-                    onPreview={setPreviewed}
-                    onApply={applyCorrection}
-                    onSolve={canSolve ? solve : null}
-                  />
-                )}
-                {panel === 'method' && (
-                  <MethodPanel
-                    method={draft.method}
-                    pan={draft.pan}
-                    stages={report.stages}
-                    heats={kitchen.heats}
-                    onMethod={(method, field) => {
-                      change((now) => ({ ...now, method }), field);
-                    }}
-                    onPan={(pan) => {
-                      set('pan', pan);
-                    }}
-                  />
-                )}
-                {panel === 'swap' && (
-                  <SwapPanel
-                    formula={formula}
-                    lines={report.lines}
-                    kitchen={kitchen}
-                    line={swapLine}
-                    onLine={setSwapLine}
-                    onPreview={setSidePreview}
-                    onApply={rewrite}
-                  />
-                )}
-                {panel === 'scale' && (
-                  <ScalePanel
-                    formula={formula}
-                    usualLoss={kitchen.usual_loss}
-                    onPan={(pan) => {
-                      set('pan', pan);
-                    }}
-                    onCook={async (start) => {
-                      await saver.settled();
-                      const cook = await api.cookBatch(sauce.id, start);
-                      await navigate(`/cook/${cook.id}`);
-                    }}
-                    onPreview={setSidePreview}
-                    onApply={(texts, words, finished) => {
-                      change((now) => ({
-                        ...now,
-                        lines: relined(now.lines, [...texts, '']),
-                        yield: report.basis === 'finished' ? (finished ?? now.yield) : now.yield,
-                      }));
-                      setSaid(`${words} Undo takes it back.`);
-                    }}
-                  />
-                )}
-                {panel === 'thickness' && (
-                  <ThicknessPanel
-                    formula={formula}
-                    onPan={(pan) => {
-                      set('pan', pan);
-                    }}
-                    heats={kitchen.heats}
-                    onPreview={setSidePreview}
-                    onAdd={(text) => {
-                      rewrite([...editOf(draft).lines, text], `Added ${text}.`);
-                    }}
-                  />
-                )}
-                {panel === 'keep' && <KeepPanel formula={formula} sauce={sauce.id} />}
-                {panel === 'parts' && (
-                  <PartsPanel
-                    report={report}
-                    vessels={kitchen.vessels}
-                    measures={draft.measures}
-                    partMl={draft.part_ml}
-                    onPart={(part) => {
-                      set('part_ml', part);
-                    }}
-                  />
-                )}
-                {panel === 'versions' && (
-                  <VersionsPanel
-                    sauce={sauce.id}
-                    written={editOf(draft)}
-                    settle={saver.settled}
-                    onReturn={(version) => {
-                      change(() => draftOf(version));
-                      setSaid(`Version ${version.number} is back. Undo takes it back.`);
-                    }}
-                  />
-                )}
+              <Box id="panel" role="tabpanel" aria-labelledby={`panel-${panel}`} ref={panelRef}>
+                <BenchPanel
+                  bench={bench}
+                  kitchen={kitchen}
+                  report={report}
+                  panel={panel}
+                  swapLine={swapLine}
+                  onSwapLine={setSwapLine}
+                  onPreview={setPreviewed}
+                  onSidePreview={setSidePreview}
+                  onApply={apply}
+                />
               </Box>
               <SauceFacts report={report} />
             </>
@@ -557,7 +216,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               ) : (
                 <Button
                   variant="contained"
-                  onClick={() => void design(500, (count) => `Drafted ${count} lines.`)}
+                  onClick={() => void bench.design(500, (count) => `Drafted ${count} lines.`)}
                   sx={{ mt: 1.5 }}
                 >
                   Draft a first formula, about 500 g
@@ -571,6 +230,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   );
 }
 
+const noCorrections: readonly Correction[] = [];
 const noLines: Balance['lines'] = [];
 
 const fractions = [
@@ -585,16 +245,6 @@ function tastes(report: Balance, what: AxisKey | 'fat'): boolean {
   return what === 'fat' ? report.batch.fat_percent >= 1 : report.axes[what].steps > 0;
 }
 
-const banner = {
-  display: 'flex',
-  flexWrap: 'wrap',
-  gap: 1.5,
-  alignItems: 'center',
-  border: '3px solid',
-  borderColor: 'bar.preview',
-  p: 1.5,
-  mt: 1.5,
-} as const;
 /** On a narrow screen the bars are below the lines: their small mark stays in view. */
 const pinned = {
   display: { xs: 'block', md: 'none' },

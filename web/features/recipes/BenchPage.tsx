@@ -1,7 +1,8 @@
 import { Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { api, Refusal } from '../../api/client';
+import { Refusal } from '../../api/client';
+import { kitchenQuery, benchQuery } from '../../api/queries';
 import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
 import { Bench } from './Bench';
@@ -9,14 +10,8 @@ import { Bench } from './Bench';
 /** Fetches the sauce, then opens the bench on it. */
 export function BenchPage() {
   const id = Number(useParams().id);
-  const sauce = useQuery({
-    queryKey: ['sauce', id],
-    queryFn: () => api.sauce(id),
-    staleTime: Infinity,
-    gcTime: 0,
-    refetchOnMount: 'always',
-  });
-  const kitchen = useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen, staleTime: Infinity });
+  const sauce = useQuery(benchQuery(id));
+  const kitchen = useQuery(kitchenQuery);
   if (!Number.isInteger(id) || (sauce.error instanceof Refusal && sauce.error.status === 404)) {
     return <LostPage />;
   }

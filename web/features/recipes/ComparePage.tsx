@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, type Sauce, type Version } from '../../api/client';
+import { sauceQuery, versionsQuery } from '../../api/queries';
 import { AxisBars } from '../../ui/AxisBars';
 import { textField } from '../../ui/looks';
 import { Frame } from '../../ui/Frame';
@@ -15,8 +16,8 @@ const now = 'now';
 export function ComparePage() {
   const id = Number(useParams().id);
   const [search, setSearch] = useSearchParams();
-  const sauce = useQuery({ queryKey: ['sauce', id], queryFn: () => api.sauce(id), refetchOnMount: 'always' });
-  const versions = useQuery({ queryKey: ['versions', id], queryFn: () => api.versions(id), refetchOnMount: 'always' });
+  const sauce = useQuery(sauceQuery(id));
+  const versions = useQuery(versionsQuery(id));
   const kept = versions.data?.versions ?? [];
   const picked = (which: string): Sauce | Version | undefined =>
     which === now ? sauce.data : kept.find((one) => String(one.number) === which);

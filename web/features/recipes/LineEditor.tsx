@@ -1,19 +1,12 @@
 import { Box } from '@mui/material';
-import {
-  type ClipboardEvent,
-  type KeyboardEvent,
-  type PointerEvent,
-  useCallback,
-  useLayoutEffect,
-  useMemo,
-  useRef,
-  useState,
-} from 'react';
+import { type ClipboardEvent, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { api, type Formula, type Line } from '../../api/client';
-import { type DraftLine, newLine, type Tag, withTag } from './draft';
+import { type DraftLine, moved, newLine, type Tag, withTag } from './draft';
 import { LineMenu } from './LineMenu';
 import { LineRow, type RowActions } from './LineRow';
 import { useLatest } from '../../api/useLatest';
+import { useLineDrag } from './useLineDrag';
+import { useLineKeys } from './useLineKeys';
 import { useNudge } from './useNudge';
 
 interface Props {
@@ -33,12 +26,6 @@ interface Writing {
 
 const noOffers: readonly string[] = [];
 
-const moved = <Item,>(list: readonly Item[], from: number, to: number): readonly Item[] => {
-  const left = list.filter((_, at) => at !== from);
-  const item = list[from];
-  return item === undefined ? list : [...left.slice(0, to), item, ...left.slice(to)];
-};
-
 /** The lines as a cook writes them, each with what was understood beside it. */
 export function LineEditor({ lines, understood, formula, shares, onChange, onSwap }: Props) {
   const fields = useRef(new Map<number, HTMLInputElement>());
@@ -50,7 +37,7 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
   const [writing, setWriting] = useState<Writing | null>(null);
   const [chosen, setChosen] = useState(-1);
   const [menu, setMenu] = useState<{ index: number; anchor: HTMLElement } | null>(null);
-  const [dragged, setDragged] = useState<number | null>(null);
+  const { drag, dragged } = useLineDrag(onChange);
   const nudge = useNudge(formula, current, onChange, fields);
 
   const question = useMemo(
@@ -172,76 +159,23 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
     setMenu({ index, anchor });
   }, []);
 
-  const onArrow = useCallback(
-    (event: KeyboardEvent<HTMLInputElement>, index: number) => {
-      const step = event.key === 'ArrowUp' ? -1 : 1;
-      const { offers: open, chosen: at, writing: now } = state.current;
-      event.preventDefault();
-      if (event.altKey) {
-        move(index, index + step);
-      } else if (
-        open.length > 0 &&
-        now?.index === index &&
-        (step > 0 || at >= 0) &&
-        !event.shiftKey &&
-        !event.ctrlKey
-      ) {
-        // down goes into the offers, up comes back out of them
-        setChosen(Math.min(at + step, open.length - 1));
-      } else if (event.ctrlKey || nudge.isInAmount(event.currentTarget, meanings.current[index])) {
-        nudge.by(index, step === -1 ? 'up' : 'down', event.shiftKey ? 'step' : 'notch');
-      } else {
-        stopWriting();
-        focusAt(index + step);
-      }
-    },
-    [focusAt, move, nudge, stopWriting],
-  );
-
-  const onKey = useCallback(
-    (event: KeyboardEvent<HTMLInputElement>, index: number) => {
-      const field = event.currentTarget;
-      const all = current.current;
-      const { offers: open, chosen: at, writing: now } = state.current;
-      const picked = now?.index === index ? open[at] : undefined;
-      if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-        onArrow(event, index);
-      } else if (event.key === 'Escape' && open.length > 0) {
-        event.stopPropagation();
-        stopWriting();
-      } else if ((event.key === 'Enter' || event.key === 'Tab') && picked !== undefined && !event.altKey) {
-        event.preventDefault();
-        take(index, picked);
-      } else if (event.key === 'Enter' && event.altKey) {
-        event.preventDefault();
-        setMenu({ index, anchor: field });
-      } else if (event.key === 'Enter') {
-        event.preventDefault();
-        stopWriting();
-        const cut = field.selectionStart ?? field.value.length;
-        if (cut < field.value.length) {
-          insertAfter(index, [field.value.slice(cut)], field.value.slice(0, cut) || ' ');
-        } else if (index + 1 < all.length && all[index + 1]?.text === '') {
-          focusAt(index + 1);
-        } else {
-          insertAfter(index, [''], null);
-        }
-      } else if (event.key === 'Backspace' && field.value === '' && all.length > 1) {
-        event.preventDefault();
-        remove(index);
-      } else if (event.altKey && event.code === 'KeyM') {
-        event.preventDefault();
-        mend(index);
-      } else if (event.altKey && event.code === 'KeyK') {
-        event.preventDefault();
-        setText(index, withTag(field.value, 'lock'));
-      } else if (event.altKey && event.code === 'KeyS') {
-        event.preventDefault();
-        onSwap(index);
-      }
-    },
-    [focusAt, insertAfter, mend, onArrow, onSwap, remove, setText, stopWriting, take],
-  );
+  const onKey = useLineKeys({
+    linesRef: current,
+    meaningsRef: meanings,
+    stateRef: state,
+    nudge,
+    setChosen,
+    move,
+    focusAt,
+    stopWriting,
+    take,
+    insertAfter,
+    remove,
+    mend,
+    setText,
+    onSwap,
+    openMenu,
+  });
 
   const onPaste = useCallback(
     (event: ClipboardEvent<HTMLInputElement>, index: number) => {
@@ -262,35 +196,6 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
       insertAfter(index, all, '');
     },
     [insertAfter, stopWriting],
-  );
-
-  /** Drags a line by its handle: it takes the place of the line under the pointer as it goes. */
-  const drag = useCallback(
-    (event: PointerEvent<HTMLElement>, id: number) => {
-      if (event.button !== 0) return;
-      event.preventDefault();
-      setDragged(id);
-      const list = event.currentTarget.closest('ol');
-      const onMove = (to: globalThis.PointerEvent) => {
-        const rows = [...(list?.querySelectorAll<HTMLElement>('[data-line]') ?? [])];
-        const over = rows.findIndex((one) => to.clientY < one.getBoundingClientRect().bottom);
-        const target = over < 0 ? rows.length - 1 : over;
-        onChange((now) => {
-          const from = now.findIndex((line) => line.id === id);
-          return from < 0 || from === target ? now : moved(now, from, target);
-        }, `drag ${id}`);
-      };
-      const onUp = () => {
-        setDragged(null);
-        window.removeEventListener('pointermove', onMove);
-        window.removeEventListener('pointerup', onUp);
-        window.removeEventListener('pointercancel', onUp);
-      };
-      window.addEventListener('pointermove', onMove);
-      window.addEventListener('pointerup', onUp);
-      window.addEventListener('pointercancel', onUp);
-    },
-    [onChange],
   );
 
   const actions = useMemo<RowActions>(

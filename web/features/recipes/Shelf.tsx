@@ -1,8 +1,10 @@
 import { Box, Button, Snackbar, Typography } from '@mui/material';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, type ShelfSauce, type Style, Unreachable } from '../../api/client';
+import { kitchenQuery, shelfQuery } from '../../api/queries';
+import { useChange } from '../../api/useChange';
 import { BarMark } from '../../ui/AxisBars';
 import { keptCooks } from '../cook-sessions/keptCooks';
 import { Frame } from '../../ui/Frame';
@@ -19,14 +21,9 @@ const standing = (sauce: ShelfSauce): string => (sauce.verdict === '' ? 'no styl
 export function Shelf() {
   const [wanted, setWanted] = useState('');
   const [pages, setPages] = useState(1);
-  const shelf = useQuery({
-    queryKey: ['shelf', wanted.trim(), pages],
-    queryFn: () => api.shelf(wanted.trim(), pages),
-    refetchOnMount: 'always',
-    placeholderData: (last) => last,
-  });
-  const kitchen = useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen, staleTime: Infinity });
-  const queries = useQueryClient();
+  const shelf = useQuery(shelfQuery(wanted.trim(), pages));
+  const kitchen = useQuery(kitchenQuery);
+  const change = useChange<unknown>('shelf', (_, queries) => queries.invalidateQueries({ queryKey: ['shelf'] }));
   const navigate = useNavigate();
   const [text, setText] = useState('');
   const [away, setAway] = useState<ShelfSauce | null>(null);
@@ -47,15 +44,11 @@ export function Shelf() {
   };
 
   const putAway = async (sauce: ShelfSauce) => {
-    await api.putAway(sauce.id);
-    setAway(sauce);
-    await queries.invalidateQueries({ queryKey: ['shelf'] });
+    if (await change.make(() => api.putAway(sauce.id))) setAway(sauce);
   };
 
   const bringBack = async () => {
-    if (away !== null) await api.bringBack(away.id);
-    setAway(null);
-    await queries.invalidateQueries({ queryKey: ['shelf'] });
+    if (away !== null && (await change.make(() => api.bringBack(away.id)))) setAway(null);
   };
 
   const sauces = shelf.data?.sauces ?? [];
@@ -114,6 +107,7 @@ export function Shelf() {
           >
             {text.trim() === '' ? 'Start with an empty bench' : 'See how it is balanced'}
           </Button>
+          {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
           {fault !== null && (
             <Typography role="alert" sx={{ mt: 1 }}>
               {fault} What you typed is still here.

@@ -1,7 +1,9 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { api, type Version } from '../../api/client';
+import { versionsQuery } from '../../api/queries';
+import { useChange } from '../../api/useChange';
 import { quietButton } from '../../ui/looks';
 import { moment } from '../../ui/words';
 import type { WrittenSauce } from './draft';
@@ -16,25 +18,21 @@ interface Props {
 
 /** The states of this sauce that are kept for good. */
 export function VersionsPanel({ sauce, written, settle, onReturn }: Props) {
-  const queries = useQueryClient();
+  const change = useChange<unknown>(`versions ${sauce}`, (_, queries) =>
+    queries.invalidateQueries(versionsQuery(sauce)),
+  );
   const navigate = useNavigate();
-  const versions = useQuery({
-    queryKey: ['versions', sauce],
-    queryFn: () => api.versions(sauce),
-    refetchOnMount: 'always',
-  });
+  const versions = useQuery(versionsQuery(sauce));
   const keep = async () => {
     await settle();
-    await api.keepVersion(sauce);
-    await queries.invalidateQueries({ queryKey: ['versions', sauce] });
+    return change.make(() => api.keepVersion(sauce));
   };
   const fork = async () => {
     const variant = await api.addSauce({ ...written, title: `${written.title} (variant)`.trim(), forked_from: sauce });
     await navigate(`/sauce/${variant.id}`);
   };
   const goBack = async (version: Version) => {
-    await keep();
-    onReturn(version);
+    if (await keep()) onReturn(version);
   };
   return (
     <Box>
@@ -51,6 +49,7 @@ export function VersionsPanel({ sauce, written, settle, onReturn }: Props) {
         returns.
       </Typography>
       {versions.error !== null && <Typography role="alert">{versions.error.message}</Typography>}
+      {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
       <Box component="ol" aria-label="Versions" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {versions.data?.versions.map((version) => (
           <Box

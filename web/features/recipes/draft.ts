@@ -88,3 +88,10 @@ export function relined(lines: readonly DraftLine[], texts: readonly string[]): 
     return kept === undefined ? newLine(text) : kept.text === text ? kept : { ...kept, text };
   });
 }
+
+/** A list with one of its items at another place. */
+export const moved = <Item>(list: readonly Item[], from: number, to: number): readonly Item[] => {
+  const left = list.filter((_, at) => at !== from);
+  const item = list[from];
+  return item === undefined ? list : [...left.slice(0, to), item, ...left.slice(to)];
+};

@@ -9,6 +9,8 @@ type Change = (next: (lines: readonly DraftLine[]) => readonly DraftLine[], move
 
 const mostWaiting = 3;
 
+export type Nudge = ReturnType<typeof useNudge>;
+
 /** Moves a line's amount up or down: by what its spoon or scale can measure, or by what a tongue can notice. */
 export function useNudge(
   formula: Formula,

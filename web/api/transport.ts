@@ -1,0 +1,55 @@
+import { entrance } from '../features/auth/entrance';
+import { epoch, epochHeader } from './epoch';
+import type { Sauce } from './types';
+
+/** The server answered, and said why not. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly current: Sauce | null,
+    /** Of the kitchen as it is now, where what was written was meant for an earlier one. */
+    readonly epoch: number | null = null,
+  ) {
+    super(message);
+  }
+}
+
+/** The server did not answer at all. */
+export class Unreachable extends Error {}
+
+/** Headers of what was written for an epoch that may be past. */
+export const writtenFor = (written: number | null): Record<string, string> =>
+  written === null ? {} : { [epochHeader]: String(written) };
+
+/** Fetches from the kitchen: names the epoch of what is written, waits at the entrance, and throws what is refused. */
+export async function fetchFromKitchen(request: Request): Promise<Response> {
+  const known = epoch.known();
+  if (request.method !== 'GET' && known !== null && !request.headers.has(epochHeader)) {
+    request.headers.set(epochHeader, String(known));
+  }
+  let response: Response;
+  try {
+    response = await fetch(request.clone());
+  } catch (fault) {
+    if (fault instanceof DOMException && fault.name === 'AbortError') throw fault;
+    throw new Unreachable('The kitchen server does not answer.');
+  }
+  epoch.heard(response);
+  if (response.status === 401) {
+    await entrance.opened();
+    return fetchFromKitchen(request);
+  }
+  if (response.ok) return response;
+  const said = (await response.json().catch(() => null)) as {
+    message?: string;
+    current?: Sauce | null;
+    epoch?: number;
+  } | null;
+  throw new Refusal(
+    response.status,
+    said?.message ?? 'The kitchen server could not do that.',
+    said?.current ?? null,
+    said?.epoch ?? null,
+  );
+}

@@ -1,0 +1,52 @@
+import { Box, Typography } from '@mui/material';
+import type { Balance } from '../../api/client';
+import { quietButton } from '../../ui/looks';
+import { grams, millilitres } from '../../ui/words';
+
+interface Props {
+  report: Balance;
+  showsMixed: boolean;
+  onMixed: (shows: boolean) => void;
+}
+
+/** What the whole comes to, how thick it is, how sour, and what would make it surer. */
+export function BatchLine({ report, showsMixed, onMixed }: Props) {
+  return (
+    <>
+      <Typography data-batch sx={{ fontSize: '0.95rem', mb: 0.75, minHeight: '1.5em' }}>
+        {grams(report.batch.grams)} · {millilitres(report.batch.millilitres)} {report.basis}
+        {report.mixed !== null && (
+          <Box
+            component="button"
+            type="button"
+            aria-pressed={showsMixed}
+            data-as-mixed
+            title="Show where it stood before cooking"
+            onClick={() => {
+              onMixed(!showsMixed);
+            }}
+            sx={{ ...quietButton, minHeight: 24, textDecoration: 'underline' }}
+          >
+            {showsMixed ? 'bars: as mixed' : `from ${grams(report.mixed.grams)} mixed`}
+          </Box>
+        )}{' '}
+        · {report.body.class}
+        {report.ph === null && report.batch.grams > 0 && <span data-ph-unknown> · pH not known</span>}
+        {report.ph !== null && (
+          <Box
+            component="span"
+            title={`between ${report.ph.low.toFixed(1)} and ${report.ph.high.toFixed(1)}; measure it where safety depends on it`}
+          >
+            {' '}
+            · pH about {report.ph.estimate.toFixed(1)} ({report.ph.low.toFixed(1)}–{report.ph.high.toFixed(1)})
+          </Box>
+        )}
+      </Typography>
+      {report.doubt_advice !== null && (
+        <Typography data-doubt sx={{ fontSize: '0.88rem', color: 'text.secondary', mb: 0.5 }}>
+          {report.doubt_advice}
+        </Typography>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,164 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useNavigate } from 'react-router';
+import { api, type Correction, type Formula, type Kitchen, type Sauce } from '../../api/client';
+import { palateQuery } from '../../api/queries';
+import { useLatest } from '../../api/useLatest';
+import { spoken } from '../../ui/words';
+import { type Draft, type DraftLine, editOf, hasTag, newLine, relined } from './draft';
+import { Saver } from './Saver';
+import { useHistory } from './useHistory';
+
+/** Adding to a finished sauce makes it more: the measured yield grows with it. */
+function apply(draft: Draft, correction: Correction): Draft {
+  const added = correction.additions.map((one) => newLine(`${spoken(one.measure)} ${one.name}`));
+  const lines = draft.lines.filter((line, index) => line.text.trim() !== '' || index < draft.lines.length - 1);
+  return {
+    ...draft,
+    lines: [...lines, ...added, newLine('')],
+    yield: correction.yield ?? draft.yield,
+  };
+}
+
+export type Bench = ReturnType<typeof useBench>;
+
+/** One sauce being designed: its draft with the way back, what it comes to, what could be added, and where it is stored. */
+export function useBench(sauce: Sauce, kitchen: Kitchen) {
+  const [saver] = useState(() => new Saver(sauce));
+  const { draft, change, undo, redo, canUndo, canRedo } = useHistory(saver.start);
+  const saving = useSyncExternalStore(saver.subscribe, saver.current);
+  const [complaint, setComplaint] = useState<string | null>(null);
+  const [said, setSaid] = useState('');
+  const [hindrances, setHindrances] = useState<readonly string[]>([]);
+  const navigate = useNavigate();
+
+  const formula = useMemo<Formula>(() => ({ ...editOf(draft), sauce: sauce.id }), [draft, sauce.id]);
+  const isEmpty = formula.lines.every((line) => line.trim() === '');
+  const balance = useLatest(formula, api.balance);
+  const wish = useMemo(() => ({ ...formula, complaint }), [formula, complaint]);
+  const hasAim = draft.style !== null || complaint !== null;
+  // what to add is asked once the bars stand, so that it never keeps them waiting
+  const advice = useLatest(!hasAim || isEmpty || !balance.isCurrent ? null : wish, api.advise);
+  const style = kitchen.styles.find((one) => one.key === draft.style) ?? null;
+  const report = balance.answer;
+  const palate = useQuery({ ...palateQuery, enabled: draft.style !== null });
+  const learned = palate.data?.on === true ? palate.data.families.find((one) => one.style === draft.style) : undefined;
+
+  const set = useCallback(
+    <Field extends keyof Draft>(field: Field, value: Draft[Field]) => {
+      change((now) => ({ ...now, [field]: value }), field);
+    },
+    [change],
+  );
+
+  /** Sets the lines from texts, as one move; what stays keeps its place. */
+  const rewrite = useCallback(
+    (texts: readonly string[], words: string) => {
+      change((now) => ({ ...now, lines: relined(now.lines, [...texts, '']) }));
+      setSaid(`${words} Undo takes it back.`);
+    },
+    [change],
+  );
+
+  const changeLines = useCallback(
+    (next: (lines: readonly DraftLine[]) => readonly DraftLine[], move: string | null) => {
+      change((now) => ({ ...now, lines: next(now.lines) }), move);
+    },
+    [change],
+  );
+
+  const applyCorrection = useCallback(
+    (correction: Correction) => {
+      change((now) => apply(now, correction));
+      setSaid(
+        `Added ${correction.additions.map((one) => `${spoken(one.measure)} ${one.name}`).join(' and ')}. Undo takes it back.`,
+      );
+    },
+    [change],
+  );
+
+  const design = useCallback(
+    async (batchGrams: number, words: (count: number) => string) => {
+      if (draft.style === null) return;
+      try {
+        const found = await api.design({ ...formula, style: draft.style, batch_grams: batchGrams, may_grow: true });
+        rewrite(found.texts, words(found.texts.length));
+        setHindrances(found.hindrances);
+      } catch (fault) {
+        setHindrances([fault instanceof Error ? fault.message : 'That did not work.']);
+      }
+    },
+    [draft.style, formula, rewrite],
+  );
+  const mixed = (report?.mixed ?? report?.batch)?.grams ?? 0;
+  const canSolve = draft.style !== null && mixed > 0 && draft.lines.some((line) => !hasTag(line.text, 'lock'));
+  const solve = useCallback(() => {
+    if (canSolve) void design(mixed, () => 'The unlocked lines are set.');
+  }, [canSolve, design, mixed]);
+
+  useEffect(() => {
+    saver.take(draft);
+  }, [saver, draft]);
+
+  useEffect(
+    () => () => {
+      saver.flush();
+    },
+    [saver],
+  );
+
+  useEffect(() => {
+    document.title = `${draft.title === '' ? 'New sauce' : draft.title} · Vinculum`;
+  }, [draft.title]);
+
+  const keepMine = async () => {
+    saver.giveUp();
+    const copy = await api.addSauce({ ...editOf(draft), title: `${draft.title} (my copy)` });
+    if (saving.state === 'conflict' && saving.theirs !== null) saver.takeTheirs(saving.theirs);
+    await navigate(`/sauce/${copy.id}`);
+  };
+
+  const takeTheirs = (theirs: Sauce | null) => {
+    if (theirs === null) {
+      saver.giveUp();
+      void navigate('/');
+      return;
+    }
+    const taken = saver.takeTheirs(theirs);
+    change(() => taken);
+  };
+
+  return {
+    sauce: sauce.id,
+    saver,
+    saving,
+    draft,
+    formula,
+    isEmpty,
+    balance,
+    report,
+    advice,
+    style,
+    learned,
+    hasAim,
+    complaint,
+    complain: setComplaint,
+    hindrances,
+    said,
+    say: setSaid,
+    change,
+    changeLines,
+    set,
+    rewrite,
+    applyCorrection,
+    design,
+    canSolve,
+    solve,
+    undo,
+    redo,
+    canUndo,
+    canRedo,
+    keepMine,
+    takeTheirs,
+  };
+}
