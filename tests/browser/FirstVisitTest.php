@@ -23,7 +23,7 @@ final class FirstVisitTest extends BrowserTestCase
 
         $first = self::find('[data-correction="1"]');
         $value = self::text('[data-axis="salt"] [data-value]');
-        self::$browser->getMouse()->mouseMove($first->getCoordinates());
+        self::$browser->action()->moveToElement($first)->perform();
         self::until(static fn(): bool => str_contains((string) self::find('[data-axis="salt"] [role="img"]')->getAttribute('aria-label'), 'would become'), 'the bars preview');
         self::assertSame($value, self::text('[data-axis="salt"] [data-value]'), 'a preview changes nothing');
 

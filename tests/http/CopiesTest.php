@@ -57,7 +57,7 @@ final class CopiesTest extends TestCase
         self::assertSame(['Kept', 'Half'], $this->titles());
     }
 
-    /** @return iterable<string, array{callable(string): void, string}> */
+    /** @return iterable<string, array{callable(string): mixed, string}> */
     public static function noCopies(): iterable
     {
         yield 'not there' => [static fn(string $file): bool => true, 'no file'];

@@ -238,7 +238,7 @@ final class InAndOutTest extends HttpTestCase
             $this->postJson("/api/sauces/{$odd}/batches")->assertCreated();
         }
         $csv = (string) $this->get('/api/export/batches')->assertOk()->getContent();
-        $plain = static fn(): array => Batch::query()->orderBy('created_at')->orderBy('title')->get()->map(static fn(Batch $one): array => [$one->title, $one->created_at?->toIso8601String(), $one->style, $one->measures, $one->yield, $one->pan, $one->pan_grams, $one->lines, $one->method ?? []])->all();
+        $plain = static fn(): array => array_map(static fn(Batch $one): array => [$one->title, $one->created_at?->toIso8601String(), $one->style, $one->measures, $one->yield, $one->pan, $one->pan_grams, $one->lines, $one->method ?? []], Batch::all()->sortBy([['created_at', 'asc'], ['title', 'asc']])->values()->all());
         $before = $plain();
         self::assertTrue($this->postJson('/api/imports/preview', ['contents' => $csv])->assertJsonPath('kind', 'batches')->json('items.0.there'));
         $this->postJson('/api/imports', ['contents' => $csv])->assertCreated()->assertJsonPath('says', 'nothing that was not there');
@@ -269,12 +269,8 @@ final class InAndOutTest extends HttpTestCase
         self::assertGreaterThan(300, count($rows));
         $this->postJson('/api/imports/preview', ['contents' => $csv])->assertJsonPath('kind', 'ingredients')->assertJsonPath('items', []);
         $this->postJson('/api/imports', ['contents' => $csv])->assertJsonPath('says', 'nothing that was not there');
-        foreach ($rows as &$row) {
-            if ($row['key'] === 'white-vinegar') {
-                $row = [...$row, 'acetic' => '8', 'water' => '92'];
-            }
-        }
-        $rows[] = [...$row, 'key' => 'towpath-syrup', 'name' => 'Towpath syrup', 'like' => 'sugar-syrup', ...array_fill_keys(['lactose', 'maltose'], '0'), ...array_fill_keys(['water', 'sucrose', 'glucose', 'fructose'], '10')];
+        $rows = array_map(static fn(array $row): array => $row['key'] === 'white-vinegar' ? [...$row, 'acetic' => '8', 'water' => '92'] : $row, $rows);
+        $rows[] = [...$rows[array_key_last($rows)], 'key' => 'towpath-syrup', 'name' => 'Towpath syrup', 'like' => 'sugar-syrup', ...array_fill_keys(['lactose', 'maltose'], '0'), ...array_fill_keys(['water', 'sucrose', 'glucose', 'fructose'], '10')];
         $edited = Csv::write(array_keys($rows[0]), $rows);
         self::assertSame(['White vinegar', 'Towpath syrup'], array_column((array) $this->postJson('/api/imports/preview', ['contents' => $edited])->json('items'), 'title'));
         $this->postJson('/api/imports', ['contents' => $edited])->assertCreated()->assertJsonPath('says', '2 own products');

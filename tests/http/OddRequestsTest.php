@@ -66,8 +66,8 @@ final class OddRequestsTest extends HttpTestCase
 
     public function test_the_demo_kitchen_has_versions_batches_and_a_palate(): void
     {
-        self::assertSame(8, $this->app?->make(DemoKitchen::class)->load());
-        self::assertSame(0, $this->app?->make(DemoKitchen::class)->load(), 'once is enough');
+        self::assertSame(8, $this->app->make(DemoKitchen::class)->load());
+        self::assertSame(0, $this->app->make(DemoKitchen::class)->load(), 'once is enough');
         $sauces = array_column($this->getJson('/api/sauces')->json('sauces'), 'id', 'title');
         $versions = $this->getJson("/api/sauces/{$sauces['Damson ketchup']}/versions")->json('versions');
 

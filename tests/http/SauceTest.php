@@ -98,7 +98,7 @@ final class SauceTest extends HttpTestCase
         $this->travel(11)->minutes();
         $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 2, 'lines' => ['2 g salt']])->assertOk();
 
-        self::assertSame([self::DIP['lines'], ['1 g salt']], Version::query()->orderBy('number')->get()->map(static fn(Version $version): array => $version->lines)->all());
+        self::assertSame([self::DIP['lines'], ['1 g salt']], array_map(static fn(Version $version): array => $version->lines, Version::all()->sortBy('number')->values()->all()));
     }
 
     public function test_a_sauce_put_away_can_be_brought_back(): void

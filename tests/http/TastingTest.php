@@ -94,8 +94,7 @@ final class TastingTest extends HttpTestCase
     public function test_tastings_move_the_cooks_own_target_which_can_be_seen_reset_and_switched_off(): void
     {
         $batch = $this->start();
-        $own = fn(): mixed => $this->postJson('/api/balance', self::DIP)->json('axes.sour.own_steps');
-        self::assertNull($own());
+        self::assertNull($this->own());
         foreach (range(1, 6) as $time) {
             $this->postJson("/api/batches/{$batch->json('id')}/tastings", ['says' => [['complaint' => 'not-sour', 'strength' => 'clear']]])->assertCreated();
         }
@@ -105,16 +104,16 @@ final class TastingTest extends HttpTestCase
         self::assertSame(['fish-sauce-dip', 6], [$palate->json('families.0.style'), $palate->json('families.0.tastings')]);
         self::assertMatchesRegularExpression('/^you like it .*\d steps (sharper|less sharp).*, from 6 tastings$/', $palate->json('families.0.says'));
         $window = $this->postJson('/api/balance', self::DIP)->json('axes.sour.window_steps');
-        self::assertEqualsWithDelta($window[0] + $shift, $own()[0], 1e-3);
+        self::assertEqualsWithDelta($window[0] + $shift, ((array) $this->own())[0], 1e-3);
         $aim = $this->postJson('/api/advise', self::DIP)->json('before.sour.window_steps');
-        self::assertEqualsWithDelta($own()[0], $aim[0], 1e-3, 'corrections aim at it');
+        self::assertEqualsWithDelta(((array) $this->own())[0], $aim[0], 1e-3, 'corrections aim at it');
 
         $this->putJson('/api/palate', ['on' => false])->assertOk()->assertJsonPath('on', false);
-        self::assertNull($own());
+        self::assertNull($this->own());
         $this->putJson('/api/palate', ['on' => true])->assertOk();
-        self::assertNotNull($own());
+        self::assertNotNull($this->own());
         $this->deleteJson('/api/palate/fish-sauce-dip')->assertOk()->assertJsonPath('families.0.tastings', 0);
-        self::assertNull($own());
+        self::assertNull($this->own());
         self::assertCount(6, $this->getJson("/api/batches/{$batch->json('id')}")->json('tastings'), 'the tastings themselves are kept');
         $this->deleteJson('/api/palate/zorp')->assertNotFound();
         $this->putJson('/api/palate', ['on' => 'perhaps'])->assertStatus(422);
@@ -145,5 +144,11 @@ final class TastingTest extends HttpTestCase
         $sauce = $this->postJson('/api/sauces', self::DIP)->json('id');
 
         return $this->postJson("/api/sauces/{$sauce}/batches", $grams === null ? [] : ['pan_grams' => $grams])->assertCreated();
+    }
+
+    /** @phpstan-impure */
+    private function own(): mixed
+    {
+        return $this->postJson('/api/balance', self::DIP)->json('axes.sour.own_steps');
     }
 }

@@ -72,7 +72,7 @@ final class CookPlanTest extends TestCase
         $formula = $plan->asItGoes($record);
 
         self::assertSame(130.0, $formula->lines[2]->grams?->value);
-        self::assertEqualsWithDelta(1.3, $formula->lines[2]->grams?->deviation, 1e-9, 'weighed to a hundredth');
+        self::assertEqualsWithDelta(1.3, $formula->lines[2]->grams->deviation, 1e-9, 'weighed to a hundredth');
         self::assertSame(900.0, $record->sauceGrams());
         self::assertEqualsWithDelta(900.0 + $plan->scale->lines[4]->grams, FinishedBatch::of($formula)->mixture->grams(), 1e-6, 'with the horseradish that goes in later');
     }

@@ -127,7 +127,6 @@ final class EngineTest extends TestCase
         self::assertNotContains('mask', array_map(static fn($way): string => $way->kind, $mendable->otherWays));
     }
 
-    /** @param list<string> $lines */
     public function test_a_batch_grows_when_locked_lines_leave_no_room_and_only_then(): void
     {
         $style = StyleBook::get('vinaigrette');

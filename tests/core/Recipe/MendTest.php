@@ -46,7 +46,7 @@ final class MendTest extends TestCase
             self::assertStringStartsWith('weighed, about', $weighed->says);
             $again = $resolver->resolve($weighed->text);
             self::assertSame('measured', $again->status->value, $weighed->text);
-            self::assertEqualsWithDelta($line->grams?->value, $again->grams?->value, 0.06 * ($line->grams?->value ?? 0.0), $weighed->text);
+            self::assertEqualsWithDelta($line->grams?->value, $again->grams?->value, 0.06 * ($line->grams->value ?? 0.0), $weighed->text);
         }
     }
 
