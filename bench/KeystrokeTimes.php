@@ -10,7 +10,28 @@ use Facebook\WebDriver\WebDriverBy;
 /** Edits of a 20-line sauce, one key at a time, from the key to the repainted bars. */
 final readonly class KeystrokeTimes
 {
-    public const LINES = ['1 400 g tin chopped tomatoes', '250 g ketchup', '80 ml cider vinegar', '100 g light brown sugar', '2 tbsp Worcestershire sauce', '1 tbsp molasses', '2 tsp smoked paprika', '1 tsp mustard powder', '3 cloves garlic', '1 small onion', '1½ tsp salt', 'a pinch of cayenne', '1 tbsp soy sauce', '2 tbsp tomato paste', '1 tsp ground cumin', '½ tsp black pepper', '1 tbsp olive oil', '100 ml water', '1 tsp liquid smoke', 'juice of half a lemon'];
+    public const LINES = [
+        '1 400 g tin chopped tomatoes',
+        '250 g ketchup',
+        '80 ml cider vinegar',
+        '100 g light brown sugar',
+        '2 tbsp Worcestershire sauce',
+        '1 tbsp molasses',
+        '2 tsp smoked paprika',
+        '1 tsp mustard powder',
+        '3 cloves garlic',
+        '1 small onion',
+        '1½ tsp salt',
+        'a pinch of cayenne',
+        '1 tbsp soy sauce',
+        '2 tbsp tomato paste',
+        '1 tsp ground cumin',
+        '½ tsp black pepper',
+        '1 tbsp olive oil',
+        '100 ml water',
+        '1 tsp liquid smoke',
+        'juice of half a lemon',
+    ];
     private const REQUESTS = 'return performance.getEntriesByType("resource").filter((one) => one.name.includes("/api/")).map((one) => [one.name.replace(/.*\/api\//, ""), one.requestStart, one.responseStart, one.responseEnd])';
     private const BACKSPACE = "\u{E003}";
 
@@ -21,13 +42,25 @@ final readonly class KeystrokeTimes
      * @param int                                       $inBurst  balances asked for by ten keys at full speed
      * @param array{script: float, style: float, fonts: float} $loaded kilobytes before the first key
      */
-    private function __construct(public array $totals, public array $server, public array $requests, public int $inBurst, public array $loaded) {}
+    private function __construct(
+        public array $totals,
+        public array $server,
+        public array $requests,
+        public int $inBurst,
+        public array $loaded,
+    ) {}
 
     public static function on(Kitchen $kitchen, RemoteWebDriver $browser, int $edits): self
     {
-        $id = $kitchen->ask('POST', '/api/sauces', ['title' => 'Twenty lines', 'style' => 'tomato-barbecue', 'measures' => 'metric', 'lines' => self::LINES])[1]['id'];
+        $id = $kitchen->ask(
+            'POST',
+            '/api/sauces',
+            ['title' => 'Twenty lines', 'style' => 'tomato-barbecue', 'measures' => 'metric', 'lines' => self::LINES],
+        )[1]['id'];
         $browser->get($kitchen->address("/sauce/{$id}"));
-        for ($wait = 0; $wait < 100 && $browser->findElements(WebDriverBy::cssSelector('[data-axis="heat"]')) === []; ++$wait) {
+        for ($wait = 0; $wait < 100 && $browser->findElements(
+            WebDriverBy::cssSelector('[data-axis="heat"]'),
+        ) === []; ++$wait) {
             usleep(100_000);
         }
         sleep(1);
@@ -51,7 +84,10 @@ final readonly class KeystrokeTimes
         for ($edit = 0; $edit < $edits; ++$edit) {
             self::press($browser, $edit % 2 === 0 ? '5' : self::BACKSPACE);
             // one question to the browser, so that asking does not slow it down
-            $browser->executeAsyncScript('const done = arguments[1]; const look = () => window.edits.length > arguments[0] ? done(true) : setTimeout(look, 20); setTimeout(look, 100)', [$edit]);
+            $browser->executeAsyncScript(
+                'const done = arguments[1]; const look = () => window.edits.length > arguments[0] ? done(true) : setTimeout(look, 20); setTimeout(look, 100)',
+                [$edit],
+            );
         }
         /** @var list<float> $totals */
         $totals = $browser->executeScript('return window.edits');
@@ -62,9 +98,19 @@ final readonly class KeystrokeTimes
         sleep(1);
         /** @var list<array{string, float, float, float}> $all */
         $all = $browser->executeScript(self::REQUESTS);
-        $server = array_map(static fn(array $one): float => $one[2] - $one[1], array_values(array_filter($before, self::isBalance(...))), $loaded);
+        $server = array_map(
+            static fn(array $one): float => $one[2] - $one[1],
+            array_values(array_filter($before, self::isBalance(...))),
+            $loaded,
+        );
 
-        return new self($totals, $server, $all, count(array_filter(array_slice($all, count($before)), self::isBalance(...))), $loaded);
+        return new self(
+            $totals,
+            $server,
+            $all,
+            count(array_filter(array_slice($all, count($before)), self::isBalance(...))),
+            $loaded,
+        );
     }
 
     /** The most requests that were on their way at once. */
@@ -72,7 +118,12 @@ final readonly class KeystrokeTimes
     {
         $most = 0;
         foreach ($this->requests as [, $start]) {
-            $most = max($most, count(array_filter($this->requests, static fn(array $one): bool => $one[1] <= $start && $one[3] > $start)));
+            $most = max(
+                $most,
+                count(
+                    array_filter($this->requests, static fn(array $one): bool => $one[1] <= $start && $one[3] > $start),
+                ),
+            );
         }
 
         return $most;
@@ -88,8 +139,17 @@ final readonly class KeystrokeTimes
     {
         $strokes = [];
         foreach ($keys as $key) {
-            array_push($strokes, ['type' => 'keyDown', 'value' => $key], ['type' => 'keyUp', 'value' => $key], ['type' => 'pause', 'duration' => 15]);
+            array_push(
+                $strokes,
+                ['type' => 'keyDown', 'value' => $key],
+                ['type' => 'keyUp', 'value' => $key],
+                ['type' => 'pause', 'duration' => 15],
+            );
         }
-        $browser->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => $strokes]]]);
+        $browser->executeCustomCommand(
+            '/session/:sessionId/actions',
+            'POST',
+            ['actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => $strokes]]],
+        );
     }
 }

@@ -8,7 +8,10 @@ use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 
-/** A kitchen of its own for one bench: the real server on a database that goes away afterwards, and a browser where wanted. */
+/**
+ * A kitchen of its own for one bench: the real server on a database that goes away afterwards, and a browser where
+ * wanted.
+ */
 final class Kitchen
 {
     private const DRIVER_PORT = 8392;
@@ -32,7 +35,14 @@ final class Kitchen
         $this->curl = curl_init();
         $this->database = sys_get_temp_dir() . "/vinculum-bench-{$name}-" . getmypid() . '.sqlite';
         $start = hrtime(true);
-        $this->launch([self::root() . '/vinculum', 'start', '--no-build', '--port', (string) $port, ...array_values($options)], ['VINCULUM_DATABASE' => $this->database, 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')]);
+        $this->launch(
+            [self::root() . '/vinculum', 'start', '--no-build', '--port', (string) $port, ...array_values($options)],
+            [
+                'VINCULUM_DATABASE' => $this->database,
+                'PATH' => (string) getenv('PATH'),
+                'HOME' => (string) getenv('HOME'),
+            ],
+        );
         for ($wait = 0; $wait < 10 * self::PATIENCE_TENTHS && $this->ask('GET', '/api/idle')[0] !== 200; ++$wait) {
             usleep(10_000);
         }
@@ -53,7 +63,17 @@ final class Kitchen
     /** @return array{int, array<string, mixed>, float} status, answer, milliseconds */
     public static function askAt(\CurlHandle $curl, int $port, string $method, string $path, mixed $body = null): array
     {
-        curl_setopt_array($curl, [CURLOPT_URL => "http://127.0.0.1:{$port}{$path}", CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 60, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'Expect:'], CURLOPT_POSTFIELDS => $body === null ? null : json_encode($body)]);
+        curl_setopt_array(
+            $curl,
+            [
+                CURLOPT_URL => "http://127.0.0.1:{$port}{$path}",
+                CURLOPT_CUSTOMREQUEST => $method,
+                CURLOPT_RETURNTRANSFER => true,
+                CURLOPT_TIMEOUT => 60,
+                CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'Expect:'],
+                CURLOPT_POSTFIELDS => $body === null ? null : json_encode($body),
+            ],
+        );
         $start = hrtime(true);
         $answer = curl_exec($curl);
         $took = (hrtime(true) - $start) / 1e6;
@@ -64,11 +84,24 @@ final class Kitchen
     public function browser(int $width, int $height): RemoteWebDriver
     {
         $this->launch(['chromedriver', '--port=' . self::DRIVER_PORT, '--silent'], null);
-        for ($wait = 0; $wait < self::PATIENCE_TENTHS && @file_get_contents('http://127.0.0.1:' . self::DRIVER_PORT . '/status', false, stream_context_create(['http' => ['timeout' => 1]])) === false; ++$wait) {
+        for ($wait = 0; $wait < self::PATIENCE_TENTHS && @file_get_contents(
+            'http://127.0.0.1:' . self::DRIVER_PORT . '/status',
+            false,
+            stream_context_create(['http' => ['timeout' => 1]]),
+        ) === false; ++$wait) {
             usleep(100_000);
         }
-        $options = (new ChromeOptions())->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', "--window-size={$width},{$height}", "--user-data-dir={$this->database}-profile"]);
-        $this->browser = RemoteWebDriver::create('http://127.0.0.1:' . self::DRIVER_PORT, DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options));
+        $options = (new ChromeOptions())->addArguments([
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            "--window-size={$width},{$height}",
+            "--user-data-dir={$this->database}-profile",
+        ]);
+        $this->browser = RemoteWebDriver::create(
+            'http://127.0.0.1:' . self::DRIVER_PORT,
+            DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options),
+        );
         $this->browser->manage()->timeouts()->setScriptTimeout(10);
 
         return $this->browser;
@@ -83,7 +116,9 @@ final class Kitchen
     public function loaded(): array
     {
         /** @var array{script: float, style: float, fonts: float} */
-        return $this->browser?->executeScript('const all = performance.getEntriesByType("resource"); const sum = (kind) => all.filter((one) => one.name.includes(kind)).reduce((total, one) => total + one.encodedBodySize, 0) / 1000; return {script: sum(".js"), style: sum(".css"), fonts: sum(".woff2")};');
+        return $this->browser?->executeScript(
+            'const all = performance.getEntriesByType("resource"); const sum = (kind) => all.filter((one) => one.name.includes(kind)).reduce((total, one) => total + one.encodedBodySize, 0) / 1000; return {script: sum(".js"), style: sum(".css"), fonts: sum(".woff2")};',
+        );
     }
 
     public function close(): void
@@ -94,7 +129,11 @@ final class Kitchen
             proc_close($process);
         }
         array_map(unlink(...), array_filter(glob("{$this->database}*") ?: [], is_file(...)));
-        exec('rm -rf ' . escapeshellarg("{$this->database}-profile") . ' ' . escapeshellarg(substr($this->database, 0, -7) . '-copies'));
+        exec(
+            'rm -rf ' . escapeshellarg("{$this->database}-profile") . ' ' . escapeshellarg(
+                substr($this->database, 0, -7) . '-copies',
+            ),
+        );
     }
 
     /**

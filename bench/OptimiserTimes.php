@@ -30,7 +30,10 @@ final readonly class OptimiserTimes
         mt_srand(20261124);
         $catalogue = Catalogue::shipped();
         $style = StyleBook::get('tomato-barbecue');
-        $candidates = array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), array_slice($style->correctors, 0, self::CANDIDATES));
+        $candidates = array_map(
+            static fn(string $key): Candidate => Candidate::of($catalogue->get($key)),
+            array_slice($style->correctors, 0, self::CANDIDATES),
+        );
         $windows = [];
         foreach (Axis::cases() as $axis) {
             $window = $style->target->window($axis);
@@ -39,11 +42,24 @@ final readonly class OptimiserTimes
         [$mixtures, $cases] = [[], []];
         for ($batch = 0; $batch < $batches; ++$batch) {
             $mixture = Mixture::nothing();
-            foreach (['tinned-tomatoes' => 400, 'white-sugar' => 120, 'cider-vinegar' => 120, 'salt' => 20] as $key => $most) {
+            foreach ([
+                'tinned-tomatoes' => 400,
+                'white-sugar' => 120,
+                'cider-vinegar' => 120,
+                'salt' => 20,
+            ] as $key => $most) {
                 $mixture = $mixture->plus($catalogue->get($key)->grams((float) mt_rand(1, $most)));
             }
             $mixtures[] = $mixture;
-            $cases[] = ['batch' => TasteCurve::row(TasteLoad::of($mixture)), 'candidates' => array_map(static fn(Candidate $one): array => TasteCurve::row($one->perGram), $candidates), 'windows' => $windows, 'most' => 0.4 * $mixture->grams()];
+            $cases[] = [
+                'batch' => TasteCurve::row(TasteLoad::of($mixture)),
+                'candidates' => array_map(
+                    static fn(Candidate $one): array => TasteCurve::row($one->perGram),
+                    $candidates,
+                ),
+                'windows' => $windows,
+                'most' => 0.4 * $mixture->grams(),
+            ];
         }
         $start = hrtime(true);
         foreach ($mixtures as $mixture) {
@@ -62,7 +78,11 @@ final readonly class OptimiserTimes
     private static function optimiser(array $cases): float
     {
         $start = hrtime(true);
-        $process = proc_open(['/usr/bin/python3', dirname(__DIR__) . '/tests/core/Correction/optimum.py'], [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        $process = proc_open(
+            ['/usr/bin/python3', dirname(__DIR__) . '/tests/core/Correction/optimum.py'],
+            [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+        );
         assert(is_resource($process));
         fwrite($pipes[0], (string) json_encode($cases));
         fclose($pipes[0]);

@@ -4,7 +4,8 @@
 declare(strict_types=1);
 
 // Prints the median time of reading, balancing and advising on a twelve-line recipe, in process and over HTTP.
-// php bench/core.php [address], with ./vinculum start running for the second part. Times are of this machine; the ratios travel.
+// php bench/core.php [address], with ./vinculum start running for the second part. Times are of this machine; the
+// ratios travel.
 // In process a name once looked up is remembered, so reading is timed warm; over HTTP every request looks up afresh.
 
 require dirname(__DIR__) . '/core/autoload.php';
@@ -25,7 +26,20 @@ use Vinculum\Style\StyleBook;
 use Vinculum\Substitution\SwapReason;
 use Vinculum\Substitution\SwapSearch;
 
-const LINES = ['1 400 g tin chopped tomatoes', '½ cup ketchup', '⅓ cup (80 ml) cider vinegar', '1½ cups light brown sugar, packed', '2 tbsp Worcestershire sauce', '1 tbsp molasses', '2 tsp smoked paprika', '1 tsp mustard powder', '3 cloves garlic, crushed', '1 small onion, finely chopped', '5 tsp salt', 'a pinch of cayenne'];
+const LINES = [
+    '1 400 g tin chopped tomatoes',
+    '½ cup ketchup',
+    '⅓ cup (80 ml) cider vinegar',
+    '1½ cups light brown sugar, packed',
+    '2 tbsp Worcestershire sauce',
+    '1 tbsp molasses',
+    '2 tsp smoked paprika',
+    '1 tsp mustard powder',
+    '3 cloves garlic, crushed',
+    '1 small onion, finely chopped',
+    '5 tsp salt',
+    'a pinch of cayenne',
+];
 
 /** @return float median milliseconds */
 function median(callable $work, int $rounds): float
@@ -44,7 +58,12 @@ function median(callable $work, int $rounds): float
 
 function line(string $what, float $milliseconds, ?float $against = null): void
 {
-    printf("%-52s %8.2f ms%s\n", $what, $milliseconds, $against === null ? '' : sprintf('  %6.1f times', $milliseconds / $against));
+    printf(
+        "%-52s %8.2f ms%s\n",
+        $what,
+        $milliseconds,
+        $against === null ? '' : sprintf('  %6.1f times', $milliseconds / $against),
+    );
 }
 
 $catalogue = Catalogue::shipped();
@@ -53,7 +72,10 @@ $formula = Formula::fromTexts(LINES, $catalogue, Measures::Us);
 $balance = Balance::of($formula);
 $advise = static function (int $count, int $most) use ($catalogue, $style, $balance): void {
     $keys = array_slice(array_values(array_unique([...$style->correctors, ...$catalogue->keys()])), 0, $count);
-    $limits = new CorrectionLimits(array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $keys), $most);
+    $limits = new CorrectionLimits(
+        array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $keys),
+        $most,
+    );
     CorrectionSearch::advise($balance->mixture, $style->target, $limits);
 };
 
@@ -63,9 +85,16 @@ line('read and resolve', $parse);
 $weigh = median(static fn() => Balance::of($formula), 51);
 line('balance, with every band', $weigh);
 foreach ([[10, 2], [10, 3], [30, 3]] as [$count, $most]) {
-    line("advise, {$count} candidates, up to {$most} additions", median(static fn() => $advise($count, $most), 15), $weigh);
+    line(
+        "advise, {$count} candidates, up to {$most} additions",
+        median(static fn() => $advise($count, $most), 15),
+        $weigh,
+    );
 }
-$three = array_map(static fn(string $key): array => TasteCurve::row(Candidate::of($catalogue->get($key))->perGram), ['cider-vinegar', 'light-brown-sugar', 'water']);
+$three = array_map(
+    static fn(string $key): array => TasteCurve::row(Candidate::of($catalogue->get($key))->perGram),
+    ['cider-vinegar', 'light-brown-sugar', 'water'],
+);
 $objective = new Objective($balance->load(), $style->target);
 $most = 0.4 * $balance->mixture->grams();
 $grid = median(static function () use ($objective, $three, $most): void {
@@ -81,12 +110,32 @@ line('one support of three by a grid of 1,771 points', $grid, $weigh);
 line('120 such supports by the grid, as 10 candidates have', 120.0 * $grid, $weigh);
 $all = median(static function () use ($catalogue, $style): void {
     $balance = Balance::of(Formula::fromTexts(LINES, $catalogue, Measures::Us));
-    CorrectionSearch::advise($balance->mixture, $style->target, new CorrectionLimits(array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $style->correctors)));
+    CorrectionSearch::advise(
+        $balance->mixture,
+        $style->target,
+        new CorrectionLimits(
+            array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $style->correctors),
+        ),
+    );
 }, 51);
 line('read + balance + advise', $all);
 $twenty = Formula::fromTexts([...LINES, ...array_slice(LINES, 0, 8)], $catalogue, Measures::Us);
-line('scale, 20 lines, rounded to keep the balance', median(static fn() => Scale::of($twenty, TargetSize::factor('2.7'), new ScaleSetting(Measures::Us, $style->target)), 21), $weigh);
-line('swap one line, ranked', median(static fn() => (new SwapSearch($twenty, 2, SwapReason::missing(), $catalogue, Measures::Us))->substitutes(), 15), $weigh);
+line(
+    'scale, 20 lines, rounded to keep the balance',
+    median(
+        static fn() => Scale::of($twenty, TargetSize::factor('2.7'), new ScaleSetting(Measures::Us, $style->target)),
+        21,
+    ),
+    $weigh,
+);
+line(
+    'swap one line, ranked',
+    median(
+        static fn() => (new SwapSearch($twenty, 2, SwapReason::missing(), $catalogue, Measures::Us))->substitutes(),
+        15,
+    ),
+    $weigh,
+);
 $lines = [];
 for ($number = 0; $number < 1000; ++$number) {
     $lines[] = LINES[$number % 12] . ($number % 7 === 0 ? ", batch {$number}" : '');
@@ -101,7 +150,17 @@ if (@file_get_contents("{$address}/api/idle") === false) {
 }
 $post = static fn(string $path): callable => static function () use ($address, $path): void {
     $body = json_encode(['lines' => LINES, 'style' => 'tomato-barbecue']);
-    file_get_contents($address . $path, false, stream_context_create(['http' => ['method' => 'POST', 'header' => "Content-Type: application/json\r\nAccept: application/json\r\n", 'content' => $body]]));
+    file_get_contents(
+        $address . $path,
+        false,
+        stream_context_create([
+            'http' => [
+                'method' => 'POST',
+                'header' => "Content-Type: application/json\r\nAccept: application/json\r\n",
+                'content' => $body,
+            ],
+        ]),
+    );
 };
 echo "Over HTTP, against a route that does nothing, median of 51:\n";
 $idle = median(static fn() => file_get_contents("{$address}/api/idle"), 51);

@@ -4,10 +4,14 @@
 declare(strict_types=1);
 
 /*
- * What the server has acknowledged survives kill -9 of any of its processes at any moment. A hundred times: a writer edits a
- * sauce as fast as it can and notes every edit that was acknowledged; all server processes are killed, or every other time
- * first any one of them; the server is started again; what is stored must be the last acknowledged edit, or the one that was
- * on its way. At the end a disk of a few megabytes is filled with sauces until one is refused: all before it must be there.
+ * What the server has acknowledged survives kill -9 of any of its processes at any moment. A hundred times: a writer
+ * edits a
+ * sauce as fast as it can and notes every edit that was acknowledged; all server processes are killed, or every other
+ * time
+ * first any one of them; the server is started again; what is stored must be the last acknowledged edit, or the one
+ * that was
+ * on its way. At the end a disk of a few megabytes is filled with sauces until one is refused: all before it must be
+ * there.
  *
  * Run it with: php bench/durability.php [rounds]    (after ./vinculum start once, which installs what it needs)
  */
@@ -17,7 +21,20 @@ const PORT = 8397;
 /** @return array{int, array<string, mixed>} status, and the answer */
 function ask(string $method, string $path, mixed $body = null): array
 {
-    $answer = @file_get_contents('http://127.0.0.1:' . PORT . $path, false, stream_context_create(['http' => ['method' => $method, 'timeout' => 5, 'ignore_errors' => true, 'protocol_version' => 1.0, 'header' => "Content-Type: application/json\r\nAccept: application/json\r\n", 'content' => $body === null ? null : json_encode($body)]]));
+    $answer = @file_get_contents(
+        'http://127.0.0.1:' . PORT . $path,
+        false,
+        stream_context_create([
+            'http' => [
+                'method' => $method,
+                'timeout' => 5,
+                'ignore_errors' => true,
+                'protocol_version' => 1.0,
+                'header' => "Content-Type: application/json\r\nAccept: application/json\r\n",
+                'content' => $body === null ? null : json_encode($body),
+            ],
+        ]),
+    );
     preg_match('/ (\d{3})/', $http_response_header[0] ?? '', $status);
 
     return [$answer === false ? 0 : (int) ($status[1] ?? 0), (array) json_decode((string) $answer, true)];
@@ -27,7 +44,18 @@ if (($argv[1] ?? '') === 'writer') {
     [, , $id, $revision, $count] = $argv;
     for ($edit = (int) $count; ; ++$edit) {
         echo "trying {$edit}\n";
-        [$status, $answer] = ask('PUT', "/api/sauces/{$id}", ['title' => 'Survivor', 'style' => null, 'measures' => 'metric', 'yield' => null, 'revision' => (int) $revision, 'lines' => ["{$edit} g salt", '100 g tomatoes']]);
+        [$status, $answer] = ask(
+            'PUT',
+            "/api/sauces/{$id}",
+            [
+                'title' => 'Survivor',
+                'style' => null,
+                'measures' => 'metric',
+                'yield' => null,
+                'revision' => (int) $revision,
+                'lines' => ["{$edit} g salt", '100 g tomatoes'],
+            ],
+        );
         if ($status !== 200) {
             exit(0);
         }
@@ -40,11 +68,23 @@ $rounds = (int) ($argv[1] ?? 100);
 $root = dirname(__DIR__);
 $database = sys_get_temp_dir() . '/vinculum-bench-durability-' . getmypid() . '.sqlite';
 touch($database);
-passthru('VINCULUM_DATABASE=' . escapeshellarg($database) . ' php ' . escapeshellarg("{$root}/artisan") . ' migrate --force > /dev/null');
+passthru(
+    'VINCULUM_DATABASE='
+        . escapeshellarg($database)
+        . ' php '
+        . escapeshellarg("{$root}/artisan")
+        . ' migrate --force > /dev/null',
+);
 $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']];
 $server = null;
 $start = static function () use ($root, $database, $quiet, &$server): void {
-    $server = proc_open(['php', '-d', 'opcache.enable_cli=1', '-S', '127.0.0.1:' . PORT, '-t', 'public', 'bin/serve.php'], $quiet, $pipes, $root, ['VINCULUM_DATABASE' => $database, 'PHP_CLI_SERVER_WORKERS' => '4', 'PATH' => (string) getenv('PATH')]);
+    $server = proc_open(
+        ['php', '-d', 'opcache.enable_cli=1', '-S', '127.0.0.1:' . PORT, '-t', 'public', 'bin/serve.php'],
+        $quiet,
+        $pipes,
+        $root,
+        ['VINCULUM_DATABASE' => $database, 'PHP_CLI_SERVER_WORKERS' => '4', 'PATH' => (string) getenv('PATH')],
+    );
     for ($wait = 0; $wait < 200 && ask('GET', '/api/idle')[0] !== 200; ++$wait) {
         usleep(20_000);
     }
@@ -53,14 +93,28 @@ $start = static function () use ($root, $database, $quiet, &$server): void {
 $processes = static function () use (&$server): array {
     $family = is_resource($server) ? [proc_get_status($server)['pid']] : [];
     for ($at = 0; $at < count($family); ++$at) {
-        array_push($family, ...array_map(intval(...), array_filter(explode(' ', trim((string) @file_get_contents("/proc/{$family[$at]}/task/{$family[$at]}/children"))))));
+        array_push(
+            $family,
+            ...array_map(
+                intval(...),
+                array_filter(
+                    explode(
+                        ' ',
+                        trim((string) @file_get_contents("/proc/{$family[$at]}/task/{$family[$at]}/children")),
+                    ),
+                ),
+            ),
+        );
     }
 
     return $family;
 };
 $started = [];
 $kill = static function () use ($processes, &$started): void {
-    array_map(static fn(int $process): bool => posix_kill($process, SIGKILL), array_unique([...$started, ...$processes()]));
+    array_map(
+        static fn(int $process): bool => posix_kill($process, SIGKILL),
+        array_unique([...$started, ...$processes()]),
+    );
     $started = [];
 };
 $killOne = static function () use ($processes, &$started): void {
@@ -71,11 +125,19 @@ $killOne = static function () use ($processes, &$started): void {
 mt_srand(7);
 [$lost, $torn, $acknowledged] = [0, 0, 0];
 $start();
-[, $sauce] = ask('POST', '/api/sauces', ['title' => 'Survivor', 'measures' => 'metric', 'lines' => ['0 g salt', '100 g tomatoes']]);
+[, $sauce] = ask(
+    'POST',
+    '/api/sauces',
+    ['title' => 'Survivor', 'measures' => 'metric', 'lines' => ['0 g salt', '100 g tomatoes']],
+);
 [$id, $count] = [$sauce['id'], 1];
 for ($round = 1; $round <= $rounds; ++$round) {
     [, $now] = ask('GET', "/api/sauces/{$id}");
-    $writer = proc_open(['php', __FILE__, 'writer', (string) $id, (string) $now['revision'], (string) $count], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes);
+    $writer = proc_open(
+        ['php', __FILE__, 'writer', (string) $id, (string) $now['revision'], (string) $count],
+        [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
+        $pipes,
+    );
     assert(is_resource($writer));
     usleep(mt_rand(80_000, 500_000));
     if ($round % 2 === 0) {
@@ -102,17 +164,40 @@ for ($round = 1; $round <= $rounds; ++$round) {
 $sound = (new SQLite3($database, SQLITE3_OPEN_READONLY))->querySingle('PRAGMA integrity_check');
 $kill();
 array_map(unlink(...), glob("{$database}*") ?: []);
-printf("%d kills, %d edits acknowledged: %d lost, %d torn; the database is %s\n", $rounds, $acknowledged, $lost, $torn, $sound === 'ok' ? 'sound' : 'damaged');
+printf(
+    "%d kills, %d edits acknowledged: %d lost, %d torn; the database is %s\n",
+    $rounds,
+    $acknowledged,
+    $lost,
+    $torn,
+    $sound === 'ok' ? 'sound' : 'damaged',
+);
 
 $disk = sys_get_temp_dir() . '/vinculum-bench-disk-' . getmypid();
 mkdir($disk);
-$script = 'mount -t tmpfs -o size=2m tmpfs "$0" && touch "$0/kitchen.sqlite" && php artisan migrate --force >/dev/null && exec php -S 127.0.0.1:' . PORT . ' -t public bin/serve.php';
-$server = proc_open(['unshare', '-rm', 'sh', '-c', $script, $disk], $quiet, $pipes, $root, ['VINCULUM_DATABASE' => "{$disk}/kitchen.sqlite", 'PATH' => (string) getenv('PATH')]);
+$script = 'mount -t tmpfs -o size=2m tmpfs "$0" && touch "$0/kitchen.sqlite" && php artisan migrate --force >/dev/null && exec php -S 127.0.0.1:'
+    . PORT
+    . ' -t public bin/serve.php';
+$server = proc_open(
+    ['unshare', '-rm', 'sh', '-c', $script, $disk],
+    $quiet,
+    $pipes,
+    $root,
+    ['VINCULUM_DATABASE' => "{$disk}/kitchen.sqlite", 'PATH' => (string) getenv('PATH')],
+);
 for ($wait = 0; $wait < 200 && ask('GET', '/api/idle')[0] !== 200; ++$wait) {
     usleep(20_000);
 }
 for ($shelved = 0; $shelved < 500; ++$shelved) {
-    [$status, $answer] = ask('POST', '/api/sauces', ['title' => "Filler {$shelved}", 'measures' => 'metric', 'lines' => array_fill(0, 150, '100 g tomatoes, skinned, seeded, and chopped as finely as patience allows')]);
+    [$status, $answer] = ask(
+        'POST',
+        '/api/sauces',
+        [
+            'title' => "Filler {$shelved}",
+            'measures' => 'metric',
+            'lines' => array_fill(0, 150, '100 g tomatoes, skinned, seeded, and chopped as finely as patience allows'),
+        ],
+    );
     if ($status !== 201) {
         break;
     }
@@ -126,5 +211,13 @@ do {
 $kill();
 rmdir($disk);
 $isFull = $status === 503 && str_contains((string) ($answer['message'] ?? ''), 'full');
-echo $wait === 200 ? "full disk: not tried, a small disk cannot be made here\n" : sprintf("full disk: %d sauces acknowledged, %d there; then it said %d, %s\n", $shelved, $there, $status, $answer['message'] ?? 'nothing');
+echo $wait === 200
+    ? "full disk: not tried, a small disk cannot be made here\n"
+    : sprintf(
+        "full disk: %d sauces acknowledged, %d there; then it said %d, %s\n",
+        $shelved,
+        $there,
+        $status,
+        $answer['message'] ?? 'nothing',
+    );
 exit($lost + $torn > 0 || $sound !== 'ok' || $wait < 200 && (!$isFull || $there !== $shelved) ? 1 : 0);

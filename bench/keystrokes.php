@@ -27,9 +27,22 @@ try {
 $loaded = $found->loaded;
 [$median, $late] = [Kitchen::at($found->totals, 0.5), Kitchen::at($found->totals, 0.95)];
 printf("%d edits of a %d-line sauce\n", count($found->totals), count(KeystrokeTimes::LINES));
-printf("  server, request to first byte   median %5.0f ms   95th percentile %5.0f ms\n", Kitchen::at($found->server, 0.5), Kitchen::at($found->server, 0.95));
-printf("  keystroke to repainted bars     median %5.0f ms   95th percentile %5.0f ms   (wanted: 100 and 250)\n", $median, $late);
+printf(
+    "  server, request to first byte   median %5.0f ms   95th percentile %5.0f ms\n",
+    Kitchen::at($found->server, 0.5),
+    Kitchen::at($found->server, 0.95),
+);
+printf(
+    "  keystroke to repainted bars     median %5.0f ms   95th percentile %5.0f ms   (wanted: 100 and 250)\n",
+    $median,
+    $late,
+);
 printf("  requests in flight at once      at most %d\n", $found->inFlight());
 printf("  ten keys in a burst asked       %d balances\n", $found->inBurst);
-printf("First load of the bench: %.0f kB of script, %.0f kB of style, %.0f kB of fonts (compressed; wanted: script under 300 kB)\n", $loaded['script'], $loaded['style'], $loaded['fonts']);
+printf(
+    "First load of the bench: %.0f kB of script, %.0f kB of style, %.0f kB of fonts (compressed; wanted: script under 300 kB)\n",
+    $loaded['script'],
+    $loaded['style'],
+    $loaded['fonts'],
+);
 exit(count($found->totals) < EDITS || $median > 100.0 || $late > 250.0 || $loaded['script'] > 300.0 ? 1 : 0);

@@ -4,7 +4,8 @@
 declare(strict_types=1);
 
 /*
- * One table of what is slow or quick, each against a reference of the same run, so that the ratios travel between machines:
+ * One table of what is slow or quick, each against a reference of the same run, so that the ratios travel between
+ * machines:
  * a route that does nothing, an empty page of the same libraries, and an independent optimiser.
  *
  * Run it with: php bench/table.php    (after ./vinculum test, which installs what it needs)
@@ -22,7 +23,10 @@ $kitchen = new Kitchen('table', 8393);
 $line = static function (string $what, float $milliseconds, float $against, string $unit): void {
     printf("%-46s %9.1f ms   %7.2f × %s\n", $what, $milliseconds, $milliseconds / $against, $unit);
 };
-$median = static fn(int $rounds, callable $work): float => Kitchen::at(array_map(static fn(): float => $work(), range(1, $rounds)), 0.5);
+$median = static fn(int $rounds, callable $work): float => Kitchen::at(
+    array_map(static fn(): float => $work(), range(1, $rounds)),
+    0.5,
+);
 $ask = static function (string $method, string $path, mixed $body = null) use ($kitchen): float {
     [$status, , $took] = $kitchen->ask($method, $path, $body);
 
@@ -33,13 +37,47 @@ try {
     $idle = $median(41, static fn(): float => $ask('GET', '/api/idle'));
     $line('a route that does nothing', $idle, $idle, 'itself');
     $line('start, database and demo kitchen made', $kitchen->readyAfter, $idle, 'nothing');
-    $line('balance, 20 lines', $median(41, static fn(): float => $ask('POST', '/api/balance', $formula)), $idle, 'nothing');
-    $line('advise, 20 lines', $median(15, static fn(): float => $ask('POST', '/api/advise', $formula)), $idle, 'nothing');
-    $line('scale, 20 lines', $median(15, static fn(): float => $ask('POST', '/api/scale', [...$formula, 'to' => '6 x 250 ml'])), $idle, 'nothing');
-    $line('swap a line', $median(9, static fn(): float => $ask('POST', '/api/swap', [...$formula, 'line' => 3])), $idle, 'nothing');
+    $line(
+        'balance, 20 lines',
+        $median(41, static fn(): float => $ask('POST', '/api/balance', $formula)),
+        $idle,
+        'nothing',
+    );
+    $line(
+        'advise, 20 lines',
+        $median(15, static fn(): float => $ask('POST', '/api/advise', $formula)),
+        $idle,
+        'nothing',
+    );
+    $line(
+        'scale, 20 lines',
+        $median(15, static fn(): float => $ask('POST', '/api/scale', [...$formula, 'to' => '6 x 250 ml'])),
+        $idle,
+        'nothing',
+    );
+    $line(
+        'swap a line',
+        $median(9, static fn(): float => $ask('POST', '/api/swap', [...$formula, 'line' => 3])),
+        $idle,
+        'nothing',
+    );
     $line('keep', $median(15, static fn(): float => $ask('POST', '/api/keep', $formula)), $idle, 'nothing');
-    $recipes = implode("\n", array_map(static fn(int $number): string => "# Import {$number}\n" . implode("\n", array_slice(LINES, 0, 8)) . "\n{$number} g water\n", range(1, 500)));
-    $line('take in 500 recipes of nine lines', $ask('POST', '/api/imports', ['contents' => $recipes]), $idle, 'nothing');
+    $recipes = implode(
+        "\n",
+        array_map(
+            static fn(int $number): string => "# Import {$number}\n" . implode(
+                "\n",
+                array_slice(LINES, 0, 8),
+            ) . "\n{$number} g water\n",
+            range(1, 500),
+        ),
+    );
+    $line(
+        'take in 500 recipes of nine lines',
+        $ask('POST', '/api/imports', ['contents' => $recipes]),
+        $idle,
+        'nothing',
+    );
     $search = OptimiserTimes::on(20);
     $line('an independent optimiser, one batch', $search->theirs, $search->theirs, 'itself');
     $line('our search for corrections, the same batch', $search->ours, $search->theirs, 'the optimiser');
@@ -49,7 +87,10 @@ try {
     $usable = static function (string $path, string $selector) use ($browser, $kitchen): float {
         $browser->get($kitchen->address($path));
         for ($wait = 0; $wait < 400; ++$wait) {
-            $at = $browser->executeScript('return document.querySelector(arguments[0]) === null ? null : performance.now()', [$selector]);
+            $at = $browser->executeScript(
+                'return document.querySelector(arguments[0]) === null ? null : performance.now()',
+                [$selector],
+            );
             if ($at !== null) {
                 return (float) $at;
             }
@@ -66,12 +107,22 @@ try {
     $empty = $median(7, static fn(): float => $usable('/nowhere', 'h1'));
     $line('an empty page of the same libraries, usable', $empty, $empty, 'itself');
     $line('the shelf, usable', $median(7, static fn(): float => $usable('/', 'h2#shelf')), $empty, 'the empty page');
-    $line('the bench, usable', $median(7, static fn(): float => $usable('/sauce/8', '[data-axis="heat"]')), $empty, 'the empty page');
+    $line(
+        'the bench, usable',
+        $median(7, static fn(): float => $usable('/sauce/8', '[data-axis="heat"]')),
+        $empty,
+        'the empty page',
+    );
     $line('the bench at the very first visit, usable', $first, $empty, 'the empty page');
     $keys = KeystrokeTimes::on($kitchen, $browser, 60);
     $line('keystroke to repainted bars', Kitchen::at($keys->totals, 0.5), $idle, 'nothing');
     $line('keystroke to repainted bars, 95th percentile', Kitchen::at($keys->totals, 0.95), $idle, 'nothing');
-    printf("the bench loads %.0f kB of script, %.0f kB of style, %.0f kB of fonts, compressed\n", $bytes['script'], $bytes['style'], $bytes['fonts']);
+    printf(
+        "the bench loads %.0f kB of script, %.0f kB of style, %.0f kB of fonts, compressed\n",
+        $bytes['script'],
+        $bytes['style'],
+        $bytes['fonts'],
+    );
 } finally {
     $kitchen->close();
 }

@@ -4,7 +4,8 @@
 declare(strict_types=1);
 
 /*
- * Years of heavy use: 2,000 sauces, 20,000 batches and 100,000 tastings by a seeded generator, in a kitchen of its own. Prints
+ * Years of heavy use: 2,000 sauces, 20,000 batches and 100,000 tastings by a seeded generator, in a kitchen of its own.
+ * Prints
  * what each list takes on the server (in process, the whole request), and how the database finds its rows.
  *
  * Run it with: php bench/year.php    (after ./vinculum test or start, which installs what it needs)
@@ -32,8 +33,35 @@ $app->make(Console::class)->call('migrate', ['--force' => true]);
 mt_srand(20261124);
 
 $styles = ['ketchup', 'tomato-barbecue', 'fruit-ketchup', 'relish', 'mustard', 'peri', 'hot-sauce', 'chutney'];
-$things = ['500 g tomatoes', '100 ml cider vinegar', '80 g sugar', '2 tsp salt', '1 onion', '3 cloves garlic', '1 tsp paprika', '½ tsp cayenne', '2 tbsp honey', '1 tbsp soy sauce'];
-$axes = static fn(): array => array_map(static fn(): array => ['value' => 1.2, 'low' => 1.0, 'high' => 1.4, 'unit' => 'g/100 g', 'steps' => mt_rand(0, 250) / 10, 'window' => [1, 2], 'off_by_steps' => 0, 'low_steps' => 1, 'high_steps' => 2, 'window_steps' => [1, 2], 'own_steps' => null, 'own_off_by_steps' => null], array_flip(['sweet', 'sour', 'salt', 'umami', 'heat']));
+$things = [
+    '500 g tomatoes',
+    '100 ml cider vinegar',
+    '80 g sugar',
+    '2 tsp salt',
+    '1 onion',
+    '3 cloves garlic',
+    '1 tsp paprika',
+    '½ tsp cayenne',
+    '2 tbsp honey',
+    '1 tbsp soy sauce',
+];
+$axes = static fn(): array => array_map(
+    static fn(): array => [
+        'value' => 1.2,
+        'low' => 1.0,
+        'high' => 1.4,
+        'unit' => 'g/100 g',
+        'steps' => mt_rand(0, 250) / 10,
+        'window' => [1, 2],
+        'off_by_steps' => 0,
+        'low_steps' => 1,
+        'high_steps' => 2,
+        'window_steps' => [1, 2],
+        'own_steps' => null,
+        'own_off_by_steps' => null,
+    ],
+    array_flip(['sweet', 'sour', 'salt', 'umami', 'heat']),
+);
 $moment = static fn(): string => date('Y-m-d H:i:s', 1_760_000_000 + mt_rand(0, 30_000_000));
 $pick = static function () use ($things): array {
     $keys = (array) array_rand($things, mt_rand(4, 10));
@@ -47,7 +75,23 @@ $fill = static function (string $table, int $count, callable $row): void {
 };
 $started = microtime(true);
 DB::transaction(static function () use ($fill, $styles, $axes, $moment, $pick): void {
-    $fill('sauces', SAUCES, static fn(int $id): array => ['id' => $id, 'title' => "Sauce {$id}", 'style' => $styles[mt_rand(0, 7)], 'measures' => 'metric', 'yield' => null, 'revision' => 1, 'standing' => json_encode(['axes' => $axes(), 'distance' => mt_rand(0, 60) / 10]), 'method' => '["Simmer 20 minutes"]', 'pan' => '24 cm', 'created_at' => $moment(), 'updated_at' => $moment()]);
+    $fill(
+        'sauces',
+        SAUCES,
+        static fn(int $id): array => [
+            'id' => $id,
+            'title' => "Sauce {$id}",
+            'style' => $styles[mt_rand(0, 7)],
+            'measures' => 'metric',
+            'yield' => null,
+            'revision' => 1,
+            'standing' => json_encode(['axes' => $axes(), 'distance' => mt_rand(0, 60) / 10]),
+            'method' => '["Simmer 20 minutes"]',
+            'pan' => '24 cm',
+            'created_at' => $moment(),
+            'updated_at' => $moment(),
+        ],
+    );
     $lines = [];
     for ($sauce = 1; $sauce <= SAUCES; ++$sauce) {
         foreach ($pick() as $position => $text) {
@@ -57,15 +101,78 @@ DB::transaction(static function () use ($fill, $styles, $axes, $moment, $pick): 
     foreach (array_chunk($lines, 2000) as $some) {
         DB::table('lines')->insert($some);
     }
-    $fill('versions', SAUCES, static fn(int $id): array => ['id' => $id, 'sauce_id' => $id, 'number' => 1, 'revision' => 1, 'title' => "Sauce {$id}", 'style' => 'ketchup', 'measures' => 'metric', 'lines' => json_encode($pick()), 'created_at' => $moment()]);
-    $fill('batches', BATCHES, static fn(int $id): array => ['id' => $id, 'sauce_id' => 1 + $id % SAUCES, 'version' => 1, 'title' => 'Sauce ' . (1 + $id % SAUCES), 'style' => 'ketchup', 'measures' => 'metric', 'lines' => json_encode($pick()), 'created_at' => $moment(), 'updated_at' => $moment()]);
-    $fill('tastings', TASTINGS, static fn(int $id): array => ['id' => $id, 'sauce_id' => 1 + (1 + $id % BATCHES) % SAUCES, 'batch_id' => 1 + $id % BATCHES, 'style' => $styles[$id % 8], 'tasted_at' => $moment(), 'said' => '[]', 'scores' => json_encode(['sour' => mt_rand(-2, 2)]), 'steps' => json_encode(['sweet' => 20, 'sour' => 20, 'salt' => 15, 'umami' => 3, 'heat' => 2]), 'balance' => json_encode($axes()), 'created_at' => $moment()]);
+    $fill(
+        'versions',
+        SAUCES,
+        static fn(int $id): array => [
+            'id' => $id,
+            'sauce_id' => $id,
+            'number' => 1,
+            'revision' => 1,
+            'title' => "Sauce {$id}",
+            'style' => 'ketchup',
+            'measures' => 'metric',
+            'lines' => json_encode($pick()),
+            'created_at' => $moment(),
+        ],
+    );
+    $fill(
+        'batches',
+        BATCHES,
+        static fn(int $id): array => [
+            'id' => $id,
+            'sauce_id' => 1 + $id % SAUCES,
+            'version' => 1,
+            'title' => 'Sauce ' . (1 + $id % SAUCES),
+            'style' => 'ketchup',
+            'measures' => 'metric',
+            'lines' => json_encode($pick()),
+            'created_at' => $moment(),
+            'updated_at' => $moment(),
+        ],
+    );
+    $fill(
+        'tastings',
+        TASTINGS,
+        static fn(int $id): array => [
+            'id' => $id,
+            'sauce_id' => 1 + (1 + $id % BATCHES) % SAUCES,
+            'batch_id' => 1 + $id % BATCHES,
+            'style' => $styles[$id % 8],
+            'tasted_at' => $moment(),
+            'said' => '[]',
+            'scores' => json_encode(['sour' => mt_rand(-2, 2)]),
+            'steps' => json_encode(['sweet' => 20, 'sour' => 20, 'salt' => 15, 'umami' => 3, 'heat' => 2]),
+            'balance' => json_encode($axes()),
+            'created_at' => $moment(),
+        ],
+    );
 });
 DB::statement('ANALYZE');
-printf("%d sauces, %d batches, %d tastings made in %.0f s, %.0f MB\n", SAUCES, BATCHES, TASTINGS, microtime(true) - $started, filesize($database) / 1e6);
+printf(
+    "%d sauces, %d batches, %d tastings made in %.0f s, %.0f MB\n",
+    SAUCES,
+    BATCHES,
+    TASTINGS,
+    microtime(true) - $started,
+    filesize($database) / 1e6,
+);
 
 $worst = 0.0;
-foreach (['/api/idle', '/api/sauces', '/api/sauces/77', '/api/sauces/77/versions', '/api/sauces/77/batches', '/api/sauces/77/log', '/api/batches/777', '/api/batches/777/record', '/api/palate', '/api/pantry', '/api/plans', '/api/trainer'] as $path) {
+foreach ([
+    '/api/idle',
+    '/api/sauces',
+    '/api/sauces/77',
+    '/api/sauces/77/versions',
+    '/api/sauces/77/batches',
+    '/api/sauces/77/log',
+    '/api/batches/777',
+    '/api/batches/777/record',
+    '/api/palate',
+    '/api/pantry',
+    '/api/plans',
+    '/api/trainer',
+] as $path) {
     $times = [];
     for ($round = 0; $round < 7; ++$round) {
         $app->forgetScopedInstances();
@@ -78,8 +185,24 @@ foreach (['/api/idle', '/api/sauces', '/api/sauces/77', '/api/sauces/77/versions
     $worst = max($worst, $times[3]);
     printf("%-28s %7.1f ms %s\n", $path, $times[3], $times[3] > WANTED_MILLISECONDS ? '  too slow' : '');
 }
-foreach (['shelf' => 'SELECT * FROM sauces WHERE deleted_at IS NULL ORDER BY updated_at DESC LIMIT 200', 'batches of a sauce' => 'SELECT * FROM batches WHERE sauce_id = 77 ORDER BY id DESC LIMIT 100', 'log of a sauce' => 'SELECT * FROM batches WHERE sauce_id = 77 ORDER BY created_at DESC, id DESC LIMIT 60', 'tastings of a batch' => 'SELECT * FROM tastings WHERE batch_id = 777 ORDER BY id', 'tastings of a family' => "SELECT * FROM tastings WHERE style = 'ketchup' ORDER BY tasted_at DESC LIMIT 500", 'doses of a batch' => 'SELECT * FROM doses WHERE batch_id = 777 ORDER BY id', 'events of a batch' => 'SELECT * FROM cook_events WHERE batch_id = 777 ORDER BY id', 'jars of a batch' => 'SELECT * FROM jars WHERE batch_id = 777 ORDER BY id'] as $what => $query) {
-    printf("%-22s %s\n", $what, implode(' | ', array_map(static fn(object $step): string => $step->detail, DB::select("EXPLAIN QUERY PLAN {$query}"))));
+foreach ([
+    'shelf' => 'SELECT * FROM sauces WHERE deleted_at IS NULL ORDER BY updated_at DESC LIMIT 200',
+    'batches of a sauce' => 'SELECT * FROM batches WHERE sauce_id = 77 ORDER BY id DESC LIMIT 100',
+    'log of a sauce' => 'SELECT * FROM batches WHERE sauce_id = 77 ORDER BY created_at DESC, id DESC LIMIT 60',
+    'tastings of a batch' => 'SELECT * FROM tastings WHERE batch_id = 777 ORDER BY id',
+    'tastings of a family' => "SELECT * FROM tastings WHERE style = 'ketchup' ORDER BY tasted_at DESC LIMIT 500",
+    'doses of a batch' => 'SELECT * FROM doses WHERE batch_id = 777 ORDER BY id',
+    'events of a batch' => 'SELECT * FROM cook_events WHERE batch_id = 777 ORDER BY id',
+    'jars of a batch' => 'SELECT * FROM jars WHERE batch_id = 777 ORDER BY id',
+] as $what => $query) {
+    printf(
+        "%-22s %s\n",
+        $what,
+        implode(
+            ' | ',
+            array_map(static fn(object $step): string => $step->detail, DB::select("EXPLAIN QUERY PLAN {$query}")),
+        ),
+    );
 }
 DB::disconnect();
 array_map(unlink(...), glob("{$database}*") ?: []);

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// ./vinculum backup [FILE] [--replace], restore FILE, and what start does by itself: check, check-anew, opened, daily, before-upgrade,
+// ./vinculum backup [FILE] [--replace], restore FILE, and what start does by itself: check, check-anew, opened, daily,
+// before-upgrade,
 // is-demo. Needs nothing but PHP with SQLite.
 
 use App\Backups\BackupFault;
@@ -16,7 +17,9 @@ spl_autoload_register(static function (string $class): void {
 
 $command = $argv[1] ?? '';
 $replaces = $command === 'backup' && in_array('--replace', $argv, true);
-$named = array_values(array_filter(array_slice($argv, 2), static fn(string $one): bool => $one !== '--replace' || $command !== 'backup'));
+$named = array_values(
+    array_filter(array_slice($argv, 2), static fn(string $one): bool => $one !== '--replace' || $command !== 'backup'),
+);
 $file = $named[0] ?? null;
 $backups = Backups::ofThisKitchen();
 $now = new DateTimeImmutable();
@@ -30,7 +33,10 @@ try {
             echo "The kitchen is copied to {$copy}\n";
             exit(0);
         case 'restore':
-            $before = $backups->putBack($file ?? throw new BackupFault('name the copy to put back: ./vinculum restore FILE'), $now);
+            $before = $backups->putBack(
+                $file ?? throw new BackupFault('name the copy to put back: ./vinculum restore FILE'),
+                $now,
+            );
             echo 'The kitchen is as it was in ', $file, match (true) {
                 $before === null => '',
                 $backups->opens($before) => ". To undo that: ./vinculum restore {$before}",

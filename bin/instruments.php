@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * A stand-in for the instruments of a kitchen: a scale, a pH meter, a refractometer and a probe that behave like real ones
+ * A stand-in for the instruments of a kitchen: a scale, a pH meter, a refractometer and a probe that behave like real
+ * ones
  * and speak the line protocol of docs/instruments.md on loopback. ./vinculum start runs it; it writes where it listens,
  * and its process number, into the file it is given.
  *
@@ -22,7 +23,9 @@ const LONGEST_LINE = 4096;
 /** A draw from the standard normal distribution (Box and Muller). */
 function noise(): float
 {
-    return sqrt(-2.0 * log(random_int(1, PHP_INT_MAX) / PHP_INT_MAX)) * cos(2.0 * M_PI * random_int(0, PHP_INT_MAX) / PHP_INT_MAX);
+    return sqrt(-2.0 * log(random_int(1, PHP_INT_MAX) / PHP_INT_MAX)) * cos(
+        2.0 * M_PI * random_int(0, PHP_INT_MAX) / PHP_INT_MAX,
+    );
 }
 
 /** @return array<string, mixed> the answer to one line */
@@ -32,10 +35,17 @@ function answer(string $line, StandInScale $scale, StandInSample $sample): array
     if (!is_array($asked)) {
         return ['fault' => 'That is no line of JSON.'];
     }
-    $figure = static fn(string $name, float $least, float $most): float => max($least, min($most, is_numeric($asked[$name] ?? null) ? (float) $asked[$name] : 0.0));
+    $figure = static fn(string $name, float $least, float $most): float => max(
+        $least,
+        min($most, is_numeric($asked[$name] ?? null) ? (float) $asked[$name] : 0.0),
+    );
     switch ($asked['ask'] ?? $asked['do'] ?? null) {
         case 'hello':
-            return ['version' => 1, 'instruments' => ['scale', 'ph-meter', 'refractometer', 'probe'], 'stand_in' => true];
+            return [
+                'version' => 1,
+                'instruments' => ['scale', 'ph-meter', 'refractometer', 'probe'],
+                'stand_in' => true,
+            ];
         case 'weight':
             return ['instrument' => 'scale', ...$scale->reading(noise())];
         case 'tare':
@@ -61,16 +71,24 @@ function answer(string $line, StandInScale $scale, StandInSample $sample): array
 
             return ['dipped' => true];
         default:
-            return ['fault' => 'Nobody here knows that. Ask weight, ph, solids, temperature or hello, do tare, pour, clear or dip.'];
+            return [
+                'fault' => 'Nobody here knows that. Ask weight, ph, solids, temperature or hello, do tare, pour, clear or dip.',
+            ];
     }
 }
 
 $server = stream_socket_server('tcp://127.0.0.1:0', $number, $why);
 if ($server === false || !isset($argv[1])) {
-    fwrite(STDERR, 'The stand-in instruments cannot listen: ' . ($why ?: 'no file was named for their address') . ".\n");
+    fwrite(
+        STDERR,
+        'The stand-in instruments cannot listen: ' . ($why ?: 'no file was named for their address') . ".\n",
+    );
     exit(1);
 }
-file_put_contents($argv[1], json_encode(['address' => stream_socket_get_name($server, false), 'process' => getmypid()]));
+file_put_contents(
+    $argv[1],
+    json_encode(['address' => stream_socket_get_name($server, false), 'process' => getmypid()]),
+);
 $parent = posix_getppid();
 [$scale, $sample, $clients, $buffers, $last] = [new StandInScale(), new StandInSample(), [], [], hrtime(true)];
 while (posix_getppid() === $parent) {

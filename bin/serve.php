@@ -4,7 +4,15 @@ declare(strict_types=1);
 
 // The router of PHP's own server: built files from public/build, everything else to the application.
 
-const KINDS = ['js' => 'text/javascript; charset=utf-8', 'css' => 'text/css; charset=utf-8', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'json' => 'application/json', 'webmanifest' => 'application/manifest+json'];
+const KINDS = [
+    'js' => 'text/javascript; charset=utf-8',
+    'css' => 'text/css; charset=utf-8',
+    'woff2' => 'font/woff2',
+    'svg' => 'image/svg+xml',
+    'png' => 'image/png',
+    'json' => 'application/json',
+    'webmanifest' => 'application/manifest+json',
+];
 
 $path = rawurldecode((string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH));
 if (str_contains($path, "\0")) {
@@ -23,7 +31,11 @@ if ($file !== false && $kind !== null && is_file($file) && str_starts_with($file
     header("Content-Type: {$kind}");
     header('X-Content-Type-Options: nosniff');
     // names in assets carry a hash of their contents; the others keep theirs
-    header(str_starts_with($path, '/build/assets/') ? 'Cache-Control: public, max-age=31536000, immutable' : 'Cache-Control: no-cache');
+    header(
+        str_starts_with($path, '/build/assets/')
+            ? 'Cache-Control: public, max-age=31536000, immutable'
+            : 'Cache-Control: no-cache',
+    );
     header('Service-Worker-Allowed: /');
     if (is_file($file . '.gz') && str_contains((string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? ''), 'gzip')) {
         header('Content-Encoding: gzip');

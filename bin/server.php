@@ -19,4 +19,12 @@ $log = new ServerLog("{$root}/storage/logs/server.log");
 $log->rotate();
 $instruments = getenv('VINCULUM_INSTRUMENTS');
 $workers = max(1, (int) (getenv('VINCULUM_WORKERS') ?: 8));
-exit((new Supervisor($root, (int) ($argv[1] ?? 0), array_slice($argv, 2), is_string($instruments) && $instruments !== '' ? $instruments : null, getenv('VINCULUM_STAND_IN') === 'yes', $workers, $log))->run());
+exit((new Supervisor(
+    $root,
+    (int) ($argv[1] ?? 0),
+    array_slice($argv, 2),
+    is_string($instruments) && $instruments !== '' ? $instruments : null,
+    getenv('VINCULUM_STAND_IN') === 'yes',
+    $workers,
+    $log,
+))->run());

@@ -22,7 +22,12 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(static function (Middleware $middleware): void {
         // page and API share one address on the cook's own machine: no CORS, no proxies, no sessions, no cookies;
         // and what a cook typed stays as typed
-        $middleware->remove([HandleCors::class, TrustProxies::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        $middleware->remove([
+            HandleCors::class,
+            TrustProxies::class,
+            TrimStrings::class,
+            ConvertEmptyStringsToNull::class,
+        ]);
         $middleware->prepend(OnlyOurs::class);
         $middleware->group('web', []);
         $middleware->group('api', [Illuminate\Routing\Middleware\SubstituteBindings::class, KitchenEpoch::class]);

@@ -66,7 +66,10 @@ Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore'])->wher
 
 Route::get('/sauces/{sauce}/versions', [VersionController::class, 'index'])->where('sauce', '[0-9]{1,15}');
 Route::post('/sauces/{sauce}/versions', [VersionController::class, 'store'])->where('sauce', '[0-9]{1,15}');
-Route::get('/sauces/{sauce}/versions/{version}', [VersionController::class, 'show'])->where(['sauce' => '[0-9]{1,15}', 'version' => '[0-9]{1,9}']);
+Route::get(
+    '/sauces/{sauce}/versions/{version}',
+    [VersionController::class, 'show'],
+)->where(['sauce' => '[0-9]{1,15}', 'version' => '[0-9]{1,9}']);
 
 Route::get('/sauces/{sauce}/batches', [BatchController::class, 'index'])->where('sauce', '[0-9]{1,15}');
 Route::post('/sauces/{sauce}/batches', [BatchController::class, 'store'])->where('sauce', '[0-9]{1,15}');
@@ -97,7 +100,10 @@ Route::get('/batches/{batch}/record', [BatchLogController::class, 'show'])->wher
 Route::post('/batches/{batch}/record', [BatchLogController::class, 'write'])->where('batch', '[0-9]{1,15}');
 Route::post('/batches/{batch}/jars', [BatchLogController::class, 'fill'])->where('batch', '[0-9]{1,15}');
 Route::post('/batches/{batch}/split', [BatchLogController::class, 'split'])->where('batch', '[0-9]{1,15}');
-Route::get('/batches/{before}/against/{after}', [BatchLogController::class, 'between'])->where(['before' => '[0-9]{1,15}', 'after' => '[0-9]{1,15}']);
+Route::get(
+    '/batches/{before}/against/{after}',
+    [BatchLogController::class, 'between'],
+)->where(['before' => '[0-9]{1,15}', 'after' => '[0-9]{1,15}']);
 Route::put('/jars/{jar}', [BatchLogController::class, 'jar'])->where('jar', '[0-9]{1,15}');
 
 Route::get('/plans', [PlanController::class, 'index']);
@@ -121,7 +127,13 @@ Route::delete('/imports/{import}', [ImportController::class, 'undo'])->where('im
 Route::get('/export/kitchen', [ExportController::class, 'kitchen']);
 Route::get('/export/schema', [ExportController::class, 'schema']);
 Route::get('/export/{table}', [ExportController::class, 'table'])->where('table', 'ingredients|products|batches');
-Route::get('/sauces/{sauce}/export/{form}', [ExportController::class, 'sauce'])->where(['sauce' => '[0-9]{1,15}', 'form' => 'text|recipe']);
+Route::get(
+    '/sauces/{sauce}/export/{form}',
+    [ExportController::class, 'sauce'],
+)->where(['sauce' => '[0-9]{1,15}', 'form' => 'text|recipe']);
 Route::get('/copies', [BackupController::class, 'index']);
 Route::post('/copies', [BackupController::class, 'store']);
-Route::post('/copies/{name}/back', [BackupController::class, 'putBack'])->where('name', 'kitchen-[a-z0-9-]{1,80}\.sqlite');
+Route::post(
+    '/copies/{name}/back',
+    [BackupController::class, 'putBack'],
+)->where('name', 'kitchen-[a-z0-9-]{1,80}\.sqlite');

@@ -12,9 +12,14 @@ final class HomeAddresses
     {
         $found = [];
         foreach (net_get_interfaces() ?: [] as $interface) {
-            foreach (is_array($interface) && is_array($interface['unicast'] ?? null) ? $interface['unicast'] : [] as $one) {
+            foreach (is_array($interface) && is_array(
+                $interface['unicast'] ?? null,
+            ) ? $interface['unicast'] : [] as $one) {
                 $address = is_array($one) && is_string($one['address'] ?? null) ? $one['address'] : '';
-                if (filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) !== false && !str_starts_with($address, '127.')) {
+                if (
+                    filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) !== false
+                    && !str_starts_with($address, '127.')
+                ) {
                     $found[] = $address;
                 }
             }

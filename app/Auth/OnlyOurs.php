@@ -10,8 +10,10 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Lets in only what comes from our own pages: a page elsewhere must not reach the kitchen through the cook's browser, by
- * rebinding a name to this machine or by sending a form. Other machines are let in only where the home network is served,
+ * Lets in only what comes from our own pages: a page elsewhere must not reach the kitchen through the cook's browser,
+ * by
+ * rebinding a name to this machine or by sending a form. Other machines are let in only where the home network is
+ * served,
  * under an address of that network, and with the passphrase.
  */
 final readonly class OnlyOurs
@@ -27,7 +29,8 @@ final readonly class OnlyOurs
     /** Asked from the machine the kitchen runs on, under the name that only this machine has. */
     public static function isThisMachine(Request $request): bool
     {
-        return in_array($request->server('REMOTE_ADDR'), self::LOOPBACK, true) && in_array($request->getHost(), self::HERE, true);
+        return in_array($request->server('REMOTE_ADDR'), self::LOOPBACK, true)
+            && in_array($request->getHost(), self::HERE, true);
     }
 
     public function handle(Request $request, Closure $next): Response
@@ -36,10 +39,20 @@ final readonly class OnlyOurs
         /** @var Response $response */
         $response = match (true) {
             $refusal !== null => new JsonResponse(['message' => $refusal], 403),
-            !$this->isLetIn($request) => new JsonResponse(['message' => 'Enter the passphrase of this kitchen first.'], 401),
+            !$this->isLetIn($request) => new JsonResponse(
+                ['message' => 'Enter the passphrase of this kitchen first.'],
+                401,
+            ),
             default => $next($request),
         };
-        foreach (['Content-Security-Policy' => self::POLICY, 'X-Content-Type-Options' => 'nosniff', 'X-Frame-Options' => 'DENY', 'Referrer-Policy' => 'no-referrer', 'Cross-Origin-Resource-Policy' => 'same-origin', 'Cross-Origin-Opener-Policy' => 'same-origin'] as $name => $value) {
+        foreach ([
+            'Content-Security-Policy' => self::POLICY,
+            'X-Content-Type-Options' => 'nosniff',
+            'X-Frame-Options' => 'DENY',
+            'Referrer-Policy' => 'no-referrer',
+            'Cross-Origin-Resource-Policy' => 'same-origin',
+            'Cross-Origin-Opener-Policy' => 'same-origin',
+        ] as $name => $value) {
             $response->headers->set($name, $value);
         }
 
@@ -55,7 +68,10 @@ final readonly class OnlyOurs
         if ($origin !== null && $origin !== $request->getSchemeAndHttpHost()) {
             return 'A page elsewhere asked for this, and it was not done.';
         }
-        if (in_array($request->headers->get('Sec-Fetch-Site'), ['cross-site', 'same-site'], true) && $request->is('api/*')) {
+        if (
+            in_array($request->headers->get('Sec-Fetch-Site'), ['cross-site', 'same-site'], true)
+            && $request->is('api/*')
+        ) {
             return 'A page elsewhere asked for this, and it was not done.';
         }
         if ($request->getRealMethod() !== $request->method() || $request->headers->has('X-HTTP-Method-Override')) {
@@ -64,7 +80,10 @@ final readonly class OnlyOurs
         // a form cannot send JSON: what changes something must be told in it
         $kind = trim(explode(';', (string) $request->headers->get('Content-Type'))[0]);
 
-        return !in_array($request->method(), ['GET', 'HEAD', 'OPTIONS'], true) && strtolower($kind) !== 'application/json' ? 'What changes something here is sent as JSON: with the header Content-Type: application/json.' : null;
+        return !in_array($request->method(), ['GET', 'HEAD', 'OPTIONS'], true)
+            && strtolower($kind) !== 'application/json'
+            ? 'What changes something here is sent as JSON: with the header Content-Type: application/json.'
+            : null;
     }
 
     private function isLetIn(Request $request): bool

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Auth;
 
-/** What lets somebody else in the house into the kitchen: kept only as a hash, beside the kitchen and never within it, so that no copy carries it away. */
+/**
+ * What lets somebody else in the house into the kitchen: kept only as a hash, beside the kitchen and never within it,
+ * so that no copy carries it away.
+ */
 final readonly class Passphrase
 {
     public const LEAST_LETTERS = 12;
@@ -21,7 +24,9 @@ final readonly class Passphrase
     {
         $named = getenv('VINCULUM_DOOR');
 
-        return new self((is_string($named) && $named !== '' ? $named : dirname(__DIR__, 2) . '/storage/door') . '/passphrase');
+        return new self(
+            (is_string($named) && $named !== '' ? $named : dirname(__DIR__, 2) . '/storage/door') . '/passphrase',
+        );
     }
 
     /** @throws AuthFault when it is too short, too long, or cannot be kept */
@@ -67,11 +72,22 @@ final readonly class Passphrase
     {
         $letters = mb_str_split(mb_strtolower((string) preg_replace('/[\s\-_.,]+/u', '', $phrase)));
         $text = implode('', $letters);
-        if (count(array_unique($letters)) < self::LEAST_DIFFERENT || preg_match('/^(.{1,6}?)\1+.{0,5}$/su', $text) === 1) {
+        if (
+            count(array_unique($letters)) < self::LEAST_DIFFERENT
+            || preg_match('/^(.{1,6}?)\1+.{0,5}$/su', $text) === 1
+        ) {
             return true;
         }
         // a stretch of neighbours: 123456, fedcba, 8901, qwerty
-        $rows = ['01234567890123456789', 'abcdefghijklmnopqrstuvwxyzabcdef', 'qwertyuiop', 'asdfghjkl', 'zxcvbnm', 'qwertzuiop', 'azertyuiop'];
+        $rows = [
+            '01234567890123456789',
+            'abcdefghijklmnopqrstuvwxyzabcdef',
+            'qwertyuiop',
+            'asdfghjkl',
+            'zxcvbnm',
+            'qwertzuiop',
+            'azertyuiop',
+        ];
         $rest = $text;
         foreach ([...$rows, ...array_map(strrev(...), $rows)] as $row) {
             for ($size = min(strlen($row), 20); $size >= self::STRETCH; --$size) {

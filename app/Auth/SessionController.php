@@ -16,7 +16,10 @@ final readonly class SessionController
     public function show(Request $request): JsonResponse
     {
         return new JsonResponse([
-            'addresses' => array_map(static fn(mixed $host): string => is_string($host) ? "http://{$host}:{$request->getPort()}" : '', config()->array('door.hosts')),
+            'addresses' => array_map(
+                static fn(mixed $host): string => is_string($host) ? "http://{$host}:{$request->getPort()}" : '',
+                config()->array('door.hosts'),
+            ),
             'came_in' => !OnlyOurs::isThisMachine($request),
         ]);
     }
@@ -26,11 +29,20 @@ final readonly class SessionController
         try {
             $cookies = $this->sessionGuard->enter($request, $request->passphrase());
         } catch (TooManyAttempts $fault) {
-            return new JsonResponse(['message' => $fault->getMessage()], 429, ['Retry-After' => (string) $fault->seconds]);
+            return new JsonResponse(
+                ['message' => $fault->getMessage()],
+                429,
+                ['Retry-After' => (string) $fault->seconds],
+            );
         }
 
         if ($cookies === null) {
-            return new JsonResponse(['message' => 'That is not the passphrase. It was set on the machine the kitchen runs on; there, ./vinculum passphrase sets a new one.'], 422);
+            return new JsonResponse(
+                [
+                    'message' => 'That is not the passphrase. It was set on the machine the kitchen runs on; there, ./vinculum passphrase sets a new one.',
+                ],
+                422,
+            );
         }
         $answer = new Response('', 204);
         foreach ($cookies as $cookie) {

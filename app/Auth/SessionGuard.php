@@ -13,7 +13,9 @@ use Illuminate\Session\Store as Session;
 use Illuminate\Support\Facades\File;
 use Symfony\Component\HttpFoundation\Cookie;
 
-/** Lets devices of the home network in, for a while, when they know the passphrase; and never many guesses at a time. */
+/**
+ * Lets devices of the home network in, for a while, when they know the passphrase; and never many guesses at a time.
+ */
 final readonly class SessionGuard
 {
     private const STORE = 'door';
@@ -22,7 +24,11 @@ final readonly class SessionGuard
     private const KNOWN = 'vinculum_known';
     private const KNOWN_SECONDS = 365 * 86_400;
 
-    public function __construct(private Session $session, private CacheManager $caches, private Passphrase $passphrase) {}
+    public function __construct(
+        private Session $session,
+        private CacheManager $caches,
+        private Passphrase $passphrase,
+    ) {}
 
     public function isIn(Request $request): bool
     {
@@ -32,7 +38,10 @@ final readonly class SessionGuard
         }
         $mark = $this->passphrase->mark();
         $since = $session->get('since');
-        $isIn = $mark !== null && $session->get('mark') === $mark && is_int($since) && $since > time() - config()->integer('door.longest_seconds');
+        $isIn = $mark !== null
+            && $session->get('mark') === $mark
+            && is_int($since)
+            && $since > time() - config()->integer('door.longest_seconds');
         // what is used stays open, and what is not let in leaves nothing behind
         $isIn ? $session->save() : $session->getHandler()->destroy($session->getId());
 
@@ -40,7 +49,8 @@ final readonly class SessionGuard
     }
 
     /**
-     * @return non-empty-list<Cookie>|null to come in with, and to be known by from then on; null when that is not the passphrase
+     * @return non-empty-list<Cookie>|null to come in with, and to be known by from then on; null when that is not the
+     *     passphrase
      *
      * @throws TooManyAttempts before the passphrase is even looked at
      */
@@ -50,7 +60,10 @@ final readonly class SessionGuard
         assert($store instanceof LockProvider);
         // one guess at a time, so that guesses sent together are counted one by one
         try {
-            $isRight = $store->lock('guess', self::PATIENCE_SECONDS)->block(self::PATIENCE_SECONDS, fn(): bool => $this->guess($request, $phrase));
+            $isRight = $store->lock('guess', self::PATIENCE_SECONDS)->block(
+                self::PATIENCE_SECONDS,
+                fn(): bool => $this->guess($request, $phrase),
+            );
         } catch (LockTimeoutException) {
             throw new TooManyAttempts(self::PATIENCE_SECONDS);
         }
@@ -74,7 +87,9 @@ final readonly class SessionGuard
         $limiter = new RateLimiter($this->caches->store(self::STORE));
         // a device that was let in before has a count of its own: others that guess do not keep it out
         $known = $this->known($request);
-        $counts = $known === null ? ['device ' . $request->ip() => 'device', self::HOUSE => 'house'] : ["known {$known}" => 'device'];
+        $counts = $known === null
+            ? ['device ' . $request->ip() => 'device', self::HOUSE => 'house']
+            : ["known {$known}" => 'device'];
         foreach ($counts as $key => $most) {
             if ($limiter->tooManyAttempts($key, config()->integer("door.tries.{$most}"))) {
                 throw new TooManyAttempts($limiter->availableIn($key));
@@ -111,7 +126,17 @@ final readonly class SessionGuard
     {
         $number = bin2hex(random_bytes(10));
 
-        return new Cookie(self::KNOWN, "{$number}.{$this->proof($number)}", time() + self::KNOWN_SECONDS, '/', null, false, true, false, Cookie::SAMESITE_STRICT);
+        return new Cookie(
+            self::KNOWN,
+            "{$number}.{$this->proof($number)}",
+            time() + self::KNOWN_SECONDS,
+            '/',
+            null,
+            false,
+            true,
+            false,
+            Cookie::SAMESITE_STRICT,
+        );
     }
 
     /** The number of a device that was let in before under this passphrase; null for every other. */
@@ -119,7 +144,9 @@ final readonly class SessionGuard
     {
         [$number, $proof] = [...explode('.', (string) $request->cookies->get(self::KNOWN)), '', ''];
 
-        return $this->passphrase->isSet() && ctype_xdigit($number) && hash_equals($this->proof($number), $proof) ? $number : null;
+        return $this->passphrase->isSet() && ctype_xdigit($number) && hash_equals($this->proof($number), $proof)
+            ? $number
+            : null;
     }
 
     private function proof(string $number): string
@@ -142,6 +169,16 @@ final readonly class SessionGuard
 
     private function cookie(string $value, int $until): Cookie
     {
-        return new Cookie(config()->string('session.cookie'), $value, $until, '/', null, false, true, false, Cookie::SAMESITE_STRICT);
+        return new Cookie(
+            config()->string('session.cookie'),
+            $value,
+            $until,
+            '/',
+            null,
+            false,
+            true,
+            false,
+            Cookie::SAMESITE_STRICT,
+        );
     }
 }

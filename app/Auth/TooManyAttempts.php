@@ -9,6 +9,11 @@ final class TooManyAttempts extends \RuntimeException
 {
     public function __construct(public readonly int $seconds)
     {
-        parent::__construct(sprintf('That were too many wrong passphrases: wait %d minutes, then try again.', max(1, (int) ceil($seconds / 60))));
+        parent::__construct(
+            sprintf(
+                'That were too many wrong passphrases: wait %d minutes, then try again.',
+                max(1, (int) ceil($seconds / 60)),
+            ),
+        );
     }
 }

@@ -16,12 +16,27 @@ final readonly class BackupController
     {
         $backups = Backups::ofThisKitchen();
 
-        return new JsonResponse(['epoch' => $backups->epoch(), 'copies' => array_map(static fn(array $copy): array => ['name' => $copy['name'], 'why' => $copy['why'], 'bytes' => $copy['bytes'], 'at' => $copy['at'], 'opens' => $backups->opens($copy['file'])], array_slice($backups->all(), 0, self::SHOWN))]);
+        return new JsonResponse([
+            'epoch' => $backups->epoch(),
+            'copies' => array_map(
+                static fn(array $copy): array => [
+                    'name' => $copy['name'],
+                    'why' => $copy['why'],
+                    'bytes' => $copy['bytes'],
+                    'at' => $copy['at'],
+                    'opens' => $backups->opens($copy['file']),
+                ],
+                array_slice($backups->all(), 0, self::SHOWN),
+            ),
+        ]);
     }
 
     public function store(): JsonResponse
     {
-        return $this->attempt(static fn() => Backups::ofThisKitchen()->make(null, 'by-hand', new \DateTimeImmutable()), 201);
+        return $this->attempt(
+            static fn() => Backups::ofThisKitchen()->make(null, 'by-hand', new \DateTimeImmutable()),
+            201,
+        );
     }
 
     public function putBack(string $name): JsonResponse

@@ -11,8 +11,11 @@ final class BackupFault extends \RuntimeException
      * @param bool $isDamage  what it is about can be used no more
      * @param bool $isForNow  it may be otherwise in a moment
      */
-    public function __construct(string $says, public readonly bool $isDamage = false, public readonly bool $isForNow = false)
-    {
+    public function __construct(
+        string $says,
+        public readonly bool $isDamage = false,
+        public readonly bool $isForNow = false,
+    ) {
         parent::__construct($says);
     }
 
@@ -53,7 +56,9 @@ final class BackupFault extends \RuntimeException
 
     public static function foreign(string $file, string $what): self
     {
-        return new self("{$file} is no copy of a kitchen: {$what} in it is not as Vinculum makes it. Nothing was changed.");
+        return new self(
+            "{$file} is no copy of a kitchen: {$what} in it is not as Vinculum makes it. Nothing was changed.",
+        );
     }
 
     public static function damaged(string $file): self
@@ -63,32 +68,51 @@ final class BackupFault extends \RuntimeException
 
     public static function busy(string $file): self
     {
-        return new self("{$file} is busy: somebody else is writing to it for long now. Nothing was changed: try again.", isForNow: true);
+        return new self(
+            "{$file} is busy: somebody else is writing to it for long now. Nothing was changed: try again.",
+            isForNow: true,
+        );
     }
 
     public static function unreadable(string $file): self
     {
-        return new self("{$file} could not be read: may you read it and its folder, and is the disk well? Nothing was changed.", isForNow: true);
+        return new self(
+            "{$file} could not be read: may you read it and its folder, and is the disk well? Nothing was changed.",
+            isForNow: true,
+        );
     }
 
     public static function damagedKitchen(string $kitchen, ?string $newest): self
     {
-        return new self("the kitchen in {$kitchen} is damaged, and was left as it is. " . ($newest === null ? 'There is no copy of it here: put one back with ./vinculum restore FILE.' : "The newest sound copy: ./vinculum restore {$newest}"));
+        return new self(
+            "the kitchen in {$kitchen} is damaged, and was left as it is. "
+                . ($newest === null ? 'There is no copy of it here: put one back with ./vinculum restore FILE.' : "The newest sound copy: ./vinculum restore {$newest}"),
+        );
     }
 
     public static function kitchenIsGone(string $kitchen, ?string $newest): self
     {
-        return new self("the kitchen in {$kitchen} is gone, and there are copies of it. " . ($newest === null ? 'None of them is sound' : "To put the newest back: ./vinculum restore {$newest}") . '. To begin a new one all the same: ./vinculum start --anew');
+        return new self(
+            "the kitchen in {$kitchen} is gone, and there are copies of it. "
+                . ($newest === null ? 'None of them is sound' : "To put the newest back: ./vinculum restore {$newest}")
+                . '. To begin a new one all the same: ./vinculum start --anew',
+        );
     }
 
     public static function replaced(string $kitchen): self
     {
-        return new self("another file was put in place of the kitchen in {$kitchen} while changes of the one before lie beside it in " . basename($kitchen) . "-wal; mixed, they would spoil it. Nothing was changed. To use the file that is there now: ./vinculum restore {$kitchen}");
+        return new self(
+            "another file was put in place of the kitchen in {$kitchen} while changes of the one before lie beside it in "
+                . basename($kitchen)
+                . "-wal; mixed, they would spoil it. Nothing was changed. To use the file that is there now: ./vinculum restore {$kitchen}",
+        );
     }
 
     public static function closed(string $kitchen): self
     {
-        return new self("the kitchen in {$kitchen} may not be read and written: give yourself the right to, for the file and its folder.");
+        return new self(
+            "the kitchen in {$kitchen} may not be read and written: give yourself the right to, for the file and its folder.",
+        );
     }
 
     public static function newer(string $file): self
@@ -98,6 +122,8 @@ final class BackupFault extends \RuntimeException
 
     public static function notPutBack(): self
     {
-        return new self('the kitchen is busy or cannot be written, and nothing was changed. Stop the app, or try again.');
+        return new self(
+            'the kitchen is busy or cannot be written, and nothing was changed. Stop the app, or try again.',
+        );
     }
 }

@@ -11,7 +11,13 @@ namespace App\Backups;
 final readonly class Backups
 {
     /** How many of each kind are kept, beside the first of today. */
-    private const KEPT = ['daily' => 7, 'by-hand' => 12, 'before-restore' => 4, 'before-upgrade' => 4, 'set-aside' => 3];
+    private const KEPT = [
+        'daily' => 7,
+        'by-hand' => 12,
+        'before-restore' => 4,
+        'before-upgrade' => 4,
+        'set-aside' => 3,
+    ];
     private const STALE_SECONDS = 3600;
 
     /**
@@ -27,7 +33,13 @@ final readonly class Backups
         $named = getenv('VINCULUM_DATABASE');
         $kitchen = is_string($named) && $named !== '' ? $named : "{$root}/storage/kitchen.sqlite";
 
-        return new self($kitchen, is_string($named) && $named !== '' ? dirname($kitchen) . '/' . pathinfo($kitchen, PATHINFO_FILENAME) . '-copies' : "{$root}/storage/copies", $root);
+        return new self(
+            $kitchen,
+            is_string($named) && $named !== ''
+                ? dirname($kitchen) . '/' . pathinfo($kitchen, PATHINFO_FILENAME) . '-copies'
+                : "{$root}/storage/copies",
+            $root,
+        );
     }
 
     /**
@@ -78,7 +90,8 @@ final readonly class Backups
     }
 
     /**
-     * Makes the copy the kitchen, under a new epoch. What was there before is kept as a copy itself, so that it can be undone.
+     * Makes the copy the kitchen, under a new epoch. What was there before is kept as a copy itself, so that it can be
+     * undone.
      *
      * @return string|null the copy of what was there before; null where there was nothing
      *
@@ -107,7 +120,10 @@ final readonly class Backups
             };
             $this->overwriteWith($staged);
         } finally {
-            array_map(static fn(string $left): bool => @unlink($left), [$staged, "{$staged}-wal", "{$staged}-shm", "{$staged}-journal"]);
+            array_map(
+                static fn(string $left): bool => @unlink($left),
+                [$staged, "{$staged}-wal", "{$staged}-shm", "{$staged}-journal"],
+            );
         }
         $this->opened();
 
@@ -242,8 +258,20 @@ final readonly class Backups
     /** @return list<array{name: string, why: string, file: string, bytes: int, at: int}> the newest first */
     public function all(): array
     {
-        $backups = array_map(static fn(string $file): array => ['name' => basename($file), 'why' => (string) preg_replace('/^kitchen-([a-z-]+)-\d.*$/', '$1', basename($file)), 'file' => $file, 'bytes' => (int) filesize($file), 'at' => (int) filemtime($file)], glob("{$this->folder}/kitchen-*.sqlite") ?: []);
-        usort($backups, static fn(array $one, array $other): int => [$other['at'], $other['name']] <=> [$one['at'], $one['name']]);
+        $backups = array_map(
+            static fn(string $file): array => [
+                'name' => basename($file),
+                'why' => (string) preg_replace('/^kitchen-([a-z-]+)-\d.*$/', '$1', basename($file)),
+                'file' => $file,
+                'bytes' => (int) filesize($file),
+                'at' => (int) filemtime($file),
+            ],
+            glob("{$this->folder}/kitchen-*.sqlite") ?: [],
+        );
+        usort(
+            $backups,
+            static fn(array $one, array $other): int => [$other['at'], $other['name']] <=> [$one['at'], $one['name']],
+        );
 
         return $backups;
     }
@@ -268,7 +296,8 @@ final readonly class Backups
     }
 
     /**
-     * Whether another file was laid in place of the kitchen while changes of the one before still lie beside it. SQLite would
+     * Whether another file was laid in place of the kitchen while changes of the one before still lie beside it. SQLite
+     * would
      * lay those over the new one.
      */
     private function wasReplaced(): bool
@@ -276,7 +305,10 @@ final readonly class Backups
         $log = "{$this->kitchen}-wal";
         $mark = @file_get_contents($this->markFile());
 
-        return is_file($log) && filesize($log) > 0 && $mark !== false && (int) $mark !== DatabaseFile::at($this->kitchen)->markOnDisk();
+        return is_file($log)
+            && filesize($log) > 0
+            && $mark !== false
+            && (int) $mark !== DatabaseFile::at($this->kitchen)->markOnDisk();
     }
 
     private function markFile(): string
@@ -299,7 +331,10 @@ final readonly class Backups
     private function refuseTarget(string $file, bool $replaces): void
     {
         clearstatcache();
-        $isKitchen = array_filter(['', '-wal', '-shm', '-journal', '.mark', '.serving'], fn(string $end): bool => self::isSame($file, $this->kitchen . $end));
+        $isKitchen = array_filter(
+            ['', '-wal', '-shm', '-journal', '.mark', '.serving'],
+            fn(string $end): bool => self::isSame($file, $this->kitchen . $end),
+        );
         if ($isKitchen !== []) {
             throw BackupFault::isTheKitchen($file);
         }
@@ -313,13 +348,24 @@ final readonly class Backups
 
     private static function isSame(string $one, string $other): bool
     {
-        $place = static fn(string $file): string => (realpath(dirname($file)) ?: dirname($file)) . '/' . basename($file);
-        $number = static fn(string $file): array|false => ($stat = @stat($file)) === false ? false : [$stat['dev'], $stat['ino']];
+        $place = static fn(string $file): string => (realpath(dirname($file)) ?: dirname($file))
+            . '/'
+            . basename($file);
+        $number = static fn(string $file): array|false => ($stat = @stat($file)) === false
+            ? false
+            : [$stat['dev'], $stat['ino']];
 
-        return $place($one) === $place($other) || realpath($one) !== false && realpath($one) === realpath($other) || $number($one) !== false && $number($one) === $number($other);
+        return $place($one) === $place($other)
+            || realpath($one) !== false
+            && realpath($one) === realpath($other)
+            || $number($one) !== false
+            && $number($one) === $number($other);
     }
 
-    /** A copy of the copy, with its log where it has one, in a folder of our own: it may lie where nothing can be written. */
+    /**
+     * A copy of the copy, with its log where it has one, in a folder of our own: it may lie where nothing can be
+     * written.
+     */
     private function stage(string $file, bool $withLog): string
     {
         $staged = self::unfinished("{$this->folder}/kitchen-restoring.sqlite");
@@ -368,12 +414,22 @@ final readonly class Backups
         return $aside;
     }
 
-    /** Leaves of one kind the newest, the first of today and the one just made; the clock may have been set in between. */
+    /**
+     * Leaves of one kind the newest, the first of today and the one just made; the clock may have been set in between.
+     */
     private function prune(string $why, string $made, \DateTimeImmutable $now): void
     {
         $all = glob("{$this->folder}/kitchen-{$why}-*.sqlite") ?: [];
         sort($all);
-        $ofToday = array_values(array_filter($all, static fn(string $file): bool => str_starts_with(basename($file), "kitchen-{$why}-{$now->format('Ymd')}-")));
+        $ofToday = array_values(
+            array_filter(
+                $all,
+                static fn(string $file): bool => str_starts_with(
+                    basename($file),
+                    "kitchen-{$why}-{$now->format('Ymd')}-",
+                ),
+            ),
+        );
         $spared = [$made, $ofToday[0] ?? $made];
         $others = array_values(array_filter($all, static fn(string $file): bool => !in_array($file, $spared, true)));
         $room = max(0, (self::KEPT[$why] ?? 4) - 1);

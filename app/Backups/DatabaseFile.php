@@ -45,7 +45,8 @@ final readonly class DatabaseFile
      *
      * @param string $named what it is called where it is told about
      *
-     * @return array{newest: string|null, sql: list<string>} the newest migration it has seen, null where it is no kitchen; and what made it
+     * @return array{newest: string|null, sql: list<string>} the newest migration it has seen, null where it is no
+     *     kitchen; and what made it
      *
      * @throws BackupFault when it is damaged, busy or cannot be read
      */
@@ -56,15 +57,22 @@ final readonly class DatabaseFile
                 throw BackupFault::damaged($named);
             }
             [$tables, $sql] = [[], []];
-            $found = $database->query("SELECT type, name, sql FROM sqlite_master WHERE name NOT LIKE 'sqlite_%' ORDER BY type, name");
+            $found = $database->query(
+                "SELECT type, name, sql FROM sqlite_master WHERE name NOT LIKE 'sqlite_%' ORDER BY type, name",
+            );
             while ($found instanceof \SQLite3Result && is_array($row = $found->fetchArray(SQLITE3_NUM))) {
-                [$type, $name, $text] = array_map(static fn(mixed $value): string => is_string($value) ? $value : '', $row);
+                [$type, $name, $text] = array_map(
+                    static fn(mixed $value): string => is_string($value) ? $value : '',
+                    $row,
+                );
                 $sql[] = KitchenSchema::normalised($text);
                 if ($type === 'table') {
                     $tables[] = $name;
                 }
             }
-            $newest = array_diff(self::TABLES, $tables) === [] ? $database->querySingle('SELECT MAX(migration) FROM migrations') : null;
+            $newest = array_diff(self::TABLES, $tables) === []
+                ? $database->querySingle('SELECT MAX(migration) FROM migrations')
+                : null;
 
             return ['newest' => is_string($newest) ? $newest : null, 'sql' => $sql];
         });
@@ -86,7 +94,10 @@ final readonly class DatabaseFile
     /** @throws BackupFault */
     public function epoch(): int
     {
-        return $this->ask($this->file, static fn(\SQLite3 $database): int => (int) $database->querySingle('PRAGMA application_id'));
+        return $this->ask(
+            $this->file,
+            static fn(\SQLite3 $database): int => (int) $database->querySingle('PRAGMA application_id'),
+        );
     }
 
     /** @throws BackupFault */
@@ -113,7 +124,11 @@ final readonly class DatabaseFile
     /** Brings a copy into the shape that can be written over a kitchen, whatever its page size and journal. @throws BackupFault */
     public function normalise(int $epoch): void
     {
-        $this->change('PRAGMA journal_mode = DELETE; PRAGMA page_size = ' . self::PAGE_BYTES . "; VACUUM; PRAGMA application_id = {$epoch}");
+        $this->change(
+            'PRAGMA journal_mode = DELETE; PRAGMA page_size = '
+                . self::PAGE_BYTES
+                . "; VACUUM; PRAGMA application_id = {$epoch}",
+        );
     }
 
     private function change(string $statements): void

@@ -15,6 +15,8 @@ final class EpochPassed extends \RuntimeException
      */
     public function __construct(public readonly int $epoch, public readonly ?Sauce $current)
     {
-        parent::__construct('A copy of the kitchen was put back since this page was opened, so this was not stored over what is there now. What you wrote is still here: keep it as a copy, or open the page anew.');
+        parent::__construct(
+            'A copy of the kitchen was put back since this page was opened, so this was not stored over what is there now. What you wrote is still here: keep it as a copy, or open the page anew.',
+        );
     }
 }

@@ -11,7 +11,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * A restore begins a new epoch of the kitchen, in which numbers and revisions may stand for other things. Every answer tells the
+ * A restore begins a new epoch of the kitchen, in which numbers and revisions may stand for other things. Every answer
+ * tells the
  * epoch, and a page says with everything it writes which one it knows.
  */
 final readonly class KitchenEpoch
@@ -26,7 +27,9 @@ final readonly class KitchenEpoch
         $known = $request->headers->get(self::HEADER);
         $epoch = $this->epoch();
         if ($known !== null && $epoch !== null && !$request->isMethodSafe() && (int) $known !== $epoch) {
-            $sauce = $request->isMethod('PUT') && $request->is('api/sauces/*') ? Sauce::query()->with('lines')->find((int) $request->segment(3)) : null;
+            $sauce = $request->isMethod('PUT') && $request->is('api/sauces/*')
+                ? Sauce::query()->with('lines')->find((int) $request->segment(3))
+                : null;
             throw new EpochPassed($epoch, $sauce);
         }
         /** @var Response $response */

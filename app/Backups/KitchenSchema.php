@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Backups;
 
 /**
- * What the database of a kitchen is built like, after each migration. bin/derive-schemas writes it into database/schemas.json,
+ * What the database of a kitchen is built like, after each migration. bin/derive-schemas writes it into
+ * database/schemas.json,
  * so that a copy can be held to it where nothing is installed.
  */
 final readonly class KitchenSchema
@@ -46,6 +47,12 @@ final readonly class KitchenSchema
         }
         $odd = [...array_values(array_diff($sql, $ours)), ...array_values(array_diff($ours, $sql))][0] ?? null;
 
-        return $odd === null ? null : (preg_match('/^CREATE (?:UNIQUE )?(\w+) ["`\[]?(\w+)/i', $odd, $found) === 1 ? strtolower($found[1]) . " {$found[2]}" : 'something unnamed');
+        return $odd === null
+            ? null
+            : (preg_match(
+                '/^CREATE (?:UNIQUE )?(\w+) ["`\[]?(\w+)/i',
+                $odd,
+                $found,
+            ) === 1 ? strtolower($found[1]) . " {$found[2]}" : 'something unnamed');
     }
 }

@@ -35,12 +35,35 @@ use Vinculum\Quantity\Measures;
  */
 final class Batch extends Model
 {
-    protected $fillable = ['sauce_id', 'version', 'title', 'style', 'measures', 'yield', 'part_ml', 'method', 'pan', 'lines', 'pan_grams', 'closed_at', 'wish'];
+    protected $fillable = [
+        'sauce_id',
+        'version',
+        'title',
+        'style',
+        'measures',
+        'yield',
+        'part_ml',
+        'method',
+        'pan',
+        'lines',
+        'pan_grams',
+        'closed_at',
+        'wish',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => Measures::class, 'method' => 'array', 'lines' => 'array', 'wish' => 'array', 'pan_grams' => 'float', 'part_ml' => 'float', 'closed_at' => 'immutable_datetime', 'created_at' => 'immutable_datetime'];
+        return [
+            'measures' => Measures::class,
+            'method' => 'array',
+            'lines' => 'array',
+            'wish' => 'array',
+            'pan_grams' => 'float',
+            'part_ml' => 'float',
+            'closed_at' => 'immutable_datetime',
+            'created_at' => 'immutable_datetime',
+        ];
     }
 
     /** @return HasMany<Dose, $this> */

@@ -20,7 +20,9 @@ final readonly class BatchController
     public function index(int $sauce): JsonResponse
     {
         Sauce::query()->findOrFail($sauce);
-        $batches = Batch::query()->where('sauce_id', $sauce)->withCount(['doses', 'tastings'])->withExists(['happenings as is_finished' => static fn(Builder $one) => $one->where('kind', 'finished')])->latest('id')->limit(self::MOST)->get();
+        $batches = Batch::query()->where('sauce_id', $sauce)->withCount(['doses', 'tastings'])->withExists([
+            'happenings as is_finished' => static fn(Builder $one) => $one->where('kind', 'finished'),
+        ])->latest('id')->limit(self::MOST)->get();
 
         return new JsonResponse(['batches' => BatchResource::collection($batches)->resolve()]);
     }
@@ -41,7 +43,9 @@ final readonly class BatchController
     {
         $found = self::find($batch);
         if ($found->doses->isNotEmpty()) {
-            throw ValidationException::withMessages(['pan_grams' => 'Something was added already, so the weight before it can no longer change. Start from the pan anew.']);
+            throw ValidationException::withMessages([
+                'pan_grams' => 'Something was added already, so the weight before it can no longer change. Start from the pan anew.',
+            ]);
         }
         $found->update(['pan_grams' => $request->panGrams()]);
 
@@ -51,7 +55,12 @@ final readonly class BatchController
     public function advise(int $batch, TastingRequest $request): JsonResponse
     {
         $found = self::find($batch);
-        $advice = $this->batchService->advise($found, $request->says(), $request->boolean('way_back'), $request->capacity());
+        $advice = $this->batchService->advise(
+            $found,
+            $request->says(),
+            $request->boolean('way_back'),
+            $request->capacity(),
+        );
 
         return new JsonResponse(AdviceReport::of($advice, $this->batchService->balance($found), $found->measures));
     }
@@ -62,7 +71,20 @@ final readonly class BatchController
         if ($request->additions() === []) {
             throw ValidationException::withMessages(['additions' => 'Say what was added.']);
         }
-        $this->batchService->dose($found, $request->additions(), $request->says(), $request->boolean('way_back') ? 'the way back' : implode(', ', array_map(static fn(array $one): string => str_replace('-', ' ', $one['complaint']), $request->says())));
+        $this->batchService->dose(
+            $found,
+            $request->additions(),
+            $request->says(),
+            $request->boolean('way_back')
+                ? 'the way back'
+                : implode(
+                    ', ',
+                    array_map(
+                        static fn(array $one): string => str_replace('-', ' ', $one['complaint']),
+                        $request->says(),
+                    ),
+                ),
+        );
 
         return $this->answer(self::find($batch), 201);
     }

@@ -31,7 +31,13 @@ final readonly class BatchLog
 {
     private const MOST_BATCHES = 60;
 
-    public function __construct(private BatchService $batchService, private CookSessionService $cookSessions, private BalanceService $balanceService, private Pantry $pantry, private Connection $database) {}
+    public function __construct(
+        private BatchService $batchService,
+        private CookSessionService $cookSessions,
+        private BalanceService $balanceService,
+        private Pantry $pantry,
+        private Connection $database,
+    ) {}
 
     /** @return array<string, mixed> all that is known of one batch */
     public function record(Batch $batch): array
@@ -40,19 +46,36 @@ final readonly class BatchLog
         $keep = Keep::of($balance);
         $made = self::made($batch);
         $cost = Shopping::cost($balance->formula, $this->pantry->shelf());
-        $planned = FinishedBatch::of($this->balanceService->formula(SauceEdit::asKept($batch)))->mixture->grams() * ($this->cookSessions->planIfAny($batch)->scale->factor ?? 1.0);
+        $planned = FinishedBatch::of(
+            $this->balanceService->formula(SauceEdit::asKept($batch)),
+        )->mixture->grams() * ($this->cookSessions->planIfAny($batch)->scale->factor ?? 1.0);
 
         return [
             'made_on' => $made->toDateString(),
             'use_by' => $made->addDays((int) floor($keep->days['high']))->toDateString(),
             'code' => self::code($batch),
-            'yield' => ['grams' => round($balance->mixture->grams(), 1), 'millilitres' => round(Volume::millilitres($balance->mixture), 1), 'planned_grams' => round($planned, 1)],
+            'yield' => [
+                'grams' => round($balance->mixture->grams(), 1),
+                'millilitres' => round(Volume::millilitres($balance->mixture), 1),
+                'planned_grams' => round($planned, 1),
+            ],
             'measured' => $this->batchService->measured($batch),
             'cost' => ['total' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced']],
             'keep' => KeepReport::of($keep),
             'label' => LabelReport::of($balance),
             'jars' => array_map(self::jar(...), self::jars($batch)),
-            'events' => array_values($batch->happenings->map(static fn(StoredCookEvent $one): array => ['id' => $one->id, 'kind' => $one->kind, 'figures' => (object) $one->figures, 'words' => $one->words, 'at' => $one->at, 'says' => $one->event()->says($batch->lines)])->all()),
+            'events' => array_values(
+                $batch->happenings->map(
+                    static fn(StoredCookEvent $one): array => [
+                        'id' => $one->id,
+                        'kind' => $one->kind,
+                        'figures' => (object) $one->figures,
+                        'words' => $one->words,
+                        'at' => $one->at,
+                        'says' => $one->event()->says($batch->lines),
+                    ],
+                )->all(),
+            ),
         ];
     }
 
@@ -83,24 +106,55 @@ final readonly class BatchLog
         $filled = array_sum(array_map(static fn(Jar $jar): float => $jar->ml, $jars));
         $there = Volume::millilitres($this->batchService->balance($batch)->mixture);
         if (!Jars::fit($there, $filled, $count * $millilitres)) {
-            throw new TooMuch(sprintf('The batch is %s, and %s are in jars already: %d of %s is more than is left.', KitchenNumber::millilitres($there), KitchenNumber::millilitres($filled), $count, KitchenNumber::millilitres($millilitres)));
+            throw new TooMuch(
+                sprintf(
+                    'The batch is %s, and %s are in jars already: %d of %s is more than is left.',
+                    KitchenNumber::millilitres($there),
+                    KitchenNumber::millilitres($filled),
+                    $count,
+                    KitchenNumber::millilitres($millilitres),
+                ),
+            );
         }
         for ($jar = 1; $jar <= $count; ++$jar) {
-            Jar::query()->create(['batch_id' => $batch->id, 'code' => self::code($batch) . '-' . (count($jars) + $jar), 'ml' => $millilitres, 'went_to' => $wentTo]);
+            Jar::query()->create([
+                'batch_id' => $batch->id,
+                'code' => self::code($batch) . '-' . (count($jars) + $jar),
+                'ml' => $millilitres,
+                'went_to' => $wentTo,
+            ]);
         }
     }
 
     /** @return array<string, mixed> every batch of a sauce over time, and what they teach */
     public function over(int $sauce): array
     {
-        $batches = Batch::query()->with(['doses', 'tastings', 'happenings'])->where('sauce_id', $sauce)->latest()->orderByDesc('id')->limit(self::MOST_BATCHES)->get()->reverse()->values();
+        $batches = Batch::query()->with([
+            'doses',
+            'tastings',
+            'happenings',
+        ])
+            ->where('sauce_id', $sauce)
+            ->latest()
+            ->orderByDesc('id')
+            ->limit(self::MOST_BATCHES)
+            ->get()
+            ->reverse()
+            ->values();
         [$rows, $gaps] = [[], []];
         /** @var Batch $batch */
         foreach ($batches as $batch) {
             $balance = $this->batchService->balance($batch);
             $edit = SauceEdit::asKept($batch);
             $measured = $this->batchService->measured($batch);
-            array_push($gaps, ...MeasuredGap::between($this->batchService->estimated($batch), $measured['ph']['value'] ?? null, $measured['solids']['value'] ?? null));
+            array_push(
+                $gaps,
+                ...MeasuredGap::between(
+                    $this->batchService->estimated($batch),
+                    $measured['ph']['value'] ?? null,
+                    $measured['solids']['value'] ?? null,
+                ),
+            );
             $rows[] = [
                 'id' => $batch->id,
                 'code' => self::code($batch),
@@ -110,14 +164,34 @@ final readonly class BatchLog
                 'is_cooked' => $batch->wish !== null,
                 'axes' => $this->balanceService->axes($balance, $edit),
                 'measured' => $measured,
-                'tastings' => array_values($batch->tastings->map(static fn(Tasting $one): array => ['at' => $one->tasted_at->toIso8601String(), 'scores' => (object) $one->scores, 'words' => $one->words, 'food' => $one->food])->all()),
+                'tastings' => array_values(
+                    $batch->tastings->map(
+                        static fn(Tasting $one): array => [
+                            'at' => $one->tasted_at->toIso8601String(),
+                            'scores' => (object) $one->scores,
+                            'words' => $one->words,
+                            'food' => $one->food,
+                        ],
+                    )->all(),
+                ),
             ];
         }
         $catalogue = $this->balanceService->catalogue();
 
         return [
             'batches' => $rows,
-            'learned' => array_map(static fn(BatchLesson $one): array => ['ingredient' => $one->ingredient, 'name' => $catalogue->has($one->ingredient) ? $catalogue->get($one->ingredient)->name : $one->ingredient, 'figure' => $one->figure, 'gap' => round($one->gap, 2), 'batches' => $one->batches], BatchLesson::from($gaps)),
+            'learned' => array_map(
+                static fn(BatchLesson $one): array => [
+                    'ingredient' => $one->ingredient,
+                    'name' => $catalogue->has($one->ingredient)
+                        ? $catalogue->get($one->ingredient)->name
+                        : $one->ingredient,
+                    'figure' => $one->figure,
+                    'gap' => round($one->gap, 2),
+                    'batches' => $one->batches,
+                ],
+                BatchLesson::from($gaps),
+            ),
         ];
     }
 
@@ -128,8 +202,16 @@ final readonly class BatchLog
         $style = $this->balanceService->style(SauceEdit::asKept($after));
 
         return [
-            ...ComparisonReport::of(Comparison::of($was->formula, $is->formula, $after->measures), $was, $is, $style?->target)->toArray(),
-            'brands' => array_map(static fn(BrandEffect $one): string => $one->words(), BrandEffect::between($was->formula, $is->formula)),
+            ...ComparisonReport::of(
+                Comparison::of($was->formula, $is->formula, $after->measures),
+                $was,
+                $is,
+                $style?->target,
+            )->toArray(),
+            'brands' => array_map(
+                static fn(BrandEffect $one): string => $one->words(),
+                BrandEffect::between($was->formula, $is->formula),
+            ),
             'tasted' => ['before' => self::tasted($before), 'after' => self::tasted($after)],
         ];
     }
@@ -156,12 +238,27 @@ final readonly class BatchLog
     /** @return array<string, mixed> */
     private static function jar(Jar $jar): array
     {
-        return ['id' => $jar->id, 'code' => $jar->code, 'ml' => $jar->ml, 'went_to' => $jar->went_to, 'finished_at' => $jar->finished_at?->toIso8601String()];
+        return [
+            'id' => $jar->id,
+            'code' => $jar->code,
+            'ml' => $jar->ml,
+            'went_to' => $jar->went_to,
+            'finished_at' => $jar->finished_at?->toIso8601String(),
+        ];
     }
 
     /** @return list<array<string, mixed>> */
     private static function tasted(Batch $batch): array
     {
-        return array_values($batch->tastings->map(static fn(Tasting $one): array => ['at' => $one->tasted_at->toIso8601String(), 'scores' => (object) $one->scores, 'words' => $one->words, 'food' => $one->food])->all());
+        return array_values(
+            $batch->tastings->map(
+                static fn(Tasting $one): array => [
+                    'at' => $one->tasted_at->toIso8601String(),
+                    'scores' => (object) $one->scores,
+                    'words' => $one->words,
+                    'food' => $one->food,
+                ],
+            )->all(),
+        );
     }
 }

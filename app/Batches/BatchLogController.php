@@ -42,16 +42,29 @@ final readonly class BatchLogController
     {
         $found = self::find($batch);
         if (!in_array($request->kind(), self::ENTRIES, true)) {
-            throw ValidationException::withMessages(['kind' => 'Into the record go ' . implode(', ', self::ENTRIES) . '.']);
+            throw ValidationException::withMessages([
+                'kind' => 'Into the record go ' . implode(', ', self::ENTRIES) . '.',
+            ]);
         }
         if ($request->kind() === 'note' && $request->words() === null) {
             throw ValidationException::withMessages(['words' => 'Write the note first.']);
         }
         $figures = $request->figures();
-        if (isset($figures['event']) && !StoredCookEvent::query()->where('batch_id', $batch)->whereKey((int) $figures['event'])->exists()) {
+        if (
+            isset($figures['event'])
+            && !StoredCookEvent::query()->where('batch_id', $batch)->whereKey((int) $figures['event'])->exists()
+        ) {
             throw ValidationException::withMessages(['event' => 'There is no such entry in this batch.']);
         }
-        $this->cookSessions->happen($found, $request->kind(), $figures, [], $request->words(), $request->at(StoredCookEvent::now()), $request->key());
+        $this->cookSessions->happen(
+            $found,
+            $request->kind(),
+            $figures,
+            [],
+            $request->words(),
+            $request->at(StoredCookEvent::now()),
+            $request->key(),
+        );
 
         return $this->answer($found, 201);
     }
@@ -70,7 +83,10 @@ final readonly class BatchLogController
 
     public function jar(int $jar, Request $request): JsonResponse
     {
-        $told = $request->validate(['went_to' => ['sometimes', 'nullable', 'string', 'max:200'], 'finished' => ['sometimes', 'boolean']], ['went_to' => 'Where it went is longer than 200 letters.', 'finished' => 'Say whether it is finished.']);
+        $told = $request->validate(
+            ['went_to' => ['sometimes', 'nullable', 'string', 'max:200'], 'finished' => ['sometimes', 'boolean']],
+            ['went_to' => 'Where it went is longer than 200 letters.', 'finished' => 'Say whether it is finished.'],
+        );
         $found = Jar::query()->findOrFail($jar);
         if (array_key_exists('went_to', $told)) {
             $found->went_to = is_string($told['went_to']) && $told['went_to'] !== '' ? $told['went_to'] : null;
@@ -85,7 +101,9 @@ final readonly class BatchLogController
 
     public function split(int $batch, SplitRequest $request): JsonResponse
     {
-        return new JsonResponse($this->batchLog->split(self::find($batch), $request->uses(), $request->kilograms(), $request->people()));
+        return new JsonResponse(
+            $this->batchLog->split(self::find($batch), $request->uses(), $request->kilograms(), $request->people()),
+        );
     }
 
     public function between(int $before, int $after): JsonResponse

@@ -37,7 +37,13 @@ final class BatchService
     /** @var array<string, Balance> the same, with what was measured */
     private array $balances = [];
 
-    public function __construct(private readonly BalanceService $balanceService, private readonly SauceService $sauceService, private readonly PalateService $palateService, private readonly CookSessionService $cookSessions, private readonly Connection $database) {}
+    public function __construct(
+        private readonly BalanceService $balanceService,
+        private readonly SauceService $sauceService,
+        private readonly PalateService $palateService,
+        private readonly CookSessionService $cookSessions,
+        private readonly Connection $database,
+    ) {}
 
     /** @param float|null $panGrams as weighed; the formula's own weight when null */
     public function start(int $sauce, ?float $panGrams): Batch
@@ -74,7 +80,10 @@ final class BatchService
      */
     public function balance(Batch $batch, ?int $doses = null): Balance
     {
-        return $this->balances[self::state($batch, $doses)] ??= Balance::of($this->inThePan($batch, $doses), $this->cookSessions->treatment($batch));
+        return $this->balances[self::state($batch, $doses)] ??= Balance::of(
+            $this->inThePan($batch, $doses),
+            $this->cookSessions->treatment($batch),
+        );
     }
 
     /** What is in the pan as the model has it, whatever was measured. */
@@ -93,13 +102,18 @@ final class BatchService
         $formula = $this->formula($batch);
         $given = array_slice($batch->doses->all(), 0, $doses);
 
-        return $formula->times(self::factor($batch, $formula))->dosedWith(...array_merge([], ...array_map($this->lines(...), $given)));
+        return $formula->times(self::factor($batch, $formula))->dosedWith(
+            ...array_merge([], ...array_map($this->lines(...), $given)),
+        );
     }
 
     /** What a batch is worked out from, so that the same is worked out once. */
     private static function state(Batch $batch, ?int $doses): string
     {
-        return implode(' ', [$batch->id, $batch->pan_grams, $doses, $batch->doses->last()?->id, $batch->happenings->last()?->id]);
+        return implode(
+            ' ',
+            [$batch->id, $batch->pan_grams, $doses, $batch->doses->last()?->id, $batch->happenings->last()?->id],
+        );
     }
 
     /** The balance of what is in the pan now. */
@@ -122,8 +136,17 @@ final class BatchService
         $balance = $this->estimated($batch);
 
         return [
-            'ph' => $record->ph() === null ? null : ['value' => $record->ph(), 'estimate' => $balance->ph === null ? null : round($balance->ph->value, 2), 'low' => $balance->ph === null ? null : round($balance->ph->low, 2), 'high' => $balance->ph === null ? null : round($balance->ph->high, 2)],
-            'solids' => $record->solids === null ? null : ['value' => $record->solids, 'estimate' => round($balance->figures['dissolved_solids']->value, 1)],
+            'ph' => $record->ph() === null
+                ? null
+                : [
+                    'value' => $record->ph(),
+                    'estimate' => $balance->ph === null ? null : round($balance->ph->value, 2),
+                    'low' => $balance->ph === null ? null : round($balance->ph->low, 2),
+                    'high' => $balance->ph === null ? null : round($balance->ph->high, 2),
+                ],
+            'solids' => $record->solids === null
+                ? null
+                : ['value' => $record->solids, 'estimate' => round($balance->figures['dissolved_solids']->value, 1)],
         ];
     }
 
@@ -145,14 +168,32 @@ final class BatchService
         $now = $this->balance($batch);
         $family = $this->balanceService->own($edit) ?? $this->balanceService->style($edit)?->target;
         $target = match (true) {
-            $isWayBack && $batch->doses->isNotEmpty() => Tongue::wayBack($this->balance($batch, $batch->doses->count() - 1)->taste, $now->taste),
+            $isWayBack
+                && $batch->doses->isNotEmpty() => Tongue::wayBack(
+                    $this->balance($batch, $batch->doses->count() - 1)->taste,
+                    $now->taste,
+                ),
             default => Tongue::saying($said)->target($now->taste) ?? $family,
         };
         if ($target === null) {
-            return new Advice($now->taste, Target::of([]), 0.0, [], ['Tap what the tongue says, and what to add is found.']);
+            return new Advice(
+                $now->taste,
+                Target::of([]),
+                0.0,
+                [],
+                ['Tap what the tongue says, and what to add is found.'],
+            );
         }
 
-        return CorrectionSetup::towards($target, $now, $this->balanceService->usualAdditions($edit), 3, $capacityMillilitres, $this->balanceService->catalogue(), $batch->measures);
+        return CorrectionSetup::towards(
+            $target,
+            $now,
+            $this->balanceService->usualAdditions($edit),
+            3,
+            $capacityMillilitres,
+            $this->balanceService->catalogue(),
+            $batch->measures,
+        );
     }
 
     /**
@@ -168,7 +209,14 @@ final class BatchService
             $catalogue = $this->balanceService->catalogue();
             $batch->doses()->create([
                 'why' => $why,
-                'additions' => array_map(static fn(array $one): array => [...$one, 'name' => $catalogue->get($one['ingredient'])->name, 'like' => $catalogue->get($one['ingredient'])->kind()], $additions),
+                'additions' => array_map(
+                    static fn(array $one): array => [
+                        ...$one,
+                        'name' => $catalogue->get($one['ingredient'])->name,
+                        'like' => $catalogue->get($one['ingredient'])->kind(),
+                    ],
+                    $additions,
+                ),
             ]);
             $batch->load('doses');
         });
@@ -218,7 +266,11 @@ final class BatchService
         foreach ($sums as $key => $grams) {
             $ingredient = $this->ingredient((string) $key, $batch);
             if ($ingredient !== null) {
-                $lines[] = str_replace(' whole', '', $ingredient->measure($grams, $spoons)) . ' ' . mb_strtolower($ingredient->name);
+                $lines[] = str_replace(
+                    ' whole',
+                    '',
+                    $ingredient->measure($grams, $spoons),
+                ) . ' ' . mb_strtolower($ingredient->name);
             }
         }
 
@@ -235,9 +287,15 @@ final class BatchService
             $factor = $this->ofTheSauce($batch);
             $balance = $this->balance($batch);
             // a dose after the yield was measured makes more of it
-            $yield = $edit->yield === null || !$balance->isFinished ? $edit->yield : MeasuredYield::written($balance->mixture->grams() / $factor);
+            $yield = $edit->yield === null || !$balance->isFinished
+                ? $edit->yield
+                : MeasuredYield::written($balance->mixture->grams() / $factor);
 
-            return $this->sauceService->edit($sauce->id, $sauce->revision, $edit->withLines([...$edit->lines, ...$this->dosesAsLines($batch)], $yield));
+            return $this->sauceService->edit(
+                $sauce->id,
+                $sauce->revision,
+                $edit->withLines([...$edit->lines, ...$this->dosesAsLines($batch)], $yield),
+            );
         });
     }
 
@@ -247,7 +305,9 @@ final class BatchService
         $formula = $this->balanceService->formula(SauceEdit::asKept($batch));
         $grams = FinishedBatch::of($formula)->mixture->grams();
 
-        return $batch->wish === null || $grams <= 0.0 ? self::factor($batch, $formula) : $this->formulaGrams($batch) / $grams;
+        return $batch->wish === null || $grams <= 0.0
+            ? self::factor($batch, $formula)
+            : $this->formulaGrams($batch) / $grams;
     }
 
     private static function factor(Batch $batch, Formula $formula): float
@@ -266,7 +326,10 @@ final class BatchService
             $key = $catalogue->has($one['ingredient']) ? $one['ingredient'] : $one['like'];
             if ($catalogue->has($key)) {
                 $ingredient = $catalogue->get($key);
-                $lines[] = ResolvedLine::ofGrams($ingredient, Amount::within($one['grams'], $ingredient->texture->deviation()));
+                $lines[] = ResolvedLine::ofGrams(
+                    $ingredient,
+                    Amount::within($one['grams'], $ingredient->texture->deviation()),
+                );
             }
         }
 

@@ -12,13 +12,21 @@ final class JarRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['ml' => ['required', 'numeric', 'between:1,100000'], 'count' => ['required', 'integer', 'between:1,500'], 'went_to' => ['sometimes', 'nullable', 'string', 'max:200']];
+        return [
+            'ml' => ['required', 'numeric', 'between:1,100000'],
+            'count' => ['required', 'integer', 'between:1,500'],
+            'went_to' => ['sometimes', 'nullable', 'string', 'max:200'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['ml' => 'A jar holds 1 ml or more, up to 100 litres.', 'count' => 'Say how many jars, up to 500.', 'went_to' => 'Where they went is longer than 200 letters.'];
+        return [
+            'ml' => 'A jar holds 1 ml or more, up to 100 litres.',
+            'count' => 'Say how many jars, up to 500.',
+            'went_to' => 'Where they went is longer than 200 letters.',
+        ];
     }
 
     public function millilitres(): float

@@ -14,13 +14,23 @@ final class SplitRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['uses' => ['required', 'array', 'list', 'min:1'], 'uses.*' => ['string', Rule::in(BatchSplit::uses())], 'kilograms' => ['sometimes', 'nullable', 'numeric', 'between:0,1000'], 'people' => ['sometimes', 'nullable', 'numeric', 'between:0,10000']];
+        return [
+            'uses' => ['required', 'array', 'list', 'min:1'],
+            'uses.*' => ['string', Rule::in(BatchSplit::uses())],
+            'kilograms' => ['sometimes', 'nullable', 'numeric', 'between:0,1000'],
+            'people' => ['sometimes', 'nullable', 'numeric', 'between:0,10000'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['uses' => 'Choose one use at least.', 'uses.*' => 'A sauce is used as ' . implode(', ', BatchSplit::uses()) . '.', 'kilograms' => 'The food is a weight in kilograms, up to 1000.', 'people' => 'The people are a number, up to 10,000.'];
+        return [
+            'uses' => 'Choose one use at least.',
+            'uses.*' => 'A sauce is used as ' . implode(', ', BatchSplit::uses()) . '.',
+            'kilograms' => 'The food is a weight in kilograms, up to 1000.',
+            'people' => 'The people are a number, up to 10,000.',
+        ];
     }
 
     /** @return list<string> */

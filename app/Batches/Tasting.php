@@ -27,11 +27,29 @@ final class Tasting extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['sauce_id', 'batch_id', 'style', 'tasted_at', 'temperature', 'food', 'words', 'said', 'scores', 'steps', 'balance'];
+    protected $fillable = [
+        'sauce_id',
+        'batch_id',
+        'style',
+        'tasted_at',
+        'temperature',
+        'food',
+        'words',
+        'said',
+        'scores',
+        'steps',
+        'balance',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['tasted_at' => 'immutable_datetime', 'said' => 'array', 'scores' => 'array', 'steps' => 'array', 'balance' => 'array'];
+        return [
+            'tasted_at' => 'immutable_datetime',
+            'said' => 'array',
+            'scores' => 'array',
+            'steps' => 'array',
+            'balance' => 'array',
+        ];
     }
 }

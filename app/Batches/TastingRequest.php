@@ -79,8 +79,17 @@ final class TastingRequest extends FormRequest
     {
         $additions = [];
         foreach ($this->array('additions') as $one) {
-            if (is_array($one) && is_string($one['ingredient'] ?? null) && is_numeric($one['grams'] ?? null) && is_string($one['measure'] ?? null)) {
-                $additions[] = ['ingredient' => $one['ingredient'], 'grams' => (float) $one['grams'], 'measure' => $one['measure']];
+            if (
+                is_array($one)
+                && is_string($one['ingredient'] ?? null)
+                && is_numeric($one['grams'] ?? null)
+                && is_string($one['measure'] ?? null)
+            ) {
+                $additions[] = [
+                    'ingredient' => $one['ingredient'],
+                    'grams' => (float) $one['grams'],
+                    'measure' => $one['measure'],
+                ];
             }
         }
 
@@ -98,7 +107,14 @@ final class TastingRequest extends FormRequest
             }
         }
 
-        return ['said' => $this->says(), 'scores' => $scores, 'temperature' => $text('temperature'), 'food' => $text('food'), 'words' => $text('words'), 'good' => $this->boolean('good')];
+        return [
+            'said' => $this->says(),
+            'scores' => $scores,
+            'temperature' => $text('temperature'),
+            'food' => $text('food'),
+            'words' => $text('words'),
+            'good' => $this->boolean('good'),
+        ];
     }
 
     public function capacity(): ?float

@@ -54,17 +54,41 @@ final class Answers
     private static function balance(Call $call): Answer
     {
         [$recipe, $style, $balance, $stages] = self::weigh($call);
-        $report = BalanceReport::of($balance, $recipe->title, $style, $call->measures(), stages: $stages, notes: self::notesOnRecipe($recipe, $call, $balance->isFinished));
+        $report = BalanceReport::of(
+            $balance,
+            $recipe->title,
+            $style,
+            $call->measures(),
+            stages: $stages,
+            notes: self::notesOnRecipe($recipe, $call, $balance->isFinished),
+        );
 
-        return new Answer($report, Printout::balance($balance, $recipe->title, $style) . Printout::notes($report->notes));
+        return new Answer(
+            $report,
+            Printout::balance($balance, $recipe->title, $style) . Printout::notes($report->notes),
+        );
     }
 
     private static function advise(Call $call): Answer
     {
         [$recipe, $style, $balance] = self::weigh($call);
         $catalogue = Catalogue::shipped();
-        $advice = CorrectionSetup::for($balance, $style, $call->complaint(), $call->with($catalogue), $call->most(), self::capacity($call), $catalogue, $call->measures());
-        $report = AdviceReport::of($advice, $balance, $call->measures(), [...self::notesOnRecipe($recipe, $call, $balance->isFinished), ...$balance->notes, ...$advice->notes]);
+        $advice = CorrectionSetup::for(
+            $balance,
+            $style,
+            $call->complaint(),
+            $call->with($catalogue),
+            $call->most(),
+            self::capacity($call),
+            $catalogue,
+            $call->measures(),
+        );
+        $report = AdviceReport::of(
+            $advice,
+            $balance,
+            $call->measures(),
+            [...self::notesOnRecipe($recipe, $call, $balance->isFinished), ...$balance->notes, ...$advice->notes],
+        );
 
         return new Answer($report, Printout::advice($advice, $balance) . Printout::notes($report->notes));
     }
@@ -77,20 +101,39 @@ final class Answers
         try {
             $search = new SwapSearch($formula, $call->line(), $call->reason(), $catalogue, $call->measures());
             $named = $call->substitute($catalogue);
-            $swaps = $named === null ? $search->substitutes() : [$search->with($catalogue->get($named)) ?? throw SwapFault::noAmountOf($catalogue->get($named)->name, $call->line() + 1)];
+            $swaps = $named === null
+                ? $search->substitutes()
+                : [
+                    $search->with($catalogue->get($named)) ?? throw SwapFault::noAmountOf(
+                        $catalogue->get($named)->name,
+                        $call->line() + 1,
+                    ),
+                ];
         } catch (SwapFault $fault) {
             throw WrongCall::badValue('--line', (string) ($call->line() + 1), rtrim($fault->getMessage(), '.'));
         }
 
-        return new Answer(SwapsReport::of($formula, $call->line(), $swaps, $style?->target, $call->measures()), Printout::swaps($formula->lines[$call->line()]->text, $swaps));
+        return new Answer(
+            SwapsReport::of($formula, $call->line(), $swaps, $style?->target, $call->measures()),
+            Printout::swaps($formula->lines[$call->line()]->text, $swaps),
+        );
     }
 
     private static function scale(Call $call): Answer
     {
         [$recipe, $style, $balance] = self::weigh($call);
         $wanted = $call->wanted($balance->formula, Catalogue::shipped());
-        $scale = Scale::of($balance->formula, $wanted, new ScaleSetting($call->measures(), $style?->target, $recipe->pan, implode(' ', $recipe->method)));
-        $report = ScaleReport::of($scale, $style?->target, $call->measures(), [...$recipe->notes, ...self::notesOnStyle($recipe, $call)]);
+        $scale = Scale::of(
+            $balance->formula,
+            $wanted,
+            new ScaleSetting($call->measures(), $style?->target, $recipe->pan, implode(' ', $recipe->method)),
+        );
+        $report = ScaleReport::of(
+            $scale,
+            $style?->target,
+            $call->measures(),
+            [...$recipe->notes, ...self::notesOnStyle($recipe, $call)],
+        );
 
         return new Answer($report, Printout::scale($scale) . Printout::notes($report->notes));
     }
@@ -107,9 +150,17 @@ final class Answers
     {
         $catalogue = Catalogue::shipped();
         $search = $call->search();
-        $found = $search === null ? $catalogue->all() : array_map(static fn($match): Ingredient => $catalogue->get($match->key), $catalogue->names()->find($search, self::MOST_FOUND));
+        $found = $search === null
+            ? $catalogue->all()
+            : array_map(
+                static fn($match): Ingredient => $catalogue->get($match->key),
+                $catalogue->names()->find($search, self::MOST_FOUND),
+            );
 
-        return new Answer(['ingredients' => array_map(IngredientReport::of(...), $found)], Printout::ingredients($found));
+        return new Answer(
+            ['ingredients' => array_map(IngredientReport::of(...), $found)],
+            Printout::ingredients($found),
+        );
     }
 
     private static function styles(): Answer
@@ -123,7 +174,10 @@ final class Answers
     {
         $ph = $call->measured('--ph', 1.0, 11.0);
 
-        return MethodReader::treatment($recipe->method, new Treatment(false, $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0)));
+        return MethodReader::treatment(
+            $recipe->method,
+            new Treatment(false, $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0)),
+        );
     }
 
     /** @return array{Recipe, StyleFamily|null, Balance, list<CookedStage>} */
@@ -131,11 +185,22 @@ final class Answers
     {
         $recipe = RecipeReader::read($call->contents());
         $formula = Formula::fromTexts($recipe->texts(), Catalogue::shipped(), $call->measures(), $recipe->yield);
-        $cook = StagedCook::of($formula, $recipe->pan === null ? null : Pan::parse($recipe->pan), $recipe->method, null, $recipe->stages());
+        $cook = StagedCook::of(
+            $formula,
+            $recipe->pan === null ? null : Pan::parse($recipe->pan),
+            $recipe->method,
+            null,
+            $recipe->stages(),
+        );
         $key = $call->style() ?? $recipe->style;
         $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;
 
-        return [$call->command === 'scale' ? $recipe : $recipe->withNotes($cook->notes), $style, Balance::of($cook->formula, self::treatment($recipe, $call)), $cook->stages];
+        return [
+            $call->command === 'scale' ? $recipe : $recipe->withNotes($cook->notes),
+            $style,
+            Balance::of($cook->formula, self::treatment($recipe, $call)),
+            $cook->stages,
+        ];
     }
 
     /** @return list<string> */
@@ -153,7 +218,9 @@ final class Answers
     private static function notesOnStyle(Recipe $recipe, Call $call): array
     {
         return $call->style() === null && $recipe->style !== null && !StyleBook::has($recipe->style)
-            ? ["There is no style \"{$recipe->style}\", so nothing is compared with one; ./vinculum styles lists those there are."]
+            ? [
+                "There is no style \"{$recipe->style}\", so nothing is compared with one; ./vinculum styles lists those there are.",
+            ]
             : [];
     }
 
@@ -164,6 +231,10 @@ final class Answers
             return null;
         }
 
-        return MeasuredYield::parse($text, $call->measures())?->millilitres->value ?? throw WrongCall::badValue('--capacity', $text, 'name a volume such as "2 l"');
+        return MeasuredYield::parse($text, $call->measures())?->millilitres->value ?? throw WrongCall::badValue(
+            '--capacity',
+            $text,
+            'name a volume such as "2 l"',
+        );
     }
 }

@@ -23,16 +23,56 @@ final readonly class Call
     /** Options by command, each with whether it takes a value. */
     private const OPTIONS = [
         'balance' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false],
-        'advise' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--with' => true, '--most' => true, '--complaint' => true, '--capacity' => true],
-        'swap' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--line' => true, '--for' => true, '--without' => true],
-        'scale' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--to' => true, '--factor' => true, '--have' => true, '--serves' => true, '--portion' => true],
-        'keep' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false, '--ph' => true, '--water-activity' => true],
+        'advise' => [
+            '--json' => false,
+            '--style' => true,
+            '--measures' => true,
+            '--stdin' => false,
+            '--with' => true,
+            '--most' => true,
+            '--complaint' => true,
+            '--capacity' => true,
+        ],
+        'swap' => [
+            '--json' => false,
+            '--style' => true,
+            '--measures' => true,
+            '--stdin' => false,
+            '--line' => true,
+            '--for' => true,
+            '--without' => true,
+        ],
+        'scale' => [
+            '--json' => false,
+            '--style' => true,
+            '--measures' => true,
+            '--stdin' => false,
+            '--to' => true,
+            '--factor' => true,
+            '--have' => true,
+            '--serves' => true,
+            '--portion' => true,
+        ],
+        'keep' => [
+            '--json' => false,
+            '--style' => true,
+            '--measures' => true,
+            '--stdin' => false,
+            '--ph' => true,
+            '--water-activity' => true,
+        ],
         'ingredients' => ['--json' => false, '--search' => true],
         'styles' => ['--json' => false],
     ];
 
     /** @param array<string, string> $values of the options that take one */
-    private function __construct(public string $command, public bool $isJson, private bool $isStdin, private ?string $file, private array $values) {}
+    private function __construct(
+        public string $command,
+        public bool $isJson,
+        private bool $isStdin,
+        private ?string $file,
+        private array $values,
+    ) {}
 
     /**
      * @param list<string> $arguments
@@ -81,7 +121,11 @@ final readonly class Call
     {
         $value = $this->values['--measures'] ?? Measures::Us->value;
 
-        return Measures::tryFrom($value) ?? throw WrongCall::badValue('--measures', $value, 'use us, metric, imperial, au or jp');
+        return Measures::tryFrom($value) ?? throw WrongCall::badValue(
+            '--measures',
+            $value,
+            'use us, metric, imperial, au or jp',
+        );
     }
 
     /** @throws WrongCall */
@@ -105,9 +149,16 @@ final readonly class Call
         if (!isset($this->values['--with'])) {
             return null;
         }
-        $names = array_filter(array_map(trim(...), explode(',', $this->values['--with'])), static fn(string $name): bool => $name !== '');
+        $names = array_filter(
+            array_map(trim(...), explode(',', $this->values['--with'])),
+            static fn(string $name): bool => $name !== '',
+        );
 
-        return array_values(array_unique(array_map(static fn(string $name): string => self::ingredient($catalogue, '--with', $name), $names)));
+        return array_values(
+            array_unique(
+                array_map(static fn(string $name): string => self::ingredient($catalogue, '--with', $name), $names),
+            ),
+        );
     }
 
     /**
@@ -123,7 +174,9 @@ final readonly class Call
         }
         $number = str_replace(',', '.', $value);
 
-        return is_numeric($number) && (float) $number >= $least && (float) $number <= $most ? (float) $number : throw WrongCall::badValue($option, $value, "a measured figure lies between {$least} and {$most}");
+        return is_numeric($number) && (float) $number >= $least && (float) $number <= $most
+            ? (float) $number
+            : throw WrongCall::badValue($option, $value, "a measured figure lies between {$least} and {$most}");
     }
 
     /**
@@ -133,9 +186,19 @@ final readonly class Call
      */
     public function line(): int
     {
-        $value = $this->values['--line'] ?? throw WrongCall::badValue('--line', '', 'name the ingredient line to replace, counted from 1');
+        $value = $this->values['--line'] ?? throw WrongCall::badValue(
+            '--line',
+            '',
+            'name the ingredient line to replace, counted from 1',
+        );
 
-        return preg_match('/^[1-9]\d{0,5}$/', $value) === 1 ? (int) $value - 1 : throw WrongCall::badValue('--line', $value, 'use a whole number, counted from 1 over the ingredient lines');
+        return preg_match('/^[1-9]\d{0,5}$/', $value) === 1
+            ? (int) $value - 1
+            : throw WrongCall::badValue(
+                '--line',
+                $value,
+                'use a whole number, counted from 1 over the ingredient lines',
+            );
     }
 
     /**
@@ -145,7 +208,9 @@ final readonly class Call
      */
     public function substitute(Catalogue $catalogue): ?string
     {
-        return isset($this->values['--for']) ? self::ingredient($catalogue, '--for', trim($this->values['--for'])) : null;
+        return isset($this->values['--for'])
+            ? self::ingredient($catalogue, '--for', trim($this->values['--for']))
+            : null;
     }
 
     /**
@@ -155,10 +220,17 @@ final readonly class Call
      */
     public function reason(): SwapReason
     {
-        $names = array_values(array_filter(array_map(trim(...), explode(',', mb_strtolower($this->values['--without'] ?? ''))), static fn(string $name): bool => $name !== ''));
+        $names = array_values(
+            array_filter(
+                array_map(trim(...), explode(',', mb_strtolower($this->values['--without'] ?? ''))),
+                static fn(string $name): bool => $name !== '',
+            ),
+        );
         $diets = array_values(array_intersect($names, Ingredient::allDiets()));
         try {
-            return $names === [] ? SwapReason::missing() : SwapReason::cannotEat(array_values(array_diff($names, $diets)), $diets);
+            return $names === []
+                ? SwapReason::missing()
+                : SwapReason::cannotEat(array_values(array_diff($names, $diets)), $diets);
         } catch (\InvalidArgumentException $fault) {
             throw WrongCall::badValue('--without', implode(', ', $names), $fault->getMessage());
         }
@@ -173,14 +245,23 @@ final readonly class Call
     {
         $given = array_values(array_intersect(['--to', '--factor', '--have', '--serves'], array_keys($this->values)));
         if (count($given) !== 1) {
-            throw WrongCall::badValue('--to', $this->values['--to'] ?? '', 'say how much with exactly one of --to "6 x 250 ml", --factor 2.5, --have "gooseberries 340 g", or --serves 12 --portion "30 ml"');
+            throw WrongCall::badValue(
+                '--to',
+                $this->values['--to'] ?? '',
+                'say how much with exactly one of --to "6 x 250 ml", --factor 2.5, --have "gooseberries 340 g", or --serves 12 --portion "30 ml"',
+            );
         }
         $value = $this->values[$given[0]];
         try {
             return match ($given[0]) {
                 '--factor' => TargetSize::factor($value),
                 '--have' => TargetSize::have($value, $formula, $catalogue, $this->measures()),
-                '--serves' => TargetSize::portions($value, $this->values['--portion'] ?? throw WrongCall::missingValue('--portion'), $formula, $this->measures()),
+                '--serves' => TargetSize::portions(
+                    $value,
+                    $this->values['--portion'] ?? throw WrongCall::missingValue('--portion'),
+                    $formula,
+                    $this->measures(),
+                ),
                 default => TargetSize::amount($value, $formula, $this->measures()),
             };
         } catch (ScaleFault $fault) {
@@ -196,7 +277,11 @@ final readonly class Call
         return match (true) {
             $catalogue->has($name) => $name,
             $match !== null && $match->score >= NameSearch::ACCEPTED => $match->key,
-            default => throw WrongCall::badValue($option, $name, 'no such ingredient; ./vinculum ingredients --search finds it'),
+            default => throw WrongCall::badValue(
+                $option,
+                $name,
+                'no such ingredient; ./vinculum ingredients --search finds it',
+            ),
         };
     }
 
@@ -205,7 +290,9 @@ final readonly class Call
     {
         $value = $this->values['--most'] ?? '3';
 
-        return in_array($value, ['1', '2', '3'], true) ? (int) $value : throw WrongCall::badValue('--most', $value, 'use 1, 2 or 3');
+        return in_array($value, ['1', '2', '3'], true)
+            ? (int) $value
+            : throw WrongCall::badValue('--most', $value, 'use 1, 2 or 3');
     }
 
     /** @throws WrongCall */
@@ -217,7 +304,9 @@ final readonly class Call
         }
         $keys = Complaint::keys();
 
-        return in_array($value, $keys, true) ? Complaint::named($value) : throw WrongCall::badValue('--complaint', $value, 'use one of ' . implode(', ', $keys));
+        return in_array($value, $keys, true)
+            ? Complaint::named($value)
+            : throw WrongCall::badValue('--complaint', $value, 'use one of ' . implode(', ', $keys));
     }
 
     public function capacity(): ?string

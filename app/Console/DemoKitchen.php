@@ -31,7 +31,12 @@ final readonly class DemoKitchen
 {
     private const OLDEST_DAYS = 30;
 
-    public function __construct(private SauceService $sauceService, private BatchService $batchService, private CookSessionService $cookSessions, private BatchLog $batchLog) {}
+    public function __construct(
+        private SauceService $sauceService,
+        private BatchService $batchService,
+        private CookSessionService $cookSessions,
+        private BatchLog $batchLog,
+    ) {}
 
     /** @return int how many sauces were put on the shelf; none when it already held some */
     public function load(): int
@@ -42,10 +47,30 @@ final readonly class DemoKitchen
         $files = glob(database_path('demo/*.txt')) ?: [];
         foreach (array_reverse($files) as $file) {
             $recipe = RecipeReader::read((string) file_get_contents($file));
-            self::daysAgo(self::OLDEST_DAYS, fn(): Sauce => $this->sauceService->add(new SauceEdit($recipe->title ?? '', $recipe->style, Measures::Metric, $recipe->yield, $recipe->textsWithHeadings(), null, null, $recipe->method, $recipe->pan)));
+            self::daysAgo(
+                self::OLDEST_DAYS,
+                fn(): Sauce => $this->sauceService->add(
+                    new SauceEdit(
+                        $recipe->title ?? '',
+                        $recipe->style,
+                        Measures::Metric,
+                        $recipe->yield,
+                        $recipe->textsWithHeadings(),
+                        null,
+                        null,
+                        $recipe->method,
+                        $recipe->pan,
+                    ),
+                ),
+            );
         }
         /** @var list<Event> $history */
-        $history = json_decode((string) file_get_contents(database_path('demo/history.json')), true, 16, JSON_THROW_ON_ERROR);
+        $history = json_decode(
+            (string) file_get_contents(database_path('demo/history.json')),
+            true,
+            16,
+            JSON_THROW_ON_ERROR,
+        );
         foreach ($history as $event) {
             self::daysAgo($event['days_ago'], fn() => $this->happen($event));
         }
@@ -62,11 +87,25 @@ final readonly class DemoKitchen
             Product::query()->create([...$event['product'], 'stands_in' => false, 'label' => []]);
         }
         if (isset($event['plan'])) {
-            $items = array_map(static fn(array $item): array => ['sauce' => self::sauce($item[0])->id, 'size' => $item[1]], $event['plan']['items']);
-            Plan::query()->create(['title' => $event['plan']['title'], 'ready' => Carbon::now()->addDays($event['plan']['days'])->format('Y-m-d') . " {$event['plan']['hour']}", 'zone' => 'UTC', 'rings' => $event['plan']['rings'], 'items' => $items]);
+            $items = array_map(
+                static fn(array $item): array => ['sauce' => self::sauce($item[0])->id, 'size' => $item[1]],
+                $event['plan']['items'],
+            );
+            Plan::query()->create([
+                'title' => $event['plan']['title'],
+                'ready' => Carbon::now()->addDays($event['plan']['days'])->format('Y-m-d')
+                    . " {$event['plan']['hour']}",
+                'zone' => 'UTC',
+                'rings' => $event['plan']['rings'],
+                'items' => $items,
+            ]);
         }
         foreach ($event['guesses']['answers'] ?? [] as [$level, $right]) {
-            Guess::query()->create(['axis' => $event['guesses']['axis'] ?? '', 'level' => $level, 'right' => $right === 1]);
+            Guess::query()->create([
+                'axis' => $event['guesses']['axis'] ?? '',
+                'level' => $level,
+                'right' => $right === 1,
+            ]);
         }
         if (!isset($event['sauce'])) {
             return;
@@ -82,7 +121,10 @@ final readonly class DemoKitchen
             $this->sauceService->keep($sauce->id);
         }
         if (isset($event['batch'])) {
-            $batch = $this->batchService->start($sauce->id, $event['batch']['grams'] === null ? null : (float) $event['batch']['grams']);
+            $batch = $this->batchService->start(
+                $sauce->id,
+                $event['batch']['grams'] === null ? null : (float) $event['batch']['grams'],
+            );
             foreach ($event['batch']['steps'] as $step) {
                 $this->taste($batch->load(['doses', 'tastings']), $step);
             }
@@ -122,13 +164,41 @@ final readonly class DemoKitchen
     /** @param Step $step */
     private function taste(Batch $batch, array $step): void
     {
-        $said = array_map(static fn(array $one): array => ['complaint' => $one[0], 'strength' => $one[1]], $step['says'] ?? []);
+        $said = array_map(
+            static fn(array $one): array => ['complaint' => $one[0], 'strength' => $one[1]],
+            $step['says'] ?? [],
+        );
         if (isset($step['dose'])) {
-            $this->batchService->dose($batch, array_map(static fn(array $one): array => ['ingredient' => $one[0], 'grams' => (float) $one[1], 'measure' => $one[2]], $step['dose']), $said, implode(', ', array_map(static fn(array $one): string => str_replace('-', ' ', $one['complaint']), $said)));
+            $this->batchService->dose(
+                $batch,
+                array_map(
+                    static fn(array $one): array => [
+                        'ingredient' => $one[0],
+                        'grams' => (float) $one[1],
+                        'measure' => $one[2],
+                    ],
+                    $step['dose'],
+                ),
+                $said,
+                implode(
+                    ', ',
+                    array_map(static fn(array $one): string => str_replace('-', ' ', $one['complaint']), $said),
+                ),
+            );
 
             return;
         }
-        $this->batchService->taste($batch, ['said' => $said, 'good' => $step['good'] ?? false, 'temperature' => $step['temperature'] ?? null, 'food' => $step['food'] ?? null, 'words' => $step['words'] ?? null, 'scores' => array_map(floatval(...), $step['scores'] ?? [])]);
+        $this->batchService->taste(
+            $batch,
+            [
+                'said' => $said,
+                'good' => $step['good'] ?? false,
+                'temperature' => $step['temperature'] ?? null,
+                'food' => $step['food'] ?? null,
+                'words' => $step['words'] ?? null,
+                'scores' => array_map(floatval(...), $step['scores'] ?? []),
+            ],
+        );
         $batch->update(['closed_at' => Carbon::now()]);
     }
 

@@ -32,7 +32,10 @@ final class Printout
         foreach ($balance->formula->lines as $line) {
             $grams = $line->grams === null ? '—' : KitchenNumber::grams($line->grams->value);
             $status = $line->status === LineStatus::Measured ? '' : "  [{$line->status->value}]";
-            $text .= self::right($grams, 9) . '  ' . self::left($line->ingredient->name ?? '?', 22) . " {$line->text}{$status}\n";
+            $text .= self::right($grams, 9) . '  ' . self::left(
+                $line->ingredient->name ?? '?',
+                22,
+            ) . " {$line->text}{$status}\n";
         }
         $mixture = $balance->mixture;
         $text .= sprintf(
@@ -45,8 +48,12 @@ final class Printout
             $balance->body->class,
             self::axes($balance->axes, $style?->target),
         );
-        $text .= $balance->ph === null ? '' : sprintf("\npH about %.1f (%.1f to %.1f)", $balance->ph->value, $balance->ph->low, $balance->ph->high);
-        $text .= $style === null ? '' : sprintf("\n%.1f steps from the style", $style->target->distance($balance->taste));
+        $text .= $balance->ph === null
+            ? ''
+            : sprintf("\npH about %.1f (%.1f to %.1f)", $balance->ph->value, $balance->ph->low, $balance->ph->high);
+        $text .= $style === null
+            ? ''
+            : sprintf("\n%.1f steps from the style", $style->target->distance($balance->taste));
         $text .= "\n" . self::paragraph('Holds ', $balance->allergens()) . self::paragraph('Fits ', $balance->diets());
         foreach (Cautions::for($balance) as $caution) {
             $text .= strtoupper($caution->severity) . ": {$caution->text} ({$caution->source})\n";
@@ -59,9 +66,20 @@ final class Printout
     {
         $text = match (true) {
             $keep->storage === 'serve-at-once' => "Serve at once: it does not keep.\n",
-            default => sprintf("In the fridge %.0f to %.0f days%s. Never at room temperature.\n", $keep->days['low'], $keep->days['high'], $keep->freezerMonths === null ? ', not in the freezer' : sprintf(', in the freezer %.0f months', $keep->freezerMonths)),
+            default => sprintf(
+                "In the fridge %.0f to %.0f days%s. Never at room temperature.\n",
+                $keep->days['low'],
+                $keep->days['high'],
+                $keep->freezerMonths === null
+                    ? ', not in the freezer'
+                    : sprintf(', in the freezer %.0f months', $keep->freezerMonths),
+            ),
         };
-        foreach ([['', $keep->reasons], ['Cooks say: ', $keep->traditions], ['To do: ', $keep->asks]] as [$before, $sentences]) {
+        foreach ([
+            ['', $keep->reasons],
+            ['Cooks say: ', $keep->traditions],
+            ['To do: ', $keep->asks],
+        ] as [$before, $sentences]) {
             foreach ($sentences as $sentence) {
                 $text .= "- {$before}{$sentence}\n";
             }
@@ -77,8 +95,18 @@ final class Printout
     {
         $text = self::axes($balance->axes, $advice->target) . sprintf("\n%.1f steps off.\n\n", $advice->distanceBefore);
         foreach ($advice->corrections as $index => $correction) {
-            $additions = array_map(static fn(Addition $one): string => "{$one->measure} {$one->ingredient->name} (" . KitchenNumber::grams($one->grams) . ')', $correction->additions);
-            $text .= sprintf('%d. %s: %.1f steps off afterwards', $index + 1, implode(' + ', $additions), $correction->distanceAfter);
+            $additions = array_map(
+                static fn(Addition $one): string => "{$one->measure} {$one->ingredient->name} ("
+                    . KitchenNumber::grams($one->grams)
+                    . ')',
+                $correction->additions,
+            );
+            $text .= sprintf(
+                '%d. %s: %.1f steps off afterwards',
+                $index + 1,
+                implode(' + ', $additions),
+                $correction->distanceAfter,
+            );
             $text .= ($correction->sideEffects === [] ? '' : '; ' . implode(', ', $correction->sideEffects)) . "\n";
         }
 
@@ -90,10 +118,30 @@ final class Printout
     {
         $text = $swaps === [] ? "Nothing that is known does the work of \"{$line}\".\n" : "Instead of {$line}:\n\n";
         foreach ($swaps as $index => $swap) {
-            $also = array_map(static fn(SwapAddition $one): string => ($one->grams < 0.0 ? 'less ' : 'and ') . "{$one->measure} {$one->ingredient->name}", $swap->compensations);
-            $text .= sprintf('%d. %s', $index + 1, implode(', ', ["{$swap->measure} {$swap->ingredient->name} (" . KitchenNumber::grams($swap->grams) . ')', ...$also]));
-            $text .= sprintf(": %.1f steps different\n", $swap->residual) . ($swap->notes === [] ? '' : '   ' . implode('; ', $swap->notes) . "\n");
-            $text .= self::paragraph('   adds ', $swap->allergensAdded) . self::paragraph('   no longer holds ', $swap->allergensRemoved) . self::paragraph('   now fits ', $swap->dietsGained);
+            $also = array_map(
+                static fn(SwapAddition $one): string => ($one->grams < 0.0 ? 'less ' : 'and ')
+                    . "{$one->measure} {$one->ingredient->name}",
+                $swap->compensations,
+            );
+            $text .= sprintf(
+                '%d. %s',
+                $index + 1,
+                implode(
+                    ', ',
+                    [
+                        "{$swap->measure} {$swap->ingredient->name} (" . KitchenNumber::grams($swap->grams) . ')',
+                        ...$also,
+                    ],
+                ),
+            );
+            $text .= sprintf(
+                ": %.1f steps different\n",
+                $swap->residual,
+            ) . ($swap->notes === [] ? '' : '   ' . implode('; ', $swap->notes) . "\n");
+            $text .= self::paragraph('   adds ', $swap->allergensAdded) . self::paragraph(
+                '   no longer holds ',
+                $swap->allergensRemoved,
+            ) . self::paragraph('   now fits ', $swap->dietsGained);
         }
 
         return $text;
@@ -103,14 +151,38 @@ final class Printout
     {
         $text = sprintf("%s times the recipe\n\n", KitchenNumber::plain($scale->factor, 3));
         foreach ($scale->lines as $line) {
-            $text .= self::right($line->measure ?? ($line->grams === null ? '—' : KitchenNumber::grams($line->grams)), 24) . '  ' . ($line->line->ingredient->name ?? $line->line->text) . ($line->note === null ? '' : "\n" . str_repeat(' ', 26) . $line->note) . "\n";
+            $text .= self::right(
+                $line->measure ?? ($line->grams === null ? '—' : KitchenNumber::grams($line->grams)),
+                24,
+            )
+                . '  '
+                . ($line->line->ingredient->name ?? $line->line->text)
+                . ($line->note === null ? '' : "\n" . str_repeat(' ', 26) . $line->note)
+                . "\n";
         }
-        $text .= sprintf("\n%s, %s before cooking\n", KitchenNumber::grams($scale->mixed->grams()), KitchenNumber::millilitres(Volume::millilitres($scale->mixed)));
+        $text .= sprintf(
+            "\n%s, %s before cooking\n",
+            KitchenNumber::grams($scale->mixed->grams()),
+            KitchenNumber::millilitres(Volume::millilitres($scale->mixed)),
+        );
         foreach ($scale->fill as $one) {
-            $text .= sprintf("%d × %s: %s in each, %s left over\n", $one['count'], KitchenNumber::millilitres($one['container_ml']), KitchenNumber::millilitres($one['filled_ml']), KitchenNumber::millilitres($one['left_over_ml']));
+            $text .= sprintf(
+                "%d × %s: %s in each, %s left over\n",
+                $one['count'],
+                KitchenNumber::millilitres($one['container_ml']),
+                KitchenNumber::millilitres($one['filled_ml']),
+                KitchenNumber::millilitres($one['left_over_ml']),
+            );
         }
         if ($scale->cook !== null) {
-            $text .= sprintf("Boil off %s, about %.0f minutes (%.0f to %.0f); the sauce then weighs %s\n", KitchenNumber::grams($scale->cook['evaporate_grams']), $scale->cook['minutes']['value'], $scale->cook['minutes']['low'], $scale->cook['minutes']['high'], KitchenNumber::grams($scale->cook['pan_reads_grams']));
+            $text .= sprintf(
+                "Boil off %s, about %.0f minutes (%.0f to %.0f); the sauce then weighs %s\n",
+                KitchenNumber::grams($scale->cook['evaporate_grams']),
+                $scale->cook['minutes']['value'],
+                $scale->cook['minutes']['low'],
+                $scale->cook['minutes']['high'],
+                KitchenNumber::grams($scale->cook['pan_reads_grams']),
+            );
         }
 
         return $text;
@@ -135,7 +207,9 @@ final class Printout
             $windows = [];
             foreach (Axis::cases() as $axis) {
                 $window = $style->target->window($axis);
-                $windows[] = $window === null ? '' : "{$axis->value} " . self::figure($window->low) . '–' . self::figure($window->high);
+                $windows[] = $window === null
+                    ? ''
+                    : "{$axis->value} " . self::figure($window->low) . '–' . self::figure($window->high);
             }
             $text .= self::left($style->key, 20) . self::left($style->name, 28) . implode('  ', $windows) . "\n";
         }
@@ -146,7 +220,9 @@ final class Printout
     /** @param list<string> $notes */
     public static function notes(array $notes): string
     {
-        return $notes === [] ? '' : "\n" . implode("\n", array_map(static fn(string $note): string => "- {$note}", $notes)) . "\n";
+        return $notes === []
+            ? ''
+            : "\n" . implode("\n", array_map(static fn(string $note): string => "- {$note}", $notes)) . "\n";
     }
 
     /** @param array<string, Estimate> $readings by axis */
@@ -156,10 +232,16 @@ final class Printout
         foreach (Axis::cases() as $axis) {
             $reading = $readings[$axis->value];
             $window = $target?->window($axis);
-            $text .= self::left($axis->value, 8) . self::right(self::figure($reading->value), 8) . sprintf('  (%s–%s)', self::figure($reading->low), self::figure($reading->high));
+            $text .= self::left($axis->value, 8) . self::right(self::figure($reading->value), 8) . sprintf(
+                '  (%s–%s)',
+                self::figure($reading->low),
+                self::figure($reading->high),
+            );
             if ($window !== null) {
                 $off = $window->off($axis, $reading->value);
-                $word = $off === 0.0 ? 'inside' : sprintf('%.1f steps too %s', abs($off), $off > 0.0 ? 'much' : 'little');
+                $word = $off === 0.0
+                    ? 'inside'
+                    : sprintf('%.1f steps too %s', abs($off), $off > 0.0 ? 'much' : 'little');
                 $text .= sprintf('  window %s–%s  %s', self::figure($window->low), self::figure($window->high), $word);
             }
             $text .= "\n";

@@ -19,7 +19,15 @@ final class Terminal
         try {
             $call = Call::parse($arguments);
             $answer = Answers::to($call);
-            fwrite(STDOUT, $call->isJson ? json_encode($answer->json, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT) . "\n" : $answer->text);
+            fwrite(
+                STDOUT,
+                $call->isJson
+                    ? json_encode(
+                        $answer->json,
+                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+                    ) . "\n"
+                    : $answer->text,
+            );
 
             return self::DONE;
         } catch (WrongCall|RecipeFault $wrong) {

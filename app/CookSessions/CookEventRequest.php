@@ -16,7 +16,11 @@ final class CookEventRequest extends FormRequest
     private const FIGURES = [
         'line' => [1, 20_000, 'Say which line it is, by its number.'],
         'step' => [0, 20_000, 'Say which step it is, by its number.'],
-        'grams' => [0, 1_000_000, 'A weight is a number of grams, nothing or more. Where the scale reads below zero, set it to nothing first.'],
+        'grams' => [
+            0,
+            1_000_000,
+            'A weight is a number of grams, nothing or more. Where the scale reads below zero, set it to nothing first.',
+        ],
         'minutes' => [0.05, 30 * 1440, 'A timer runs for some minutes, up to 30 days.'],
         'timer' => [1, PHP_INT_MAX, 'Say which timer it is.'],
         'celsius' => [-30, 200, 'A sauce is between -30 and 200 °C: look at the probe, or type what you read.'],
@@ -29,7 +33,10 @@ final class CookEventRequest extends FormRequest
     protected function prepareForValidation(): void
     {
         if ($this->input('kind') === 'timer-stopped' && is_string($this->input('timer_key'))) {
-            $timer = StoredCookEvent::query()->where('batch_id', $this->route('batch'))->where('key', $this->input('timer_key'))->value('id');
+            $timer = StoredCookEvent::query()->where(
+                'batch_id',
+                $this->route('batch'),
+            )->where('key', $this->input('timer_key'))->value('id');
             $this->merge(['figures' => ['timer' => $timer ?? 0]]);
         }
     }
@@ -74,7 +81,14 @@ final class CookEventRequest extends FormRequest
             foreach (self::needs($kind) as $name) {
                 [$least, $most, $says] = self::FIGURES[$name];
                 $value = $this->input("figures.{$name}");
-                if (!is_int($value) && !is_float($value) && !(is_string($value) && is_numeric($value)) || !is_finite((float) $value) || (float) $value < $least || (float) $value > $most) {
+                if (
+                    !is_int($value)
+                    && !is_float($value)
+                    && !(is_string($value) && is_numeric($value))
+                    || !is_finite((float) $value)
+                    || (float) $value < $least
+                    || (float) $value > $most
+                ) {
                     $checked->errors()->add($name, $says);
                 }
             }
@@ -96,7 +110,10 @@ final class CookEventRequest extends FormRequest
         foreach (self::needs($this->kind()) as $name) {
             $figures[$name] = $this->float("figures.{$name}") - ($name === 'line' ? 1.0 : 0.0);
         }
-        if ($this->kind() === 'measured' && (float) (is_numeric($this->input('figures.planned')) ? $this->input('figures.planned') : 0) > 0.0) {
+        if (
+            $this->kind() === 'measured'
+            && (float) (is_numeric($this->input('figures.planned')) ? $this->input('figures.planned') : 0) > 0.0
+        ) {
             $figures['planned'] = 1.0;
         }
         if ($this->kind() === 'ph' && is_numeric($this->input('figures.celsius'))) {
@@ -134,7 +151,9 @@ final class CookEventRequest extends FormRequest
         return $this->filled('key') ? (string) $this->string('key') : null;
     }
 
-    /** When it happened: what was kept back while the server was away is sent later, but nothing comes from the future. */
+    /**
+     * When it happened: what was kept back while the server was away is sent later, but nothing comes from the future.
+     */
     public function at(float $now): float
     {
         return $this->filled('at') ? min($now, max($now - 30.0 * 86_400.0, $this->float('at'))) : $now;

@@ -40,7 +40,15 @@ final readonly class CookSessionController
         $found = self::find($batch);
         $figures = $request->figures();
         self::check($this->cookSessions->plan($found), $found, $request->kind(), $figures, $request->grams());
-        $this->cookSessions->happen($found, $request->kind(), $figures, $request->grams(), $request->words(), $request->at(StoredCookEvent::now()), $request->key());
+        $this->cookSessions->happen(
+            $found,
+            $request->kind(),
+            $figures,
+            $request->grams(),
+            $request->words(),
+            $request->at(StoredCookEvent::now()),
+            $request->key(),
+        );
 
         return $this->answer($found, 201);
     }
@@ -53,14 +61,19 @@ final readonly class CookSessionController
     {
         foreach ([...array_keys($grams), ...(isset($figures['line']) ? [(int) $figures['line']] : [])] as $line) {
             if (!isset($plan->scale->lines[$line])) {
-                throw ValidationException::withMessages(['line' => sprintf('There is no line %d in this batch.', $line + 1)]);
+                throw ValidationException::withMessages([
+                    'line' => sprintf('There is no line %d in this batch.', $line + 1),
+                ]);
             }
         }
         if (isset($figures['step']) && !isset($plan->steps()[(int) $figures['step']])) {
             throw ValidationException::withMessages(['step' => 'There is no such step in this batch.']);
         }
         foreach (['timer', 'event'] as $named) {
-            if (isset($figures[$named]) && !StoredCookEvent::query()->where('batch_id', $batch->id)->whereKey((int) $figures[$named])->exists()) {
+            if (
+                isset($figures[$named])
+                && !StoredCookEvent::query()->where('batch_id', $batch->id)->whereKey((int) $figures[$named])->exists()
+            ) {
                 throw ValidationException::withMessages([$named => "There is no such {$named} in this batch."]);
             }
         }
@@ -86,7 +99,12 @@ final readonly class CookSessionController
             'measures' => $batch->measures->value,
             'pan_named' => $batch->pan,
             'started_at' => $batch->created_at?->toIso8601String(),
-            ...CookReport::of($this->cookSessions->plan($batch), $record, $batch->measures, StoredCookEvent::now())->toArray(),
+            ...CookReport::of(
+                $this->cookSessions->plan($batch),
+                $record,
+                $batch->measures,
+                StoredCookEvent::now(),
+            )->toArray(),
             'balance' => $this->batchService->report($batch),
             'measured' => $this->batchService->measured($batch),
         ], $status);

@@ -30,14 +30,24 @@ final class CookSessionService
     /** Asked once in a request. */
     private ?bool $isMeterStale = null;
 
-    public function __construct(private readonly ScaleService $scaleService, private readonly SauceService $sauceService, private readonly HomeHob $hob, private readonly Connection $database) {}
+    public function __construct(
+        private readonly ScaleService $scaleService,
+        private readonly SauceService $sauceService,
+        private readonly HomeHob $hob,
+        private readonly Connection $database,
+    ) {}
 
     /** @throws ScaleFault when it cannot be made in that size */
     public function light(int $sauce, RequestedSize $wish): Batch
     {
         return $this->database->transaction(function () use ($sauce, $wish): Batch {
             $version = $this->sauceService->keep($sauce);
-            $batch = new Batch(['sauce_id' => $sauce, 'version' => $version->number, 'wish' => $wish->toArray(), ...$version->only(['title', 'style', 'measures', 'yield', 'part_ml', 'lines', 'method', 'pan'])]);
+            $batch = new Batch([
+                'sauce_id' => $sauce,
+                'version' => $version->number,
+                'wish' => $wish->toArray(),
+                ...$version->only(['title', 'style', 'measures', 'yield', 'part_ml', 'lines', 'method', 'pan']),
+            ]);
             $this->plan($batch);
             $batch->save();
 
@@ -62,12 +72,17 @@ final class CookSessionService
     /** @throws ScaleFault */
     private function workedOut(Batch $batch): CookPlan
     {
-        return $this->scaleService->plan(SauceEdit::asKept($batch), $batch->wish === null ? RequestedSize::once() : RequestedSize::kept($batch->wish));
+        return $this->scaleService->plan(
+            SauceEdit::asKept($batch),
+            $batch->wish === null ? RequestedSize::once() : RequestedSize::kept($batch->wish),
+        );
     }
 
     public function record(Batch $batch): CookRecord
     {
-        return CookRecord::of(array_values($batch->happenings->map(static fn(StoredCookEvent $one) => $one->event())->all()));
+        return CookRecord::of(
+            array_values($batch->happenings->map(static fn(StoredCookEvent $one) => $one->event())->all()),
+        );
     }
 
     /** What was done with it, and what was measured of it since anything was last added to taste. */
@@ -82,9 +97,19 @@ final class CookSessionService
                 $readings['solids'][] = $event->percent;
             }
         }
-        $isStale = $readings['ph'] !== [] && ($this->isMeterStale ??= PhMeterService::calibration()?->isStale(StoredCookEvent::now()) ?? false);
+        $isStale = $readings['ph'] !== []
+            && ($this->isMeterStale ??= PhMeterService::calibration()?->isStale(StoredCookEvent::now()) ?? false);
 
-        return MethodReader::treatment($batch->method ?? [], new Treatment(false, $readings['ph'], null, $isStale, $readings['solids'] === [] ? null : end($readings['solids'])));
+        return MethodReader::treatment(
+            $batch->method ?? [],
+            new Treatment(
+                false,
+                $readings['ph'],
+                null,
+                $isStale,
+                $readings['solids'] === [] ? null : end($readings['solids']),
+            ),
+        );
     }
 
     /** What really went in, where the batch is cooked from a sheet. */
@@ -93,7 +118,10 @@ final class CookSessionService
         return $this->planIfAny($batch)?->asItGoes($this->record($batch));
     }
 
-    /** The plan of a batch that is cooked from a sheet; null where it is not, or was asked for in a size that cannot be made. */
+    /**
+     * The plan of a batch that is cooked from a sheet; null where it is not, or was asked for in a size that cannot be
+     * made.
+     */
     public function planIfAny(Batch $batch): ?CookPlan
     {
         try {
@@ -109,12 +137,27 @@ final class CookSessionService
      * @param array<string, float> $figures
      * @param array<int, float>    $grams
      */
-    public function happen(Batch $batch, string $kind, array $figures, array $grams, ?string $words, float $at, ?string $key): void
-    {
+    public function happen(
+        Batch $batch,
+        string $kind,
+        array $figures,
+        array $grams,
+        ?string $words,
+        float $at,
+        ?string $key,
+    ): void {
         $batch->unsetRelation('happenings');
         try {
             $this->database->transaction(function () use ($batch, $kind, $figures, $grams, $words, $at, $key): void {
-                StoredCookEvent::query()->create(['batch_id' => $batch->id, 'kind' => $kind, 'figures' => $figures, 'grams' => $grams, 'words' => $words, 'at' => $at, 'key' => $key]);
+                StoredCookEvent::query()->create([
+                    'batch_id' => $batch->id,
+                    'kind' => $kind,
+                    'figures' => $figures,
+                    'grams' => $grams,
+                    'words' => $words,
+                    'at' => $at,
+                    'key' => $key,
+                ]);
                 if ($kind === 'pan-reads' || $kind === 'undone') {
                     $this->learn($batch);
                     // what was learned of the hob changes how long the rest takes

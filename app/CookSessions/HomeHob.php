@@ -25,7 +25,13 @@ final class HomeHob
     {
         StoredWeighedCook::query()->whereKey($batch)->delete();
         if ($cook !== null) {
-            StoredWeighedCook::query()->create(['batch_id' => $batch, 'square_metres' => $cook->squareMetres, 'heat' => $cook->heat, 'minutes' => $cook->minutes, 'grams_lost' => $cook->gramsLost]);
+            StoredWeighedCook::query()->create([
+                'batch_id' => $batch,
+                'square_metres' => $cook->squareMetres,
+                'heat' => $cook->heat,
+                'minutes' => $cook->minutes,
+                'grams_lost' => $cook->gramsLost,
+            ]);
         }
         $this->hob = null;
     }

@@ -42,6 +42,14 @@ final class StoredCookEvent extends Model
 
     public function event(): CookEvent
     {
-        return CookEvent::of($this->kind, $this->id, $this->at, array_map(floatval(...), $this->figures), array_map(floatval(...), $this->grams), $this->words, $this->key);
+        return CookEvent::of(
+            $this->kind,
+            $this->id,
+            $this->at,
+            array_map(floatval(...), $this->figures),
+            array_map(floatval(...), $this->grams),
+            $this->words,
+            $this->key,
+        );
     }
 }

@@ -30,7 +30,11 @@ final class Trouble
     /** For the log: what, and where, in one line. */
     public static function line(\PDOException $fault): string
     {
-        return sprintf('Database trouble %d: %s', self::code($fault), trim((string) preg_replace('/\s*\(Connection: .*$/s', '', $fault->getMessage())));
+        return sprintf(
+            'Database trouble %d: %s',
+            self::code($fault),
+            trim((string) preg_replace('/\s*\(Connection: .*$/s', '', $fault->getMessage())),
+        );
     }
 
     private static function code(\PDOException $fault): int
@@ -42,6 +46,7 @@ final class Trouble
 
     public static function says(\PDOException $fault): string
     {
-        return (self::SAYS[self::code($fault)] ?? 'The kitchen\'s data could not be written or read just now.') . ' Nothing was stored. What you typed is still on the page; it is tried again by itself.';
+        return (self::SAYS[self::code($fault)] ?? 'The kitchen\'s data could not be written or read just now.')
+            . ' Nothing was stored. What you typed is still on the page; it is tried again by itself.';
     }
 }

@@ -29,7 +29,11 @@ final readonly class ExportController
 
     public function schema(): Response
     {
-        return self::file((string) file_get_contents(base_path('docs/kitchen.schema.json')), 'application/schema+json', 'kitchen.schema.json');
+        return self::file(
+            (string) file_get_contents(base_path('docs/kitchen.schema.json')),
+            'application/schema+json',
+            'kitchen.schema.json',
+        );
     }
 
     public function sauce(int $sauce, string $form): Response
@@ -39,12 +43,23 @@ final readonly class ExportController
 
         return $form === 'text'
             ? self::file(RecipeWriter::text($recipe), 'text/plain', "{$name}.txt")
-            : self::file(json_encode(RecipeWriter::jsonLd($recipe), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT), 'application/ld+json', "{$name}.json");
+            : self::file(
+                json_encode(
+                    RecipeWriter::jsonLd($recipe),
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+                ),
+                'application/ld+json',
+                "{$name}.json",
+            );
     }
 
     public function table(string $table, Tables $tables): Response
     {
-        return self::file($tables->write(in_array($table, Tables::NAMES, true) ? $table : throw new NotFoundHttpException()), 'text/csv', "{$table}.csv");
+        return self::file(
+            $tables->write(in_array($table, Tables::NAMES, true) ? $table : throw new NotFoundHttpException()),
+            'text/csv',
+            "{$table}.csv",
+        );
     }
 
     private static function recipe(SauceEdit $edit): Recipe
@@ -69,6 +84,9 @@ final readonly class ExportController
     /** @return array<string, string> */
     private static function headers(string $kind, string $name): array
     {
-        return ['Content-Type' => "{$kind}; charset=utf-8", 'Content-Disposition' => "attachment; filename=\"{$name}\""];
+        return [
+            'Content-Type' => "{$kind}; charset=utf-8",
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ];
     }
 }

@@ -13,8 +13,10 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
 
 /**
- * The whole kitchen as one file of JSON, and back, a row at a time. The shape is published as docs/kitchen.schema.json, and every
- * row is held to it. Numbers of things are kept in an empty kitchen, and move up past those that are taken in one that is not.
+ * The whole kitchen as one file of JSON, and back, a row at a time. The shape is published as docs/kitchen.schema.json,
+ * and every
+ * row is held to it. Numbers of things are kept in an empty kitchen, and move up past those that are taken in one that
+ * is not.
  */
 final readonly class KitchenFile
 {
@@ -36,7 +38,12 @@ final readonly class KitchenFile
         'guesses' => [],
         'settings' => [],
     ];
-    private const KINDS = ['batches' => 'batch', 'tastings' => 'tasting', 'products' => 'own product', 'plans' => 'plan'];
+    private const KINDS = [
+        'batches' => 'batch',
+        'tastings' => 'tasting',
+        'products' => 'own product',
+        'plans' => 'plan',
+    ];
 
     public function __construct(private Connection $database) {}
 
@@ -55,12 +62,20 @@ final readonly class KitchenFile
             foreach (self::TABLES as $table => $json) {
                 yield ",\n\"{$table}\": [";
                 $isFirst = true;
-                foreach ($this->database->table($table)->orderBy($table === 'settings' ? 'name' : 'rowid')->cursor() as $row) {
+                foreach ($this->database->table($table)->orderBy(
+                    $table === 'settings' ? 'name' : 'rowid',
+                )->cursor() as $row) {
                     $fields = (array) $row;
                     foreach ($json as $column) {
-                        $fields[$column] = is_string($fields[$column] ?? null) ? json_decode($fields[$column], false) : null;
+                        $fields[$column] = is_string($fields[$column] ?? null)
+                            ? json_decode($fields[$column], false)
+                            : null;
                     }
-                    yield ($isFirst ? "\n" : ",\n") . json_encode($fields, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
+                    yield ($isFirst ? "\n" : ",\n") . json_encode(
+                        $fields,
+                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES
+                            | JSON_PRESERVE_ZERO_FRACTION,
+                    );
                     $isFirst = false;
                 }
                 yield ']';
@@ -153,6 +168,12 @@ final readonly class KitchenFile
     /** @return array<string, list<string>> by table */
     private function columns(): array
     {
-        return array_combine(array_keys(self::TABLES), array_map(fn(string $table): array => array_values($this->database->getSchemaBuilder()->getColumnListing($table)), array_keys(self::TABLES)));
+        return array_combine(
+            array_keys(self::TABLES),
+            array_map(
+                fn(string $table): array => array_values($this->database->getSchemaBuilder()->getColumnListing($table)),
+                array_keys(self::TABLES),
+            ),
+        );
     }
 }

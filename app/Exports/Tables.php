@@ -23,13 +23,51 @@ use Vinculum\Ingredient\ProductLabel;
 use Vinculum\Quantity\Measures;
 use Vinculum\Style\StyleBook;
 
-/** Ingredients, own products and batches as tables (RFC 4180), out and in. Their columns are explained in docs/formats.md. */
+/**
+ * Ingredients, own products and batches as tables (RFC 4180), out and in. Their columns are explained in
+ * docs/formats.md.
+ */
 final readonly class Tables
 {
     public const NAMES = ['ingredients', 'products', 'batches'];
-    private const LABEL = ['fat', 'carbohydrate', 'sugars', 'protein', 'salt', 'sodium', 'acidity', 'shu', 'serving_grams'];
-    private const PRODUCT = ['name', 'like', 'stands_in', 'in_stock', 'price', 'pack_grams', ...self::LABEL, 'per_serving', 'ingredients'];
-    private const BATCH = ['id', 'sauce', 'version', 'title', 'style', 'made', 'measures', 'yield', 'pan', 'pan_grams', 'doses', 'tastings', 'lines', 'method'];
+    private const LABEL = [
+        'fat',
+        'carbohydrate',
+        'sugars',
+        'protein',
+        'salt',
+        'sodium',
+        'acidity',
+        'shu',
+        'serving_grams',
+    ];
+    private const PRODUCT = [
+        'name',
+        'like',
+        'stands_in',
+        'in_stock',
+        'price',
+        'pack_grams',
+        ...self::LABEL,
+        'per_serving',
+        'ingredients',
+    ];
+    private const BATCH = [
+        'id',
+        'sauce',
+        'version',
+        'title',
+        'style',
+        'made',
+        'measures',
+        'yield',
+        'pan',
+        'pan_grams',
+        'doses',
+        'tastings',
+        'lines',
+        'method',
+    ];
     /** More rows than this are not taken in at once. */
     private const MOST_ROWS = 1000;
     private const DECIMALS = 6;
@@ -54,7 +92,10 @@ final readonly class Tables
      */
     public static function in(string $contents): ?string
     {
-        $columns = preg_split('/[,;]/', str_replace(['"', "\u{FEFF}", ' '], '', strtolower(strtok($contents, "\r\n") ?: ''))) ?: [];
+        $columns = preg_split(
+            '/[,;]/',
+            str_replace(['"', "\u{FEFF}", ' '], '', strtolower(strtok($contents, "\r\n") ?: '')),
+        ) ?: [];
         $has = static fn(string ...$names): bool => array_diff($names, $columns) === [];
 
         return match (true) {
@@ -78,7 +119,11 @@ final readonly class Tables
         $there = self::there($table);
         foreach ($this->rows($table, $contents) as $number => $row) {
             $items[] = $table === 'batches'
-                ? ['title' => $row['title'], 'kind' => 'batch of ' . self::made($row, $number)->toDateString(), 'there' => isset($there[self::batchTells($row, $number)])]
+                ? [
+                    'title' => $row['title'],
+                    'kind' => 'batch of ' . self::made($row, $number)->toDateString(),
+                    'there' => isset($there[self::batchTells($row, $number)]),
+                ]
                 : ['title' => $row['name'], 'kind' => 'own product', 'there' => isset($there[$row['name']])];
         }
 
@@ -118,7 +163,17 @@ final readonly class Tables
 
     private static function ingredientsOut(): string
     {
-        $rows = array_map(static fn(Ingredient $one): array => ['key' => $one->key, 'name' => $one->name, 'like' => $one->key, 'density' => $one->density, 'allergens' => implode(' ', $one->allergens), ...self::grams($one)], array_values(Catalogue::shipped()->all()));
+        $rows = array_map(
+            static fn(Ingredient $one): array => [
+                'key' => $one->key,
+                'name' => $one->name,
+                'like' => $one->key,
+                'density' => $one->density,
+                'allergens' => implode(' ', $one->allergens),
+                ...self::grams($one),
+            ],
+            array_values(Catalogue::shipped()->all()),
+        );
 
         return Csv::write(['key', 'name', 'like', 'density', 'allergens', ...self::masses()], $rows);
     }
@@ -127,13 +182,28 @@ final readonly class Tables
     {
         /** @var list<Product> $products */
         $products = Product::query()->orderBy('id')->get()->all();
-        $label = static fn(Product $one): array => array_map(static fn(mixed $value): string|float|bool|null => match (true) {
+        $plain = static fn(mixed $value): string|float|bool|null => match (true) {
             is_bool($value) => $value,
             is_numeric($value) => (float) $value,
             default => is_string($value) ? $value : null,
-        }, $one->label);
+        };
+        $label = static fn(Product $one): array => array_map($plain, $one->label);
 
-        return Csv::write(self::PRODUCT, array_map(static fn(Product $one): array => [...$label($one), 'name' => $one->name, 'like' => $one->like, 'stands_in' => $one->stands_in, 'in_stock' => $one->in_stock, 'price' => $one->price, 'pack_grams' => $one->pack_grams], $products));
+        return Csv::write(
+            self::PRODUCT,
+            array_map(
+                static fn(Product $one): array => [
+                    ...$label($one),
+                    'name' => $one->name,
+                    'like' => $one->like,
+                    'stands_in' => $one->stands_in,
+                    'in_stock' => $one->in_stock,
+                    'price' => $one->price,
+                    'pack_grams' => $one->pack_grams,
+                ],
+                $products,
+            ),
+        );
     }
 
     private static function batchesOut(): string
@@ -144,7 +214,22 @@ final readonly class Tables
         return Csv::write(self::BATCH, array_map(static function (Batch $one): array {
             [$doses, $tastings] = [$one->getAttribute('doses_count'), $one->getAttribute('tastings_count')];
 
-            return ['id' => $one->id, 'sauce' => $one->sauce_id, 'version' => $one->version, 'title' => $one->title, 'style' => $one->style, 'made' => $one->created_at?->toIso8601String(), 'measures' => $one->measures->value, 'yield' => $one->yield, 'pan' => $one->pan, 'pan_grams' => $one->pan_grams, 'doses' => is_int($doses) ? $doses : 0, 'tastings' => is_int($tastings) ? $tastings : 0, 'lines' => implode("\n", $one->lines), 'method' => implode("\n", $one->method ?? [])];
+            return [
+                'id' => $one->id,
+                'sauce' => $one->sauce_id,
+                'version' => $one->version,
+                'title' => $one->title,
+                'style' => $one->style,
+                'made' => $one->created_at?->toIso8601String(),
+                'measures' => $one->measures->value,
+                'yield' => $one->yield,
+                'pan' => $one->pan,
+                'pan_grams' => $one->pan_grams,
+                'doses' => is_int($doses) ? $doses : 0,
+                'tastings' => is_int($tastings) ? $tastings : 0,
+                'lines' => implode("\n", $one->lines),
+                'method' => implode("\n", $one->method ?? []),
+            ];
         }, $batches));
     }
 
@@ -172,7 +257,10 @@ final readonly class Tables
             }
             $name = $table === 'batches' ? 'title' : 'name';
             if (($row[$name] ?? '') === '' || mb_strlen($row[$name]) > self::MOST_LETTERS) {
-                throw ImportFault::table($line, "its {$name} is missing or longer than " . self::MOST_LETTERS . ' letters');
+                throw ImportFault::table(
+                    $line,
+                    "its {$name} is missing or longer than " . self::MOST_LETTERS . ' letters',
+                );
             }
             if ($table !== 'batches' && !$this->pantry->catalogue()->has($row['like'] ?? '')) {
                 throw ImportFault::table($line, sprintf('"%s" is no ingredient to be like', $row['like'] ?? ''));
@@ -201,12 +289,25 @@ final readonly class Tables
         }
         if (Catalogue::shipped()->has($key)) {
             $ours = Catalogue::shipped()->get($key);
-            if ($ours->name === ($row['name'] ?? '') && array_filter(self::grams($ours), static fn(float $figure, string $component): bool => abs($figure - $grams[$component]) > 1e-6, ARRAY_FILTER_USE_BOTH) === []) {
+            if (
+                $ours->name === ($row['name'] ?? '')
+                && array_filter(
+                    self::grams($ours),
+                    static fn(float $figure, string $component): bool => abs($figure - $grams[$component]) > 1e-6,
+                    ARRAY_FILTER_USE_BOTH,
+                ) === []
+            ) {
                 return null;
             }
         }
 
-        return ['name' => $row['name'] ?? '', 'like' => ($row['like'] ?? '') === '' ? $key : $row['like'], 'stands_in' => 'yes', 'in_stock' => 'yes', ...array_map(strval(...), ProductLabel::figuresOf($grams))];
+        return [
+            'name' => $row['name'] ?? '',
+            'like' => ($row['like'] ?? '') === '' ? $key : $row['like'],
+            'stands_in' => 'yes',
+            'in_stock' => 'yes',
+            ...array_map(strval(...), ProductLabel::figuresOf($grams)),
+        ];
     }
 
     /**
@@ -222,7 +323,15 @@ final readonly class Tables
         }
         $label['per_serving'] = ($row['per_serving'] ?? '') === 'yes' ? true : null;
         $label['ingredients'] = ($row['ingredients'] ?? '') === '' ? null : mb_substr($row['ingredients'], 0, 5000);
-        $product = new Product(['name' => $row['name'], 'like' => $row['like'], 'label' => array_filter($label, static fn(mixed $value): bool => $value !== null), 'stands_in' => ($row['stands_in'] ?? '') === 'yes', 'in_stock' => ($row['in_stock'] ?? '') === 'yes', 'price' => self::figure($row, 'price', $line), 'pack_grams' => self::figure($row, 'pack_grams', $line)]);
+        $product = new Product([
+            'name' => $row['name'],
+            'like' => $row['like'],
+            'label' => array_filter($label, static fn(mixed $value): bool => $value !== null),
+            'stands_in' => ($row['stands_in'] ?? '') === 'yes',
+            'in_stock' => ($row['in_stock'] ?? '') === 'yes',
+            'price' => self::figure($row, 'price', $line),
+            'pack_grams' => self::figure($row, 'pack_grams', $line),
+        ]);
         $this->pantry->keep($product);
 
         return $product->id;
@@ -235,7 +344,18 @@ final readonly class Tables
      */
     private function batch(array $row, int $line, int $sauce, SauceEdit $edit): int
     {
-        $batch = new Batch(['sauce_id' => $sauce, 'version' => $this->sauceService->keep($sauce)->number, 'title' => $edit->title, 'style' => $edit->style, 'measures' => $edit->measures, 'yield' => $edit->yield, 'lines' => $edit->lines, 'method' => $edit->method, 'pan' => $edit->pan, 'pan_grams' => self::figure($row, 'pan_grams', $line)]);
+        $batch = new Batch([
+            'sauce_id' => $sauce,
+            'version' => $this->sauceService->keep($sauce)->number,
+            'title' => $edit->title,
+            'style' => $edit->style,
+            'measures' => $edit->measures,
+            'yield' => $edit->yield,
+            'lines' => $edit->lines,
+            'method' => $edit->method,
+            'pan' => $edit->pan,
+            'pan_grams' => self::figure($row, 'pan_grams', $line),
+        ]);
         $batch->created_at = self::made($row, $line);
         $batch->save();
 
@@ -245,22 +365,44 @@ final readonly class Tables
     /** @param array<string, string> $row */
     private static function edit(array $row, int $line, Measures $measures): SauceEdit
     {
-        $texts = static fn(string $column): array => ($row[$column] ?? '') === '' ? [] : array_map(trim(...), preg_split('/\R/u', $row[$column]) ?: []);
+        $texts = static fn(string $column): array => ($row[$column] ?? '') === ''
+            ? []
+            : array_map(trim(...), preg_split('/\R/u', $row[$column]) ?: []);
         $lines = $texts('lines');
         if (!isset($row['lines']) || count($lines) > RecipeReader::MOST_LINES) {
-            throw ImportFault::table($line, 'its lines are missing or more than ' . RecipeReader::MOST_LINES . '; they stand in one cell of the column "lines", each in a line of its own');
+            throw ImportFault::table(
+                $line,
+                'its lines are missing or more than '
+                    . RecipeReader::MOST_LINES
+                    . '; they stand in one cell of the column "lines", each in a line of its own',
+            );
         }
-        $clipped = static fn(string $column, int $most): ?string => ($row[$column] ?? '') === '' ? null : mb_substr($row[$column], 0, $most);
+        $clipped = static fn(string $column, int $most): ?string => ($row[$column] ?? '') === ''
+            ? null
+            : mb_substr($row[$column], 0, $most);
         $style = $row['style'] ?? '';
 
-        return new SauceEdit($row['title'], StyleBook::has($style) ? $style : null, Measures::tryFrom($row['measures'] ?? '') ?? $measures, $clipped('yield', self::MOST_LETTERS), $lines, null, null, $texts('method'), $clipped('pan', 100));
+        return new SauceEdit(
+            $row['title'],
+            StyleBook::has($style) ? $style : null,
+            Measures::tryFrom($row['measures'] ?? '') ?? $measures,
+            $clipped('yield', self::MOST_LETTERS),
+            $lines,
+            null,
+            null,
+            $texts('method'),
+            $clipped('pan', 100),
+        );
     }
 
     /** @return array<string, true> the products, or batches, that are there already, by what tells them apart */
     private static function there(string $table): array
     {
         if ($table !== 'batches') {
-            return array_fill_keys(array_map(strval(...), array_filter(Product::query()->pluck('name')->all(), is_string(...))), true);
+            return array_fill_keys(
+                array_map(strval(...), array_filter(Product::query()->pluck('name')->all(), is_string(...))),
+                true,
+            );
         }
         $there = [];
         /** @var Batch $batch */
@@ -300,18 +442,34 @@ final readonly class Tables
             return null;
         }
 
-        return is_numeric($text) && is_finite((float) $text) && (float) $text >= 0.0 ? (float) $text : throw ImportFault::table($line, sprintf('%s "%s" is no number from 0 on', $column, $row[$column]));
+        return is_numeric($text) && is_finite((float) $text) && (float) $text >= 0.0
+            ? (float) $text
+            : throw ImportFault::table($line, sprintf('%s "%s" is no number from 0 on', $column, $row[$column]));
     }
 
     /** @return list<string> */
     private static function masses(): array
     {
-        return array_values(array_map(static fn(Component $one): string => $one->value, array_filter(Component::cases(), static fn(Component $one): bool => $one->isMass())));
+        return array_values(
+            array_map(
+                static fn(Component $one): string => $one->value,
+                array_filter(Component::cases(), static fn(Component $one): bool => $one->isMass()),
+            ),
+        );
     }
 
     /** @return array<string, float> grams in 100 g, by component */
     private static function grams(Ingredient $ingredient): array
     {
-        return array_combine(self::masses(), array_map(static fn(string $component): float => round($ingredient->mixture->get(Component::from($component)), self::DECIMALS), self::masses()));
+        return array_combine(
+            self::masses(),
+            array_map(
+                static fn(string $component): float => round(
+                    $ingredient->mixture->get(Component::from($component)),
+                    self::DECIMALS,
+                ),
+                self::masses(),
+            ),
+        );
     }
 }

@@ -35,7 +35,8 @@ final class Faults
             'current' => (new SauceResource($conflict->current))->resolve(),
         ], 409));
         $exceptions->render(static fn(ValidationException $fault): JsonResponse => new JsonResponse([
-            'message' => collect($fault->errors())->flatten()->first() ?? 'Something in the request is not as expected.',
+            'message' => collect($fault->errors())->flatten()->first()
+                ?? 'Something in the request is not as expected.',
             'fields' => $fault->errors(),
         ], 422));
         $exceptions->render(static fn(LabelFault $fault): JsonResponse => new JsonResponse([
@@ -43,7 +44,12 @@ final class Faults
             'fields' => [$fault->field => [$fault->getMessage()]],
         ], 422));
         $exceptions->render(static fn(\PDOException $fault): JsonResponse => Trouble::isOfAReference($fault)
-            ? new JsonResponse(['message' => 'What this belongs to is not there any more: it was deleted meanwhile. Go back to the shelf.'], 404)
+            ? new JsonResponse(
+                [
+                    'message' => 'What this belongs to is not there any more: it was deleted meanwhile. Go back to the shelf.',
+                ],
+                404,
+            )
             : new JsonResponse(['message' => Trouble::says($fault)], 503));
         // trouble that is known is told in one line, without the way it took
         $exceptions->report(static function (\PDOException $fault): bool {
@@ -51,13 +57,21 @@ final class Faults
 
             return false;
         })->stop();
-        $exceptions->render(static fn(ScaleFault $fault): JsonResponse => new JsonResponse(['message' => $fault->getMessage(), 'fields' => ['to' => [$fault->getMessage()]]], 422));
+        $exceptions->render(
+            static fn(ScaleFault $fault): JsonResponse => new JsonResponse(
+                ['message' => $fault->getMessage(), 'fields' => ['to' => [$fault->getMessage()]]],
+                422,
+            ),
+        );
         $exceptions->render(static fn(EpochPassed $passed): JsonResponse => new JsonResponse([
             'message' => $passed->getMessage(),
             'epoch' => $passed->epoch,
             'current' => $passed->current === null ? null : (new SauceResource($passed->current))->resolve(),
         ], 409));
-        $exceptions->render(static fn(HttpExceptionInterface $fault, Request $request): ?JsonResponse => $request->is('api/*') ? new JsonResponse([
+        $exceptions->render(static fn(
+            HttpExceptionInterface $fault,
+            Request $request,
+        ): ?JsonResponse => $request->is('api/*') ? new JsonResponse([
             'message' => match ($fault->getStatusCode()) {
                 404 => 'There is no such thing here: it may have been put away. Go back to the shelf.',
                 413 => 'That is larger than the 5 MB that are taken at once: split it, and send it in parts.',

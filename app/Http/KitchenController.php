@@ -28,14 +28,20 @@ final readonly class KitchenController
     {
         return new JsonResponse([
             'styles' => array_map(StyleReport::of(...), StyleBook::all()),
-            'complaints' => array_map(static fn(string $key): array => ['key' => $key, 'says' => str_replace('-', ' ', $key)], Complaint::keys()),
+            'complaints' => array_map(
+                static fn(string $key): array => ['key' => $key, 'says' => str_replace('-', ' ', $key)],
+                Complaint::keys(),
+            ),
             'allergens' => array_keys(FactsFile::named('allergens')),
             'diets' => Ingredient::allDiets(),
             'heats' => Heat::keys(),
             'own_steps' => (object) $this->palateService->ownSteps(),
             'usual_loss' => TargetSize::USUAL_LOSS,
             'vessels' => array_map(self::vessel(...), self::VESSELS),
-            'measures' => array_map(static fn(Measures $measures): array => ['key' => $measures->value, 'name' => $measures->title()], Measures::cases()),
+            'measures' => array_map(
+                static fn(Measures $measures): array => ['key' => $measures->value, 'name' => $measures->title()],
+                Measures::cases(),
+            ),
         ]);
     }
 

@@ -13,7 +13,11 @@ final readonly class PageController
     {
         $page = public_path('build/index.html');
         if (!is_file($page)) {
-            return new Response('The pages are not built yet: run ./vinculum start.', 503, ['Content-Type' => 'text/plain; charset=utf-8']);
+            return new Response(
+                'The pages are not built yet: run ./vinculum start.',
+                503,
+                ['Content-Type' => 'text/plain; charset=utf-8'],
+            );
         }
 
         return new Response((string) file_get_contents($page), 200, [

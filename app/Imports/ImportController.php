@@ -16,12 +16,20 @@ final readonly class ImportController
 
     public function preview(ImportRequest $request): JsonResponse
     {
-        return new JsonResponse(self::attempt(fn(): array => $this->importer->preview($request->incoming($this->uploads))));
+        return new JsonResponse(
+            self::attempt(fn(): array => $this->importer->preview($request->incoming($this->uploads))),
+        );
     }
 
     public function store(ImportRequest $request): JsonResponse
     {
-        $import = self::attempt(fn(): Import => $this->importer->take($request->incoming($this->uploads), $request->measures(), $request->merges()));
+        $import = self::attempt(
+            fn(): Import => $this->importer->take(
+                $request->incoming($this->uploads),
+                $request->measures(),
+                $request->merges(),
+            ),
+        );
 
         return new JsonResponse(self::shape($import), 201);
     }
@@ -58,6 +66,11 @@ final readonly class ImportController
     /** @return array<string, mixed> */
     private static function shape(Import $import): array
     {
-        return ['id' => $import->id, 'says' => $import->says, 'sauces' => $import->made['sauces'] ?? [], 'undone' => $import->undone_at !== null];
+        return [
+            'id' => $import->id,
+            'says' => $import->says,
+            'sauces' => $import->made['sauces'] ?? [],
+            'undone' => $import->undone_at !== null,
+        ];
     }
 }

@@ -16,7 +16,11 @@ final class ImportFault extends \DomainException
 
     public static function version(int $version): self
     {
-        return new self("This kitchen was written in format {$version}, and this program knows format " . KitchenFile::VERSION . ': upgrade it first. Nothing was taken in.');
+        return new self(
+            "This kitchen was written in format {$version}, and this program knows format "
+                . KitchenFile::VERSION
+                . ': upgrade it first. Nothing was taken in.',
+        );
     }
 
     public static function damaged(string $why): self
@@ -51,7 +55,9 @@ final class ImportFault extends \DomainException
 
     public static function tooManyRows(int $rows, int $most): self
     {
-        return new self("{$rows} rows are not taken in at once; up to {$most} are: split the table. Nothing was taken in.");
+        return new self(
+            "{$rows} rows are not taken in at once; up to {$most} are: split the table. Nothing was taken in.",
+        );
     }
 
     public static function nothingThere(): self

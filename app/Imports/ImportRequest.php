@@ -15,19 +15,32 @@ final class ImportRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['contents' => ['required_without:upload', 'nullable', 'string', 'max:' . RecipeReader::MOST_BYTES], 'upload' => ['sometimes', 'string', 'regex:/^[0-9a-f]{24}$/'], 'measures' => ['sometimes', 'nullable', Rule::enum(Measures::class)], 'keep_both' => ['sometimes', 'boolean']];
+        return [
+            'contents' => ['required_without:upload', 'nullable', 'string', 'max:' . RecipeReader::MOST_BYTES],
+            'upload' => ['sometimes', 'string', 'regex:/^[0-9a-f]{24}$/'],
+            'measures' => ['sometimes', 'nullable', Rule::enum(Measures::class)],
+            'keep_both' => ['sometimes', 'boolean'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['contents.required_without' => 'There is nothing in it.', 'upload' => 'That file is not here any more: choose it again.', 'contents' => 'It is no text, or larger than 5 MB.', 'measures' => 'Measures are us, metric, imperial, au or jp.', 'keep_both' => 'Say whether both are kept.'];
+        return [
+            'contents.required_without' => 'There is nothing in it.',
+            'upload' => 'That file is not here any more: choose it again.',
+            'contents' => 'It is no text, or larger than 5 MB.',
+            'measures' => 'Measures are us, metric, imperial, au or jp.',
+            'keep_both' => 'Say whether both are kept.',
+        ];
     }
 
     /** @throws ImportFault where the file is not there any more */
     public function incoming(Uploads $uploads): Incoming
     {
-        return $this->filled('upload') ? Incoming::upload((string) $this->string('upload'), $uploads) : Incoming::text((string) $this->string('contents'));
+        return $this->filled('upload')
+            ? Incoming::upload((string) $this->string('upload'), $uploads)
+            : Incoming::text((string) $this->string('contents'));
     }
 
     public function measures(): Measures

@@ -20,7 +20,12 @@ use Vinculum\Style\StyleBook;
 /** Takes in recipes, tables and whole kitchens, whatever they come in; each as one move that can be undone. */
 final readonly class Importer
 {
-    public function __construct(private SauceService $sauceService, private KitchenFile $file, private Tables $tables, private Connection $database) {}
+    public function __construct(
+        private SauceService $sauceService,
+        private KitchenFile $file,
+        private Tables $tables,
+        private Connection $database,
+    ) {}
 
     /**
      * What would happen.
@@ -43,7 +48,17 @@ final readonly class Importer
         $recipes = RecipeReader::readAll($contents);
         $standing = self::standing($recipes);
 
-        return ['kind' => 'recipes', 'items' => array_map(static fn(Recipe $recipe): array => ['title' => $recipe->title ?? '', 'kind' => sprintf('%d lines', count($recipe->lines)), 'there' => self::stands($recipe, $standing)], $recipes)];
+        return [
+            'kind' => 'recipes',
+            'items' => array_map(
+                static fn(Recipe $recipe): array => [
+                    'title' => $recipe->title ?? '',
+                    'kind' => sprintf('%d lines', count($recipe->lines)),
+                    'there' => self::stands($recipe, $standing),
+                ],
+                $recipes,
+            ),
+        ];
     }
 
     /**
@@ -58,23 +73,38 @@ final readonly class Importer
         $kitchen = $incoming->kitchen();
         // others may go on writing while it is looked at
         $checked = $kitchen === null ? null : $this->file->checked($kitchen, $incoming->progress());
-        $import = $this->database->transaction(function () use ($incoming, $kitchen, $checked, $measures, $merges): Import {
+        $import = $this->database->transaction(function () use (
+            $incoming,
+            $kitchen,
+            $checked,
+            $measures,
+            $merges,
+        ): Import {
             $contents = $kitchen === null ? $incoming->contents() : '';
             $table = Tables::in($contents);
             $made = match (true) {
-                $kitchen !== null && $checked !== null => $this->file->read($kitchen, $checked, $merges, $incoming->progress()),
+                $kitchen !== null
+                    && $checked !== null => $this->file->read($kitchen, $checked, $merges, $incoming->progress()),
                 $table !== null => $this->tables->take($table, $contents, $measures, $merges),
                 default => ['sauces' => $this->recipes(RecipeReader::readAll($contents), $measures, $merges)],
             };
             $says = [];
-            foreach (['sauces' => 'sauce', 'batches' => 'batch', 'products' => 'own product', 'plans' => 'plan'] as $of => $kind) {
+            foreach ([
+                'sauces' => 'sauce',
+                'batches' => 'batch',
+                'products' => 'own product',
+                'plans' => 'plan',
+            ] as $of => $kind) {
                 $count = count($made[$of] ?? []);
                 if ($count > 0) {
                     $says[] = "{$count} " . KitchenFile::plural($kind, $count);
                 }
             }
 
-            return Import::query()->create(['says' => $says === [] ? 'nothing that was not there' : implode(', ', $says), 'made' => $made]);
+            return Import::query()->create([
+                'says' => $says === [] ? 'nothing that was not there' : implode(', ', $says),
+                'made' => $made,
+            ]);
         });
         $incoming->done();
 
@@ -114,19 +144,26 @@ final readonly class Importer
     {
         foreach ($pairs as $pair) {
             [$sauce, $part] = [...explode('-', (string) $pair), '0'];
-            $this->database->table('sauce_parts')->where('sauce_id', (int) $sauce)->where('part_id', (int) $part)->delete();
+            $this->database
+                ->table('sauce_parts')
+                ->where('sauce_id', (int) $sauce)
+                ->where('part_id', (int) $part)
+                ->delete();
         }
     }
 
     /**
      * @param list<Recipe> $recipes
      *
-     * @return array<string, list<list<string>>> lines of the sauces on the shelf that are called as one of them, by title
+     * @return array<string, list<list<string>>> lines of the sauces on the shelf that are called as one of them, by
+     *     title
      */
     private static function standing(array $recipes): array
     {
         $standing = [];
-        $titles = array_values(array_unique(array_map(static fn(Recipe $recipe): string => $recipe->title ?? '', $recipes)));
+        $titles = array_values(
+            array_unique(array_map(static fn(Recipe $recipe): string => $recipe->title ?? '', $recipes)),
+        );
         foreach (array_chunk($titles, 400) as $some) {
             /** @var Sauce $sauce */
             foreach (Sauce::query()->with('lines')->whereIn('title', $some)->get() as $sauce) {
@@ -167,6 +204,16 @@ final readonly class Importer
         $clipped = static fn(?string $text, int $most): ?string => $text === null ? null : mb_substr($text, 0, $most);
         $style = $recipe->style !== null && StyleBook::has($recipe->style) ? $recipe->style : null;
 
-        return new SauceEdit($clipped($recipe->title, 200) ?? '', $style, $measures, $clipped($recipe->yield, 200), $recipe->textsWithHeadings(), null, null, $recipe->method, $clipped($recipe->pan, 100));
+        return new SauceEdit(
+            $clipped($recipe->title, 200) ?? '',
+            $style,
+            $measures,
+            $clipped($recipe->yield, 200),
+            $recipe->textsWithHeadings(),
+            null,
+            null,
+            $recipe->method,
+            $clipped($recipe->pan, 100),
+        );
     }
 }

@@ -13,7 +13,11 @@ final class Incoming
     private const LOOKED_AT = 400;
 
     /** @param resource $stream */
-    private function __construct(private $stream, private readonly ?string $upload, private readonly ?Uploads $uploads) {}
+    private function __construct(
+        private $stream,
+        private readonly ?string $upload,
+        private readonly ?Uploads $uploads,
+    ) {}
 
     public static function text(string $contents): self
     {
@@ -35,7 +39,9 @@ final class Incoming
     {
         rewind($this->stream);
 
-        return str_contains((string) fread($this->stream, self::LOOKED_AT), '"vinculum"') ? new JsonRows($this->stream) : null;
+        return str_contains((string) fread($this->stream, self::LOOKED_AT), '"vinculum"')
+            ? new JsonRows($this->stream)
+            : null;
     }
 
     /**

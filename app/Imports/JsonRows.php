@@ -24,7 +24,8 @@ final class JsonRows
     public function __construct(private $stream) {}
 
     /**
-     * From the beginning: the name of the list, the place in it from 0, and the member; −1 and the value for what is no list.
+     * From the beginning: the name of the list, the place in it from 0, and the member; −1 and the value for what is no
+     * list.
      *
      * @return \Generator<array{string, int, mixed}>
      *

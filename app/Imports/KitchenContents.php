@@ -8,7 +8,10 @@ use App\Exports\KitchenFile;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 
-/** What a kitchen's file holds, once every row of it was held to the published schema. Of the rows only what tells them apart is kept. */
+/**
+ * What a kitchen's file holds, once every row of it was held to the published schema. Of the rows only what tells them
+ * apart is kept.
+ */
 final readonly class KitchenContents
 {
     private const SCHEMA = 'https://vinculum.invalid/kitchen.schema.json';
@@ -24,7 +27,16 @@ final readonly class KitchenContents
      * @param array<int, int>                    $batchesOf the sauce of each batch
      * @param array<string, int>                 $counts    rows by table
      */
-    private function __construct(public array $columns, public array $titles, public array $lines, public array $products, public array $plans, public array $guesses, public array $batchesOf, public array $counts) {}
+    private function __construct(
+        public array $columns,
+        public array $titles,
+        public array $lines,
+        public array $products,
+        public array $plans,
+        public array $guesses,
+        public array $batchesOf,
+        public array $counts,
+    ) {}
 
     /**
      * @param callable(int): void         $progress
@@ -35,7 +47,18 @@ final readonly class KitchenContents
     public static function of(JsonRows $file, callable $progress, array $columns): self
     {
         $validator = self::validator();
-        [$titles, $lines, $products, $plans, $guesses, $batchesOf, $counts, $head, $seen, $keys] = [[], [], [], [], [], [], [], [], 0, []];
+        [
+            $titles,
+            $lines,
+            $products,
+            $plans,
+            $guesses,
+            $batchesOf,
+            $counts,
+            $head,
+            $seen,
+            $keys,
+        ] = [[], [], [], [], [], [], [], [], 0, []];
         foreach ($file->each() as [$table, $place, $row]) {
             if ($place < 0) {
                 $head[$table] = $row;
@@ -50,7 +73,12 @@ final readonly class KitchenContents
             $result = $validator->validate($row, self::SCHEMA . "#/properties/{$table}/items");
             if (!$result->isValid()) {
                 $found = $result->error() === null ? [] : (new ErrorFormatter())->format($result->error(), false);
-                throw ImportFault::damaged(self::placed($table, $place) . (array_key_first($found) === '/' || $found === [] ? '' : ', ' . ltrim((string) array_key_first($found), '/')) . ': ' . self::plain(array_values($found)[0] ?? ''));
+                throw ImportFault::damaged(
+                    self::placed($table, $place) . (
+                        array_key_first($found) === '/'
+                        || $found === [] ? '' : ', ' . ltrim((string) array_key_first($found), '/')
+                    ) . ': ' . self::plain(array_values($found)[0] ?? ''),
+                );
             }
             $fields = (array) $row;
             $key = KitchenMatch::keyOf($table, $fields);
@@ -60,9 +88,12 @@ final readonly class KitchenContents
             $keys[$table][$key] = true;
             $counts[$table] = ($counts[$table] ?? 0) + 1;
             $id = self::number($fields['id'] ?? null);
+            $sauce = self::number($fields['sauce_id'] ?? null);
             match ($table) {
-                'sauces' => ($fields['deleted_at'] ?? null) === null ? $titles[$id] = self::text($fields['title'] ?? null) : null,
-                'lines' => $lines[self::number($fields['sauce_id'] ?? null)][self::number($fields['position'] ?? null)] = md5(self::text($fields['text'] ?? null)),
+                'sauces' => ($fields['deleted_at'] ?? null) === null
+                    ? $titles[$id] = self::text($fields['title'] ?? null)
+                    : null,
+                'lines' => $lines[$sauce][self::number($fields['position'] ?? null)] = md5(self::text($fields['text'] ?? null)),
                 'products' => $products[$id] = KitchenMatch::tells($table, $fields),
                 'plans' => $plans[$id] = KitchenMatch::tells($table, $fields),
                 'guesses' => $guesses[] = KitchenMatch::tells($table, $fields),
@@ -104,7 +135,10 @@ final readonly class KitchenContents
     private static function validator(): Validator
     {
         $validator = new Validator();
-        $validator->resolver()?->registerRaw((string) file_get_contents(base_path('docs/kitchen.schema.json')), self::SCHEMA);
+        $validator->resolver()?->registerRaw(
+            (string) file_get_contents(base_path('docs/kitchen.schema.json')),
+            self::SCHEMA,
+        );
 
         return $validator;
     }
@@ -116,7 +150,9 @@ final readonly class KitchenContents
 
     private static function plain(mixed $says): string
     {
-        return is_array($says) ? self::plain(array_values($says)[0] ?? '') : rtrim(is_string($says) ? $says : 'is not as the schema says', '.');
+        return is_array($says)
+            ? self::plain(array_values($says)[0] ?? '')
+            : rtrim(is_string($says) ? $says : 'is not as the schema says', '.');
     }
 
     private static function number(mixed $value): int

@@ -16,7 +16,11 @@ final readonly class KitchenMatch
         'guesses' => ['axis', 'level', 'right', 'created_at'],
     ];
     /** Primary keys of tables that have no id. */
-    private const KEYS = ['sauce_parts' => ['sauce_id', 'part_id'], 'weighed_cooks' => ['batch_id'], 'settings' => ['name']];
+    private const KEYS = [
+        'sauce_parts' => ['sauce_id', 'part_id'],
+        'weighed_cooks' => ['batch_id'],
+        'settings' => ['name'],
+    ];
 
     /**
      * @param array<int, int>     $sauces   number here by number in the file
@@ -24,7 +28,12 @@ final readonly class KitchenMatch
      * @param array<int, int>     $plans
      * @param array<string, int>  $guesses  how many are here already, by what tells them apart
      */
-    private function __construct(public array $sauces, public array $products, public array $plans, public array $guesses) {}
+    private function __construct(
+        public array $sauces,
+        public array $products,
+        public array $plans,
+        public array $guesses,
+    ) {}
 
     public static function none(): self
     {
@@ -48,19 +57,38 @@ final readonly class KitchenMatch
             $guesses[$tells] = ($guesses[$tells] ?? 0) + 1;
         }
 
-        return new self($sauces, self::pairs($contents->products, $products), self::pairs($contents->plans, $plans), $guesses);
+        return new self(
+            $sauces,
+            self::pairs($contents->products, $products),
+            self::pairs($contents->plans, $plans),
+            $guesses,
+        );
     }
 
     /** @param array<mixed> $row of the file, or of the database */
     public static function tells(string $table, array $row): string
     {
-        return md5((string) json_encode(array_map(static fn(string $column): mixed => self::comparable($row[$column] ?? null), self::TELLING[$table] ?? []), JSON_PARTIAL_OUTPUT_ON_ERROR));
+        return md5(
+            (string) json_encode(
+                array_map(
+                    static fn(string $column): mixed => self::comparable($row[$column] ?? null),
+                    self::TELLING[$table] ?? [],
+                ),
+                JSON_PARTIAL_OUTPUT_ON_ERROR,
+            ),
+        );
     }
 
     /** @param array<mixed> $row */
     public static function keyOf(string $table, array $row): string
     {
-        return implode('-', array_map(static fn(string $column): string => is_scalar($row[$column] ?? null) ? (string) $row[$column] : '', self::KEYS[$table] ?? ['id']));
+        return implode(
+            '-',
+            array_map(
+                static fn(string $column): string => is_scalar($row[$column] ?? null) ? (string) $row[$column] : '',
+                self::KEYS[$table] ?? ['id'],
+            ),
+        );
     }
 
     /**
@@ -102,7 +130,9 @@ final readonly class KitchenMatch
         $lines = [];
         foreach ($database->table('lines')->orderBy('position')->cursor() as $line) {
             $fields = (array) $line;
-            $lines[is_int($fields['sauce_id'] ?? null) ? $fields['sauce_id'] : 0][] = md5(is_string($fields['text'] ?? null) ? $fields['text'] : '');
+            $lines[is_int($fields['sauce_id'] ?? null) ? $fields['sauce_id'] : 0][] = md5(
+                is_string($fields['text'] ?? null) ? $fields['text'] : '',
+            );
         }
         $standing = [];
         foreach ($database->table('sauces')->whereNull('deleted_at')->get(['id', 'title']) as $sauce) {

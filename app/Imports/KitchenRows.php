@@ -26,8 +26,26 @@ final class KitchenRows
     private const AT_ONCE = 100;
     private const TELLS_EVERY = 25;
     /** Columns that name a row of another table. */
-    private const NAMES = ['sauce_id' => 'sauces', 'part_id' => 'sauces', 'forked_from' => 'sauces', 'batch_id' => 'batches'];
-    private const MODELS = ['sauces' => Sauce::class, 'lines' => Line::class, 'versions' => Version::class, 'batches' => Batch::class, 'doses' => Dose::class, 'tastings' => Tasting::class, 'cook_events' => StoredCookEvent::class, 'weighed_cooks' => StoredWeighedCook::class, 'jars' => Jar::class, 'products' => Product::class, 'plans' => Plan::class, 'guesses' => Guess::class];
+    private const NAMES = [
+        'sauce_id' => 'sauces',
+        'part_id' => 'sauces',
+        'forked_from' => 'sauces',
+        'batch_id' => 'batches',
+    ];
+    private const MODELS = [
+        'sauces' => Sauce::class,
+        'lines' => Line::class,
+        'versions' => Version::class,
+        'batches' => Batch::class,
+        'doses' => Dose::class,
+        'tastings' => Tasting::class,
+        'cook_events' => StoredCookEvent::class,
+        'weighed_cooks' => StoredWeighedCook::class,
+        'jars' => Jar::class,
+        'products' => Product::class,
+        'plans' => Plan::class,
+        'guesses' => Guess::class,
+    ];
 
     /** @var array<string, int> what is added to the numbers of each table */
     private readonly array $offsets;
@@ -41,12 +59,18 @@ final class KitchenRows
     /** @var array<string, list<int|string>> */
     private array $made = [];
 
-    public function __construct(private readonly Connection $database, private readonly KitchenContents $contents, private readonly KitchenMatch $match, private readonly bool $isEmpty)
-    {
+    public function __construct(
+        private readonly Connection $database,
+        private readonly KitchenContents $contents,
+        private readonly KitchenMatch $match,
+        private readonly bool $isEmpty,
+    ) {
         $this->guesses = $match->guesses;
         $offsets = [];
         foreach (array_keys(KitchenFile::TABLES) as $table) {
-            $highest = $isEmpty || in_array($table, ['sauce_parts', 'weighed_cooks', 'settings'], true) ? 0 : $database->table($table)->max('id');
+            $highest = $isEmpty || in_array($table, ['sauce_parts', 'weighed_cooks', 'settings'], true)
+                ? 0
+                : $database->table($table)->max('id');
             $offsets[$table] = is_int($highest) ? $highest : 0;
         }
         $this->offsets = $offsets;
@@ -106,7 +130,8 @@ final class KitchenRows
             'products' => isset($this->match->products[$id]),
             'plans' => isset($this->match->plans[$id]),
             'settings' => !$this->isEmpty,
-            default => isset($this->match->sauces[$sauce]) || isset($this->match->sauces[$this->contents->batchesOf[$batch] ?? 0]),
+            default => isset($this->match->sauces[$sauce])
+                || isset($this->match->sauces[$this->contents->batchesOf[$batch] ?? 0]),
         };
     }
 
@@ -157,7 +182,9 @@ final class KitchenRows
                     $read->getAttribute($column);
                 }
             } catch (\Throwable) {
-                throw ImportFault::damaged(sprintf('a row of %s, number %s, cannot be read', $table, KitchenMatch::keyOf($table, $row)));
+                throw ImportFault::damaged(
+                    sprintf('a row of %s, number %s, cannot be read', $table, KitchenMatch::keyOf($table, $row)),
+                );
             }
         }
     }
@@ -193,7 +220,8 @@ final class KitchenRows
             if ($table === 'cook_events' && $column === 'figures' && is_object($value)) {
                 foreach (['event', 'timer'] as $name) {
                     if (isset($value->{$name})) {
-                        $value->{$name} = (int) (is_numeric($value->{$name}) ? $value->{$name} : 0) + $this->offsets['cook_events'];
+                        $value->{$name} = (int) (is_numeric($value->{$name}) ? $value->{$name} : 0)
+                            + $this->offsets['cook_events'];
                     }
                 }
             }
@@ -204,7 +232,15 @@ final class KitchenRows
                     }
                 }
             }
-            $row[$column] = $value === null ? null : $this->withOwnKeys(json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION));
+            $row[$column] = $value === null
+                ? null
+                : $this->withOwnKeys(
+                    json_encode(
+                        $value,
+                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES
+                            | JSON_PRESERVE_ZERO_FRACTION,
+                    ),
+                );
         }
 
         return $row;
@@ -224,7 +260,13 @@ final class KitchenRows
 
     private function withOwnKeys(string $json): string
     {
-        return $this->isEmpty ? $json : (string) preg_replace_callback('/"own-(\d{1,15})"/', fn(array $found): string => '"own-' . $this->numberHere('products', (int) $found[1]) . '"', $json);
+        return $this->isEmpty
+            ? $json
+            : (string) preg_replace_callback(
+                '/"own-(\d{1,15})"/',
+                fn(array $found): string => '"own-' . $this->numberHere('products', (int) $found[1]) . '"',
+                $json,
+            );
     }
 
     private static function number(mixed $value): int

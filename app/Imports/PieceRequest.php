@@ -14,13 +14,19 @@ final class PieceRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['at' => ['required', 'integer', 'between:0,1000000000000'], 'bytes' => ['present', 'string', 'max:' . self::LONGEST, 'regex:~^[A-Za-z0-9+/]*={0,2}$~D']];
+        return [
+            'at' => ['required', 'integer', 'between:0,1000000000000'],
+            'bytes' => ['present', 'string', 'max:' . self::LONGEST, 'regex:~^[A-Za-z0-9+/]*={0,2}$~D'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['at' => 'Say where in the file the piece belongs, in bytes.', 'bytes' => 'A piece is up to 3 MB, written in base64.'];
+        return [
+            'at' => 'Say where in the file the piece belongs, in bytes.',
+            'bytes' => 'A piece is up to 3 MB, written in base64.',
+        ];
     }
 
     public function at(): int

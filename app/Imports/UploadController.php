@@ -20,7 +20,13 @@ final readonly class UploadController
 
     public function add(string $upload, PieceRequest $request): JsonResponse
     {
-        return $this->attempt(fn(): array => ['upload' => $upload, 'bytes' => $this->uploads->add($upload, $request->at(), $request->piece()), 'read' => 0]);
+        return $this->attempt(
+            fn(): array => [
+                'upload' => $upload,
+                'bytes' => $this->uploads->add($upload, $request->at(), $request->piece()),
+                'read' => 0,
+            ],
+        );
     }
 
     public function show(string $upload): JsonResponse

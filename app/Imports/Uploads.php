@@ -96,7 +96,10 @@ final readonly class Uploads
         }
         clearstatcache();
 
-        return ['bytes' => (int) filesize($this->path($name)), 'read' => (int) @file_get_contents($this->path($name) . '-read')];
+        return [
+            'bytes' => (int) filesize($this->path($name)),
+            'read' => (int) @file_get_contents($this->path($name) . '-read'),
+        ];
     }
 
     /** Notes how far it was read; where it was forgotten meanwhile, reading it ends. @throws ImportFault */

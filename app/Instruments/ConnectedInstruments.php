@@ -33,14 +33,24 @@ final readonly class ConnectedInstruments implements Scale, Probe
     {
         $said = $this->link->ask(['ask' => 'hello'], 'instruments');
 
-        return ['instruments' => is_array($said['instruments'] ?? null) ? array_values(array_filter($said['instruments'], is_string(...))) : [], 'stand_in' => ($said['stand_in'] ?? false) === true];
+        return [
+            'instruments' => is_array($said['instruments'] ?? null)
+                ? array_values(array_filter($said['instruments'], is_string(...)))
+                : [],
+            'stand_in' => ($said['stand_in'] ?? false) === true,
+        ];
     }
 
     public function weigh(): Weight
     {
         $said = $this->link->ask(['ask' => 'weight'], 'scale');
 
-        return Weight::read($said['grams'] ?? null, ($said['settled'] ?? false) === true, ($said['overload'] ?? false) === true, is_numeric($said['resolution'] ?? null) ? (float) $said['resolution'] : 1.0);
+        return Weight::read(
+            $said['grams'] ?? null,
+            ($said['settled'] ?? false) === true,
+            ($said['overload'] ?? false) === true,
+            is_numeric($said['resolution'] ?? null) ? (float) $said['resolution'] : 1.0,
+        );
     }
 
     public function tare(): void
@@ -53,7 +63,9 @@ final readonly class ConnectedInstruments implements Scale, Probe
         $facts = FactsFile::named('instruments')['probe'];
         $celsius = self::number($this->link->ask(['ask' => 'temperature'], 'probe'), 'celsius', 'probe');
 
-        return $celsius >= $facts->number('lowest') && $celsius <= $facts->number('highest') ? $celsius : throw InstrumentFault::outOfRange('probe', sprintf('%.0f °C', $celsius));
+        return $celsius >= $facts->number('lowest') && $celsius <= $facts->number('highest')
+            ? $celsius
+            : throw InstrumentFault::outOfRange('probe', sprintf('%.0f °C', $celsius));
     }
 
     public function electrode(): PhMeter
@@ -65,7 +77,10 @@ final readonly class ConnectedInstruments implements Scale, Probe
             {
                 $said = $this->link->ask(['ask' => 'ph'], 'pH meter');
 
-                return ['millivolts' => ConnectedInstruments::number($said, 'millivolts', 'pH meter'), 'celsius' => ConnectedInstruments::number($said, 'celsius', 'pH meter')];
+                return [
+                    'millivolts' => ConnectedInstruments::number($said, 'millivolts', 'pH meter'),
+                    'celsius' => ConnectedInstruments::number($said, 'celsius', 'pH meter'),
+                ];
             }
         };
     }
@@ -79,7 +94,10 @@ final readonly class ConnectedInstruments implements Scale, Probe
             {
                 $said = $this->link->ask(['ask' => 'solids'], 'refractometer');
 
-                return ['percent' => ConnectedInstruments::number($said, 'percent', 'refractometer'), 'celsius' => ConnectedInstruments::number($said, 'celsius', 'refractometer')];
+                return [
+                    'percent' => ConnectedInstruments::number($said, 'percent', 'refractometer'),
+                    'celsius' => ConnectedInstruments::number($said, 'celsius', 'refractometer'),
+                ];
             }
         };
     }

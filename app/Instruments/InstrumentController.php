@@ -20,10 +20,20 @@ final readonly class InstrumentController
         try {
             $hello = $this->instruments->hello();
         } catch (InstrumentFault $fault) {
-            return new JsonResponse(['there' => [], 'stand_in' => false, 'calibration' => $this->meter->standing(), 'says' => $this->instruments->isConnected() ? $fault->getMessage() : null]);
+            return new JsonResponse([
+                'there' => [],
+                'stand_in' => false,
+                'calibration' => $this->meter->standing(),
+                'says' => $this->instruments->isConnected() ? $fault->getMessage() : null,
+            ]);
         }
 
-        return new JsonResponse(['there' => $hello['instruments'], 'stand_in' => $hello['stand_in'], 'calibration' => $this->meter->standing(), 'says' => null]);
+        return new JsonResponse([
+            'there' => $hello['instruments'],
+            'stand_in' => $hello['stand_in'],
+            'calibration' => $this->meter->standing(),
+            'says' => null,
+        ]);
     }
 
     public function scale(): JsonResponse
@@ -54,7 +64,15 @@ final readonly class InstrumentController
         return self::reading(function (): array {
             $sensed = $this->instruments->refractometer()->sense();
 
-            return ['value' => Report::rounded(SolidsReading::corrected($sensed['percent'], $sensed['celsius'])), 'celsius' => $sensed['celsius'], 'says' => sprintf('It read %.1f %% at %.0f °C; this is what it would read at 20 °C.', $sensed['percent'], $sensed['celsius'])];
+            return [
+                'value' => Report::rounded(SolidsReading::corrected($sensed['percent'], $sensed['celsius'])),
+                'celsius' => $sensed['celsius'],
+                'says' => sprintf(
+                    'It read %.1f %% at %.0f °C; this is what it would read at 20 °C.',
+                    $sensed['percent'],
+                    $sensed['celsius'],
+                ),
+            ];
         });
     }
 
@@ -65,7 +83,10 @@ final readonly class InstrumentController
 
     public function calibrate(Request $request): JsonResponse
     {
-        $request->validate(['buffer' => ['required', 'numeric', 'between:1,13']], ['buffer' => 'Say which buffer it stands in, by its pH.']);
+        $request->validate(
+            ['buffer' => ['required', 'numeric', 'between:1,13']],
+            ['buffer' => 'Say which buffer it stands in, by its pH.'],
+        );
 
         return self::reading(fn(): array => $this->meter->standIn($request->float('buffer')));
     }

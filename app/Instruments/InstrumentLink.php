@@ -29,7 +29,9 @@ final class InstrumentLink
      */
     public function ask(array $question, string $instrument): array
     {
-        $stream = $this->address === null ? false : @stream_socket_client("tcp://{$this->address}", $number, $why, self::PATIENCE_SECONDS);
+        $stream = $this->address === null
+            ? false
+            : @stream_socket_client("tcp://{$this->address}", $number, $why, self::PATIENCE_SECONDS);
         if ($stream === false) {
             throw InstrumentFault::silent($instrument);
         }

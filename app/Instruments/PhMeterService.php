@@ -31,7 +31,17 @@ final readonly class PhMeterService
             throw InstrumentFault::outOfRange('pH meter', sprintf('pH %.1f', $ph));
         }
 
-        return ['value' => round($ph, 2), 'celsius' => $sensed['celsius'], 'says' => $calibration->isStale(self::now()) ? 'It was calibrated more than a day ago: dip it in the buffers again before anything depends on it.' : sprintf('± %.2f, calibrated %s ago.', 1.645 * $calibration->deviation(self::now()), self::ago(self::now() - $calibration->at))];
+        return [
+            'value' => round($ph, 2),
+            'celsius' => $sensed['celsius'],
+            'says' => $calibration->isStale(self::now())
+                ? 'It was calibrated more than a day ago: dip it in the buffers again before anything depends on it.'
+                : sprintf(
+                    '± %.2f, calibrated %s ago.',
+                    1.645 * $calibration->deviation(self::now()),
+                    self::ago(self::now() - $calibration->at),
+                ),
+        ];
     }
 
     /**
@@ -51,13 +61,32 @@ final readonly class PhMeterService
         if ($first === null || abs($first['ph'] - $buffer) < 1.0) {
             Setting::write(self::POINT, (string) json_encode($point));
 
-            return ['value' => $buffer, 'celsius' => $sensed['celsius'], 'says' => sprintf('Buffer %.2f is taken. Rinse it, and dip it in the other.', $buffer)];
+            return [
+                'value' => $buffer,
+                'celsius' => $sensed['celsius'],
+                'says' => sprintf('Buffer %.2f is taken. Rinse it, and dip it in the other.', $buffer),
+            ];
         }
         Setting::write(self::POINT, null);
         $calibration = PhCalibration::between($first, $point, self::now());
-        Setting::write(self::CALIBRATION, (string) json_encode(['slope' => $calibration->slope, 'offset' => $calibration->offset, 'at' => $calibration->at]));
+        Setting::write(
+            self::CALIBRATION,
+            (string) json_encode([
+                'slope' => $calibration->slope,
+                'offset' => $calibration->offset,
+                'at' => $calibration->at,
+            ]),
+        );
 
-        return ['value' => $buffer, 'celsius' => $sensed['celsius'], 'says' => sprintf('Calibrated: slope %.0f %%, %.0f mV at pH 7.', 100.0 * $calibration->slope, $calibration->offset)];
+        return [
+            'value' => $buffer,
+            'celsius' => $sensed['celsius'],
+            'says' => sprintf(
+                'Calibrated: slope %.0f %%, %.0f mV at pH 7.',
+                100.0 * $calibration->slope,
+                $calibration->offset,
+            ),
+        ];
     }
 
     /** @return array{slope_percent: float, at: float, stale: bool}|null */
@@ -65,14 +94,25 @@ final readonly class PhMeterService
     {
         $calibration = self::calibration();
 
-        return $calibration === null ? null : ['slope_percent' => round(100.0 * $calibration->slope, 1), 'at' => $calibration->at, 'stale' => $calibration->isStale(self::now())];
+        return $calibration === null
+            ? null
+            : [
+                'slope_percent' => round(100.0 * $calibration->slope, 1),
+                'at' => $calibration->at,
+                'stale' => $calibration->isStale(self::now()),
+            ];
     }
 
     public static function calibration(): ?PhCalibration
     {
         $kept = json_decode(Setting::read(self::CALIBRATION) ?? 'null', true);
 
-        return is_array($kept) && is_numeric($kept['slope'] ?? null) && is_numeric($kept['offset'] ?? null) && is_numeric($kept['at'] ?? null) ? PhCalibration::kept((float) $kept['slope'], (float) $kept['offset'], (float) $kept['at']) : null;
+        return is_array($kept)
+            && is_numeric($kept['slope'] ?? null)
+            && is_numeric($kept['offset'] ?? null)
+            && is_numeric($kept['at'] ?? null)
+            ? PhCalibration::kept((float) $kept['slope'], (float) $kept['offset'], (float) $kept['at'])
+            : null;
     }
 
     private static function now(): float
@@ -82,6 +122,8 @@ final readonly class PhMeterService
 
     private static function ago(float $seconds): string
     {
-        return $seconds < 5400.0 ? sprintf('%d minutes', (int) round($seconds / 60.0)) : sprintf('%d hours', (int) round($seconds / 3600.0));
+        return $seconds < 5400.0
+            ? sprintf('%d minutes', (int) round($seconds / 60.0))
+            : sprintf('%d hours', (int) round($seconds / 3600.0));
     }
 }

@@ -25,15 +25,31 @@ final class StandInRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['do' => 'The stand-in can pour, clear and dip.', 'grams*' => 'Say how many grams to pour.', 'seconds' => 'Pouring takes up to a minute.', 'ph*' => 'Say what it is dipped into.', 'percent*' => 'Say what it is dipped into.', 'celsius*' => 'Say what it is dipped into.'];
+        return [
+            'do' => 'The stand-in can pour, clear and dip.',
+            'grams*' => 'Say how many grams to pour.',
+            'seconds' => 'Pouring takes up to a minute.',
+            'ph*' => 'Say what it is dipped into.',
+            'percent*' => 'Say what it is dipped into.',
+            'celsius*' => 'Say what it is dipped into.',
+        ];
     }
 
     /** @return array<string, mixed> */
     public function deed(): array
     {
         return match ((string) $this->string('do')) {
-            'pour' => ['do' => 'pour', 'grams' => $this->float('grams'), 'seconds' => $this->filled('seconds') ? $this->float('seconds') : 2.0],
-            'dip' => ['do' => 'dip', 'ph' => $this->float('ph'), 'percent' => $this->float('percent'), 'celsius' => $this->float('celsius')],
+            'pour' => [
+                'do' => 'pour',
+                'grams' => $this->float('grams'),
+                'seconds' => $this->filled('seconds') ? $this->float('seconds') : 2.0,
+            ],
+            'dip' => [
+                'do' => 'dip',
+                'ph' => $this->float('ph'),
+                'percent' => $this->float('percent'),
+                'celsius' => $this->float('celsius'),
+            ],
             default => ['do' => 'clear'],
         };
     }

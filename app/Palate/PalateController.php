@@ -18,7 +18,10 @@ final readonly class PalateController
 
     public function show(): JsonResponse
     {
-        $families = array_map(fn(StyleFamily $style): PalateReport => PalateReport::of($style, $this->palateService->palate($style)), $this->palateService->families());
+        $families = array_map(
+            fn(StyleFamily $style): PalateReport => PalateReport::of($style, $this->palateService->palate($style)),
+            $this->palateService->families(),
+        );
 
         return new JsonResponse(['on' => $this->palateService->isOn(), 'families' => $families]);
     }
@@ -33,7 +36,9 @@ final readonly class PalateController
 
     public function reset(string $style): JsonResponse
     {
-        $this->palateService->reset(StyleBook::has($style) ? StyleBook::get($style) : throw new NotFoundHttpException());
+        $this->palateService->reset(
+            StyleBook::has($style) ? StyleBook::get($style) : throw new NotFoundHttpException(),
+        );
 
         return $this->show();
     }

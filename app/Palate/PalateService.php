@@ -14,7 +14,10 @@ use Vinculum\Sensory\Target;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
 
-/** What the kitchen's tastings have taught about the cook: one palate a family, that can be seen, reset and switched off. */
+/**
+ * What the kitchen's tastings have taught about the cook: one palate a family, that can be seen, reset and switched
+ * off.
+ */
 final class PalateService
 {
     private const SWITCH = 'palate.off';
@@ -71,7 +74,9 @@ final class PalateService
     {
         $keys = TastingRecord::query()->whereNotNull('style')->distinct()->pluck('style')->all();
 
-        return array_values(array_filter(StyleBook::all(), static fn(StyleFamily $style): bool => in_array($style->key, $keys, true)));
+        return array_values(
+            array_filter(StyleBook::all(), static fn(StyleFamily $style): bool => in_array($style->key, $keys, true)),
+        );
     }
 
     /** @return list<Tasting> */
@@ -121,7 +126,10 @@ final class PalateService
     {
         $answers = [];
         /** @var Guess $guess */
-        foreach (Guess::query()->whereIn('axis', array_column(Axis::cases(), 'value'))->orderBy('id')->get() as $guess) {
+        foreach (Guess::query()->whereIn(
+            'axis',
+            array_column(Axis::cases(), 'value'),
+        )->orderBy('id')->get() as $guess) {
             $answers[$guess->axis][] = [$guess->level, $guess->right];
         }
 

@@ -25,10 +25,22 @@ final readonly class TrainerController
     public function answer(Request $request): JsonResponse
     {
         $request->validate(
-            ['axis' => ['required', Rule::enum(Axis::class)], 'level' => ['required', 'numeric', Rule::in(Staircase::LEVELS)], 'right' => ['required', 'boolean']],
-            ['axis' => 'The axis is one of the five.', 'level' => 'The glasses are ' . implode(', ', Staircase::LEVELS) . ' steps apart.', 'right' => 'Say whether it was right.'],
+            [
+                'axis' => ['required', Rule::enum(Axis::class)],
+                'level' => ['required', 'numeric', Rule::in(Staircase::LEVELS)],
+                'right' => ['required', 'boolean'],
+            ],
+            [
+                'axis' => 'The axis is one of the five.',
+                'level' => 'The glasses are ' . implode(', ', Staircase::LEVELS) . ' steps apart.',
+                'right' => 'Say whether it was right.',
+            ],
         );
-        Guess::query()->create(['axis' => (string) $request->string('axis'), 'level' => $request->float('level'), 'right' => $request->boolean('right')]);
+        Guess::query()->create([
+            'axis' => (string) $request->string('axis'),
+            'level' => $request->float('level'),
+            'right' => $request->boolean('right'),
+        ]);
         $this->palateService->trained();
 
         return $this->show();
@@ -51,8 +63,20 @@ final readonly class TrainerController
 
         return [
             'axis' => $axis->value,
-            'stock' => ['ingredient' => $series->solute->key, 'name' => $series->solute->name, 'percent' => $series->stockPercent, 'how' => $series->how, 'solute_grams' => ceil($series->stockGrams * $series->stockPercent / 100.0), 'water_grams' => round(ceil($series->stockGrams * $series->stockPercent / 100.0) * (100.0 / $series->stockPercent - 1.0))],
-            'glasses' => array_map(static fn(array $glass): array => array_map(static fn(float $one): float => round($one, 2), $glass), $series->glasses),
+            'stock' => [
+                'ingredient' => $series->solute->key,
+                'name' => $series->solute->name,
+                'percent' => $series->stockPercent,
+                'how' => $series->how,
+                'solute_grams' => ceil($series->stockGrams * $series->stockPercent / 100.0),
+                'water_grams' => round(
+                    ceil($series->stockGrams * $series->stockPercent / 100.0) * (100.0 / $series->stockPercent - 1.0),
+                ),
+            ],
+            'glasses' => array_map(
+                static fn(array $glass): array => array_map(static fn(float $one): float => round($one, 2), $glass),
+                $series->glasses,
+            ),
             'next' => $staircase->next,
             'trials' => $staircase->trials,
             'reversals' => count($staircase->reversals),

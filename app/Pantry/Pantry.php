@@ -22,7 +22,8 @@ final class Pantry
     }
 
     /**
-     * What the kitchen really has of these ingredients: a product in stock takes the place of the generic it stands in for;
+     * What the kitchen really has of these ingredients: a product in stock takes the place of the generic it stands in
+     * for;
      * where such products are all used up, the generic is left out.
      *
      * @param list<string> $keys of generic ingredients
@@ -68,14 +69,20 @@ final class Pantry
     /**
      * What is on the shelf of own products, by the key that a line means by it.
      *
-     * @return array<string, array{name: string, pack_grams: float|null, price: float|null, stock_grams: float}> a product in stock counts as one pack
+     * @return array<string, array{name: string, pack_grams: float|null, price: float|null, stock_grams: float}> a
+     *     product in stock counts as one pack
      */
     public function shelf(): array
     {
         $stock = [];
         /** @var Product $product */
         foreach (Product::query()->orderBy('in_stock')->orderBy('id')->get() as $product) {
-            $row = ['name' => $product->name, 'pack_grams' => $product->pack_grams, 'price' => $product->price, 'stock_grams' => $product->in_stock ? (float) $product->pack_grams : 0.0];
+            $row = [
+                'name' => $product->name,
+                'pack_grams' => $product->pack_grams,
+                'price' => $product->price,
+                'stock_grams' => $product->in_stock ? (float) $product->pack_grams : 0.0,
+            ];
             $stock[$product->key()] = $row;
             if ($product->stands_in || !isset($stock[$product->like])) {
                 $stock[$product->like] = $row;
@@ -100,7 +107,10 @@ final class Pantry
         return $label->ingredient($product->key(), Catalogue::shipped()->get($label->like));
     }
 
-    /** @return array<string, ProductLabel> by key; a label that no longer fits its generic is left out rather than in the way */
+    /**
+     * @return array<string, ProductLabel> by key; a label that no longer fits its generic is left out rather than in
+     *     the way
+     */
     private function labels(): array
     {
         $labels = [];

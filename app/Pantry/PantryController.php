@@ -17,7 +17,10 @@ final readonly class PantryController
     public function index(): JsonResponse
     {
         return new JsonResponse([
-            'ingredients' => array_map(static fn(Ingredient $one): PantryItemReport => PantryItemReport::of($one, Measures::Metric), $this->pantry->catalogue()->all()),
+            'ingredients' => array_map(
+                static fn(Ingredient $one): PantryItemReport => PantryItemReport::of($one, Measures::Metric),
+                $this->pantry->catalogue()->all(),
+            ),
             'products' => ProductResource::collection(Product::query()->latest('id')->get())->resolve(),
         ]);
     }

@@ -32,7 +32,13 @@ final class Product extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['label' => 'array', 'stands_in' => 'boolean', 'in_stock' => 'boolean', 'price' => 'float', 'pack_grams' => 'float'];
+        return [
+            'label' => 'array',
+            'stands_in' => 'boolean',
+            'in_stock' => 'boolean',
+            'price' => 'float',
+            'pack_grams' => 'float',
+        ];
     }
 
     public function key(): string
@@ -43,10 +49,21 @@ final class Product extends Model
     /** @throws LabelFault */
     public function toLabel(): ProductLabel
     {
-        $figure = fn(string $field): ?float => is_numeric($this->label[$field] ?? null) ? (float) $this->label[$field] : null;
+        $figure = fn(string $field): ?float => is_numeric($this->label[$field] ?? null)
+            ? (float) $this->label[$field]
+            : null;
         $figures = array_combine(self::FIGURES, array_map($figure, self::FIGURES));
         $ingredients = $this->label['ingredients'] ?? null;
 
-        return ProductLabel::of($this->name, $this->like, $figures, ($this->label['per_serving'] ?? false) === true, $figure('serving_grams'), $figure('shu'), is_string($ingredients) ? $ingredients : null, $this->stands_in);
+        return ProductLabel::of(
+            $this->name,
+            $this->like,
+            $figures,
+            ($this->label['per_serving'] ?? false) === true,
+            $figure('serving_grams'),
+            $figure('shu'),
+            is_string($ingredients) ? $ingredients : null,
+            $this->stands_in,
+        );
     }
 }

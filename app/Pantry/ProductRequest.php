@@ -11,7 +11,17 @@ use Vinculum\Ingredient\Catalogue;
 /** A product as its label has it. Whether the figures can be right is the core's to say. */
 final class ProductRequest extends FormRequest
 {
-    private const FIGURES = ['fat', 'carbohydrate', 'sugars', 'protein', 'salt', 'sodium', 'acidity', 'shu', 'serving_grams'];
+    private const FIGURES = [
+        'fat',
+        'carbohydrate',
+        'sugars',
+        'protein',
+        'salt',
+        'sodium',
+        'acidity',
+        'shu',
+        'serving_grams',
+    ];
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -26,7 +36,10 @@ final class ProductRequest extends FormRequest
             'label' => ['present', 'array'],
             'label.per_serving' => ['sometimes', 'boolean'],
             'label.ingredients' => ['nullable', 'string', 'max:5000'],
-            ...array_combine(array_map(static fn(string $field): string => "label.{$field}", self::FIGURES), array_fill(0, count(self::FIGURES), ['nullable', 'numeric'])),
+            ...array_combine(
+                array_map(static fn(string $field): string => "label.{$field}", self::FIGURES),
+                array_fill(0, count(self::FIGURES), ['nullable', 'numeric']),
+            ),
         ];
     }
 

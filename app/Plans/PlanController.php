@@ -43,7 +43,11 @@ final readonly class PlanController
     {
         $found = Plan::query()->findOrFail($plan);
         try {
-            return new JsonResponse(['plan' => self::wish($found), 'draft' => $this->planService->draft($found), 'says' => null]);
+            return new JsonResponse([
+                'plan' => self::wish($found),
+                'draft' => $this->planService->draft($found),
+                'says' => null,
+            ]);
         } catch (PlanFault|ScaleFault $fault) {
             // a plan whose day is over is still a plan
             return new JsonResponse(['plan' => self::wish($found), 'draft' => null, 'says' => $fault->getMessage()]);
@@ -61,7 +65,14 @@ final readonly class PlanController
     {
         $found = Plan::query()->findOrFail($plan);
         try {
-            return new Response($this->planService->calendar($found), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"plan-{$found->id}.ics\""]);
+            return new Response(
+                $this->planService->calendar($found),
+                200,
+                [
+                    'Content-Type' => 'text/calendar; charset=utf-8',
+                    'Content-Disposition' => "attachment; filename=\"plan-{$found->id}.ics\"",
+                ],
+            );
         } catch (PlanFault|ScaleFault $fault) {
             return new Response($fault->getMessage() . "\n", 422, ['Content-Type' => 'text/plain; charset=utf-8']);
         }
@@ -82,6 +93,13 @@ final readonly class PlanController
     /** @return array<string, mixed> */
     private static function wish(Plan $plan): array
     {
-        return ['id' => $plan->id, 'title' => $plan->title, 'ready' => $plan->ready, 'zone' => $plan->zone, 'rings' => $plan->rings, 'items' => $plan->items];
+        return [
+            'id' => $plan->id,
+            'title' => $plan->title,
+            'ready' => $plan->ready,
+            'zone' => $plan->zone,
+            'rings' => $plan->rings,
+            'items' => $plan->items,
+        ];
     }
 }

@@ -42,10 +42,19 @@ final class PlanRequest extends FormRequest
         $items = [];
         foreach ((array) $this->input('items') as $item) {
             if (is_array($item) && is_numeric($item['sauce'] ?? null)) {
-                $items[] = ['sauce' => (int) $item['sauce'], 'size' => is_string($item['size'] ?? null) ? $item['size'] : ''];
+                $items[] = [
+                    'sauce' => (int) $item['sauce'],
+                    'size' => is_string($item['size'] ?? null) ? $item['size'] : '',
+                ];
             }
         }
 
-        return $plan->fill(['title' => (string) $this->string('title') ?: 'Plan', 'ready' => (string) $this->string('ready'), 'zone' => (string) $this->string('zone'), 'rings' => $this->integer('rings', 1), 'items' => $items]);
+        return $plan->fill([
+            'title' => (string) $this->string('title') ?: 'Plan',
+            'ready' => (string) $this->string('ready'),
+            'zone' => (string) $this->string('zone'),
+            'rings' => $this->integer('rings', 1),
+            'items' => $items,
+        ]);
     }
 }

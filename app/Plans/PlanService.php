@@ -25,7 +25,11 @@ use Vinculum\Substitution\SwapReason;
 /** When to start what, so that it is ready on the day; what to buy; and the same as a calendar. */
 final readonly class PlanService
 {
-    public function __construct(private BalanceService $balanceService, private ScaleService $scaleService, private Pantry $pantry) {}
+    public function __construct(
+        private BalanceService $balanceService,
+        private ScaleService $scaleService,
+        private Pantry $pantry,
+    ) {}
 
     /**
      * @return array<string, mixed> the tasks with their times, and the shopping list
@@ -42,9 +46,39 @@ final readonly class PlanService
         return [
             'starts' => $schedule->starts()->format(DATE_ATOM),
             'ready' => $schedule->ready->format(DATE_ATOM),
-            'sauces' => array_map(static fn(SauceTasks $job, int $id, array $cost): array => ['id' => $id, 'title' => $job->title, 'cost' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced'], 'cost_per_jar' => $cost['jars'] > 0 ? round($cost['cost'] / $cost['jars'], 2) : null], $jobs, $ids, $costs),
-            'tasks' => array_map(static fn(ScheduledTask $one): array => ['sauce' => $one->job, 'kind' => $one->task->kind, 'says' => $one->task->name, 'minutes' => Report::rounded($one->task->minutes), 'start' => $one->start->format(DATE_ATOM), 'end' => $one->end->format(DATE_ATOM)], $schedule->tasks),
-            'shopping' => array_map(fn(array $one): array => [...array_map(static fn(mixed $value): mixed => is_float($value) ? Report::rounded($value) : $value, $one), 'out_of_season' => !$this->isInSeason($one['ingredient'], (int) $schedule->ready->format('n'))], Shopping::for($formulas, $stock)),
+            'sauces' => array_map(
+                static fn(SauceTasks $job, int $id, array $cost): array => [
+                    'id' => $id,
+                    'title' => $job->title,
+                    'cost' => round($cost['cost'], 2),
+                    'unpriced' => $cost['unpriced'],
+                    'cost_per_jar' => $cost['jars'] > 0 ? round($cost['cost'] / $cost['jars'], 2) : null,
+                ],
+                $jobs,
+                $ids,
+                $costs,
+            ),
+            'tasks' => array_map(
+                static fn(ScheduledTask $one): array => [
+                    'sauce' => $one->job,
+                    'kind' => $one->task->kind,
+                    'says' => $one->task->name,
+                    'minutes' => Report::rounded($one->task->minutes),
+                    'start' => $one->start->format(DATE_ATOM),
+                    'end' => $one->end->format(DATE_ATOM),
+                ],
+                $schedule->tasks,
+            ),
+            'shopping' => array_map(
+                fn(array $one): array => [
+                    ...array_map(
+                        static fn(mixed $value): mixed => is_float($value) ? Report::rounded($value) : $value,
+                        $one,
+                    ),
+                    'out_of_season' => !$this->isInSeason($one['ingredient'], (int) $schedule->ready->format('n')),
+                ],
+                Shopping::for($formulas, $stock),
+            ),
         ];
     }
 
@@ -70,7 +104,16 @@ final readonly class PlanService
                 'TRANSP' => $one->task->needsHands ? 'OPAQUE' : 'TRANSPARENT',
             ]);
             if ($one->task->needsHands) {
-                $event->add($calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => self::printable($one->task->name), 'TRIGGER' => '-PT10M']));
+                $event->add(
+                    $calendar->createComponent(
+                        'VALARM',
+                        [
+                            'ACTION' => 'DISPLAY',
+                            'DESCRIPTION' => self::printable($one->task->name),
+                            'TRIGGER' => '-PT10M',
+                        ],
+                    ),
+                );
             }
             $calendar->add($event);
         }
@@ -95,7 +138,10 @@ final readonly class PlanService
             $cook = $this->scaleService->plan($edit, RequestedSize::written($item['size']));
             $jobs[] = SauceTasks::of($sauce->title === '' ? 'Unnamed sauce' : $sauce->title, $cook);
             $formulas[] = $cook->scale->after;
-            $costs[] = [...Shopping::cost($cook->scale->after, $this->pantry->shelf()), 'jars' => array_sum(array_column($cook->scale->fill, 'count'))];
+            $costs[] = [
+                ...Shopping::cost($cook->scale->after, $this->pantry->shelf()),
+                'jars' => array_sum(array_column($cook->scale->fill, 'count')),
+            ];
             $ids[] = $sauce->id;
         }
 

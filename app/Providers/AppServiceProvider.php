@@ -36,15 +36,28 @@ final class AppServiceProvider extends ServiceProvider
         if (is_file($names) && filemtime($names) >= max($change, NameSearch::lastChange())) {
             NameSearch::useCompiled($names);
         }
-        $this->app->bind(Passphrase::class, static fn(): Passphrase => new Passphrase(config()->string('door.folder') . '/passphrase'));
+        $this->app->bind(
+            Passphrase::class,
+            static fn(): Passphrase => new Passphrase(config()->string('door.folder') . '/passphrase'),
+        );
         $this->app->bind(Uploads::class, static fn(): Uploads => new Uploads(storage_path('framework/uploads')));
         $this->app->bind(Session::class, static function (Application $app): Session {
             $session = $app->make(SessionManager::class)->driver();
 
-            return $session instanceof Session ? $session : throw new \LogicException('The session driver is not a store.');
+            return $session instanceof Session
+                ? $session
+                : throw new \LogicException('The session driver is not a store.');
         });
         $this->app->bind(InstrumentLink::class, static fn(): InstrumentLink => new InstrumentLink(self::instruments()));
-        Connection::resolverFor('sqlite', static fn(\Closure|\PDO $pdo, string $database, string $prefix, array $config): KitchenConnection => new KitchenConnection($pdo, $database, $prefix, $config));
+        Connection::resolverFor(
+            'sqlite',
+            static fn(
+                \Closure|\PDO $pdo,
+                string $database,
+                string $prefix,
+                array $config,
+            ): KitchenConnection => new KitchenConnection($pdo, $database, $prefix, $config),
+        );
         $this->app->scoped(BatchService::class);
         $this->app->scoped(CookSessionService::class);
         $this->app->scoped(HomeHob::class);

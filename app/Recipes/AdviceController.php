@@ -14,7 +14,18 @@ final readonly class AdviceController
     {
         $edit = $request->edit();
         $balance = $balanceService->balance($edit);
-        $advice = CorrectionSetup::for($balance, $balanceService->style($edit), $request->complaint(), $request->with() ?? $balanceService->usualAdditions($edit), $request->most(), $request->capacity(), $balanceService->catalogue(), $edit->measures, $request->target() ?? $balanceService->targetOf($request->liked()) ?? $balanceService->own($edit), $request->wish());
+        $advice = CorrectionSetup::for(
+            $balance,
+            $balanceService->style($edit),
+            $request->complaint(),
+            $request->with() ?? $balanceService->usualAdditions($edit),
+            $request->most(),
+            $request->capacity(),
+            $balanceService->catalogue(),
+            $edit->measures,
+            $request->target() ?? $balanceService->targetOf($request->liked()) ?? $balanceService->own($edit),
+            $request->wish(),
+        );
 
         return new JsonResponse(AdviceReport::of($advice, $balance, $edit->measures));
     }

@@ -102,8 +102,15 @@ final class AdviceRequest extends FormulaRequest
 
     private static function rightWayRound(string $field, mixed $value, \Closure $fail): void
     {
-        if (is_array($value) && is_numeric($value[0] ?? null) && is_numeric($value[1] ?? null) && $value[0] > $value[1]) {
-            $fail('The window of ' . substr($field, strlen('target.')) . ' is turned round: write the lower edge first.');
+        if (
+            is_array($value)
+            && is_numeric($value[0] ?? null)
+            && is_numeric($value[1] ?? null)
+            && $value[0] > $value[1]
+        ) {
+            $fail(
+                'The window of ' . substr($field, strlen('target.')) . ' is turned round: write the lower edge first.',
+            );
         }
     }
 

@@ -55,6 +55,15 @@ trait AsksForASize
         $share = fn(string $field, float $usual): float => $this->filled($field) ? $this->float($field) : $usual;
         $asked = [$text('to'), $text('have'), $text('serves'), $text('portion'), $text('factor')];
 
-        return array_filter($asked, is_string(...)) === [] ? null : new RequestedSize(...[...$asked, $share('head_space', TargetSize::HEAD_SPACE), $share('loss', 0.0), $this->boolean('hold_back')]);
+        return array_filter($asked, is_string(...)) === []
+            ? null
+            : new RequestedSize(
+                ...[
+                    ...$asked,
+                    $share('head_space', TargetSize::HEAD_SPACE),
+                    $share('loss', 0.0),
+                    $this->boolean('hold_back'),
+                ],
+            );
     }
 }

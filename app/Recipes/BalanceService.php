@@ -25,7 +25,12 @@ use Vinculum\Style\StyleFamily;
 /** Asks the core where an edit stands. */
 final class BalanceService
 {
-    public function __construct(private readonly Pantry $pantry, private readonly SauceParts $parts, private readonly PalateService $palateService, private readonly HomeHob $hob) {}
+    public function __construct(
+        private readonly Pantry $pantry,
+        private readonly SauceParts $parts,
+        private readonly PalateService $palateService,
+        private readonly HomeHob $hob,
+    ) {}
 
     public function catalogue(): Catalogue
     {
@@ -47,9 +52,20 @@ final class BalanceService
     public function cook(SauceEdit $edit): StagedCook
     {
         [$rows, $refused] = $this->parts->namedIn($edit->lines, $edit->sauce);
-        $formula = Formula::fromTexts($edit->lines, $this->catalogue()->with($rows), $edit->measures, $edit->yield, $edit->partMillilitres);
+        $formula = Formula::fromTexts(
+            $edit->lines,
+            $this->catalogue()->with($rows),
+            $edit->measures,
+            $edit->yield,
+            $edit->partMillilitres,
+        );
 
-        return StagedCook::of($refused === [] ? $formula : $this->parts->without($refused, $formula), $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, $this->hob->known());
+        return StagedCook::of(
+            $refused === [] ? $formula : $this->parts->without($refused, $formula),
+            $edit->pan === null ? null : Pan::parse($edit->pan),
+            $edit->method,
+            $this->hob->known(),
+        );
     }
 
     public static function treatment(SauceEdit $edit): Treatment
@@ -62,7 +78,10 @@ final class BalanceService
         return Balance::of($this->formula($edit), self::treatment($edit));
     }
 
-    /** @return list<string> what a correction may add when the cook names nothing: the style's usual things, as far as they are there */
+    /**
+     * @return list<string> what a correction may add when the cook names nothing: the style's usual things, as far as
+     *     they are there
+     */
     public function usualAdditions(SauceEdit $edit): array
     {
         return $this->pantry->usable(CorrectionSetup::usual($this->style($edit)));
@@ -98,13 +117,27 @@ final class BalanceService
 
     public function reportOn(Balance $balance, SauceEdit $edit, ?StagedCook $cook = null): BalanceReport
     {
-        return BalanceReport::of($balance, $edit->title === '' ? null : $edit->title, $this->style($edit), $edit->measures, $this->own($edit), $this->palateService->ownSteps(), $cook->notes ?? [], $cook->stages ?? []);
+        return BalanceReport::of(
+            $balance,
+            $edit->title === '' ? null : $edit->title,
+            $this->style($edit),
+            $edit->measures,
+            $this->own($edit),
+            $this->palateService->ownSteps(),
+            $cook->notes ?? [],
+            $cook->stages ?? [],
+        );
     }
 
     /** @return array<string, AxisReport> where a sauce stands, against its style and what this cook likes */
     public function axes(Balance $balance, SauceEdit $edit): array
     {
-        return AxisReport::all($balance->axes, $this->style($edit)?->target, $this->own($edit), $this->palateService->ownSteps());
+        return AxisReport::all(
+            $balance->axes,
+            $this->style($edit)?->target,
+            $this->own($edit),
+            $this->palateService->ownSteps(),
+        );
     }
 
     /** @return array<string, mixed> what the shelf shows of a sauce */
@@ -113,7 +146,10 @@ final class BalanceService
         $target = $this->style($edit)?->target;
 
         return [
-            'axes' => array_map(static fn(AxisReport $axis): array => $axis->toArray(), AxisReport::all($balance->axes, $target)),
+            'axes' => array_map(
+                static fn(AxisReport $axis): array => $axis->toArray(),
+                AxisReport::all($balance->axes, $target),
+            ),
             'distance' => $target === null ? null : round($target->distance($balance->taste), 3),
         ];
     }

@@ -20,7 +20,12 @@ final class CompareRequest extends FormulaRequest
 
     public function messages(): array
     {
-        return [...parent::messages(), 'before.required' => 'Say what to compare with.', 'before.*' => 'What to compare with is not a formula.', 'before.lines.*' => 'What to compare with holds a line that is not text.'];
+        return [
+            ...parent::messages(),
+            'before.required' => 'Say what to compare with.',
+            'before.*' => 'What to compare with is not a formula.',
+            'before.lines.*' => 'What to compare with holds a line that is not text.',
+        ];
     }
 
     public function before(): SauceEdit

@@ -19,8 +19,23 @@ final readonly class DesignController
         try {
             $formula = $balanceService->formula($edit);
             $design = $request->boolean('may_grow')
-                ? DesignSetup::withRoom($formula, $style, $request->batchGrams(), $balanceService->catalogue(), $edit->measures, $balanceService->own($edit))
-                : DesignSetup::draft($formula, $style, $request->base(), $request->batchGrams(), $balanceService->catalogue(), $edit->measures, $balanceService->own($edit));
+                ? DesignSetup::withRoom(
+                    $formula,
+                    $style,
+                    $request->batchGrams(),
+                    $balanceService->catalogue(),
+                    $edit->measures,
+                    $balanceService->own($edit),
+                )
+                : DesignSetup::draft(
+                    $formula,
+                    $style,
+                    $request->base(),
+                    $request->batchGrams(),
+                    $balanceService->catalogue(),
+                    $edit->measures,
+                    $balanceService->own($edit),
+                );
         } catch (\InvalidArgumentException $fault) {
             throw Faults::in('lines', $fault);
         }

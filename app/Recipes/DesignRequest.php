@@ -9,12 +9,23 @@ final class DesignRequest extends FormulaRequest
 {
     public function rules(): array
     {
-        return [...parent::rules(), 'style' => ['required', ...array_slice(parent::rules()['style'], 2)], 'batch_grams' => ['required', 'numeric', 'gt:0', 'max:1000000'], 'base' => ['sometimes', 'nullable', 'string', 'max:100'], 'may_grow' => ['sometimes', 'boolean']];
+        return [
+            ...parent::rules(),
+            'style' => ['required', ...array_slice(parent::rules()['style'], 2)],
+            'batch_grams' => ['required', 'numeric', 'gt:0', 'max:1000000'],
+            'base' => ['sometimes', 'nullable', 'string', 'max:100'],
+            'may_grow' => ['sometimes', 'boolean'],
+        ];
     }
 
     public function messages(): array
     {
-        return [...parent::messages(), 'style.required' => 'Choose a style: it says where the sauce should stand.', 'may_grow' => 'Say whether the batch may grow.', 'batch_grams' => 'Say how much it should make, in grams above zero.'];
+        return [
+            ...parent::messages(),
+            'style.required' => 'Choose a style: it says where the sauce should stand.',
+            'may_grow' => 'Say whether the batch may grow.',
+            'batch_grams' => 'Say how much it should make, in grams above zero.',
+        ];
     }
 
     public function batchGrams(): float

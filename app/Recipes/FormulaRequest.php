@@ -23,7 +23,12 @@ class FormulaRequest extends FormRequest
     {
         return [
             'title' => ['sometimes', 'nullable', 'string', 'max:200'],
-            'style' => ['sometimes', 'nullable', 'string', Rule::in(array_map(static fn(StyleFamily $style): string => $style->key, StyleBook::all()))],
+            'style' => [
+                'sometimes',
+                'nullable',
+                'string',
+                Rule::in(array_map(static fn(StyleFamily $style): string => $style->key, StyleBook::all())),
+            ],
             'measures' => ['sometimes', 'nullable', Rule::enum(Measures::class)],
             'yield' => ['sometimes', 'nullable', 'string', 'max:200'],
             'part_ml' => ['sometimes', 'nullable', 'numeric', 'between:1,100000'],
@@ -68,7 +73,10 @@ class FormulaRequest extends FormRequest
     /** @param array<array-key, mixed> $written a formula that the rules have let through */
     protected static function formulaIn(array $written, ?int $sauce): SauceEdit
     {
-        $text = static fn(string $field): ?string => is_string($written[$field] ?? null) && trim($written[$field]) !== '' ? $written[$field] : null;
+        $text = static fn(string $field): ?string => is_string($written[$field] ?? null)
+            && trim($written[$field]) !== ''
+            ? $written[$field]
+            : null;
         $lines = is_array($written['lines'] ?? null) ? $written['lines'] : [];
 
         return new SauceEdit(
@@ -79,7 +87,12 @@ class FormulaRequest extends FormRequest
             array_values(array_map(static fn(mixed $line): string => is_string($line) ? $line : '', $lines)),
             is_numeric($written['part_ml'] ?? null) ? (float) $written['part_ml'] : null,
             $sauce,
-            array_values(array_map(static fn(mixed $step): string => is_string($step) ? $step : '', is_array($written['method'] ?? null) ? $written['method'] : [])),
+            array_values(
+                array_map(
+                    static fn(mixed $step): string => is_string($step) ? $step : '',
+                    is_array($written['method'] ?? null) ? $written['method'] : [],
+                ),
+            ),
             $text('pan'),
         );
     }
@@ -90,7 +103,9 @@ class FormulaRequest extends FormRequest
         if ($value !== null && !is_string($value)) {
             $fail("Line {$number} is not text.");
         } elseif (is_string($value) && strlen($value) > self::LONGEST_LINE) {
-            $fail("Line {$number} is longer than 10,000 letters: that is no ingredient. Cut it, or split it into lines.");
+            $fail(
+                "Line {$number} is longer than 10,000 letters: that is no ingredient. Cut it, or split it into lines.",
+            );
         }
     }
 }

@@ -9,12 +9,24 @@ final class NudgeRequest extends FormulaRequest
 {
     public function rules(): array
     {
-        return [...parent::rules(), 'line' => ['required', 'integer', 'min:1', self::isThere(...)], 'direction' => ['required', 'in:up,down'], 'by' => ['sometimes', 'nullable', 'in:notch,step']];
+        return [
+            ...parent::rules(),
+            'line' => ['required', 'integer', 'min:1', self::isThere(...)],
+            'direction' => ['required', 'in:up,down'],
+            'by' => ['sometimes', 'nullable', 'in:notch,step'],
+        ];
     }
 
     public function messages(): array
     {
-        return [...parent::messages(), 'line.required' => 'Say which line, counted from 1.', 'line.integer' => 'Say which line, counted from 1.', 'line.min' => 'Say which line, counted from 1.', 'direction' => 'An amount goes up or down.', 'by' => 'An amount goes by a notch or by a step.'];
+        return [
+            ...parent::messages(),
+            'line.required' => 'Say which line, counted from 1.',
+            'line.integer' => 'Say which line, counted from 1.',
+            'line.min' => 'Say which line, counted from 1.',
+            'direction' => 'An amount goes up or down.',
+            'by' => 'An amount goes by a notch or by a step.',
+        ];
     }
 
     /** From 0. */

@@ -56,15 +56,35 @@ final readonly class RequestedSize
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['to' => $this->to, 'have' => $this->have, 'serves' => $this->serves, 'portion' => $this->portion, 'factor' => $this->factor, 'head_space' => $this->headSpace, 'loss' => $this->loss, 'hold_back' => $this->holdsBack];
+        return [
+            'to' => $this->to,
+            'have' => $this->have,
+            'serves' => $this->serves,
+            'portion' => $this->portion,
+            'factor' => $this->factor,
+            'head_space' => $this->headSpace,
+            'loss' => $this->loss,
+            'hold_back' => $this->holdsBack,
+        ];
     }
 
     /** @param array<string, mixed> $kept */
     public static function kept(array $kept): self
     {
         $text = static fn(string $field): ?string => is_scalar($kept[$field] ?? null) ? (string) $kept[$field] : null;
-        $number = static fn(string $field, float $usual): float => is_numeric($kept[$field] ?? null) ? (float) $kept[$field] : $usual;
+        $number = static fn(string $field, float $usual): float => is_numeric($kept[$field] ?? null)
+            ? (float) $kept[$field]
+            : $usual;
 
-        return new self($text('to'), $text('have'), $text('serves'), $text('portion'), $text('factor'), $number('head_space', TargetSize::HEAD_SPACE), $number('loss', 0.0), ($kept['hold_back'] ?? false) === true);
+        return new self(
+            $text('to'),
+            $text('have'),
+            $text('serves'),
+            $text('portion'),
+            $text('factor'),
+            $number('head_space', TargetSize::HEAD_SPACE),
+            $number('loss', 0.0),
+            ($kept['hold_back'] ?? false) === true,
+        );
     }
 }

@@ -23,7 +23,8 @@ use Vinculum\Quantity\Measures;
  * @property list<string>|null $method    one step a line
  * @property string|null  $pan       as a cook names it
  * @property int|null              $forked_from the sauce it began as a variant of
- * @property array<string, string>|null $ingredient what it is as part of another sauce, as the fields of a catalogue row
+ * @property array<string, string>|null $ingredient what it is as part of another sauce, as the fields of a catalogue
+ *     row
  * @property int                   $revision rises with every stored edit
  * @property array<string, mixed>  $standing what the shelf shows of its balance
  * @property CarbonImmutable|null  $updated_at
@@ -33,12 +34,32 @@ final class Sauce extends Model
 {
     use SoftDeletes;
 
-    protected $fillable = ['title', 'style', 'measures', 'yield', 'part_ml', 'method', 'pan', 'forked_from', 'revision', 'standing'];
+    protected $fillable = [
+        'title',
+        'style',
+        'measures',
+        'yield',
+        'part_ml',
+        'method',
+        'pan',
+        'forked_from',
+        'revision',
+        'standing',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => Measures::class, 'method' => 'array', 'standing' => 'array', 'ingredient' => 'array', 'part_ml' => 'float', 'forked_from' => 'integer', 'revision' => 'integer', 'updated_at' => 'immutable_datetime'];
+        return [
+            'measures' => Measures::class,
+            'method' => 'array',
+            'standing' => 'array',
+            'ingredient' => 'array',
+            'part_ml' => 'float',
+            'forked_from' => 'integer',
+            'revision' => 'integer',
+            'updated_at' => 'immutable_datetime',
+        ];
     }
 
     /** @return HasMany<Line, $this> */

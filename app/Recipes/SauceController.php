@@ -18,26 +18,49 @@ final readonly class SauceController
 
     public function index(Request $request): JsonResponse
     {
-        $asked = $request->validate(['named' => ['sometimes', 'nullable', 'string', 'max:200'], 'page' => ['sometimes', 'integer', 'between:1,10000']], ['named' => 'The name to look for is longer than 200 letters.', 'page' => 'Pages are counted from 1.']);
+        $asked = $request->validate(
+            [
+                'named' => ['sometimes', 'nullable', 'string', 'max:200'],
+                'page' => ['sometimes', 'integer', 'between:1,10000'],
+            ],
+            ['named' => 'The name to look for is longer than 200 letters.', 'page' => 'Pages are counted from 1.'],
+        );
         $named = is_string($asked['named'] ?? null) ? trim($asked['named']) : '';
         $sauces = Sauce::query()->withCount('lines')
-            ->when($named !== '', static fn(Builder $query) => $query->whereRaw('instr(lower(title), ?) > 0', [mb_strtolower($named)]))
+            ->when(
+                $named !== '',
+                static fn(Builder $query) => $query->whereRaw('instr(lower(title), ?) > 0', [mb_strtolower($named)]),
+            )
             ->latest('updated_at')->latest('id')
             ->offset(($request->integer('page', 1) - 1) * self::PAGE)->limit(self::PAGE + 1)->get();
 
-        return new JsonResponse(['sauces' => ShelfResource::collection($sauces->take(self::PAGE))->resolve(), 'more' => $sauces->count() > self::PAGE]);
+        return new JsonResponse([
+            'sauces' => ShelfResource::collection($sauces->take(self::PAGE))->resolve(),
+            'more' => $sauces->count() > self::PAGE,
+        ]);
     }
 
     public function store(FormulaRequest $request, SauceService $sauceService): JsonResponse
     {
-        return new JsonResponse((new SauceResource($sauceService->add($request->edit(), $request->filled('forked_from') ? $request->integer('forked_from') : null)))->resolve(), 201);
+        return new JsonResponse(
+            (new SauceResource(
+                $sauceService->add(
+                    $request->edit(),
+                    $request->filled('forked_from') ? $request->integer('forked_from') : null,
+                ),
+            ))->resolve(),
+            201,
+        );
     }
 
     /** A sauce as it was typed or pasted, read as every recipe is. */
     public function written(WrittenRequest $request, Importer $importer): JsonResponse
     {
         try {
-            return new JsonResponse((new SauceResource($importer->write($request->text(), $request->measures())))->resolve(), 201);
+            return new JsonResponse(
+                (new SauceResource($importer->write($request->text(), $request->measures())))->resolve(),
+                201,
+            );
         } catch (RecipeFault $fault) {
             throw Faults::in('text', $fault);
         }
@@ -50,7 +73,9 @@ final readonly class SauceController
 
     public function update(int $sauce, EditRequest $request, SauceService $sauceService): JsonResponse
     {
-        return new JsonResponse((new SauceResource($sauceService->edit($sauce, $request->revision(), $request->editOf($sauce))))->resolve());
+        return new JsonResponse(
+            (new SauceResource($sauceService->edit($sauce, $request->revision(), $request->editOf($sauce))))->resolve(),
+        );
     }
 
     public function destroy(int $sauce): Response

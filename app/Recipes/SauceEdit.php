@@ -31,22 +31,62 @@ final readonly class SauceEdit
 
     public static function asItStands(Sauce $sauce): self
     {
-        return new self($sauce->title, $sauce->style, $sauce->measures, $sauce->yield, $sauce->texts(), $sauce->part_ml, $sauce->id, $sauce->method ?? [], $sauce->pan);
+        return new self(
+            $sauce->title,
+            $sauce->style,
+            $sauce->measures,
+            $sauce->yield,
+            $sauce->texts(),
+            $sauce->part_ml,
+            $sauce->id,
+            $sauce->method ?? [],
+            $sauce->pan,
+        );
     }
 
     public static function asKept(Version|Batch $kept): self
     {
-        return new self($kept->title, $kept->style, $kept->measures, $kept->yield, $kept->lines, $kept->part_ml, $kept->sauce_id, $kept->method ?? [], $kept->pan);
+        return new self(
+            $kept->title,
+            $kept->style,
+            $kept->measures,
+            $kept->yield,
+            $kept->lines,
+            $kept->part_ml,
+            $kept->sauce_id,
+            $kept->method ?? [],
+            $kept->pan,
+        );
     }
 
     /** @param list<string> $lines */
     public function withLines(array $lines, ?string $yield): self
     {
-        return new self($this->title, $this->style, $this->measures, $yield, $lines, $this->partMillilitres, $this->sauce, $this->method, $this->pan);
+        return new self(
+            $this->title,
+            $this->style,
+            $this->measures,
+            $yield,
+            $lines,
+            $this->partMillilitres,
+            $this->sauce,
+            $this->method,
+            $this->pan,
+        );
     }
 
     public function of(int $sauce): self
     {
-        return new self($this->title, $this->style, $this->measures, $this->yield, $this->lines, $this->partMillilitres, $sauce, $this->method, $this->pan);
+        return new self(
+            $this->title,
+            $this->style,
+            $this->measures,
+            $this->yield,
+            $this->lines,
+            $this->partMillilitres,
+            $sauce,
+            $this->method,
+            $this->pan,
+        );
     }
 }

@@ -53,7 +53,10 @@ final class SauceParts
         return $formula->withLines(...array_map(static function (ResolvedLine $line) use ($refused): ResolvedLine {
             foreach ($line->status === LineStatus::Heading ? [] : $refused as $title) {
                 if (mb_stripos($line->text, $title) !== false) {
-                    return ResolvedLine::unread($line->text, "\"{$title}\" is this sauce, or is made with it: a sauce cannot be part of itself. The line is left out.");
+                    return ResolvedLine::unread(
+                        $line->text,
+                        "\"{$title}\" is this sauce, or is made with it: a sauce cannot be part of itself. The line is left out.",
+                    );
                 }
             }
 
@@ -72,16 +75,26 @@ final class SauceParts
             }
         }
         $row = SauceAsIngredient::row(self::KEY . $sauce->id, $sauce->title, $balance);
-        $sauce->ingredient = $row === null || trim($sauce->title) === '' ? null : array_combine($row->fields(), array_map($row->text(...), $row->fields()));
+        $sauce->ingredient = $row === null || trim($sauce->title) === ''
+            ? null
+            : array_combine($row->fields(), array_map($row->text(...), $row->fields()));
         $sauce->timestamps = false;
         $sauce->save();
         $sauce->timestamps = true;
         DB::table('sauce_parts')->where('sauce_id', $sauce->id)->delete();
-        DB::table('sauce_parts')->insert(array_map(static fn(int $part): array => ['sauce_id' => $sauce->id, 'part_id' => $part], array_values(array_unique($parts))));
+        DB::table('sauce_parts')->insert(
+            array_map(
+                static fn(int $part): array => ['sauce_id' => $sauce->id, 'part_id' => $part],
+                array_values(array_unique($parts)),
+            ),
+        );
         if ($this->titles !== null) {
             $title = mb_strtolower(trim($sauce->title));
             $isNamed = $sauce->ingredient !== null && mb_strlen($title) >= self::SHORTEST_TITLE;
-            $this->titles = [...array_values(array_filter($this->titles, static fn(array $one): bool => $one[0] !== $sauce->id)), ...($isNamed ? [[$sauce->id, $title]] : [])];
+            $this->titles = [
+                ...array_values(array_filter($this->titles, static fn(array $one): bool => $one[0] !== $sauce->id)),
+                ...($isNamed ? [[$sauce->id, $title]] : []),
+            ];
         }
     }
 
@@ -90,7 +103,16 @@ final class SauceParts
     {
         [$found, $next] = [[], [$sauce]];
         while ($next !== []) {
-            $next = array_values(array_diff(array_map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0, DB::table('sauce_parts')->whereIn('part_id', $next)->pluck('sauce_id')->all()), $found, [$sauce]));
+            $next = array_values(
+                array_diff(
+                    array_map(
+                        static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0,
+                        DB::table('sauce_parts')->whereIn('part_id', $next)->pluck('sauce_id')->all(),
+                    ),
+                    $found,
+                    [$sauce],
+                ),
+            );
             array_push($found, ...$next);
         }
 
@@ -101,7 +123,10 @@ final class SauceParts
     public function titlesStartingWith(string $letters, ?int $except): array
     {
         $letters = mb_strtolower($letters);
-        $found = array_filter($this->titles(), static fn(array $one): bool => $one[0] !== $except && str_starts_with($one[1], $letters));
+        $found = array_filter(
+            $this->titles(),
+            static fn(array $one): bool => $one[0] !== $except && str_starts_with($one[1], $letters),
+        );
 
         return array_slice(array_map(static fn(array $one): string => $one[1], array_values($found)), 0, 3);
     }

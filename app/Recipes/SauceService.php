@@ -13,13 +13,22 @@ final readonly class SauceService
     /** A pause this long between edits makes what stood before it a version of its own. */
     private const VERSION_AFTER_SECONDS = 600;
 
-    public function __construct(private BalanceService $balanceService, private SauceParts $parts, private Connection $database) {}
+    public function __construct(
+        private BalanceService $balanceService,
+        private SauceParts $parts,
+        private Connection $database,
+    ) {}
 
     /** @param int|null $forkedFrom the sauce it begins as a variant of */
     public function add(SauceEdit $edit, ?int $forkedFrom = null): Sauce
     {
         return $this->database->transaction(function () use ($edit, $forkedFrom): Sauce {
-            $sauce = new Sauce(['revision' => 1, 'forked_from' => $forkedFrom !== null && Sauce::withTrashed()->whereKey($forkedFrom)->exists() ? $forkedFrom : null]);
+            $sauce = new Sauce([
+                'revision' => 1,
+                'forked_from' => $forkedFrom !== null && Sauce::withTrashed()->whereKey($forkedFrom)->exists()
+                    ? $forkedFrom
+                    : null,
+            ]);
             $this->write($sauce, $edit);
             $this->keepVersion($sauce);
 
@@ -52,7 +61,9 @@ final readonly class SauceService
     /** Keeps the sauce as it stands now for good; where nothing changed since the last version, that one. */
     public function keep(int $id): Version
     {
-        return $this->database->transaction(fn(): Version => $this->keepVersion(Sauce::query()->with('lines')->findOrFail($id)));
+        return $this->database->transaction(
+            fn(): Version => $this->keepVersion(Sauce::query()->with('lines')->findOrFail($id)),
+        );
     }
 
     private function write(Sauce $sauce, SauceEdit $edit): void
@@ -70,7 +81,17 @@ final readonly class SauceService
         ])->save();
         $sauce->lines()->delete();
         foreach (array_chunk($edit->lines, 500, true) as $chunk) {
-            Line::query()->insert(array_map(static fn(int $position, string $text): array => ['sauce_id' => $sauce->id, 'position' => $position, 'text' => $text], array_keys($chunk), $chunk));
+            Line::query()->insert(
+                array_map(
+                    static fn(int $position, string $text): array => [
+                        'sauce_id' => $sauce->id,
+                        'position' => $position,
+                        'text' => $text,
+                    ],
+                    array_keys($chunk),
+                    $chunk,
+                ),
+            );
         }
         $sauce->load('lines');
         $this->parts->note($sauce, $balance);
@@ -103,7 +124,13 @@ final readonly class SauceService
         if ($last !== null && SauceEdit::asKept($last) == $edit) {
             return $last;
         }
-        $says = $last === null ? null : Comparison::of($this->balanceService->formula(SauceEdit::asKept($last)), $this->balanceService->formula($edit), $sauce->measures)->words();
+        $says = $last === null
+            ? null
+            : Comparison::of(
+                $this->balanceService->formula(SauceEdit::asKept($last)),
+                $this->balanceService->formula($edit),
+                $sauce->measures,
+            )->words();
 
         return $sauce->versions()->create([
             'number' => ($last->number ?? 0) + 1,

@@ -11,8 +11,11 @@ use Vinculum\Scaling\ScaleFault;
 
 final readonly class ScaleController
 {
-    public function __invoke(ScaleRequest $request, ScaleService $scaleService, BalanceService $balanceService): JsonResponse
-    {
+    public function __invoke(
+        ScaleRequest $request,
+        ScaleService $scaleService,
+        BalanceService $balanceService,
+    ): JsonResponse {
         $edit = $request->edit();
         try {
             $scale = $scaleService->scale($edit, $request->wish());

@@ -22,12 +22,29 @@ final readonly class ScaleService
         $wanted = $size->wanted($formula, $this->balanceService->catalogue(), $edit->measures);
         $target = $this->balanceService->style($edit)?->target;
 
-        return Scale::of($formula, $wanted, new ScaleSetting($edit->measures, $target, $edit->pan, implode(' ', $edit->method), $size->headSpace, $size->holdsBack, $this->balanceService->hob()));
+        return Scale::of(
+            $formula,
+            $wanted,
+            new ScaleSetting(
+                $edit->measures,
+                $target,
+                $edit->pan,
+                implode(' ', $edit->method),
+                $size->headSpace,
+                $size->holdsBack,
+                $this->balanceService->hob(),
+            ),
+        );
     }
 
     /** @throws ScaleFault */
     public function plan(SauceEdit $edit, RequestedSize $size): CookPlan
     {
-        return CookPlan::of($this->scale($edit, $size), $edit->pan === null ? null : Pan::parse($edit->pan), $edit->method, $this->balanceService->hob());
+        return CookPlan::of(
+            $this->scale($edit, $size),
+            $edit->pan === null ? null : Pan::parse($edit->pan),
+            $edit->method,
+            $this->balanceService->hob(),
+        );
     }
 }

@@ -24,7 +24,11 @@ final class SuggestRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['text' => 'A line is a text of at most 400 letters.', 'measures' => 'Measures are us, metric, imperial, au or jp.', 'sauce' => 'The sauce is named by its number.'];
+        return [
+            'text' => 'A line is a text of at most 400 letters.',
+            'measures' => 'Measures are us, metric, imperial, au or jp.',
+            'sauce' => 'The sauce is named by its number.',
+        ];
     }
 
     public function measures(): Measures

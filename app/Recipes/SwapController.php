@@ -28,13 +28,29 @@ final readonly class SwapController
             throw ValidationException::withMessages(['for' => "There is no ingredient \"{$named}\"."]);
         }
         try {
-            $search = new SwapSearch($formula, $request->line(), $request->reason($this->pantry), $catalogue, $edit->measures);
+            $search = new SwapSearch(
+                $formula,
+                $request->line(),
+                $request->reason($this->pantry),
+                $catalogue,
+                $edit->measures,
+            );
         } catch (SwapFault $fault) {
             throw Faults::in('line', $fault);
         }
-        $swaps = $named === null ? $search->substitutes() : array_values(array_filter([$search->with($catalogue->get($named))]));
+        $swaps = $named === null
+            ? $search->substitutes()
+            : array_values(array_filter([$search->with($catalogue->get($named))]));
 
-        return new JsonResponse(SwapsReport::of($formula, $request->line(), $swaps, $this->balanceService->style($edit)?->target, $edit->measures));
+        return new JsonResponse(
+            SwapsReport::of(
+                $formula,
+                $request->line(),
+                $swaps,
+                $this->balanceService->style($edit)?->target,
+                $edit->measures,
+            ),
+        );
     }
 
     public function whole(SwapRequest $request): JsonResponse
@@ -42,11 +58,18 @@ final readonly class SwapController
         $edit = $request->edit();
         $formula = $this->balanceService->formula($edit);
         try {
-            $conversion = Conversion::of($formula, $request->avoids(), $this->balanceService->catalogue(), $edit->measures);
+            $conversion = Conversion::of(
+                $formula,
+                $request->avoids(),
+                $this->balanceService->catalogue(),
+                $edit->measures,
+            );
         } catch (SwapFault $fault) {
             throw Faults::in('lines', $fault);
         }
 
-        return new JsonResponse(ConversionReport::of($formula, $conversion, $this->balanceService->style($edit)?->target, $edit->measures));
+        return new JsonResponse(
+            ConversionReport::of($formula, $conversion, $this->balanceService->style($edit)?->target, $edit->measures),
+        );
     }
 }

@@ -10,7 +10,10 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Substitution\SwapReason;
 
-/** A formula, what of it is to be replaced, and why. Without a line: everything that is in the way of the allergens and diets named. */
+/**
+ * A formula, what of it is to be replaced, and why. Without a line: everything that is in the way of the allergens and
+ * diets named.
+ */
 final class SwapRequest extends FormulaRequest
 {
     public function rules(): array

@@ -29,16 +29,34 @@ final readonly class ThicknessController
         try {
             $plan = match ($request->by()) {
                 'weight' => Reduction::toWeight($sauce, $request->value()),
-                'thickness' => Reduction::toThickness($sauce, $request->consistency(), Balance::isEmulsified($balance->formula)),
+                'thickness' => Reduction::toThickness(
+                    $sauce,
+                    $request->consistency(),
+                    Balance::isEmulsified($balance->formula),
+                ),
                 'solids' => Reduction::toSolids($sauce, $request->value()),
-                'window' => Reduction::intoTheWindow($sauce, $target ?? throw ValidationException::withMessages(['style' => 'Choose a style first: it says where the window is.'])),
+                'window' => Reduction::intoTheWindow(
+                    $sauce,
+                    $target ?? throw ValidationException::withMessages([
+                        'style' => 'Choose a style first: it says where the window is.',
+                    ]),
+                ),
                 default => Reduction::toVolume($sauce, $request->value()),
             };
         } catch (CookFault $fault) {
             throw Faults::in('value', $fault);
         }
 
-        return new JsonResponse(ReductionReport::of($plan, $balance->formula, $request->pan(), $this->balanceService->hob()->heat($request->heat(), $request->pan()), $style, $own));
+        return new JsonResponse(
+            ReductionReport::of(
+                $plan,
+                $balance->formula,
+                $request->pan(),
+                $this->balanceService->hob()->heat($request->heat(), $request->pan()),
+                $style,
+                $own,
+            ),
+        );
     }
 
     public function thicken(ThicknessRequest $request): JsonResponse
@@ -48,17 +66,37 @@ final readonly class ThicknessController
         [$style, $own] = [$this->balanceService->style($edit)?->target, $this->balanceService->own($edit)];
         [$boiled, $why] = [null, null];
         try {
-            $ways = Thickening::to($balance->mixture, $request->consistency(), $this->balanceService->catalogue(), Balance::isEmulsified($balance->formula));
+            $ways = Thickening::to(
+                $balance->mixture,
+                $request->consistency(),
+                $this->balanceService->catalogue(),
+                Balance::isEmulsified($balance->formula),
+            );
         } catch (CookFault $fault) {
             throw Faults::in('consistency', $fault);
         }
 
         try {
-            $boiled = ReductionReport::of(Reduction::toThickness($balance->mixture, $request->consistency(), Balance::isEmulsified($balance->formula)), $balance->formula, $request->pan(), $this->balanceService->hob()->heat($request->heat(), $request->pan()), $style, $own);
+            $boiled = ReductionReport::of(
+                Reduction::toThickness(
+                    $balance->mixture,
+                    $request->consistency(),
+                    Balance::isEmulsified($balance->formula),
+                ),
+                $balance->formula,
+                $request->pan(),
+                $this->balanceService->hob()->heat($request->heat(), $request->pan()),
+                $style,
+                $own,
+            );
         } catch (CookFault $fault) {
             $why = $fault->getMessage();
         }
 
-        return new JsonResponse(['boiled' => $boiled, 'boiled_not' => $why, 'ways' => ThickeningReport::all($ways, $edit->measures)]);
+        return new JsonResponse([
+            'boiled' => $boiled,
+            'boiled_not' => $why,
+            'ways' => ThickeningReport::all($ways, $edit->measures),
+        ]);
     }
 }

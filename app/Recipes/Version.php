@@ -30,11 +30,31 @@ final class Version extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['number', 'revision', 'title', 'style', 'measures', 'yield', 'part_ml', 'method', 'pan', 'lines', 'says', 'standing'];
+    protected $fillable = [
+        'number',
+        'revision',
+        'title',
+        'style',
+        'measures',
+        'yield',
+        'part_ml',
+        'method',
+        'pan',
+        'lines',
+        'says',
+        'standing',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => Measures::class, 'method' => 'array', 'lines' => 'array', 'standing' => 'array', 'part_ml' => 'float', 'created_at' => 'immutable_datetime'];
+        return [
+            'measures' => Measures::class,
+            'method' => 'array',
+            'lines' => 'array',
+            'standing' => 'array',
+            'part_ml' => 'float',
+            'created_at' => 'immutable_datetime',
+        ];
     }
 }

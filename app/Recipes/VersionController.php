@@ -21,7 +21,11 @@ final readonly class VersionController
 
     public function show(int $sauce, int $version): JsonResponse
     {
-        return new JsonResponse((new VersionResource(Version::query()->where('sauce_id', $sauce)->where('number', $version)->firstOrFail()))->resolve());
+        return new JsonResponse(
+            (new VersionResource(
+                Version::query()->where('sauce_id', $sauce)->where('number', $version)->firstOrFail(),
+            ))->resolve(),
+        );
     }
 
     public function store(int $sauce, SauceService $sauceService): JsonResponse
@@ -34,6 +38,13 @@ final readonly class VersionController
         [$before, $after] = [$request->before(), $request->edit()];
         [$was, $is] = [$balanceService->balance($before), $balanceService->balance($after)];
 
-        return new JsonResponse(ComparisonReport::of(Comparison::of($was->formula, $is->formula, $after->measures), $was, $is, $balanceService->style($after)?->target));
+        return new JsonResponse(
+            ComparisonReport::of(
+                Comparison::of($was->formula, $is->formula, $after->measures),
+                $was,
+                $is,
+                $balanceService->style($after)?->target,
+            ),
+        );
     }
 }

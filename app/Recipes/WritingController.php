@@ -19,10 +19,21 @@ final readonly class WritingController
     {
         $text = (string) $request->string('text');
         $catalogue = $this->balanceService->catalogue();
-        $suggestions = array_map(static fn(Completion $one): array => ['text' => $one->text, 'name' => $one->ingredient->name, 'own' => $one->ingredient->isOwn()], Completion::of($text, $catalogue, $request->measures()));
+        $suggestions = array_map(
+            static fn(Completion $one): array => [
+                'text' => $one->text,
+                'name' => $one->ingredient->name,
+                'own' => $one->ingredient->isOwn(),
+            ],
+            Completion::of($text, $catalogue, $request->measures()),
+        );
         $name = (new LineGrammar($request->measures()))->read($text)->name;
-        foreach (mb_strlen($name) < 2 || !str_ends_with(rtrim($text), $name) ? [] : $parts->titlesStartingWith($name, $request->sauce()) as $title) {
-            array_unshift($suggestions, ['text' => mb_substr(rtrim($text), 0, -mb_strlen($name)) . $title, 'name' => $title, 'own' => true]);
+        $isBegun = mb_strlen($name) >= 2 && str_ends_with(rtrim($text), $name);
+        foreach ($isBegun ? $parts->titlesStartingWith($name, $request->sauce()) : [] as $title) {
+            array_unshift(
+                $suggestions,
+                ['text' => mb_substr(rtrim($text), 0, -mb_strlen($name)) . $title, 'name' => $title, 'own' => true],
+            );
         }
 
         return new JsonResponse(['suggestions' => array_slice($suggestions, 0, 6)]);

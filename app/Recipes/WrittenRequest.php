@@ -15,13 +15,19 @@ final class WrittenRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['text' => ['present', 'nullable', 'string', 'max:' . RecipeReader::MOST_BYTES], 'measures' => ['sometimes', 'nullable', Rule::enum(Measures::class)]];
+        return [
+            'text' => ['present', 'nullable', 'string', 'max:' . RecipeReader::MOST_BYTES],
+            'measures' => ['sometimes', 'nullable', Rule::enum(Measures::class)],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['text' => 'It is no text, or larger than 5 MB.', 'measures' => 'Measures are us, metric, imperial, au or jp.'];
+        return [
+            'text' => 'It is no text, or larger than 5 MB.',
+            'measures' => 'Measures are us, metric, imperial, au or jp.',
+        ];
     }
 
     public function text(): string

@@ -8,7 +8,8 @@ use App\Backups\BackupFault;
 use App\Backups\Backups;
 
 /**
- * Keeps PHP's own server running for as long as the launcher does: starts it, starts it anew when it or one of its workers
+ * Keeps PHP's own server running for as long as the launcher does: starts it, starts it anew when it or one of its
+ * workers
  * died, says so in the log, and makes the daily copy. Plain PHP.
  */
 final class Supervisor
@@ -38,7 +39,8 @@ final class Supervisor
     private readonly string $token;
 
     /**
-     * @param list<string> $homeAddresses names under which the home network finds this machine; none where it is not served
+     * @param list<string> $homeAddresses names under which the home network finds this machine; none where it is not
+     *     served
      * @param string|null  $ownInstruments where the cook's instruments listen, or the file that says so
      * @param bool         $hasStandIn     a stand-in plays the instruments, where there are none of the cook's own
      */
@@ -104,9 +106,34 @@ final class Supervisor
     private function startServer(): void
     {
         $on = $this->homeAddresses === [] ? '127.0.0.1' : '0.0.0.0';
-        $settings = ['opcache.enable=1', 'opcache.enable_cli=1', 'opcache.memory_consumption=64', 'opcache.max_accelerated_files=8000', 'opcache.revalidate_freq=2', 'memory_limit=128M', 'max_execution_time=20', 'post_max_size=6M', 'display_errors=0', 'expose_php=0'];
-        $command = [PHP_BINARY, ...array_merge([], ...array_map(static fn(string $one): array => ['-d', $one], $settings)), '-S', "{$on}:{$this->port}", '-t', 'public', 'bin/serve.php'];
-        $environment = [...getenv(), 'VINCULUM_LAN' => implode(' ', $this->homeAddresses), 'VINCULUM_INSTRUMENTS' => $this->instrumentsFile(), 'VINCULUM_SERVER' => $this->token, 'PHP_CLI_SERVER_WORKERS' => (string) $this->workers];
+        $settings = [
+            'opcache.enable=1',
+            'opcache.enable_cli=1',
+            'opcache.memory_consumption=64',
+            'opcache.max_accelerated_files=8000',
+            'opcache.revalidate_freq=2',
+            'memory_limit=128M',
+            'max_execution_time=20',
+            'post_max_size=6M',
+            'display_errors=0',
+            'expose_php=0',
+        ];
+        $command = [
+            PHP_BINARY,
+            ...array_merge([], ...array_map(static fn(string $one): array => ['-d', $one], $settings)),
+            '-S',
+            "{$on}:{$this->port}",
+            '-t',
+            'public',
+            'bin/serve.php',
+        ];
+        $environment = [
+            ...getenv(),
+            'VINCULUM_LAN' => implode(' ', $this->homeAddresses),
+            'VINCULUM_INSTRUMENTS' => $this->instrumentsFile(),
+            'VINCULUM_SERVER' => $this->token,
+            'PHP_CLI_SERVER_WORKERS' => (string) $this->workers,
+        ];
         $this->server = proc_open($command, $this->log->streams(), $pipes, $this->root, $environment) ?: null;
     }
 
@@ -114,7 +141,12 @@ final class Supervisor
     {
         $this->forgetStandIn();
         if ($this->ownInstruments === null && $this->hasStandIn) {
-            $this->instruments = proc_open([PHP_BINARY, 'bin/instruments.php', $this->instrumentsFile()], $this->log->streams(), $pipes, $this->root) ?: null;
+            $this->instruments = proc_open(
+                [PHP_BINARY, 'bin/instruments.php', $this->instrumentsFile()],
+                $this->log->streams(),
+                $pipes,
+                $this->root,
+            ) ?: null;
         }
     }
 
@@ -145,10 +177,16 @@ final class Supervisor
     {
         // it stays so where nobody answers at all
         $http_response_header = [];
-        $answer = @file_get_contents("http://127.0.0.1:{$this->port}/api/idle", false, stream_context_create(['http' => ['timeout' => 2, 'ignore_errors' => true]]));
+        $answer = @file_get_contents(
+            "http://127.0.0.1:{$this->port}/api/idle",
+            false,
+            stream_context_create(['http' => ['timeout' => 2, 'ignore_errors' => true]]),
+        );
         $said = implode("\n", $http_response_header);
 
-        return $answer !== false && str_contains($said, ' 200') && stripos($said, "X-Vinculum-Server: {$this->token}") !== false;
+        return $answer !== false
+            && str_contains($said, ' 200')
+            && stripos($said, "X-Vinculum-Server: {$this->token}") !== false;
     }
 
     private function announce(): void
@@ -184,7 +222,14 @@ final class Supervisor
         $this->deaths = [...array_filter($this->deaths, static fn(float $at): bool => $at > $now - 60.0), $now];
         if (count($this->deaths) > self::MOST_DEATHS) {
             $this->log->note("{$died}, again and again: giving up");
-            fwrite(STDERR, sprintf("vinculum: %s, %d times within a minute, so it is not started again; storage/logs/server.log says more. What was saved is safe: ./vinculum start goes on.\n", $died, count($this->deaths)));
+            fwrite(
+                STDERR,
+                sprintf(
+                    "vinculum: %s, %d times within a minute, so it is not started again; storage/logs/server.log says more. What was saved is safe: ./vinculum start goes on.\n",
+                    $died,
+                    count($this->deaths),
+                ),
+            );
 
             return false;
         }
@@ -250,8 +295,13 @@ final class Supervisor
         }
         $server = proc_get_status($this->server)['pid'];
         // a number may have gone to another process in the meantime
-        $isOurs = static fn(int $process): bool => str_contains((string) @file_get_contents("/proc/{$process}/cmdline"), 'bin/serve.php');
-        $workers = array_values(array_filter(array_unique([...$this->knownWorkers, ...self::childrenOf($server)]), $isOurs));
+        $isOurs = static fn(int $process): bool => str_contains(
+            (string) @file_get_contents("/proc/{$process}/cmdline"),
+            'bin/serve.php',
+        );
+        $workers = array_values(
+            array_filter(array_unique([...$this->knownWorkers, ...self::childrenOf($server)]), $isOurs),
+        );
         foreach ([$server, ...$workers] as $process) {
             @posix_kill($process, SIGTERM);
         }

@@ -16,9 +16,33 @@ final class AccessTest extends BrowserTestCase
     {
         foreach ([[1280, 800], [768, 1024], [390, 844]] as [$width, $height]) {
             self::resize($width, $height);
-            foreach (['/', '/sauce/1', '/sauce/5', '/sauce/8/cook', '/sauce/8/taste', '/sauce/8/compare?before=1', '/sauce/8/log', '/sauce/8/card', '/batch/8', '/batch/8/label', '/plan', '/trainer', '/copies', '/palate', '/pantry', '/nowhere/at/all'] as $place) {
+            foreach ([
+                '/',
+                '/sauce/1',
+                '/sauce/5',
+                '/sauce/8/cook',
+                '/sauce/8/taste',
+                '/sauce/8/compare?before=1',
+                '/sauce/8/log',
+                '/sauce/8/card',
+                '/batch/8',
+                '/batch/8/label',
+                '/plan',
+                '/trainer',
+                '/copies',
+                '/palate',
+                '/pantry',
+                '/nowhere/at/all',
+            ] as $place) {
                 foreach (['light', 'dark'] as $scheme) {
-                    self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]]);
+                    self::$browser->executeCustomCommand(
+                        '/session/:sessionId/goog/cdp/execute',
+                        'POST',
+                        [
+                            'cmd' => 'Emulation.setEmulatedMedia',
+                            'params' => ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]],
+                        ],
+                    );
                     self::open($place);
                     self::find('h1, [data-axis="heat"]');
                     self::assertSame([], self::issues(), "{$place} at {$width}, {$scheme}");
@@ -33,7 +57,12 @@ final class AccessTest extends BrowserTestCase
         foreach (['method', 'swap', 'scale', 'thickness', 'keep', 'parts', 'versions'] as $panel) {
             self::open('/sauce/8');
             self::find("[data-choice=\"{$panel}\"]")->click();
-            self::until(static fn(): bool => self::findAll('#panel [data-understood], #panel [data-keep], #panel [data-swap], #panel [data-scale], #panel [data-thicken], #panel [data-parts], #panel [data-version]') !== [], "{$panel} is open");
+            self::until(
+                static fn(): bool => self::findAll(
+                    '#panel [data-understood], #panel [data-keep], #panel [data-swap], #panel [data-scale], #panel [data-thicken], #panel [data-parts], #panel [data-version]',
+                ) !== [],
+                "{$panel} is open",
+            );
             self::assertSame([], self::issues(), $panel);
         }
         self::find('[aria-label="What to do with line 2"]')->click();
@@ -45,12 +74,16 @@ final class AccessTest extends BrowserTestCase
         self::find('[data-word="too-salty"]')->click();
         self::assertSame([], self::issues(), 'words');
         self::find('[data-strength="far"]');
-        self::$browser->executeScript('[...document.querySelectorAll("button")].find((one) => one.textContent === "What do I add?").click()');
+        self::$browser->executeScript(
+            '[...document.querySelectorAll("button")].find((one) => one.textContent === "What do I add?").click()',
+        );
         self::find('[data-dose="1"]');
         self::assertSame([], self::issues(), 'doses');
         self::find('[data-dose="1"]')->click();
         self::until(static fn(): bool => str_contains(self::text('main'), 'How is it now?'), 'it is asked again');
-        self::$browser->executeScript('[...document.querySelectorAll("button")].find((one) => one.textContent === "Good: leave it").click()');
+        self::$browser->executeScript(
+            '[...document.querySelectorAll("button")].find((one) => one.textContent === "Good: leave it").click()',
+        );
         self::find('[data-score="sour 0"]');
         self::assertSame([], self::issues(), 'farewell');
     }
@@ -70,9 +103,15 @@ final class AccessTest extends BrowserTestCase
             if (!in_array($kind, $seen, true)) {
                 $seen[] = $kind;
                 self::assertSame([], self::issues(), $kind);
-                self::assertLessThanOrEqual(self::$browser->executeScript('return window.innerWidth'), self::$browser->executeScript('return document.documentElement.scrollWidth'), $kind);
+                self::assertLessThanOrEqual(
+                    self::$browser->executeScript('return window.innerWidth'),
+                    self::$browser->executeScript('return document.documentElement.scrollWidth'),
+                    $kind,
+                );
             }
-            $isMore = self::$browser->executeScript('const skip = [...document.querySelectorAll("button")].find((one) => one.textContent === "Skip"); const more = !skip.disabled; skip.click(); return more;');
+            $isMore = self::$browser->executeScript(
+                'const skip = [...document.querySelectorAll("button")].find((one) => one.textContent === "Skip"); const more = !skip.disabled; skip.click(); return more;',
+            );
             usleep(150_000);
         } while ($isMore);
         self::assertSame(['pan-empty', 'measure', 'step', 'pan-reads', 'cool', 'readings', 'fill'], $seen);
@@ -82,10 +121,27 @@ final class AccessTest extends BrowserTestCase
     {
         foreach ([360, 390, 768, 1280] as $width) {
             self::resize($width, 800);
-            foreach (['/', '/sauce/1', '/sauce/8/cook', '/sauce/8/taste', '/sauce/8/compare?before=1', '/sauce/8/log', '/batch/8', '/batch/8/label', '/plan', '/trainer', '/palate', '/pantry'] as $place) {
+            foreach ([
+                '/',
+                '/sauce/1',
+                '/sauce/8/cook',
+                '/sauce/8/taste',
+                '/sauce/8/compare?before=1',
+                '/sauce/8/log',
+                '/batch/8',
+                '/batch/8/label',
+                '/plan',
+                '/trainer',
+                '/palate',
+                '/pantry',
+            ] as $place) {
                 self::open($place);
                 self::find('h1, [data-axis="heat"]');
-                self::assertLessThanOrEqual(self::$browser->executeScript('return window.innerWidth'), self::$browser->executeScript('return document.documentElement.scrollWidth'), "{$place} at {$width}");
+                self::assertLessThanOrEqual(
+                    self::$browser->executeScript('return window.innerWidth'),
+                    self::$browser->executeScript('return document.documentElement.scrollWidth'),
+                    "{$place} at {$width}",
+                );
             }
         }
     }
@@ -94,7 +150,25 @@ final class AccessTest extends BrowserTestCase
     {
         self::resize(1280, 800 + 139);
         self::open('/');
-        self::find('#begin-text')->sendKeys(implode("\n", ['1 400 g tin chopped tomatoes', '½ cup ketchup', '⅓ cup cider vinegar', '½ cup light brown sugar', '2 tbsp Worcestershire sauce', '1 tbsp molasses', '2 tsp smoked paprika', '1 tsp mustard powder', '3 cloves garlic', '1 small onion', '1½ tsp salt', 'a pinch of cayenne']));
+        self::find('#begin-text')->sendKeys(
+            implode(
+                "\n",
+                [
+                    '1 400 g tin chopped tomatoes',
+                    '½ cup ketchup',
+                    '⅓ cup cider vinegar',
+                    '½ cup light brown sugar',
+                    '2 tbsp Worcestershire sauce',
+                    '1 tbsp molasses',
+                    '2 tsp smoked paprika',
+                    '1 tsp mustard powder',
+                    '3 cloves garlic',
+                    '1 small onion',
+                    '1½ tsp salt',
+                    'a pinch of cayenne',
+                ],
+            ),
+        );
         self::find('main button')->click();
         self::find('[data-axis="heat"]');
         $bottom = 'return Math.max(...[...document.querySelectorAll(\'ol[aria-label="Lines of the sauce"] li, [data-axis]\')].map((one) => one.getBoundingClientRect().bottom))';
@@ -107,7 +181,9 @@ final class AccessTest extends BrowserTestCase
     private static function cook(): string
     {
         self::open('/sauce/5');
-        $id = self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch("/api/sauces/5/cooks", {method: "POST", headers: {"Content-Type": "application/json"}, body: "{}"}).then((answer) => answer.json()).then((cook) => done(cook.id));');
+        $id = self::$browser->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; fetch("/api/sauces/5/cooks", {method: "POST", headers: {"Content-Type": "application/json"}, body: "{}"}).then((answer) => answer.json()).then((cook) => done(cook.id));',
+        );
         self::assertIsInt($id);
 
         return "/cook/{$id}";

@@ -35,10 +35,27 @@ abstract class BrowserTestCase extends TestCase
         static::beforeTheServer(self::$kitchen . '-door');
         self::startServer();
         self::until(static fn(): bool => self::answers(self::DRIVER_PORT, '/status'), 'the driver answers', 20);
-        $options = (new ChromeOptions())->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--user-data-dir=' . self::$kitchen . '-profile', ...static::browserOptions()]);
+        $options = (new ChromeOptions())->addArguments([
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--disable-dev-shm-usage',
+            '--user-data-dir=' . self::$kitchen . '-profile',
+            ...static::browserOptions(),
+        ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
-        self::$browser = RemoteWebDriver::create('http://127.0.0.1:' . self::DRIVER_PORT, $capabilities, 30_000, 60_000);
+        self::$browser = RemoteWebDriver::create(
+            'http://127.0.0.1:' . self::DRIVER_PORT,
+            $capabilities,
+            30_000,
+            60_000,
+        );
         self::resize(1280, 800);
     }
 
@@ -47,7 +64,11 @@ abstract class BrowserTestCase extends TestCase
         self::$browser->quit();
         array_map(self::stop(...), array_keys(self::$processes));
         array_map(unlink(...), glob(self::$kitchen . '.sqlite*') ?: []);
-        exec('rm -rf ' . escapeshellarg(self::$kitchen . '-profile') . ' ' . escapeshellarg(self::$kitchen . '-copies') . ' ' . escapeshellarg(self::$kitchen . '-door'));
+        exec(
+            'rm -rf ' . escapeshellarg(
+                self::$kitchen . '-profile',
+            ) . ' ' . escapeshellarg(self::$kitchen . '-copies') . ' ' . escapeshellarg(self::$kitchen . '-door'),
+        );
     }
 
     protected static function database(): string
@@ -57,8 +78,25 @@ abstract class BrowserTestCase extends TestCase
 
     protected static function startServer(): void
     {
-        $environment = ['VINCULUM_DATABASE' => self::database(), 'VINCULUM_DOOR' => self::$kitchen . '-door', 'VINCULUM_WORKERS' => '2', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')];
-        self::launch('server', [dirname(__DIR__, 2) . '/vinculum', 'start', '--no-build', '--port', (string) self::SERVER_PORT, ...static::startOptions()], $environment);
+        $environment = [
+            'VINCULUM_DATABASE' => self::database(),
+            'VINCULUM_DOOR' => self::$kitchen . '-door',
+            'VINCULUM_WORKERS' => '2',
+            'PATH' => (string) getenv('PATH'),
+            'HOME' => (string) getenv('HOME'),
+        ];
+        self::launch(
+            'server',
+            [
+                dirname(__DIR__, 2) . '/vinculum',
+                'start',
+                '--no-build',
+                '--port',
+                (string) self::SERVER_PORT,
+                ...static::startOptions(),
+            ],
+            $environment,
+        );
         self::until(static fn(): bool => self::answers(self::SERVER_PORT, '/api/idle'), 'the server answers', 60);
     }
 
@@ -95,7 +133,10 @@ abstract class BrowserTestCase extends TestCase
 
     protected static function find(string $selector): WebDriverElement
     {
-        return self::until(static fn(): WebDriverElement => self::$browser->findElement(WebDriverBy::cssSelector($selector)), "\"{$selector}\" is on the page");
+        return self::until(
+            static fn(): WebDriverElement => self::$browser->findElement(WebDriverBy::cssSelector($selector)),
+            "\"{$selector}\" is on the page",
+        );
     }
 
     /** @return list<WebDriverElement> */
@@ -128,20 +169,31 @@ abstract class BrowserTestCase extends TestCase
             }
             foreach (mb_str_split($key) as $character) {
                 $character = $character === "\n" ? WebDriverKeys::ENTER : $character;
-                array_push($strokes, ['type' => 'keyDown', 'value' => $character], ['type' => 'keyUp', 'value' => $character]);
+                array_push(
+                    $strokes,
+                    ['type' => 'keyDown', 'value' => $character],
+                    ['type' => 'keyUp', 'value' => $character],
+                );
             }
         }
         foreach (array_reverse($held) as $key) {
             $strokes[] = ['type' => 'keyUp', 'value' => $key];
         }
         // one call for the whole: it asks no element, and no key stays down when something goes wrong
-        self::$browser->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => $strokes]]]);
+        self::$browser->executeCustomCommand(
+            '/session/:sessionId/actions',
+            'POST',
+            ['actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => $strokes]]],
+        );
     }
 
     /** Goes to a control with the Tab key alone, and presses Enter on it. */
     protected static function tabToAndPress(string $selector): void
     {
-        $isThere = static fn(): bool => (bool) self::$browser->executeScript('return document.activeElement !== null && document.activeElement.matches(arguments[0])', [$selector]);
+        $isThere = static fn(): bool => (bool) self::$browser->executeScript(
+            'return document.activeElement !== null && document.activeElement.matches(arguments[0])',
+            [$selector],
+        );
         self::find($selector);
         for ($tabs = 0; $tabs < 120 && !$isThere(); ++$tabs) {
             self::type(WebDriverKeys::TAB);
@@ -153,7 +205,10 @@ abstract class BrowserTestCase extends TestCase
     protected static function untilSaved(): void
     {
         usleep(350_000);
-        self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved', 'everything is saved');
+        self::until(
+            static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved',
+            'everything is saved',
+        );
     }
 
     /**
@@ -185,8 +240,12 @@ abstract class BrowserTestCase extends TestCase
     /** @return list<string> what axe-core finds on the page that is serious or critical */
     protected static function issues(): array
     {
-        self::$browser->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
-        $found = self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run().then((result) => done(result.violations.filter((one) => ["serious", "critical"].includes(one.impact)).map((one) => one.id + ": " + one.nodes.map((node) => node.html).slice(0, 3).join(" | "))));');
+        self::$browser->executeScript(
+            (string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'),
+        );
+        $found = self::$browser->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; axe.run().then((result) => done(result.violations.filter((one) => ["serious", "critical"].includes(one.impact)).map((one) => one.id + ": " + one.nodes.map((node) => node.html).slice(0, 3).join(" | "))));',
+        );
 
         return is_array($found) ? array_values(array_map(strval(...), $found)) : ['axe did not answer'];
     }
@@ -197,7 +256,13 @@ abstract class BrowserTestCase extends TestCase
      */
     private static function launch(string $name, array $command, ?array $environment): void
     {
-        $process = proc_open($command, [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, null, $environment);
+        $process = proc_open(
+            $command,
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+            null,
+            $environment,
+        );
         self::assertIsResource($process);
         self::$processes[$name] = $process;
     }
@@ -211,6 +276,10 @@ abstract class BrowserTestCase extends TestCase
 
     private static function answers(int $port, string $path): bool
     {
-        return @file_get_contents("http://127.0.0.1:{$port}{$path}", false, stream_context_create(['http' => ['timeout' => 1]])) !== false;
+        return @file_get_contents(
+            "http://127.0.0.1:{$port}{$path}",
+            false,
+            stream_context_create(['http' => ['timeout' => 1]]),
+        ) !== false;
     }
 }

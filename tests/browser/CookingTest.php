@@ -36,7 +36,11 @@ final class CookingTest extends BrowserTestCase
         self::tap('[data-way="solved"]');
         self::until(static fn(): bool => self::findAll('[data-rebalancing]') === [], 'the choice is taken');
         $now = self::measures($batch);
-        self::assertEqualsWithDelta(1.25 * $planned[0]['grams'], $now[0]['actual_grams'], 0.02 * $planned[0]['grams'] + 1.0);
+        self::assertEqualsWithDelta(
+            1.25 * $planned[0]['grams'],
+            $now[0]['actual_grams'],
+            0.02 * $planned[0]['grams'] + 1.0,
+        );
         self::assertTrue($now[1]['changed']);
         self::assertNotEqualsWithDelta($planned[1]['grams'], $now[1]['grams'], 1.0);
 
@@ -53,7 +57,11 @@ final class CookingTest extends BrowserTestCase
         self::$browser->executeScript('arguments[0].select()', [$minutes]);
         $minutes->sendKeys('3');
         self::tap('[data-start-timer]');
-        self::until(static fn(): bool => count(self::findAll('[data-timer]')) === 2 && self::find('[data-waiting]')->getAttribute('data-waiting') === '0', 'the second runs beside it');
+        self::until(
+            static fn(): bool => count(self::findAll('[data-timer]')) === 2
+                && self::find('[data-waiting]')->getAttribute('data-waiting') === '0',
+            'the second runs beside it',
+        );
         $before = self::sheet($batch)['timers'];
         self::$browser->navigate()->refresh();
         self::until(static fn(): bool => count(self::findAll('[data-timer]')) === 2, 'both run on after the reload');
@@ -68,19 +76,32 @@ final class CookingTest extends BrowserTestCase
         self::assertEqualsWithDelta($pan + self::sheet($batch)['pan']['sauce_grams'], $stop, 0.5);
         self::find('[data-live]');
         posix_kill(self::standIn(), SIGKILL);
-        self::until(static fn(): bool => str_contains(self::text('main'), 'Go on by hand'), 'the page says that the scale is silent');
+        self::until(
+            static fn(): bool => str_contains(self::text('main'), 'Go on by hand'),
+            'the page says that the scale is silent',
+        );
         self::find('input[aria-label="Grams by hand"]')->sendKeys((string) round($stop));
         self::tap('[data-accept]');
         self::until(static fn(): bool => self::move() === 'cool', 'it goes on');
         self::tap('[data-heat-off]');
-        self::until(static fn(): bool => str_contains(self::text('[data-move]'), 'within'), 'the watch over the cooling begins');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-move]'), 'within'),
+            'the watch over the cooling begins',
+        );
         $degrees = self::find('input[aria-label="Degrees by hand"]');
         $degrees->sendKeys("82\n");
-        self::until(static fn(): bool => str_contains(self::text('[data-cooling]'), '82'), 'the temperature is written down');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-cooling]'), '82'),
+            'the temperature is written down',
+        );
 
         $sheet = self::sheet($batch);
         self::assertEqualsWithDelta(round($stop) - $pan, $sheet['pan']['weighed_sauce_grams'], 0.5);
-        self::assertSame([$now[0]['actual_grams']], array_column(array_slice(self::measures($batch), 0, 1), 'actual_grams'), 'what went in is in the batch');
+        self::assertSame(
+            [$now[0]['actual_grams']],
+            array_column(array_slice(self::measures($batch), 0, 1), 'actual_grams'),
+            'what went in is in the batch',
+        );
         self::assertContains('step-done', array_column($sheet['events'], 'kind'));
     }
 
@@ -94,21 +115,39 @@ final class CookingTest extends BrowserTestCase
         $step = self::find('input[aria-label="Step 1"]');
         self::$browser->executeScript('arguments[0].select()', [$step]);
         $step->sendKeys('Simmer for an hour and a quarter');
-        self::until(static fn(): bool => self::find('input[aria-label="Minutes of step 1"]')->getAttribute('value') === '75', 'it is understood');
-        self::until(static fn(): bool => str_contains(self::text('[data-batch]'), 'finished'), 'the bars show the finished sauce');
+        self::until(
+            static fn(): bool => self::find('input[aria-label="Minutes of step 1"]')->getAttribute('value') === '75',
+            'it is understood',
+        );
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-batch]'), 'finished'),
+            'the bars show the finished sauce',
+        );
         $before = self::text('[data-batch]');
         $minutes = self::find('input[aria-label="Minutes of step 1"]');
         self::$browser->executeScript('arguments[0].select()', [$minutes]);
         $minutes->sendKeys("20\n");
-        self::until(static fn(): bool => str_contains((string) self::find('input[aria-label="Step 1"]')->getAttribute('value'), '[20 min]'), 'what was set by hand stands in the step');
+        self::until(
+            static fn(): bool => str_contains(
+                (string) self::find('input[aria-label="Step 1"]')->getAttribute('value'),
+                '[20 min]',
+            ),
+            'what was set by hand stands in the step',
+        );
         self::until(static fn(): bool => self::text('[data-batch]') !== $before, 'and less water leaves');
         $finished = self::text('[data-axis="salt"]');
         self::tap('[data-as-mixed]');
-        self::until(static fn(): bool => self::text('[data-axis="salt"]') !== $finished, 'the bars show where it stood before');
+        self::until(
+            static fn(): bool => self::text('[data-axis="salt"]') !== $finished,
+            'the bars show where it stood before',
+        );
         self::untilSaved();
         self::$browser->navigate()->refresh();
         self::tap('[data-choice="method"]');
-        self::until(static fn(): bool => self::find('input[aria-label="Minutes of step 1"]')->getAttribute('value') === '20', 'it is kept');
+        self::until(
+            static fn(): bool => self::find('input[aria-label="Minutes of step 1"]')->getAttribute('value') === '20',
+            'it is kept',
+        );
     }
 
     private static function pourAndAccept(string $how): void
@@ -116,7 +155,13 @@ final class CookingTest extends BrowserTestCase
         $at = self::text('[aria-expanded]');
         self::tap("[data-pour=\"{$how}\"]");
         usleep(1_500_000);
-        self::until(static fn(): bool => self::find('[data-live]')->getAttribute('data-settled') === 'true' && (float) self::find('[data-live]')->getAttribute('data-live') > 0.0 || self::find('[data-live]')->getAttribute('data-live') === '0' && self::isATrace(), 'the scale comes to rest');
+        self::until(
+            static fn(): bool => self::find('[data-live]')->getAttribute('data-settled') === 'true'
+                && (float) self::find('[data-live]')->getAttribute('data-live') > 0.0
+                || self::find('[data-live]')->getAttribute('data-live') === '0'
+                && self::isATrace(),
+            'the scale comes to rest',
+        );
         self::tap('[data-accept]');
         self::until(static fn(): bool => self::text('[aria-expanded]') !== $at, 'the next move comes');
     }
@@ -135,7 +180,10 @@ final class CookingTest extends BrowserTestCase
     /** @return array<string, mixed> */
     private static function sheet(int $batch): array
     {
-        $found = self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(`/api/batches/${arguments[0]}/cook`).then((answer) => answer.json()).then(done);', [$batch]);
+        $found = self::$browser->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; fetch(`/api/batches/${arguments[0]}/cook`).then((answer) => answer.json()).then(done);',
+            [$batch],
+        );
         self::assertIsArray($found);
 
         return $found;
@@ -149,7 +197,10 @@ final class CookingTest extends BrowserTestCase
 
     private static function standIn(): int
     {
-        $file = dirname(__DIR__, 2) . '/storage/framework/instruments-' . parse_url(self::$browser->getCurrentURL(), PHP_URL_PORT) . '.json';
+        $file = dirname(__DIR__, 2) . '/storage/framework/instruments-' . parse_url(
+            self::$browser->getCurrentURL(),
+            PHP_URL_PORT,
+        ) . '.json';
 
         return (int) json_decode((string) file_get_contents($file), true)['process'];
     }

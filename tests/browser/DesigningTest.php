@@ -25,14 +25,20 @@ final class DesigningTest extends BrowserTestCase
         self::until(static fn(): bool => self::lines()[0] === '90 ml olive oil', 'the name is taken');
         self::type("\n", '1 tsp cider vinegar');
         self::type("\n", "1 tsp dijon mustard\n", '¼ tsp salt');
-        self::until(static fn(): bool => count(self::lines()) === 4 && self::steps('sour') > 0.0, 'the balance follows');
+        self::until(
+            static fn(): bool => count(self::lines()) === 4 && self::steps('sour') > 0.0,
+            'the balance follows',
+        );
         self::type(Key::ARROW_UP, Key::ARROW_UP, Key::ARROW_UP, Key::HOME);
         self::type(Key::ALT, 'k');
         self::until(static fn(): bool => self::lines()[0] === '90 ml olive oil [lock]', 'the oil is locked');
         self::until(static fn(): bool => self::findAll('[data-solve]') !== [], 'there is something to solve');
         self::type(Key::ALT, 'u');
         self::until(static fn(): bool => self::lines()[1] !== '1 tsp cider vinegar', 'the unlocked lines are set');
-        self::until(static fn(): bool => self::verdict('sour') === 'about right', 'and stand where the style wants them');
+        self::until(
+            static fn(): bool => self::verdict('sour') === 'about right',
+            'and stand where the style wants them',
+        );
         self::assertSame('90 ml olive oil [lock]', self::lines()[0]);
         self::type(Key::CONTROL, 'z');
         self::until(static fn(): bool => self::lines()[1] === '1 tsp cider vinegar', 'in one move that is undone');
@@ -47,13 +53,24 @@ final class DesigningTest extends BrowserTestCase
         self::type(Key::ARROW_DOWN);
         self::type(Key::ARROW_DOWN);
         self::until(static fn(): bool => self::lines()[1] === '2½ tbsp cider vinegar', 'two notches less');
-        self::until(static fn(): bool => abs(self::steps('sour') - self::computed(self::lines(), 'sour')) < 0.01, 'the bars have followed');
+        self::until(
+            static fn(): bool => abs(self::steps('sour') - self::computed(self::lines(), 'sour')) < 0.01,
+            'the bars have followed',
+        );
         $before = self::steps('sour');
         self::type(Key::SHIFT, Key::ARROW_UP);
-        self::until(static fn(): bool => self::lines()[1] !== '2½ tbsp cider vinegar' && abs(self::steps('sour') - self::computed(self::lines(), 'sour')) < 0.01, 'as much as one can notice');
+        self::until(
+            static fn(): bool => self::lines()[1] !== '2½ tbsp cider vinegar'
+                && abs(self::steps('sour') - self::computed(self::lines(), 'sour')) < 0.01,
+            'as much as one can notice',
+        );
         self::assertEqualsWithDelta(1.0, self::steps('sour') - $before, 0.35);
         self::type(Key::END, Key::ARROW_UP);
-        self::assertSame('Line 1', self::$browser->switchTo()->activeElement()->getAttribute('aria-label'), 'outside the amount the arrows go from line to line');
+        self::assertSame(
+            'Line 1',
+            self::$browser->switchTo()->activeElement()->getAttribute('aria-label'),
+            'outside the amount the arrows go from line to line',
+        );
     }
 
     public function test_lines_are_moved_marked_and_put_under_stages(): void
@@ -61,20 +78,45 @@ final class DesigningTest extends BrowserTestCase
         self::begin("100 g water\n10 g salt\n20 g sugar");
         self::focusLine(3);
         self::type(Key::ALT, Key::ARROW_UP);
-        self::until(static fn(): bool => self::lines() === ['100 g water', '20 g sugar', '10 g salt'], 'the line went up');
+        self::until(
+            static fn(): bool => self::lines() === ['100 g water', '20 g sugar', '10 g salt'],
+            'the line went up',
+        );
         self::button('Add a stage')->click();
         self::until(static fn(): bool => in_array('Off the heat:', self::lines(), true), 'a stage begins');
         self::find('[aria-label="What to do with line 1"]')->click();
         self::item('Move to “Off the heat”')->click();
-        self::until(static fn(): bool => self::written() === ['20 g sugar', '10 g salt', 'Off the heat:', '100 g water'], 'the line stands under the stage');
+        self::until(
+            static fn(): bool => self::written() === ['20 g sugar', '10 g salt', 'Off the heat:', '100 g water'],
+            'the line stands under the stage',
+        );
         self::find('[aria-label="What to do with line 1"]')->click();
         self::item('Steeped and taken out')->click();
-        self::until(static fn(): bool => self::lines()[0] === '20 g sugar [steeped]' && str_contains(self::note(1), 'steeped'), 'it is marked, and counted so');
+        self::until(
+            static fn(): bool => self::lines()[0] === '20 g sugar [steeped]' && str_contains(self::note(1), 'steeped'),
+            'it is marked, and counted so',
+        );
         self::drag(1, 2);
-        self::until(static fn(): bool => self::written() === ['10 g salt', '20 g sugar [steeped]', 'Off the heat:', '100 g water'], 'and moved by its handle');
+        self::until(
+            static fn(): bool => self::written() === [
+                '10 g salt',
+                '20 g sugar [steeped]',
+                'Off the heat:',
+                '100 g water',
+            ],
+            'and moved by its handle',
+        );
         self::untilSaved();
         self::$browser->navigate()->refresh();
-        self::until(static fn(): bool => self::written() === ['10 g salt', '20 g sugar [steeped]', 'Off the heat:', '100 g water'], 'all of it is kept');
+        self::until(
+            static fn(): bool => self::written() === [
+                '10 g salt',
+                '20 g sugar [steeped]',
+                'Off the heat:',
+                '100 g water',
+            ],
+            'all of it is kept',
+        );
     }
 
     public function test_what_makes_the_sauce_what_it_is_can_be_seen(): void
@@ -82,7 +124,13 @@ final class DesigningTest extends BrowserTestCase
         self::begin("100 ml soy sauce\n5 g salt\n200 ml water");
         self::until(static fn(): bool => self::findAll('[data-axis="salt"] button') !== [], 'the bars are there');
         self::find('[data-axis="salt"] button')->click();
-        self::until(static fn(): bool => preg_match('/^\d+ % of the salt comes from soy sauce, \d+ % of the salt comes from salt$/', self::text('[data-makers]')) === 1, 'the shares are said');
+        self::until(
+            static fn(): bool => preg_match(
+                '/^\d+ % of the salt comes from soy sauce, \d+ % of the salt comes from salt$/',
+                self::text('[data-makers]'),
+            ) === 1,
+            'the shares are said',
+        );
         self::assertStringContainsString('% of salt', self::note(1));
         self::find('[data-choice="parts"]')->click();
         self::assertSame('1 : 2', self::text('[data-parts]'));
@@ -94,12 +142,26 @@ final class DesigningTest extends BrowserTestCase
         self::until(static fn(): bool => self::findAll('[data-choice="swap"]') !== [], 'the bench is there');
         self::find('[data-choice="swap"]')->click();
         self::button('Propose the swaps')->click();
-        self::until(static fn(): bool => count(self::findAll('[data-proposed]')) === 2, 'both swaps are proposed together');
+        self::until(
+            static fn(): bool => count(self::findAll('[data-proposed]')) === 2,
+            'both swaps are proposed together',
+        );
         self::find('[data-convert]')->click();
-        self::until(static fn(): bool => preg_match('/Fits\s+vegan/', self::text('[aria-label="What to know"]')) === 1, 'the sauce is vegan');
+        self::until(
+            static fn(): bool => preg_match('/Fits\s+vegan/', self::text('[aria-label="What to know"]')) === 1,
+            'the sauce is vegan',
+        );
         self::assertStringNotContainsString('Holds egg', self::text('[aria-label="What to know"]'));
         self::type(Key::CONTROL, 'z');
-        self::until(static fn(): bool => self::written() === ['220 g mayonnaise', '100 g sour cream', '1 tbsp lemon juice', '1 tsp salt'], 'one undo takes all of it back');
+        self::until(
+            static fn(): bool => self::written() === [
+                '220 g mayonnaise',
+                '100 g sour cream',
+                '1 tbsp lemon juice',
+                '1 tsp salt',
+            ],
+            'one undo takes all of it back',
+        );
     }
 
     public function test_a_creamy_sauce_is_made_vegan_by_keyboard_alone(): void
@@ -110,7 +172,10 @@ final class DesigningTest extends BrowserTestCase
         self::find('[data-propose]');
         self::tabToAndPress('[data-propose]');
         self::tabToAndPress('[data-convert]');
-        self::until(static fn(): bool => preg_match('/Fits\s+vegan/', self::text('[aria-label="What to know"]')) === 1, 'the sauce is vegan');
+        self::until(
+            static fn(): bool => preg_match('/Fits\s+vegan/', self::text('[aria-label="What to know"]')) === 1,
+            'the sauce is vegan',
+        );
     }
 
     public function test_a_line_is_swapped_by_keyboard_with_its_preview(): void
@@ -122,7 +187,10 @@ final class DesigningTest extends BrowserTestCase
         $name = (string) $first->getAttribute('data-swap');
         self::$browser->executeScript('arguments[0].focus()', [$first]);
         self::type(Key::ENTER);
-        self::until(static fn(): bool => self::lines()[1] !== '100 g sugar' && self::ingredient(2) === $name, 'the substitute stands in its place');
+        self::until(
+            static fn(): bool => self::lines()[1] !== '100 g sugar' && self::ingredient(2) === $name,
+            'the substitute stands in its place',
+        );
     }
 
     public function test_twenty_edits_are_undone_and_redone(): void
@@ -151,16 +219,26 @@ final class DesigningTest extends BrowserTestCase
         self::begin("600 g plums\n200 g sugar\n1 tsp salt\n1 pinch cayenne");
         self::find('[data-choice="scale"]')->click();
         self::find('[data-scale="to"]')->sendKeys('4 x 500 ml, 2 x 100 ml');
-        self::until(static fn(): bool => count(self::findAll('[data-scaled]')) === 4 && count(self::findAll('[data-fill]')) === 2, 'the sheet is there');
+        self::until(
+            static fn(): bool => count(self::findAll('[data-scaled]')) === 4
+                && count(self::findAll('[data-fill]')) === 2,
+            'the sheet is there',
+        );
         self::assertMatchesRegularExpression('/4 × 500 ml: 47\d ml in each/', self::text('[data-fill]'));
         self::find('[data-make-it]')->click();
-        self::until(static fn(): bool => preg_match('/^1\d\d\d g plums$/', self::lines()[0]) === 1, 'the recipe has that size');
+        self::until(
+            static fn(): bool => preg_match('/^1\d\d\d g plums$/', self::lines()[0]) === 1,
+            'the recipe has that size',
+        );
         self::type(Key::CONTROL, 'z');
         self::until(static fn(): bool => self::lines()[0] === '600 g plums', 'and one undo takes it back');
         self::find('[data-choice="scale"]')->click();
         self::find('[data-scale="to"]')->clear();
         self::find('[data-scale="to"]')->sendKeys('a bucket');
-        self::until(static fn(): bool => str_contains(self::text('#panel'), 'names no volume or weight'), 'what cannot be is said');
+        self::until(
+            static fn(): bool => str_contains(self::text('#panel'), 'names no volume or weight'),
+            'what cannot be is said',
+        );
     }
 
     public function test_boiling_down_and_thickening_stand_side_by_side(): void
@@ -168,15 +246,30 @@ final class DesigningTest extends BrowserTestCase
         self::begin("800 g tinned tomatoes\n400 g water\n80 g sugar\n10 g salt");
         self::find('[data-choice="thickness"]')->click();
         self::find('[data-reduce]')->sendKeys('700');
-        self::until(static fn(): bool => str_contains(self::text('[data-plan]'), 'fills 700 ml'), 'the plan says where it ends');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-plan]'), 'fills 700 ml'),
+            'the plan says where it ends',
+        );
         self::assertStringContainsString('Name the pan', self::text('#panel'));
         self::find('#panel input[placeholder="24 cm"]')->sendKeys('24 cm');
-        self::until(static fn(): bool => str_contains(self::text('#panel'), 'minutes, likely'), 'with a pan the minutes are told');
+        self::until(
+            static fn(): bool => str_contains(self::text('#panel'), 'minutes, likely'),
+            'with a pan the minutes are told',
+        );
         self::find('[data-curve]');
         self::find('[data-reduce]')->sendKeys('000');
-        self::until(static fn(): bool => str_contains(self::text('#panel'), 'boiling only takes away'), 'what cannot be is said');
+        self::until(
+            static fn(): bool => str_contains(self::text('#panel'), 'boiling only takes away'),
+            'what cannot be is said',
+        );
         self::tabToAndPress('[data-thicken="cornflour"]');
-        self::until(static fn(): bool => array_filter(self::lines(), static fn(string $line): bool => str_ends_with($line, 'cornflour')) !== [], 'the starch is in');
+        self::until(
+            static fn(): bool => array_filter(
+                self::lines(),
+                static fn(string $line): bool => str_ends_with($line, 'cornflour'),
+            ) !== [],
+            'the starch is in',
+        );
     }
 
     public function test_versions_are_kept_compared_returned_to_and_forked(): void
@@ -190,19 +283,35 @@ final class DesigningTest extends BrowserTestCase
         self::type(Key::HOME, Key::ARROW_UP);
         self::until(static fn(): bool => self::lines()[1] === '3½ tbsp cider vinegar', 'it is changed');
         self::button('Keep it as it stands')->click();
-        self::until(static fn(): bool => count(self::findAll('[data-version]')) === 2 && str_contains(self::text('[data-version="2"]'), '½ tbsp more cider vinegar'), 'and kept, with what changed');
+        self::until(
+            static fn(): bool => count(self::findAll('[data-version]')) === 2
+                && str_contains(self::text('[data-version="2"]'), '½ tbsp more cider vinegar'),
+            'and kept, with what changed',
+        );
         self::find('[data-version="1"] a')->click();
-        self::until(static fn(): bool => str_starts_with(self::text('[data-says]'), '½ tbsp more cider vinegar'), 'side by side it is said in words');
+        self::until(
+            static fn(): bool => str_starts_with(self::text('[data-says]'), '½ tbsp more cider vinegar'),
+            'side by side it is said in words',
+        );
         self::assertCount(10, self::findAll('[data-axis]'));
         self::assertCount(1, self::findAll('tr[data-changed="true"]'));
         self::$browser->navigate()->back();
         self::find('[data-choice="versions"]')->click();
-        self::until(static fn(): bool => self::findAll('[data-version="1"] button') !== [], 'the versions are there again');
+        self::until(
+            static fn(): bool => self::findAll('[data-version="1"] button') !== [],
+            'the versions are there again',
+        );
         self::find('[data-version="1"] button')->click();
         self::until(static fn(): bool => self::lines()[1] === '3 tbsp cider vinegar', 'the old one is back');
         self::untilSaved();
         self::button('Start a variant')->click();
-        self::until(static fn(): bool => str_ends_with((string) self::find('input[aria-label="Name of the sauce"]')->getAttribute('value'), '(variant)'), 'a variant has a bench of its own');
+        self::until(
+            static fn(): bool => str_ends_with(
+                (string) self::find('input[aria-label="Name of the sauce"]')->getAttribute('value'),
+                '(variant)',
+            ),
+            'a variant has a bench of its own',
+        );
     }
 
     private static function begin(string $lines): void
@@ -219,7 +328,9 @@ final class DesigningTest extends BrowserTestCase
     /** @return list<string> as they stand on the page */
     private static function lines(): array
     {
-        $values = self::$browser->executeScript('return [...document.querySelectorAll(\'ol[aria-label="Lines of the sauce"] input\')].map((one) => one.value)');
+        $values = self::$browser->executeScript(
+            'return [...document.querySelectorAll(\'ol[aria-label="Lines of the sauce"] input\')].map((one) => one.value)',
+        );
 
         return is_array($values) ? array_values(array_map(strval(...), $values)) : [];
     }
@@ -280,19 +391,32 @@ final class DesigningTest extends BrowserTestCase
      */
     private static function answer(array $lines): array
     {
-        $answer = self::$browser->executeAsyncScript('const done = arguments[1]; fetch("/api/balance", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({lines: arguments[0]})}).then((one) => one.json()).then(done)', [$lines]);
+        $answer = self::$browser->executeAsyncScript(
+            'const done = arguments[1]; fetch("/api/balance", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({lines: arguments[0]})}).then((one) => one.json()).then(done)',
+            [$lines],
+        );
 
         return is_array($answer) ? $answer : [];
     }
 
     private static function button(string $says): WebDriverElement
     {
-        return self::until(static fn(): WebDriverElement => self::$browser->findElement(WebDriverBy::xpath("//button[normalize-space()=\"{$says}\"]")), "there is a button \"{$says}\"");
+        return self::until(
+            static fn(): WebDriverElement => self::$browser->findElement(
+                WebDriverBy::xpath("//button[normalize-space()=\"{$says}\"]"),
+            ),
+            "there is a button \"{$says}\"",
+        );
     }
 
     private static function item(string $says): WebDriverElement
     {
-        return self::until(static fn(): WebDriverElement => self::$browser->findElement(WebDriverBy::xpath("//li[@role=\"menuitem\"][normalize-space()=\"{$says}\"]")), "the menu has \"{$says}\"");
+        return self::until(
+            static fn(): WebDriverElement => self::$browser->findElement(
+                WebDriverBy::xpath("//li[@role=\"menuitem\"][normalize-space()=\"{$says}\"]"),
+            ),
+            "the menu has \"{$says}\"",
+        );
     }
 
     /** Takes a line by its handle to where another is. */
@@ -301,7 +425,10 @@ final class DesigningTest extends BrowserTestCase
         $middle = static function (int $line): array {
             $handle = self::find("ol[aria-label=\"Lines of the sauce\"] li:nth-child({$line}) > span");
 
-            return ['x' => $handle->getLocation()->getX() + 10, 'y' => $handle->getLocation()->getY() + intdiv($handle->getSize()->getHeight(), 2)];
+            return [
+                'x' => $handle->getLocation()->getX() + 10,
+                'y' => $handle->getLocation()->getY() + intdiv($handle->getSize()->getHeight(), 2),
+            ];
         };
         [$start, $end] = [$middle($from), $middle($to)];
         self::$browser->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [['type' => 'pointer', 'id' => 'hand', 'parameters' => ['pointerType' => 'mouse'], 'actions' => [

@@ -15,13 +15,23 @@ final class FirstMinuteTest extends BrowserTestCase
     {
         self::open('/');
         self::find('#begin-text');
-        self::until(static fn(): bool => self::$browser->executeScript('return document.activeElement.id') === 'begin-text', 'what is typed goes into the list');
+        self::until(
+            static fn(): bool => self::$browser->executeScript('return document.activeElement.id') === 'begin-text',
+            'what is typed goes into the list',
+        );
         self::type(self::OWN);
         self::type(Key::CONTROL, "\n");
         foreach (['sweet', 'sour', 'salt', 'umami', 'heat'] as $axis) {
-            self::until(static fn(): bool => preg_match('/\d/', self::text("[data-axis=\"{$axis}\"] [data-value]")) === 1, "{$axis} has a figure");
+            self::until(
+                static fn(): bool => preg_match('/\d/', self::text("[data-axis=\"{$axis}\"] [data-value]")) === 1,
+                "{$axis} has a figure",
+            );
         }
-        self::assertStringContainsString('tin', (string) self::find('input[aria-label="Line 1"]')->getAttribute('value'), 'it stands as it was typed');
+        self::assertStringContainsString(
+            'tin',
+            (string) self::find('input[aria-label="Line 1"]')->getAttribute('value'),
+            'it stands as it was typed',
+        );
         self::assertSame([], self::findAll('[role="alert"], [role="dialog"]'), 'nothing stands in between');
     }
 
@@ -32,7 +42,10 @@ final class FirstMinuteTest extends BrowserTestCase
         self::tap('main button');
         self::find('input[aria-label="Line 1"]');
         self::type('100 g ketchup', Key::ENTER, '1 tbsp lime juice');
-        self::until(static fn(): bool => preg_match('/\d/', self::text('[data-axis="sour"] [data-value]')) === 1, 'the bars stand');
+        self::until(
+            static fn(): bool => preg_match('/\d/', self::text('[data-axis="sour"] [data-value]')) === 1,
+            'the bars stand',
+        );
         self::assertSame('1 tbsp lime juice', self::find('input[aria-label="Line 2"]')->getAttribute('value'));
     }
 
@@ -46,10 +59,18 @@ final class FirstMinuteTest extends BrowserTestCase
             self::until(static fn(): bool => str_contains(self::text('[role="dialog"]'), 'The whisker'), 'it opens');
             self::assertStringContainsString('what a tongue just notices', self::text('[role="dialog"]'));
             self::assertSame([], self::issues());
-            self::assertLessThanOrEqual(self::$browser->executeScript('return window.innerWidth'), self::$browser->executeScript('return document.documentElement.scrollWidth'));
+            self::assertLessThanOrEqual(
+                self::$browser->executeScript('return window.innerWidth'),
+                self::$browser->executeScript('return document.documentElement.scrollWidth'),
+            );
             self::type(Key::ESCAPE);
             self::until(static fn(): bool => self::findAll('[role="dialog"]') === [], 'it closes');
-            self::until(static fn(): bool => (bool) self::$browser->executeScript('return (document.activeElement.getAttribute("aria-label") ?? "").startsWith("Help")'), 'the focus is where it was');
+            self::until(
+                static fn(): bool => (bool) self::$browser->executeScript(
+                    'return (document.activeElement.getAttribute("aria-label") ?? "").startsWith("Help")',
+                ),
+                'the focus is where it was',
+            );
         }
     }
 

@@ -19,22 +19,42 @@ final class FirstVisitTest extends BrowserTestCase
         self::until(static fn(): bool => str_contains(self::text('[data-axis="salt"]'), '%'), 'the bars stand');
         self::find('input[aria-label="Name of the sauce"]')->sendKeys('Towpath dip');
         self::find('option[value="fish-sauce-dip"]')->click();
-        self::until(static fn(): bool => str_contains(self::text('[data-axis="salt"] [data-verdict]'), 'too salty'), 'the salt is judged');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-axis="salt"] [data-verdict]'), 'too salty'),
+            'the salt is judged',
+        );
 
         $first = self::find('[data-correction="1"]');
         $value = self::text('[data-axis="salt"] [data-value]');
         self::$browser->action()->moveToElement($first)->perform();
-        self::until(static fn(): bool => str_contains((string) self::find('[data-axis="salt"] [role="img"]')->getAttribute('aria-label'), 'would become'), 'the bars preview');
+        self::until(
+            static fn(): bool => str_contains(
+                (string) self::find('[data-axis="salt"] [role="img"]')->getAttribute('aria-label'),
+                'would become',
+            ),
+            'the bars preview',
+        );
         self::assertSame($value, self::text('[data-axis="salt"] [data-value]'), 'a preview changes nothing');
 
         $lines = count(self::findAll('ol[aria-label="Lines of the sauce"] li'));
         self::find('[data-correction="1"]')->click();
-        self::until(static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] li')) > $lines, 'lines are added');
-        self::until(static fn(): bool => (float) self::text('[data-axis="salt"] [data-value]') < (float) $value, 'there is less salt in it');
+        self::until(
+            static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] li')) > $lines,
+            'lines are added',
+        );
+        self::until(
+            static fn(): bool => (float) self::text('[data-axis="salt"] [data-value]') < (float) $value,
+            'there is less salt in it',
+        );
         self::untilSaved();
 
         self::$browser->navigate()->refresh();
-        self::until(static fn(): bool => self::find('input[aria-label="Name of the sauce"]')->getAttribute('value') === 'Towpath dip', 'the sauce is there after a reload');
+        self::until(
+            static fn(): bool => self::find(
+                'input[aria-label="Name of the sauce"]',
+            )->getAttribute('value') === 'Towpath dip',
+            'the sauce is there after a reload',
+        );
         self::assertGreaterThan(6, count(self::findAll('ol[aria-label="Lines of the sauce"] li')));
         self::open('/');
         self::until(static fn(): bool => str_contains(self::text('ul'), 'Towpath dip'), 'it stands on the shelf');
@@ -44,14 +64,20 @@ final class FirstVisitTest extends BrowserTestCase
     {
         self::open('/');
         self::find('#begin-text');
-        self::until(static fn(): bool => self::$browser->switchTo()->activeElement()->getAttribute('id') === 'begin-text', 'the list has the focus from the start');
+        self::until(
+            static fn(): bool => self::$browser->switchTo()->activeElement()->getAttribute('id') === 'begin-text',
+            'the list has the focus from the start',
+        );
         self::type("4 tbsp soy sauce\n", '2 tbsp rice vinegar', Key::CONTROL, Key::ENTER);
         $style = self::find('select');
         $style->sendKeys('Seasoned');
         self::until(static fn(): bool => self::findAll('[data-correction="1"]') !== [], 'corrections are offered');
         self::type(Key::TAB);
         self::type(Key::ALT, 'c');
-        self::until(static fn(): bool => self::$browser->switchTo()->activeElement()->getAttribute('data-correction') === '1', 'the first correction has the focus');
+        self::until(
+            static fn(): bool => self::$browser->switchTo()->activeElement()->getAttribute('data-correction') === '1',
+            'the first correction has the focus',
+        );
         self::until(static fn(): bool => self::findAll('[aria-label*="would become"]') !== [], 'focus previews');
         $before = self::lines();
         self::type(Key::ENTER);
@@ -68,7 +94,10 @@ final class FirstVisitTest extends BrowserTestCase
         self::untilSaved();
         $kept = self::lines();
         self::$browser->navigate()->refresh();
-        self::until(static fn(): bool => array_filter(self::lines()) === array_values(array_filter($kept)), 'all of it is there after a reload');
+        self::until(
+            static fn(): bool => array_filter(self::lines()) === array_values(array_filter($kept)),
+            'all of it is there after a reload',
+        );
     }
 
     public function test_a_nonsense_line_is_marked_and_kept(): void
@@ -76,7 +105,10 @@ final class FirstVisitTest extends BrowserTestCase
         self::open('/');
         self::find('#begin-text')->sendKeys("100 g water\n3 tbsp zorp\n1/0 cup sugar\n5 g salt");
         self::find('main button')->click();
-        self::until(static fn(): bool => count(self::findAll('li[data-status="unknown"]')) === 2, 'both odd lines are marked');
+        self::until(
+            static fn(): bool => count(self::findAll('li[data-status="unknown"]')) === 2,
+            'both odd lines are marked',
+        );
         self::assertStringContainsString('left out', self::text('li[data-status="unknown"]'));
         self::assertSame('3 tbsp zorp', self::lines()[1]);
         self::untilSaved();
@@ -90,8 +122,13 @@ final class FirstVisitTest extends BrowserTestCase
         self::find('main button')->click();
         $field = self::find('input[aria-label="Line 1"]');
         $field->click();
-        self::$browser->executeScript("const data = new DataTransfer(); data.setData('text', '2 tbsp honey\\n\\n1 tsp salt\\n½ cup ketchup'); document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));");
-        self::until(static fn(): bool => self::lines() === ['2 tbsp honey', '1 tsp salt', '½ cup ketchup'], 'three lines stand');
+        self::$browser->executeScript(
+            "const data = new DataTransfer(); data.setData('text', '2 tbsp honey\\n\\n1 tsp salt\\n½ cup ketchup'); document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));",
+        );
+        self::until(
+            static fn(): bool => self::lines() === ['2 tbsp honey', '1 tsp salt', '½ cup ketchup'],
+            'three lines stand',
+        );
         self::type(Key::CONTROL, 'z');
         self::until(static fn(): bool => self::lines() === [''], 'one undo takes the paste back');
         self::assertSame([''], self::lines());
@@ -112,9 +149,15 @@ final class FirstVisitTest extends BrowserTestCase
             JS;
         self::assertSame(200, self::$browser->executeAsyncScript($elsewhere, [$address]));
         self::find('input[aria-label="Line 1"]')->sendKeys(' more');
-        self::until(static fn(): bool => str_contains(self::text('[role="alert"]'), 'Nothing was overwritten'), 'the conflict is said');
+        self::until(
+            static fn(): bool => str_contains(self::text('[role="alert"]'), 'Nothing was overwritten'),
+            'the conflict is said',
+        );
         self::$browser->findElement(WebDriverBy::xpath('//button[contains(., "Keep mine")]'))->click();
-        self::until(static fn(): bool => (string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH) !== $address, 'the copy is open');
+        self::until(
+            static fn(): bool => (string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH) !== $address,
+            'the copy is open',
+        );
         self::until(static fn(): bool => (self::lines()[0] ?? '') === '100 g water more', 'mine is kept as a copy');
         self::open($address);
         self::until(static fn(): bool => (self::lines()[0] ?? '') === '50 g salt', 'theirs stands');
@@ -130,7 +173,10 @@ final class FirstVisitTest extends BrowserTestCase
         self::find('main button.MuiButton-contained')->click();
         self::until(static fn(): bool => count(self::lines()) >= 4, 'lines are drafted');
         foreach (['sweet', 'sour', 'salt'] as $axis) {
-            self::until(static fn(): bool => self::text("[data-axis=\"{$axis}\"] [data-verdict]") === 'about right', "{$axis} is about right");
+            self::until(
+                static fn(): bool => self::text("[data-axis=\"{$axis}\"] [data-verdict]") === 'about right',
+                "{$axis} is about right",
+            );
         }
         self::find('option[value="not-hot"]')->click();
         self::until(static fn(): bool => self::findAll('[data-correction="1"]') !== [], 'the word is answered');
@@ -141,6 +187,11 @@ final class FirstVisitTest extends BrowserTestCase
     /** @return list<string> */
     private static function lines(): array
     {
-        return array_values(array_map(static fn($field): string => (string) $field->getAttribute('value'), self::findAll('ol[aria-label="Lines of the sauce"] input')));
+        return array_values(
+            array_map(
+                static fn($field): string => (string) $field->getAttribute('value'),
+                self::findAll('ol[aria-label="Lines of the sauce"] input'),
+            ),
+        );
     }
 }

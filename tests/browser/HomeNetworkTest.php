@@ -35,11 +35,17 @@ final class HomeNetworkTest extends BrowserTestCase
         self::assertStringNotContainsString('Damson', self::text('body'), 'nothing is shown before');
         self::assertSame([], self::issues());
         self::find('input[type="password"]')->sendKeys("not this one\n");
-        self::until(static fn(): bool => str_contains(self::text('[data-entrance] [role="alert"]'), 'not the passphrase'), 'a wrong one is said to be wrong');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-entrance] [role="alert"]'), 'not the passphrase'),
+            'a wrong one is said to be wrong',
+        );
         $field = self::find('input[type="password"]');
         self::$browser->executeScript('arguments[0].select()', [$field]);
         $field->sendKeys(self::PHRASE . "\n");
-        self::until(static fn(): bool => str_contains(self::text('main'), 'Damson'), 'what was asked for comes by itself');
+        self::until(
+            static fn(): bool => str_contains(self::text('main'), 'Damson'),
+            'what was asked for comes by itself',
+        );
         self::assertSame([], self::findAll('[data-entrance]'));
         self::assertSame('', self::$browser->executeScript('return document.cookie'), 'no script reads the cookie');
 
@@ -51,12 +57,19 @@ final class HomeNetworkTest extends BrowserTestCase
         self::find('[data-entrance]');
         self::find('input[type="password"]')->sendKeys(self::PHRASE . "\n");
         self::find('[data-cook-it]');
-        self::assertSame('4 x 250 ml', self::find('[data-scale="to"]')->getAttribute('value'), 'a session that ends takes nothing away that was typed');
+        self::assertSame(
+            '4 x 250 ml',
+            self::find('[data-scale="to"]')->getAttribute('value'),
+            'a session that ends takes nothing away that was typed',
+        );
         self::tap('[data-cook-it]');
         self::find('[data-move]');
         self::find('input[aria-label="Grams by hand"]')->sendKeys('800');
         self::tap('[data-accept]');
-        self::until(static fn(): bool => self::text('[data-waiting]') === 'Kept', 'a cook is recorded from a page without encryption too');
+        self::until(
+            static fn(): bool => self::text('[data-waiting]') === 'Kept',
+            'a cook is recorded from a page without encryption too',
+        );
 
         self::open('/copies', self::host());
         self::assertStringContainsString('http://' . self::host(), self::text('[data-door]'));

@@ -35,9 +35,15 @@ final class LauncherTest extends TestCase
     {
         [$process, $out] = $this->start();
         self::assertStringContainsString('Vinculum is at http://127.0.0.1:' . self::PORT, self::waitForLine($out));
-        self::assertStringContainsString('Damson', (string) file_get_contents('http://127.0.0.1:' . self::PORT . '/api/sauces'));
+        self::assertStringContainsString(
+            'Damson',
+            (string) file_get_contents('http://127.0.0.1:' . self::PORT . '/api/sauces'),
+        );
         $this->stop($process);
-        self::assertFalse(@file_get_contents('http://127.0.0.1:' . self::PORT . '/api/idle'), 'nothing answers any more');
+        self::assertFalse(
+            @file_get_contents('http://127.0.0.1:' . self::PORT . '/api/idle'),
+            'nothing answers any more',
+        );
     }
 
     public function test_a_second_start_leaves_what_is_there_alone(): void
@@ -46,7 +52,16 @@ final class LauncherTest extends TestCase
         self::waitForLine($out);
         $address = 'http://127.0.0.1:' . self::PORT . '/api/sauces';
         $first = json_decode((string) file_get_contents($address), true)['sauces'];
-        file_get_contents($address . '/' . $first[0]['id'], false, stream_context_create(['http' => ['method' => 'DELETE', 'header' => "Accept: application/json\r\nContent-Type: application/json"]]));
+        file_get_contents(
+            $address . '/' . $first[0]['id'],
+            false,
+            stream_context_create([
+                'http' => [
+                    'method' => 'DELETE',
+                    'header' => "Accept: application/json\r\nContent-Type: application/json",
+                ],
+            ]),
+        );
         $this->stop($process);
         [$process, $out] = $this->start();
         self::waitForLine($out);
@@ -60,10 +75,16 @@ final class LauncherTest extends TestCase
     {
         $taken = stream_socket_server('tcp://127.0.0.1:' . self::PORT);
         self::assertNotFalse($taken);
-        self::assertMatchesRegularExpression('/port \d+ is taken/', self::fails(['start', '--no-build', '--port', (string) self::PORT], 1, $this->database));
+        self::assertMatchesRegularExpression(
+            '/port \d+ is taken/',
+            self::fails(['start', '--no-build', '--port', (string) self::PORT], 1, $this->database),
+        );
         fclose($taken);
         self::assertStringContainsString('no option --frob', self::fails(['start', '--frob'], 2, $this->database));
-        self::assertStringContainsString('--port needs a number', self::fails(['start', '--port', 'abc'], 2, $this->database));
+        self::assertStringContainsString(
+            '--port needs a number',
+            self::fails(['start', '--port', 'abc'], 2, $this->database),
+        );
         self::assertStringContainsString('no option --frob', self::fails(['test', '--frob'], 2, $this->database));
     }
 
@@ -71,7 +92,11 @@ final class LauncherTest extends TestCase
     {
         self::assertStringContainsString('--port needs a number', self::fails(['start', '--port'], 2, $this->database));
         foreach (['08', '0', '65536', '-1', '8 0', '1e3'] as $port) {
-            self::assertStringContainsString('--port needs a number', self::fails(['start', '--port', $port], 2, $this->database), $port);
+            self::assertStringContainsString(
+                '--port needs a number',
+                self::fails(['start', '--port', $port], 2, $this->database),
+                $port,
+            );
         }
     }
 
@@ -83,11 +108,19 @@ final class LauncherTest extends TestCase
         sort($said);
         self::assertSame('', $said[0], 'one of them says nothing on its way out but why');
         self::assertStringContainsString('Vinculum is at', $said[1]);
-        $running = array_values(array_filter([$one[0], $other[0]], static fn($process): bool => proc_get_status($process)['running']));
+        $running = array_values(
+            array_filter([$one[0], $other[0]], static fn($process): bool => proc_get_status($process)['running']),
+        );
         self::assertCount(1, $running);
         $port = (int) substr(trim(explode('(', $said[1])[0]), -4);
-        self::assertStringContainsString("served already, at http://127.0.0.1:{$port}", self::fails(['start', '--no-build', '--port', (string) (self::PORT + 9)], 1, $this->database));
-        self::assertCount(8, json_decode((string) file_get_contents("http://127.0.0.1:{$port}/api/sauces"), true)['sauces']);
+        self::assertStringContainsString(
+            "served already, at http://127.0.0.1:{$port}",
+            self::fails(['start', '--no-build', '--port', (string) (self::PORT + 9)], 1, $this->database),
+        );
+        self::assertCount(
+            8,
+            json_decode((string) file_get_contents("http://127.0.0.1:{$port}/api/sauces"), true)['sauces'],
+        );
         $this->stop($running[0]);
     }
 
@@ -97,10 +130,21 @@ final class LauncherTest extends TestCase
         self::waitForLine($out);
         $log = dirname(__DIR__, 2) . '/storage/logs/server.log';
         $answers = static fn(): bool => @file_get_contents('http://127.0.0.1:' . self::PORT . '/api/idle') !== false;
-        foreach (['newest' => 'workers died: starting it anew', 'oldest' => 'the server ended: starting it anew'] as $which => $says) {
+        foreach ([
+            'newest' => 'workers died: starting it anew',
+            'oldest' => 'the server ended: starting it anew',
+        ] as $which => $says) {
             $before = substr_count((string) file_get_contents($log), $says);
             exec('pgrep -f ' . escapeshellarg('127.0.0.1:' . self::PORT . ' -t public'), $processes);
-            $own = array_values(array_filter(array_map(intval(...), $processes), static fn(int $one): bool => str_contains((string) @file_get_contents("/proc/{$one}/cmdline"), 'bin/serve.php')));
+            $own = array_values(
+                array_filter(
+                    array_map(intval(...), $processes),
+                    static fn(int $one): bool => str_contains(
+                        (string) @file_get_contents("/proc/{$one}/cmdline"),
+                        'bin/serve.php',
+                    ),
+                ),
+            );
             posix_kill($which === 'newest' ? max($own) : min($own), SIGKILL);
             for ($wait = 0; $wait < 100 && substr_count((string) file_get_contents($log), $says) === $before; ++$wait) {
                 usleep(100_000);
@@ -114,7 +158,16 @@ final class LauncherTest extends TestCase
         }
         $this->stop($process);
         exec('pgrep -f ' . escapeshellarg('127.0.0.1:' . self::PORT . ' -t public bin/serve.php'), $left);
-        self::assertSame([], array_filter($left, static fn(string $one): bool => str_contains((string) @file_get_contents("/proc/{$one}/cmdline"), 'bin/serve.php')));
+        self::assertSame(
+            [],
+            array_filter(
+                $left,
+                static fn(string $one): bool => str_contains(
+                    (string) @file_get_contents("/proc/{$one}/cmdline"),
+                    'bin/serve.php',
+                ),
+            ),
+        );
     }
 
     public function test_only_the_demo_has_a_make_believe_scale_unless_it_is_asked_for(): void
@@ -125,7 +178,10 @@ final class LauncherTest extends TestCase
             [$process, $out] = $this->start(self::PORT, ...$options);
             self::waitForLine($out);
             usleep(500_000);
-            $there = json_decode((string) file_get_contents('http://127.0.0.1:' . self::PORT . '/api/instruments'), true)['stand_in'];
+            $there = json_decode(
+                (string) file_get_contents('http://127.0.0.1:' . self::PORT . '/api/instruments'),
+                true,
+            )['stand_in'];
             $this->stop($process);
             self::assertSame($isThere, $there, implode(' ', $options));
         }
@@ -135,8 +191,20 @@ final class LauncherTest extends TestCase
     {
         [$process, $out] = $this->start();
         self::waitForLine($out);
-        foreach (['/build/%00.js', '/build/../composer.json', '/build/%2e%2e/index.php', '/build/assets/none.js', '/build/', '/build/%ff%fe', '/build/' . str_repeat('a', 4000)] as $path) {
-            $answer = @file_get_contents('http://127.0.0.1:' . self::PORT . $path, false, stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 5]]));
+        foreach ([
+            '/build/%00.js',
+            '/build/../composer.json',
+            '/build/%2e%2e/index.php',
+            '/build/assets/none.js',
+            '/build/',
+            '/build/%ff%fe',
+            '/build/' . str_repeat('a', 4000),
+        ] as $path) {
+            $answer = @file_get_contents(
+                'http://127.0.0.1:' . self::PORT . $path,
+                false,
+                stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 5]]),
+            );
             self::assertMatchesRegularExpression('/ (200|400|403|404)/', $http_response_header[0] ?? '', $path);
             self::assertStringNotContainsString('laravel/framework', (string) $answer, $path);
         }
@@ -146,7 +214,20 @@ final class LauncherTest extends TestCase
     /** @return array{resource, resource} */
     private function start(int $port = self::PORT, string ...$options): array
     {
-        $process = proc_open([dirname(__DIR__, 2) . '/vinculum', 'start', '--no-build', '--port', (string) $port, ...array_values($options)], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes, null, self::environment($this->database));
+        $process = proc_open(
+            [
+                dirname(__DIR__, 2) . '/vinculum',
+                'start',
+                '--no-build',
+                '--port',
+                (string) $port,
+                ...array_values($options),
+            ],
+            [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+            null,
+            self::environment($this->database),
+        );
         self::assertIsResource($process);
         $this->running[] = $process;
 
@@ -176,7 +257,13 @@ final class LauncherTest extends TestCase
     /** @param list<string> $arguments */
     private static function fails(array $arguments, int $status, string $database): string
     {
-        $process = proc_open([dirname(__DIR__, 2) . '/vinculum', ...$arguments], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['pipe', 'w']], $pipes, null, self::environment($database));
+        $process = proc_open(
+            [dirname(__DIR__, 2) . '/vinculum', ...$arguments],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['pipe', 'w']],
+            $pipes,
+            null,
+            self::environment($database),
+        );
         self::assertIsResource($process);
         $said = (string) stream_get_contents($pipes[2]);
         self::assertSame($status, proc_close($process), $said);
@@ -187,6 +274,11 @@ final class LauncherTest extends TestCase
     /** @return array<string, string> */
     private static function environment(string $database): array
     {
-        return ['VINCULUM_DATABASE' => $database, 'VINCULUM_WORKERS' => '2', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')];
+        return [
+            'VINCULUM_DATABASE' => $database,
+            'VINCULUM_WORKERS' => '2',
+            'PATH' => (string) getenv('PATH'),
+            'HOME' => (string) getenv('HOME'),
+        ];
     }
 }

@@ -56,11 +56,17 @@ final class OfflineTest extends BrowserTestCase
 
         // the page is closed and opened again, and the server is still away
         self::$browser->navigate()->refresh();
-        self::until(static fn(): bool => count(self::findAll('[data-timer]')) === 1, 'the timer runs on after a reload');
+        self::until(
+            static fn(): bool => count(self::findAll('[data-timer]')) === 1,
+            'the timer runs on after a reload',
+        );
         self::assertMatchesRegularExpression('/1[0-5]:\d\d/', self::text('[data-timer]'));
         self::assertSame('step', self::move(), 'at the move where it was left');
         self::assertStringContainsString('to send', self::text('[data-waiting]'));
-        self::until(static fn(): bool => str_contains(self::text('[data-away]'), 'sent later'), 'it says that the server is away');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-away]'), 'sent later'),
+            'it says that the server is away',
+        );
         self::tap('[aria-expanded]');
         self::assertSame($measured + 1, substr_count(self::text('ol'), '✓'), 'the list says what is done');
         self::tap('[aria-expanded]');
@@ -70,17 +76,30 @@ final class OfflineTest extends BrowserTestCase
         self::find('[data-move]');
 
         self::startServer();
-        self::until(static fn(): bool => self::find('[data-waiting]')->getAttribute('data-waiting') === '0', 'all of it is sent', 40);
+        self::until(
+            static fn(): bool => self::find('[data-waiting]')->getAttribute('data-waiting') === '0',
+            'all of it is sent',
+            40,
+        );
         $after = self::fetched("/api/batches/{$batch}/cook");
         self::assertSame(850, $after['pan']['empty_grams']);
-        $in = array_filter(array_column($after['moves'], 'measure'), static fn(?array $measure): bool => ($measure['actual_grams'] ?? null) !== null);
+        $in = array_filter(
+            array_column($after['moves'], 'measure'),
+            static fn(?array $measure): bool => ($measure['actual_grams'] ?? null) !== null,
+        );
         self::assertCount($measured, $in);
         foreach ($in as $measure) {
             self::assertSame(10 * $measure['line'], $measure['actual_grams']);
         }
         self::assertCount(2, $after['timers']);
-        self::assertCount(1, array_filter($after['timers'], static fn(array $timer): bool => $timer['stopped'] !== null));
-        $done = array_map(static fn(array $event): int => $event['figures']['step'], array_filter($after['events'], static fn(array $event): bool => $event['kind'] === 'step-done'));
+        self::assertCount(
+            1,
+            array_filter($after['timers'], static fn(array $timer): bool => $timer['stopped'] !== null),
+        );
+        $done = array_map(
+            static fn(array $event): int => $event['figures']['step'],
+            array_filter($after['events'], static fn(array $event): bool => $event['kind'] === 'step-done'),
+        );
         self::assertSame(array_unique($done), $done, 'once each');
         self::assertCount(1, self::findAll('[data-timer]'));
         $at = array_column($after['events'], 'at');
@@ -103,7 +122,13 @@ final class OfflineTest extends BrowserTestCase
     /** The browser has the pages, and this one is served through what keeps them. */
     private static function untilKept(): void
     {
-        self::until(static fn(): bool => self::$browser->executeScript('return navigator.serviceWorker.controller !== null') === true, 'the pages are kept', 40);
+        self::until(
+            static fn(): bool => self::$browser->executeScript(
+                'return navigator.serviceWorker.controller !== null',
+            ) === true,
+            'the pages are kept',
+            40,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -117,6 +142,10 @@ final class OfflineTest extends BrowserTestCase
 
     private static function address(string $path): string
     {
-        return (string) preg_replace('~^(http://[^/]+).*~', '$1', self::$browser->getCurrentURL()) . (string) preg_replace('~^http://[^/]+~', '', $path);
+        return (string) preg_replace(
+            '~^(http://[^/]+).*~',
+            '$1',
+            self::$browser->getCurrentURL(),
+        ) . (string) preg_replace('~^http://[^/]+~', '', $path);
     }
 }

@@ -16,12 +16,18 @@ final class PantryTest extends BrowserTestCase
         self::find('input[type="search"]')->sendKeys('soy sauce');
         self::until(static fn(): bool => count(self::findAll('[data-ingredient]')) < 15, 'the search narrows');
         self::find('[data-ingredient="soy-sauce"] button')->click();
-        self::until(static fn(): bool => str_contains(self::text('[data-ingredient="soy-sauce"]'), 'From:'), 'its sources are shown');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-ingredient="soy-sauce"]'), 'From:'),
+            'its sources are shown',
+        );
         self::$browser->findElement(WebDriverBy::xpath('//button[contains(., "I have one of these")]'))->click();
         self::find('[role="dialog"] input')->sendKeys('Towpath soy');
         self::labelled('Salt, g')->sendKeys('oops');
         self::button('Keep it')->click();
-        self::until(static fn(): bool => str_contains(self::text('[role="dialog"] [role="alert"]'), 'not a number'), 'the slip is named');
+        self::until(
+            static fn(): bool => str_contains(self::text('[role="dialog"] [role="alert"]'), 'not a number'),
+            'the slip is named',
+        );
         self::labelled('Salt, g')->clear();
         self::labelled('Salt, g')->sendKeys('9');
         self::button('Keep it')->click();
@@ -30,7 +36,10 @@ final class PantryTest extends BrowserTestCase
         self::open('/');
         self::find('#begin-text')->sendKeys('100 g soy sauce');
         self::find('main button')->click();
-        self::until(static fn(): bool => str_contains(self::text('ol[aria-label="Lines of the sauce"]'), 'Towpath soy'), 'the line means mine');
+        self::until(
+            static fn(): bool => str_contains(self::text('ol[aria-label="Lines of the sauce"]'), 'Towpath soy'),
+            'the line means mine',
+        );
         self::assertSame('9.00', self::text('[data-axis="salt"] [data-value]'));
     }
 
@@ -39,21 +48,35 @@ final class PantryTest extends BrowserTestCase
         self::open('/');
         self::find('#begin-text')->sendKeys("2 tbsp tomato purée\n1 onion");
         self::find('main button')->click();
-        self::until(static fn(): bool => count(self::findAll('button[aria-label^="Mend line"]')) === 2, 'both lines offer a mend');
+        self::until(
+            static fn(): bool => count(self::findAll('button[aria-label^="Mend line"]')) === 2,
+            'both lines offer a mend',
+        );
         self::find('input[aria-label="Line 1"]')->click();
         self::type(Key::ALT, 'm');
-        self::until(static fn(): bool => self::find('input[aria-label="Line 1"]')->getAttribute('value') === '2 tbsp passata', 'the other meaning is taken');
+        self::until(
+            static fn(): bool => self::find('input[aria-label="Line 1"]')->getAttribute('value') === '2 tbsp passata',
+            'the other meaning is taken',
+        );
         self::find('input[aria-label="Line 2"]')->click();
         self::type(Key::ALT, 'm');
-        self::until(static fn(): bool => self::find('input[aria-label="Line 2"]')->getAttribute('value') === '150 g onion', 'the weight is taken');
+        self::until(
+            static fn(): bool => self::find('input[aria-label="Line 2"]')->getAttribute('value') === '150 g onion',
+            'the weight is taken',
+        );
         self::type(Key::ALT, 'm');
-        self::until(static fn(): bool => self::find('input[aria-label="Line 2"]')->getAttribute('value') === '1 onion', 'and given back');
+        self::until(
+            static fn(): bool => self::find('input[aria-label="Line 2"]')->getAttribute('value') === '1 onion',
+            'and given back',
+        );
         self::assertStringContainsString('doubt about', self::text('[data-doubt]'));
     }
 
     private static function labelled(string $label): \Facebook\WebDriver\WebDriverElement
     {
-        return self::$browser->findElement(WebDriverBy::xpath("//label[starts-with(normalize-space(.), '{$label}')]//input"));
+        return self::$browser->findElement(
+            WebDriverBy::xpath("//label[starts-with(normalize-space(.), '{$label}')]//input"),
+        );
     }
 
     private static function button(string $text): \Facebook\WebDriver\WebDriverElement

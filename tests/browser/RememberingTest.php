@@ -19,14 +19,27 @@ final class RememberingTest extends BrowserTestCase
     {
         self::resize(1280, 900);
         self::open('/sauce/8/log');
-        self::assertGreaterThanOrEqual(6, count(self::until(static fn(): array|false => self::findAll('[data-batch-row]') ?: false, 'the batches are there')));
+        self::assertGreaterThanOrEqual(
+            6,
+            count(
+                self::until(
+                    static fn(): array|false => self::findAll('[data-batch-row]') ?: false,
+                    'the batches are there',
+                ),
+            ),
+        );
         self::find('section[aria-label="Over time"] svg');
         self::find('[data-choice="sweet"]')->click();
-        self::until(static fn(): bool => str_contains(self::text('section[aria-label="Over time"]'), 'Sweet, steps'), 'the chart shows the axis');
+        self::until(
+            static fn(): bool => str_contains(self::text('section[aria-label="Over time"]'), 'Sweet, steps'),
+            'the chart shows the axis',
+        );
         self::assertStringContainsString('estimated', self::text('section[aria-label="Measured and estimated"]'));
         self::until(static fn(): bool => self::text('[data-changed]') !== '', 'two batches are compared');
         $first = self::text('[data-changed]');
-        self::$browser->executeScript('const select = document.querySelector("[aria-label=\"From batch\"]"); const set = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set; set.call(select, select.options[0].value); select.dispatchEvent(new Event("change", {bubbles: true}));');
+        self::$browser->executeScript(
+            'const select = document.querySelector("[aria-label=\"From batch\"]"); const set = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set; set.call(select, select.options[0].value); select.dispatchEvent(new Event("change", {bubbles: true}));',
+        );
         self::until(static fn(): bool => self::text('[data-changed]') !== $first, 'another pair changes otherwise');
     }
 
@@ -38,16 +51,31 @@ final class RememberingTest extends BrowserTestCase
         self::until(static fn(): bool => str_contains(self::$browser->getCurrentURL(), '/batch/'), 'the batch opens');
         self::assertStringContainsString('21 to 30 days', self::text('[data-keep-words]'));
         self::entry('pH measured', '4.9');
-        self::until(static fn(): bool => str_contains(self::text('[data-keep-words]'), '3 to 4 days'), 'measured, it keeps for less');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-keep-words]'), '3 to 4 days'),
+            'measured, it keeps for less',
+        );
         self::find('[aria-label="Take back: pH 4.90 measured"]')->click();
-        self::until(static fn(): bool => str_contains(self::text('[data-keep-words]'), '21 to 30 days'), 'taken back, it keeps again');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-keep-words]'), '21 to 30 days'),
+            'taken back, it keeps again',
+        );
         self::assertStringContainsString('pH 4.90 measured', self::text('main'), 'and the slip stands in the record');
         self::entry('pH measured', '15');
-        self::until(static fn(): bool => str_contains(self::text('main [role="alert"]'), 'No sauce has a pH below 1 or above 11'), 'a pH of 15 is refused');
+        self::until(
+            static fn(): bool => str_contains(
+                self::text('main [role="alert"]'),
+                'No sauce has a pH below 1 or above 11',
+            ),
+            'a pH of 15 is refused',
+        );
         self::entry('How many', '2', 'Filled');
         self::until(static fn(): bool => count(self::findAll('[data-jar]')) >= 2, 'the jars have their codes');
         self::find('[data-jar] button')->click();
-        self::until(static fn(): bool => self::find('[data-jar] button')->getAttribute('aria-pressed') === 'true', 'one is finished');
+        self::until(
+            static fn(): bool => self::find('[data-jar] button')->getAttribute('aria-pressed') === 'true',
+            'one is finished',
+        );
         self::find('section[aria-label="Use"] input[type="checkbox"]');
         self::assertStringContainsString('never', strtolower(self::text('main')));
         self::until(static fn(): bool => count(self::findAll('[data-part]')) === 2, 'it is divided for its uses');
@@ -68,7 +96,12 @@ final class RememberingTest extends BrowserTestCase
         self::open('/sauce/8/card');
         self::until(static fn(): bool => str_contains(self::text('[data-card]'), 'Keeps'), 'the card is there');
         $card = self::printed('card', false);
-        foreach (['Damson ketchup', '1.2 kg damsons, stoned', 'Rub through a sieve', 'Never at room temperature'] as $words) {
+        foreach ([
+            'Damson ketchup',
+            '1.2 kg damsons, stoned',
+            'Rub through a sieve',
+            'Never at room temperature',
+        ] as $words) {
             self::assertStringContainsString($words, $card['text']);
         }
         self::assertSame(1, $card['pages']);
@@ -105,14 +138,25 @@ final class RememberingTest extends BrowserTestCase
         self::assertStringContainsString('Begin', self::text('[data-plan-starts]'));
         self::assertStringContainsString('Damson', self::text('[data-shopping]'));
         self::find('[data-plan-sauce="6"]')->click();
-        self::until(static fn(): bool => str_contains(self::text('[data-timeline]'), 'Pickled-walnut'), 'a sauce more is laid out too');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-timeline]'), 'Pickled-walnut'),
+            'a sauce more is laid out too',
+        );
         self::find('[data-keep-plan]')->click();
         $calendar = self::find('[data-calendar]')->getAttribute('href');
-        $file = (string) self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(arguments[0]).then((answer) => answer.text()).then(done);', [$calendar]);
+        $file = (string) self::$browser->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; fetch(arguments[0]).then((answer) => answer.text()).then(done);',
+            [$calendar],
+        );
         self::assertStringStartsWith('BEGIN:VCALENDAR', $file);
         self::assertGreaterThan(10, substr_count($file, 'BEGIN:VEVENT'));
-        self::$browser->executeScript('const field = document.querySelector("input[type=datetime-local]"); const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set; set.call(field, "2020-01-01T12:00"); field.dispatchEvent(new Event("input", {bubbles: true}));');
-        self::until(static fn(): bool => str_contains(self::text('[data-plan-fault]'), 'earliest possible'), 'a day in the past says what is possible');
+        self::$browser->executeScript(
+            'const field = document.querySelector("input[type=datetime-local]"); const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set; set.call(field, "2020-01-01T12:00"); field.dispatchEvent(new Event("input", {bubbles: true}));',
+        );
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-plan-fault]'), 'earliest possible'),
+            'a day in the past says what is possible',
+        );
     }
 
     public function test_the_trainer_asks_and_learns(): void
@@ -120,14 +164,22 @@ final class RememberingTest extends BrowserTestCase
         self::resize(390, 844);
         self::open('/trainer');
         self::find('[data-choice="sweet"]')->click();
-        self::until(static fn(): bool => str_contains(self::text('[data-own]'), '0 answers'), 'nothing is known of sweetness yet');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-own]'), '0 answers'),
+            'nothing is known of sweetness yet',
+        );
         self::assertCount(5, self::findAll('[data-glass]'));
         for ($trial = 1; $trial <= 4; ++$trial) {
             // whoever pours says where the stronger one stands
-            $order = (string) self::$browser->executeScript('return document.querySelector("[data-order]").textContent');
+            $order = (string) self::$browser->executeScript(
+                'return document.querySelector("[data-order]").textContent',
+            );
             self::assertSame(1, preg_match('/Left: glass ([A-E])\. Right: glass ([A-E])/', $order, $found));
             self::find($found[1] > $found[2] ? '[data-guess="left"]' : '[data-guess="right"]')->click();
-            self::until(static fn(): bool => str_starts_with(self::text('[data-own]'), "{$trial} answer"), 'the answer is counted');
+            self::until(
+                static fn(): bool => str_starts_with(self::text('[data-own]'), "{$trial} answer"),
+                'the answer is counted',
+            );
             self::assertSame('Right.', self::text('[data-said]'));
         }
         $order = (string) self::$browser->executeScript('return document.querySelector("[data-order]").textContent');
@@ -136,7 +188,12 @@ final class RememberingTest extends BrowserTestCase
 
     private static function entry(string $label, string $value, string $button = 'Add to the record'): void
     {
-        $field = self::until(static fn() => self::$browser->findElement(WebDriverBy::xpath("//input[@aria-label='{$label}'] | //label[contains(., '{$label}')]//input")), "{$label} is there");
+        $field = self::until(
+            static fn() => self::$browser->findElement(
+                WebDriverBy::xpath("//input[@aria-label='{$label}'] | //label[contains(., '{$label}')]//input"),
+            ),
+            "{$label} is there",
+        );
         $field->clear();
         $field->sendKeys(Key::CONTROL . 'a');
         $field->sendKeys($value);
@@ -146,7 +203,11 @@ final class RememberingTest extends BrowserTestCase
     /** @return array{text: string, pages: int, size: array{float, float}} what the printer would get */
     private static function printed(string $name, bool $ownSize): array
     {
-        $answer = self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.printToPDF', 'params' => ['preferCSSPageSize' => $ownSize, 'printBackground' => false]]);
+        $answer = self::$browser->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            ['cmd' => 'Page.printToPDF', 'params' => ['preferCSSPageSize' => $ownSize, 'printBackground' => false]],
+        );
         $file = sys_get_temp_dir() . "/vinculum-{$name}-" . getmypid() . '.pdf';
         file_put_contents($file, base64_decode((string) $answer['data']));
         $text = (string) shell_exec('pdftotext -layout ' . escapeshellarg($file) . ' - 2>/dev/null');
@@ -155,6 +216,10 @@ final class RememberingTest extends BrowserTestCase
         preg_match('/Pages:\s+(\d+)/', $facts, $pages);
         preg_match('/Page size:\s+([\d.]+) x ([\d.]+)/', $facts, $size);
 
-        return ['text' => $text, 'pages' => (int) ($pages[1] ?? 0), 'size' => [(float) ($size[1] ?? 0), (float) ($size[2] ?? 0)]];
+        return [
+            'text' => $text,
+            'pages' => (int) ($pages[1] ?? 0),
+            'size' => [(float) ($size[1] ?? 0), (float) ($size[2] ?? 0)],
+        ];
     }
 }

@@ -14,10 +14,16 @@ final class SavingTest extends BrowserTestCase
         $address = self::begin('100 g water');
         self::network(false);
         self::find('input[aria-label="Line 1"]')->sendKeys(' from the lock');
-        self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'away', 'the page says that the server is away');
+        self::until(
+            static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'away',
+            'the page says that the server is away',
+        );
         self::assertSame('100 g water from the lock', self::find('input[aria-label="Line 1"]')->getAttribute('value'));
         self::network(true);
-        self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved', 'it is sent by itself');
+        self::until(
+            static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved',
+            'it is sent by itself',
+        );
         self::assertSame(['100 g water from the lock'], self::stored($address));
     }
 
@@ -26,10 +32,18 @@ final class SavingTest extends BrowserTestCase
         $address = self::begin('100 g water');
         self::network(false);
         self::find('input[aria-label="Line 1"]')->sendKeys(' and more');
-        self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'away', 'nothing could be sent');
+        self::until(
+            static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'away',
+            'nothing could be sent',
+        );
         self::network(true);
         self::$browser->navigate()->refresh();
-        self::until(static fn(): bool => self::find('input[aria-label="Line 1"]')->getAttribute('value') === '100 g water and more', 'it is still there');
+        self::until(
+            static fn(): bool => self::find(
+                'input[aria-label="Line 1"]',
+            )->getAttribute('value') === '100 g water and more',
+            'it is still there',
+        );
         self::untilSaved();
         self::assertSame(['100 g water and more'], self::stored($address));
     }
@@ -40,11 +54,17 @@ final class SavingTest extends BrowserTestCase
         $other = new \SQLite3(self::database());
         $other->exec('BEGIN IMMEDIATE');
         self::find('input[aria-label="Line 1"]')->sendKeys(' in the meantime');
-        self::until(static fn(): bool => str_contains(self::text('[data-troubled]'), 'Somebody else is writing'), 'the page says why nothing is stored');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-troubled]'), 'Somebody else is writing'),
+            'the page says why nothing is stored',
+        );
         usleep(4_000_000);
         self::assertNotSame([], self::findAll('[data-troubled]'), 'and goes on saying it while it tries again');
         $other->exec('COMMIT');
-        self::until(static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved', 'it is stored by itself');
+        self::until(
+            static fn(): bool => self::find('[data-saving]')->getAttribute('data-saving') === 'saved',
+            'it is stored by itself',
+        );
         self::assertSame([], self::findAll('[data-troubled]'));
         self::assertSame(['100 g water in the meantime'], self::stored($address));
     }
@@ -57,13 +77,19 @@ final class SavingTest extends BrowserTestCase
         for ($line = 1; $line <= 20; ++$line) {
             self::type(Key::ENTER);
         }
-        self::until(static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] li')) >= 2, 'lines were added');
+        self::until(
+            static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] li')) >= 2,
+            'lines were added',
+        );
         $added = count(self::findAll('ol[aria-label="Lines of the sauce"] li'));
         self::find('input[aria-label="Name of the sauce"]')->sendKeys('Twenty edits');
         for ($edit = 0; $edit < $added + 5; ++$edit) {
             self::type(Key::CONTROL, 'z');
         }
-        self::until(static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] li')) === 1, 'all lines are taken back');
+        self::until(
+            static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] li')) === 1,
+            'all lines are taken back',
+        );
         self::assertSame('', self::find('input[aria-label="Name of the sauce"]')->getAttribute('value'));
         self::assertSame('100 g water', self::find('input[aria-label="Line 1"]')->getAttribute('value'));
     }
@@ -82,14 +108,33 @@ final class SavingTest extends BrowserTestCase
 
     private static function network(bool $isThere): void
     {
-        self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.enable', 'params' => (object) []]);
-        self::$browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.emulateNetworkConditions', 'params' => ['offline' => !$isThere, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]]);
+        self::$browser->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            ['cmd' => 'Network.enable', 'params' => (object) []],
+        );
+        self::$browser->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            [
+                'cmd' => 'Network.emulateNetworkConditions',
+                'params' => [
+                    'offline' => !$isThere,
+                    'latency' => 0,
+                    'downloadThroughput' => -1,
+                    'uploadThroughput' => -1,
+                ],
+            ],
+        );
     }
 
     /** @return list<string> the lines as the server has them */
     private static function stored(string $address): array
     {
-        $lines = self::$browser->executeAsyncScript("const done = arguments[arguments.length - 1]; fetch('/api' + arguments[0].replace('sauce', 'sauces')).then((answer) => answer.json()).then((sauce) => done(sauce.lines));", [$address]);
+        $lines = self::$browser->executeAsyncScript(
+            "const done = arguments[arguments.length - 1]; fetch('/api' + arguments[0].replace('sauce', 'sauces')).then((answer) => answer.json()).then((sauce) => done(sauce.lines));",
+            [$address],
+        );
 
         return is_array($lines) ? array_values($lines) : [];
     }

@@ -16,8 +16,14 @@ final class TakingInTest extends BrowserTestCase
     {
         self::open('/');
         self::find('#begin-text');
-        self::$browser->executeScript('const data = new DataTransfer(); data.items.add(new File([arguments[0]], "dip.txt", {type: "text/plain"})); window.dispatchEvent(new DragEvent("drop", {dataTransfer: data, cancelable: true}));', [self::RECIPE]);
-        self::until(static fn(): bool => str_contains(self::text('[role="dialog"]'), 'Dropped dip (2 lines)'), 'what would happen is shown first');
+        self::$browser->executeScript(
+            'const data = new DataTransfer(); data.items.add(new File([arguments[0]], "dip.txt", {type: "text/plain"})); window.dispatchEvent(new DragEvent("drop", {dataTransfer: data, cancelable: true}));',
+            [self::RECIPE],
+        );
+        self::until(
+            static fn(): bool => str_contains(self::text('[role="dialog"]'), 'Dropped dip (2 lines)'),
+            'what would happen is shown first',
+        );
         self::find('[data-take]')->click();
         self::until(static fn(): bool => str_contains(self::text('main'), 'Dropped dip'), 'it stands on the shelf');
         self::find('[data-undo-import]')->click();
@@ -43,9 +49,19 @@ final class TakingInTest extends BrowserTestCase
         self::assertStringContainsString('songs.json:', $fault);
         self::assertStringContainsString('films.json:', $fault);
         self::find('[data-take]')->click();
-        self::until(static fn(): bool => str_contains(self::text('main'), 'Dropped half') && str_contains(self::text('main'), 'Dropped one'), 'both stand on the shelf');
-        self::$browser->executeScript('[...document.querySelectorAll("main a")].find((one) => one.textContent.includes("Dropped half")).click()');
-        self::assertSame('½ tsp salt', self::find('input[aria-label="Line 1"]')->getAttribute('value'), 'its half is read as it was written');
+        self::until(
+            static fn(): bool => str_contains(self::text('main'), 'Dropped half')
+                && str_contains(self::text('main'), 'Dropped one'),
+            'both stand on the shelf',
+        );
+        self::$browser->executeScript(
+            '[...document.querySelectorAll("main a")].find((one) => one.textContent.includes("Dropped half")).click()',
+        );
+        self::assertSame(
+            '½ tsp salt',
+            self::find('input[aria-label="Line 1"]')->getAttribute('value'),
+            'its half is read as it was written',
+        );
     }
 
     public function test_what_is_typed_in_a_page_from_before_a_restore_lands_on_nothing_else(): void
@@ -63,11 +79,25 @@ final class TakingInTest extends BrowserTestCase
             JS;
         self::assertStringContainsString('epoch', (string) self::$browser->executeAsyncScript($elsewhere));
         self::find('input[aria-label="Line 1"]')->sendKeys(' more');
-        self::until(static fn(): WebDriverElement => self::$browser->findElement(WebDriverBy::xpath('//*[@role="alert"][contains(., "was put back since this page was opened")]//button[contains(., "Keep mine")]')), 'it is said')->click();
-        self::until(static fn(): bool => (string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH) !== $address, 'what was typed is a sauce of its own');
+        self::until(
+            static fn(): WebDriverElement => self::$browser->findElement(
+                WebDriverBy::xpath(
+                    '//*[@role="alert"][contains(., "was put back since this page was opened")]//button[contains(., "Keep mine")]',
+                ),
+            ),
+            'it is said',
+        )->click();
+        self::until(
+            static fn(): bool => (string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH) !== $address,
+            'what was typed is a sauce of its own',
+        );
         self::assertSame('100 g water more', self::find('input[aria-label="Line 1"]')->getAttribute('value'));
         self::open($address);
-        self::assertSame('100 g water', self::find('input[aria-label="Line 1"]')->getAttribute('value'), 'what was put back stands');
+        self::assertSame(
+            '100 g water',
+            self::find('input[aria-label="Line 1"]')->getAttribute('value'),
+            'what was put back stands',
+        );
     }
 
     public function test_a_pasted_page_comes_in_and_what_is_there_is_left_out(): void
@@ -75,34 +105,58 @@ final class TakingInTest extends BrowserTestCase
         self::open('/');
         self::find('#begin-text');
         $paste = static function (string $text): void {
-            self::$browser->executeScript('const data = new DataTransfer(); data.setData("text/plain", arguments[0]); document.body.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true}));', [$text]);
+            self::$browser->executeScript(
+                'const data = new DataTransfer(); data.setData("text/plain", arguments[0]); document.body.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true}));',
+                [$text],
+            );
         };
         $page = '<html><script type="application/ld+json">{"@type":"Recipe","name":"Page sauce","recipeIngredient":["100 g ketchup"]}</script></html>';
         $paste($page);
         self::find('[data-take]')->click();
         self::until(static fn(): bool => str_contains(self::text('main'), 'Page sauce'), 'it stands on the shelf');
         $paste($page);
-        self::until(static fn(): bool => str_contains(self::text('[role="dialog"]'), 'there already: left out'), 'it is known again');
-        self::$browser->executeScript('[...document.querySelectorAll("[role=dialog] button")].find((one) => one.textContent === "Leave it").click()');
-        self::$browser->executeScript('const data = new DataTransfer(); data.setData("text/plain", arguments[0]); document.getElementById("begin-text").dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));', [$page]);
-        self::until(static fn(): bool => str_contains(self::text('[role="dialog"]'), 'there already: left out'), 'a page is none of the lines, even where lines are typed');
-        self::$browser->executeScript('[...document.querySelectorAll("[role=dialog] button")].find((one) => one.textContent === "Leave it").click()');
+        self::until(
+            static fn(): bool => str_contains(self::text('[role="dialog"]'), 'there already: left out'),
+            'it is known again',
+        );
+        self::$browser->executeScript(
+            '[...document.querySelectorAll("[role=dialog] button")].find((one) => one.textContent === "Leave it").click()',
+        );
+        self::$browser->executeScript(
+            'const data = new DataTransfer(); data.setData("text/plain", arguments[0]); document.getElementById("begin-text").dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));',
+            [$page],
+        );
+        self::until(
+            static fn(): bool => str_contains(self::text('[role="dialog"]'), 'there already: left out'),
+            'a page is none of the lines, even where lines are typed',
+        );
+        self::$browser->executeScript(
+            '[...document.querySelectorAll("[role=dialog] button")].find((one) => one.textContent === "Leave it").click()',
+        );
         $paste('{"songs": []}');
-        self::until(static fn(): bool => str_contains(self::text('[data-take-in-fault]'), 'Recipe'), 'what is none says so');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-take-in-fault]'), 'Recipe'),
+            'what is none says so',
+        );
     }
 
     public function test_a_copy_is_made_shown_and_put_back(): void
     {
         self::open('/copies');
         self::find('[data-make-copy]')->click();
-        self::until(static fn(): bool => str_contains(self::text('[data-newest]'), 'opens and is sound'), 'the newest is checked');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-newest]'), 'opens and is sound'),
+            'the newest is checked',
+        );
         self::open('/');
         self::find('#begin-text')->sendKeys('1 tsp salt');
         self::find('main button')->click();
         self::find('[data-axis="heat"]');
         self::untilSaved();
         self::open('/copies');
-        $before = count(self::until(static fn(): array|false => self::findAll('[data-copy]') ?: false, 'the copies are listed'));
+        $before = count(
+            self::until(static fn(): array|false => self::findAll('[data-copy]') ?: false, 'the copies are listed'),
+        );
         self::$browser->executeScript('document.querySelector("[data-copy] button").click()');
         self::until(static fn(): bool => str_contains(self::text('[data-copy-said]'), 'put back'), 'it is put back');
         self::assertSame($before + 1, count(self::findAll('[data-copy]')), 'and what was there before is a copy now');

@@ -27,7 +27,12 @@ final class TastingTest extends BrowserTestCase
             } else {
                 self::button('Better, but still so')->click();
             }
-            self::assertGreaterThanOrEqual(2, count(self::until(static fn(): array|false => self::findAll('[data-dose]') ?: false, 'doses are found')));
+            self::assertGreaterThanOrEqual(
+                2,
+                count(
+                    self::until(static fn(): array|false => self::findAll('[data-dose]') ?: false, 'doses are found'),
+                ),
+            );
             self::tap('[data-dose="1"]');
             self::until(static fn(): bool => self::pan() > $before, 'the dose is in the pan');
             ++$doses;
@@ -39,9 +44,15 @@ final class TastingTest extends BrowserTestCase
         self::find('input[placeholder^="a chip"]')->sendKeys('a chip');
         self::button('Keep it')->click();
         self::button('Write the doses into the sauce')->click();
-        self::until(static fn(): bool => str_contains(self::text('main'), 'They stand in the sauce now'), 'the doses are in the formula');
+        self::until(
+            static fn(): bool => str_contains(self::text('main'), 'They stand in the sauce now'),
+            'the doses are in the formula',
+        );
         self::open((string) preg_replace('~^https?://[^/]+|/taste$~', '', self::$browser->getCurrentURL()));
-        self::until(static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] input')) > 6, 'the bench has them as lines');
+        self::until(
+            static fn(): bool => count(self::findAll('ol[aria-label="Lines of the sauce"] input')) > 6,
+            'the bench has them as lines',
+        );
     }
 
     public function test_the_same_dip_is_repaired_by_keyboard_alone(): void
@@ -72,10 +83,17 @@ final class TastingTest extends BrowserTestCase
         self::button('What do I add?')->click();
         self::tap('[data-dose="1"]');
         self::button('Overshot: the way back')->click();
-        self::until(static fn(): bool => str_contains(self::text('h2'), 'way back') && self::findAll('[data-dose]') !== [], 'a way back is offered');
+        self::until(
+            static fn(): bool => str_contains(self::text('h2'), 'way back') && self::findAll('[data-dose]') !== [],
+            'a way back is offered',
+        );
         $before = self::pan();
         self::tap('[data-dose="1"]');
-        self::until(static fn(): bool => self::pan() > $before && str_contains(self::text('[aria-label="The record of this pan"]'), 'the way back'), 'and recorded');
+        self::until(
+            static fn(): bool => self::pan() > $before
+                && str_contains(self::text('[aria-label="The record of this pan"]'), 'the way back'),
+            'and recorded',
+        );
         self::button('The last one was a slip: take it off')->click();
         self::until(static fn(): bool => abs(self::pan() - $before) < 1.0, 'a slip is taken off the record');
     }
@@ -89,17 +107,33 @@ final class TastingTest extends BrowserTestCase
             self::press(self::button('It is good: leave it'));
             self::$browser->executeScript('arguments[0].focus()', [self::find('[data-score="sour 0"]')]);
             self::type(Key::ARROW_LEFT, Key::ARROW_UP);
-            self::until(static fn(): bool => self::find('[data-score="sour -2"]')->getAttribute('aria-checked') === 'true', 'arrows go from one degree to the next');
-            self::assertCount(1, self::findAll('[data-score^="sour"][tabindex="0"]'), 'and the group is one stop of the Tab key');
+            self::until(
+                static fn(): bool => self::find('[data-score="sour -2"]')->getAttribute('aria-checked') === 'true',
+                'arrows go from one degree to the next',
+            );
+            self::assertCount(
+                1,
+                self::findAll('[data-score^="sour"][tabindex="0"]'),
+                'and the group is one stop of the Tab key',
+            );
             self::press(self::button('Keep it'));
             self::until(static fn(): bool => str_contains(self::text('main'), 'Kept.'), 'the tasting is kept');
         }
         self::open('/palate');
-        self::until(static fn(): bool => preg_match('/you like it .*sharper.*from 3 tastings/', self::text('[data-family="relish"] [data-learned]')) === 1, 'it is said in words');
+        self::until(
+            static fn(): bool => preg_match(
+                '/you like it .*sharper.*from 3 tastings/',
+                self::text('[data-family="relish"] [data-learned]'),
+            ) === 1,
+            'it is said in words',
+        );
         self::press(self::button('In use: switch it off'));
         self::button('Switched off: use it again');
         self::press(self::find('[data-family="relish"] button'));
-        self::until(static fn(): bool => str_starts_with(self::text('[data-family="relish"] [data-learned]'), 'Forgotten'), 'it is forgotten');
+        self::until(
+            static fn(): bool => str_starts_with(self::text('[data-family="relish"] [data-learned]'), 'Forgotten'),
+            'it is forgotten',
+        );
     }
 
     public function test_targets_are_large_enough_and_all_is_in_reach_of_a_thumb(): void
@@ -118,7 +152,10 @@ final class TastingTest extends BrowserTestCase
         self::find('#begin-text')->sendKeys(self::SALTY_DIP);
         self::find('main button')->click();
         self::find('select')->sendKeys($style);
-        self::until(static fn(): bool => str_contains(self::text('[data-axis="salt"] [data-verdict]'), 'salty'), 'it is too salty for its style');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-axis="salt"] [data-verdict]'), 'salty'),
+            'it is too salty for its style',
+        );
         self::untilSaved();
         self::find('a[href$="/taste"]')->click();
         self::find('input[aria-label="Grams in the pan"]')->sendKeys($grams . Key::ENTER);
@@ -144,6 +181,11 @@ final class TastingTest extends BrowserTestCase
 
     private static function button(string $says): WebDriverElement
     {
-        return self::until(static fn(): WebDriverElement => self::$browser->findElement(WebDriverBy::xpath("//button[normalize-space()=\"{$says}\"]")), "there is a button \"{$says}\"");
+        return self::until(
+            static fn(): WebDriverElement => self::$browser->findElement(
+                WebDriverBy::xpath("//button[normalize-space()=\"{$says}\"]"),
+            ),
+            "there is a button \"{$says}\"",
+        );
     }
 }

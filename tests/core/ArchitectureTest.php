@@ -5,11 +5,35 @@ declare(strict_types=1);
 namespace Tests\core;
 
 use PHPUnit\Framework\TestCase;
+use Vinculum\Facts\FactsFile;
 
 final class ArchitectureTest extends TestCase
 {
     /** The rooms of the core, from quantity outward: a room may use those before it, never those after it. */
-    private const ORDER = ['Facts', 'Quantity', 'Chemistry', 'Sensory', 'Optimisation', 'Ingredient', 'Recipe', 'Balance', 'Keeping', 'Exchange', 'Style', 'Palate', 'Comparison', 'Correction', 'Substitution', 'Cooking', 'Scaling', 'CookSession', 'Instrument', 'Labelling', 'Planning', 'Report'];
+    private const ORDER = [
+        'Facts',
+        'Quantity',
+        'Chemistry',
+        'Sensory',
+        'Optimisation',
+        'Ingredient',
+        'Recipe',
+        'Balance',
+        'Keeping',
+        'Exchange',
+        'Style',
+        'Palate',
+        'Comparison',
+        'Correction',
+        'Substitution',
+        'Cooking',
+        'Scaling',
+        'CookSession',
+        'Instrument',
+        'Labelling',
+        'Planning',
+        'Report',
+    ];
 
     public function test_rooms_depend_on_one_another_in_one_direction(): void
     {
@@ -19,7 +43,11 @@ final class ArchitectureTest extends TestCase
             foreach ($files as $file) {
                 preg_match_all('/Vinculum\\\\(\w+)\\\\/', (string) file_get_contents($file), $used);
                 foreach (array_unique($used[1]) as $other) {
-                    self::assertLessThanOrEqual(array_search($room, self::ORDER, true), array_search($other, self::ORDER, true), basename($file) . " of {$room} looks outward to {$other}");
+                    self::assertLessThanOrEqual(
+                        array_search($room, self::ORDER, true),
+                        array_search($other, self::ORDER, true),
+                        basename($file) . " of {$room} looks outward to {$other}",
+                    );
                     ++$checked;
                 }
             }
@@ -32,8 +60,16 @@ final class ArchitectureTest extends TestCase
         foreach (self::files() as $files) {
             foreach ($files as $file) {
                 $code = (string) file_get_contents($file);
-                self::assertDoesNotMatchRegularExpression('/\b(Illuminate|Laravel|Symfony|App)\\\\/', $code, basename($file));
-                self::assertDoesNotMatchRegularExpression('/\b(time|microtime|date|rand|mt_rand|random_int|shuffle)\(|new \\\\?DateTime/', $code, basename($file));
+                self::assertDoesNotMatchRegularExpression(
+                    '/\b(Illuminate|Laravel|Symfony|App)\\\\/',
+                    $code,
+                    basename($file),
+                );
+                self::assertDoesNotMatchRegularExpression(
+                    '/\b(time|microtime|date|rand|mt_rand|random_int|shuffle)\(|new \\\\?DateTime/',
+                    $code,
+                    basename($file),
+                );
                 self::assertStringContainsString('declare(strict_types=1);', $code, basename($file));
             }
         }
@@ -41,20 +77,53 @@ final class ArchitectureTest extends TestCase
 
     public function test_facts_stand_in_data_and_name_their_source(): void
     {
+        $named = 0;
         foreach (['axes', 'body', 'cautions', 'masking', 'styles'] as $name) {
-            foreach (\Vinculum\Facts\FactsFile::named($name) as $row) {
+            foreach (FactsFile::named($name) as $row) {
                 self::assertNotSame('', $row->text('source'), "{$name} [{$row->key}]");
+                ++$named;
             }
         }
+        self::assertGreaterThan(40, $named);
     }
 
     public function test_no_fact_is_cut_short_by_a_comment_mark(): void
     {
-        foreach (glob(\Vinculum\Facts\FactsFile::folder() . '/{*,*/*}.ini', GLOB_BRACE) ?: [] as $file) {
+        foreach (glob(FactsFile::folder() . '/{*,*/*}.ini', GLOB_BRACE) ?: [] as $file) {
             foreach (file($file, FILE_IGNORE_NEW_LINES) ?: [] as $number => $line) {
-                self::assertTrue(str_starts_with($line, ';') || !str_contains($line, ';'), basename($file) . ' line ' . ($number + 1) . ': what follows a semicolon is a comment');
+                self::assertTrue(
+                    str_starts_with($line, ';') || !str_contains($line, ';'),
+                    basename($file) . ' line ' . ($number + 1) . ': what follows a semicolon is a comment',
+                );
             }
         }
+    }
+
+    /** Code is read in columns of 120; only a sentence, or the shape of an array, may run on. */
+    public function test_no_line_of_code_runs_beyond_column_120(): void
+    {
+        $read = 0;
+        foreach (['core/src', 'app', 'database', 'routes', 'config', 'tests/core', 'tests/http'] as $folder) {
+            $root = dirname(__DIR__, 2) . '/' . $folder;
+            $files = new \RecursiveIteratorIterator(
+                new \RecursiveDirectoryIterator($root, \FilesystemIterator::SKIP_DOTS),
+            );
+            foreach ($files as $file) {
+                foreach (str_ends_with((string) $file, '.php') ? file(
+                    (string) $file,
+                    FILE_IGNORE_NEW_LINES,
+                ) ?: [] : [] as $number => $line) {
+                    ++$read;
+                    $isSentence = preg_match('/([\'"])(?:(?!\1).){40,}/u', $line) === 1;
+                    $isShape = preg_match('/^\s*(\/\*)?\*/', $line) === 1;
+                    self::assertTrue(
+                        mb_strlen($line) <= 120 || $isSentence || $isShape,
+                        "{$file} line " . ($number + 1),
+                    );
+                }
+            }
+        }
+        self::assertGreaterThan(30_000, $read);
     }
 
     /** @return array<string, list<string>> files by room */

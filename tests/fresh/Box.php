@@ -19,7 +19,13 @@ final class Box
     {
         // without what the configuration of the tests sets
         $environment = array_diff_key(getenv(), ['APP_ENV' => '', 'APP_DEBUG' => '', 'VINCULUM_DATABASE' => '']);
-        $process = proc_open(['bash', __DIR__ . '/box', 'open'], [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $this->pipes, null, $environment);
+        $process = proc_open(
+            ['bash', __DIR__ . '/box', 'open'],
+            [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
+            $this->pipes,
+            null,
+            $environment,
+        );
         $this->process = is_resource($process) ? $process : throw new \RuntimeException('The box cannot be made.');
     }
 

@@ -50,7 +50,10 @@ final class FreshMachineTest extends TestCase
         foreach (['start --port ' . self::PORT, 'test --core', 'backup'] as $call) {
             [$code, $said] = self::asNobody("./vinculum {$call}");
             self::assertSame(1, $code, $said);
-            self::assertMatchesRegularExpression('/^vinculum: please install these packages first: apt-get install .*php8\.2-sqlite3[^\n]*$/', $said);
+            self::assertMatchesRegularExpression(
+                '/^vinculum: please install these packages first: apt-get install .*php8\.2-sqlite3[^\n]*$/',
+                $said,
+            );
         }
         self::assertSame(0, self::asNobody('./vinculum balance /tmp/dip.txt')[0]);
     }
@@ -62,7 +65,10 @@ final class FreshMachineTest extends TestCase
         foreach (['balance /tmp/dip.txt', 'start --port ' . self::PORT, 'backup'] as $call) {
             [$code, $said] = self::asNobody("PATH=/tmp/few ./vinculum {$call}");
             self::assertSame(1, $code, $said);
-            self::assertMatchesRegularExpression('/^vinculum: please install these packages first: apt-get install php8\.2-cli[^\n]*$/', $said);
+            self::assertMatchesRegularExpression(
+                '/^vinculum: please install these packages first: apt-get install php8\.2-cli[^\n]*$/',
+                $said,
+            );
         }
     }
 
@@ -86,11 +92,16 @@ final class FreshMachineTest extends TestCase
     #[Depends('test_a_backup_as_first_command_installs_what_it_needs_and_says_that_there_is_nothing_to_copy')]
     public function test_a_node_that_is_too_old_or_missing_is_said(): void
     {
-        self::$box->run('mkdir -p /tmp/old && printf "#!/bin/sh\n[ \"\$1\" = --version ] && echo v18.19.0 || exit 1\n" > /tmp/old/node && chmod -R 755 /tmp/old');
+        self::$box->run(
+            'mkdir -p /tmp/old && printf "#!/bin/sh\n[ \"\$1\" = --version ] && echo v18.19.0 || exit 1\n" > /tmp/old/node && chmod -R 755 /tmp/old',
+        );
         [$code, $said] = self::$box->run('PATH=/tmp/old:$PATH ./vinculum start --port ' . self::PORT);
         self::assertSame(1, $code, $said);
         self::assertStringContainsString('this is Node.js v18.19.0, and 20.19 or newer is needed', $said);
-        [$code, $said] = self::$box->run('mkdir -p /tmp/no-node && for one in $(ls /usr/bin /bin | sort -u); do case $one in node|nodejs|npm|npx) ;; *) ln -sf $(PATH=/usr/bin:/bin command -v $one) /tmp/no-node/ ;; esac; done; PATH=/tmp/no-node ./vinculum start --port ' . self::PORT);
+        [$code, $said] = self::$box->run(
+            'mkdir -p /tmp/no-node && for one in $(ls /usr/bin /bin | sort -u); do case $one in node|nodejs|npm|npx) ;; *) ln -sf $(PATH=/usr/bin:/bin command -v $one) /tmp/no-node/ ;; esac; done; PATH=/tmp/no-node ./vinculum start --port '
+                . self::PORT,
+        );
         self::assertSame(1, $code, $said);
         self::assertStringContainsString('Node.js is missing', $said);
     }
@@ -105,17 +116,30 @@ final class FreshMachineTest extends TestCase
         [, $page] = self::$box->run(self::get("{$address}/"));
         preg_match('~/build/assets/[\w.-]+\.js~', $page, $script);
         self::assertNotEmpty($script, $page);
-        self::assertGreaterThan(10_000, (int) self::$box->run(self::get($address . $script[0]) . ' | wc -c')[1], 'the script of the page');
+        self::assertGreaterThan(
+            10_000,
+            (int) self::$box->run(self::get($address . $script[0]) . ' | wc -c')[1],
+            'the script of the page',
+        );
         self::assertStringContainsString('Damson', self::$box->run(self::get("{$address}/api/sauces"))[1]);
-        [, $balance] = self::$box->run("php -r 'echo file_get_contents(\"{$address}/api/balance\", false, stream_context_create([\"http\" => [\"method\" => \"POST\", \"header\" => \"Content-Type: application/json\", \"content\" => json_encode([\"lines\" => [\"100 g sugar\", \"5 g salt\"]])]]));'");
-        self::assertEqualsWithDelta(100.0, json_decode($balance, true)['lines'][0]['grams']['value'] ?? null, 0.1, $balance);
+        [, $balance] = self::$box->run(
+            "php -r 'echo file_get_contents(\"{$address}/api/balance\", false, stream_context_create([\"http\" => [\"method\" => \"POST\", \"header\" => \"Content-Type: application/json\", \"content\" => json_encode([\"lines\" => [\"100 g sugar\", \"5 g salt\"]])]]));'",
+        );
+        self::assertEqualsWithDelta(
+            100.0,
+            json_decode($balance, true)['lines'][0]['grams']['value'] ?? null,
+            0.1,
+            $balance,
+        );
         self::assertStringContainsString('The kitchen is copied to', self::$box->run('./vinculum backup')[1]);
     }
 
     #[Depends('test_start_installs_builds_and_serves_the_demo_kitchen')]
     public function test_ctrl_c_leaves_nothing_and_a_second_start_is_quick(): void
     {
-        self::$box->run('kill -INT $(pgrep -f bin/server.php); for wait in $(seq 60); do pgrep -f bin/server.php >/dev/null || break; sleep 0.1; done');
+        self::$box->run(
+            'kill -INT $(pgrep -f bin/server.php); for wait in $(seq 60); do pgrep -f bin/server.php >/dev/null || break; sleep 0.1; done',
+        );
         self::assertSame('', self::$box->run('pgrep -a php')[1], 'no process is left');
         $began = microtime(true);
         [$code, $said] = self::$box->run(self::started(10));
@@ -126,7 +150,11 @@ final class FreshMachineTest extends TestCase
 
     private static function started(int $seconds): string
     {
-        return './vinculum start --port ' . self::PORT . ' > /tmp/said 2>&1 & for wait in $(seq ' . 10 * $seconds . '); do grep -q "Vinculum is at" /tmp/said && break; kill -0 $! 2>/dev/null || break; sleep 0.1; done; cat /tmp/said; grep -q "Vinculum is at" /tmp/said';
+        return './vinculum start --port '
+            . self::PORT
+            . ' > /tmp/said 2>&1 & for wait in $(seq '
+            . 10 * $seconds
+            . '); do grep -q "Vinculum is at" /tmp/said && break; kill -0 $! 2>/dev/null || break; sleep 0.1; done; cat /tmp/said; grep -q "Vinculum is at" /tmp/said';
     }
 
     private static function get(string $address): string

@@ -15,7 +15,21 @@ use Symfony\Component\HttpFoundation\Response;
 /** A cook over HTTP: the sheet, what happened, and what the batch remembers of it. */
 final class CookTest extends HttpTestCase
 {
-    private const SAUCE = ['title' => 'Pot', 'style' => 'ketchup', 'measures' => 'metric', 'lines' => ['1 kg tomatoes', '120 ml cider vinegar', '100 g sugar', '2 tsp salt', '1 tsp paprika', '20 g basil [cold]'], 'pan' => '24 cm', 'method' => ['Simmer 30 minutes, lid off', 'Stir in the basil']];
+    private const SAUCE = [
+        'title' => 'Pot',
+        'style' => 'ketchup',
+        'measures' => 'metric',
+        'lines' => [
+            '1 kg tomatoes',
+            '120 ml cider vinegar',
+            '100 g sugar',
+            '2 tsp salt',
+            '1 tsp paprika',
+            '20 g basil [cold]',
+        ],
+        'pan' => '24 cm',
+        'method' => ['Simmer 30 minutes, lid off', 'Stir in the basil'],
+    ];
 
     private int $sauce;
 
@@ -27,7 +41,10 @@ final class CookTest extends HttpTestCase
 
     public function test_pan_and_method_are_kept_with_the_sauce_and_give_a_finished_basis(): void
     {
-        $this->getJson("/api/sauces/{$this->sauce}")->assertJsonPath('pan', '24 cm')->assertJsonPath('method.1', 'Stir in the basil');
+        $this->getJson("/api/sauces/{$this->sauce}")->assertJsonPath('pan', '24 cm')->assertJsonPath(
+            'method.1',
+            'Stir in the basil',
+        );
         $balance = $this->postJson('/api/balance', self::SAUCE);
         $balance->assertJsonPath('basis', 'finished')->assertJsonPath('stages.0.steps.0.minutes', [30, 30]);
 
@@ -39,8 +56,32 @@ final class CookTest extends HttpTestCase
     {
         $cook = $this->cook(['to' => '4 x 250 ml']);
 
-        self::assertSame(['pan-empty', 'measure', 'measure', 'measure', 'measure', 'measure', 'step', 'pan-reads', 'cool', 'measure', 'step', 'readings', 'fill'], array_column((array) $cook->json('moves'), 'kind'));
-        $taken = array_values(array_filter(array_map(static fn(array $move): ?string => $move['measure']['take'] ?? null, (array) $this->cook()->json('moves'))));
+        self::assertSame(
+            [
+                'pan-empty',
+                'measure',
+                'measure',
+                'measure',
+                'measure',
+                'measure',
+                'step',
+                'pan-reads',
+                'cool',
+                'measure',
+                'step',
+                'readings',
+                'fill',
+            ],
+            array_column((array) $cook->json('moves'), 'kind'),
+        );
+        $taken = array_values(
+            array_filter(
+                array_map(
+                    static fn(array $move): ?string => $move['measure']['take'] ?? null,
+                    (array) $this->cook()->json('moves'),
+                ),
+            ),
+        );
         self::assertSame(['teaspoon'], $taken, 'salt and paprika share a spoon, which is named once');
         self::assertSame(4, $cook->json('fill.0.count'));
         self::assertGreaterThan(100.0, $cook->json('pan.water_grams'));
@@ -50,8 +91,14 @@ final class CookTest extends HttpTestCase
     {
         $id = $this->cook()->json('id');
         $stop = ['kind' => 'timer-stopped', 'timer_key' => 'my-start'];
-        self::assertStringContainsString('which timer', (string) $this->postJson("/api/batches/{$id}/cook", $stop)->assertUnprocessable()->json('message'));
-        $this->postJson("/api/batches/{$id}/cook", ['kind' => 'timer-started', 'figures' => ['minutes' => 5], 'words' => 'Onions', 'key' => 'my-start']);
+        self::assertStringContainsString(
+            'which timer',
+            (string) $this->postJson("/api/batches/{$id}/cook", $stop)->assertUnprocessable()->json('message'),
+        );
+        $this->postJson(
+            "/api/batches/{$id}/cook",
+            ['kind' => 'timer-started', 'figures' => ['minutes' => 5], 'words' => 'Onions', 'key' => 'my-start'],
+        );
         $other = $this->cook()->json('id');
         $this->postJson("/api/batches/{$other}/cook", $stop)->assertUnprocessable();
         $cook = $this->postJson("/api/batches/{$id}/cook", $stop)->assertCreated();
@@ -75,8 +122,16 @@ final class CookTest extends HttpTestCase
         $sauce = $cook->json('pan.sauce_grams');
         self::assertEqualsWithDelta($sauce + 900.0, $cook->json('pan.reads_grams'), 1e-3);
         $weighed = $this->happens($id, 'pan-reads', ['grams' => 1700]);
-        self::assertEqualsWithDelta(800.0 + 20.0, $weighed->json('balance.batch.grams'), 1.5, 'the sauce in the pan, and the basil to come');
-        $this->getJson("/api/batches/{$id}")->assertJsonPath('balance.batch.grams', $weighed->json('balance.batch.grams'));
+        self::assertEqualsWithDelta(
+            800.0 + 20.0,
+            $weighed->json('balance.batch.grams'),
+            1.5,
+            'the sauce in the pan, and the basil to come',
+        );
+        $this->getJson("/api/batches/{$id}")->assertJsonPath(
+            'balance.batch.grams',
+            $weighed->json('balance.batch.grams'),
+        );
         $this->getJson("/api/sauces/{$this->sauce}/batches")->assertJsonPath('batches.0.is_cooking', true);
         $this->happens($id, 'finished');
         $this->getJson("/api/sauces/{$this->sauce}/batches")->assertJsonPath('batches.0.is_cooking', false);
@@ -86,20 +141,37 @@ final class CookTest extends HttpTestCase
     {
         $id = $this->cook()->json('id');
         $cook = $this->happens($id, 'measured', ['line' => 1, 'grams' => 1300]);
-        self::assertSame(['as-planned', 'in-proportion', 'solved'], array_column((array) $cook->json('rebalancing'), 'way'));
+        self::assertSame(
+            ['as-planned', 'in-proportion', 'solved'],
+            array_column((array) $cook->json('rebalancing'), 'way'),
+        );
         $solved = $cook->json('rebalancing.2');
-        $lines = array_map(static fn(array $one): array => ['line' => $one['line'], 'grams' => $one['grams']], $solved['lines']);
-        $after = $this->postJson("/api/batches/{$id}/cook", ['kind' => 'rebalanced', 'rebalanced' => $lines, 'words' => 'solved'])->assertCreated();
+        $lines = array_map(
+            static fn(array $one): array => ['line' => $one['line'], 'grams' => $one['grams']],
+            $solved['lines'],
+        );
+        $after = $this->postJson(
+            "/api/batches/{$id}/cook",
+            ['kind' => 'rebalanced', 'rebalanced' => $lines, 'words' => 'solved'],
+        )->assertCreated();
 
         self::assertSame([], $after->json('rebalancing'));
-        $sugar = array_values(array_filter((array) $after->json('moves'), static fn(array $move): bool => ($move['measure']['line'] ?? 0) === 3))[0]['measure'];
+        $sugar = array_values(
+            array_filter(
+                (array) $after->json('moves'),
+                static fn(array $move): bool => ($move['measure']['line'] ?? 0) === 3,
+            ),
+        )[0]['measure'];
         self::assertTrue($sugar['changed']);
         self::assertGreaterThan(115.0, $sugar['grams']);
     }
 
     public function test_a_timed_and_weighed_cook_recalibrates_the_pan_and_an_undoing_takes_that_back(): void
     {
-        $before = $this->postJson('/api/reduce', [...self::SAUCE, 'method' => [], 'by' => 'weight', 'value' => 900, 'heat' => 'simmering']);
+        $before = $this->postJson(
+            '/api/reduce',
+            [...self::SAUCE, 'method' => [], 'by' => 'weight', 'value' => 900, 'heat' => 'simmering'],
+        );
         $before->assertJsonPath('heat.cooks', 0);
         $id = $this->cook()->json('id');
         Carbon::setTestNow('2026-11-23 10:00:00');
@@ -110,10 +182,16 @@ final class CookTest extends HttpTestCase
         Carbon::setTestNow();
 
         self::assertEqualsWithDelta(30.0, (float) StoredWeighedCook::query()->firstOrFail()->minutes, 1e-6);
-        $after = $this->postJson('/api/reduce', [...self::SAUCE, 'method' => [], 'by' => 'weight', 'value' => 900, 'heat' => 'simmering']);
+        $after = $this->postJson(
+            '/api/reduce',
+            [...self::SAUCE, 'method' => [], 'by' => 'weight', 'value' => 900, 'heat' => 'simmering'],
+        );
         $after->assertJsonPath('heat.cooks', 1);
         self::assertLessThan($before->json('heat.uncertain_percent'), $after->json('heat.uncertain_percent'));
-        self::assertStringContainsString('1 weighed cook in it', implode(' ', (array) $this->postJson('/api/scale', [...self::SAUCE, 'factor' => 2])->json('notes')));
+        self::assertStringContainsString(
+            '1 weighed cook in it',
+            implode(' ', (array) $this->postJson('/api/scale', [...self::SAUCE, 'factor' => 2])->json('notes')),
+        );
         $events = (array) $last->json('events');
         $this->happens($id, 'undone', ['event' => end($events)['id']]);
         self::assertSame(0, StoredWeighedCook::query()->count());
@@ -126,7 +204,10 @@ final class CookTest extends HttpTestCase
         $this->happens($id, 'ph', ['ph' => 3.71]);
         $cook = $this->happens($id, 'solids', ['percent' => 21.5]);
 
-        $cook->assertJsonPath('balance.ph.estimate', 3.71)->assertJsonPath('measured.ph.value', 3.71)->assertJsonPath('balance.batch.dissolved_solids_percent', 21.5);
+        $cook->assertJsonPath('balance.ph.estimate', 3.71)->assertJsonPath('measured.ph.value', 3.71)->assertJsonPath(
+            'balance.batch.dissolved_solids_percent',
+            21.5,
+        );
         self::assertEqualsWithDelta($estimate, $cook->json('measured.ph.estimate'), 0.01);
         self::assertLessThan(0.2, $cook->json('balance.ph.high') - $cook->json('balance.ph.low'));
         $this->getJson("/api/batches/{$id}")->assertJsonPath('balance.ph.estimate', 3.71);
@@ -139,13 +220,23 @@ final class CookTest extends HttpTestCase
         self::assertNotContains('near-ph-limit', $codes($this->happens($id, 'ph', ['ph' => 3.5]), 'balance.cautions'));
         $sheet = $this->happens($id, 'ph', ['ph' => 5.2]);
         self::assertContains('near-ph-limit', $codes($sheet, 'balance.cautions'), 'on the cook sheet');
-        self::assertContains('near-ph-limit', $codes($this->getJson("/api/batches/{$id}"), 'balance.cautions'), 'at the pan');
+        self::assertContains(
+            'near-ph-limit',
+            $codes($this->getJson("/api/batches/{$id}"), 'balance.cautions'),
+            'at the pan',
+        );
         $record = $this->getJson("/api/batches/{$id}/record");
         self::assertContains('near-ph-limit', $codes($record, 'keep.cautions'), 'in the record');
         self::assertLessThanOrEqual(4, $record->json('keep.days.high'));
         Carbon::setTestNow(Carbon::now()->addMinutes(5));
-        $this->postJson("/api/batches/{$id}/doses", ['additions' => [['ingredient' => 'white-vinegar', 'grams' => 200, 'measure' => '200 g']], 'says' => []])->assertSuccessful();
-        self::assertNull($this->getJson("/api/batches/{$id}/cook")->json('measured.ph'), 'it was measured of another sauce');
+        $this->postJson(
+            "/api/batches/{$id}/doses",
+            ['additions' => [['ingredient' => 'white-vinegar', 'grams' => 200, 'measure' => '200 g']], 'says' => []],
+        )->assertSuccessful();
+        self::assertNull(
+            $this->getJson("/api/batches/{$id}/cook")->json('measured.ph'),
+            'it was measured of another sauce',
+        );
         Carbon::setTestNow();
     }
 
@@ -178,9 +269,14 @@ final class CookTest extends HttpTestCase
 
     public function test_juice_is_told_by_its_fruit(): void
     {
-        $id = $this->postJson('/api/sauces', ['title' => 'Dip', 'lines' => ['100 g fish sauce', 'juice of 1½ limes', 'zest of 1 lemon']])->json('id');
+        $id = $this->postJson(
+            '/api/sauces',
+            ['title' => 'Dip', 'lines' => ['100 g fish sauce', 'juice of 1½ limes', 'zest of 1 lemon']],
+        )->json('id');
         $moves = (array) $this->postJson("/api/sauces/{$id}/cooks", ['factor' => 1])->json('moves');
-        $says = array_values(array_filter(array_map(static fn(array $move): ?string => $move['measure']['says'] ?? null, $moves)));
+        $says = array_values(
+            array_filter(array_map(static fn(array $move): ?string => $move['measure']['says'] ?? null, $moves)),
+        );
         self::assertContains('juice of 1½ limes, about 45 g', $says);
         self::assertContains('zest of 1 lemon, about 4 g', $says);
         self::assertContains('100 g fish sauce', $says);
@@ -206,10 +302,16 @@ final class CookTest extends HttpTestCase
         yield 'no such step' => [['kind' => 'step-done', 'figures' => ['step' => 12]], 'no such step'];
         yield 'a pH of 0' => [['kind' => 'ph', 'figures' => ['ph' => 0]], 'No sauce has a pH below 1'];
         yield 'a pH of 15' => [['kind' => 'ph', 'figures' => ['ph' => 15]], 'No sauce has a pH below 1'];
-        yield 'a sauce of 900 degrees' => [['kind' => 'temperature', 'figures' => ['celsius' => 900]], 'between -30 and 200'];
+        yield 'a sauce of 900 degrees' => [
+            ['kind' => 'temperature', 'figures' => ['celsius' => 900]],
+            'between -30 and 200',
+        ];
         yield 'nothing that happens' => [['kind' => 'exploded'], 'What happened is one of'];
         yield 'someone else’s timer' => [['kind' => 'timer-stopped', 'figures' => ['timer' => 99]], 'no such timer'];
-        yield 'rebalanced to nonsense' => [['kind' => 'rebalanced', 'rebalanced' => [['line' => 1]]], 'list of lines and grams'];
+        yield 'rebalanced to nonsense' => [
+            ['kind' => 'rebalanced', 'rebalanced' => [['line' => 1]]],
+            'list of lines and grams',
+        ];
         yield 'figures that are none' => [['kind' => 'measured', 'figures' => 'ten'], 'named numbers'];
     }
 

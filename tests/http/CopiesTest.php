@@ -61,16 +61,24 @@ final class CopiesTest extends TestCase
     public static function noCopies(): iterable
     {
         yield 'not there' => [static fn(string $file): bool => true, 'no file'];
-        yield 'no database' => [static fn(string $file): mixed => file_put_contents($file, 'dear diary'), 'no copy of a kitchen'];
+        yield 'no database' => [
+            static fn(string $file): mixed => file_put_contents($file, 'dear diary'),
+            'no copy of a kitchen',
+        ];
         yield 'empty' => [static fn(string $file): mixed => file_put_contents($file, ''), 'no copy of a kitchen'];
-        yield 'another database' => [static fn(string $file): mixed => (new \SQLite3($file))->exec('CREATE TABLE songs (title)'), 'no copy of a kitchen'];
+        yield 'another database' => [
+            static fn(string $file): mixed => (new \SQLite3($file))->exec('CREATE TABLE songs (title)'),
+            'no copy of a kitchen',
+        ];
         yield 'cut short' => [static function (string $file): void {
             copy(dirname($file) . '/sound.sqlite', $file);
             file_put_contents($file, substr((string) file_get_contents($file), 0, 20_000));
         }, 'damaged'];
         yield 'from a newer one' => [static function (string $file): void {
             copy(dirname($file) . '/sound.sqlite', $file);
-            (new \SQLite3($file))->exec("INSERT INTO migrations (migration, batch) VALUES ('2099_01_01_000000_fly', 9)");
+            (new \SQLite3($file))->exec(
+                "INSERT INTO migrations (migration, batch) VALUES ('2099_01_01_000000_fly', 9)",
+            );
         }, 'newer Vinculum'];
     }
 
@@ -97,15 +105,22 @@ final class CopiesTest extends TestCase
         file_put_contents($this->kitchen, random_bytes(30_000));
         [$code, $said] = $this->vinculum('start', '--no-build', '--port', '8398');
         self::assertSame(2, $code);
-        self::assertStringContainsString("damaged, and was left as it is. The newest sound copy: ./vinculum restore {$copy}", $said);
+        self::assertStringContainsString(
+            "damaged, and was left as it is. The newest sound copy: ./vinculum restore {$copy}",
+            $said,
+        );
         [$code, $said] = $this->vinculum('restore', $copy);
         self::assertSame(0, $code, $said);
         self::assertSame(['Kept'], $this->titles());
         self::assertMatchesRegularExpression('/is kept as .*kitchen-set-aside-/', $said);
-        self::assertSame(30_000, filesize((glob("{$this->folder}/kitchen-copies/kitchen-set-aside-*") ?: [''])[0]), 'and nobody threw the damaged one away');
+        self::assertSame(
+            30_000,
+            filesize((glob("{$this->folder}/kitchen-copies/kitchen-set-aside-*") ?: [''])[0]),
+            'and nobody threw the damaged one away',
+        );
     }
 
-    public function test_the_kitchen_of_a_newer_one_is_not_touched_by_a_start_and_can_be_replaced_by_an_older_copy(): void
+    public function test_the_kitchen_of_a_newer_one_is_left_alone_and_can_be_replaced_by_an_older_copy(): void
     {
         $this->shelve('Older');
         $this->vinculum('backup', "{$this->folder}/older.sqlite");
@@ -122,20 +137,29 @@ final class CopiesTest extends TestCase
         $this->shelve('Kept');
         $this->vinculum('backup');
         $other = $this->open();
-        $other->exec("PRAGMA locking_mode = EXCLUSIVE; BEGIN EXCLUSIVE; INSERT INTO settings (name, value) VALUES ('a', 'b')");
+        $other->exec(
+            "PRAGMA locking_mode = EXCLUSIVE; BEGIN EXCLUSIVE; INSERT INTO settings (name, value) VALUES ('a', 'b')",
+        );
         [$code, $said] = $this->vinculum('start', '--no-build', '--port', '8398');
         self::assertSame(2, $code);
         self::assertStringContainsString('is busy', $said);
         self::assertStringNotContainsString('damaged', $said);
-        [$code, $said] = $this->vinculum('restore', (glob("{$this->folder}/kitchen-copies/kitchen-by-hand-*.sqlite") ?: [''])[0]);
+        [$code, $said] = $this->vinculum(
+            'restore',
+            (glob("{$this->folder}/kitchen-copies/kitchen-by-hand-*.sqlite") ?: [''])[0],
+        );
         self::assertSame(2, $code, $said);
         $other->exec('COMMIT');
         $other->close();
         self::assertSame(['Kept'], $this->titles());
-        self::assertSame([], glob("{$this->folder}/kitchen-copies/kitchen-set-aside-*"), 'and a busy kitchen is not set aside');
+        self::assertSame(
+            [],
+            glob("{$this->folder}/kitchen-copies/kitchen-set-aside-*"),
+            'and a busy kitchen is not set aside',
+        );
     }
 
-    public function test_a_copy_never_goes_over_anything_that_is_there_unless_it_is_told_to_and_never_over_the_kitchen(): void
+    public function test_a_copy_goes_over_nothing_unless_told_to_and_never_over_the_kitchen(): void
     {
         $this->shelve('Kept');
         $copy = "{$this->folder}/copy.sqlite";
@@ -148,7 +172,15 @@ final class CopiesTest extends TestCase
         self::assertSame(['Kept', 'Later'], $this->titles($copy));
         symlink($copy, "{$this->folder}/link.sqlite");
         link($this->kitchen, "{$this->folder}/hard.sqlite");
-        foreach (["{$this->folder}/link.sqlite" => 'link', '/dev/null' => 'device', $this->folder => 'folder', $this->kitchen => 'kitchen itself', "{$this->folder}/./kitchen.sqlite" => 'kitchen itself', "{$this->folder}/hard.sqlite" => 'kitchen itself', "{$this->kitchen}-wal" => 'kitchen itself'] as $target => $says) {
+        foreach ([
+            "{$this->folder}/link.sqlite" => 'link',
+            '/dev/null' => 'device',
+            $this->folder => 'folder',
+            $this->kitchen => 'kitchen itself',
+            "{$this->folder}/./kitchen.sqlite" => 'kitchen itself',
+            "{$this->folder}/hard.sqlite" => 'kitchen itself',
+            "{$this->kitchen}-wal" => 'kitchen itself',
+        ] as $target => $says) {
             [$code, $said] = $this->vinculum('backup', $target, '--replace');
             self::assertSame(2, $code, $target);
             self::assertStringContainsString($says, $said, $target);
@@ -179,7 +211,9 @@ final class CopiesTest extends TestCase
         $backups->opened();
         $copy = $backups->make(null, 'by-hand', new \DateTimeImmutable());
         $writer = $this->open();
-        $writer->exec("PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (title, measures, revision, standing) VALUES ('Unwritten', 'us', 1, '{}')");
+        $writer->exec(
+            "PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (title, measures, revision, standing) VALUES ('Unwritten', 'us', 1, '{}')",
+        );
         copy("{$this->kitchen}-wal", "{$this->folder}/wal");
         $backups->checkKitchen();
         $writer->close();
@@ -223,7 +257,9 @@ final class CopiesTest extends TestCase
         $this->vinculum('backup', $copy);
         $other = $this->open($copy);
         $other->exec('PRAGMA page_size = 1024; VACUUM');
-        $other->exec("PRAGMA journal_mode = WAL; PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (title, measures, revision, standing) VALUES ('In the log', 'us', 1, '{}')");
+        $other->exec(
+            "PRAGMA journal_mode = WAL; PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (title, measures, revision, standing) VALUES ('In the log', 'us', 1, '{}')",
+        );
         // as after a crash: the log was never written into the file
         copy($copy, "{$this->folder}/crashed.sqlite");
         copy("{$copy}-wal", "{$this->folder}/crashed.sqlite-wal");
@@ -254,7 +290,16 @@ final class CopiesTest extends TestCase
             $backups->putBack($copy, new \DateTimeImmutable("2026-11-20 09:00:{$time}"));
         }
         self::assertLessThanOrEqual(6, count($backups->all()));
-        foreach (['2027-01-01', '2027-01-02', '2027-01-03', '2027-01-04', '2027-01-05', '2027-01-06', '2027-01-07', '2027-01-08'] as $day) {
+        foreach ([
+            '2027-01-01',
+            '2027-01-02',
+            '2027-01-03',
+            '2027-01-04',
+            '2027-01-05',
+            '2027-01-06',
+            '2027-01-07',
+            '2027-01-08',
+        ] as $day) {
             $backups->daily(new \DateTimeImmutable("{$day} 09:00"));
         }
         $made = $backups->daily(new \DateTimeImmutable('2026-11-21 09:00'));
@@ -268,7 +313,11 @@ final class CopiesTest extends TestCase
 
     public function test_what_the_database_is_built_like_is_written_down_for_every_version(): void
     {
-        exec(escapeshellarg(PHP_BINARY) . ' ' . escapeshellarg(dirname(__DIR__, 2) . '/bin/derive-schemas') . ' --check', $said, $code);
+        exec(
+            escapeshellarg(PHP_BINARY) . ' ' . escapeshellarg(dirname(__DIR__, 2) . '/bin/derive-schemas') . ' --check',
+            $said,
+            $code,
+        );
         self::assertSame(0, $code, 'run bin/derive-schemas');
     }
 
@@ -314,12 +363,18 @@ final class CopiesTest extends TestCase
         $this->open()->exec('DELETE FROM migrations WHERE id = (SELECT MAX(id) FROM migrations)');
         self::assertTrue($backups->isOutdated());
         $this->expectException(BackupFault::class);
-        (new Backups("{$this->folder}/none.sqlite", "{$this->folder}/copies", dirname(__DIR__, 2)))->make(null, 'by-hand', new \DateTimeImmutable());
+        (new Backups(
+            "{$this->folder}/none.sqlite",
+            "{$this->folder}/copies",
+            dirname(__DIR__, 2),
+        ))->make(null, 'by-hand', new \DateTimeImmutable());
     }
 
     private function shelve(string $title): void
     {
-        $this->open()->exec("INSERT INTO sauces (title, measures, revision, standing) VALUES ('{$title}', 'us', 1, '{}')");
+        $this->open()->exec(
+            "INSERT INTO sauces (title, measures, revision, standing) VALUES ('{$title}', 'us', 1, '{}')",
+        );
     }
 
     /** @return list<string> */
@@ -356,7 +411,14 @@ final class CopiesTest extends TestCase
     private function execute(string $command, array $arguments, bool $isReady): array
     {
         self::assertTrue($isReady);
-        exec('VINCULUM_DATABASE=' . escapeshellarg($this->kitchen) . ' ' . implode(' ', array_map(escapeshellarg(...), [$command, ...$arguments])) . ' 2>&1', $lines, $code);
+        exec(
+            'VINCULUM_DATABASE=' . escapeshellarg($this->kitchen) . ' ' . implode(
+                ' ',
+                array_map(escapeshellarg(...), [$command, ...$arguments]),
+            ) . ' 2>&1',
+            $lines,
+            $code,
+        );
 
         return [$code, implode("\n", $lines) . "\n"];
     }

@@ -14,52 +14,172 @@ final class DescriptionTest extends HttpTestCase
 {
     public function test_answers_agree_with_the_description(): void
     {
-        $formula = ['title' => 'Dip', 'style' => 'fish-sauce-dip', 'lines' => ['5 tbsp fish sauce', '3 tbsp lime juice', '1 tbsp sugar', '3 tbsp zorp', 'salt'], 'yield' => null];
+        $formula = [
+            'title' => 'Dip',
+            'style' => 'fish-sauce-dip',
+            'lines' => ['5 tbsp fish sauce', '3 tbsp lime juice', '1 tbsp sugar', '3 tbsp zorp', 'salt'],
+            'yield' => null,
+        ];
         $this->agrees('Balance', $this->postJson('/api/balance', $formula));
         $this->agrees('Balance', $this->postJson('/api/balance', ['lines' => []]));
         $this->agrees('Balance', $this->postJson('/api/balance', ['lines' => ['100 g oil'], 'yield' => '50 ml']));
         $advice = $this->postJson('/api/advise', $formula);
         self::assertNotSame([], $advice->json('corrections'));
         $this->agrees('Advice', $advice);
-        $this->agrees('Advice', $this->postJson('/api/advise', [...$formula, 'style' => null, 'complaint' => 'too-salty', 'with' => ['water'], 'most' => 1, 'capacity_ml' => 500]));
+        $this->agrees(
+            'Advice',
+            $this->postJson(
+                '/api/advise',
+                [
+                    ...$formula,
+                    'style' => null,
+                    'complaint' => 'too-salty',
+                    'with' => ['water'],
+                    'most' => 1,
+                    'capacity_ml' => 500,
+                ],
+            ),
+        );
         $this->agrees('Kitchen', $this->getJson('/api/kitchen'));
         $sauce = $this->postJson('/api/sauces', $formula);
         $this->agrees('Sauce', $sauce);
         $this->agrees('Shelf', $this->getJson('/api/sauces'));
-        $this->agrees('Conflict', $this->putJson('/api/sauces/' . $sauce->json('id'), [...$formula, 'title' => 'Another', 'revision' => 9]));
-        $this->agrees('Advice', $this->postJson('/api/advise', ['lines' => ['500 g tomatoes', '60 g sugar', '40 g salt'], 'style' => 'ketchup', 'with' => ['white-sugar'], 'move' => 'a little sharper']));
-        $this->agrees('Advice', $this->postJson('/api/advise', ['lines' => ['100 g water', '3 g salt'], 'target' => ['salt' => [1, 2]]]));
-        $this->agrees('Design', $this->postJson('/api/design', ['lines' => ['60 g fish sauce [lock]'], 'style' => 'fish-sauce-dip', 'batch_grams' => 300]));
-        $product = $this->postJson('/api/products', ['name' => 'My vinegar', 'like' => 'white-vinegar', 'stands_in' => true, 'in_stock' => false, 'price' => null, 'pack_grams' => 500, 'label' => ['acidity' => 7]]);
+        $this->agrees(
+            'Conflict',
+            $this->putJson('/api/sauces/' . $sauce->json('id'), [...$formula, 'title' => 'Another', 'revision' => 9]),
+        );
+        $this->agrees(
+            'Advice',
+            $this->postJson(
+                '/api/advise',
+                [
+                    'lines' => ['500 g tomatoes', '60 g sugar', '40 g salt'],
+                    'style' => 'ketchup',
+                    'with' => ['white-sugar'],
+                    'move' => 'a little sharper',
+                ],
+            ),
+        );
+        $this->agrees(
+            'Advice',
+            $this->postJson('/api/advise', ['lines' => ['100 g water', '3 g salt'], 'target' => ['salt' => [1, 2]]]),
+        );
+        $this->agrees(
+            'Design',
+            $this->postJson(
+                '/api/design',
+                ['lines' => ['60 g fish sauce [lock]'], 'style' => 'fish-sauce-dip', 'batch_grams' => 300],
+            ),
+        );
+        $product = $this->postJson(
+            '/api/products',
+            [
+                'name' => 'My vinegar',
+                'like' => 'white-vinegar',
+                'stands_in' => true,
+                'in_stock' => false,
+                'price' => null,
+                'pack_grams' => 500,
+                'label' => ['acidity' => 7],
+            ],
+        );
         $this->agrees('Product', $product);
         $this->agrees('Pantry', $this->getJson('/api/pantry'));
         $this->agrees('Suggestions', $this->postJson('/api/suggest', ['text' => '2 tbsp cid']));
-        $this->agrees('Nudged', $this->postJson('/api/nudge', [...$formula, 'line' => 1, 'direction' => 'up', 'by' => 'step']));
+        $this->agrees(
+            'Nudged',
+            $this->postJson('/api/nudge', [...$formula, 'line' => 1, 'direction' => 'up', 'by' => 'step']),
+        );
         $this->agrees('Swaps', $this->postJson('/api/swap', [...$formula, 'line' => 1]));
-        $this->agrees('Conversion', $this->postJson('/api/convert', [...$formula, 'diets' => ['vegan', 'no-added-sugar']]));
-        $this->agrees('Reduction', $this->postJson('/api/reduce', [...$formula, 'by' => 'weight', 'value' => 100, 'pan' => '24 cm', 'heat' => 'boiling']));
+        $this->agrees(
+            'Conversion',
+            $this->postJson('/api/convert', [...$formula, 'diets' => ['vegan', 'no-added-sugar']]),
+        );
+        $this->agrees(
+            'Reduction',
+            $this->postJson(
+                '/api/reduce',
+                [...$formula, 'by' => 'weight', 'value' => 100, 'pan' => '24 cm', 'heat' => 'boiling'],
+            ),
+        );
         $this->agrees('Thickenings', $this->postJson('/api/thicken', [...$formula, 'consistency' => 'coating']));
-        $this->agrees('Scaled', $this->postJson('/api/scale', [...$formula, 'to' => '6 x 250 ml', 'yield' => '200 ml', 'pan' => '24 cm', 'hold_back' => true]));
-        $this->agrees('Comparison', $this->postJson('/api/compare', [...$formula, 'before' => ['lines' => ['1 tbsp honey', 'zorp']]]));
+        $this->agrees(
+            'Scaled',
+            $this->postJson(
+                '/api/scale',
+                [...$formula, 'to' => '6 x 250 ml', 'yield' => '200 ml', 'pan' => '24 cm', 'hold_back' => true],
+            ),
+        );
+        $this->agrees(
+            'Comparison',
+            $this->postJson('/api/compare', [...$formula, 'before' => ['lines' => ['1 tbsp honey', 'zorp']]]),
+        );
         $id = $sauce->json('id');
         $this->agrees('Version', $this->postJson("/api/sauces/{$id}/versions"));
         $this->agrees('Versions', $this->getJson("/api/sauces/{$id}/versions"));
         $batch = $this->postJson("/api/sauces/{$id}/batches", ['pan_grams' => 300])->json('id');
-        $this->agrees('Advice', $this->postJson("/api/batches/{$batch}/advise", ['says' => [['complaint' => 'too-salty', 'strength' => 'far']]]));
+        $this->agrees(
+            'Advice',
+            $this->postJson(
+                "/api/batches/{$batch}/advise",
+                ['says' => [['complaint' => 'too-salty', 'strength' => 'far']]],
+            ),
+        );
         $this->postJson("/api/batches/{$batch}/tastings", ['good' => true, 'temperature' => 'cold']);
-        $this->agrees('Batch', $this->postJson("/api/batches/{$batch}/doses", ['additions' => [['ingredient' => 'water', 'grams' => 10, 'measure' => '2 tsp']], 'says' => [['complaint' => 'too-salty', 'strength' => 'far']]]));
+        $this->agrees(
+            'Batch',
+            $this->postJson(
+                "/api/batches/{$batch}/doses",
+                [
+                    'additions' => [['ingredient' => 'water', 'grams' => 10, 'measure' => '2 tsp']],
+                    'says' => [['complaint' => 'too-salty', 'strength' => 'far']],
+                ],
+            ),
+        );
         $this->agrees('Batches', $this->getJson("/api/sauces/{$id}/batches"));
         $this->agrees('Palate', $this->getJson('/api/palate'));
         $cook = $this->postJson("/api/sauces/{$id}/cooks", ['to' => '4 x 100 ml']);
         $this->agrees('Cook', $cook);
-        $this->agrees('Cook', $this->postJson('/api/batches/' . $cook->json('id') . '/cook', ['kind' => 'measured', 'figures' => ['line' => 1, 'grams' => 900]]));
-        $this->agrees('Balance', $this->postJson('/api/balance', [...$formula, 'pan' => '24 cm', 'method' => ['Simmer 10 minutes', 'Rub through a sieve', 'Rest overnight']]));
-        $this->agrees('BatchRecord', $this->postJson('/api/batches/' . $cook->json('id') . '/jars', ['ml' => 20, 'count' => 2]));
-        $this->agrees('Split', $this->postJson('/api/batches/' . $cook->json('id') . '/split', ['uses' => ['table'], 'people' => 4]));
+        $this->agrees(
+            'Cook',
+            $this->postJson(
+                '/api/batches/' . $cook->json('id') . '/cook',
+                ['kind' => 'measured', 'figures' => ['line' => 1, 'grams' => 900]],
+            ),
+        );
+        $this->agrees(
+            'Balance',
+            $this->postJson(
+                '/api/balance',
+                [
+                    ...$formula,
+                    'pan' => '24 cm',
+                    'method' => ['Simmer 10 minutes', 'Rub through a sieve', 'Rest overnight'],
+                ],
+            ),
+        );
+        $this->agrees(
+            'BatchRecord',
+            $this->postJson('/api/batches/' . $cook->json('id') . '/jars', ['ml' => 20, 'count' => 2]),
+        );
+        $this->agrees(
+            'Split',
+            $this->postJson('/api/batches/' . $cook->json('id') . '/split', ['uses' => ['table'], 'people' => 4]),
+        );
         $this->agrees('SauceLog', $this->getJson("/api/sauces/{$id}/log"));
         $this->agrees('BatchComparison', $this->getJson("/api/batches/{$batch}/against/" . $cook->json('id')));
         $this->agrees('Keep', $this->postJson('/api/keep', $formula));
-        $this->agrees('PlanAnswer', $this->postJson('/api/plans', ['ready' => now()->addDays(5)->format('Y-m-d H:i'), 'zone' => 'UTC', 'items' => [['sauce' => $id, 'size' => '4 x 100 ml']]]));
+        $this->agrees(
+            'PlanAnswer',
+            $this->postJson(
+                '/api/plans',
+                [
+                    'ready' => now()->addDays(5)->format('Y-m-d H:i'),
+                    'zone' => 'UTC',
+                    'items' => [['sauce' => $id, 'size' => '4 x 100 ml']],
+                ],
+            ),
+        );
         $this->agrees('Plans', $this->getJson('/api/plans'));
         $this->agrees('Trainer', $this->getJson('/api/trainer'));
         $this->agrees('Instruments', $this->getJson('/api/instruments'));
@@ -92,7 +212,11 @@ final class DescriptionTest extends HttpTestCase
     public function test_the_types_of_the_pages_are_made_from_the_description(): void
     {
         $root = dirname(__DIR__, 2);
-        $made = (string) shell_exec('cd ' . escapeshellarg($root) . ' && node_modules/.bin/openapi-typescript app/Http/openapi.json 2>/dev/null');
+        $made = (string) shell_exec(
+            'cd '
+                . escapeshellarg($root)
+                . ' && node_modules/.bin/openapi-typescript app/Http/openapi.json 2>/dev/null',
+        );
 
         self::assertStringContainsString('export interface components', $made);
         self::assertSame((string) file_get_contents("{$root}/web/api/generated.d.ts"), $made, 'run npm run types');
@@ -103,11 +227,19 @@ final class DescriptionTest extends HttpTestCase
     {
         $description = json_decode((string) json_encode(self::description()));
         $validator = new Validator();
-        $validator->resolver()?->registerRaw((string) json_encode(['$id' => 'https://vinculum.local/api', 'components' => $description->components]));
-        $result = $validator->validate(json_decode((string) $response->getContent()), (string) json_encode(['$ref' => "https://vinculum.local/api#/components/schemas/{$schema}"]));
+        $validator->resolver()?->registerRaw(
+            (string) json_encode(['$id' => 'https://vinculum.local/api', 'components' => $description->components]),
+        );
+        $result = $validator->validate(
+            json_decode((string) $response->getContent()),
+            (string) json_encode(['$ref' => "https://vinculum.local/api#/components/schemas/{$schema}"]),
+        );
         $error = $result->error();
 
-        self::assertTrue($result->isValid(), $schema . ': ' . ($error === null ? '' : json_encode((new ErrorFormatter())->format($error))));
+        self::assertTrue(
+            $result->isValid(),
+            $schema . ': ' . ($error === null ? '' : json_encode((new ErrorFormatter())->format($error))),
+        );
     }
 
     /** @return array{paths: array<string, array<string, mixed>>, components: array<string, mixed>} */

@@ -10,7 +10,9 @@ use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Response;
 
-/** The home network: nobody comes in without the passphrase, nobody guesses it, and who came in is out again one day. */
+/**
+ * The home network: nobody comes in without the passphrase, nobody guesses it, and who came in is out again one day.
+ */
 final class DoorTest extends HttpTestCase
 {
     private const HOME = 'http://192.168.7.20:8080';
@@ -22,7 +24,12 @@ final class DoorTest extends HttpTestCase
     {
         parent::setUp();
         $this->folder = sys_get_temp_dir() . '/vinculum-door-' . getmypid() . '-' . uniqid();
-        config(['door.folder' => $this->folder, 'session.files' => "{$this->folder}/sessions", 'cache.stores.door.path' => "{$this->folder}/tries", 'door.hosts' => ['192.168.7.20', 'kitchen.local']]);
+        config([
+            'door.folder' => $this->folder,
+            'session.files' => "{$this->folder}/sessions",
+            'cache.stores.door.path' => "{$this->folder}/tries",
+            'door.hosts' => ['192.168.7.20', 'kitchen.local'],
+        ]);
         (new Passphrase("{$this->folder}/passphrase"))->set(self::PHRASE);
     }
 
@@ -44,7 +51,10 @@ final class DoorTest extends HttpTestCase
         self::assertSame(Cookie::SAMESITE_STRICT, $cookie->getSameSite());
         self::assertSame(200, $this->asks('/api/sauces', $cookie)->getStatusCode());
         self::assertTrue($this->asks('/api/door', $cookie)->json('came_in'));
-        self::assertSame(['http://192.168.7.20:8080', 'http://kitchen.local:8080'], $this->asks('/api/door', $cookie)->json('addresses'));
+        self::assertSame(
+            ['http://192.168.7.20:8080', 'http://kitchen.local:8080'],
+            $this->asks('/api/door', $cookie)->json('addresses'),
+        );
 
         self::assertSame(204, $this->asks('/api/door', $cookie, 'DELETE')->getStatusCode());
         self::assertSame(401, $this->asks('/api/sauces', $cookie)->getStatusCode());
@@ -90,12 +100,20 @@ final class DoorTest extends HttpTestCase
         self::assertSame(429, $refused->getStatusCode(), 'even the right one must wait now');
         self::assertMatchesRegularExpression('/wait \d+ minutes/', (string) $refused->json('message'));
         self::assertGreaterThan(0, (int) $refused->headers->get('Retry-After'));
-        self::assertSame(204, $this->enter(self::PHRASE, '192.168.7.99')->getStatusCode(), 'another device may still try');
+        self::assertSame(
+            204,
+            $this->enter(self::PHRASE, '192.168.7.99')->getStatusCode(),
+            'another device may still try',
+        );
 
         for ($guess = 0; $guess < 16; ++$guess) {
             $this->enter('wrong', "192.168.7.{$guess}");
         }
-        self::assertSame(429, $this->enter(self::PHRASE, '192.168.7.77')->getStatusCode(), 'but not all of them together for ever');
+        self::assertSame(
+            429,
+            $this->enter(self::PHRASE, '192.168.7.77')->getStatusCode(),
+            'but not all of them together for ever',
+        );
         $this->travel(16)->minutes();
         self::assertSame(204, $this->enter(self::PHRASE)->getStatusCode());
     }
@@ -107,9 +125,21 @@ final class DoorTest extends HttpTestCase
             $this->enter('wrong', "192.168.7.{$guess}");
         }
         self::assertSame(429, $this->enter(self::PHRASE, '192.168.7.77')->getStatusCode(), 'a stranger waits');
-        $again = fn(string $phrase, string $proof): int => $this->call('POST', self::HOME . '/api/door', [], [$known->getName() => $proof], [], ['REMOTE_ADDR' => '192.168.7.50', 'CONTENT_TYPE' => 'application/json'], (string) json_encode(['passphrase' => $phrase]))->getStatusCode();
+        $again = fn(string $phrase, string $proof): int => $this->call(
+            'POST',
+            self::HOME . '/api/door',
+            [],
+            [$known->getName() => $proof],
+            [],
+            ['REMOTE_ADDR' => '192.168.7.50', 'CONTENT_TYPE' => 'application/json'],
+            (string) json_encode(['passphrase' => $phrase]),
+        )->getStatusCode();
         self::assertSame(204, $again(self::PHRASE, (string) $known->getValue()));
-        self::assertSame(429, $again(self::PHRASE, substr((string) $known->getValue(), 0, -1) . '0g'), 'a proof made up is none');
+        self::assertSame(
+            429,
+            $again(self::PHRASE, substr((string) $known->getValue(), 0, -1) . '0g'),
+            'a proof made up is none',
+        );
         for ($guess = 0; $guess < 5; ++$guess) {
             $again('wrong', (string) $known->getValue());
         }
@@ -119,7 +149,18 @@ final class DoorTest extends HttpTestCase
     public function test_long_and_yet_no_secret_is_refused(): void
     {
         $passphrase = new Passphrase("{$this->folder}/passphrase");
-        foreach (['aaaaaaaaaaaa', '123456789012', '1234 5678 9012', 'abcabcabcabc', 'ababababababab', 'abcdefghijkl', 'qwertyuiopas', '987654321098', 'passpasspass', '111122223333'] as $plain) {
+        foreach ([
+            'aaaaaaaaaaaa',
+            '123456789012',
+            '1234 5678 9012',
+            'abcabcabcabc',
+            'ababababababab',
+            'abcdefghijkl',
+            'qwertyuiopas',
+            '987654321098',
+            'passpasspass',
+            '111122223333',
+        ] as $plain) {
             try {
                 $passphrase->set($plain);
                 self::fail("{$plain} was taken");
@@ -134,17 +175,48 @@ final class DoorTest extends HttpTestCase
     public function test_only_this_machine_under_its_own_name_needs_no_passphrase(): void
     {
         self::assertSame(200, $this->get('http://127.0.0.1:8080/api/sauces')->getStatusCode());
-        self::assertSame(401, $this->get('http://kitchen.local:8080/api/sauces')->getStatusCode(), 'through the front door, even from here');
-        self::assertSame(403, $this->withServerVariables(['REMOTE_ADDR' => '192.168.7.30'])->get('http://127.0.0.1:8080/api/sauces')->getStatusCode(), 'a machine that says it is this one');
-        self::assertSame(403, $this->withServerVariables(['REMOTE_ADDR' => '192.168.7.30'])->get('http://evil.example/api/sauces')->getStatusCode(), 'a rebound name');
+        self::assertSame(
+            401,
+            $this->get('http://kitchen.local:8080/api/sauces')->getStatusCode(),
+            'through the front door, even from here',
+        );
+        self::assertSame(
+            403,
+            $this->withServerVariables(['REMOTE_ADDR' => '192.168.7.30'])->get(
+                'http://127.0.0.1:8080/api/sauces',
+            )->getStatusCode(),
+            'a machine that says it is this one',
+        );
+        self::assertSame(
+            403,
+            $this->withServerVariables([
+                'REMOTE_ADDR' => '192.168.7.30',
+            ])->get('http://evil.example/api/sauces')->getStatusCode(),
+            'a rebound name',
+        );
         config(['door.hosts' => []]);
         self::assertSame(403, $this->asks('/api/sauces')->getStatusCode(), 'and without --lan nobody else at all');
     }
 
     public function test_no_form_elsewhere_opens_the_door(): void
     {
-        $elsewhere = ['REMOTE_ADDR' => '192.168.7.30', 'HTTP_ORIGIN' => 'http://evil.example', 'CONTENT_TYPE' => 'application/json'];
-        self::assertSame(403, $this->call('POST', self::HOME . '/api/door', [], [], [], $elsewhere, (string) json_encode(['passphrase' => self::PHRASE]))->getStatusCode());
+        $elsewhere = [
+            'REMOTE_ADDR' => '192.168.7.30',
+            'HTTP_ORIGIN' => 'http://evil.example',
+            'CONTENT_TYPE' => 'application/json',
+        ];
+        self::assertSame(
+            403,
+            $this->call(
+                'POST',
+                self::HOME . '/api/door',
+                [],
+                [],
+                [],
+                $elsewhere,
+                (string) json_encode(['passphrase' => self::PHRASE]),
+            )->getStatusCode(),
+        );
     }
 
     public function test_only_a_hash_is_kept_and_no_short_phrase(): void
@@ -152,7 +224,17 @@ final class DoorTest extends HttpTestCase
         self::assertStringNotContainsString('plums', (string) file_get_contents("{$this->folder}/passphrase"));
         self::assertSame('0600', substr(sprintf('%o', fileperms("{$this->folder}/passphrase")), -4));
         $vinculum = static function (string $phrase, string $folder): array {
-            exec('printf %s ' . escapeshellarg($phrase) . ' | VINCULUM_DOOR=' . escapeshellarg($folder) . ' ' . dirname(__DIR__, 2) . '/vinculum passphrase 2>&1', $said, $code);
+            exec(
+                'printf %s '
+                    . escapeshellarg($phrase)
+                    . ' | VINCULUM_DOOR='
+                    . escapeshellarg($folder)
+                    . ' '
+                    . dirname(__DIR__, 2)
+                    . '/vinculum passphrase 2>&1',
+                $said,
+                $code,
+            );
 
             return [$code, implode("\n", $said)];
         };
@@ -179,12 +261,26 @@ final class DoorTest extends HttpTestCase
     /** @return TestResponse<Response> */
     private function enter(string $phrase, string $device = '192.168.7.30'): TestResponse
     {
-        return $this->withServerVariables(['REMOTE_ADDR' => $device])->postJson(self::HOME . '/api/door', ['passphrase' => $phrase]);
+        return $this->withServerVariables(['REMOTE_ADDR' => $device])->postJson(
+            self::HOME . '/api/door',
+            ['passphrase' => $phrase],
+        );
     }
 
     /** @return TestResponse<Response> */
     private function asks(string $path, ?Cookie $cookie = null, string $method = 'GET'): TestResponse
     {
-        return $this->call($method, self::HOME . $path, [], $cookie === null ? [] : [$cookie->getName() => $cookie->getValue()], [], ['REMOTE_ADDR' => '192.168.7.30', 'HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json']);
+        return $this->call(
+            $method,
+            self::HOME . $path,
+            [],
+            $cookie === null ? [] : [$cookie->getName() => $cookie->getValue()],
+            [],
+            [
+                'REMOTE_ADDR' => '192.168.7.30',
+                'HTTP_ACCEPT' => 'application/json',
+                'CONTENT_TYPE' => 'application/json',
+            ],
+        );
     }
 }

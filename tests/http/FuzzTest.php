@@ -23,7 +23,72 @@ final class FuzzTest extends HttpTestCase
     private const SEED = 20261124;
     private const MOST_SECONDS = 2.0;
     private const MOST_BYTES = 128 * 1024 * 1024;
-    private const PIECES = ['1', '½', '1/0', '-3', '1e9', '0.0000001', '٣', '²', 'NaN', 'cups', 'tbsp', 'g', 'ml', 'tin', 'x', '×', '–', '/', '(', ')', '[', ']', '[cold]', '[20 min]', ',', ':', ';', '"', "'", '#', '%', '°C', 'salt', 'tomatoes', 'honey', 'juice of', 'or', 'and', 'to', 'half', 'a', "\u{200B}", "\u{202E}", "\u{FEFF}", 'é', '🌶️', "\t", '<b>', '&amp;', '{{', '../', '${x}', '%00', 'simmer', 'until it halves', 'hours', 'overnight', 'For the pot:', '9999999999999999999', '1.2.3', '¼½¾', '00', '+', '=cmd'];
+    private const PIECES = [
+        '1',
+        '½',
+        '1/0',
+        '-3',
+        '1e9',
+        '0.0000001',
+        '٣',
+        '²',
+        'NaN',
+        'cups',
+        'tbsp',
+        'g',
+        'ml',
+        'tin',
+        'x',
+        '×',
+        '–',
+        '/',
+        '(',
+        ')',
+        '[',
+        ']',
+        '[cold]',
+        '[20 min]',
+        ',',
+        ':',
+        ';',
+        '"',
+        "'",
+        '#',
+        '%',
+        '°C',
+        'salt',
+        'tomatoes',
+        'honey',
+        'juice of',
+        'or',
+        'and',
+        'to',
+        'half',
+        'a',
+        "\u{200B}",
+        "\u{202E}",
+        "\u{FEFF}",
+        'é',
+        '🌶️',
+        "\t",
+        '<b>',
+        '&amp;',
+        '{{',
+        '../',
+        '${x}',
+        '%00',
+        'simmer',
+        'until it halves',
+        'hours',
+        'overnight',
+        'For the pot:',
+        '9999999999999999999',
+        '1.2.3',
+        '¼½¾',
+        '00',
+        '+',
+        '=cmd',
+    ];
 
     private string $folder = '';
 
@@ -44,7 +109,9 @@ final class FuzzTest extends HttpTestCase
             $text = self::words(mt_rand(1, 14));
             memory_reset_peak_usage();
             $started = microtime(true);
-            $balance = Balance::of(Formula::fromTexts([$text], $catalogue, Measures::Us, mt_rand(0, 3) === 0 ? self::words(3) : null));
+            $balance = Balance::of(
+                Formula::fromTexts([$text], $catalogue, Measures::Us, mt_rand(0, 3) === 0 ? self::words(3) : null),
+            );
             MethodReader::steps([$text]);
             self::assertLessThan(self::MOST_SECONDS, microtime(true) - $started, $text);
             self::assertTrue(is_finite($balance->mixture->grams()), $text);
@@ -67,17 +134,57 @@ final class FuzzTest extends HttpTestCase
         mt_srand(self::SEED + 1);
         $this->app?->make(DemoKitchen::class)->load();
         $copy = $this->kitchenToCopy();
-        $routes = array_values(array_filter($this->app?->make('router')->getRoutes()->getRoutes() ?? [], static fn($route): bool => str_starts_with($route->uri(), 'api/')));
+        $routes = array_values(
+            array_filter(
+                $this->app?->make('router')->getRoutes()->getRoutes() ?? [],
+                static fn($route): bool => str_starts_with($route->uri(), 'api/'),
+            ),
+        );
         $asked = 0;
         foreach ($routes as $route) {
             $method = $route->methods()[0];
             for ($round = 0; $round < (str_starts_with($route->uri(), 'api/imports') ? 60 : 14); ++$round) {
-                $path = (string) preg_replace_callback('/\{\w+\}/', static fn(): string => ['1', '8', '6', '0', '999999', 'ketchup', 'text', 'salt', 'products', $copy, '..%2Fkitchen'][mt_rand(0, 10)], $route->uri());
-                $body = mt_rand(0, 5) === 0 ? self::words(6) : (string) json_encode(str_starts_with($path, 'api/imports') ? ['contents' => self::document(), 'keep_both' => (bool) mt_rand(0, 1)] : self::body(), JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
+                $path = (string) preg_replace_callback(
+                    '/\{\w+\}/',
+                    static fn(): string => [
+                        '1',
+                        '8',
+                        '6',
+                        '0',
+                        '999999',
+                        'ketchup',
+                        'text',
+                        'salt',
+                        'products',
+                        $copy,
+                        '..%2Fkitchen',
+                    ][mt_rand(0, 10)],
+                    $route->uri(),
+                );
+                $body = mt_rand(0, 5) === 0
+                    ? self::words(6)
+                    : (string) json_encode(
+                        str_starts_with($path, 'api/imports')
+                            ? ['contents' => self::document(), 'keep_both' => (bool) mt_rand(0, 1)]
+                            : self::body(),
+                        JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+                    );
                 memory_reset_peak_usage();
                 [$started, $held] = [microtime(true), memory_get_usage()];
-                $answer = $this->call($method, "/{$path}", [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $method === 'GET' ? null : $body);
-                self::assertLessThan(500, $answer->getStatusCode(), "{$method} {$path} {$body} " . substr((string) ($answer->baseResponse->exception ?? ''), 0, 700));
+                $answer = $this->call(
+                    $method,
+                    "/{$path}",
+                    [],
+                    [],
+                    [],
+                    ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+                    $method === 'GET' ? null : $body,
+                );
+                self::assertLessThan(
+                    500,
+                    $answer->getStatusCode(),
+                    "{$method} {$path} {$body} " . substr((string) ($answer->baseResponse->exception ?? ''), 0, 700),
+                );
                 self::assertLessThan(4 * self::MOST_SECONDS, microtime(true) - $started, "{$method} {$path} {$body}");
                 self::assertLessThan(self::MOST_BYTES, memory_get_peak_usage() - $held, "{$method} {$path} {$body}");
                 ++$asked;
@@ -93,7 +200,11 @@ final class FuzzTest extends HttpTestCase
     {
         mt_srand(self::SEED + 2);
         $door = sys_get_temp_dir() . '/vinculum-fuzz-' . getmypid() . '/door';
-        config(['door.folder' => $door, 'session.files' => "{$door}/sessions", 'cache.stores.door.path' => "{$door}/tries"]);
+        config([
+            'door.folder' => $door,
+            'session.files' => "{$door}/sessions",
+            'cache.stores.door.path' => "{$door}/tries",
+        ]);
         $this->app?->make(DemoKitchen::class)->load();
         $copy = $this->kitchenToCopy();
         $standIn = new StandIn();
@@ -101,13 +212,37 @@ final class FuzzTest extends HttpTestCase
         $succeeded = [];
         foreach ($this->valid($copy) as [$method, $path, $body]) {
             foreach ([$body, ...array_map(static fn(): array => self::bent($body), range(1, 4))] as $round => $sent) {
-                $sent = array_map(static fn(mixed $value): mixed => $value instanceof \Closure ? $value() : $value, $sent);
-                $place = (string) preg_replace_callback('/\{(\w+)\}/', fn(array $found): string => $this->numbered($found[1], $copy), $path);
+                $sent = array_map(
+                    static fn(mixed $value): mixed => $value instanceof \Closure ? $value() : $value,
+                    $sent,
+                );
+                $place = (string) preg_replace_callback(
+                    '/\{(\w+)\}/',
+                    fn(array $found): string => $this->numbered($found[1], $copy),
+                    $path,
+                );
                 memory_reset_peak_usage();
                 [$started, $held] = [microtime(true), memory_get_usage()];
-                $answer = $this->call($method, "/api/{$place}", $method === 'GET' ? $sent : [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $method === 'GET' ? null : (string) json_encode($sent, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_FORCE_OBJECT * (int) ($sent === [])));
+                $answer = $this->call(
+                    $method,
+                    "/api/{$place}",
+                    $method === 'GET' ? $sent : [],
+                    [],
+                    [],
+                    ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+                    $method === 'GET'
+                        ? null
+                        : (string) json_encode(
+                            $sent,
+                            JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_FORCE_OBJECT * (int) ($sent === []),
+                        ),
+                );
                 $said = "{$method} {$place} " . json_encode($sent, JSON_PARTIAL_OUTPUT_ON_ERROR);
-                self::assertLessThan(500, $answer->getStatusCode(), $said . substr((string) ($answer->baseResponse->exception ?? ''), 0, 500));
+                self::assertLessThan(
+                    500,
+                    $answer->getStatusCode(),
+                    $said . substr((string) ($answer->baseResponse->exception ?? ''), 0, 500),
+                );
                 self::assertLessThan(4 * self::MOST_SECONDS, microtime(true) - $started, $said);
                 self::assertLessThan(self::MOST_BYTES, memory_get_peak_usage() - $held, $said);
                 if ($answer->isSuccessful()) {
@@ -117,10 +252,17 @@ final class FuzzTest extends HttpTestCase
                 }
             }
         }
-        $routes = array_filter($this->app?->make('router')->getRoutes()->getRoutes() ?? [], static fn($route): bool => str_starts_with($route->uri(), 'api/'));
+        $routes = array_filter(
+            $this->app?->make('router')->getRoutes()->getRoutes() ?? [],
+            static fn($route): bool => str_starts_with($route->uri(), 'api/'),
+        );
         $all = array_map(static fn($route): string => "{$route->methods()[0]} " . substr($route->uri(), 4), $routes);
         $standIn->stop();
-        self::assertSame([], array_values(array_diff(array_map(self::anyNumber(...), $all), $succeeded)), 'every address succeeded at least once');
+        self::assertSame(
+            [],
+            array_values(array_diff(array_map(self::anyNumber(...), $all), $succeeded)),
+            'every address succeeded at least once',
+        );
     }
 
     public function test_kitchen_files_long_methods_and_headers_are_taken_as_they_come(): void
@@ -138,8 +280,15 @@ final class FuzzTest extends HttpTestCase
             } else {
                 $bent[$table] = self::value(2);
             }
-            $answer = $this->postJson('/api/imports', ['contents' => json_encode($bent, JSON_PARTIAL_OUTPUT_ON_ERROR), 'keep_both' => true]);
-            self::assertContains($answer->getStatusCode(), [201, 422], "{$table} " . substr((string) ($answer->baseResponse->exception ?? ''), 0, 300));
+            $answer = $this->postJson(
+                '/api/imports',
+                ['contents' => json_encode($bent, JSON_PARTIAL_OUTPUT_ON_ERROR), 'keep_both' => true],
+            );
+            self::assertContains(
+                $answer->getStatusCode(),
+                [201, 422],
+                "{$table} " . substr((string) ($answer->baseResponse->exception ?? ''), 0, 300),
+            );
             if ($answer->getStatusCode() === 201) {
                 foreach (['/api/sauces', '/api/plans', '/api/pantry', '/api/palate'] as $list) {
                     self::assertLessThan(500, $this->getJson($list)->getStatusCode(), "after {$table}");
@@ -147,16 +296,50 @@ final class FuzzTest extends HttpTestCase
                 $this->deleteJson('/api/imports/' . $answer->json('id'))->assertOk();
             }
         }
-        foreach (['a. ', 'x then ', '[', '[a] ', 'an hour and a half ', '1-', "\u{200B}", 'simmer until it halves; '] as $piece) {
+        foreach ([
+            'a. ',
+            'x then ',
+            '[',
+            '[a] ',
+            'an hour and a half ',
+            '1-',
+            "\u{200B}",
+            'simmer until it halves; ',
+        ] as $piece) {
             $method = array_fill(0, 500, mb_substr(str_repeat($piece, 2000), 0, 2000));
             $started = microtime(true);
-            $this->postJson('/api/balance', ['lines' => ['100 g sugar', '200 g water'], 'method' => $method, 'pan' => '24 cm'])->assertOk();
+            $this->postJson(
+                '/api/balance',
+                ['lines' => ['100 g sugar', '200 g water'], 'method' => $method, 'pan' => '24 cm'],
+            )->assertOk();
             self::assertLessThan(self::MOST_SECONDS, microtime(true) - $started, $piece);
         }
-        foreach (['HTTP_ACCEPT', 'HTTP_ORIGIN', 'HTTP_X_KITCHEN_EPOCH', 'HTTP_COOKIE', 'HTTP_IF_NONE_MATCH', 'HTTP_RANGE', 'HTTP_X_FORWARDED_FOR', 'CONTENT_TYPE', 'HTTP_X_HTTP_METHOD_OVERRIDE'] as $header) {
+        foreach ([
+            'HTTP_ACCEPT',
+            'HTTP_ORIGIN',
+            'HTTP_X_KITCHEN_EPOCH',
+            'HTTP_COOKIE',
+            'HTTP_IF_NONE_MATCH',
+            'HTTP_RANGE',
+            'HTTP_X_FORWARDED_FOR',
+            'CONTENT_TYPE',
+            'HTTP_X_HTTP_METHOD_OVERRIDE',
+        ] as $header) {
             for ($round = 0; $round < 10; ++$round) {
                 $value = self::words(mt_rand(0, 6));
-                self::assertLessThan(500, $this->call('POST', '/api/sauces', [], [], [], ['CONTENT_TYPE' => 'application/json', $header => $value], '{"lines": []}')->getStatusCode(), "{$header}: {$value}");
+                self::assertLessThan(
+                    500,
+                    $this->call(
+                        'POST',
+                        '/api/sauces',
+                        [],
+                        [],
+                        [],
+                        ['CONTENT_TYPE' => 'application/json', $header => $value],
+                        '{"lines": []}',
+                    )->getStatusCode(),
+                    "{$header}: {$value}",
+                );
             }
         }
     }
@@ -168,29 +351,159 @@ final class FuzzTest extends HttpTestCase
      */
     private function valid(string $copy): array
     {
-        $formula = ['lines' => ['200 g ketchup', '2 tbsp cider vinegar', '1 tsp salt'], 'style' => 'ketchup', 'measures' => 'metric', 'method' => ['Simmer 10 minutes'], 'pan' => '24 cm'];
-        $product = ['name' => 'Fuzzed', 'like' => 'white-vinegar', 'stands_in' => false, 'in_stock' => true, 'label' => ['acidity' => 7]];
-        $plan = ['ready' => Carbon::now()->addDays(9)->format('Y-m-d H:i'), 'zone' => 'UTC', 'items' => [['sauce' => 8, 'size' => '']]];
+        $formula = [
+            'lines' => ['200 g ketchup', '2 tbsp cider vinegar', '1 tsp salt'],
+            'style' => 'ketchup',
+            'measures' => 'metric',
+            'method' => ['Simmer 10 minutes'],
+            'pan' => '24 cm',
+        ];
+        $product = [
+            'name' => 'Fuzzed',
+            'like' => 'white-vinegar',
+            'stands_in' => false,
+            'in_stock' => true,
+            'label' => ['acidity' => 7],
+        ];
+        $plan = [
+            'ready' => Carbon::now()->addDays(9)->format('Y-m-d H:i'),
+            'zone' => 'UTC',
+            'items' => [['sauce' => 8, 'size' => '']],
+        ];
         $said = [['complaint' => 'too-salty', 'strength' => 'clear']];
 
         return [
-            ['GET', 'idle', []], ['GET', 'door', []], ['POST', 'door', ['passphrase' => 'four plums in a pot']], ['DELETE', 'door', []], ['GET', 'kitchen', []],
-            ['POST', 'balance', $formula], ['POST', 'advise', $formula], ['POST', 'design', ['lines' => ['60 g fish sauce [lock]'], 'style' => 'fish-sauce-dip', 'batch_grams' => 300]],
-            ['POST', 'suggest', ['text' => '2 tbsp cid']], ['POST', 'nudge', [...$formula, 'line' => 1, 'direction' => 'up', 'by' => 'step']], ['POST', 'swap', [...$formula, 'line' => 2]], ['POST', 'convert', [...$formula, 'diets' => ['vegan', 'no-added-sugar']]],
-            ['POST', 'scale', [...$formula, 'factor' => 2]], ['POST', 'reduce', [...$formula, 'by' => 'weight', 'value' => 150]], ['POST', 'thicken', [...$formula, 'consistency' => 'coating']], ['POST', 'compare', [...$formula, 'before' => ['lines' => ['1 tbsp honey']]]],
-            ['GET', 'palate', []], ['PUT', 'palate', ['on' => true]], ['DELETE', 'palate/{style}', []], ['GET', 'pantry', []], ['POST', 'products', $product], ['PUT', 'products/{product}', $product], ['DELETE', 'products/{product}', []],
-            ['GET', 'sauces', ['named' => 'd', 'page' => '1']], ['POST', 'sauces', $formula], ['POST', 'sauces/written', ['text' => "# Dip\n1 tsp salt"]], ['GET', 'sauces/{sauce}', []], ['PUT', 'sauces/{sauce}', [...$formula, 'revision' => fn(): int => (int) DB::table('sauces')->where('id', $this->numbered('sauce', $copy))->value('revision')]], ['DELETE', 'sauces/{sauce}', []], ['POST', 'sauces/{sauce}/return', []],
-            ['GET', 'sauces/{sauce}/versions', []], ['POST', 'sauces/{sauce}/versions', []], ['GET', 'sauces/{sauce}/versions/{version}', []],
-            ['GET', 'sauces/{sauce}/batches', []], ['POST', 'sauces/{sauce}/batches', ['pan_grams' => 300]], ['GET', 'batches/{batch}', []], ['PUT', 'batches/{batch}', ['pan_grams' => 500]], ['POST', 'batches/{batch}/advise', ['says' => $said]],
-            ['POST', 'batches/{batch}/doses', ['additions' => [['ingredient' => 'salt', 'grams' => 1, 'measure' => 'a pinch']], 'says' => $said]], ['DELETE', 'batches/{batch}/doses', []], ['POST', 'batches/{batch}/tastings', ['good' => true]], ['POST', 'batches/{batch}/into-the-sauce', []],
-            ['POST', 'sauces/{sauce}/cooks', ['factor' => 1]], ['GET', 'batches/{cook}/cook', []], ['POST', 'batches/{cook}/cook', ['kind' => 'measured', 'figures' => ['line' => 1, 'grams' => 20]]],
-            ['GET', 'instruments', []], ['GET', 'instruments/scale', []], ['POST', 'instruments/scale/tare', []], ['GET', 'instruments/probe', []], ['GET', 'instruments/refractometer', []], ['GET', 'instruments/ph-meter', []], ['POST', 'instruments/stand-in', ['do' => 'dip', 'ph' => 7, 'percent' => 0, 'celsius' => 25]], ['POST', 'instruments/ph-meter/buffer', ['buffer' => 7]],
-            ['POST', 'keep', $formula], ['GET', 'sauces/{sauce}/log', []], ['GET', 'batches/{cook}/record', []], ['POST', 'batches/{cook}/record', ['kind' => 'note', 'words' => 'thick']], ['POST', 'batches/{cook}/jars', ['ml' => 1, 'count' => 1]], ['POST', 'batches/{cook}/split', ['uses' => ['table'], 'people' => 4]], ['GET', 'batches/{batch}/against/{cook}', []], ['PUT', 'jars/{jar}', ['finished' => true]],
-            ['GET', 'plans', []], ['POST', 'plans', $plan], ['POST', 'plans/draft', $plan], ['GET', 'plans/{plan}', []], ['GET', 'plans/{plan}/calendar', []], ['DELETE', 'plans/{plan}', []],
-            ['GET', 'trainer', []], ['POST', 'trainer', ['axis' => 'salt', 'level' => 2, 'right' => true]], ['DELETE', 'trainer/{axis}', []],
-            ['POST', 'uploads', []], ['PUT', 'uploads/{upload}', ['at' => 0, 'bytes' => base64_encode('1 tsp salt')]], ['GET', 'uploads/{upload}', []], ['DELETE', 'uploads/{upload}', []],
-            ['POST', 'imports/preview', ['contents' => '1 tsp salt']], ['POST', 'imports', ['contents' => "# Taken\n1 tsp salt", 'keep_both' => true]], ['DELETE', 'imports/{import}', []],
-            ['GET', 'export/kitchen', []], ['GET', 'export/schema', []], ['GET', 'export/{table}', []], ['GET', 'sauces/{sauce}/export/{form}', []], ['GET', 'copies', []], ['POST', 'copies', []], ['POST', 'copies/{name}/back', []],
+            ['GET', 'idle', []], ['GET', 'door', []], [
+                'POST',
+                'door',
+                ['passphrase' => 'four plums in a pot'],
+            ], ['DELETE', 'door', []], ['GET', 'kitchen', []],
+            ['POST', 'balance', $formula], ['POST', 'advise', $formula], [
+                'POST',
+                'design',
+                ['lines' => ['60 g fish sauce [lock]'], 'style' => 'fish-sauce-dip', 'batch_grams' => 300],
+            ],
+            ['POST', 'suggest', ['text' => '2 tbsp cid']], [
+                'POST',
+                'nudge',
+                [...$formula, 'line' => 1, 'direction' => 'up', 'by' => 'step'],
+            ], ['POST', 'swap', [...$formula, 'line' => 2]], [
+                'POST',
+                'convert',
+                [...$formula, 'diets' => ['vegan', 'no-added-sugar']],
+            ],
+            ['POST', 'scale', [...$formula, 'factor' => 2]], [
+                'POST',
+                'reduce',
+                [...$formula, 'by' => 'weight', 'value' => 150],
+            ], ['POST', 'thicken', [...$formula, 'consistency' => 'coating']], [
+                'POST',
+                'compare',
+                [...$formula, 'before' => ['lines' => ['1 tbsp honey']]],
+            ],
+            ['GET', 'palate', []], [
+                'PUT',
+                'palate',
+                ['on' => true],
+            ], ['DELETE', 'palate/{style}', []], ['GET', 'pantry', []], ['POST', 'products', $product], [
+                'PUT',
+                'products/{product}',
+                $product,
+            ], ['DELETE', 'products/{product}', []],
+            ['GET', 'sauces', ['named' => 'd', 'page' => '1']], ['POST', 'sauces', $formula], [
+                'POST',
+                'sauces/written',
+                ['text' => "# Dip\n1 tsp salt"],
+            ], ['GET', 'sauces/{sauce}', []], [
+                'PUT',
+                'sauces/{sauce}',
+                [
+                    ...$formula,
+                    'revision' => fn(): int => (int) DB::table('sauces')->where(
+                        'id',
+                        $this->numbered('sauce', $copy),
+                    )->value('revision'),
+                ],
+            ], ['DELETE', 'sauces/{sauce}', []], ['POST', 'sauces/{sauce}/return', []],
+            ['GET', 'sauces/{sauce}/versions', []], ['POST', 'sauces/{sauce}/versions', []], [
+                'GET',
+                'sauces/{sauce}/versions/{version}',
+                [],
+            ],
+            ['GET', 'sauces/{sauce}/batches', []], [
+                'POST',
+                'sauces/{sauce}/batches',
+                ['pan_grams' => 300],
+            ], ['GET', 'batches/{batch}', []], ['PUT', 'batches/{batch}', ['pan_grams' => 500]], [
+                'POST',
+                'batches/{batch}/advise',
+                ['says' => $said],
+            ],
+            [
+                'POST',
+                'batches/{batch}/doses',
+                ['additions' => [['ingredient' => 'salt', 'grams' => 1, 'measure' => 'a pinch']], 'says' => $said],
+            ], ['DELETE', 'batches/{batch}/doses', []], [
+                'POST',
+                'batches/{batch}/tastings',
+                ['good' => true],
+            ], ['POST', 'batches/{batch}/into-the-sauce', []],
+            ['POST', 'sauces/{sauce}/cooks', ['factor' => 1]], ['GET', 'batches/{cook}/cook', []], [
+                'POST',
+                'batches/{cook}/cook',
+                ['kind' => 'measured', 'figures' => ['line' => 1, 'grams' => 20]],
+            ],
+            ['GET', 'instruments', []], ['GET', 'instruments/scale', []], [
+                'POST',
+                'instruments/scale/tare',
+                [],
+            ], ['GET', 'instruments/probe', []], [
+                'GET',
+                'instruments/refractometer',
+                [],
+            ], ['GET', 'instruments/ph-meter', []], [
+                'POST',
+                'instruments/stand-in',
+                ['do' => 'dip', 'ph' => 7, 'percent' => 0, 'celsius' => 25],
+            ], ['POST', 'instruments/ph-meter/buffer', ['buffer' => 7]],
+            ['POST', 'keep', $formula], ['GET', 'sauces/{sauce}/log', []], ['GET', 'batches/{cook}/record', []], [
+                'POST',
+                'batches/{cook}/record',
+                ['kind' => 'note', 'words' => 'thick'],
+            ], ['POST', 'batches/{cook}/jars', ['ml' => 1, 'count' => 1]], [
+                'POST',
+                'batches/{cook}/split',
+                ['uses' => ['table'], 'people' => 4],
+            ], ['GET', 'batches/{batch}/against/{cook}', []], ['PUT', 'jars/{jar}', ['finished' => true]],
+            ['GET', 'plans', []], ['POST', 'plans', $plan], [
+                'POST',
+                'plans/draft',
+                $plan,
+            ], ['GET', 'plans/{plan}', []], [
+                'GET',
+                'plans/{plan}/calendar',
+                [],
+            ], ['DELETE', 'plans/{plan}', []],
+            ['GET', 'trainer', []], [
+                'POST',
+                'trainer',
+                ['axis' => 'salt', 'level' => 2, 'right' => true],
+            ], ['DELETE', 'trainer/{axis}', []],
+            ['POST', 'uploads', []], [
+                'PUT',
+                'uploads/{upload}',
+                ['at' => 0, 'bytes' => base64_encode('1 tsp salt')],
+            ], ['GET', 'uploads/{upload}', []], ['DELETE', 'uploads/{upload}', []],
+            ['POST', 'imports/preview', ['contents' => '1 tsp salt']], [
+                'POST',
+                'imports',
+                ['contents' => "# Taken\n1 tsp salt", 'keep_both' => true],
+            ], ['DELETE', 'imports/{import}', []],
+            ['GET', 'export/kitchen', []], ['GET', 'export/schema', []], ['GET', 'export/{table}', []], [
+                'GET',
+                'sauces/{sauce}/export/{form}',
+                [],
+            ], ['GET', 'copies', []], ['POST', 'copies', []], ['POST', 'copies/{name}/back', []],
         ];
     }
 
@@ -205,7 +518,9 @@ final class FuzzTest extends HttpTestCase
         $last = static fn(string $table): string => (string) (int) DB::table($table)->max('id');
 
         return match ($name) {
-            'style' => 'ketchup', 'axis' => 'salt', 'table' => 'products', 'form' => 'text', 'version' => '1', 'name' => $copy, 'jar' => $last('jars'), 'plan' => $last('plans'), 'import' => $last('imports'), 'product' => (string) (int) DB::table('products')->whereNull('deleted_at')->max('id'),
+            'style' => 'ketchup', 'axis' => 'salt', 'table' => 'products', 'form' => 'text', 'version' => '1', 'name' => $copy, 'jar' => $last('jars'), 'plan' => $last('plans'), 'import' => $last('imports'), 'product' => (string) (int) DB::table('products')
+                ->whereNull('deleted_at')
+                ->max('id'),
             'upload' => (string) $this->postJson('/api/uploads')->json('upload'),
             'cook' => (string) (int) DB::table('batches')->whereNotNull('wish')->max('id'),
             'batch' => (string) (int) DB::table('batches')->whereNull('wish')->max('id'),
@@ -226,11 +541,18 @@ final class FuzzTest extends HttpTestCase
         match (mt_rand(0, 3)) {
             0 => $body = array_diff_key($body, [$field => 1]),
             1 => $body[$field] = [$body[$field] ?? 1, $body[$field] ?? 1],
-            2 => is_array($body[$field] ?? null) && $body[$field] !== [] ? $body[$field][array_rand($body[$field])] = self::value(2) : $body[$field] = self::value(1),
+            2 => is_array($body[$field] ?? null) && $body[$field] !== []
+                ? $body[$field][array_rand($body[$field])] = self::value(2)
+                : $body[$field] = self::value(1),
             default => $body[$field] = self::value(2),
         };
 
-        return array_map(static fn(mixed $value): mixed => is_array($value) ? array_map(static fn(mixed $one): mixed => $one instanceof \Closure ? 1 : $one, $value) : $value, $body);
+        return array_map(
+            static fn(mixed $value): mixed => is_array($value)
+                ? array_map(static fn(mixed $one): mixed => $one instanceof \Closure ? 1 : $one, $value)
+                : $value,
+            $body,
+        );
     }
 
     /**
@@ -268,10 +590,31 @@ final class FuzzTest extends HttpTestCase
         $text = implode("\n", $lines);
 
         return match (mt_rand(0, 4)) {
-            0 => (string) json_encode(['@type' => 'Recipe', 'name' => self::value(2), 'recipeIngredient' => self::value(3), 'recipeInstructions' => self::value(3), 'recipeYield' => self::value(2), 'cookTime' => self::value(1)], JSON_PARTIAL_OUTPUT_ON_ERROR),
+            0 => (string) json_encode(
+                [
+                    '@type' => 'Recipe',
+                    'name' => self::value(2),
+                    'recipeIngredient' => self::value(3),
+                    'recipeInstructions' => self::value(3),
+                    'recipeYield' => self::value(2),
+                    'cookTime' => self::value(1),
+                ],
+                JSON_PARTIAL_OUTPUT_ON_ERROR,
+            ),
             1 => "<script type=\"application/ld+json\">{$text}</script>",
-            2 => substr((string) json_encode(['@graph' => [['@type' => 'Recipe', 'recipeIngredient' => $lines]]]), 0, mt_rand(5, 200)),
-            3 => ['name,like,price,salt,ingredients', 'title,made,lines,pan_grams', 'key,name,like,water,salt'][mt_rand(0, 2)] . "\n{$text}\n" . implode(',', ['white-sugar', 'salt', '2026-11-24', self::words(2), (string) mt_rand(-1, 3)]),
+            2 => substr(
+                (string) json_encode(['@graph' => [['@type' => 'Recipe', 'recipeIngredient' => $lines]]]),
+                0,
+                mt_rand(5, 200),
+            ),
+            3 => [
+                'name,like,price,salt,ingredients',
+                'title,made,lines,pan_grams',
+                'key,name,like,water,salt',
+            ][mt_rand(0, 2)] . "\n{$text}\n" . implode(
+                ',',
+                ['white-sugar', 'salt', '2026-11-24', self::words(2), (string) mt_rand(-1, 3)],
+            ),
             default => $text,
         };
     }
@@ -279,14 +622,89 @@ final class FuzzTest extends HttpTestCase
     /** @return array<string, mixed> fields that the addresses know, holding what they do not expect */
     private static function body(): array
     {
-        $fields = ['lines', 'title', 'style', 'measures', 'yield', 'pan', 'method', 'part_ml', 'revision', 'line', 'to', 'factor', 'have', 'serves', 'portion', 'by', 'value', 'heat', 'consistency', 'says', 'additions', 'scores', 'good', 'kind', 'figures', 'rebalanced', 'words', 'at', 'key', 'contents', 'keep_both', 'ready', 'zone', 'rings', 'items', 'uses', 'kilograms', 'people', 'ml', 'count', 'went_to', 'finished', 'axis', 'level', 'right', 'on', 'before', 'name', 'like', 'label', 'stands_in', 'in_stock', 'price', 'pack_grams', 'do', 'grams', 'buffer', 'complaint', 'with', 'most', 'target', 'move', 'text', 'direction', 'diets', 'batch_grams', 'pan_grams', 'capacity_ml'];
+        $fields = [
+            'lines',
+            'title',
+            'style',
+            'measures',
+            'yield',
+            'pan',
+            'method',
+            'part_ml',
+            'revision',
+            'line',
+            'to',
+            'factor',
+            'have',
+            'serves',
+            'portion',
+            'by',
+            'value',
+            'heat',
+            'consistency',
+            'says',
+            'additions',
+            'scores',
+            'good',
+            'kind',
+            'figures',
+            'rebalanced',
+            'words',
+            'at',
+            'key',
+            'contents',
+            'keep_both',
+            'ready',
+            'zone',
+            'rings',
+            'items',
+            'uses',
+            'kilograms',
+            'people',
+            'ml',
+            'count',
+            'went_to',
+            'finished',
+            'axis',
+            'level',
+            'right',
+            'on',
+            'before',
+            'name',
+            'like',
+            'label',
+            'stands_in',
+            'in_stock',
+            'price',
+            'pack_grams',
+            'do',
+            'grams',
+            'buffer',
+            'complaint',
+            'with',
+            'most',
+            'target',
+            'move',
+            'text',
+            'direction',
+            'diets',
+            'batch_grams',
+            'pan_grams',
+            'capacity_ml',
+        ];
         $body = ['lines' => mt_rand(0, 2) === 0 ? self::value(3) : [self::words(4), self::words(3), '100 g sugar']];
         for ($field = 0; $field < 9; ++$field) {
             $body[$fields[mt_rand(0, count($fields) - 1)]] = self::value(3);
         }
         if (mt_rand(0, 2) === 0) {
             $body['kind'] = ['measured', 'rebalanced', 'note', 'ph', 'undone', 'timer-started'][mt_rand(0, 5)];
-            $body['figures'] = ['line' => self::value(0), 'grams' => self::value(0), 'ph' => self::value(0), 'event' => self::value(0), 'minutes' => self::value(0)];
+            $body['figures'] = [
+                'line' => self::value(0),
+                'grams' => self::value(0),
+                'ph' => self::value(0),
+                'event' => self::value(0),
+                'minutes' => self::value(0),
+            ];
         }
 
         return $body;
@@ -299,11 +717,36 @@ final class FuzzTest extends HttpTestCase
             1 => mt_rand(-5, 20),
             2 => mt_rand() / mt_getrandmax() * 10 ** mt_rand(-12, 15),
             3 => (bool) mt_rand(0, 1),
-            4 => ['', 'ketchup', 'metric', 'salt', '2026-11-28 18:00', 'UTC', 'up', 'solids', 'vegan', 'too-salty', '24 cm', '6 x 250 ml', 'line'][mt_rand(0, 12)],
+            4 => [
+                '',
+                'ketchup',
+                'metric',
+                'salt',
+                '2026-11-28 18:00',
+                'UTC',
+                'up',
+                'solids',
+                'vegan',
+                'too-salty',
+                '24 cm',
+                '6 x 250 ml',
+                'line',
+            ][mt_rand(0, 12)],
             5 => -PHP_INT_MAX,
             6 => self::words(mt_rand(0, 5)),
             7 => array_map(static fn(): mixed => self::value($depth - 1), range(1, mt_rand(1, 4))),
-            8 => ['@type' => ['HowToStep', 'Recipe', 'HowToSection'][mt_rand(0, 2)], 'text' => self::value($depth - 1), 'itemListElement' => self::value($depth - 1), 'sauce' => self::value(0), 'size' => self::value(0), 'line' => self::value(0), 'grams' => self::value(0), 'ingredient' => 'salt', 'complaint' => self::value(0), 'strength' => self::value(0)],
+            8 => [
+                '@type' => ['HowToStep', 'Recipe', 'HowToSection'][mt_rand(0, 2)],
+                'text' => self::value($depth - 1),
+                'itemListElement' => self::value($depth - 1),
+                'sauce' => self::value(0),
+                'size' => self::value(0),
+                'line' => self::value(0),
+                'grams' => self::value(0),
+                'ingredient' => 'salt',
+                'complaint' => self::value(0),
+                'strength' => self::value(0),
+            ],
             default => ['salt' => self::value($depth - 1), self::words(1) => self::value($depth - 1)],
         };
     }

@@ -21,19 +21,40 @@ use Vinculum\Exchange\Csv;
 /** Nothing is locked in: everything goes out, and comes back as it was. */
 final class InAndOutTest extends HttpTestCase
 {
-    private const TABLES = ['sauces', 'lines', 'versions', 'sauce_parts', 'batches', 'doses', 'tastings', 'cook_events', 'weighed_cooks', 'jars', 'products', 'plans', 'guesses', 'settings'];
+    private const TABLES = [
+        'sauces',
+        'lines',
+        'versions',
+        'sauce_parts',
+        'batches',
+        'doses',
+        'tastings',
+        'cook_events',
+        'weighed_cooks',
+        'jars',
+        'products',
+        'plans',
+        'guesses',
+        'settings',
+    ];
 
     public function test_a_whole_kitchen_comes_back_to_the_same_state_in_an_empty_one(): void
     {
         $this->demo();
         $file = $this->get('/api/export/kitchen')->assertOk()->streamedContent();
         $schema = (string) $this->get('/api/export/schema')->assertOk()->getContent();
-        self::assertTrue((new Validator())->validate(json_decode($file), $schema)->isValid(), 'as its published schema says');
+        self::assertTrue(
+            (new Validator())->validate(json_decode($file), $schema)->isValid(),
+            'as its published schema says',
+        );
         $before = self::rows();
         $this->emptied();
         $preview = $this->postJson('/api/imports/preview', ['contents' => $file])->assertOk();
         self::assertSame('kitchen', $preview->json('kind'));
-        self::assertSame([], array_filter((array) $preview->json('items'), static fn(array $item): bool => $item['there']));
+        self::assertSame(
+            [],
+            array_filter((array) $preview->json('items'), static fn(array $item): bool => $item['there']),
+        );
         $taken = $this->postJson('/api/imports', ['contents' => $file])->assertCreated();
         self::assertStringContainsString('8 sauces', $taken->json('says'));
 
@@ -70,19 +91,46 @@ final class InAndOutTest extends HttpTestCase
         yield 'a kitchen cut short' => ['{"vinculum": "kitchen", "version": 1, "sauces": [{"id"', 'cut short'];
         yield 'a kitchen of nonsense' => ['{"vinculum": "kitchen", "version": 1, "sauces": [7]}', 'no row'];
         yield 'a kitchen with a hole' => ['{"vinculum": "kitchen", "version": 1, "sauces": [{"id": 1}]}', 'damaged'];
-        yield 'lines of no sauce' => ['{"vinculum": "kitchen", "version": 1, "lines": [{"id": 1, "sauce_id": 77, "position": 0, "text": "salt"}]}', 'damaged'];
+        yield 'lines of no sauce' => [
+            '{"vinculum": "kitchen", "version": 1, "lines": [{"id": 1, "sauce_id": 77, "position": 0, "text": "salt"}]}',
+            'damaged',
+        ];
         yield 'a column of lists' => [self::kitchenWith('sauces', ['title' => ['a']]), 'row 1 of sauces, title'];
-        yield 'a moment that is none' => [self::kitchenWith('sauces', ['updated_at' => 1e308]), 'row 1 of sauces, updated_at'];
-        yield 'no minutes' => [self::kitchenWith('weighed_cooks', ['batch_id' => 1, 'square_metres' => 0.04, 'heat' => 'steady', 'minutes' => 0, 'grams_lost' => 50]), 'row 1 of weighed_cooks, minutes'];
-        yield 'a number too large to move' => [self::kitchenWith('sauces', ['id' => 9_223_372_036_854_775_800]), 'row 1 of sauces, id'];
-        yield 'no number' => [self::kitchenWith('guesses', ['axis' => 'salt', 'level' => 1, 'right' => 1]), 'row 1 of guesses'];
-        yield 'one number twice' => ['{"vinculum": "kitchen", "version": 1, "sauces": [{"id": 1, "title": "a", "measures": "us", "revision": 1}, {"id": 1, "title": "b", "measures": "us", "revision": 1}]}', 'row 2 of sauces: its number stands twice'];
+        yield 'a moment that is none' => [
+            self::kitchenWith('sauces', ['updated_at' => 1e308]),
+            'row 1 of sauces, updated_at',
+        ];
+        yield 'no minutes' => [
+            self::kitchenWith(
+                'weighed_cooks',
+                ['batch_id' => 1, 'square_metres' => 0.04, 'heat' => 'steady', 'minutes' => 0, 'grams_lost' => 50],
+            ),
+            'row 1 of weighed_cooks, minutes',
+        ];
+        yield 'a number too large to move' => [
+            self::kitchenWith('sauces', ['id' => 9_223_372_036_854_775_800]),
+            'row 1 of sauces, id',
+        ];
+        yield 'no number' => [
+            self::kitchenWith('guesses', ['axis' => 'salt', 'level' => 1, 'right' => 1]),
+            'row 1 of guesses',
+        ];
+        yield 'one number twice' => [
+            '{"vinculum": "kitchen", "version": 1, "sauces": [{"id": 1, "title": "a", "measures": "us", "revision": 1}, {"id": 1, "title": "b", "measures": "us", "revision": 1}]}',
+            'row 2 of sauces: its number stands twice',
+        ];
         yield 'more after the end' => ['{"vinculum": "kitchen", "version": 1, "sauces": []} {', 'no JSON'];
         yield 'other JSON' => ['{"songs": []}', 'Recipe'];
-        yield 'a page without data' => ['<html><script type="application/ld+json">{"@type": "Person"}</script></html>', 'Recipe'];
+        yield 'a page without data' => [
+            '<html><script type="application/ld+json">{"@type": "Person"}</script></html>',
+            'Recipe',
+        ];
         yield 'a binary' => ["\x7FELF\x01\x02\x03" . str_repeat("\x01", 50), 'text'];
         yield 'products like nothing' => ["name,like\nMine,unobtainium\n", 'unobtainium'];
-        yield 'a product with a word for a figure' => ["name,like,salt\nFirst,salt,3\nMine,salt,much\n", 'Line 3 of the table: salt "much" is no number'];
+        yield 'a product with a word for a figure' => [
+            "name,like,salt\nFirst,salt,3\nMine,salt,much\n",
+            'Line 3 of the table: salt "much" is no number',
+        ];
         yield 'a product that cannot be' => ["name,like,salt\nMine,salt,130\n", '100 g'];
         yield 'batches of no day' => ["title,made,lines\nDip,some day,1 tsp salt\n", '"some day" is no date'];
         yield 'batches of nothing' => ["title,made,ingredients\nDip,2026-11-24,1 tsp salt\n", 'lines are missing'];
@@ -94,7 +142,11 @@ final class InAndOutTest extends HttpTestCase
     {
         $usual = ['id' => 1, 'title' => 'a', 'measures' => 'us', 'revision' => 1];
 
-        return (string) json_encode(['vinculum' => 'kitchen', 'version' => 1, $table => [$table === 'sauces' ? [...$usual, ...$fields] : $fields]]);
+        return (string) json_encode([
+            'vinculum' => 'kitchen',
+            'version' => 1,
+            $table => [$table === 'sauces' ? [...$usual, ...$fields] : $fields],
+        ]);
     }
 
     public function test_a_file_of_any_size_comes_in_piece_by_piece_and_the_same_piece_twice_is_one(): void
@@ -105,11 +157,17 @@ final class InAndOutTest extends HttpTestCase
         $upload = $this->postJson('/api/uploads')->assertCreated()->json('upload');
         foreach (str_split($file, 100_000) as $number => $piece) {
             for ($time = 0; $time < 2; ++$time) {
-                $this->putJson("/api/uploads/{$upload}", ['at' => 100_000 * $number, 'bytes' => base64_encode($piece)])->assertOk()->assertJsonPath('bytes', min(strlen($file), 100_000 * ($number + 1)));
+                $this->putJson(
+                    "/api/uploads/{$upload}",
+                    ['at' => 100_000 * $number, 'bytes' => base64_encode($piece)],
+                )->assertOk()->assertJsonPath('bytes', min(strlen($file), 100_000 * ($number + 1)));
             }
         }
         $this->putJson("/api/uploads/{$upload}", ['at' => 10 * strlen($file), 'bytes' => 'YQ=='])->assertStatus(422);
-        self::assertSame('kitchen', $this->postJson('/api/imports/preview', ['upload' => $upload])->assertOk()->json('kind'));
+        self::assertSame(
+            'kitchen',
+            $this->postJson('/api/imports/preview', ['upload' => $upload])->assertOk()->json('kind'),
+        );
         self::assertGreaterThan(0, $this->getJson("/api/uploads/{$upload}")->assertOk()->json('read'));
         $this->postJson('/api/imports', ['upload' => $upload])->assertCreated();
         self::assertSame(8, Sauce::query()->count());
@@ -132,7 +190,10 @@ final class InAndOutTest extends HttpTestCase
         try {
             $kitchen = $this->app?->make(KitchenFile::class);
             $rows = new JsonRows($stream);
-            $kitchen?->read($rows, $kitchen->checked($rows, static fn(): null => null), true, static function () use (&$told): void {
+            $kitchen?->read($rows, $kitchen->checked(
+                $rows,
+                static fn(): null => null,
+            ), true, static function () use (&$told): void {
                 if (++$told === 3) {
                     throw ImportFault::cancelled();
                 }
@@ -150,7 +211,10 @@ final class InAndOutTest extends HttpTestCase
         $this->demo();
         $file = $this->get('/api/export/kitchen')->streamedContent();
         $before = self::rows();
-        $twice = $this->postJson('/api/imports', ['contents' => $file])->assertCreated()->assertJsonPath('says', 'nothing that was not there');
+        $twice = $this->postJson(
+            '/api/imports',
+            ['contents' => $file],
+        )->assertCreated()->assertJsonPath('says', 'nothing that was not there');
         self::assertEquals($before, self::rows(), 'no product, plan or guess twice');
         $this->emptied();
         for ($time = 0; $time < 2; ++$time) {
@@ -168,7 +232,10 @@ final class InAndOutTest extends HttpTestCase
         $file = json_decode($this->get('/api/export/kitchen')->streamedContent(), true);
         self::assertNotEmpty($file['plans']);
         $file['plans'] = [['title' => 'Another Saturday'] + $file['plans'][0]];
-        $this->postJson('/api/imports', ['contents' => json_encode($file)])->assertCreated()->assertJsonPath('says', '1 plan');
+        $this->postJson(
+            '/api/imports',
+            ['contents' => json_encode($file)],
+        )->assertCreated()->assertJsonPath('says', '1 plan');
         $plan = Plan::query()->orderByDesc('id')->firstOrFail();
         self::assertSame(Plan::query()->orderBy('id')->firstOrFail()->items, $plan->items);
         $this->getJson("/api/plans/{$plan->id}")->assertOk();
@@ -180,7 +247,10 @@ final class InAndOutTest extends HttpTestCase
         $answer = $this->postJson('/api/imports', ['contents' => $contents])->assertStatus(422);
 
         self::assertStringContainsString($says, (string) $answer->json('message'));
-        self::assertSame([0, 0, 0], [Sauce::query()->count(), Product::query()->count(), DB::table('imports')->count()]);
+        self::assertSame(
+            [0, 0, 0],
+            [Sauce::query()->count(), Product::query()->count(), DB::table('imports')->count()],
+        );
     }
 
     public function test_recipes_come_in_and_go_out_as_text_and_as_linked_data(): void
@@ -189,32 +259,75 @@ final class InAndOutTest extends HttpTestCase
         $preview = $this->postJson('/api/imports/preview', ['contents' => $text])->assertOk();
         self::assertSame(['Brown', 'Second'], array_column((array) $preview->json('items'), 'title'));
         $id = $this->postJson('/api/imports', ['contents' => $text, 'measures' => 'metric'])->json('sauces.0');
-        $sauce = $this->getJson("/api/sauces/{$id}")->assertJsonPath('style', 'brown-sauce')->assertJsonPath('pan', '24 cm')->assertJsonPath('measures', 'metric')->json();
+        $sauce = $this
+            ->getJson("/api/sauces/{$id}")
+            ->assertJsonPath('style', 'brown-sauce')
+            ->assertJsonPath('pan', '24 cm')
+            ->assertJsonPath('measures', 'metric')
+            ->json();
         foreach (['text', 'recipe'] as $form) {
             $out = (string) $this->get("/api/sauces/{$id}/export/{$form}")->assertOk()->getContent();
-            self::assertTrue($this->postJson('/api/imports/preview', ['contents' => $out])->json('items.0.there'), "{$form} is known again");
-            $again = $this->postJson('/api/imports', ['contents' => $out, 'measures' => 'metric', 'keep_both' => true])->assertCreated()->json('sauces.0');
-            self::assertSame(array_diff_key($sauce, ['id' => 1, 'revision' => 1]), array_diff_key($this->getJson("/api/sauces/{$again}")->json(), ['id' => 1, 'revision' => 1]), $form);
+            self::assertTrue(
+                $this->postJson('/api/imports/preview', ['contents' => $out])->json('items.0.there'),
+                "{$form} is known again",
+            );
+            $again = $this->postJson(
+                '/api/imports',
+                ['contents' => $out, 'measures' => 'metric', 'keep_both' => true],
+            )->assertCreated()->json('sauces.0');
+            self::assertSame(
+                array_diff_key($sauce, ['id' => 1, 'revision' => 1]),
+                array_diff_key($this->getJson("/api/sauces/{$again}")->json(), ['id' => 1, 'revision' => 1]),
+                $form,
+            );
         }
     }
 
     public function test_own_products_go_out_as_csv_and_come_back(): void
     {
-        $this->postJson('/api/products', ['name' => 'Vinegar "strong"', 'like' => 'white-vinegar', 'stands_in' => true, 'in_stock' => true, 'price' => 2.5, 'pack_grams' => 1000, 'label' => ['acidity' => 10]])->assertCreated();
+        $this->postJson(
+            '/api/products',
+            [
+                'name' => 'Vinegar "strong"',
+                'like' => 'white-vinegar',
+                'stands_in' => true,
+                'in_stock' => true,
+                'price' => 2.5,
+                'pack_grams' => 1000,
+                'label' => ['acidity' => 10],
+            ],
+        )->assertCreated();
         $csv = (string) $this->get('/api/export/products')->assertOk()->getContent();
         self::assertStringContainsString('"Vinegar ""strong"""', $csv, 'RFC 4180');
         Product::query()->forceDelete();
         $this->postJson('/api/imports', ['contents' => $csv])->assertCreated()->assertJsonPath('says', '1 own product');
         $product = Product::query()->firstOrFail();
 
-        self::assertSame(['Vinegar "strong"', 'white-vinegar', true, 2.5, 1000.0], [$product->name, $product->like, $product->stands_in, $product->price, $product->pack_grams]);
+        self::assertSame(
+            ['Vinegar "strong"', 'white-vinegar', true, 2.5, 1000.0],
+            [$product->name, $product->like, $product->stands_in, $product->price, $product->pack_grams],
+        );
         self::assertEqualsWithDelta(10.0, $product->label['acidity'], 1e-9);
         $this->get('/api/export/secrets')->assertNotFound();
     }
 
     public function test_what_a_label_says_of_allergens_and_servings_is_not_lost_on_the_way(): void
     {
-        $this->postJson('/api/products', ['name' => 'Mill soy', 'like' => 'soy-sauce', 'stands_in' => true, 'in_stock' => false, 'label' => ['per_serving' => true, 'serving_grams' => 15, 'salt' => 2.1, 'ingredients' => "water, soya beans,\nwheat"]])->assertCreated();
+        $this->postJson(
+            '/api/products',
+            [
+                'name' => 'Mill soy',
+                'like' => 'soy-sauce',
+                'stands_in' => true,
+                'in_stock' => false,
+                'label' => [
+                    'per_serving' => true,
+                    'serving_grams' => 15,
+                    'salt' => 2.1,
+                    'ingredients' => "water, soya beans,\nwheat",
+                ],
+            ],
+        )->assertCreated();
         $csv = (string) $this->get('/api/export/products')->getContent();
         $before = Product::query()->firstOrFail()->label;
         Product::query()->forceDelete();
@@ -226,22 +339,57 @@ final class InAndOutTest extends HttpTestCase
         self::assertContains('gluten', (array) $balance->json('allergens'));
         self::assertEqualsWithDelta(14.0, $balance->json('axes.salt.value'), 0.01, '2.1 g in 15 g');
         // a spreadsheet of another country: semicolons and decimal commas
-        $this->postJson('/api/imports', ['contents' => "name;like;salt;price\nOther soy;soy-sauce;\"15,5\";2,4\n"])->assertCreated()->assertJsonPath('says', '1 own product');
-        self::assertEqualsWithDelta(15.5, Product::query()->where('name', 'Other soy')->firstOrFail()->label['salt'], 1e-9);
+        $this->postJson(
+            '/api/imports',
+            ['contents' => "name;like;salt;price\nOther soy;soy-sauce;\"15,5\";2,4\n"],
+        )->assertCreated()->assertJsonPath('says', '1 own product');
+        self::assertEqualsWithDelta(
+            15.5,
+            Product::query()->where('name', 'Other soy')->firstOrFail()->label['salt'],
+            1e-9,
+        );
     }
 
     public function test_batches_go_out_as_csv_and_come_back_with_their_lines_and_days(): void
     {
         $this->demo();
-        foreach ([[], ['For the pot:', '1 tsp salt', '', '2 tsp sugar'], array_fill(0, 600, '1 g salt')] as $number => $lines) {
-            $odd = $this->postJson('/api/sauces', ['title' => "Odd {$number}", 'lines' => $lines])->assertCreated()->json('id');
+        foreach ([
+            [],
+            ['For the pot:', '1 tsp salt', '', '2 tsp sugar'],
+            array_fill(0, 600, '1 g salt'),
+        ] as $number => $lines) {
+            $odd = $this->postJson(
+                '/api/sauces',
+                ['title' => "Odd {$number}", 'lines' => $lines],
+            )->assertCreated()->json('id');
             $this->postJson("/api/sauces/{$odd}/batches")->assertCreated();
         }
         $csv = (string) $this->get('/api/export/batches')->assertOk()->getContent();
-        $plain = static fn(): array => array_map(static fn(Batch $one): array => [$one->title, $one->created_at?->toIso8601String(), $one->style, $one->measures, $one->yield, $one->pan, $one->pan_grams, $one->lines, $one->method ?? []], Batch::all()->sortBy([['created_at', 'asc'], ['title', 'asc']])->values()->all());
+        $plain = static fn(): array => array_map(
+            static fn(Batch $one): array => [
+                $one->title,
+                $one->created_at?->toIso8601String(),
+                $one->style,
+                $one->measures,
+                $one->yield,
+                $one->pan,
+                $one->pan_grams,
+                $one->lines,
+                $one->method ?? [],
+            ],
+            Batch::all()->sortBy([['created_at', 'asc'], ['title', 'asc']])->values()->all(),
+        );
         $before = $plain();
-        self::assertTrue($this->postJson('/api/imports/preview', ['contents' => $csv])->assertJsonPath('kind', 'batches')->json('items.0.there'));
-        $this->postJson('/api/imports', ['contents' => $csv])->assertCreated()->assertJsonPath('says', 'nothing that was not there');
+        self::assertTrue(
+            $this->postJson(
+                '/api/imports/preview',
+                ['contents' => $csv],
+            )->assertJsonPath('kind', 'batches')->json('items.0.there'),
+        );
+        $this->postJson(
+            '/api/imports',
+            ['contents' => $csv],
+        )->assertCreated()->assertJsonPath('says', 'nothing that was not there');
         $this->emptied();
         $taken = $this->postJson('/api/imports', ['contents' => $csv])->assertCreated();
 
@@ -255,11 +403,22 @@ final class InAndOutTest extends HttpTestCase
     /** A log that was kept in a spreadsheet so far: its batches hang on the sauce that is there. */
     public function test_a_log_kept_elsewhere_joins_its_sauce(): void
     {
-        $sauce = $this->postJson('/api/sauces', ['title' => 'Towpath dip', 'lines' => ['2 tbsp soy sauce', '1 tbsp honey']])->json('id');
-        $this->postJson('/api/imports', ['contents' => "Title,Made,Lines,Pan_grams\r\nTowpath dip,2025-08-02,\"2 tbsp soy sauce\n2 tbsp honey\",80\r\n"])->assertCreated()->assertJsonPath('says', '1 batch');
+        $sauce = $this->postJson(
+            '/api/sauces',
+            ['title' => 'Towpath dip', 'lines' => ['2 tbsp soy sauce', '1 tbsp honey']],
+        )->json('id');
+        $this->postJson(
+            '/api/imports',
+            [
+                'contents' => "Title,Made,Lines,Pan_grams\r\nTowpath dip,2025-08-02,\"2 tbsp soy sauce\n2 tbsp honey\",80\r\n",
+            ],
+        )->assertCreated()->assertJsonPath('says', '1 batch');
         $batch = Batch::query()->firstOrFail();
 
-        self::assertSame([$sauce, ['2 tbsp soy sauce', '2 tbsp honey'], 80.0, '2025-08-02'], [$batch->sauce_id, $batch->lines, $batch->pan_grams, $batch->created_at?->toDateString()]);
+        self::assertSame(
+            [$sauce, ['2 tbsp soy sauce', '2 tbsp honey'], 80.0, '2025-08-02'],
+            [$batch->sauce_id, $batch->lines, $batch->pan_grams, $batch->created_at?->toDateString()],
+        );
     }
 
     public function test_ingredients_go_out_as_csv_and_what_was_changed_in_it_comes_back_as_own_products(): void
@@ -267,17 +426,49 @@ final class InAndOutTest extends HttpTestCase
         $csv = (string) $this->get('/api/export/ingredients')->assertOk()->getContent();
         $rows = Csv::read($csv);
         self::assertGreaterThan(300, count($rows));
-        $this->postJson('/api/imports/preview', ['contents' => $csv])->assertJsonPath('kind', 'ingredients')->assertJsonPath('items', []);
+        $this->postJson(
+            '/api/imports/preview',
+            ['contents' => $csv],
+        )->assertJsonPath('kind', 'ingredients')->assertJsonPath('items', []);
         $this->postJson('/api/imports', ['contents' => $csv])->assertJsonPath('says', 'nothing that was not there');
-        $rows = array_map(static fn(array $row): array => $row['key'] === 'white-vinegar' ? [...$row, 'acetic' => '8', 'water' => '92'] : $row, $rows);
-        $rows[] = [...$rows[array_key_last($rows)], 'key' => 'towpath-syrup', 'name' => 'Towpath syrup', 'like' => 'sugar-syrup', ...array_fill_keys(['lactose', 'maltose'], '0'), ...array_fill_keys(['water', 'sucrose', 'glucose', 'fructose'], '10')];
+        $rows = array_map(
+            static fn(array $row): array => $row['key'] === 'white-vinegar'
+                ? [...$row, 'acetic' => '8', 'water' => '92']
+                : $row,
+            $rows,
+        );
+        $rows[] = [
+            ...$rows[array_key_last($rows)],
+            'key' => 'towpath-syrup',
+            'name' => 'Towpath syrup',
+            'like' => 'sugar-syrup',
+            ...array_fill_keys(['lactose', 'maltose'], '0'),
+            ...array_fill_keys(['water', 'sucrose', 'glucose', 'fructose'], '10'),
+        ];
         $edited = Csv::write(array_keys($rows[0]), $rows);
-        self::assertSame(['White vinegar', 'Towpath syrup'], array_column((array) $this->postJson('/api/imports/preview', ['contents' => $edited])->json('items'), 'title'));
-        $this->postJson('/api/imports', ['contents' => $edited])->assertCreated()->assertJsonPath('says', '2 own products');
+        self::assertSame(
+            ['White vinegar', 'Towpath syrup'],
+            array_column(
+                (array) $this->postJson('/api/imports/preview', ['contents' => $edited])->json('items'),
+                'title',
+            ),
+        );
+        $this->postJson(
+            '/api/imports',
+            ['contents' => $edited],
+        )->assertCreated()->assertJsonPath('says', '2 own products');
         $this->app?->forgetScopedInstances();
 
-        self::assertEqualsWithDelta(8.0, $this->postJson('/api/balance', ['lines' => ['100 g white vinegar']])->json('axes.sour.value'), 0.05);
-        self::assertEqualsWithDelta(30.0, Product::query()->where('name', 'Towpath syrup')->firstOrFail()->label['sugars'], 1e-9);
+        self::assertEqualsWithDelta(
+            8.0,
+            $this->postJson('/api/balance', ['lines' => ['100 g white vinegar']])->json('axes.sour.value'),
+            0.05,
+        );
+        self::assertEqualsWithDelta(
+            30.0,
+            Product::query()->where('name', 'Towpath syrup')->firstOrFail()->label['sugars'],
+            1e-9,
+        );
     }
 
     private function emptied(): void
@@ -297,7 +488,14 @@ final class InAndOutTest extends HttpTestCase
     {
         $all = [];
         foreach (self::TABLES as $table) {
-            $all[$table] = DB::table($table)->get()->map(static fn(object $row): array => array_map(static fn(mixed $value): mixed => is_string($value) && preg_match('/^[\[{]/', $value) === 1 ? json_decode($value, true) ?? $value : $value, (array) $row))->all();
+            $all[$table] = DB::table($table)->get()->map(
+                static fn(object $row): array => array_map(
+                    static fn(mixed $value): mixed => is_string($value) && preg_match('/^[\[{]/', $value) === 1
+                        ? json_decode($value, true) ?? $value
+                        : $value,
+                    (array) $row,
+                ),
+            )->all();
         }
 
         return $all;

@@ -27,7 +27,10 @@ final class InstrumentsTest extends HttpTestCase
 
     public function test_the_scale_is_poured_on_settles_and_is_set_to_nothing(): void
     {
-        $this->getJson('/api/instruments')->assertJsonPath('stand_in', true)->assertJsonPath('there', ['scale', 'ph-meter', 'refractometer', 'probe']);
+        $this->getJson('/api/instruments')->assertJsonPath('stand_in', true)->assertJsonPath(
+            'there',
+            ['scale', 'ph-meter', 'refractometer', 'probe'],
+        );
         $this->postJson('/api/instruments/stand-in', ['do' => 'pour', 'grams' => 180, 'seconds' => 0.2])->assertOk();
         self::assertSame(180.0, $this->settled());
         $this->postJson('/api/instruments/scale/tare')->assertOk();
@@ -37,14 +40,23 @@ final class InstrumentsTest extends HttpTestCase
         self::assertStringContainsString('below zero', (string) $this->getJson('/api/instruments/scale')->json('says'));
         $this->postJson('/api/instruments/stand-in', ['do' => 'pour', 'grams' => 9000, 'seconds' => 0.1])->assertOk();
         usleep(1_000_000);
-        $this->getJson('/api/instruments/scale')->assertJsonPath('value', null)->assertJsonPath('says', 'There is more on the scale than it can weigh. Take something off, or weigh in two goes.');
+        $this->getJson('/api/instruments/scale')->assertJsonPath('value', null)->assertJsonPath(
+            'says',
+            'There is more on the scale than it can weigh. Take something off, or weigh in two goes.',
+        );
     }
 
     public function test_the_meter_wants_its_buffers_first(): void
     {
-        self::assertStringContainsString('not calibrated', (string) $this->getJson('/api/instruments/ph-meter')->json('says'));
+        self::assertStringContainsString(
+            'not calibrated',
+            (string) $this->getJson('/api/instruments/ph-meter')->json('says'),
+        );
         foreach ([4.01, 7.0] as $buffer) {
-            $this->postJson('/api/instruments/stand-in', ['do' => 'dip', 'ph' => $buffer, 'percent' => 0, 'celsius' => 22]);
+            $this->postJson(
+                '/api/instruments/stand-in',
+                ['do' => 'dip', 'ph' => $buffer, 'percent' => 0, 'celsius' => 22],
+            );
             $says = $this->postJson('/api/instruments/ph-meter/buffer', ['buffer' => $buffer])->json('says');
         }
         self::assertStringContainsString('Calibrated', (string) ($says ?? ''));
@@ -59,7 +71,10 @@ final class InstrumentsTest extends HttpTestCase
         $this->standIn->kill();
 
         $this->getJson('/api/instruments')->assertOk()->assertJsonPath('there', []);
-        self::assertStringContainsString('Go on by hand', (string) $this->getJson('/api/instruments/scale')->json('says'));
+        self::assertStringContainsString(
+            'Go on by hand',
+            (string) $this->getJson('/api/instruments/scale')->json('says'),
+        );
     }
 
     public function test_what_speaks_no_protocol_is_silent_and_what_sends_no_number_says_so(): void
@@ -67,7 +82,12 @@ final class InstrumentsTest extends HttpTestCase
         $server = stream_socket_server('tcp://127.0.0.1:0');
         self::assertIsResource($server);
         $address = (string) stream_socket_get_name($server, false);
-        foreach (['not json' => 'does not answer', '{"grams": "NaN", "settled": true}' => 'no number', '{"fault": "no"}' => 'does not answer', '{}' => 'no number'] as $answer => $says) {
+        foreach ([
+            'not json' => 'does not answer',
+            '{"grams": "NaN", "settled": true}' => 'no number',
+            '{"fault": "no"}' => 'does not answer',
+            '{}' => 'no number',
+        ] as $answer => $says) {
             self::assertStringContainsString($says, $this->weighAgainst($server, $address, (string) $answer));
         }
     }
@@ -76,7 +96,11 @@ final class InstrumentsTest extends HttpTestCase
     private function weighAgainst($server, string $address, string $answer): string
     {
         $script = 'try { require $argv[1]; (new App\Instruments\ConnectedInstruments(new App\Instruments\InstrumentLink($argv[2])))->weigh(); } catch (Vinculum\Instrument\InstrumentFault $fault) { echo $fault->getMessage(); }';
-        $client = proc_open([PHP_BINARY, '-r', $script, dirname(__DIR__, 2) . '/vendor/autoload.php', $address], [1 => ['pipe', 'w']], $pipes);
+        $client = proc_open(
+            [PHP_BINARY, '-r', $script, dirname(__DIR__, 2) . '/vendor/autoload.php', $address],
+            [1 => ['pipe', 'w']],
+            $pipes,
+        );
         self::assertIsResource($client);
         $stream = stream_socket_accept($server, 5.0);
         self::assertIsResource($stream);

@@ -18,7 +18,15 @@ final class KitchenTest extends HttpTestCase
         self::assertSame(8, $demo->load());
         self::assertSame(0, $demo->load(), 'a shelf that holds something is left alone');
         foreach (Sauce::query()->get() as $sauce) {
-            $answer = $this->postJson('/api/balance', ['lines' => $sauce->texts(), 'style' => $sauce->style, 'yield' => $sauce->yield, 'measures' => $sauce->measures->value]);
+            $answer = $this->postJson(
+                '/api/balance',
+                [
+                    'lines' => $sauce->texts(),
+                    'style' => $sauce->style,
+                    'yield' => $sauce->yield,
+                    'measures' => $sauce->measures->value,
+                ],
+            );
             foreach ($answer->json('lines') as $line) {
                 self::assertContains($line['status'], ['measured', 'assumed'], "{$sauce->title}: {$line['text']}");
             }
@@ -30,7 +38,8 @@ final class KitchenTest extends HttpTestCase
         $path = tempnam(sys_get_temp_dir(), 'kitchen');
         config(['database.connections.sqlite.database' => $path]);
         DB::purge('sqlite');
-        $pragma = static fn(string $name): mixed => ((array) DB::selectOne("PRAGMA {$name}"))[$name === 'busy_timeout' ? 'timeout' : $name];
+        $pragma = static fn(string $name): mixed
+            => ((array) DB::selectOne("PRAGMA {$name}"))[$name === 'busy_timeout' ? 'timeout' : $name];
 
         self::assertSame('wal', $pragma('journal_mode'));
         self::assertSame(2, $pragma('synchronous'), 'FULL');
@@ -53,9 +62,16 @@ final class KitchenTest extends HttpTestCase
     public function test_the_page_is_served_for_every_place(): void
     {
         foreach (['/', '/sauce/3', '/anything'] as $place) {
-            $this->get($place)->assertOk()->assertHeader('X-Content-Type-Options', 'nosniff')->assertSee('id="root"', false);
+            $this->get($place)->assertOk()->assertHeader(
+                'X-Content-Type-Options',
+                'nosniff',
+            )->assertSee('id="root"', false);
         }
-        self::assertStringNotContainsString('http://', (string) $this->get('/')->getContent(), 'the page asks nobody else for anything');
+        self::assertStringNotContainsString(
+            'http://',
+            (string) $this->get('/')->getContent(),
+            'the page asks nobody else for anything',
+        );
         self::assertStringNotContainsString('https://', (string) $this->get('/')->getContent());
     }
 

@@ -6,7 +6,15 @@ namespace Tests\http;
 
 final class PantryTest extends HttpTestCase
 {
-    private const SOY = ['name' => 'Towpath soy', 'like' => 'soy-sauce', 'stands_in' => true, 'in_stock' => true, 'price' => 2.4, 'pack_grams' => 250, 'label' => ['salt' => 9.0, 'ingredients' => 'water, soya beans, salt']];
+    private const SOY = [
+        'name' => 'Towpath soy',
+        'like' => 'soy-sauce',
+        'stands_in' => true,
+        'in_stock' => true,
+        'price' => 2.4,
+        'pack_grams' => 250,
+        'label' => ['salt' => 9.0, 'ingredients' => 'water, soya beans, salt'],
+    ];
 
     public function test_the_pantry_shows_what_each_thing_does(): void
     {
@@ -28,13 +36,25 @@ final class PantryTest extends HttpTestCase
 
     public function test_an_own_product_is_used_before_the_generic_until_it_is_taken_out(): void
     {
-        $salt = fn(): float => $this->postJson('/api/balance', ['lines' => ['100 g soy sauce']])->json('axes.salt.value');
+        $salt = fn(): float => $this->postJson(
+            '/api/balance',
+            ['lines' => ['100 g soy sauce']],
+        )->json('axes.salt.value');
         self::assertEqualsWithDelta(14.5, $salt(), 0.01);
-        $id = $this->postJson('/api/products', self::SOY)->assertCreated()->assertJson(['name' => 'Towpath soy', 'label' => ['salt' => 9]])->json('id');
+        $id = $this->postJson('/api/products', self::SOY)->assertCreated()->assertJson([
+            'name' => 'Towpath soy',
+            'label' => ['salt' => 9],
+        ])->json('id');
         $this->refreshKitchen();
         self::assertEqualsWithDelta(9.0, $salt(), 0.01);
-        self::assertSame("own-{$id}", $this->postJson('/api/balance', ['lines' => ['1 tbsp towpath soy']])->json('lines.0.ingredient'));
-        self::assertNotContains('gluten', $this->postJson('/api/balance', ['lines' => ['1 tbsp soy sauce']])->json('allergens'));
+        self::assertSame(
+            "own-{$id}",
+            $this->postJson('/api/balance', ['lines' => ['1 tbsp towpath soy']])->json('lines.0.ingredient'),
+        );
+        self::assertNotContains(
+            'gluten',
+            $this->postJson('/api/balance', ['lines' => ['1 tbsp soy sauce']])->json('allergens'),
+        );
         $this->putJson("/api/products/{$id}", [...self::SOY, 'stands_in' => false])->assertOk();
         $this->refreshKitchen();
         self::assertEqualsWithDelta(14.5, $salt(), 0.01);
@@ -44,7 +64,18 @@ final class PantryTest extends HttpTestCase
 
     public function test_corrections_use_what_the_kitchen_has(): void
     {
-        $added = fn(): array => array_unique(array_merge([], ...array_map(static fn(array $one): array => array_column($one['additions'], 'ingredient'), $this->postJson('/api/advise', ['lines' => ['200 g water', '10 g sugar'], 'style' => 'seasoned-soy'])->json('corrections'))));
+        $added = fn(): array => array_unique(
+            array_merge(
+                [],
+                ...array_map(
+                    static fn(array $one): array => array_column($one['additions'], 'ingredient'),
+                    $this->postJson(
+                        '/api/advise',
+                        ['lines' => ['200 g water', '10 g sugar'], 'style' => 'seasoned-soy'],
+                    )->json('corrections'),
+                ),
+            ),
+        );
         self::assertContains('soy-sauce', $added());
         $id = $this->postJson('/api/products', self::SOY)->json('id');
         $this->refreshKitchen();
@@ -74,12 +105,23 @@ final class PantryTest extends HttpTestCase
 
     public function test_a_doubtful_line_comes_with_its_mends_and_the_line_to_weigh_is_named(): void
     {
-        $answer = $this->postJson('/api/balance', ['lines' => ['2 tbsp tomato purée', '1 onion', 'a glug of fish sauce', '1 cup water']]);
+        $answer = $this->postJson(
+            '/api/balance',
+            ['lines' => ['2 tbsp tomato purée', '1 onion', 'a glug of fish sauce', '1 cup water']],
+        );
 
         self::assertContains(['says' => 'Passata', 'text' => '2 tbsp passata'], $answer->json('lines.0.choices'));
-        self::assertContains(['says' => 'weighed, about 150 g', 'text' => '150 g onion'], $answer->json('lines.1.choices'));
-        self::assertMatchesRegularExpression('/^\d+ % of the doubt about \w+ comes from line 3, fish sauce: weigh it/', (string) $answer->json('doubt_advice'));
-        self::assertNull($this->postJson('/api/balance', ['lines' => ['100 g water', '3 g salt']])->json('doubt_advice'));
+        self::assertContains(
+            ['says' => 'weighed, about 150 g', 'text' => '150 g onion'],
+            $answer->json('lines.1.choices'),
+        );
+        self::assertMatchesRegularExpression(
+            '/^\d+ % of the doubt about \w+ comes from line 3, fish sauce: weigh it/',
+            (string) $answer->json('doubt_advice'),
+        );
+        self::assertNull(
+            $this->postJson('/api/balance', ['lines' => ['100 g water', '3 g salt']])->json('doubt_advice'),
+        );
     }
 
     /** What a new request would see. */

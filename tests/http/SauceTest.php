@@ -11,20 +11,36 @@ use Illuminate\Support\Facades\DB;
 
 final class SauceTest extends HttpTestCase
 {
-    private const DIP = ['title' => 'Dip', 'style' => 'fish-sauce-dip', 'measures' => 'metric', 'yield' => null, 'lines' => ['3 tbsp fish sauce', '', '  3 tbsp lime juice ', '½ cup zorp']];
+    private const DIP = [
+        'title' => 'Dip',
+        'style' => 'fish-sauce-dip',
+        'measures' => 'metric',
+        'yield' => null,
+        'lines' => ['3 tbsp fish sauce', '', '  3 tbsp lime juice ', '½ cup zorp'],
+    ];
 
     public function test_a_sauce_is_kept_exactly_as_typed(): void
     {
         $id = $this->postJson('/api/sauces', self::DIP)->assertCreated()->assertJson(['revision' => 1])->json('id');
 
-        $this->getJson("/api/sauces/{$id}")->assertOk()->assertJson(['title' => 'Dip', 'measures' => 'metric', 'lines' => self::DIP['lines']]);
-        $this->getJson('/api/sauces')->assertOk()->assertJsonPath('sauces.0.line_count', 4)->assertJsonPath('sauces.0.standing.axes.salt.unit', 'g NaCl/100 g');
+        $this->getJson("/api/sauces/{$id}")->assertOk()->assertJson([
+            'title' => 'Dip',
+            'measures' => 'metric',
+            'lines' => self::DIP['lines'],
+        ]);
+        $this->getJson('/api/sauces')->assertOk()->assertJsonPath('sauces.0.line_count', 4)->assertJsonPath(
+            'sauces.0.standing.axes.salt.unit',
+            'g NaCl/100 g',
+        );
     }
 
     public function test_each_edit_raises_the_revision(): void
     {
         $id = $this->postJson('/api/sauces', self::DIP)->json('id');
-        $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt']])->assertOk()->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
+        $this->putJson(
+            "/api/sauces/{$id}",
+            [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt']],
+        )->assertOk()->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
 
         $this->getJson("/api/sauces/{$id}")->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
     }
@@ -32,7 +48,14 @@ final class SauceTest extends HttpTestCase
     public function test_an_edit_whose_answer_was_lost_is_stored_and_no_conflict(): void
     {
         $id = $this->postJson('/api/sauces', self::DIP)->json('id');
-        $edit = [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt'], 'method' => ['Stir'], 'pan' => '24 cm', 'part_ml' => 250];
+        $edit = [
+            ...self::DIP,
+            'revision' => 1,
+            'lines' => ['1 g salt'],
+            'method' => ['Stir'],
+            'pan' => '24 cm',
+            'part_ml' => 250,
+        ];
         $this->putJson("/api/sauces/{$id}", $edit)->assertOk()->assertJson(['revision' => 2]);
         $this->putJson("/api/sauces/{$id}", $edit)->assertOk()->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
         $this->putJson("/api/sauces/{$id}", [...$edit, 'lines' => ['2 g salt']])->assertStatus(409);
@@ -43,25 +66,63 @@ final class SauceTest extends HttpTestCase
         $first = $this->postJson('/api/sauces', self::DIP)->assertCreated();
         $id = $first->json('id');
         $epoch = (int) $first->headers->get('X-Kitchen-Epoch');
-        $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt']], ['X-Kitchen-Epoch' => (string) $epoch])->assertOk();
+        $this->putJson(
+            "/api/sauces/{$id}",
+            [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt']],
+            ['X-Kitchen-Epoch' => (string) $epoch],
+        )->assertOk();
         // as a restore does
         DB::statement('PRAGMA application_id = 4711');
-        $refused = $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 2, 'lines' => ['9 g salt']], ['X-Kitchen-Epoch' => (string) $epoch])->assertStatus(409);
+        $refused = $this->putJson(
+            "/api/sauces/{$id}",
+            [...self::DIP, 'revision' => 2, 'lines' => ['9 g salt']],
+            ['X-Kitchen-Epoch' => (string) $epoch],
+        )->assertStatus(409);
         $refused->assertJsonPath('epoch', 4711)->assertJsonPath('current.lines', ['1 g salt']);
         self::assertStringContainsString('A copy of the kitchen was put back', (string) $refused->json('message'));
-        $this->postJson('/api/sauces', self::DIP, ['X-Kitchen-Epoch' => (string) $epoch])->assertStatus(409)->assertJsonPath('current', null);
+        $this->postJson(
+            '/api/sauces',
+            self::DIP,
+            ['X-Kitchen-Epoch' => (string) $epoch],
+        )->assertStatus(409)->assertJsonPath('current', null);
         $this->deleteJson("/api/sauces/{$id}", [], ['X-Kitchen-Epoch' => (string) $epoch])->assertStatus(409);
-        $this->getJson("/api/sauces/{$id}", ['X-Kitchen-Epoch' => (string) $epoch])->assertOk()->assertJsonPath('lines', ['1 g salt'])->assertHeader('X-Kitchen-Epoch', '4711');
-        $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 2, 'lines' => ['9 g salt']], ['X-Kitchen-Epoch' => '4711'])->assertOk();
+        $this->getJson(
+            "/api/sauces/{$id}",
+            ['X-Kitchen-Epoch' => (string) $epoch],
+        )->assertOk()->assertJsonPath('lines', ['1 g salt'])->assertHeader('X-Kitchen-Epoch', '4711');
+        $this->putJson(
+            "/api/sauces/{$id}",
+            [...self::DIP, 'revision' => 2, 'lines' => ['9 g salt']],
+            ['X-Kitchen-Epoch' => '4711'],
+        )->assertOk();
     }
 
     public function test_what_is_pasted_is_read_as_every_recipe_is(): void
     {
-        $sauce = $this->postJson('/api/sauces/written', ['text' => "# Dip\nStyle: fish-sauce-dip\nYield: 300 ml\n\n3 tbsp fish sauce\n2 tbsp sugar\n\nMethod:\nStir until clear\n", 'measures' => 'metric'])->assertCreated();
-        $sauce->assertJson(['title' => 'Dip', 'style' => 'fish-sauce-dip', 'yield' => '300 ml', 'lines' => ['3 tbsp fish sauce', '2 tbsp sugar'], 'method' => ['Stir until clear'], 'measures' => 'metric']);
+        $sauce = $this->postJson(
+            '/api/sauces/written',
+            [
+                'text' => "# Dip\nStyle: fish-sauce-dip\nYield: 300 ml\n\n3 tbsp fish sauce\n2 tbsp sugar\n\nMethod:\nStir until clear\n",
+                'measures' => 'metric',
+            ],
+        )->assertCreated();
+        $sauce->assertJson([
+            'title' => 'Dip',
+            'style' => 'fish-sauce-dip',
+            'yield' => '300 ml',
+            'lines' => ['3 tbsp fish sauce', '2 tbsp sugar'],
+            'method' => ['Stir until clear'],
+            'measures' => 'metric',
+        ]);
         $this->postJson('/api/sauces/written', ['text' => ''])->assertCreated()->assertJson(['lines' => []]);
-        $this->postJson('/api/sauces/written', ['text' => '{"@type": "Recipe", "name": "Page", "recipeIngredient": ["1 tsp salt"]}'])->assertCreated()->assertJson(['title' => 'Page', 'lines' => ['1 tsp salt']]);
-        $this->postJson('/api/sauces/written', ['text' => '{"songs": []}'])->assertStatus(422)->assertJsonPath('fields.text.0', static fn(string $says): bool => str_contains($says, 'Recipe'));
+        $this->postJson(
+            '/api/sauces/written',
+            ['text' => '{"@type": "Recipe", "name": "Page", "recipeIngredient": ["1 tsp salt"]}'],
+        )->assertCreated()->assertJson(['title' => 'Page', 'lines' => ['1 tsp salt']]);
+        $this->postJson('/api/sauces/written', ['text' => '{"songs": []}'])->assertStatus(422)->assertJsonPath(
+            'fields.text.0',
+            static fn(string $says): bool => str_contains($says, 'Recipe'),
+        );
     }
 
     public function test_what_belongs_to_something_deleted_meanwhile_is_not_there_and_is_not_tried_again(): void
@@ -73,7 +134,13 @@ final class SauceTest extends HttpTestCase
             DB::table('batches')->where('id', $batch)->delete();
         });
         try {
-            $this->postJson("/api/batches/{$batch}/cook", ['kind' => 'note', 'words' => 'thick', 'figures' => []])->assertNotFound()->assertJsonPath('message', static fn(string $says): bool => str_contains($says, 'not there any more'));
+            $this->postJson(
+                "/api/batches/{$batch}/cook",
+                ['kind' => 'note', 'words' => 'thick', 'figures' => []],
+            )->assertNotFound()->assertJsonPath(
+                'message',
+                static fn(string $says): bool => str_contains($says, 'not there any more'),
+            );
         } finally {
             StoredCookEvent::flushEventListeners();
         }
@@ -98,7 +165,13 @@ final class SauceTest extends HttpTestCase
         $this->travel(11)->minutes();
         $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 2, 'lines' => ['2 g salt']])->assertOk();
 
-        self::assertSame([self::DIP['lines'], ['1 g salt']], array_map(static fn(Version $version): array => $version->lines, Version::all()->sortBy('number')->values()->all()));
+        self::assertSame(
+            [self::DIP['lines'], ['1 g salt']],
+            array_map(
+                static fn(Version $version): array => $version->lines,
+                Version::all()->sortBy('number')->values()->all(),
+            ),
+        );
     }
 
     public function test_a_sauce_put_away_can_be_brought_back(): void
@@ -146,20 +219,32 @@ final class SauceTest extends HttpTestCase
     {
         $liked = ['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '8 g salt'];
         $pale = ['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '3 g salt'];
-        $advise = fn(array $lines, array $wish): array => $this->postJson('/api/advise', ['lines' => $lines, 'liked' => $liked, 'with' => ['salt', 'cider-vinegar'], ...$wish])->assertOk()->json();
+        $advise = fn(array $lines, array $wish): array => $this->postJson(
+            '/api/advise',
+            ['lines' => $lines, 'liked' => $liked, 'with' => ['salt', 'cider-vinegar'], ...$wish],
+        )->assertOk()->json();
 
         self::assertSame(0, (int) $advise($liked, [])['distance_before']);
         self::assertSame(['salt'], array_column($advise($pale, [])['corrections'][0]['additions'], 'ingredient'));
-        self::assertSame(['cider-vinegar'], array_column($advise($liked, ['move' => 'much sharper'])['corrections'][0]['additions'], 'ingredient'));
+        self::assertSame(
+            ['cider-vinegar'],
+            array_column($advise($liked, ['move' => 'much sharper'])['corrections'][0]['additions'], 'ingredient'),
+        );
     }
 
     public function test_a_wish_that_cannot_be_is_told_why(): void
     {
-        $advise = fn(array $wish): string => (string) $this->postJson('/api/advise', ['lines' => ['100 g water', '5 g salt'], ...$wish])->assertStatus(422)->json('message');
+        $advise = fn(array $wish): string => (string) $this->postJson(
+            '/api/advise',
+            ['lines' => ['100 g water', '5 g salt'], ...$wish],
+        )->assertStatus(422)->json('message');
         self::assertStringContainsString('turned round', $advise(['target' => ['salt' => [3, 1]]]));
         self::assertStringContainsString('no move that is known', $advise(['move' => 'bluer']));
         self::assertStringContainsString('two numbers', $advise(['target' => ['salt' => [1]]]));
-        $design = fn(array $wish): string => (string) $this->postJson('/api/design', ['lines' => ['400 g ketchup [lock]'], 'style' => 'ketchup', 'batch_grams' => 300, ...$wish])->assertStatus(422)->json('message');
+        $design = fn(array $wish): string => (string) $this->postJson(
+            '/api/design',
+            ['lines' => ['400 g ketchup [lock]'], 'style' => 'ketchup', 'batch_grams' => 300, ...$wish],
+        )->assertStatus(422)->json('message');
         self::assertStringContainsString('already fill the batch', $design([]));
         self::assertStringContainsString('how much it should make', $design(['batch_grams' => 0]));
         self::assertStringContainsString('no ingredient', $design(['batch_grams' => 900, 'base' => 'moon-dust']));
@@ -168,11 +253,39 @@ final class SauceTest extends HttpTestCase
 
     public function test_no_bytes_sent_to_any_address_make_a_500(): void
     {
-        $bodies = ["\x00\xFF\xFE", '{"lines":["' . "\xC3\x28" . '"]}', '[]', 'null', '{"lines":{"a":1}}', '{"lines":[null,"x"]}', '{', '{"lines":[],"revision":"x","with":"salt","most":99,"capacity_ml":-1,"complaint":3}', '{"lines":["\u0000","1/0 cup \uD83E\uDD6B"],"yield":"1e999 l"}'];
-        $addresses = [['POST', '/api/balance'], ['POST', '/api/advise'], ['POST', '/api/sauces'], ['PUT', '/api/sauces/1'], ['DELETE', '/api/sauces/77'], ['POST', '/api/sauces/77/return'], ['GET', '/api/sauces/99999999999999999999'], ['GET', '/api/nowhere'], ['PATCH', '/api/balance']];
+        $bodies = [
+            "\x00\xFF\xFE",
+            '{"lines":["' . "\xC3\x28" . '"]}',
+            '[]',
+            'null',
+            '{"lines":{"a":1}}',
+            '{"lines":[null,"x"]}',
+            '{',
+            '{"lines":[],"revision":"x","with":"salt","most":99,"capacity_ml":-1,"complaint":3}',
+            '{"lines":["\u0000","1/0 cup \uD83E\uDD6B"],"yield":"1e999 l"}',
+        ];
+        $addresses = [
+            ['POST', '/api/balance'],
+            ['POST', '/api/advise'],
+            ['POST', '/api/sauces'],
+            ['PUT', '/api/sauces/1'],
+            ['DELETE', '/api/sauces/77'],
+            ['POST', '/api/sauces/77/return'],
+            ['GET', '/api/sauces/99999999999999999999'],
+            ['GET', '/api/nowhere'],
+            ['PATCH', '/api/balance'],
+        ];
         foreach ($bodies as $body) {
             foreach ($addresses as [$method, $address]) {
-                $status = $this->call($method, $address, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $body)->getStatusCode();
+                $status = $this->call(
+                    $method,
+                    $address,
+                    [],
+                    [],
+                    [],
+                    ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+                    $body,
+                )->getStatusCode();
                 self::assertLessThan(500, $status, "{$method} {$address} with " . bin2hex($body));
             }
         }

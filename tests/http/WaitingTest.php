@@ -7,7 +7,10 @@ namespace Tests\http;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 
-/** Two who write at once: the second waits for the first. And where nothing can be stored, that is said, and nothing is acknowledged. */
+/**
+ * Two who write at once: the second waits for the first. And where nothing can be stored, that is said, and nothing is
+ * acknowledged.
+ */
 final class WaitingTest extends HttpTestCase
 {
     public function test_a_move_that_reads_first_waits_for_one_that_is_writing(): void
@@ -46,7 +49,17 @@ final class WaitingTest extends HttpTestCase
         DB::statement('PRAGMA max_page_count = ' . ((int) DB::selectOne('PRAGMA page_count')->page_count + 6));
         $stored = [];
         for ($sauce = 1; $sauce <= 60; ++$sauce) {
-            $answer = $this->postJson('/api/sauces', ['title' => "Sauce {$sauce}", 'lines' => array_fill(0, 40, '100 g tomatoes, skinned, seeded, and chopped as finely as patience allows')]);
+            $answer = $this->postJson(
+                '/api/sauces',
+                [
+                    'title' => "Sauce {$sauce}",
+                    'lines' => array_fill(
+                        0,
+                        40,
+                        '100 g tomatoes, skinned, seeded, and chopped as finely as patience allows',
+                    ),
+                ],
+            );
             if ($answer->getStatusCode() !== 201) {
                 break;
             }
@@ -56,7 +69,11 @@ final class WaitingTest extends HttpTestCase
         self::assertSame(503, $answer->getStatusCode());
         self::assertStringContainsString('disk is full', (string) $answer->json('message'));
         self::assertStringContainsString('Nothing was stored', (string) $answer->json('message'));
-        self::assertEqualsCanonicalizing($stored, array_column((array) $this->getJson('/api/sauces')->json('sauces'), 'title'), 'all that was acknowledged, and nothing else');
+        self::assertEqualsCanonicalizing(
+            $stored,
+            array_column((array) $this->getJson('/api/sauces')->json('sauces'), 'title'),
+            'all that was acknowledged, and nothing else',
+        );
         DB::statement('PRAGMA max_page_count = 1000000');
         $this->postJson('/api/sauces', ['title' => 'With room again', 'lines' => ['1 tsp salt']])->assertCreated();
     }
@@ -74,7 +91,12 @@ final class WaitingTest extends HttpTestCase
 
     public function test_a_kitchen_that_is_gone_is_said(): void
     {
-        config(['database.connections.sqlite.database' => sys_get_temp_dir() . '/vinculum-none-' . getmypid() . '/kitchen.sqlite']);
+        config([
+            'database.connections.sqlite.database' => sys_get_temp_dir()
+                . '/vinculum-none-'
+                . getmypid()
+                . '/kitchen.sqlite',
+        ]);
         DB::purge('sqlite');
         $answer = $this->getJson('/api/sauces');
 

@@ -543,7 +543,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Begin to cook a batch of a size */
-        post: operations["lightTheHearth"];
+        post: operations["startCook"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3913,7 +3913,7 @@ export interface operations {
             };
         };
     };
-    lightTheHearth: {
+    startCook: {
         parameters: {
             query?: never;
             header?: never;

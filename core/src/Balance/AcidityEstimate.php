@@ -15,7 +15,8 @@ use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /**
- * The pH of a formula by charge balance, with how far it may be off; or why it cannot be told. A wrong low pH is the most
+ * The pH of a formula by charge balance, with how far it may be off; or why it cannot be told. A wrong low pH is the
+ * most
  * dangerous figure there is: what is not known makes it unknown, and every doubt counts.
  */
 final readonly class AcidityEstimate
@@ -47,7 +48,9 @@ final readonly class AcidityEstimate
     {
         $charge = $doubt->aboutSum(Acidity::chargesAt($mixture, $ph));
         $milk = self::milkUpward($formula, $ph);
-        $at = static fn(float $more): float => Acidity::ph($mixture->with(Component::StrongIonDifference, $mixture->get(Component::StrongIonDifference) + $more)) ?? $ph;
+        $at = static fn(float $more): float => Acidity::ph(
+            $mixture->with(Component::StrongIonDifference, $mixture->get(Component::StrongIonDifference) + $more),
+        ) ?? $ph;
         [$least, $most] = self::betweenItsParts($formula);
         $half = Facts::of(AcidityFacts::class)->ph->leastHalfBand;
         $low = min($ph - $half, max($least, $at($charge->low)));
@@ -58,7 +61,8 @@ final readonly class AcidityEstimate
     }
 
     /**
-     * Which lines hide the pH, in words; null where none does: a line that is not understood, or foods whose own pH nobody stated
+     * Which lines hide the pH, in words; null where none does: a line that is not understood, or foods whose own pH
+     * nobody stated
      * and that bring much protein or much of what buffers.
      */
     private static function hiddenBy(Formula $formula, Mixture $mixture): ?string
@@ -68,30 +72,48 @@ final readonly class AcidityEstimate
         foreach ($formula->ingredientLines() as $line) {
             if ($line->status === LineStatus::Unknown) {
                 $unread[] = $line->text;
-            } elseif ($line->countsInTheMixture() && $line->ingredient !== null && !$line->ingredient->acidity->isKnown) {
+            } elseif (
+                $line->countsInTheMixture()
+                && $line->ingredient !== null
+                && !$line->ingredient->acidity->isKnown
+            ) {
                 $hiding[] = $line->text;
                 $protein += $line->mixture()->get(Component::Protein);
                 $buffering += self::buffers($line->mixture());
             }
         }
-        $isHidden = $protein > $facts->proteinOver / 100.0 * $mixture->grams() || $buffering > $facts->bufferingOver * self::buffers($mixture);
+        $isHidden = $protein > $facts->proteinOver / 100.0 * $mixture->grams()
+            || $buffering > $facts->bufferingOver * self::buffers($mixture);
         $by = [...$unread, ...($isHidden ? $hiding : [])];
         if ($by === []) {
             return null;
         }
-        $named = implode(', ', array_map(static fn(string $text): string => '"' . mb_strimwidth(trim($text), 0, 40, '…') . '"', array_slice($by, 0, self::MOST_NAMED)));
+        $named = implode(
+            ', ',
+            array_map(
+                static fn(string $text): string => '"' . mb_strimwidth(trim($text), 0, 40, '…') . '"',
+                array_slice($by, 0, self::MOST_NAMED),
+            ),
+        );
 
-        return sprintf('The pH is not known: how acid %s%s is, nobody stated. Measure it with a calibrated meter; until then it counts as low in acid.', $named, count($by) > self::MOST_NAMED ? ' and ' . (count($by) - self::MOST_NAMED) . ' more' : '');
+        return sprintf(
+            'The pH is not known: how acid %s%s is, nobody stated. Measure it with a calibrated meter; until then it counts as low in acid.',
+            $named,
+            count($by) > self::MOST_NAMED ? ' and ' . (count($by) - self::MOST_NAMED) . ' more' : '',
+        );
     }
 
     /** What takes up or gives off acid, in mEq. */
     private static function buffers(Mixture $mixture): float
     {
-        return $mixture->weighted(array_diff_key(Acidity::titrationWeights(), [Component::StrongIonDifference->value => 1]));
+        return $mixture->weighted(
+            array_diff_key(Acidity::titrationWeights(), [Component::StrongIonDifference->value => 1]),
+        );
     }
 
     /**
-     * A mixture lies between its parts: no lower than the most acid of them at its lowest, no higher than the least acid at its
+     * A mixture lies between its parts: no lower than the most acid of them at its lowest, no higher than the least
+     * acid at its
      * highest. What does not buffer counts as neutral.
      *
      * @return array{float, float}
@@ -112,7 +134,10 @@ final readonly class AcidityEstimate
     /** The lowest pH of a part by itself; null where none buffers. */
     private static function mostAcidPart(Formula $formula): ?float
     {
-        $all = array_filter(array_map(static fn(Ingredient $one): ?float => $one->acidity->ph, self::ingredientsIn($formula)), static fn(?float $ph): bool => $ph !== null);
+        $all = array_filter(
+            array_map(static fn(Ingredient $one): ?float => $one->acidity->ph, self::ingredientsIn($formula)),
+            static fn(?float $ph): bool => $ph !== null,
+        );
 
         return $all === [] ? null : min($all);
     }
@@ -123,10 +148,17 @@ final readonly class AcidityEstimate
         $more = 0.0;
         foreach ($formula->ingredientLines() as $line) {
             $acidity = $line->ingredient?->acidity;
-            if ($acidity?->ph !== null && $line->countsInTheMixture() && in_array('dairy', $line->ingredient->kinds, true) && $acidity->ph > $ph) {
+            if (
+                $acidity?->ph !== null
+                && $line->countsInTheMixture()
+                && in_array('dairy', $line->ingredient->kinds, true)
+                && $acidity->ph > $ph
+            ) {
                 foreach (Acidity::chargesAt($line->mixture(), $ph) as $component => $each) {
                     $amount = $line->mixture()->get(Component::from($component));
-                    $more += $component === Component::StrongIonDifference->value ? 0.0 : $amount * ($each - ($acidity->charges[$component] ?? $each));
+                    $more += $component === Component::StrongIonDifference->value
+                        ? 0.0
+                        : $amount * ($each - ($acidity->charges[$component] ?? $each));
                 }
             }
         }
@@ -137,8 +169,13 @@ final readonly class AcidityEstimate
     /** @return list<Ingredient> */
     private static function ingredientsIn(Formula $formula): array
     {
-        $counted = array_filter($formula->ingredientLines(), static fn(ResolvedLine $line): bool => $line->countsInTheMixture() && ($line->grams->value ?? 0.0) > 0.0);
+        $counted = array_filter(
+            $formula->ingredientLines(),
+            static fn(ResolvedLine $line): bool => $line->countsInTheMixture() && ($line->grams->value ?? 0.0) > 0.0,
+        );
 
-        return array_values(array_filter(array_map(static fn(ResolvedLine $line): ?Ingredient => $line->ingredient, $counted)));
+        return array_values(
+            array_filter(array_map(static fn(ResolvedLine $line): ?Ingredient => $line->ingredient, $counted)),
+        );
     }
 }

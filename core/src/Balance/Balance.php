@@ -29,7 +29,8 @@ final readonly class Balance
      * @param Mixture                $mixture  mixed, or finished where a yield is known
      * @param array<string, Estimate> $axes     by axis
      * @param list<string>           $notes
-     * @param array<string, Estimate> $figures  of the batch: grams, millilitres, density, dissolved_solids, fat, alcohol, nose_heat
+     * @param array<string, Estimate> $figures of the batch: grams, millilitres, density, dissolved_solids, fat,
+     *     alcohol, nose_heat
      */
     private function __construct(
         public Formula $formula,
@@ -63,7 +64,12 @@ final readonly class Balance
             $treatment->measuredPh() ?? $acidity->reading,
             $treatment->measuredWaterActivity() ?? self::waterActivity($mixture, $doubt),
             Body::of($mixture, self::isEmulsified($formula)),
-            [...$finished->notes, ...self::notesOnLines($formula, $mixture), ...array_filter([$treatment->ph() === null ? $acidity->note : null]), ...self::notesOnDoubtful($formula)],
+            [
+                ...$finished->notes,
+                ...self::notesOnLines($formula, $mixture),
+                ...array_filter([$treatment->ph() === null ? $acidity->note : null]),
+                ...self::notesOnDoubtful($formula),
+            ],
             [...self::readFigures($doubt), ...array_filter(['dissolved_solids' => $treatment->measuredSolids()])],
         );
     }
@@ -93,7 +99,14 @@ final readonly class Balance
             $mixture = $mixture->plus($line->mixture());
         }
 
-        return self::readAxes(Uncertainty::about($this->formula, $mixture, $this->isFinished ? $this->formula->yield : null, [...$this->formula->doses, ...$added]));
+        return self::readAxes(
+            Uncertainty::about(
+                $this->formula,
+                $mixture,
+                $this->isFinished ? $this->formula->yield : null,
+                [...$this->formula->doses, ...$added],
+            ),
+        );
     }
 
     /** @return list<string> allergens of every ingredient named, in the order of the regulation */
@@ -130,7 +143,12 @@ final readonly class Balance
      */
     private static function doubtful(Formula $formula): array
     {
-        return array_values(array_filter($formula->ingredientLines(), static fn(ResolvedLine $line): bool => $line->ingredient === null || $line->sure === Sureness::Likely));
+        return array_values(
+            array_filter(
+                $formula->ingredientLines(),
+                static fn(ResolvedLine $line): bool => $line->ingredient === null || $line->sure === Sureness::Likely,
+            ),
+        );
     }
 
     /** @return list<string> that allergens and diets are incomplete, and for which lines */
@@ -140,9 +158,26 @@ final readonly class Balance
         if ($doubtful === []) {
             return [];
         }
-        $named = implode(', ', array_map(static fn(ResolvedLine $line): string => '"' . mb_strimwidth(trim($line->text), 0, 40, '…') . '"' . ($line->ingredient === null ? '' : ', taken for ' . mb_strtolower($line->ingredient->name)), array_slice($doubtful, 0, self::MOST_NAMED)));
+        $named = implode(
+            ', ',
+            array_map(
+                static fn(ResolvedLine $line): string => '"' . mb_strimwidth(
+                    trim($line->text),
+                    0,
+                    40,
+                    '…',
+                ) . '"' . ($line->ingredient === null ? '' : ', taken for ' . mb_strtolower($line->ingredient->name)),
+                array_slice($doubtful, 0, self::MOST_NAMED),
+            ),
+        );
 
-        return [sprintf('Allergens are incomplete and no diet is claimed while it is not sure what %s%s is.', $named, count($doubtful) > self::MOST_NAMED ? ' and ' . (count($doubtful) - self::MOST_NAMED) . ' more' : '')];
+        return [
+            sprintf(
+                'Allergens are incomplete and no diet is claimed while it is not sure what %s%s is.',
+                $named,
+                count($doubtful) > self::MOST_NAMED ? ' and ' . (count($doubtful) - self::MOST_NAMED) . ' more' : '',
+            ),
+        ];
     }
 
     /** Whether something in it holds oil and water together. */
@@ -171,7 +206,7 @@ final readonly class Balance
                 'dissolved_solids' => Solids::dissolvedPercent($trial),
                 'fat' => $per100 * $trial->get(Component::Fat),
                 'alcohol' => $per100 * $trial->get(Component::Ethanol),
-                'nose_heat' => $per100 * $trial->get(Component::NoseHeat),
+                'nose_heat' => $per100 * $trial->get(Component::Pungency),
                 'starch' => Body::starchPercentOfWater($trial),
             ];
         });
@@ -189,16 +224,28 @@ final readonly class Balance
             return null;
         }
         $depends = [...array_keys(Component::every('norrish')), Component::Salt->value, Component::Water->value];
-        ['aw' => $reading] = $doubt->on(static fn(Mixture $trial): array => ['aw' => WaterActivity::of($trial) ?? 1.0], [], array_values(array_intersect($depends, array_keys($mixture->amounts()))));
+        ['aw' => $reading] = $doubt->on(
+            static fn(Mixture $trial): array => ['aw' => WaterActivity::of($trial) ?? 1.0],
+            [],
+            array_values(array_intersect($depends, array_keys($mixture->amounts()))),
+        );
         $half = max(self::LEAST_WATER_ACTIVITY_HALF_BAND, $reading->high - $reading->value);
 
-        return new Estimate($reading->value, max(0.0, $reading->value - $half), min(1.0, $reading->value + $half), $reading->shares);
+        return new Estimate(
+            $reading->value,
+            max(0.0, $reading->value - $half),
+            min(1.0, $reading->value + $half),
+            $reading->shares,
+        );
     }
 
     /** @return list<Ingredient> */
     private static function ingredientsOf(Formula $formula): array
     {
-        $ingredients = array_map(static fn(ResolvedLine $line): ?Ingredient => $line->ingredient, $formula->ingredientLines());
+        $ingredients = array_map(
+            static fn(ResolvedLine $line): ?Ingredient => $line->ingredient,
+            $formula->ingredientLines(),
+        );
 
         return array_values(array_filter($ingredients));
     }
@@ -206,7 +253,13 @@ final readonly class Balance
     /** @return list<string> as allergens(), without weighing anything */
     public static function allergensIn(Formula $formula): array
     {
-        $found = array_merge([], ...array_map(static fn(Ingredient $ingredient): array => $ingredient->allergens, self::ingredientsOf($formula)));
+        $found = array_merge(
+            [],
+            ...array_map(
+                static fn(Ingredient $ingredient): array => $ingredient->allergens,
+                self::ingredientsOf($formula),
+            ),
+        );
 
         return array_values(array_intersect(array_keys(FactsFile::named('allergens')), $found));
     }
@@ -217,13 +270,25 @@ final readonly class Balance
         $notes = [];
         foreach ($formula->lines as $number => $line) {
             if ($line->status === LineStatus::Unknown) {
-                $notes[] = sprintf('Line %d, "%s", is left out: %s', $number + 1, mb_strimwidth($line->text, 0, 60, '…'), $line->note ?? '');
+                $notes[] = sprintf(
+                    'Line %d, "%s", is left out: %s',
+                    $number + 1,
+                    mb_strimwidth($line->text, 0, 60, '…'),
+                    $line->note ?? '',
+                );
             } elseif ($line->status === LineStatus::ToTaste) {
-                $notes[] = sprintf('Line %d, "%s", has no amount and counts as none.', $number + 1, mb_strimwidth($line->text, 0, 60, '…'));
+                $notes[] = sprintf(
+                    'Line %d, "%s", has no amount and counts as none.',
+                    $number + 1,
+                    mb_strimwidth($line->text, 0, 60, '…'),
+                );
             }
         }
         if (count($notes) > 20) {
-            $notes = [...array_slice($notes, 0, 20), sprintf('%d more lines are left out or have no amount.', count($notes) - 20)];
+            $notes = [
+                ...array_slice($notes, 0, 20),
+                sprintf('%d more lines are left out or have no amount.', count($notes) - 20),
+            ];
         }
         if ($mixture->grams() <= 0.0) {
             $notes[] = 'Nothing is counted yet: add an ingredient with an amount.';

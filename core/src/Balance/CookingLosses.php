@@ -33,6 +33,15 @@ final readonly class CookingLosses
     /** Cooked as far, in another amount. */
     public function times(float $factor): self
     {
-        return new self($this->left->times($factor), array_map(static fn(array $doubt): array => array_map(static fn(float $amount): float => $amount * $factor, $doubt), $this->doubts));
+        return new self(
+            $this->left->times($factor),
+            array_map(
+                static fn(array $doubt): array => array_map(
+                    static fn(float $amount): float => $amount * $factor,
+                    $doubt,
+                ),
+                $this->doubts,
+            ),
+        );
     }
 }

@@ -22,21 +22,36 @@ final readonly class Formula
      * @param list<ResolvedLine> $doses  what was added after the yield was measured, to taste
      * @param CookingLosses|null        $losses what its stages take away; without effect where a yield is known
      */
-    private function __construct(public array $lines, public ?MeasuredYield $yield, public ?string $yieldText, public ?Catalogue $catalogue, public array $doses = [], public ?CookingLosses $losses = null) {}
+    private function __construct(
+        public array $lines,
+        public ?MeasuredYield $yield,
+        public ?string $yieldText,
+        public ?Catalogue $catalogue,
+        public array $doses = [],
+        public ?CookingLosses $losses = null,
+    ) {}
 
     /**
      * @param list<string> $texts
      * @param float|null   $partMillilitres the vessel that a "part" is, where the cook says
      */
-    public static function fromTexts(array $texts, Catalogue $catalogue, Measures $measures, ?string $yield = null, ?float $partMillilitres = null): self
-    {
+    public static function fromTexts(
+        array $texts,
+        Catalogue $catalogue,
+        Measures $measures,
+        ?string $yield = null,
+        ?float $partMillilitres = null,
+    ): self {
         $resolver = new LineResolver($catalogue, $measures, $partMillilitres ?? LineResolver::PART_MILLILITRES);
         $lines = [];
         foreach ($texts as $number => $text) {
             $lines[] = match (true) {
                 ResolvedLine::isHeading($text) => ResolvedLine::heading($text),
                 $number < self::MOST_LINES => $resolver->resolve($text),
-                default => ResolvedLine::unread($text, sprintf('Only the first %d lines are read: make this sauce of two parts.', self::MOST_LINES)),
+                default => ResolvedLine::unread(
+                    $text,
+                    sprintf('Only the first %d lines are read: make this sauce of two parts.', self::MOST_LINES),
+                ),
             };
         }
 
@@ -71,7 +86,14 @@ final readonly class Formula
     /** The same formula with other lines; the yield stays as it was measured. */
     public function withLines(ResolvedLine ...$lines): self
     {
-        return new self(array_values($lines), $this->yield, $this->yieldText, $this->catalogue, $this->doses, $this->losses);
+        return new self(
+            array_values($lines),
+            $this->yield,
+            $this->yieldText,
+            $this->catalogue,
+            $this->doses,
+            $this->losses,
+        );
     }
 
     /** The same formula with a yield that was not measured but worked out. */
@@ -97,18 +119,37 @@ final readonly class Formula
     {
         $scale = static fn(ResolvedLine $line): ResolvedLine => $line->times($factor);
 
-        return new self(array_map($scale, $this->lines), $this->yield?->times($factor), $this->yieldText, $this->catalogue, array_map($scale, $this->doses), $this->losses?->times($factor));
+        return new self(
+            array_map($scale, $this->lines),
+            $this->yield?->times($factor),
+            $this->yieldText,
+            $this->catalogue,
+            array_map($scale, $this->doses),
+            $this->losses?->times($factor),
+        );
     }
 
     /** What went in after the yield was measured, a dose at a time. */
     public function dosedWith(ResolvedLine ...$doses): self
     {
-        return new self($this->lines, $this->yield, $this->yieldText, $this->catalogue, [...$this->doses, ...array_values($doses)], $this->losses);
+        return new self(
+            $this->lines,
+            $this->yield,
+            $this->yieldText,
+            $this->catalogue,
+            [...$this->doses, ...array_values($doses)],
+            $this->losses,
+        );
     }
 
     /** @return list<ResolvedLine> every line and dose that names an ingredient or should */
     public function ingredientLines(): array
     {
-        return array_values(array_filter([...$this->lines, ...$this->doses], static fn(ResolvedLine $line): bool => $line->status !== LineStatus::Heading));
+        return array_values(
+            array_filter(
+                [...$this->lines, ...$this->doses],
+                static fn(ResolvedLine $line): bool => $line->status !== LineStatus::Heading,
+            ),
+        );
     }
 }

@@ -33,7 +33,10 @@ final readonly class MeasuredYield
                 return new self(Amount::within($measured->middle() * $measured->unit->grams, self::WEIGHED), null);
             }
 
-            return new self(null, Amount::within($measured->middle() * (float) $measured->unit->millilitres, self::POURED));
+            return new self(
+                null,
+                Amount::within($measured->middle() * (float) $measured->unit->millilitres, self::POURED),
+            );
         }
 
         return null;

@@ -41,8 +41,18 @@ final readonly class Parts
         $smallest = min($volumes);
         for ($divisor = 1; $divisor <= self::SMALLEST_FRACTION; ++$divisor) {
             $parts = array_map(static fn(float $volume): float => $volume * $divisor / $smallest, $volumes);
-            if (array_filter($parts, static fn(float $part): bool => abs($part / max(1.0, round($part)) - 1.0) > self::NEAR) === [] && max($parts) <= self::MOST_PARTS) {
-                return new self(array_map(static fn(float $part): float => round($part), $parts), $smallest / $divisor, true);
+            if (
+                array_filter(
+                    $parts,
+                    static fn(float $part): bool => abs($part / max(1.0, round($part)) - 1.0) > self::NEAR,
+                ) === []
+                && max($parts) <= self::MOST_PARTS
+            ) {
+                return new self(
+                    array_map(static fn(float $part): float => round($part), $parts),
+                    $smallest / $divisor,
+                    true,
+                );
             }
         }
 
@@ -52,6 +62,12 @@ final readonly class Parts
     /** "3 : 1 : 1", in the order of the lines. */
     public function words(): string
     {
-        return implode(' : ', array_map(fn(float $part): string => $this->areWhole ? (string) (int) $part : KitchenNumber::plain($part, 1), $this->parts));
+        return implode(
+            ' : ',
+            array_map(
+                fn(float $part): string => $this->areWhole ? (string) (int) $part : KitchenNumber::plain($part, 1),
+                $this->parts,
+            ),
+        );
     }
 }

@@ -23,7 +23,14 @@ final class SauceAsIngredient
     /** What the row says it is a kind of: nothing in the shipped catalogue. */
     private const KIND = 'a sauce of the kitchen';
     /** The composition group whose doubt an axis tells. */
-    private const TOLD_BY = ['sugars' => 'sweet', 'sweetener' => 'sweet', 'acids' => 'sour', 'salt' => 'salt', 'umami' => 'umami', 'heat' => 'heat'];
+    private const TOLD_BY = [
+        'sugars' => 'sweet',
+        'sweetener' => 'sweet',
+        'acids' => 'sour',
+        'salt' => 'salt',
+        'umami' => 'umami',
+        'heat' => 'heat',
+    ];
 
     /** A catalogue row of 100 g of it; null while nothing in it is counted. */
     public static function row(string $key, string $title, Balance $balance): ?Row
@@ -40,10 +47,14 @@ final class SauceAsIngredient
             'of' => self::masses($hundred),
             'shu' => self::number($hundred->get(Component::CapsaicinoidHeat) / 100.0),
             'other_shu' => self::number($hundred->get(Component::OtherHeat) / 100.0),
-            'nose' => self::number($hundred->get(Component::NoseHeat)),
+            'nose' => self::number($hundred->get(Component::Pungency)),
             'thickening' => self::number($hundred->get(Component::Thickening) / 100.0),
-            'sid' => $balance->ph === null && $hundred->get(Component::Protein) > 0.0 ? '' : self::number($hundred->get(Component::StrongIonDifference)),
-            'phosphorus' => self::number(1000.0 * $hundred->get(Component::Phosphoric) / Facts::of(AcidityFacts::class)->phosphorus->phosphoric),
+            'sid' => $balance->ph === null && $hundred->get(Component::Protein) > 0.0
+                ? ''
+                : self::number($hundred->get(Component::StrongIonDifference)),
+            'phosphorus' => self::number(
+                1000.0 * $hundred->get(Component::Phosphoric) / Facts::of(AcidityFacts::class)->phosphorus->phosphoric,
+            ),
             'solubles' => self::number($hundred->get(Component::Solubles)),
             'kind' => implode(', ', self::kinds($balance)),
             'sweetener_grams' => self::number($hundred->get(Component::Sweetener)),
@@ -66,7 +77,10 @@ final class SauceAsIngredient
      */
     private static function kinds(Balance $balance): array
     {
-        $kinds = array_map(static fn(ResolvedLine $line): array => $line->ingredient->kinds ?? [], $balance->formula->ingredientLines());
+        $kinds = array_map(
+            static fn(ResolvedLine $line): array => $line->ingredient->kinds ?? [],
+            $balance->formula->ingredientLines(),
+        );
 
         return array_values(array_unique(array_merge([], ...$kinds)));
     }
@@ -89,7 +103,9 @@ final class SauceAsIngredient
         $grades = ['C'];
         foreach (self::TOLD_BY as $group => $axis) {
             $reading = $balance->axes[$axis];
-            $relative = $reading->value > 0.0 ? ($reading->high - $reading->low) / 2.0 / Amount::NINETY_PERCENT / $reading->value : 0.0;
+            $relative = $reading->value > 0.0
+                ? ($reading->high - $reading->low) / 2.0 / Amount::NINETY_PERCENT / $reading->value
+                : 0.0;
             $grade = Grade::D;
             foreach ([Grade::A, Grade::B, Grade::C] as $better) {
                 if ($relative <= 1.3 * $better->deviation()) {

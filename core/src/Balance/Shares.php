@@ -13,12 +13,16 @@ final readonly class Shares
     /** Less than this share is not worth a word. */
     private const LEAST = 0.005;
 
-    /** @param array<string, array<int, float>> $byAxis share from 0 to 1 by axis and line number from 0, the largest first */
+    /**
+     * @param array<string, array<int, float>> $byAxis share from 0 to 1 by axis and line number from 0, the largest
+     *     first
+     */
     private function __construct(public array $byAxis) {}
 
     /**
      * Sweet, salt and heat are sums, so a line's share is its part of the sum. Sour is a sum too, of which only what is
-     * acid counts. Umami is a product of two sums: half of what the two make together goes to each (the Shapley value of
+     * acid counts. Umami is a product of two sums: half of what the two make together goes to each (the Shapley value
+     * of
      * a product), so that the shares still add up to the whole.
      */
     public static function of(Formula $formula): self
@@ -40,7 +44,8 @@ final readonly class Shares
                 Axis::Sour => $load->sour,
                 Axis::Salt => $load->salt,
                 Axis::Heat => $load->heat,
-                Axis::Umami => $load->aminoAcids + $half * ($load->aminoAcids * $nucleotides + $aminoAcids * $load->nucleotides),
+                Axis::Umami => $load->aminoAcids
+                    + $half * ($load->aminoAcids * $nucleotides + $aminoAcids * $load->nucleotides),
             }), $loads);
         }
 

@@ -8,7 +8,9 @@ use Vinculum\Facts\Facts;
 use Vinculum\Facts\InstrumentFacts;
 use Vinculum\Quantity\Amount;
 
-/** What was done with a sauce and measured of it. What was measured takes the place of what is estimated, everywhere. */
+/**
+ * What was done with a sauce and measured of it. What was measured takes the place of what is estimated, everywhere.
+ */
 final readonly class Treatment
 {
     /**
@@ -19,7 +21,14 @@ final readonly class Treatment
      * @param bool        $isFermented   it is left to ferment
      * @param float|null  $solids        measured, g in 100 g of the water phase
      */
-    public function __construct(public bool $isCooked = false, public array $phReadings = [], public ?float $waterActivity = null, public bool $isMeterStale = false, public ?float $solids = null, public bool $isFermented = false) {}
+    public function __construct(
+        public bool $isCooked = false,
+        public array $phReadings = [],
+        public ?float $waterActivity = null,
+        public bool $isMeterStale = false,
+        public ?float $solids = null,
+        public bool $isFermented = false,
+    ) {}
 
     /** The pH that counts: of several readings the highest, which is the cautious one. */
     public function ph(): ?float
@@ -45,7 +54,9 @@ final readonly class Treatment
     /** The measured water activity; null where none was measured. */
     public function measuredWaterActivity(): ?Estimate
     {
-        return $this->waterActivity === null ? null : new Estimate($this->waterActivity, $this->waterActivity, $this->waterActivity);
+        return $this->waterActivity === null
+            ? null
+            : new Estimate($this->waterActivity, $this->waterActivity, $this->waterActivity);
     }
 
     /** The measured solids with the band of a hand refractometer; null where none were measured. */
@@ -53,6 +64,8 @@ final readonly class Treatment
     {
         $half = Amount::NINETY_PERCENT * Facts::of(InstrumentFacts::class)->refractometer->deviation;
 
-        return $this->solids === null ? null : new Estimate($this->solids, max(0.0, $this->solids - $half), $this->solids + $half);
+        return $this->solids === null
+            ? null
+            : new Estimate($this->solids, max(0.0, $this->solids - $half), $this->solids + $half);
     }
 }

@@ -17,14 +17,18 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
  * First-order propagation of independent doubts: how far each line's amount, and each of its composition groups,
  * may move any figure computed from the mixture.
  *
- * Every source of doubt is one standard deviation as a direction in mixture space; a figure moves by its gradient along it.
+ * Every source of doubt is one standard deviation as a direction in mixture space; a figure moves by its gradient along
+ * it.
  */
 final readonly class Uncertainty
 {
     /** Water in a food is known at least this well, one relative standard deviation. */
     private const WATER_SPREAD = 0.10;
 
-    /** @param list<array{int, bool, array<string, float>}> $directions line number (−1: the yield), whether it is of the amount, and direction */
+    /**
+     * @param list<array{int, bool, array<string, float>}> $directions line number (−1: the yield), whether it is of the
+     *     amount, and direction
+     */
     private function __construct(private Mixture $mixture, private array $directions) {}
 
     /**
@@ -36,11 +40,16 @@ final readonly class Uncertainty
         $directions = [];
         foreach ($formula->lines as $number => $line) {
             foreach (self::directionsOf($line) as $index => $direction) {
-                $directions[] = [$number, $index === 0, $yield === null ? $direction : self::heldTo($yield, $direction)];
+                $directions[] = [
+                    $number,
+                    $index === 0,
+                    $yield === null ? $direction : self::heldTo($yield, $direction),
+                ];
             }
         }
         if ($yield !== null) {
-            $grams = $yield->grams->deviation ?? (float) $yield->millilitres?->deviation / Component::every('volume')['water'];
+            $grams = $yield->grams->deviation
+                ?? (float) $yield->millilitres?->deviation / Component::every('volume')['water'];
             $directions[] = [-1, true, [Component::Water->value => $grams]];
         }
         foreach ($formula->losses()->doubts ?? [] as $direction) {
@@ -100,7 +109,8 @@ final readonly class Uncertainty
     /**
      * @param array<string, float> $gradient change of a figure per unit of each component
      *
-     * @return array{float, array<int, float>, array<int, float>} one standard deviation, the share of the variance by line, and that of its amount alone
+     * @return array{float, array<int, float>, array<int, float>} one standard deviation, the share of the variance by
+     *     line, and that of its amount alone
      */
     private function propagate(array $gradient): array
     {
@@ -120,7 +130,9 @@ final readonly class Uncertainty
         }
         $variance = array_sum($variances);
 
-        return $variance > 0.0 ? [sqrt($variance), self::scaled($variances, 1.0 / $variance), self::scaled($ofAmounts, 1.0 / $variance)] : [0.0, [], []];
+        return $variance > 0.0
+            ? [sqrt($variance), self::scaled($variances, 1.0 / $variance), self::scaled($ofAmounts, 1.0 / $variance)]
+            : [0.0, [], []];
     }
 
     /**
@@ -160,23 +172,34 @@ final readonly class Uncertainty
         $directions = [self::scaled($amounts, $line->grams->deviation / $line->grams->value)];
         foreach ($byGroup as $group => $ofGroup) {
             $relative = match (true) {
-                $group === 'heat' && $line->ingredient->heatIsOfPods => log(FactsFile::named('axes')['heat']->number('pod_factor')),
+                $group === 'heat'
+                    && $line->ingredient->heatIsOfPods => log(FactsFile::named('axes')['heat']->number('pod_factor')),
                 $group === 'buffer' => Facts::of(AcidityFacts::class)->protein->spread,
                 default => $line->ingredient->grade($group)->deviation(),
             };
-            $directions[] = self::heldTogether(self::scaled($ofGroup, $relative), $amounts[Component::Water->value] ?? 0.0, $line->ingredient->acidity->charges);
+            $directions[] = self::heldTogether(
+                self::scaled($ofGroup, $relative),
+                $amounts[Component::Water->value] ?? 0.0,
+                $line->ingredient->acidity->charges,
+            );
         }
         // how acid it is by itself
         $acidity = $line->ingredient->acidity;
         if ($acidity->capacity > 0.0) {
-            $directions[] = [Component::StrongIonDifference->value => $line->grams->value / 100.0 * $acidity->capacity * $acidity->deviation];
+            $directions[] = [
+                Component::StrongIonDifference->value => $line->grams->value
+                    / 100.0
+                    * $acidity->capacity
+                    * $acidity->deviation,
+            ];
         }
 
         return $directions;
     }
 
     /**
-     * A hundred grams stay a hundred grams, and as acid as they are: what a figure gains water loses, as far as the water itself
+     * A hundred grams stay a hundred grams, and as acid as they are: what a figure gains water loses, as far as the
+     * water itself
      * is in doubt, and the rest beyond that; and an acid more comes with the cation that keeps the pH.
      *
      * @param array<string, float> $direction
@@ -195,7 +218,11 @@ final readonly class Uncertainty
         $fromWater = max(-self::WATER_SPREAD * $water, min(self::WATER_SPREAD * $water, $gained));
         $rest = $gained - $fromWater;
 
-        return $direction + array_filter([Component::Water->value => -$fromWater, Component::Other->value => -$rest, Component::StrongIonDifference->value => -$charge]);
+        return $direction + array_filter([
+            Component::Water->value => -$fromWater,
+            Component::Other->value => -$rest,
+            Component::StrongIonDifference->value => -$charge,
+        ]);
     }
 
     /**
@@ -224,7 +251,9 @@ final readonly class Uncertainty
     private static function heldTo(MeasuredYield $yield, array $direction): array
     {
         $moved = Mixture::of($direction);
-        $water = $yield->grams !== null ? $moved->grams() : Volume::millilitres($moved) / Component::every('volume')['water'];
+        $water = $yield->grams !== null
+            ? $moved->grams()
+            : Volume::millilitres($moved) / Component::every('volume')['water'];
 
         return $moved->with(Component::Water, $moved->get(Component::Water) - $water)->amounts();
     }

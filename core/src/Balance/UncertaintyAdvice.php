@@ -15,7 +15,13 @@ final readonly class UncertaintyAdvice
     private const HALVES = 0.75;
     private const MOST_OF_IT = 0.5;
 
-    private function __construct(public Axis $axis, public int $line, public float $share, public bool $byWeighing, public bool $halves) {}
+    private function __construct(
+        public Axis $axis,
+        public int $line,
+        public float $share,
+        public bool $byWeighing,
+        public bool $halves,
+    ) {}
 
     /** Where most doubt comes from one line, on the axis of the widest band; null where nothing stands out. */
     public static function for(Balance $balance): ?self
@@ -52,7 +58,9 @@ final readonly class UncertaintyAdvice
             $this->axis->value,
             $this->line + 1,
             mb_strtolower($line->ingredient->name ?? $line->text),
-            $this->byWeighing ? 'weigh it' : 'its strength varies, so read its label or taste before the last of it goes in',
+            $this->byWeighing
+                ? 'weigh it'
+                : 'its strength varies, so read its label or taste before the last of it goes in',
             $this->halves && $this->byWeighing ? ', and the band is half as wide' : '',
         );
     }

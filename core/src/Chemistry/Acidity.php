@@ -93,11 +93,15 @@ final class Acidity
             return $mixture;
         }
 
-        return $mixture->with(Component::ProteinCarboxyl, $protein * $facts->proteinCarboxyl)->with(Component::Imidazole, $protein * $facts->imidazole);
+        return $mixture->with(
+            Component::ProteinCarboxyl,
+            $protein * $facts->proteinCarboxyl,
+        )->with(Component::Imidazole, $protein * $facts->imidazole);
     }
 
     /**
-     * The charge that each acid and buffer carries at this pH, in mEq for a unit of it, and 1 for a mEq of strong ion difference.
+     * The charge that each acid and buffer carries at this pH, in mEq for a unit of it, and 1 for a mEq of strong ion
+     * difference.
      *
      * @return array<string, float> by component; nothing where there is too little water
      */
@@ -108,10 +112,20 @@ final class Acidity
             return [];
         }
         $kilograms = $water / 1000.0;
-        $gamma = self::logActivity(self::backgroundStrength($mixture, $kilograms, $mixture->get(Component::StrongIonDifference) / 1000.0 / $kilograms));
+        $gamma = self::logActivity(
+            self::backgroundStrength(
+                $mixture,
+                $kilograms,
+                $mixture->get(Component::StrongIonDifference) / 1000.0 / $kilograms,
+            ),
+        );
         $charges = [Component::StrongIonDifference->value => 1.0];
         foreach (Component::every('charge') as $acid => $charge) {
-            $charges[$acid] = 1000.0 / Component::every('molar_mass')[$acid] * self::meanCharge(...self::dissociation($acid), ph: $ph, gamma: $gamma);
+            $charges[$acid] = 1000.0 / Component::every('molar_mass')[$acid] * self::meanCharge(
+                ...self::dissociation($acid),
+                ph: $ph,
+                gamma: $gamma,
+            );
         }
 
         return $charges;
@@ -125,7 +139,15 @@ final class Acidity
             return 0.0;
         }
         $kilograms = $mixture->get(Component::Water) / 1000.0;
-        [, $slope] = self::balance($acids, $ph, self::backgroundStrength($mixture, $kilograms, $mixture->get(Component::StrongIonDifference) / 1000.0 / $kilograms));
+        [, $slope] = self::balance(
+            $acids,
+            $ph,
+            self::backgroundStrength(
+                $mixture,
+                $kilograms,
+                $mixture->get(Component::StrongIonDifference) / 1000.0 / $kilograms,
+            ),
+        );
 
         return -$slope * $kilograms * 1000.0;
     }
@@ -175,7 +197,8 @@ final class Acidity
     }
 
     /**
-     * The charge [H⁺] − [OH⁻] + Σ z·c, its slope against pH, and the ionic strength of hydrogen and acids, all in mol per kg water.
+     * The charge [H⁺] − [OH⁻] + Σ z·c, its slope against pH, and the ionic strength of hydrogen and acids, all in mol
+     * per kg water.
      *
      * @param list<array{float, list<float>, int}> $acids
      *

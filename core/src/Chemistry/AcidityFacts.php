@@ -9,5 +9,11 @@ final readonly class AcidityFacts
 {
     public const FILE = 'acidity';
 
-    public function __construct(public ProteinFacts $protein, public PhosphorusFacts $phosphorus, public PhFacts $ph, public UnknownPhFacts $unknown, public MilkFacts $milk) {}
+    public function __construct(
+        public ProteinFacts $protein,
+        public PhosphorusFacts $phosphorus,
+        public PhFacts $ph,
+        public UnknownPhFacts $unknown,
+        public MilkFacts $milk,
+    ) {}
 }

@@ -42,7 +42,10 @@ final readonly class Body
         if ($grams <= 0.0) {
             return new self('thin', 'nothing', 0.0);
         }
-        $undissolved = $mixture->get(Component::Fibre) + 0.15 * max(0.0, $mixture->get(Component::Protein) - $mixture->get(Component::Solubles))
+        $undissolved = $mixture->get(Component::Fibre) + 0.15 * max(
+            0.0,
+            $mixture->get(Component::Protein) - $mixture->get(Component::Solubles),
+        )
             + 0.3 * max(0.0, $mixture->get(Component::Starch) - $mixture->get(Component::Thickening));
         $measures = [
             'starch' => $starch,
@@ -51,7 +54,12 @@ final readonly class Body
         ];
         [$best, $from] = [0, 'nothing'];
         foreach ($measures as $cause => $measure) {
-            $rank = count(array_filter(FactsFile::named('body')[$cause]->numbers('edges'), static fn(float $edge): bool => $measure >= $edge));
+            $rank = count(
+                array_filter(
+                    FactsFile::named('body')[$cause]->numbers('edges'),
+                    static fn(float $edge): bool => $measure >= $edge,
+                ),
+            );
             if ($rank > $best) {
                 [$best, $from] = [$rank, $cause];
             }

@@ -7,7 +7,10 @@ namespace Vinculum\Chemistry;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 
-/** One entry of the mixture vector. Most are masses in grams; the last ten are carried along, some in units of their own. */
+/**
+ * One entry of the mixture vector. Most are masses in grams; the last ten are carried along, some in units of their
+ * own.
+ */
 enum Component: string
 {
     case Water = 'water';
@@ -55,14 +58,23 @@ enum Component: string
     /** Scoville equivalents times grams, of piperine, gingerols and their like. */
     case OtherHeat = 'other_heat';
     /** Milligrams of allyl isothiocyanate equivalent. */
-    case NoseHeat = 'nose_heat';
+    case Pungency = 'nose_heat';
     /** Strong ion difference, milliequivalents. */
     case StrongIonDifference = 'sid';
 
     public function isMass(): bool
     {
         return match ($this) {
-            self::Phosphoric, self::ProteinCarboxyl, self::Imidazole, self::Solubles, self::Thickening, self::SweetenerSweetness, self::CapsaicinoidHeat, self::OtherHeat, self::NoseHeat, self::StrongIonDifference => false,
+            self::Phosphoric,
+            self::ProteinCarboxyl,
+            self::Imidazole,
+            self::Solubles,
+            self::Thickening,
+            self::SweetenerSweetness,
+            self::CapsaicinoidHeat,
+            self::OtherHeat,
+            self::Pungency,
+            self::StrongIonDifference => false,
             default => true,
         };
     }
@@ -118,6 +130,11 @@ enum Component: string
         /** @var array<string, list<string>> $known */
         static $known = [];
 
-        return $known[$group] ??= array_values(array_map(static fn(self $one): string => $one->value, array_filter(self::cases(), static fn(self $one): bool => $one->isMass() && $one->group() === $group)));
+        return $known[$group] ??= array_values(
+            array_map(
+                static fn(self $one): string => $one->value,
+                array_filter(self::cases(), static fn(self $one): bool => $one->isMass() && $one->group() === $group),
+            ),
+        );
     }
 }

@@ -23,16 +23,33 @@ final class Solids
         return $phase > 0.0 ? 100.0 * $dissolved / $phase : 0.0;
     }
 
-    /** What dissolves out of it: sugars, acids, salts, amino acids and nucleotides, with the heat and the charge they carry. */
+    /**
+     * What dissolves out of it: sugars, acids, salts, amino acids and nucleotides, with the heat and the charge they
+     * carry.
+     */
     public static function dissolvedOf(Mixture $mixture): Mixture
     {
-        $soluble = [...self::dissolved(), 'imp', 'gmp', 'amp', 'ethanol', 'sweetener_sweetness', 'capsaicinoid_heat', 'other_heat', 'nose_heat', 'phosphoric', 'sid'];
+        $soluble = [
+            ...self::dissolved(),
+            'imp',
+            'gmp',
+            'amp',
+            'ethanol',
+            'sweetener_sweetness',
+            'capsaicinoid_heat',
+            'other_heat',
+            'nose_heat',
+            'phosphoric',
+            'sid',
+        ];
         $out = Mixture::of(array_intersect_key($mixture->amounts(), array_flip($soluble)));
         $soaked = Mixture::of([Component::Water->value => self::SOAKED_IN]);
         $ph = Acidity::ph($mixture->plus($soaked));
 
         // the protein stays behind, and the charge that went with it
-        return $ph === null ? $out : $out->with(Component::StrongIonDifference, Acidity::strongIonDifferenceFor($out->plus($soaked), $ph));
+        return $ph === null
+            ? $out
+            : $out->with(Component::StrongIonDifference, Acidity::strongIonDifferenceFor($out->plus($soaked), $ph));
     }
 
     /** @return list<string> */

@@ -22,7 +22,9 @@ final class WaterActivity
         $molarMass = Component::every('molar_mass');
         $norrish = Component::every('norrish');
         $waterMoles = $water / $molarMass[Component::Water->value];
-        $activity = self::ofSaltSolution(max(0.0, $mixture->get(Component::Salt)) / $molarMass[Component::Salt->value] / ($water / 1000.0));
+        $activity = self::ofSaltSolution(
+            max(0.0, $mixture->get(Component::Salt)) / $molarMass[Component::Salt->value] / ($water / 1000.0),
+        );
         foreach ($mixture->amounts() as $component => $grams) {
             if ($grams > 0.0 && isset($norrish[$component])) {
                 $moles = $grams / $molarMass[$component];

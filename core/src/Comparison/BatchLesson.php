@@ -14,7 +14,13 @@ final readonly class BatchLesson
 {
     private const LEAST_BATCHES = 3;
 
-    private function __construct(public string $ingredient, public string $figure, public float $gap, public float $deviation, public int $batches) {}
+    private function __construct(
+        public string $ingredient,
+        public string $figure,
+        public float $gap,
+        public float $deviation,
+        public int $batches,
+    ) {}
 
     /**
      * @param list<MeasuredGap> $gaps one for each measurement
@@ -35,7 +41,9 @@ final readonly class BatchLesson
                     continue;
                 }
                 $mean = array_sum($found) / $count;
-                $deviation = sqrt(array_sum(array_map(static fn(float $one): float => ($one - $mean) ** 2, $found)) / ($count - 1));
+                $deviation = sqrt(
+                    array_sum(array_map(static fn(float $one): float => ($one - $mean) ** 2, $found)) / ($count - 1),
+                );
                 if (abs($mean) > Amount::NINETY_PERCENT * max($deviation, 1e-9) / sqrt($count)) {
                     $learned[] = new self((string) $ingredient, (string) $figure, $mean, $deviation, $count);
                 }

@@ -10,7 +10,9 @@ use Vinculum\Ingredient\Ingredient;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
 
-/** What another product of the same kind did to a sauce: the later batch, against itself with the earlier product in it. */
+/**
+ * What another product of the same kind did to a sauce: the later batch, against itself with the earlier product in it.
+ */
 final readonly class BrandEffect
 {
     private const WORTH_A_WORD = 0.25;
@@ -30,7 +32,12 @@ final readonly class BrandEffect
         $effects = [];
         foreach ($after->lines as $number => $line) {
             $old = $line->ingredient === null ? null : $olds[$line->ingredient->kind()] ?? null;
-            if ($old === null || $line->ingredient === null || $line->grams === null || $old->key === $line->ingredient->key) {
+            if (
+                $old === null
+                || $line->ingredient === null
+                || $line->grams === null
+                || $old->key === $line->ingredient->key
+            ) {
                 continue;
             }
             $lines = $after->lines;
@@ -49,10 +56,18 @@ final readonly class BrandEffect
         foreach (Axis::cases() as $axis) {
             $steps = $this->steps[$axis->value];
             if (abs($steps) >= self::WORTH_A_WORD) {
-                $told[] = sprintf('%.1f steps %s %s', abs($steps), $steps > 0.0 ? 'more' : 'less', $axis === Axis::Heat ? 'hot' : ($axis === Axis::Salt ? 'salty' : ($axis === Axis::Umami ? 'savoury' : $axis->value)));
+                $told[] = sprintf(
+                    '%.1f steps %s %s',
+                    abs($steps),
+                    $steps > 0.0 ? 'more' : 'less',
+                    $axis === Axis::Heat
+                        ? 'hot'
+                        : ($axis === Axis::Salt ? 'salty' : ($axis === Axis::Umami ? 'savoury' : $axis->value)),
+                );
             }
         }
 
-        return "with {$this->new->name} instead of {$this->old->name}: " . ($told === [] ? 'no difference that one could taste' : implode(', ', $told));
+        return "with {$this->new->name} instead of {$this->old->name}: "
+            . ($told === [] ? 'no difference that one could taste' : implode(', ', $told));
     }
 }

@@ -44,7 +44,10 @@ final readonly class Comparison
         }
         $more = count($this->says) - self::MOST_SAID - 1;
 
-        return implode(', ', array_slice($this->says, 0, $more > 0 ? self::MOST_SAID : null)) . ($more > 0 ? ', and ' . ($more + 1) . ' more' : '');
+        return implode(
+            ', ',
+            array_slice($this->says, 0, $more > 0 ? self::MOST_SAID : null),
+        ) . ($more > 0 ? ', and ' . ($more + 1) . ' more' : '');
     }
 
     /** @return list<LineChange> */
@@ -64,7 +67,8 @@ final readonly class Comparison
     }
 
     /**
-     * Lines by what they are: the ingredient and how many of it came before, so that the second salt meets the second salt.
+     * Lines by what they are: the ingredient and how many of it came before, so that the second salt meets the second
+     * salt.
      *
      * @return array<string, ResolvedLine>
      */
@@ -88,7 +92,9 @@ final readonly class Comparison
         $line = $after ?? $before;
         assert($line !== null);
         $ingredient = $line->ingredient;
-        $name = $ingredient === null ? '"' . mb_strimwidth(trim($line->text), 0, 40, '…') . '"' : mb_strtolower($ingredient->name);
+        $name = $ingredient === null
+            ? '"' . mb_strimwidth(trim($line->text), 0, 40, '…') . '"'
+            : mb_strtolower($ingredient->name);
         [$was, $is] = [$before->grams->value ?? 0.0, $after->grams->value ?? 0.0];
         $says = match (true) {
             $before === null => "{$name} is new",
@@ -119,7 +125,11 @@ final readonly class Comparison
     private static function saysLines(array $lines): array
     {
         $changed = array_filter($lines, static fn(LineChange $line): bool => $line->says !== null);
-        $relative = static fn(LineChange $line): float => abs($line->gramsAfter - $line->gramsBefore) / max($line->gramsAfter, $line->gramsBefore, 1e-9);
+        $relative = static fn(LineChange $line): float => abs($line->gramsAfter - $line->gramsBefore) / max(
+            $line->gramsAfter,
+            $line->gramsBefore,
+            1e-9,
+        );
         usort($changed, static fn(LineChange $a, LineChange $b): int => $relative($b) <=> $relative($a));
 
         return array_map(static fn(LineChange $line): string => (string) $line->says, $changed);
@@ -136,7 +146,10 @@ final readonly class Comparison
         foreach ($steps as $axis => $moved) {
             if (abs($moved) >= self::NOTICED_STEPS) {
                 $size = KitchenNumber::plain(abs($moved), 1);
-                $says[] = Axis::from($axis)->value . ($moved > 0.0 ? ' up ' : ' down ') . $size . ($size === '1' ? ' step' : ' steps');
+                $says[] = Axis::from($axis)->value
+                    . ($moved > 0.0 ? ' up ' : ' down ')
+                    . $size
+                    . ($size === '1' ? ' step' : ' steps');
             }
         }
 

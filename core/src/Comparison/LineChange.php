@@ -16,5 +16,12 @@ final readonly class LineChange
      * @param float           $gramsBefore 0 where it was not there, or had no amount
      * @param string|null     $says       what changed, in words; null where nothing did
      */
-    public function __construct(public ?Ingredient $ingredient, public ?string $before, public ?string $after, public float $gramsBefore, public float $gramsAfter, public ?string $says) {}
+    public function __construct(
+        public ?Ingredient $ingredient,
+        public ?string $before,
+        public ?string $after,
+        public float $gramsBefore,
+        public float $gramsAfter,
+        public ?string $says,
+    ) {}
 }

@@ -37,7 +37,11 @@ final readonly class MeasuredGap
         if ($estimate === null || $measured === null) {
             return null;
         }
-        $shares = array_filter($estimate->shares, static fn(float $share, int $line): bool => $line >= 0 && $share > 0.0, ARRAY_FILTER_USE_BOTH);
+        $shares = array_filter(
+            $estimate->shares,
+            static fn(float $share, int $line): bool => $line >= 0 && $share > 0.0,
+            ARRAY_FILTER_USE_BOTH,
+        );
         arsort($shares);
         $line = array_key_first($shares);
         $ingredient = $balance->formula->lines[$line ?? -1]->ingredient->key ?? null;

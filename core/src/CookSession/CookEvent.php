@@ -28,7 +28,23 @@ abstract readonly class CookEvent
     /** @var list<string> the figures that come with it */
     public const NEEDS = [];
 
-    private const ALL = [Measured::class, Rebalanced::class, StepStarted::class, StepDone::class, TimerStarted::class, TimerStopped::class, PanEmptyWeighed::class, PanRead::class, HeatOff::class, TemperatureRead::class, PhMeasured::class, SolidsMeasured::class, NoteWritten::class, Undone::class, Finished::class];
+    private const ALL = [
+        Measured::class,
+        Rebalanced::class,
+        StepStarted::class,
+        StepDone::class,
+        TimerStarted::class,
+        TimerStopped::class,
+        PanEmptyWeighed::class,
+        PanRead::class,
+        HeatOff::class,
+        TemperatureRead::class,
+        PhMeasured::class,
+        SolidsMeasured::class,
+        NoteWritten::class,
+        Undone::class,
+        Finished::class,
+    ];
 
     /**
      * @param float       $at  seconds since the epoch
@@ -48,9 +64,18 @@ abstract readonly class CookEvent
      * @param array<string, float> $figures by name: at least those it needs
      * @param array<int, float>    $grams   by line from 0, for a rebalancing
      */
-    public static function of(string $kind, int $id, float $at, array $figures, array $grams = [], ?string $words = null, ?string $key = null): self
-    {
-        $class = self::kinds()[$kind] ?? throw new \InvalidArgumentException("Nothing that happens at the stove is called \"{$kind}\".");
+    public static function of(
+        string $kind,
+        int $id,
+        float $at,
+        array $figures,
+        array $grams = [],
+        ?string $words = null,
+        ?string $key = null,
+    ): self {
+        $class = self::kinds()[$kind] ?? throw new \InvalidArgumentException(
+            "Nothing that happens at the stove is called \"{$kind}\".",
+        );
 
         return $class::read($id, $at, [...array_fill_keys($class::NEEDS, 0.0), ...$figures], $grams, $words, $key);
     }
@@ -59,7 +84,14 @@ abstract readonly class CookEvent
      * @param array<string, float> $figures
      * @param array<int, float>    $grams
      */
-    abstract public static function read(int $id, float $at, array $figures, array $grams, ?string $words, ?string $key): static;
+    abstract public static function read(
+        int $id,
+        float $at,
+        array $figures,
+        array $grams,
+        ?string $words,
+        ?string $key,
+    ): static;
 
     /** @return array<string, float> by name, as they are stored and sent */
     abstract public function figures(): array;

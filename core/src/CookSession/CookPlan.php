@@ -36,7 +36,14 @@ final readonly class CookPlan
      * @param list<CookedStage> $stages
      * @param float             $finishedGrams of the sauce alone
      */
-    private function __construct(public Scale $scale, public array $items, public array $stages, public float $finishedGrams, public ?Pan $pan, private Hob $hob) {}
+    private function __construct(
+        public Scale $scale,
+        public array $items,
+        public array $stages,
+        public float $finishedGrams,
+        public ?Pan $pan,
+        private Hob $hob,
+    ) {}
 
     /** @param list<string> $method as written */
     public static function of(Scale $scale, ?Pan $pan, array $method, Hob $hob): self
@@ -49,17 +56,28 @@ final readonly class CookPlan
             }
         }
 
-        return new self($scale, MeasuringOrder::inOrder($items), $cook->stages, FinishedBatch::of($scale->after)->mixture->grams(), $pan, $hob);
+        return new self(
+            $scale,
+            MeasuringOrder::inOrder($items),
+            $cook->stages,
+            FinishedBatch::of($scale->after)->mixture->grams(),
+            $pan,
+            $hob,
+        );
     }
 
     /** @return list<MethodStep> every step, in order */
     public function steps(): array
     {
-        return array_merge([], ...array_map(static fn(CookedStage $stage): array => $stage->stage->steps, $this->stages));
+        return array_merge(
+            [],
+            ...array_map(static fn(CookedStage $stage): array => $stage->stage->steps, $this->stages),
+        );
     }
 
     /**
-     * What can be done about what was poured over or under; nothing while it does not matter, or nothing is left to change.
+     * What can be done about what was poured over or under; nothing while it does not matter, or nothing is left to
+     * change.
      *
      * @return list<Rebalance>
      */
@@ -79,25 +97,40 @@ final readonly class CookPlan
         return $record->changed[$line] ?? $this->scale->lines[$line]->grams;
     }
 
-    /** Grams that the sauce in the pan should weigh when the heat goes off, for what really goes in; what goes in later is not in it. */
+    /**
+     * Grams that the sauce in the pan should weigh when the heat goes off, for what really goes in; what goes in later
+     * is not in it.
+     */
     public function stopAt(CookRecord $record): float
     {
         $planned = $this->scale->mixed->grams();
 
-        return $planned > 0.0 ? max(0.0, $this->finishedGrams * $this->goesIn($record)->mixed()->grams() / $planned - $this->laterGrams($record)) : 0.0;
+        return $planned > 0.0
+            ? max(
+                0.0,
+                $this->finishedGrams * $this->goesIn($record)->mixed()->grams() / $planned - $this->laterGrams($record),
+            )
+            : 0.0;
     }
 
-    /** The formula as it really goes into the pot: what is in as measured, the rest as planned; the yield as weighed, where it was. */
+    /**
+     * The formula as it really goes into the pot: what is in as measured, the rest as planned; the yield as weighed,
+     * where it was.
+     */
     public function asItGoes(CookRecord $record): Formula
     {
         $formula = $this->goesIn($record);
         $weighed = $record->sauceGrams();
         if ($weighed !== null) {
-            return $formula->uncooked()->cookedTo(MeasuredYield::estimated($weighed + $this->laterGrams($record), 0.01 * $weighed));
+            return $formula->uncooked()->cookedTo(
+                MeasuredYield::estimated($weighed + $this->laterGrams($record), 0.01 * $weighed),
+            );
         }
         $planned = $this->scale->mixed->grams();
 
-        return $planned > 0.0 && $formula->yield !== null ? $formula->cookedTo($formula->yield->times($formula->mixed()->grams() / $planned)) : $formula;
+        return $planned > 0.0 && $formula->yield !== null
+            ? $formula->cookedTo($formula->yield->times($formula->mixed()->grams() / $planned))
+            : $formula;
     }
 
     /** The formula with what was measured, cooked as planned. */
@@ -108,7 +141,9 @@ final readonly class CookPlan
             $planned = $line->grams->value ?? 0.0;
             $grams = $record->actual[$number] ?? $record->changed[$number] ?? $planned;
             $lines[] = match (true) {
-                !isset($record->actual[$number]), isset($record->asPlanned[$number]) => $planned > 0.0 ? $line->times($grams / $planned) : $line,
+                !isset($record->actual[$number]), isset($record->asPlanned[$number]) => $planned > 0.0
+                    ? $line->times($grams / $planned)
+                    : $line,
                 default => self::weighed($line, $grams),
             };
         }
@@ -129,7 +164,10 @@ final readonly class CookPlan
         return $later;
     }
 
-    /** What this cook teaches of its pan and hob; null where it was not weighed, not timed, or was cooked at more than one heat. */
+    /**
+     * What this cook teaches of its pan and hob; null where it was not weighed, not timed, or was cooked at more than
+     * one heat.
+     */
     public function weighedCook(CookRecord $record): ?WeighedCook
     {
         $weighed = $record->sauceGrams();
@@ -146,10 +184,18 @@ final readonly class CookPlan
             $minutes += ($done - $started) / 60.0 * $step->openShare();
             $heats[$step->heat->key] = $step->heat;
         }
-        $lost = $weighed === null ? 0.0 : $this->goesIn($record)->mixed()->grams() - $this->laterGrams($record) - $weighed;
+        $lost = $weighed === null
+            ? 0.0
+            : $this->goesIn($record)->mixed()->grams() - $this->laterGrams($record) - $weighed;
         $heat = count($heats) === 1 ? reset($heats) : null;
         // a time that no burner could do it in was a slip of the finger
-        if ($heat === null || $surface === null || $minutes < self::SHORTEST_CALIBRATION_MINUTES || $lost <= 0.0 || $lost / $minutes > $heat::mostGramsPerMinute()) {
+        if (
+            $heat === null
+            || $surface === null
+            || $minutes < self::SHORTEST_CALIBRATION_MINUTES
+            || $lost <= 0.0
+            || $lost / $minutes > $heat::mostGramsPerMinute()
+        ) {
             return null;
         }
 
@@ -167,17 +213,30 @@ final readonly class CookPlan
     {
         $density = $this->scale->lines[$line]->line->ingredient?->density;
 
-        return $grams < self::AS_GOOD_AS_NOTHING ? 'none' : $spoons->words($spoons->nearest($grams, $density), $density);
+        return $grams < self::AS_GOOD_AS_NOTHING
+            ? 'none'
+            : $spoons->words($spoons->nearest($grams, $density), $density);
     }
 
-    /** @return array{grams: float, minutes: array{value: float, low: float, high: float}|null} water to boil off, and how long that takes */
+    /**
+     * @return array{grams: float, minutes: array{value: float, low: float, high: float}|null} water to boil off, and
+     *     how long that takes
+     */
     public function toBoilOff(): array
     {
-        $water = max(0.0, $this->scale->mixed->get(Component::Water) - FinishedBatch::of($this->scale->after)->mixture->get(Component::Water));
+        $water = max(
+            0.0,
+            $this->scale->mixed
+                ->get(Component::Water) - FinishedBatch::of($this->scale->after)->mixture
+                ->get(Component::Water),
+        );
         $surface = $this->pan?->squareMetres;
         foreach ($this->steps() as $step) {
             if ($surface !== null && $step->heat !== null && $water > 0.5) {
-                return ['grams' => $water, 'minutes' => $this->hob->heat($step->heat, $this->pan)->minutes($water, $surface)];
+                return [
+                    'grams' => $water,
+                    'minutes' => $this->hob->heat($step->heat, $this->pan)->minutes($water, $surface),
+                ];
             }
         }
 
@@ -187,7 +246,10 @@ final readonly class CookPlan
     /** @return array<int, ResolvedLine> */
     private function countedLines(): array
     {
-        return array_filter($this->scale->after->lines, static fn(ResolvedLine $line): bool => $line->countsInTheMixture());
+        return array_filter(
+            $this->scale->after->lines,
+            static fn(ResolvedLine $line): bool => $line->countsInTheMixture(),
+        );
     }
 
     private static function weighed(ResolvedLine $line, float $grams): ResolvedLine
@@ -198,8 +260,18 @@ final readonly class CookPlan
     private static function item(ScaledLine $scaled, int $number, int $stage): MeasureTask
     {
         $line = $scaled->line;
-        $name = $line->status === LineStatus::Unknown || $line->ingredient === null ? $line->text : $line->ingredient->name;
+        $name = $line->status === LineStatus::Unknown || $line->ingredient === null
+            ? $line->text
+            : $line->ingredient->name;
 
-        return new MeasureTask($number, $stage, $name, $scaled->grams ?? 0.0, $scaled->measure ?? ($scaled->grams === null ? 'to taste' : ''), $line->ingredient?->texture, $scaled->note);
+        return new MeasureTask(
+            $number,
+            $stage,
+            $name,
+            $scaled->grams ?? 0.0,
+            $scaled->measure ?? ($scaled->grams === null ? 'to taste' : ''),
+            $line->ingredient?->texture,
+            $scaled->note,
+        );
     }
 }

@@ -26,9 +26,9 @@ final readonly class CookRecord
     /**
      * @param list<CookEvent>                                     $events   those that stand
      * @param array<int, float>                                   $actual   grams that went in, by line
-     * @param array<int, bool>                                    $asPlanned lines that went in without being weighed, as they were planned
-     * @param array<int, float>                                   $changed  grams to take instead of those planned, by line, after rebalancing
-     * @param bool                                                $isSettled nothing was poured since the last rebalancing
+     * @param array<int, bool> $asPlanned lines that went in without being weighed, as they were planned
+     * @param array<int, float> $changed grams to take instead of those planned, by line, after rebalancing
+     * @param bool $isSettled nothing was poured since the last rebalancing
      * @param array<int, array{started: float|null, done: float|null}> $steps by step, in seconds
      * @param list<CookTimer>                                     $timers
      * @param list<array{float, float}>                           $temperatures seconds, °C
@@ -59,16 +59,38 @@ final readonly class CookRecord
                 $undone[$event->event] = true;
             }
         }
-        $standing = array_values(array_filter($events, static fn(CookEvent $event): bool => !$event instanceof Undone && !isset($undone[$event->id])));
+        $standing = array_values(
+            array_filter(
+                $events,
+                static fn(CookEvent $event): bool => !$event instanceof Undone && !isset($undone[$event->id]),
+            ),
+        );
         [$actual, $asPlanned, $changed, $isSettled, $steps, $timers, $temperatures] = [[], [], [], true, [], [], []];
         [$panEmpty, $panReads, $heatOff, $ph, $solids, $finished] = [null, null, null, null, null, null];
         foreach ($standing as $event) {
             match (true) {
-                $event instanceof Measured => [$actual[$event->line], $asPlanned[$event->line], $isSettled] = [$event->grams, $event->isPlanned, false],
+                $event instanceof Measured => [
+                    $actual[$event->line],
+                    $asPlanned[$event->line],
+                    $isSettled,
+                ] = [$event->grams, $event->isPlanned, false],
                 $event instanceof Rebalanced => [$changed, $isSettled] = [array_replace($changed, $event->grams), true],
-                $event instanceof StepStarted => $steps[$event->step] = ['started' => $steps[$event->step]['started'] ?? $event->at, 'done' => null],
-                $event instanceof StepDone => $steps[$event->step] = ['started' => $steps[$event->step]['started'] ?? null, 'done' => $event->at],
-                $event instanceof TimerStarted => $timers[$event->id] = new CookTimer($event->id, $event->words ?? '', $event->minutes, $event->at, null, $event->key),
+                $event instanceof StepStarted => $steps[$event->step] = [
+                    'started' => $steps[$event->step]['started'] ?? $event->at,
+                    'done' => null,
+                ],
+                $event instanceof StepDone => $steps[$event->step] = [
+                    'started' => $steps[$event->step]['started'] ?? null,
+                    'done' => $event->at,
+                ],
+                $event instanceof TimerStarted => $timers[$event->id] = new CookTimer(
+                    $event->id,
+                    $event->words ?? '',
+                    $event->minutes,
+                    $event->at,
+                    null,
+                    $event->key,
+                ),
                 $event instanceof TimerStopped => $timers = self::stopped($timers, $event->timer, $event->at),
                 $event instanceof TemperatureRead => $temperatures[] = [$event->at, $event->celsius],
                 $event instanceof PanEmptyWeighed => $panEmpty = $event->grams,
@@ -81,7 +103,22 @@ final readonly class CookRecord
             };
         }
 
-        return new self($standing, $actual, array_filter($asPlanned), $changed, $isSettled, $steps, array_values($timers), $panEmpty, $panReads, $heatOff, $temperatures, $ph, $solids, $finished);
+        return new self(
+            $standing,
+            $actual,
+            array_filter($asPlanned),
+            $changed,
+            $isSettled,
+            $steps,
+            array_values($timers),
+            $panEmpty,
+            $panReads,
+            $heatOff,
+            $temperatures,
+            $ph,
+            $solids,
+            $finished,
+        );
     }
 
     /** @return list<CookEvent> what happened from a moment on, and stands */
@@ -90,7 +127,9 @@ final readonly class CookRecord
         return array_values(array_filter($this->events, static fn(CookEvent $event): bool => $event->at >= $moment));
     }
 
-    /** Grams of the sauce alone, as weighed at the end; null while it was not, or where the pan is heavier than both. */
+    /**
+     * Grams of the sauce alone, as weighed at the end; null while it was not, or where the pan is heavier than both.
+     */
     public function sauceGrams(): ?float
     {
         $grams = $this->panReads === null ? null : $this->panReads - ($this->panEmpty ?? 0.0);
@@ -107,7 +146,10 @@ final readonly class CookRecord
         $off = $this->heatOff;
         $since = array_values(array_filter($this->temperatures, static fn(array $one): bool => $one[0] >= $off));
 
-        return Cooling::at(array_map(static fn(array $one): array => [($one[0] - $off) / 60.0, $one[1]], $since), ($now - $off) / 60.0);
+        return Cooling::at(
+            array_map(static fn(array $one): array => [($one[0] - $off) / 60.0, $one[1]], $since),
+            ($now - $off) / 60.0,
+        );
     }
 
     /**

@@ -11,7 +11,14 @@ final readonly class CookTimer
      * @param float       $started seconds since the epoch
      * @param string|null $key     what the page called it before it was stored
      */
-    public function __construct(public int $id, public string $name, public float $minutes, public float $started, public ?float $stopped, public ?string $key = null) {}
+    public function __construct(
+        public int $id,
+        public string $name,
+        public float $minutes,
+        public float $started,
+        public ?float $stopped,
+        public ?string $key = null,
+    ) {}
 
     public function stoppedAt(float $at): self
     {

@@ -13,7 +13,15 @@ final readonly class MeasureTask
     private const TOLERANCE = 0.01;
     private const LEAST_TOLERANCE = 1.0;
 
-    public function __construct(public int $line, public int $stage, public string $name, public float $grams, public string $measure, public ?Texture $texture, public ?string $note = null) {}
+    public function __construct(
+        public int $line,
+        public int $stage,
+        public string $name,
+        public float $grams,
+        public string $measure,
+        public ?Texture $texture,
+        public ?string $note = null,
+    ) {}
 
     /** What to measure in one sentence; a measure that names the thing needs no name after it. */
     public function says(string $measure): string

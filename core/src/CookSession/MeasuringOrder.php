@@ -7,7 +7,8 @@ namespace Vinculum\CookSession;
 use Vinculum\Ingredient\Texture;
 
 /**
- * The order in which a cook measures, to wash up least: by stage; what is weighed or poured before what is spooned; then
+ * The order in which a cook measures, to wash up least: by stage; what is weighed or poured before what is spooned;
+ * then
  * from the big spoon to the small, all that share one together; wet before dry; the largest first (common practice).
  */
 final class MeasuringOrder
@@ -21,7 +22,16 @@ final class MeasuringOrder
      */
     public static function inOrder(array $items): array
     {
-        usort($items, static fn(MeasureTask $a, MeasureTask $b): int => [$a->stage, self::rank($a), self::isDry($a), -$a->grams, $a->line] <=> [$b->stage, self::rank($b), self::isDry($b), -$b->grams, $b->line]);
+        usort(
+            $items,
+            static fn(MeasureTask $a, MeasureTask $b): int => [
+                $a->stage,
+                self::rank($a),
+                self::isDry($a),
+                -$a->grams,
+                $a->line,
+            ] <=> [$b->stage, self::rank($b), self::isDry($b), -$b->grams, $b->line],
+        );
 
         return $items;
     }

@@ -15,12 +15,21 @@ final readonly class Move
      * @param 'pan-empty'|'measure'|'step'|'pan-reads'|'cool'|'readings'|'fill' $kind
      * @param string|null                                                       $stage    that it belongs to
      * @param MeasureTask|null                                                  $measure  what is measured out
-     * @param string|null                                                       $take     the spoon that is taken up for it
+     * @param string|null $take the spoon that is taken up for it
      * @param MethodStep|null                                                   $step     of the method
      * @param int|null                                                          $number   of that step, from 0
      * @param list<Caution>                                                     $cautions
      */
-    private function __construct(public string $kind, public ?string $stage, public bool $isDone, public ?MeasureTask $measure = null, public ?string $take = null, public ?MethodStep $step = null, public ?int $number = null, public array $cautions = []) {}
+    private function __construct(
+        public string $kind,
+        public ?string $stage,
+        public bool $isDone,
+        public ?MeasureTask $measure = null,
+        public ?string $take = null,
+        public ?MethodStep $step = null,
+        public ?int $number = null,
+        public array $cautions = [],
+    ) {}
 
     /**
      * A cook from beginning to end. A pan that is boiled down is weighed empty first, and again when the heat goes off:
@@ -36,18 +45,37 @@ final readonly class Move
         $steps = $plan->steps();
         $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
         $lastHot = $hot === [] ? ($isBoiled ? count($steps) : null) : max($hot);
-        $off = [...($isBoiled ? [new self('pan-reads', null, $record->panReads !== null)] : []), new self('cool', null, $record->heatOff !== null)];
+        $off = [
+            ...($isBoiled ? [new self('pan-reads', null, $record->panReads !== null)] : []),
+            new self('cool', null, $record->heatOff !== null),
+        ];
         [$at, $spoon, $isHot] = [0, null, false];
         foreach ($plan->stages as $number => $cooked) {
             $title = $cooked->stage->title;
-            foreach (array_filter($plan->items, static fn(MeasureTask $item): bool => $item->stage === $number) as $item) {
+            foreach (array_filter(
+                $plan->items,
+                static fn(MeasureTask $item): bool => $item->stage === $number,
+            ) as $item) {
                 $needed = MeasuringOrder::spoon($item->measure);
-                $moves[] = new self('measure', $title, isset($record->actual[$item->line]), measure: $item, take: $needed === $spoon ? null : $needed);
+                $moves[] = new self(
+                    'measure',
+                    $title,
+                    isset($record->actual[$item->line]),
+                    measure: $item,
+                    take: $needed === $spoon ? null : $needed,
+                );
                 $spoon = $needed;
             }
             foreach ($cooked->stage->steps as $step) {
                 $isDone = ($record->steps[$at]['done'] ?? null) !== null;
-                $moves[] = new self('step', $title, $isDone, step: $step, number: $at, cautions: StepCautions::for($step->text, $isHot, $contents));
+                $moves[] = new self(
+                    'step',
+                    $title,
+                    $isDone,
+                    step: $step,
+                    number: $at,
+                    cautions: StepCautions::for($step->text, $isHot, $contents),
+                );
                 $isHot = $isHot || $step->isAtTheHob();
                 $moves = $at === $lastHot ? [...$moves, ...$off] : $moves;
                 ++$at;

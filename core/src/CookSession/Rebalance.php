@@ -23,7 +23,10 @@ final readonly class Rebalance
     private const STARTS = [1.0, 0.25, 2.5];
     private const NEAR_NOTHING = 0.05;
     private const SAME = 1e-6;
-    /** What moving one amount away from the others, to e times its share, costs in steps: of two ways that taste alike the one nearer to the recipe wins. */
+    /**
+     * What moving one amount away from the others, to e times its share, costs in steps: of two ways that taste alike
+     * the one nearer to the recipe wins.
+     */
     private const PRICE_OF_CHANGE = 0.5;
 
     /**
@@ -32,7 +35,12 @@ final readonly class Rebalance
      * @param array<string, float>                  $changeSteps by axis, against the plan
      * @param float                                 $away        √Σ of them squared
      */
-    private function __construct(public string $way, public array $grams, public array $changeSteps, public float $away) {}
+    private function __construct(
+        public string $way,
+        public array $grams,
+        public array $changeSteps,
+        public float $away,
+    ) {}
 
     /**
      * @param array<int, ResolvedLine> $planned by line, in the planned amounts
@@ -119,10 +127,19 @@ final readonly class Rebalance
             return [];
         }
         $together = self::inProportion($in, $open, $wanted);
-        $rows = array_map(static fn(array $one): TasteLoad => TasteLoad::ofNothing()->plus(...$one), array_values($open));
+        $rows = array_map(
+            static fn(array $one): TasteLoad => TasteLoad::ofNothing()->plus(...$one),
+            array_values($open),
+        );
         [$best, $least] = [array_values($together), INF];
         foreach ([array_values($together), array_fill(0, count($open), 1.0)] as $start) {
-            [$factors, $away] = self::fit($in, $rows, $start, $wanted, max(self::NEAR_NOTHING, reset($together) ?: 1.0));
+            [$factors, $away] = self::fit(
+                $in,
+                $rows,
+                $start,
+                $wanted,
+                max(self::NEAR_NOTHING, reset($together) ?: 1.0),
+            );
             if ($away < $least - self::SAME) {
                 [$best, $least] = [$factors, $away];
             }
@@ -140,8 +157,13 @@ final readonly class Rebalance
      *
      * @return array{list<float>, float} and how far away it stays
      */
-    private static function fit(TasteLoad $in, array $loads, array $start, Taste $wanted, ?float $together = null): array
-    {
+    private static function fit(
+        TasteLoad $in,
+        array $loads,
+        array $start,
+        Taste $wanted,
+        ?float $together = null,
+    ): array {
         $curve = new TasteCurve(Axis::cases());
         $rows = array_map(TasteCurve::row(...), $loads);
         $already = TasteCurve::row($in);
@@ -158,7 +180,10 @@ final readonly class Rebalance
             }
             foreach ($together === null ? [] : $factors as $index => $factor) {
                 $held = max(self::NEAR_NOTHING, $factor);
-                $slopes = array_map(static fn(int $other): float => $other === $index ? self::PRICE_OF_CHANGE / $held : 0.0, array_keys($factors));
+                $slopes = array_map(
+                    static fn(int $other): float => $other === $index ? self::PRICE_OF_CHANGE / $held : 0.0,
+                    array_keys($factors),
+                );
                 $found[] = [self::PRICE_OF_CHANGE * log($held / $together), $slopes];
             }
 

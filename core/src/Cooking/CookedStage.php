@@ -10,7 +10,12 @@ use Vinculum\Chemistry\Mixture;
 final readonly class CookedStage
 {
     /** @param list<StepLosses> $steps one for each step of the stage */
-    public function __construct(public Stage $stage, public Mixture $with, public Mixture $after, public array $steps) {}
+    public function __construct(
+        public Stage $stage,
+        public Mixture $with,
+        public Mixture $after,
+        public array $steps,
+    ) {}
 
     /** Grams of water that left. */
     public function water(): float

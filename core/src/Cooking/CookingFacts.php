@@ -16,7 +16,7 @@ final readonly class CookingFacts
         public ThickeningFacts $thickening,
         public EthanolFacts $ethanol,
         public AceticFacts $acetic,
-        public NoseHeatFacts $noseHeat,
+        public PungencyFacts $pungency,
         public SieveFacts $sieve,
         public CalibrationFacts $calibration,
         public CoolingFacts $cooling,

@@ -20,9 +20,17 @@ final readonly class Cooling
      * @param 'first'|'second'|'done'|'too-slow' $stage
      * @param float|null                         $celsius     as last read
      * @param float                              $minutesLeft until the limit of this stage; negative when it has passed
-     * @param float|null                         $expected    minutes from now until this stage is reached at the rate seen; null while nobody knows
+     * @param float|null $expected minutes from now until this stage is reached at the rate seen; null while nobody
+     *     knows
      */
-    private function __construct(public string $stage, public ?float $celsius, public float $limit, public float $minutesLeft, public ?float $expected, public string $says) {}
+    private function __construct(
+        public string $stage,
+        public ?float $celsius,
+        public float $limit,
+        public float $minutesLeft,
+        public ?float $expected,
+        public string $says,
+    ) {}
 
     /**
      * @param list<array{float, float}> $readings minutes since the heat went off, and degrees Celsius, in order
@@ -31,23 +39,41 @@ final readonly class Cooling
     public static function at(array $readings, float $now): self
     {
         $facts = Facts::of(CookingFacts::class)->cooling;
-        $readings = array_values(array_filter($readings, static fn(array $one): bool => is_finite($one[0]) && is_finite($one[1])));
+        $readings = array_values(
+            array_filter($readings, static fn(array $one): bool => is_finite($one[0]) && is_finite($one[1])),
+        );
         $last = $readings === [] ? null : $readings[count($readings) - 1][1];
         [$first, $firstMinutes, $secondMinutes] = [$facts->first, $facts->firstMinutes, $facts->secondMinutes];
         $reachedFirst = self::reached($readings, $first);
         $reachedSecond = self::reached($readings, $facts->second);
-        $isSlow = ($reachedFirst ?? $now) > $firstMinutes || ($reachedSecond ?? $now) > ($reachedFirst ?? $firstMinutes) + $secondMinutes;
+        $isSlow = ($reachedFirst ?? $now) > $firstMinutes
+            || ($reachedSecond ?? $now) > ($reachedFirst ?? $firstMinutes) + $secondMinutes;
         if ($isSlow) {
             return new self('too-slow', $last, $first, 0.0, null, $reachedFirst === null || $reachedFirst > $firstMinutes
-                ? sprintf('It was not below %.0f °C within %s: throw it away, tasting will not tell.', $first, self::words($firstMinutes))
-                : sprintf('It was not below %.0f °C within %s more: throw it away, tasting will not tell.', $facts->second, self::words($secondMinutes)));
+                ? sprintf(
+                    'It was not below %.0f °C within %s: throw it away, tasting will not tell.',
+                    $first,
+                    self::words($firstMinutes),
+                )
+                : sprintf(
+                    'It was not below %.0f °C within %s more: throw it away, tasting will not tell.',
+                    $facts->second,
+                    self::words($secondMinutes),
+                ));
         }
         if ($reachedSecond !== null) {
             return new self('done', $last, $facts->second, 0.0, null, 'Cold, and in time.');
         }
         $stage = $reachedFirst === null ? 'first' : 'second';
-        [$limit, $left] = $stage === 'first' ? [$first, $firstMinutes - $now] : [$facts->second, $reachedFirst + $secondMinutes - $now];
-        $expected = self::expected($readings, $now, $limit, $stage === 'first' ? self::room($facts, $readings) : $facts->cold);
+        [$limit, $left] = $stage === 'first'
+            ? [$first, $firstMinutes - $now]
+            : [$facts->second, $reachedFirst + $secondMinutes - $now];
+        $expected = self::expected(
+            $readings,
+            $now,
+            $limit,
+            $stage === 'first' ? self::room($facts, $readings) : $facts->cold,
+        );
 
         return new self($stage, $last, $limit, $left, $expected, self::advice($stage, $limit, $left, $expected));
     }
@@ -57,14 +83,24 @@ final readonly class Cooling
     {
         $facts = Facts::of(CookingFacts::class)->cooling;
 
-        return sprintf('From now it has %s to come below %.0f °C, and %s more to come below %.0f °C: a wide shallow pan, iced water round it. (%s, where your own food authority is stricter, follow it)', self::words($facts->firstMinutes), $facts->first, self::words($facts->secondMinutes), $facts->second, $facts->source);
+        return sprintf(
+            'From now it has %s to come below %.0f °C, and %s more to come below %.0f °C: a wide shallow pan, iced water round it. (%s, where your own food authority is stricter, follow it)',
+            self::words($facts->firstMinutes),
+            $facts->first,
+            self::words($facts->secondMinutes),
+            $facts->second,
+            $facts->source,
+        );
     }
 
     private static function advice(string $stage, float $limit, float $left, ?float $expected): string
     {
         $says = sprintf('Below %.0f °C within %s.', $limit, self::words($left));
         if ($expected !== null) {
-            $says .= $expected <= $left ? sprintf(' At this rate in about %s: it will make it.', self::words($expected)) : ' At this rate it will not make it: ' . ($stage === 'first' ? 'pour it into a wide shallow pan and stand that in iced water.' : 'spread it thinner, or take it to the freezer.');
+            $says .= $expected <= $left
+                ? sprintf(' At this rate in about %s: it will make it.', self::words($expected))
+                : ' At this rate it will not make it: '
+                    . ($stage === 'first' ? 'pour it into a wide shallow pan and stand that in iced water.' : 'spread it thinner, or take it to the freezer.');
         }
 
         return $says;
@@ -85,7 +121,10 @@ final readonly class Cooling
     /** @param list<array{float, float}> $readings */
     private static function room(CoolingFacts $facts, array $readings): float
     {
-        return min($facts->room, ...array_map(static fn(array $one): float => $one[1] - 1.0, $readings === [] ? [[0.0, 100.0]] : $readings));
+        return min(
+            $facts->room,
+            ...array_map(static fn(array $one): float => $one[1] - 1.0, $readings === [] ? [[0.0, 100.0]] : $readings),
+        );
     }
 
     /**

@@ -19,7 +19,12 @@ final readonly class Heat
      * @param float $uncertain half of the 90 % interval of the flux, as a share of it
      * @param int   $cooks     how many weighed cooks it was learned from
      */
-    private function __construct(public string $key, public float $kilogramsPerSquareMetreHour, public float $uncertain = self::UNCERTAIN, public int $cooks = 0) {}
+    private function __construct(
+        public string $key,
+        public float $kilogramsPerSquareMetreHour,
+        public float $uncertain = self::UNCERTAIN,
+        public int $cooks = 0,
+    ) {}
 
     /** The heat that a method names; without any it simmers. */
     public static function inWords(string $method): self
@@ -73,7 +78,11 @@ final readonly class Heat
     {
         $minutes = $grams / $this->gramsPerMinute($squareMetres);
 
-        return ['value' => $minutes, 'low' => max($grams / self::mostGramsPerMinute(), $minutes / (1.0 + $this->uncertain)), 'high' => $minutes / (1.0 - $this->uncertain)];
+        return [
+            'value' => $minutes,
+            'low' => max($grams / self::mostGramsPerMinute(), $minutes / (1.0 + $this->uncertain)),
+            'high' => $minutes / (1.0 - $this->uncertain),
+        ];
     }
 
     /** Grams of water that leave an open surface in so many minutes. */

@@ -31,7 +31,14 @@ final readonly class Hob
     public function heat(Heat $named, ?Pan $pan): Heat
     {
         $surface = $pan?->squareMetres;
-        $like = $surface === null ? [] : array_values(array_filter($this->cooks, static fn(WeighedCook $cook): bool => $cook->heat === $named->key && $cook->isInPanOf($surface)));
+        $like = $surface === null
+            ? []
+            : array_values(
+                array_filter(
+                    $this->cooks,
+                    static fn(WeighedCook $cook): bool => $cook->heat === $named->key && $cook->isInPanOf($surface),
+                ),
+            );
         [$products, $squares] = [0.0, 0.0];
         foreach ($like as $cook) {
             $products += $cook->openHours() * $cook->kilogramsLost();
@@ -46,7 +53,8 @@ final readonly class Hob
     }
 
     /**
-     * Half of the 90 % interval of the next cook, as a share: from the residuals, and never less than weighing a sauce allows.
+     * Half of the 90 % interval of the next cook, as a share: from the residuals, and never less than weighing a sauce
+     * allows.
      *
      * @param list<WeighedCook> $cooks
      */
@@ -56,7 +64,12 @@ final readonly class Hob
         if (count($cooks) === 1) {
             return $facts->once;
         }
-        $residuals = array_sum(array_map(static fn(WeighedCook $cook): float => ($cook->kilogramsLost() - $flux * $cook->openHours()) ** 2, $cooks));
+        $residuals = array_sum(
+            array_map(
+                static fn(WeighedCook $cook): float => ($cook->kilogramsLost() - $flux * $cook->openHours()) ** 2,
+                $cooks,
+            ),
+        );
         $deviation = sqrt($residuals / (count($cooks) - 1) / ($squares / count($cooks))) / $flux;
 
         return min(Heat::UNCERTAIN, max($facts->least, Amount::NINETY_PERCENT * $deviation));

@@ -19,7 +19,13 @@ final class MethodReader
     private const MOST_LETTERS = 12_000;
     private const MOST_SENTENCES = 500;
     private const LONGEST_TAG = 40;
-    private const SHARES = ['half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'two thirds' => 2 / 3, 'three quarters' => 0.75];
+    private const SHARES = [
+        'half' => 0.5,
+        'third' => 1 / 3,
+        'quarter' => 0.25,
+        'two thirds' => 2 / 3,
+        'three quarters' => 0.75,
+    ];
 
     /**
      * A line of text may hold several steps: each sentence that names a time is one. A line that ends in tags
@@ -40,7 +46,9 @@ final class MethodReader
             }
             foreach ($sentences as $sentence) {
                 // a lid stays where it was put until it is said to be off
-                $said = $tags !== '' && (self::says($tags, 'covered') || self::says($tags, 'uncovered')) ? $tags : $sentence;
+                $said = $tags !== '' && (self::says($tags, 'covered') || self::says($tags, 'uncovered'))
+                    ? $tags
+                    : $sentence;
                 $isCovered = self::says($said, 'uncovered') ? false : ($isCovered || self::says($said, 'covered'));
                 $steps[] = self::step($sentence, $tags, $isCovered, $number);
             }
@@ -114,7 +122,14 @@ final class MethodReader
     {
         $ferments = Words::areIn(implode(' ', $lines), FactsFile::named('times')['ferments']->list('words'));
 
-        return new Treatment(self::cooks($lines), $measured->phReadings ?? [], $measured?->waterActivity, $measured->isMeterStale ?? false, $measured?->solids, $ferments);
+        return new Treatment(
+            self::cooks($lines),
+            $measured->phReadings ?? [],
+            $measured?->waterActivity,
+            $measured->isMeterStale ?? false,
+            $measured?->solids,
+            $ferments,
+        );
     }
 
     /** @return list<string> */
@@ -132,7 +147,12 @@ final class MethodReader
         while (str_ends_with($words, ']')) {
             $open = strrpos($words, '[');
             $tag = $open === false ? '' : substr($words, $open + 1, -1);
-            if ($open === false || str_contains($tag, ']') || mb_strlen($tag) < 1 || mb_strlen($tag) > self::LONGEST_TAG) {
+            if (
+                $open === false
+                || str_contains($tag, ']')
+                || mb_strlen($tag) < 1
+                || mb_strlen($tag) > self::LONGEST_TAG
+            ) {
                 break;
             }
             [$words, $tags] = [rtrim(substr($words, 0, $open)), "{$tag}  {$tags}"];
@@ -144,7 +164,9 @@ final class MethodReader
     private static function step(string $text, string $tags, bool $isCovered, int $line): MethodStep
     {
         // what boiling water is poured over does not boil
-        $heat = Heat::namedIn($tags) ?? Heat::namedIn((string) preg_replace('/\b(?:boiling|boiled)(?: hot)? water\b/iu', '', $text));
+        $heat = Heat::namedIn($tags) ?? Heat::namedIn(
+            (string) preg_replace('/\b(?:boiling|boiled)(?: hot)? water\b/iu', '', $text),
+        );
         // "stir in the rest" waits for nothing
         $isRest = self::says((string) preg_replace('/\bthe rest\b/iu', '', $text), 'rests');
         $left = self::left($text);
@@ -156,7 +178,19 @@ final class MethodReader
         };
         $until = preg_match('/\buntil\b\s*(.+?)[.;!]*$/iu', $text, $found) === 1 ? $found[1] : null;
 
-        return new MethodStep($text, $kind, self::minutes($tags) ?? self::minutes($text), $kind === 'reduce' ? $heat : null, $isCovered, $left, self::celsius($text), $until, self::says($text, 'sieves'), self::pan($text), $line);
+        return new MethodStep(
+            $text,
+            $kind,
+            self::minutes($tags) ?? self::minutes($text),
+            $kind === 'reduce' ? $heat : null,
+            $isCovered,
+            $left,
+            self::celsius($text),
+            $until,
+            self::says($text, 'sieves'),
+            self::pan($text),
+            $line,
+        );
     }
 
     /** "to 82 °C", "at 180C", "165 °F". */
@@ -173,7 +207,9 @@ final class MethodReader
     /** "in a 28 cm pan". */
     private static function pan(string $text): ?Pan
     {
-        return preg_match('/\d[\d.,]*\s*(?:cm|inch|in|l|litre)\b[^.;]{0,20}\bpan\b|\bpan of\s+\d/iu', $text) === 1 ? Pan::parse($text) : null;
+        return preg_match('/\d[\d.,]*\s*(?:cm|inch|in|l|litre)\b[^.;]{0,20}\bpan\b|\bpan of\s+\d/iu', $text) === 1
+            ? Pan::parse($text)
+            : null;
     }
 
     /** @return array{float, float}|null minutes from and to: the times named in a step, one after another */
@@ -212,7 +248,10 @@ final class MethodReader
             }
             $cursor->move();
             $portion = self::andAPortion($cursor);
-            $sum = [($sum[0] ?? 0.0) + $unit * ($range[0] + $portion), ($sum[1] ?? 0.0) + $unit * ($range[1] + $portion)];
+            $sum = [
+                ($sum[0] ?? 0.0) + $unit * ($range[0] + $portion),
+                ($sum[1] ?? 0.0) + $unit * ($range[1] + $portion),
+            ];
             $index = $cursor->position() - 1;
         }
 
@@ -256,7 +295,11 @@ final class MethodReader
         if (preg_match('/\b(?:halves|halved|by half|to half)\b/iu', $text) === 1) {
             return 0.5;
         }
-        if (preg_match('/\b(?:reduc\w*|boil\w* down|cook\w* down|simmer\w*)\b.*?\b(by|to)\s+(?:about\s+)?(?:a\s+|an\s+|one\s+)?(two thirds|three quarters|half|third|quarter)\b/iu', $text, $found) === 1) {
+        if (preg_match(
+            '/\b(?:reduc\w*|boil\w* down|cook\w* down|simmer\w*)\b.*?\b(by|to)\s+(?:about\s+)?(?:a\s+|an\s+|one\s+)?(two thirds|three quarters|half|third|quarter)\b/iu',
+            $text,
+            $found,
+        ) === 1) {
             $share = self::SHARES[mb_strtolower($found[2])];
 
             return mb_strtolower($found[1]) === 'by' ? 1.0 - $share : $share;

@@ -13,7 +13,7 @@ final readonly class MethodStep
      * @param 'reduce'|'cook'|'rest'|'do'  $kind    water leaves; at the hob; waits; by hand
      * @param array{float, float}|null     $minutes from and to; null where no time is named
      * @param Heat|null                    $heat    of a step from which water leaves
-     * @param float|null                   $left    the share of the volume in the pan that is left at the end, where it says so
+     * @param float|null $left the share of the volume in the pan that is left at the end, where it says so
      * @param float|null                   $celsius where it names a temperature
      * @param string|null                  $until   the end point in its own words
      * @param bool                         $isSieved solids stay behind in a sieve
@@ -53,9 +53,16 @@ final readonly class MethodStep
         }
         [$from, $to] = $this->minutes;
         $share = $this->openShare();
-        $grams = static fn(float $minutes, float $times): float => min($share * $times * $heat->grams($minutes, $squareMetres), $minutes * Heat::mostGramsPerMinute());
+        $grams = static fn(float $minutes, float $times): float => min(
+            $share * $times * $heat->grams($minutes, $squareMetres),
+            $minutes * Heat::mostGramsPerMinute(),
+        );
 
-        return ['value' => $grams(($from + $to) / 2.0, 1.0), 'low' => $grams($from, 1.0 - $heat->uncertain), 'high' => $grams($to, 1.0 + $heat->uncertain)];
+        return [
+            'value' => $grams(($from + $to) / 2.0, 1.0),
+            'low' => $grams($from, 1.0 - $heat->uncertain),
+            'high' => $grams($to, 1.0 + $heat->uncertain),
+        ];
     }
 
     /** The share of the water leaving an open pan that leaves this one. */

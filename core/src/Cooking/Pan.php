@@ -19,8 +19,14 @@ final readonly class Pan
     public static function parse(string $text): ?self
     {
         $text = mb_strtolower(str_replace(',', '.', mb_substr($text, 0, 100)));
-        $litres = preg_match('/(\d+(?:\.\d+)?)\s*(?:l|litres?|liters?)\b/u', $text, $found) === 1 ? (float) $found[1] : null;
-        if (preg_match('/(\d+(?:\.\d+)?)\s*(?:(cm|mm|in|inch|inches|")\s*)?(?:[x×*]\s*(\d+(?:\.\d+)?)\s*)?(cm|mm|inches|inch|in|")/u', $text, $found) === 1) {
+        $litres = preg_match('/(\d+(?:\.\d+)?)\s*(?:l|litres?|liters?)\b/u', $text, $found) === 1
+            ? (float) $found[1]
+            : null;
+        if (preg_match(
+            '/(\d+(?:\.\d+)?)\s*(?:(cm|mm|in|inch|inches|")\s*)?(?:[x×*]\s*(\d+(?:\.\d+)?)\s*)?(cm|mm|inches|inch|in|")/u',
+            $text,
+            $found,
+        ) === 1) {
             $centimetres = match ($found[4]) {
                 'mm' => 0.1,
                 'cm' => 1.0,
@@ -30,7 +36,12 @@ final readonly class Pan
             $height = $found[3] === '' ? null : (float) $found[3] * $centimetres;
             $area = M_PI / 4.0 * $diameter ** 2;
 
-            return $diameter < 5.0 || $diameter > 200.0 ? null : new self($area / 1e4, $litres !== null ? 1000.0 * $litres : ($height === null ? null : $area * $height));
+            return $diameter < 5.0 || $diameter > 200.0
+                ? null
+                : new self(
+                    $area / 1e4,
+                    $litres !== null ? 1000.0 * $litres : ($height === null ? null : $area * $height),
+                );
         }
 
         return $litres === null || $litres <= 0.0 ? null : new self(null, 1000.0 * $litres);
@@ -39,6 +50,8 @@ final readonly class Pan
     /** Millilitres of it that may be full: a boiling sauce needs room to rise. Null where only its width is named. */
     public function boilingMillilitres(): ?float
     {
-        return $this->millilitres === null ? null : Facts::of(CookingFacts::class)->evaporation->fullWhenBoiling * $this->millilitres;
+        return $this->millilitres === null
+            ? null
+            : Facts::of(CookingFacts::class)->evaporation->fullWhenBoiling * $this->millilitres;
     }
 }

@@ -17,7 +17,8 @@ use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 
 /**
- * Boiling a sauce down: solids stay, water leaves (handbook, "Cooking"). The reliable end is a weight; the minutes carry
+ * Boiling a sauce down: solids stay, water leaves (handbook, "Cooking"). The reliable end is a weight; the minutes
+ * carry
  * the doubt of a hob nobody has measured.
  */
 final readonly class Reduction
@@ -26,14 +27,22 @@ final readonly class Reduction
     private const PLACES_TRIED = 60;
 
     /** @param list<string> $warnings */
-    private function __construct(public Mixture $before, public Mixture $after, public float $waterToLose, public array $warnings) {}
+    private function __construct(
+        public Mixture $before,
+        public Mixture $after,
+        public float $waterToLose,
+        public array $warnings,
+    ) {}
 
     /** @throws CookFault */
     public static function toVolume(Mixture $sauce, float $millilitres): self
     {
         self::checked($sauce, $millilitres);
         if ($millilitres > Volume::millilitres($sauce)) {
-            throw CookFault::aboveTheStart(KitchenNumber::millilitres($millilitres), KitchenNumber::millilitres(Volume::millilitres($sauce)));
+            throw CookFault::aboveTheStart(
+                KitchenNumber::millilitres($millilitres),
+                KitchenNumber::millilitres(Volume::millilitres($sauce)),
+            );
         }
 
         return self::losing($sauce, Volume::waterToLose($sauce, $millilitres));
@@ -78,7 +87,9 @@ final readonly class Reduction
         self::checked($sauce, 1.0);
         $wanted = Body::rank($class) ?? throw CookFault::notANumber();
         [$low, $high] = [0.0, self::mostOfTheWater() * $sauce->get(Component::Water)];
-        $isThick = static fn(float $lost): bool => Body::rank(Body::of(self::without($sauce, $lost), $isEmulsified)->class) >= $wanted;
+        $isThick = static fn(float $lost): bool => Body::rank(
+            Body::of(self::without($sauce, $lost), $isEmulsified)->class,
+        ) >= $wanted;
         if ($isThick(0.0)) {
             return self::losing($sauce, 0.0);
         }
@@ -121,7 +132,11 @@ final readonly class Reduction
         for ($point = 0; $point <= self::POINTS; ++$point) {
             $mixture = self::without($this->before, $this->waterToLose * $point / self::POINTS);
             $taste = Taste::ofMixture($mixture);
-            $points[] = ['grams' => $mixture->grams(), 'millilitres' => Volume::millilitres($mixture), 'steps' => Axis::each($taste->stepsOn(...))];
+            $points[] = [
+                'grams' => $mixture->grams(),
+                'millilitres' => Volume::millilitres($mixture),
+                'steps' => Axis::each($taste->stepsOn(...)),
+            ];
         }
 
         return $points;
@@ -134,7 +149,13 @@ final readonly class Reduction
         $most = self::mostOfTheWater() * $water;
         if ($grams > $most + 1e-9) {
             $nearest = self::without($sauce, $most);
-            throw CookFault::moreWaterThanThereIs($grams, $water, KitchenNumber::grams($nearest->grams()) . ' or ' . KitchenNumber::millilitres(Volume::millilitres($nearest)));
+            throw CookFault::moreWaterThanThereIs(
+                $grams,
+                $water,
+                KitchenNumber::grams($nearest->grams()) . ' or ' . KitchenNumber::millilitres(
+                    Volume::millilitres($nearest),
+                ),
+            );
         }
         $after = self::without($sauce, max(0.0, $grams));
 
@@ -146,7 +167,10 @@ final readonly class Reduction
     {
         $warnings = [];
         if (Solids::dissolvedPercent($after) >= Facts::of(CookingFacts::class)->reduction->scorchesFrom) {
-            $warnings[] = sprintf('At %.0f %% dissolved it catches on the bottom: low heat, stir all the time, and stop early.', Solids::dissolvedPercent($after));
+            $warnings[] = sprintf(
+                'At %.0f %% dissolved it catches on the bottom: low heat, stir all the time, and stop early.',
+                Solids::dissolvedPercent($after),
+            );
         }
         if (Body::of($after, false)->class === 'paste') {
             $warnings[] = 'So far down it turns pasty: thin it with water, or stop sooner.';

@@ -15,7 +15,12 @@ final readonly class Stage
      * @param list<MethodStep>         $steps
      * @param bool                     $isOffTheHeat its lines go in once the heat is off
      */
-    public function __construct(public ?string $title, public array $lines, public array $steps, public bool $isOffTheHeat) {}
+    public function __construct(
+        public ?string $title,
+        public array $lines,
+        public array $steps,
+        public bool $isOffTheHeat,
+    ) {}
 
     public function with(MethodStep ...$steps): self
     {

@@ -11,13 +11,15 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\KitchenNumber;
 
-/** A formula taken through its stages: what is in the pot after each, and what the finished sauce has lost on the way. */
+/**
+ * A formula taken through its stages: what is in the pot after each, and what the finished sauce has lost on the way.
+ */
 final readonly class StagedCook
 {
     private const WORTH_A_WORD = 0.5;
 
     /**
-     * @param Formula           $formula  with the losses its stages make likely, where a pan and a time or an end point tell
+     * @param Formula $formula with the losses its stages make likely, where a pan and a time or an end point tell
      * @param list<CookedStage> $stages
      * @param list<string>      $notes
      */
@@ -43,8 +45,11 @@ final readonly class StagedCook
             [$losses, $steps, $with] = [CookingLosses::none(), [], $pot];
             foreach ($stage->steps as $step) {
                 $gone = StepLosses::of($step, $pot, $pan, $hob, $simmered);
-                $simmered += $step->isAtTheHob() ? StepLosses::minutesOf($step, $gone->water, $step->pan ?? $pan, $hob) : 0.0;
-                $isHobKnown = $isHobKnown || ($step->heat !== null && $hob->heat($step->heat, $step->pan ?? $pan)->cooks > 0);
+                $simmered += $step->isAtTheHob()
+                    ? StepLosses::minutesOf($step, $gone->water, $step->pan ?? $pan, $hob)
+                    : 0.0;
+                $isHobKnown = $isHobKnown
+                    || ($step->heat !== null && $hob->heat($step->heat, $step->pan ?? $pan)->cooks > 0);
                 $losses = $losses->and($gone->losses());
                 $pot = $pot->plus($gone->losses()->left->times(-1.0));
                 $steps[] = $gone;
@@ -53,7 +58,14 @@ final readonly class StagedCook
             $stages[] = new CookedStage($stage, $with, $pot, $steps);
         }
         $first = MethodReader::firstUnread($method);
-        $unread = $first === null ? [] : [sprintf('The method is longer than is read: from line %d on it is kept, and its times and heats are not counted. Make it shorter to count them.', $first + 1)];
+        $unread = $first === null
+            ? []
+            : [
+                sprintf(
+                    'The method is longer than is read: from line %d on it is kept, and its times and heats are not counted. Make it shorter to count them.',
+                    $first + 1,
+                ),
+            ];
         $tells = $pan !== null && self::tells($stages) && $formula->mixed()->get(Component::Water) > 0.0;
         if ($formula->yieldText !== null || $formula->yield !== null) {
             return new self($formula, $stages, [...$unread, ...self::besidesWater($formula, $all->left)]);
@@ -88,14 +100,31 @@ final readonly class StagedCook
     {
         $notes = [];
         $gone = $losses->left->get(Component::Water);
-        $variance = array_sum(array_map(static fn(array $doubt): float => array_keys($doubt) === [Component::Water->value] ? $doubt[Component::Water->value] ** 2 : 0.0, $losses->doubts));
+        $variance = array_sum(
+            array_map(
+                static fn(array $doubt): float => array_keys($doubt) === [Component::Water->value]
+                    ? $doubt[Component::Water->value] ** 2
+                    : 0.0,
+                $losses->doubts,
+            ),
+        );
         $half = Amount::NINETY_PERCENT * sqrt($variance);
         foreach ($stages as $stage) {
             if ($stage->isCutShort()) {
-                $notes[] = sprintf('By its times and this pan more water would leave than there is without scorching (%s of water%s): the figures stop short of that.', KitchenNumber::grams($stage->with->get(Component::Water)), $stage->stage->title === null ? '' : " in \"{$stage->stage->title}\"");
+                $notes[] = sprintf(
+                    'By its times and this pan more water would leave than there is without scorching (%s of water%s): the figures stop short of that.',
+                    KitchenNumber::grams($stage->with->get(Component::Water)),
+                    $stage->stage->title === null ? '' : " in \"{$stage->stage->title}\"",
+                );
             }
         }
-        $notes[] = sprintf('By its times and this pan about %s of water leaves (%s to %s): an estimate %s. Weigh the pan at the end and write "Yield:" to be sure.', KitchenNumber::grams($gone), KitchenNumber::grams(max(0.0, $gone - $half)), KitchenNumber::grams($gone + $half), $isHobKnown ? 'from cooks weighed in this pan' : 'for a hob nobody has measured');
+        $notes[] = sprintf(
+            'By its times and this pan about %s of water leaves (%s to %s): an estimate %s. Weigh the pan at the end and write "Yield:" to be sure.',
+            KitchenNumber::grams($gone),
+            KitchenNumber::grams(max(0.0, $gone - $half)),
+            KitchenNumber::grams($gone + $half),
+            $isHobKnown ? 'from cooks weighed in this pan' : 'for a hob nobody has measured',
+        );
 
         return [...$notes, ...self::alcohol($stages)];
     }
@@ -119,7 +148,15 @@ final readonly class StagedCook
         }
         [$least, $most] = [100.0 * min($left), 100.0 * max($left)];
 
-        return $most > 99.5 ? [] : [sprintf('Of the alcohol that is cooked %.0f to %.0f %% stays, by the retention table and by distillation: it is never alcohol-free.', $least, $most)];
+        return $most > 99.5
+            ? []
+            : [
+                sprintf(
+                    'Of the alcohol that is cooked %.0f to %.0f %% stays, by the retention table and by distillation: it is never alcohol-free.',
+                    $least,
+                    $most,
+                ),
+            ];
     }
 
     /** @return list<string> what a yield leaves out: its figures take only water to have left */
@@ -134,6 +171,13 @@ final readonly class StagedCook
             }
         }
 
-        return $parts === [] ? [] : [sprintf('The yield tells of water only. By its steps about %s leaves too; the figures still hold it.', implode(' and ', $parts))];
+        return $parts === []
+            ? []
+            : [
+                sprintf(
+                    'The yield tells of water only. By its steps about %s leaves too; the figures still hold it.',
+                    implode(' and ', $parts),
+                ),
+            ];
     }
 }

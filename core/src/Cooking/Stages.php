@@ -12,7 +12,8 @@ use Vinculum\Recipe\Resolution\LineStatus;
 /**
  * The stages of a formula: headings among its lines start them, a heading's own words may say how it is cooked ("Simmer
  * 20 minutes:"), and the method's steps belong to the stage whose heading they stand under, or else come when
- * everything hot is in, those after the last at the hob when the cold is in too. Lines marked [cold], and those of a stage off the heat, go in last.
+ * everything hot is in, those after the last at the hob when the cold is in too. Lines marked [cold], and those of a
+ * stage off the heat, go in last.
  */
 final class Stages
 {
@@ -27,17 +28,26 @@ final class Stages
     public static function of(Formula $formula, array $method, array $titles = []): array
     {
         [$hot, $cold] = self::split($formula, $titles);
-        $under = self::methodByStage($method, array_map(static fn(Stage $stage): string => (string) $stage->title, [...$hot, ...$cold]));
+        $under = self::methodByStage(
+            $method,
+            array_map(static fn(Stage $stage): string => (string) $stage->title, [...$hot, ...$cold]),
+        );
         [$cooked, $after] = self::atTheHob(MethodReader::steps($under[-1] ?? []));
         $stages = [];
         foreach ([...$hot, ...$cold] as $index => $stage) {
-            $stages[] = $stage->with(...MethodReader::steps($under[$index] ?? []), ...($index === count($hot) - 1 ? $cooked : []), ...($index === count($hot) ? $after : []));
+            $stages[] = $stage->with(
+                ...MethodReader::steps($under[$index] ?? []),
+                ...($index === count($hot) - 1 ? $cooked : []),
+                ...($index === count($hot) ? $after : []),
+            );
         }
         if ($cold === []) {
             $stages[count($hot) - 1] = $stages[count($hot) - 1]->with(...$after);
         }
 
-        return array_values(array_filter($stages, static fn(Stage $stage): bool => $stage->lines !== [] || $stage->steps !== []));
+        return array_values(
+            array_filter($stages, static fn(Stage $stage): bool => $stage->lines !== [] || $stage->steps !== []),
+        );
     }
 
     /**
@@ -64,7 +74,16 @@ final class Stages
                 $lines[$at][$number] = $line;
             }
         }
-        $stages = array_map(static fn(?string $name, array $in): Stage => new Stage($name, $in, self::stepsOf($name), $name !== null && self::isOff($name)), $names, $lines);
+        $stages = array_map(
+            static fn(?string $name, array $in): Stage => new Stage(
+                $name,
+                $in,
+                self::stepsOf($name),
+                $name !== null && self::isOff($name),
+            ),
+            $names,
+            $lines,
+        );
         $off = array_values(array_filter($stages, static fn(Stage $stage): bool => $stage->isOffTheHeat));
         if ($cold !== []) {
             $first = array_shift($off) ?? new Stage(self::COLD_TITLE, [], [], true);
@@ -90,7 +109,12 @@ final class Stages
     /** @return list<MethodStep> what a heading itself says is done */
     private static function stepsOf(?string $title): array
     {
-        return array_values(array_filter(MethodReader::steps($title === null ? [] : [-1 => $title]), static fn(MethodStep $step): bool => $step->minutes !== null || $step->left !== null));
+        return array_values(
+            array_filter(
+                MethodReader::steps($title === null ? [] : [-1 => $title]),
+                static fn(MethodStep $step): bool => $step->minutes !== null || $step->left !== null,
+            ),
+        );
     }
 
     private static function isOff(string $title): bool

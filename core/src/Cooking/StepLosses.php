@@ -18,13 +18,22 @@ final readonly class StepLosses
 
     /**
      * @param float                          $water   grams that leave, its band beside it
-     * @param array{float, float}            $alcohol shares of the alcohol that stay: by Rayleigh's law, by the retention table
+     * @param array{float, float} $alcohol shares of the alcohol that stay: by Rayleigh's law, by the retention table
      * @param float                          $acetic  share of the acetic acid that stays
      * @param float                          $nose    share of the nose heat that stays
      * @param array{low: float, high: float} $band    of the water
      * @param bool                           $isCutShort its time would have taken more water than a sauce can give
      */
-    private function __construct(private Mixture $pot, public float $water, public array $band, public array $alcohol, public float $acetic, public float $nose, private Mixture $sieved, public bool $isCutShort) {}
+    private function __construct(
+        private Mixture $pot,
+        public float $water,
+        public array $band,
+        public array $alcohol,
+        public float $acetic,
+        public float $nose,
+        private Mixture $sieved,
+        public bool $isCutShort,
+    ) {}
 
     /** @param float $simmered minutes that the alcohol in the pot has simmered already */
     public static function of(MethodStep $step, Mixture $pot, ?Pan $pan, Hob $hob, float $simmered): self
@@ -42,7 +51,7 @@ final readonly class StepLosses
             $band,
             [$ratio ** $facts->ethanol->volatility, self::retained($simmered + $minutes) / self::retained($simmered)],
             $ratio ** $facts->acetic->volatility,
-            0.5 ** ($minutes / $facts->noseHeat->halfLife),
+            0.5 ** ($minutes / $facts->pungency->halfLife),
             $step->isSieved ? self::keptBack($pot) : Mixture::nothing(),
             $isCutShort,
         );
@@ -78,7 +87,7 @@ final readonly class StepLosses
             return $hob->heat($step->heat, $pan)->minutes($water, $surface)['value'];
         }
 
-        return Facts::of(CookingFacts::class)->noseHeat->usualMinutes;
+        return Facts::of(CookingFacts::class)->pungency->usualMinutes;
     }
 
     /** Whether so much of something was in the pot that its going is worth a word. */
@@ -91,17 +100,37 @@ final readonly class StepLosses
     public function losses(): CookingLosses
     {
         $facts = Facts::of(CookingFacts::class);
-        // the two models of alcohol disagree on a short hard boil: the figure stands half-way between them, the doubt reaches both
-        [$alcohol, $doubt] = [array_sum($this->alcohol) / 2.0, abs($this->alcohol[0] - $this->alcohol[1]) / 2.0 / Amount::NINETY_PERCENT];
+        // the two models of alcohol disagree on a short hard boil: the figure stands half-way between them, the doubt
+        // reaches both
+        [$alcohol, $doubt] = [
+            array_sum($this->alcohol) / 2.0,
+            abs($this->alcohol[0] - $this->alcohol[1]) / 2.0 / Amount::NINETY_PERCENT,
+        ];
         $gone = [
-            Component::Water->value => [$this->water, ($this->band['high'] - $this->band['low']) / 2.0 / Amount::NINETY_PERCENT],
-            Component::Ethanol->value => [$this->pot->get(Component::Ethanol) * (1.0 - $alcohol), $this->pot->get(Component::Ethanol) * $doubt],
-            Component::Acetic->value => [$this->pot->get(Component::Acetic) * (1.0 - $this->acetic), $this->pot->get(Component::Acetic) * (1.0 - $this->acetic) * $facts->acetic->doubt],
-            Component::NoseHeat->value => [$this->pot->get(Component::NoseHeat) * (1.0 - $this->nose), $this->pot->get(Component::NoseHeat) * (1.0 - $this->nose) * $facts->noseHeat->doubt],
+            Component::Water->value => [
+                $this->water,
+                ($this->band['high'] - $this->band['low']) / 2.0 / Amount::NINETY_PERCENT,
+            ],
+            Component::Ethanol->value => [
+                $this->pot->get(Component::Ethanol) * (1.0 - $alcohol),
+                $this->pot->get(Component::Ethanol) * $doubt,
+            ],
+            Component::Acetic->value => [
+                $this->pot->get(Component::Acetic) * (1.0 - $this->acetic),
+                $this->pot->get(Component::Acetic) * (1.0 - $this->acetic) * $facts->acetic->doubt,
+            ],
+            Component::Pungency->value => [
+                $this->pot->get(Component::Pungency) * (1.0 - $this->nose),
+                $this->pot->get(Component::Pungency) * (1.0 - $this->nose) * $facts->pungency->doubt,
+            ],
         ];
         $gone = array_filter($gone, static fn(array $one): bool => $one[0] > 0.0);
         $left = Mixture::of(array_map(static fn(array $one): float => $one[0], $gone))->plus($this->sieved);
-        $doubts = array_map(static fn(string $component, array $one): Mixture => Mixture::of([$component => $one[1]]), array_keys($gone), array_values($gone));
+        $doubts = array_map(
+            static fn(string $component, array $one): Mixture => Mixture::of([$component => $one[1]]),
+            array_keys($gone),
+            array_values($gone),
+        );
         if ($this->sieved->grams() > 0.0) {
             $doubts[] = $this->sieved->times($facts->sieve->doubt);
         }
@@ -118,15 +147,28 @@ final readonly class StepLosses
             // "by a quarter" is of the volume in the pan at that time
             $lost = min($most, max(0.0, Volume::waterToLose($pot, $step->left * Volume::millilitres($pot))));
 
-            return [$lost, ['low' => (1.0 - Amount::NINETY_PERCENT * self::FRACTION_DOUBT) * $lost, 'high' => (1.0 + Amount::NINETY_PERCENT * self::FRACTION_DOUBT) * $lost], false];
+            return [
+                $lost,
+                [
+                    'low' => (1.0 - Amount::NINETY_PERCENT * self::FRACTION_DOUBT) * $lost,
+                    'high' => (1.0 + Amount::NINETY_PERCENT * self::FRACTION_DOUBT) * $lost,
+                ],
+                false,
+            ];
         }
         $surface = $pan?->squareMetres;
-        $found = $surface === null || $step->heat === null ? null : $step->evaporates($surface, $hob->heat($step->heat, $pan));
+        $found = $surface === null || $step->heat === null
+            ? null
+            : $step->evaporates($surface, $hob->heat($step->heat, $pan));
         if ($found === null) {
             return [0.0, ['low' => 0.0, 'high' => 0.0], false];
         }
 
-        return [min($most, $found['value']), ['low' => min($most, $found['low']), 'high' => min($most, $found['high'])], $found['value'] > $most + 1e-9];
+        return [
+            min($most, $found['value']),
+            ['low' => min($most, $found['low']), 'high' => min($most, $found['high'])],
+            $found['value'] > $most + 1e-9,
+        ];
     }
 
     /** What stays in a sieve: a share of the fibre, and the rest of the sauce that clings to it. */

@@ -16,11 +16,21 @@ use Vinculum\Ingredient\Ingredient;
 use Vinculum\Optimisation\Bisection;
 use Vinculum\Sensory\Taste;
 
-/** A way to make a sauce thicker with starch or gum: how much, in how much cold water, when, and what it does to the taste. */
+/**
+ * A way to make a sauce thicker with starch or gum: how much, in how much cold water, when, and what it does to the
+ * taste.
+ */
 final readonly class Thickening
 {
     /** @param array<string, float> $changeSteps by axis */
-    private function __construct(public Ingredient $ingredient, public float $grams, public float $slurryWater, public string $how, public ?string $mind, public array $changeSteps) {}
+    private function __construct(
+        public Ingredient $ingredient,
+        public float $grams,
+        public float $slurryWater,
+        public string $how,
+        public ?string $mind,
+        public array $changeSteps,
+    ) {}
 
     /** @return list<string> consistencies that can be asked for */
     public static function consistencies(): array
@@ -37,8 +47,12 @@ final readonly class Thickening
      *
      * @throws CookFault when there is no water to thicken, or nobody knows the consistency
      */
-    public static function to(Mixture $sauce, string $consistency, Catalogue $catalogue, bool $isEmulsified = false): array
-    {
+    public static function to(
+        Mixture $sauce,
+        string $consistency,
+        Catalogue $catalogue,
+        bool $isEmulsified = false,
+    ): array {
         $edges = FactsFile::named('thickeners')['edges'];
         if ($sauce->get(Component::Water) <= 0.0) {
             throw CookFault::nothingIn();
@@ -51,7 +65,13 @@ final readonly class Thickening
         foreach (FactsFile::named('thickeners') as $key => $row) {
             $ways[] = match (true) {
                 $key === 'edges' => null,
-                $row->has('by') => self::byBulk($sauce, $consistency, $catalogue->get($key), $row, $isEmulsified || $row->text('by') === 'emulsion'),
+                $row->has('by') => self::byBulk(
+                    $sauce,
+                    $consistency,
+                    $catalogue->get($key),
+                    $row,
+                    $isEmulsified || $row->text('by') === 'emulsion',
+                ),
                 default => self::with($sauce, $wanted, $catalogue->get($key), $row),
             };
         }
@@ -61,24 +81,43 @@ final readonly class Thickening
         return $ways;
     }
 
-    /** What thickens by its own bulk or oil: the least that reaches the class, null where as much as the sauce itself does not, or it is there already. */
-    private static function byBulk(Mixture $sauce, string $class, Ingredient $thickener, Row $row, bool $isEmulsified): ?self
-    {
+    /**
+     * What thickens by its own bulk or oil: the least that reaches the class, null where as much as the sauce itself
+     * does not, or it is there already.
+     */
+    private static function byBulk(
+        Mixture $sauce,
+        string $class,
+        Ingredient $thickener,
+        Row $row,
+        bool $isEmulsified,
+    ): ?self {
         $wanted = Body::rank($class) ?? throw CookFault::notANumber();
-        $isThick = static fn(float $grams): bool => Body::rank(Body::of($sauce->plus($thickener->grams($grams)), $isEmulsified)->class) >= $wanted;
+        $isThick = static fn(float $grams): bool => Body::rank(
+            Body::of($sauce->plus($thickener->grams($grams)), $isEmulsified)->class,
+        ) >= $wanted;
         [$low, $high] = [0.0, $sauce->grams()];
         if ($isThick(0.0) || !$isThick($high)) {
             return null;
         }
         $high = Bisection::edge($isThick, $low, $high);
 
-        return new self($thickener, $high, 0.0, $row->text('how'), self::mind($sauce, $row), Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($sauce->plus($thickener->grams($high)))));
+        return new self(
+            $thickener,
+            $high,
+            0.0,
+            $row->text('how'),
+            self::mind($sauce, $row),
+            Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($sauce->plus($thickener->grams($high)))),
+        );
     }
 
     private static function with(Mixture $sauce, float $wanted, Ingredient $thickener, Row $row): self
     {
         $worth = $thickener->mixture->get(Component::Thickening) / 100.0;
-        $slurryWater = $row->textOr('dry', 'no') === 'yes' ? 0.0 : Facts::of(CookingFacts::class)->thickening->slurryWater;
+        $slurryWater = $row->textOr('dry', 'no') === 'yes'
+            ? 0.0
+            : Facts::of(CookingFacts::class)->thickening->slurryWater;
         $ownWater = $thickener->mixture->get(Component::Water) / 100.0 + $slurryWater;
         [$water, $there] = [$sauce->get(Component::Water), $sauce->get(Component::Thickening)];
         // the slurry brings water that has to be thickened too: worth·g + there = wanted·(water + ownWater·g)/100
@@ -86,7 +125,14 @@ final readonly class Thickening
         $slurry = $slurryWater * $grams;
         $after = $sauce->plus($thickener->grams($grams))->plus(Mixture::of([Component::Water->value => $slurry]));
 
-        return new self($thickener, $grams, $slurry, $row->text('how'), self::mind($sauce, $row), Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($after)));
+        return new self(
+            $thickener,
+            $grams,
+            $slurry,
+            $row->text('how'),
+            self::mind($sauce, $row),
+            Taste::ofMixture($sauce)->stepsTo(Taste::ofMixture($after)),
+        );
     }
 
     /** What a sharp sauce does to it; null where the sauce is not sharp enough to matter. */
@@ -94,6 +140,8 @@ final readonly class Thickening
     {
         $ph = Acidity::ph($sauce);
 
-        return $ph !== null && $ph < Facts::of(CookingFacts::class)->thickening->sharpBelowPh ? $row->text('acid') : null;
+        return $ph !== null && $ph < Facts::of(CookingFacts::class)->thickening->sharpBelowPh
+            ? $row->text('acid')
+            : null;
     }
 }

@@ -16,9 +16,18 @@ final readonly class WeighedCook
      *
      * @throws CookFault where a figure cannot be weighed
      */
-    public function __construct(public float $squareMetres, public string $heat, public float $minutes, public float $gramsLost)
-    {
-        if (!is_finite($squareMetres * $minutes * $gramsLost) || $squareMetres <= 0.0 || $minutes <= 0.0 || $gramsLost < 0.0) {
+    public function __construct(
+        public float $squareMetres,
+        public string $heat,
+        public float $minutes,
+        public float $gramsLost,
+    ) {
+        if (
+            !is_finite($squareMetres * $minutes * $gramsLost)
+            || $squareMetres <= 0.0
+            || $minutes <= 0.0
+            || $gramsLost < 0.0
+        ) {
             throw CookFault::notANumber();
         }
     }

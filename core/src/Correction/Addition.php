@@ -9,5 +9,11 @@ use Vinculum\Ingredient\Ingredient;
 /** One thing to add, in an amount the cook can measure. */
 final readonly class Addition
 {
-    public function __construct(public Ingredient $ingredient, public float $grams, public string $measure, public float $firstDoseGrams, public string $firstDose) {}
+    public function __construct(
+        public Ingredient $ingredient,
+        public float $grams,
+        public string $measure,
+        public float $firstDoseGrams,
+        public string $firstDose,
+    ) {}
 }

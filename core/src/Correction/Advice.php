@@ -16,5 +16,13 @@ final readonly class Advice
      * @param list<Alternative>   $otherWays
      * @param list<Candidate>  $candidates what was allowed
      */
-    public function __construct(public Taste $before, public Target $target, public float $distanceBefore, public array $corrections, public array $notes, public array $otherWays = [], public array $candidates = []) {}
+    public function __construct(
+        public Taste $before,
+        public Target $target,
+        public float $distanceBefore,
+        public array $corrections,
+        public array $notes,
+        public array $otherWays = [],
+        public array $candidates = [],
+    ) {}
 }

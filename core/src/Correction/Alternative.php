@@ -12,5 +12,10 @@ final readonly class Alternative
      * @param float|null                   $grams         of the second batch, for a blend
      * @param float|null                   $distanceAfter steps from the target afterwards, where that can be computed
      */
-    public function __construct(public string $kind, public string $says, public ?float $grams, public ?float $distanceAfter) {}
+    public function __construct(
+        public string $kind,
+        public string $says,
+        public ?float $grams,
+        public ?float $distanceAfter,
+    ) {}
 }

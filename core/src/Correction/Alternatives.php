@@ -84,10 +84,25 @@ final class Alternatives
         }
         $name = mb_strtolower($left->ingredient->name ?? $left->text);
         if ($grams > self::LARGEST_BLEND * $batch->grams) {
-            return new Alternative('start-again', "So much {$name} went in that it is less work to start that part again, with less of it.", null, $least);
+            return new Alternative(
+                'start-again',
+                "So much {$name} went in that it is less work to start that part again, with less of it.",
+                null,
+                $least,
+            );
         }
 
-        return new Alternative('blend', sprintf('Make a second batch without the %s, and stir %s of it into all of this: %.1f steps off then.', $name, KitchenNumber::grams(round($grams, -1)), $least), $grams, $least);
+        return new Alternative(
+            'blend',
+            sprintf(
+                'Make a second batch without the %s, and stir %s of it into all of this: %.1f steps off then.',
+                $name,
+                KitchenNumber::grams(round($grams, -1)),
+                $least,
+            ),
+            $grams,
+            $least,
+        );
     }
 
     /** The line that brings most of an axis. */

@@ -88,7 +88,10 @@ final readonly class Complaint
         foreach (Axis::cases() as $axis) {
             $moves = self::movesOn($axis, $said);
             if ($moves !== null) {
-                $scores[$axis->value] = max(-Tasting::MOST, min(Tasting::MOST, -($moves[0] + $moves[1]) / 2.0 / self::STEPS_A_POINT));
+                $scores[$axis->value] = max(
+                    -Tasting::MOST,
+                    min(Tasting::MOST, -($moves[0] + $moves[1]) / 2.0 / self::STEPS_A_POINT),
+                );
             }
         }
 
@@ -98,7 +101,8 @@ final readonly class Complaint
     /**
      * @param list<array{self, float}> $said
      *
-     * @return array{float, float}|null least and most steps to move an axis by, the words added up; null where none is about it
+     * @return array{float, float}|null least and most steps to move an axis by, the words added up; null where none is
+     *     about it
      */
     private static function movesOn(Axis $axis, array $said): ?array
     {

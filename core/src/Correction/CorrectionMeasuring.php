@@ -13,7 +13,10 @@ use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 use Vinculum\Sensory\TasteLoad;
 
-/** A correction in amounts that can be measured: the best around the exact ones, by spoon, or by scale where spoons are too coarse. */
+/**
+ * A correction in amounts that can be measured: the best around the exact ones, by spoon, or by scale where spoons are
+ * too coarse.
+ */
 final readonly class CorrectionMeasuring
 {
     /** Spoons that cost more than this many steps are too coarse: the scale is taken. */
@@ -32,8 +35,13 @@ final readonly class CorrectionMeasuring
      * @param float        $most      grams that may be added
      * @param list<string> $allergens of the batch
      */
-    public function __construct(private Mixture $batch, private Target $target, private Spoons $spoons, private float $most, private array $allergens)
-    {
+    public function __construct(
+        private Mixture $batch,
+        private Target $target,
+        private Spoons $spoons,
+        private float $most,
+        private array $allergens,
+    ) {
         $this->load = TasteLoad::of($batch);
         $this->before = $this->load->taste();
     }
@@ -61,11 +69,27 @@ final readonly class CorrectionMeasuring
      */
     private function snap(array $candidates, array $grams): ?array
     {
-        $bySpoon = array_map(fn(Candidate $one, float $exact): array => $this->spoons->neighbours($exact, $one->ingredient->density, $one->ingredient->eachGrams()), $candidates, $grams);
+        $bySpoon = array_map(
+            fn(Candidate $one, float $exact): array => $this->spoons->neighbours(
+                $exact,
+                $one->ingredient->density,
+                $one->ingredient->eachGrams(),
+            ),
+            $candidates,
+            $grams,
+        );
         [$best, $least] = $this->bestOf($candidates, $bySpoon);
-        $exact = $this->valueOf(array_map(static fn(Candidate $one, float $amount): array => [$one, $amount], $candidates, $grams));
+        $exact = $this->valueOf(
+            array_map(static fn(Candidate $one, float $amount): array => [$one, $amount], $candidates, $grams),
+        );
         if ($least > $exact + self::TOO_COARSE) {
-            $byScale = array_map(fn(Candidate $one, float $exact): array => $exact < 1.0 ? $this->spoons->neighbours($exact, $one->ingredient->density) : $this->spoons->onScale($exact), $candidates, $grams);
+            $byScale = array_map(
+                fn(Candidate $one, float $exact): array => $exact < 1.0
+                    ? $this->spoons->neighbours($exact, $one->ingredient->density)
+                    : $this->spoons->onScale($exact),
+                $candidates,
+                $grams,
+            );
             [$finer, $value] = $this->bestOf($candidates, $byScale);
 
             return $value < $least ? $finer : $best;
@@ -115,7 +139,11 @@ final readonly class CorrectionMeasuring
         foreach (array_keys($amounts) as $index) {
             for ($notches = 0; $notches < 100; ++$notches) {
                 [$candidate, $grams] = $amounts[$index];
-                [$less] = $this->spoons->neighbours($grams * (1.0 - 1e-6), $candidate->ingredient->density, $candidate->ingredient->eachGrams());
+                [$less] = $this->spoons->neighbours(
+                    $grams * (1.0 - 1e-6),
+                    $candidate->ingredient->density,
+                    $candidate->ingredient->eachGrams(),
+                );
                 $trial = $amounts;
                 $trial[$index] = [$candidate, $less];
                 $tried = $this->valueOf($trial);
@@ -137,7 +165,8 @@ final readonly class CorrectionMeasuring
             $after = $after->plus($candidate->perGram, $grams);
         }
 
-        return $this->target->distance($after->taste()) + Objective::PRICE * ($after->grams - $this->load->grams) / $this->load->grams;
+        return $this->target->distance($after->taste())
+            + Objective::PRICE * ($after->grams - $this->load->grams) / $this->load->grams;
     }
 
     /**
@@ -155,13 +184,27 @@ final readonly class CorrectionMeasuring
             $mixture = $mixture->plus($ingredient->grams($grams));
             [$density, $each] = [$ingredient->density, $ingredient->eachGrams()];
             [$first, $words] = $this->firstDose($grams, $density, $each);
-            $additions[] = new Addition($ingredient, $grams, $this->spoons->words($grams, $density, $each), $first, $words);
+            $additions[] = new Addition(
+                $ingredient,
+                $grams,
+                $this->spoons->words($grams, $density, $each),
+                $first,
+                $words,
+            );
             $added += $grams;
             $gained = [...$gained, ...array_diff($ingredient->allergens, $this->allergens)];
         }
         $after = Taste::ofMixture($mixture);
 
-        return new Correction($additions, $mixture, $after, $this->target->distance($after), $added, $this->sideEffects($after, $mixture), array_values(array_unique($gained)));
+        return new Correction(
+            $additions,
+            $mixture,
+            $after,
+            $this->target->distance($after),
+            $added,
+            $this->sideEffects($after, $mixture),
+            array_values(array_unique($gained)),
+        );
     }
 
     /**
@@ -172,11 +215,19 @@ final readonly class CorrectionMeasuring
     private function firstDose(float $grams, ?float $density, ?float $each): array
     {
         $half = $grams / 2.0;
-        $measurable = array_filter([...$this->spoons->neighbours($half, $density, $each), ...$this->spoons->onScale($half)], static fn(float $one): bool => $one >= self::LEAST_FIRST * $grams && $one <= self::MOST_FIRST * $grams);
+        $measurable = array_filter(
+            [...$this->spoons->neighbours($half, $density, $each), ...$this->spoons->onScale($half)],
+            static fn(float $one): bool => $one >= self::LEAST_FIRST * $grams && $one <= self::MOST_FIRST * $grams,
+        );
         usort($measurable, static fn(float $one, float $other): int => abs($one - $half) <=> abs($other - $half));
         $first = $measurable[0] ?? $half;
 
-        return [$first, $measurable === [] ? 'half of it, ' . KitchenNumber::grams($half) : $this->spoons->words($first, $density, $each)];
+        return [
+            $first,
+            $measurable === []
+                ? 'half of it, ' . KitchenNumber::grams($half)
+                : $this->spoons->words($first, $density, $each),
+        ];
     }
 
     /** @return list<string> */

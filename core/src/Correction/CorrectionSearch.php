@@ -27,32 +27,68 @@ final readonly class CorrectionSearch
      * @param Mixture      $batch           as it stands in the pan
      * @param list<string> $batchAllergens
      */
-    public static function advise(Mixture $batch, Target $target, CorrectionLimits $limits, array $batchAllergens = []): Advice
-    {
+    public static function advise(
+        Mixture $batch,
+        Target $target,
+        CorrectionLimits $limits,
+        array $batchAllergens = [],
+    ): Advice {
         $load = TasteLoad::of($batch);
         $before = $load->taste();
         $distance = $target->distance($before);
         $notes = [];
         if ($load->grams <= 0.0) {
-            return new Advice($before, $target, $distance, [], ['There is nothing in the pan yet, so there is nothing to correct.']);
+            return new Advice(
+                $before,
+                $target,
+                $distance,
+                [],
+                ['There is nothing in the pan yet, so there is nothing to correct.'],
+            );
         }
         if ($limits->candidates === []) {
-            return new Advice($before, $target, $distance, [], ['Nothing may be added: name at least one ingredient to correct with.']);
+            return new Advice(
+                $before,
+                $target,
+                $distance,
+                [],
+                ['Nothing may be added: name at least one ingredient to correct with.'],
+            );
         }
         $most = self::mostGrams($batch, $limits);
         if ($most <= 0.0) {
-            return new Advice($before, $target, $distance, [], ['The batch already fills the capacity: take some out, or name a larger vessel.']);
+            return new Advice(
+                $before,
+                $target,
+                $distance,
+                [],
+                ['The batch already fills the capacity: take some out, or name a larger vessel.'],
+            );
         }
         if ($distance < self::LEAST_GAIN) {
-            return new Advice($before, $target, $distance, [], ['It stands inside every window: nothing needs adding.']);
+            return new Advice(
+                $before,
+                $target,
+                $distance,
+                [],
+                ['It stands inside every window: nothing needs adding.'],
+            );
         }
         $objective = new Objective($load, $target);
         $found = self::shortlist($objective, $limits, $most);
-        $corrections = self::measured($found, $limits, new CorrectionMeasuring($batch, $target, Spoons::of($limits->measures), $most, $batchAllergens), $distance);
+        $corrections = self::measured(
+            $found,
+            $limits,
+            new CorrectionMeasuring($batch, $target, Spoons::of($limits->measures), $most, $batchAllergens),
+            $distance,
+        );
         if ($corrections === []) {
             $notes[] = 'Nothing that may be added brings it closer in an amount that can be measured: allow other ingredients, or start that part again.';
         } elseif ($corrections[0]->distanceAfter > 1.0) {
-            $notes[] = sprintf('No addition within the room there is brings it all the way: %.1f steps remain after the best.', $corrections[0]->distanceAfter);
+            $notes[] = sprintf(
+                'No addition within the room there is brings it all the way: %.1f steps remain after the best.',
+                $corrections[0]->distanceAfter,
+            );
         }
 
         return new Advice($before, $target, $distance, $corrections, $notes);
@@ -64,7 +100,8 @@ final readonly class CorrectionSearch
         if ($limits->capacityMillilitres === null) {
             return CorrectionLimits::USUAL_SHARE * $batch->grams();
         }
-        // room filled with water, the lightest thing usually added but oil and spirits; the snapped result is held to the volume itself
+        // room filled with water, the lightest thing usually added but oil and spirits; the snapped result is held to
+        // the volume itself
         return max(0.0, $limits->capacityMillilitres - Volume::millilitres($batch)) * 1.6;
     }
 
@@ -75,7 +112,10 @@ final readonly class CorrectionSearch
      */
     private static function shortlist(Objective $objective, CorrectionLimits $limits, float $most): array
     {
-        $rows = array_map(static fn(Candidate $candidate): array => TasteCurve::row($candidate->perGram), $limits->candidates);
+        $rows = array_map(
+            static fn(Candidate $candidate): array => TasteCurve::row($candidate->perGram),
+            $limits->candidates,
+        );
         $nothing = $objective->value([], []);
         $found = [];
         $singles = [];
@@ -86,7 +126,11 @@ final readonly class CorrectionSearch
         $pairs = [];
         if ($limits->most >= 2) {
             foreach (self::supports(count($rows), 2) as [$a, $b]) {
-                $starts = [[$singles[$a][0][0], 0.0], [0.0, $singles[$b][0][0]], [$singles[$a][0][0], $singles[$b][0][0]]];
+                $starts = [
+                    [$singles[$a][0][0], 0.0],
+                    [0.0, $singles[$b][0][0]],
+                    [$singles[$a][0][0], $singles[$b][0][0]],
+                ];
                 $pairs[$a][$b] = self::fitFrom($objective, [$rows[$a], $rows[$b]], $starts, $most);
                 $found[] = [[$a, $b], ...$pairs[$a][$b]];
             }
@@ -94,8 +138,16 @@ final readonly class CorrectionSearch
         if ($limits->most >= 3) {
             foreach (self::supports(count($rows), 3) as [$a, $b, $c]) {
                 [$ab, $ac, $bc] = [$pairs[$a][$b][0], $pairs[$a][$c][0], $pairs[$b][$c][0]];
-                $starts = [[$ab[0], $ab[1], 0.0], [$ac[0], 0.0, $ac[1]], [0.0, $bc[0], $bc[1]], [$ab[0], $ab[1], $singles[$c][0][0]]];
-                $found[] = [[$a, $b, $c], ...self::fitFrom($objective, [$rows[$a], $rows[$b], $rows[$c]], $starts, $most)];
+                $starts = [
+                    [$ab[0], $ab[1], 0.0],
+                    [$ac[0], 0.0, $ac[1]],
+                    [0.0, $bc[0], $bc[1]],
+                    [$ab[0], $ab[1], $singles[$c][0][0]],
+                ];
+                $found[] = [
+                    [$a, $b, $c],
+                    ...self::fitFrom($objective, [$rows[$a], $rows[$b], $rows[$c]], $starts, $most),
+                ];
             }
         }
         $found = array_filter($found, static fn(array $one): bool => $one[2] < $nothing - 0.05);
@@ -109,7 +161,14 @@ final readonly class CorrectionSearch
             array_push($short, ...array_slice($ofCount, 0, (int) (self::SHORTLIST / 3)));
         }
 
-        return array_map(static fn(array $one): array => [array_map(static fn(int $index): Candidate => $limits->candidates[$index], $one[0]), $one[1], $one[2]], $short);
+        return array_map(
+            static fn(array $one): array => [
+                array_map(static fn(int $index): Candidate => $limits->candidates[$index], $one[0]),
+                $one[1],
+                $one[2],
+            ],
+            $short,
+        );
     }
 
     /**
@@ -181,21 +240,37 @@ final readonly class CorrectionSearch
      *
      * @return list<Correction>
      */
-    private static function measured(array $found, CorrectionLimits $limits, CorrectionMeasuring $measuring, float $distance): array
-    {
+    private static function measured(
+        array $found,
+        CorrectionLimits $limits,
+        CorrectionMeasuring $measuring,
+        float $distance,
+    ): array {
         $corrections = [];
         foreach ($found as [$candidates, $grams]) {
             $correction = $measuring->of($candidates, $grams);
             if ($correction === null) {
                 continue;
             }
-            $isTooFull = $limits->capacityMillilitres !== null && Volume::millilitres($correction->mixture) > $limits->capacityMillilitres;
+            $isTooFull = $limits->capacityMillilitres !== null
+                && Volume::millilitres($correction->mixture) > $limits->capacityMillilitres;
             if ($correction->distanceAfter > $distance - self::LEAST_GAIN || $isTooFull) {
                 continue;
             }
             $corrections[] = $correction;
         }
-        usort($corrections, static fn(Correction $one, Correction $other): int => [round(4.0 * $one->distanceAfter), count($one->additions), $one->addedGrams] <=> [round(4.0 * $other->distanceAfter), count($other->additions), $other->addedGrams]);
+        usort(
+            $corrections,
+            static fn(Correction $one, Correction $other): int => [
+                round(4.0 * $one->distanceAfter),
+                count($one->additions),
+                $one->addedGrams,
+            ] <=> [
+                round(4.0 * $other->distanceAfter),
+                count($other->additions),
+                $other->addedGrams,
+            ],
+        );
 
         return self::withoutIdleAdditions($corrections);
     }
@@ -212,7 +287,10 @@ final readonly class CorrectionSearch
         $kept = [];
         $sets = [];
         foreach ($ranked as $correction) {
-            $keys = array_map(static fn(Addition $addition): string => $addition->ingredient->key, $correction->additions);
+            $keys = array_map(
+                static fn(Addition $addition): string => $addition->ingredient->key,
+                $correction->additions,
+            );
             foreach ($sets as $better) {
                 if (array_diff($better, $keys) === []) {
                     continue 2;

@@ -10,19 +10,34 @@ use Vinculum\Recipe\Writing\AmountWriter;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 
-/** A formula found for a wish: grams of each free ingredient, where it stands, and what stands in the way if it falls short. */
+/**
+ * A formula found for a wish: grams of each free ingredient, where it stands, and what stands in the way if it falls
+ * short.
+ */
 final readonly class Design
 {
     /**
      * @param list<DesignedLine> $lines       the free lines, the largest first
      * @param list<string>       $hindrances  which lock or window stands in the way, in words
      */
-    public function __construct(public array $lines, public Taste $taste, public Target $target, public float $distance, public array $hindrances) {}
+    public function __construct(
+        public array $lines,
+        public Taste $taste,
+        public Target $target,
+        public float $distance,
+        public array $hindrances,
+    ) {}
 
-    /** @return list<string> the formula's lines with the amounts found: locked ones as they were, those that are not needed left out, new ones last */
+    /**
+     * @return list<string> the formula's lines with the amounts found: locked ones as they were, those that are not
+     *     needed left out, new ones last
+     */
     public function written(Formula $formula, Measures $measures): array
     {
-        $found = array_combine(array_map(static fn(DesignedLine $line): string => $line->ingredient->key, $this->lines), $this->lines);
+        $found = array_combine(
+            array_map(static fn(DesignedLine $line): string => $line->ingredient->key, $this->lines),
+            $this->lines,
+        );
         $texts = [];
         foreach ($formula->lines as $line) {
             $key = $line->ingredient?->key;
@@ -34,6 +49,14 @@ final readonly class Design
             }
         }
 
-        return [...$texts, ...array_values(array_map(static fn(DesignedLine $line): string => AmountWriter::line($line->measure, $line->ingredient), $found))];
+        return [
+            ...$texts,
+            ...array_values(
+                array_map(
+                    static fn(DesignedLine $line): string => AmountWriter::line($line->measure, $line->ingredient),
+                    $found,
+                ),
+            ),
+        ];
     }
 }

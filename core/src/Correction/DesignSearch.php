@@ -34,15 +34,32 @@ final class DesignSearch
      *
      * @throws \InvalidArgumentException when the locked lines alone fill the batch
      */
-    public static function find(Mixture $fixed, Candidate $base, array $free, Target $target, float $batchGrams, Measures $measures): Design
-    {
+    public static function find(
+        Mixture $fixed,
+        Candidate $base,
+        array $free,
+        Target $target,
+        float $batchGrams,
+        Measures $measures,
+    ): Design {
         $room = $batchGrams - $fixed->grams();
         if ($room <= 0.0) {
-            throw new \InvalidArgumentException(sprintf('The locked lines weigh %.0f g and already fill the batch of %.0f g: unlock one, or make more.', $fixed->grams(), $batchGrams));
+            throw new \InvalidArgumentException(
+                sprintf(
+                    'The locked lines weigh %.0f g and already fill the batch of %.0f g: unlock one, or make more.',
+                    $fixed->grams(),
+                    $batchGrams,
+                ),
+            );
         }
-        $free = array_values(array_filter($free, static fn(Candidate $one): bool => $one->ingredient->key !== $base->ingredient->key));
+        $free = array_values(
+            array_filter($free, static fn(Candidate $one): bool => $one->ingredient->key !== $base->ingredient->key),
+        );
         $start = TasteLoad::of($fixed)->plus($base->perGram, $room);
-        $rows = array_map(static fn(Candidate $one): array => TasteCurve::row($one->perGram->plus($base->perGram, -1.0)), $free);
+        $rows = array_map(
+            static fn(Candidate $one): array => TasteCurve::row($one->perGram->plus($base->perGram, -1.0)),
+            $free,
+        );
         $objective = new Objective($start, self::narrowed($target));
         $grams = self::fit($objective, $rows, $room);
         $spoons = Spoons::of($measures);
@@ -59,13 +76,34 @@ final class DesignSearch
             $room -= $amount;
         }
         if ($room >= 1.0) {
-            $lines[] = [$base, round($room), $spoons->words(round($room), $base->ingredient->density > 0.0 && $room < 60.0 ? $base->ingredient->density : null)];
+            $lines[] = [
+                $base,
+                round($room),
+                $spoons->words(
+                    round($room),
+                    $base->ingredient->density > 0.0 && $room < 60.0 ? $base->ingredient->density : null,
+                ),
+            ];
         }
         usort($lines, static fn(array $a, array $b): int => $b[1] <=> $a[1]);
         $taste = $load->taste();
-        $designed = array_map(static fn(array $line): DesignedLine => new DesignedLine($line[0]->ingredient, $line[1], $line[2], self::reason($line[0], $line[1], $load, $base)), $lines);
+        $designed = array_map(
+            static fn(array $line): DesignedLine => new DesignedLine(
+                $line[0]->ingredient,
+                $line[1],
+                $line[2],
+                self::reason($line[0], $line[1], $load, $base),
+            ),
+            $lines,
+        );
 
-        return new Design($designed, $taste, $target, $target->distance($taste), self::hindrances($target, $taste, $fixed, $free));
+        return new Design(
+            $designed,
+            $taste,
+            $target,
+            $target->distance($taste),
+            self::hindrances($target, $taste, $fixed, $free),
+        );
     }
 
     /**
@@ -78,7 +116,12 @@ final class DesignSearch
         $count = count($rows);
         $best = [array_fill(0, $count, 0.0), INF];
         foreach ([0.0, 0.02, 0.1] as $share) {
-            $found = $objective->fit($rows, array_fill(0, $count, $share * $room / max(1, $count)), $room, self::ROUNDS);
+            $found = $objective->fit(
+                $rows,
+                array_fill(0, $count, $share * $room / max(1, $count)),
+                $room,
+                self::ROUNDS,
+            );
             if ($found[1] < $best[1]) {
                 $best = $found;
             }
@@ -95,7 +138,13 @@ final class DesignSearch
             if ($window !== null) {
                 [$low, $high] = [$axis->steps($window->low), $axis->steps($window->high)];
                 $inset = self::MIDDLE * ($high - $low);
-                $narrow = $narrow->with($axis, TargetRange::between($window->low === 0.0 ? 0.0 : $axis->valueAt($low + $inset), $axis->valueAt($high - $inset)));
+                $narrow = $narrow->with(
+                    $axis,
+                    TargetRange::between(
+                        $window->low === 0.0 ? 0.0 : $axis->valueAt($low + $inset),
+                        $axis->valueAt($high - $inset),
+                    ),
+                );
             }
         }
 
@@ -119,7 +168,9 @@ final class DesignSearch
         arsort($shares);
         $share = (float) reset($shares);
 
-        return $share < 0.05 ? 'rounds it out' : sprintf('brings %d %% of the %s', (int) round(100.0 * min(1.0, $share)), (string) key($shares));
+        return $share < 0.05
+            ? 'rounds it out'
+            : sprintf('brings %d %% of the %s', (int) round(100.0 * min(1.0, $share)), (string) key($shares));
     }
 
     /**
@@ -135,10 +186,29 @@ final class DesignSearch
             $off = $target->window($axis)?->off($axis, $taste->on($axis)) ?? 0.0;
             if ($off > 0.25) {
                 $isLocked = $alone->on($axis) > 0.0;
-                $hindrances[] = sprintf('%s ends %.1f steps above its window: %s.', ucfirst($axis->value), $off, $isLocked ? 'the locked lines bring too much of it for this batch' : 'what brings the other axes brings it too');
+                $hindrances[] = sprintf(
+                    '%s ends %.1f steps above its window: %s.',
+                    ucfirst($axis->value),
+                    $off,
+                    $isLocked
+                        ? 'the locked lines bring too much of it for this batch'
+                        : 'what brings the other axes brings it too',
+                );
             } elseif ($off < -0.25) {
-                $brings = array_filter($free, static fn(Candidate $one): bool => Taste::ofMixture($one->ingredient->mixture)->on($axis) > $taste->on($axis));
-                $hindrances[] = sprintf('%s ends %.1f steps below its window: %s.', ucfirst($axis->value), -$off, $brings === [] ? 'nothing that may be used brings any' : 'more of what brings it would push another axis out');
+                $brings = array_filter(
+                    $free,
+                    static fn(Candidate $one): bool => Taste::ofMixture(
+                        $one->ingredient->mixture,
+                    )->on($axis) > $taste->on($axis),
+                );
+                $hindrances[] = sprintf(
+                    '%s ends %.1f steps below its window: %s.',
+                    ucfirst($axis->value),
+                    -$off,
+                    $brings === []
+                        ? 'nothing that may be used brings any'
+                        : 'more of what brings it would push another axis out',
+                );
             }
         }
 

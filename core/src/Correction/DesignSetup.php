@@ -23,15 +23,23 @@ final class DesignSetup
     private const SEASONS = ['acid', 'sweetener', 'salt', 'umami', 'heat', 'base', 'water', 'fat'];
 
     /**
-     * The unlocked lines that season are free, the rest stay as they are; on an empty bench the style's own correctors are free.
+     * The unlocked lines that season are free, the rest stay as they are; on an empty bench the style's own correctors
+     * are free.
      *
      * @param string|null $base ingredient key; the largest unlocked line, else the style's usual base, when null
      * @param Target|null $own  a target of the cook's own, instead of the style's
      *
      * @throws \InvalidArgumentException when the base is unknown or the locked lines alone fill the batch
      */
-    public static function draft(Formula $formula, StyleFamily $style, ?string $base, float $batchGrams, Catalogue $catalogue, Measures $measures, ?Target $own = null): Design
-    {
+    public static function draft(
+        Formula $formula,
+        StyleFamily $style,
+        ?string $base,
+        float $batchGrams,
+        Catalogue $catalogue,
+        Measures $measures,
+        ?Target $own = null,
+    ): Design {
         $fixed = Mixture::nothing();
         $free = [];
         $largest = null;
@@ -58,7 +66,14 @@ final class DesignSetup
             }
         }
 
-        return DesignSearch::find($fixed, Candidate::of($catalogue->get($carrier)), array_map(static fn(Ingredient $one): Candidate => Candidate::of($one), array_values($free)), $own ?? $style->target, $batchGrams, $measures);
+        return DesignSearch::find(
+            $fixed,
+            Candidate::of($catalogue->get($carrier)),
+            array_map(static fn(Ingredient $one): Candidate => Candidate::of($one), array_values($free)),
+            $own ?? $style->target,
+            $batchGrams,
+            $measures,
+        );
     }
 
     /**
@@ -66,8 +81,14 @@ final class DesignSetup
      *
      * @throws \InvalidArgumentException as draft()
      */
-    public static function withRoom(Formula $formula, StyleFamily $style, float $batchGrams, Catalogue $catalogue, Measures $measures, ?Target $own = null): Design
-    {
+    public static function withRoom(
+        Formula $formula,
+        StyleFamily $style,
+        float $batchGrams,
+        Catalogue $catalogue,
+        Measures $measures,
+        ?Target $own = null,
+    ): Design {
         $best = null;
         foreach (self::SIZES as $size) {
             $design = self::draft($formula, $style, null, $size * $batchGrams, $catalogue, $measures, $own);
@@ -82,9 +103,13 @@ final class DesignSetup
         return $best;
     }
 
-    /** Whether a design may change this line: it is not locked, and it is there for the balance rather than for its smell. */
+    /**
+     * Whether a design may change this line: it is not locked, and it is there for the balance rather than for its
+     * smell.
+     */
     public static function isFree(ResolvedLine $line): bool
     {
-        return !in_array('lock', $line->tags, true) && array_intersect(self::SEASONS, $line->ingredient->roles ?? []) !== [];
+        return !in_array('lock', $line->tags, true)
+            && array_intersect(self::SEASONS, $line->ingredient->roles ?? []) !== [];
     }
 }

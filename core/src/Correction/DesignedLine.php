@@ -9,5 +9,10 @@ use Vinculum\Ingredient\Ingredient;
 /** One line of a design, with the reason it is there. */
 final readonly class DesignedLine
 {
-    public function __construct(public Ingredient $ingredient, public float $grams, public string $measure, public string $reason) {}
+    public function __construct(
+        public Ingredient $ingredient,
+        public float $grams,
+        public string $measure,
+        public string $reason,
+    ) {}
 }

@@ -50,7 +50,9 @@ final class JndAdjustment
         if ($axis === null) {
             return null;
         }
-        $moved = static fn(float $amount): float => abs($whole->plus($perGram, $amount - $grams)->taste()->stepsOn($axis) - $before->stepsOn($axis));
+        $moved = static fn(float $amount): float => abs(
+            $whole->plus($perGram, $amount - $grams)->taste()->stepsOn($axis) - $before->stepsOn($axis),
+        );
         $far = $direction > 0 ? $grams * self::FURTHEST : 0.0;
         if ($moved($far) < 1.0) {
             return null;

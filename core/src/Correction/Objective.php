@@ -35,7 +35,17 @@ final readonly class Objective
         $windows = array_filter(Axis::each($target->window(...)));
         $axes = array_map(Axis::from(...), array_keys($windows));
         $this->curve = new TasteCurve($axes);
-        $this->edges = array_combine(array_keys($windows), array_map(static fn(Axis $axis, TargetRange $window): array => [$axis->steps($window->low), $axis->steps($window->high)], $axes, $windows));
+        $this->edges = array_combine(
+            array_keys($windows),
+            array_map(
+                static fn(Axis $axis, TargetRange $window): array => [
+                    $axis->steps($window->low),
+                    $axis->steps($window->high),
+                ],
+                $axes,
+                $windows,
+            ),
+        );
     }
 
     /**
@@ -68,7 +78,10 @@ final readonly class Objective
      */
     public function fit(array $rows, array $start, float $most, int $rounds = 10): array
     {
-        [$grams] = (new LeastSquares($rounds, $this->price(), $most))->fit(fn(array $trial): array => $this->offs($rows, $trial), $start);
+        [$grams] = (new LeastSquares($rounds, $this->price(), $most))->fit(
+            fn(array $trial): array => $this->offs($rows, $trial),
+            $start,
+        );
 
         return [$grams, $this->value($rows, $grams)];
     }

@@ -10,5 +10,12 @@ final readonly class ReferenceLitre
     public const FILE = 'reference-batch';
     public const SECTION = 'litre';
 
-    public function __construct(public float $grams, public float $sweet, public float $sour, public float $salt, public float $umami, public float $heat) {}
+    public function __construct(
+        public float $grams,
+        public float $sweet,
+        public float $sour,
+        public float $salt,
+        public float $umami,
+        public float $heat,
+    ) {}
 }

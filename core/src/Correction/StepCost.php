@@ -24,7 +24,11 @@ final readonly class StepCost
         $best = null;
         foreach (Axis::cases() as $axis) {
             $grams = self::gramsForOneStep($axis, $batch, $candidate->perGram);
-            if ($grams !== null && $grams <= self::MOST_OF_BATCH * $batch->grams && ($best === null || $grams < $best->grams)) {
+            if (
+                $grams !== null
+                && $grams <= self::MOST_OF_BATCH * $batch->grams
+                && ($best === null || $grams < $best->grams)
+            ) {
                 $best = new self($axis, $grams);
             }
         }
@@ -45,7 +49,15 @@ final readonly class StepCost
         $grams = $litre->grams;
         $hundreds = $grams / 100.0;
 
-        return TasteLoad::ofSums($litre->sweet * $hundreds, $litre->sour * $hundreds, $litre->salt * $hundreds, $litre->umami * $hundreds, 0.0, $litre->heat * $grams, $grams);
+        return TasteLoad::ofSums(
+            $litre->sweet * $hundreds,
+            $litre->sour * $hundreds,
+            $litre->salt * $hundreds,
+            $litre->umami * $hundreds,
+            0.0,
+            $litre->heat * $grams,
+            $grams,
+        );
     }
 
     /** An axis rises steadily with the amount of what is stronger in it than the batch. */

@@ -23,7 +23,15 @@ final readonly class Tongue
     {
         $strengths = FactsFile::named('tasting')['strengths'];
 
-        return new self(array_map(static fn(array $one): array => [Complaint::named($one['complaint']), $strengths->number($one['strength'])], $said));
+        return new self(
+            array_map(
+                static fn(array $one): array => [
+                    Complaint::named($one['complaint']),
+                    $strengths->number($one['strength']),
+                ],
+                $said,
+            ),
+        );
     }
 
     /** @return list<string> how strongly a word can be meant */
@@ -38,7 +46,9 @@ final readonly class Tongue
         return Target::between($before, $after, FactsFile::named('tasting')['way-back']->number('within'));
     }
 
-    /** At the pan the tongue is the judge: what it does not complain of is held where it is. Null where it says nothing. */
+    /**
+     * At the pan the tongue is the judge: what it does not complain of is held where it is. Null where it says nothing.
+     */
     public function target(Taste $now): ?Target
     {
         return $this->words === [] ? null : Complaint::together($this->words, $now);

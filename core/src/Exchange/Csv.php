@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
-/** Tables as comma-separated values (RFC 4180): lines end in CRLF, quotes are doubled, the first line names the columns. */
+/**
+ * Tables as comma-separated values (RFC 4180): lines end in CRLF, quotes are doubled, the first line names the columns.
+ */
 final class Csv
 {
     /**
@@ -15,7 +17,9 @@ final class Csv
     {
         $lines = [self::line($columns)];
         foreach ($rows as $row) {
-            $lines[] = self::line(array_map(static fn(string $column): string => self::text($row[$column] ?? null), $columns));
+            $lines[] = self::line(
+                array_map(static fn(string $column): string => self::text($row[$column] ?? null), $columns),
+            );
         }
 
         return implode("\r\n", $lines) . "\r\n";
@@ -37,7 +41,14 @@ final class Csv
         $separator = self::separator($text);
         [$columns, $rows] = [null, []];
         while (is_array($fields = fgetcsv($stream, null, $separator, '"', ''))) {
-            $fields = array_map(static fn(?string $field): string => (string) preg_replace('/^\'(?=\'*[=+\-@\t\r])/', '', trim((string) $field, " \n\v\0")), $fields);
+            $fields = array_map(
+                static fn(?string $field): string => (string) preg_replace(
+                    '/^\'(?=\'*[=+\-@\t\r])/',
+                    '',
+                    trim((string) $field, " \n\v\0"),
+                ),
+                $fields,
+            );
             if ($fields === ['']) {
                 continue;
             }

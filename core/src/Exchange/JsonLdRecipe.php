@@ -78,7 +78,14 @@ final class JsonLdRecipe
         if (in_array('Recipe', (array) ($node['@type'] ?? []), true)) {
             return [$node];
         }
-        $children = array_is_list($node) ? $node : [$node['@graph'] ?? null, $node['mainEntity'] ?? null, $node['itemListElement'] ?? null, $node['item'] ?? null];
+        $children = array_is_list($node)
+            ? $node
+            : [
+                $node['@graph'] ?? null,
+                $node['mainEntity'] ?? null,
+                $node['itemListElement'] ?? null,
+                $node['item'] ?? null,
+            ];
 
         return array_merge([], ...array_map(self::recipesIn(...), $children));
     }
@@ -154,10 +161,19 @@ final class JsonLdRecipe
     {
         if (is_string($value) || is_int($value) || is_float($value)) {
             // marks go, but a "<" that begins none is part of the text: "salt <1 %"
-            $unmarked = (string) preg_replace(['~<br\s*/?>|</p>|</li>~i', '~<(?:/?[a-z][^<>]*|!--.*?--)>~is'], ["\n", ''], (string) $value);
+            $unmarked = (string) preg_replace(
+                ['~<br\s*/?>|</p>|</li>~i', '~<(?:/?[a-z][^<>]*|!--.*?--)>~is'],
+                ["\n", ''],
+                (string) $value,
+            );
             $plain = html_entity_decode($unmarked, ENT_QUOTES | ENT_HTML5);
 
-            return array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $plain) ?: []), static fn(string $line): bool => $line !== ''));
+            return array_values(
+                array_filter(
+                    array_map(trim(...), preg_split('/\R/u', $plain) ?: []),
+                    static fn(string $line): bool => $line !== '',
+                ),
+            );
         }
         if (!is_array($value)) {
             return [];

@@ -56,6 +56,7 @@ final class PlainTextRecipe
 
     private static function isHeading(string $line, string $names): bool
     {
-        return preg_match("/^(?:#+\\s*)?(?:{$names})\\s*:?$/iu", $line) === 1 && (str_ends_with($line, ':') || str_starts_with($line, '#'));
+        return preg_match("/^(?:#+\\s*)?(?:{$names})\\s*:?$/iu", $line) === 1
+            && (str_ends_with($line, ':') || str_starts_with($line, '#'));
     }
 }

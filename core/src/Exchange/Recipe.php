@@ -52,12 +52,21 @@ final readonly class Recipe
     /** @param list<string> $notes what was found out about it besides */
     public function withNotes(array $notes): self
     {
-        return new self($this->title, $this->style, $this->yield, $this->pan, $this->lines, $this->method, [...$this->notes, ...$notes]);
+        return new self(
+            $this->title,
+            $this->style,
+            $this->yield,
+            $this->pan,
+            $this->lines,
+            $this->method,
+            [...$this->notes, ...$notes],
+        );
     }
 
     /** Whether the method boils water off that no yield accounts for. */
     public function isCookedWithoutYield(): bool
     {
-        return $this->yield === null && preg_match('/\b(?:simmer|boil|reduce|cook down|bubble)/iu', implode(' ', $this->method)) === 1;
+        return $this->yield === null
+            && preg_match('/\b(?:simmer|boil|reduce|cook down|bubble)/iu', implode(' ', $this->method)) === 1;
     }
 }

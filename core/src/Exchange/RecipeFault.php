@@ -9,12 +9,19 @@ final class RecipeFault extends \RuntimeException
 {
     public static function tooLarge(int $bytes): self
     {
-        return new self(sprintf('The recipe is %.1f MB; the most that is read is 5 MB. Save only the recipe, not the whole page.', $bytes / 1e6));
+        return new self(
+            sprintf(
+                'The recipe is %.1f MB; the most that is read is 5 MB. Save only the recipe, not the whole page.',
+                $bytes / 1e6,
+            ),
+        );
     }
 
     public static function notText(): self
     {
-        return new self('This is not a text file: it holds bytes that no text has. Save the recipe as plain text or JSON-LD.');
+        return new self(
+            'This is not a text file: it holds bytes that no text has. Save the recipe as plain text or JSON-LD.',
+        );
     }
 
     public static function notJson(string $why): self
@@ -24,17 +31,26 @@ final class RecipeFault extends \RuntimeException
 
     public static function notARecipe(): self
     {
-        return new self('The JSON holds no schema.org Recipe: an object with "@type": "Recipe" and "recipeIngredient" is needed.');
+        return new self(
+            'The JSON holds no schema.org Recipe: an object with "@type": "Recipe" and "recipeIngredient" is needed.',
+        );
     }
 
     public static function tooManyLines(int $lines): self
     {
-        return new self(sprintf('%d ingredient lines is no recipe; the most that is read is 20,000. Paste only the ingredients of one sauce.', $lines));
+        return new self(
+            sprintf(
+                '%d ingredient lines is no recipe; the most that is read is 20,000. Paste only the ingredients of one sauce.',
+                $lines,
+            ),
+        );
     }
 
     public static function tooManyRecipes(int $most): self
     {
-        return new self("More than {$most} recipes in one text are not taken in at once: split it, or use the kitchen's own file, which may be of any size.");
+        return new self(
+            "More than {$most} recipes in one text are not taken in at once: split it, or use the kitchen's own file, which may be of any size.",
+        );
     }
 
     public static function tooIntricate(): self

@@ -36,11 +36,14 @@ final class RecipeReader
     {
         $recipe = self::found(self::checked($contents))[0];
 
-        return count($recipe->lines) > self::MOST_LINES ? throw RecipeFault::tooManyLines(count($recipe->lines)) : $recipe;
+        return count($recipe->lines) > self::MOST_LINES
+            ? throw RecipeFault::tooManyLines(count($recipe->lines))
+            : $recipe;
     }
 
     /**
-     * Every recipe in a file: several of a graph or of saved pages, or plain texts one after another, each under its title.
+     * Every recipe in a file: several of a graph or of saved pages, or plain texts one after another, each under its
+     * title.
      *
      * @return non-empty-list<Recipe> those that hold a line
      *
@@ -51,7 +54,9 @@ final class RecipeReader
         $text = self::checked($contents);
         $isPlain = !self::isJson($text) && !WebPage::holdsData($text);
         $recipes = [];
-        $parts = $isPlain ? preg_split('/^(?=#\s)/mu', $text, self::MOST_RECIPES + 2, PREG_SPLIT_NO_EMPTY) ?: [] : [$text];
+        $parts = $isPlain
+            ? preg_split('/^(?=#\s)/mu', $text, self::MOST_RECIPES + 2, PREG_SPLIT_NO_EMPTY) ?: []
+            : [$text];
         if (count($parts) > self::MOST_RECIPES + 1) {
             throw RecipeFault::tooManyRecipes(self::MOST_RECIPES);
         }

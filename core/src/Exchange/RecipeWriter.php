@@ -4,16 +4,27 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
-/** Writes a recipe so that it reads back as it was: the plain text of the command-line contract, or schema.org JSON-LD. */
+/**
+ * Writes a recipe so that it reads back as it was: the plain text of the command-line contract, or schema.org JSON-LD.
+ */
 final class RecipeWriter
 {
     public static function text(Recipe $recipe): string
     {
-        $keys = array_filter(['Style' => $recipe->style, 'Yield' => $recipe->yield, 'Pan' => $recipe->pan], static fn(?string $value): bool => $value !== null && $value !== '');
-        $head = [...($recipe->title === null || $recipe->title === '' ? [] : ["# {$recipe->title}"]), ...array_map(static fn(string $key, string $value): string => "{$key}: {$value}", array_keys($keys), $keys)];
+        $keys = array_filter(
+            ['Style' => $recipe->style, 'Yield' => $recipe->yield, 'Pan' => $recipe->pan],
+            static fn(?string $value): bool => $value !== null && $value !== '',
+        );
+        $head = [
+            ...($recipe->title === null || $recipe->title === '' ? [] : ["# {$recipe->title}"]),
+            ...array_map(static fn(string $key, string $value): string => "{$key}: {$value}", array_keys($keys), $keys),
+        ];
         $method = $recipe->method === [] ? [] : ['', 'Method:', ...$recipe->method];
 
-        return implode("\n", [...$head, ...($head === [] ? [] : ['']), ...$recipe->textsWithHeadings(), ...$method]) . "\n";
+        return implode(
+            "\n",
+            [...$head, ...($head === [] ? [] : ['']), ...$recipe->textsWithHeadings(), ...$method],
+        ) . "\n";
     }
 
     /** @return array<string, mixed> a schema.org Recipe; the style is its category, the pan its tool */
@@ -27,7 +38,10 @@ final class RecipeWriter
             'recipeYield' => $recipe->yield,
             'tool' => $recipe->pan === null ? null : [['@type' => 'HowToTool', 'name' => "pan {$recipe->pan}"]],
             'recipeIngredient' => $recipe->textsWithHeadings(),
-            'recipeInstructions' => array_map(static fn(string $step): array => ['@type' => 'HowToStep', 'text' => $step], $recipe->method),
+            'recipeInstructions' => array_map(
+                static fn(string $step): array => ['@type' => 'HowToStep', 'text' => $step],
+                $recipe->method,
+            ),
         ], static fn(mixed $value): bool => $value !== null && $value !== []);
     }
 }

@@ -41,8 +41,14 @@ final class Facts
         foreach ($reflected->getConstructor()?->getParameters() ?? [] as $parameter) {
             $type = self::typeOf($parameter);
             $values[] = class_exists($type)
-                ? self::readSection($type, $rows[self::named($parameter->name, '-')] ?? throw FactsFault::missing($file, $parameter->name))
-                : self::field($rows[is_string($section) ? $section : ''] ?? throw FactsFault::missing($file, 'a section'), $parameter);
+                ? self::readSection(
+                    $type,
+                    $rows[self::named($parameter->name, '-')] ?? throw FactsFault::missing($file, $parameter->name),
+                )
+                : self::field(
+                    $rows[is_string($section) ? $section : ''] ?? throw FactsFault::missing($file, 'a section'),
+                    $parameter,
+                );
         }
 
         return $reflected->newInstance(...$values);
@@ -53,7 +59,12 @@ final class Facts
     {
         $reflected = new \ReflectionClass($class);
 
-        return $reflected->newInstance(...array_map(static fn(\ReflectionParameter $parameter): mixed => self::field($row, $parameter), $reflected->getConstructor()?->getParameters() ?? []));
+        return $reflected->newInstance(
+            ...array_map(
+                static fn(\ReflectionParameter $parameter): mixed => self::field($row, $parameter),
+                $reflected->getConstructor()?->getParameters() ?? [],
+            ),
+        );
     }
 
     /** A list is one of numbers, of names with a number each, or of words, as its first entry is. */

@@ -62,8 +62,14 @@ final class FactsFile
         }
         $rows = [];
         $names = self::$compiled !== []
-            ? array_filter(array_keys(self::$compiled), static fn(string $file): bool => str_starts_with($file, "{$name}/"))
-            : array_map(static fn(string $path): string => "{$name}/" . basename($path, '.ini'), glob(self::folder() . "/{$name}/*.ini") ?: []);
+            ? array_filter(
+                array_keys(self::$compiled),
+                static fn(string $file): bool => str_starts_with($file, "{$name}/"),
+            )
+            : array_map(
+                static fn(string $path): string => "{$name}/" . basename($path, '.ini'),
+                glob(self::folder() . "/{$name}/*.ini") ?: [],
+            );
         foreach ($names as $file) {
             $rows += self::rows($file);
         }

@@ -9,5 +9,9 @@ final readonly class InstrumentFacts
 {
     public const FILE = 'instruments';
 
-    public function __construct(public PhMeterFacts $phMeter, public RefractometerFacts $refractometer, public ScaleFacts $scale) {}
+    public function __construct(
+        public PhMeterFacts $phMeter,
+        public RefractometerFacts $refractometer,
+        public ScaleFacts $scale,
+    ) {}
 }

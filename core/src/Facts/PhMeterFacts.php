@@ -8,5 +8,13 @@ namespace Vinculum\Facts;
 final readonly class PhMeterFacts
 {
     /** @param list<float> $buffers */
-    public function __construct(public float $leastSlope, public float $mostSlope, public float $mostOffset, public float $deviation, public float $drift, public float $calibrateAfter, public array $buffers) {}
+    public function __construct(
+        public float $leastSlope,
+        public float $mostSlope,
+        public float $mostOffset,
+        public float $deviation,
+        public float $drift,
+        public float $calibrateAfter,
+        public array $buffers,
+    ) {}
 }

@@ -26,6 +26,9 @@ final class Words
     {
         usort($words, static fn(string $one, string $other): int => strlen($other) <=> strlen($one));
 
-        return '\b(?:' . implode('|', array_map(static fn(string $word): string => preg_quote($word, '/'), $words)) . ')\b';
+        return '\b(?:' . implode(
+            '|',
+            array_map(static fn(string $word): string => preg_quote($word, '/'), $words),
+        ) . ')\b';
     }
 }

@@ -17,13 +17,21 @@ final readonly class AcidState
     private const DRY_BELOW_WATER_PERCENT = 30.0;
 
     /**
-     * @param float|null           $ph        as stated; as follows from a stated strong ion difference; as assumed where neither is; null where nothing buffers
+     * @param float|null $ph as stated; as follows from a stated strong ion difference; as assumed where neither is;
+     *     null where nothing buffers
      * @param bool                 $isKnown   whether it was stated, or nothing in it needs it
      * @param float                $deviation of the pH, one standard deviation
      * @param array<string, float> $charges   mEq that a unit of each acid and buffer carries at that pH
      * @param float                $capacity  mEq that move 100 g by one unit of pH
      */
-    private function __construct(public Mixture $mixture, public ?float $ph, public bool $isKnown, public float $deviation, public array $charges, public float $capacity) {}
+    private function __construct(
+        public Mixture $mixture,
+        public ?float $ph,
+        public bool $isKnown,
+        public float $deviation,
+        public array $charges,
+        public float $capacity,
+    ) {}
 
     /**
      * @param Mixture    $hundredGrams without its strong ion difference where the pH is stated
@@ -53,11 +61,20 @@ final readonly class AcidState
             return new self($mixture, null, $isKnown, 0.0, [], 0.0);
         }
 
-        return new self($mixture, $ph, $isKnown, $isKnown ? $facts->ph->deviation($grade->value) : $facts->unknown->deviation, Acidity::chargesAt($wet, $ph), Acidity::capacity($wet, $ph));
+        return new self(
+            $mixture,
+            $ph,
+            $isKnown,
+            $isKnown ? $facts->ph->deviation($grade->value) : $facts->unknown->deviation,
+            Acidity::chargesAt($wet, $ph),
+            Acidity::capacity($wet, $ph),
+        );
     }
 
     private static function wetted(Mixture $mixture): Mixture
     {
-        return $mixture->percent(Component::Water) < self::DRY_BELOW_WATER_PERCENT ? $mixture->plus(Mixture::of([Component::Water->value => 900.0])) : $mixture;
+        return $mixture->percent(Component::Water) < self::DRY_BELOW_WATER_PERCENT
+            ? $mixture->plus(Mixture::of([Component::Water->value => 900.0]))
+            : $mixture;
     }
 }

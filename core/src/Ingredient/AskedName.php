@@ -9,8 +9,10 @@ use Vinculum\Facts\FactsFile;
 /**
  * A name that is looked for, weighed once and scored against many aliases.
  *
- * The score of an alias is the share of the asked words' weight that it covers, less what it says beyond them. Words that say
- * little about what a thing is ("fresh", "chopped") weigh little; the last telling word, which names the thing, counts extra.
+ * The score of an alias is the share of the asked words' weight that it covers, less what it says beyond them. Words
+ * that say
+ * little about what a thing is ("fresh", "chopped") weigh little; the last telling word, which names the thing, counts
+ * extra.
  */
 final readonly class AskedName
 {
@@ -25,7 +27,12 @@ final readonly class AskedName
      * @param array<string, float>   $weights by word
      * @param string|null            $head    the last telling word; null when the name tells nothing by itself
      */
-    private function __construct(private array $words, private array $weights, private float $total, private ?string $head) {}
+    private function __construct(
+        private array $words,
+        private array $weights,
+        private float $total,
+        private ?string $head,
+    ) {}
 
     /** @param non-empty-list<string> $words as NameSearch::words() gives them */
     public static function of(array $words): self
@@ -88,7 +95,12 @@ final readonly class AskedName
      */
     public function missedBy(array $alias): array
     {
-        return array_values(array_filter($this->words, static fn(string $word): bool => !in_array($word, $alias, true) && !NameSearch::isDescriptor($word)));
+        return array_values(
+            array_filter(
+                $this->words,
+                static fn(string $word): bool => !in_array($word, $alias, true) && !NameSearch::isDescriptor($word),
+            ),
+        );
     }
 
     /**
@@ -100,7 +112,12 @@ final readonly class AskedName
      */
     public function beyond(array $alias): array
     {
-        return array_values(array_filter($alias, fn(string $word): bool => !isset($this->weights[$word]) && !NameSearch::isDescriptor($word)));
+        return array_values(
+            array_filter(
+                $alias,
+                fn(string $word): bool => !isset($this->weights[$word]) && !NameSearch::isDescriptor($word),
+            ),
+        );
     }
 
     /** A word that names no thing by itself: "sauce", "paste". */

@@ -71,7 +71,9 @@ final class Catalogue
     /** @throws FactsFault when there is no such ingredient */
     public function get(string $key): Ingredient
     {
-        return $this->own[$key] ?? $this->built[$key] ??= Ingredient::fromRow($this->rows[$key] ?? throw FactsFault::unknownKey('ingredient', $key));
+        return $this->own[$key] ?? $this->built[$key] ??= Ingredient::fromRow(
+            $this->rows[$key] ?? throw FactsFault::unknownKey('ingredient', $key),
+        );
     }
 
     /** @return list<string> */
@@ -83,7 +85,10 @@ final class Catalogue
     /** @return list<string> keys of what is the cook's own */
     public function ownKeys(): array
     {
-        return [...array_keys($this->own), ...array_keys(array_filter($this->rows, static fn(Row $row): bool => $row->has('own')))];
+        return [
+            ...array_keys($this->own),
+            ...array_keys(array_filter($this->rows, static fn(Row $row): bool => $row->has('own'))),
+        ];
     }
 
     /** @return list<Ingredient> */

@@ -10,5 +10,10 @@ final readonly class GradeFacts
     public const FILE = 'grades';
     public const SECTION = 'deviation';
 
-    public function __construct(public float $gradeA, public float $gradeB, public float $gradeC, public float $gradeD) {}
+    public function __construct(
+        public float $gradeA,
+        public float $gradeB,
+        public float $gradeC,
+        public float $gradeD,
+    ) {}
 }

@@ -38,7 +38,8 @@ final readonly class Ingredient
      * @param array<string, Grade>  $grades  by composition group
      * @param list<string>          $sources keys of sources.ini
      * @param bool                  $heatIsOfPods its heat varies from pod to pod by a factor of two
-     * @param string|null           $like         for what is the cook's own, the generic ingredient it is a kind of; null for the shipped ones
+     * @param string|null $like for what is the cook's own, the generic ingredient it is a kind of; null for the shipped
+     *     ones
      * @param string|null           $pouredAs the ingredient that a spoonful of it means: a lemon's juice
      */
     private function __construct(
@@ -114,9 +115,21 @@ final readonly class Ingredient
      *
      * @throws FactsFault when it adds up to more than 100 g
      */
-    public function asOwn(string $key, string $name, array $aliases, Mixture $mixture, array $grades, array $allergens, bool $heatIsKnown): self
-    {
-        $acidity = AcidState::of(self::filledUp($mixture, $key), $this->ph, $this->ph === null && $this->acidity->isKnown, $grades['ph'] ?? Grade::D);
+    public function asOwn(
+        string $key,
+        string $name,
+        array $aliases,
+        Mixture $mixture,
+        array $grades,
+        array $allergens,
+        bool $heatIsKnown,
+    ): self {
+        $acidity = AcidState::of(
+            self::filledUp($mixture, $key),
+            $this->ph,
+            $this->ph === null && $this->acidity->isKnown,
+            $grades['ph'] ?? Grade::D,
+        );
         $filled = $acidity->mixture;
 
         return new self(
@@ -185,10 +198,14 @@ final readonly class Ingredient
         $words = explode(' ', mb_strtolower($this->name));
         $part = array_pop($words);
 
-        return isset($this->units['fruit']) && $words !== [] && in_array($part, ['juice', 'zest'], true) ? ['part' => $part, 'fruit' => implode(' ', $words)] : null;
+        return isset($this->units['fruit']) && $words !== [] && in_array($part, ['juice', 'zest'], true)
+            ? ['part' => $part, 'fruit' => implode(' ', $words)]
+            : null;
     }
 
-    /** Grams a millilitre, where a spoonful of it means it; null where it would mean something else: a lemon's juice. */
+    /**
+     * Grams a millilitre, where a spoonful of it means it; null where it would mean something else: a lemon's juice.
+     */
     public function spoonDensity(): ?float
     {
         return $this->pouredAs === null ? $this->density : null;
@@ -218,9 +235,11 @@ final readonly class Ingredient
     {
         $amounts = $row->amounts('of');
         foreach ($row->amounts('sweeteners') as $sweetener => $grams) {
-            $worth = FactsFile::named('sweeteners')[$sweetener] ?? throw FactsFault::unknownKey('sweetener', $sweetener);
+            $worth = FactsFile::named('sweeteners')[$sweetener]
+                ?? throw FactsFault::unknownKey('sweetener', $sweetener);
             $amounts['sweetener'] = ($amounts['sweetener'] ?? 0.0) + $grams;
-            $amounts['sweetener_sweetness'] = ($amounts['sweetener_sweetness'] ?? 0.0) + $grams * $worth->number('sweetness');
+            $amounts['sweetener_sweetness'] = ($amounts['sweetener_sweetness'] ?? 0.0)
+                + $grams * $worth->number('sweetness');
         }
         if ($row->has('sweetener_grams')) {
             $amounts['sweetener'] = $row->number('sweetener_grams');
@@ -233,9 +252,15 @@ final readonly class Ingredient
         $amounts['sid'] = $row->numberOrNull('sid') ?? 0.0;
 
         $amounts['solubles'] = $row->numberOrNull('solubles') ?? 0.0;
-        $amounts['phosphoric'] = ($amounts['phosphoric'] ?? 0.0) + ($row->numberOrNull('phosphorus') ?? 0.0) / 1000.0 * Facts::of(AcidityFacts::class)->phosphorus->phosphoric;
+        $amounts['phosphoric'] = ($amounts['phosphoric'] ?? 0.0)
+            + ($row->numberOrNull('phosphorus') ?? 0.0)
+                / 1000.0
+                * Facts::of(AcidityFacts::class)->phosphorus->phosphoric;
 
-        return self::filledUp(Mixture::of(array_filter($amounts, static fn(float $amount): bool => $amount !== 0.0)), $row->key);
+        return self::filledUp(
+            Mixture::of(array_filter($amounts, static fn(float $amount): bool => $amount !== 0.0)),
+            $row->key,
+        );
     }
 
     /**
@@ -278,7 +303,10 @@ final readonly class Ingredient
                 throw FactsFault::notANumber($row->key, 'units', $text);
             }
             $grams = (float) $found[2];
-            $units[$found[1]] = Amount::of($grams, isset($found[3]) ? (float) $found[3] : $grams * self::COUNTED_SPREAD);
+            $units[$found[1]] = Amount::of(
+                $grams,
+                isset($found[3]) ? (float) $found[3] : $grams * self::COUNTED_SPREAD,
+            );
         }
 
         return $units;

@@ -21,12 +21,18 @@ final class LabelFault extends \InvalidArgumentException
 
     public static function tooMuch(string $field, float $most): self
     {
-        return new self($field, sprintf('"%s" is more than %s: is it per 100 g, and in grams?', $field, KitchenNumber::plain($most, 1)));
+        return new self(
+            $field,
+            sprintf('"%s" is more than %s: is it per 100 g, and in grams?', $field, KitchenNumber::plain($most, 1)),
+        );
     }
 
     public static function noServing(): self
     {
-        return new self('serving_grams', 'The figures are per serving, but the serving has no weight: fill in its grams.');
+        return new self(
+            'serving_grams',
+            'The figures are per serving, but the serving has no weight: fill in its grams.',
+        );
     }
 
     public static function sugarsBeyondCarbohydrate(): self
@@ -36,6 +42,9 @@ final class LabelFault extends \InvalidArgumentException
 
     public static function addsUp(float $grams): self
     {
-        return new self('label', sprintf('The label adds up to %.0f g in 100 g: check that every figure is for the same amount.', $grams));
+        return new self(
+            'label',
+            sprintf('The label adds up to %.0f g in 100 g: check that every figure is for the same amount.', $grams),
+        );
     }
 }

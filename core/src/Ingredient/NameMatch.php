@@ -13,11 +13,27 @@ final readonly class NameMatch
      * @param list<string> $beyond   telling words that only this says
      * @param bool         $isUsual  the name more often means this than anything else
      */
-    public function __construct(public string $key, public string $alias, public float $score, public array $missed = [], public bool $isExact = false, public bool $isUsual = true, public array $beyond = []) {}
+    public function __construct(
+        public string $key,
+        public string $alias,
+        public float $score,
+        public array $missed = [],
+        public bool $isExact = false,
+        public bool $isUsual = true,
+        public array $beyond = [],
+    ) {}
 
     /** The same match, taken for something near that the line means instead. */
     public function takenFor(string $key, bool $isUsual): self
     {
-        return new self($key, $this->alias, $this->score, $this->missed, $this->isExact, $isUsual && $this->isUsual, $this->beyond);
+        return new self(
+            $key,
+            $this->alias,
+            $this->score,
+            $this->missed,
+            $this->isExact,
+            $isUsual && $this->isUsual,
+            $this->beyond,
+        );
     }
 }

@@ -50,7 +50,11 @@ final class NameSearch
     {
         $search = new self();
         if (self::$compiled !== null && array_diff_key(self::$compiled['keys'], $rows) === []) {
-            ['aliases' => $search->aliases, 'aliasesWith' => $search->aliasesWith, 'exact' => $search->exact] = self::$compiled;
+            [
+                'aliases' => $search->aliases,
+                'aliasesWith' => $search->aliasesWith,
+                'exact' => $search->exact,
+            ] = self::$compiled;
             $rows = array_diff_key($rows, self::$compiled['keys']);
         }
 
@@ -64,7 +68,8 @@ final class NameSearch
     }
 
     /**
-     * Takes the index of the shipped names from a PHP file written by compile() instead of building it for every request.
+     * Takes the index of the shipped names from a PHP file written by compile() instead of building it for every
+     * request.
      */
     public static function useCompiled(string $path): void
     {
@@ -85,7 +90,15 @@ final class NameSearch
         self::$compiled = null;
         $search = self::over($rows);
 
-        return '<?php return ' . var_export(['keys' => array_fill_keys(array_keys($rows), true), 'aliases' => $search->aliases, 'aliasesWith' => $search->aliasesWith, 'exact' => $search->exact], true) . ";\n";
+        return '<?php return ' . var_export(
+            [
+                'keys' => array_fill_keys(array_keys($rows), true),
+                'aliases' => $search->aliases,
+                'aliasesWith' => $search->aliasesWith,
+                'exact' => $search->exact,
+            ],
+            true,
+        ) . ";\n";
     }
 
     /** When the way names are indexed last changed: a Unix time. */
@@ -124,7 +137,8 @@ final class NameSearch
     }
 
     /**
-     * Names that begin with these letters, or hold a word that does: one name for each ingredient, the cook's own first,
+     * Names that begin with these letters, or hold a word that does: one name for each ingredient, the cook's own
+     * first,
      * then names that begin so, then the shorter.
      *
      * @return list<NameMatch> scored by that order
@@ -139,7 +153,10 @@ final class NameSearch
             if ($at === false) {
                 continue;
             }
-            $score = ($alias['own'] ? 2.0 : 0.0) + ($at === 0 ? 1.0 : 0.0) - strlen($name) / 1000.0 - ($alias['likely'] ? 0.0 : 0.05);
+            $score = ($alias['own'] ? 2.0 : 0.0)
+                + ($at === 0 ? 1.0 : 0.0)
+                - strlen($name) / 1000.0
+                - ($alias['likely'] ? 0.0 : 0.05);
             if ($score > ($best[$alias['key']]->score ?? -INF)) {
                 $best[$alias['key']] = new NameMatch($alias['key'], $alias['alias'], $score);
             }
@@ -165,9 +182,22 @@ final class NameSearch
         $best = [];
         foreach ($this->candidates($spelt) as $number) {
             $alias = $this->aliases[$number];
-            $score = $asked->score($alias['words']) - $misspelt - ($alias['likely'] ? 0.0 : 0.015) + ($alias['own'] ? self::OWN_FIRST : 0.0);
+            $score = $asked->score($alias['words'])
+                - $misspelt
+                - ($alias['likely'] ? 0.0 : 0.015)
+                + ($alias['own'] ? self::OWN_FIRST : 0.0);
             if ($score > ($best[$alias['key']]->score ?? 0.05)) {
-                $best[$alias['key']] = new NameMatch($alias['key'], $alias['alias'], $score, $asked->missedBy($alias['words']), $misspelt === 0.0 && array_diff($spelt, $alias['words']) === [] && array_diff($alias['words'], $spelt) === [], $alias['likely'], $asked->beyond($alias['words']));
+                $best[$alias['key']] = new NameMatch(
+                    $alias['key'],
+                    $alias['alias'],
+                    $score,
+                    $asked->missedBy($alias['words']),
+                    $misspelt === 0.0
+                        && array_diff($spelt, $alias['words']) === []
+                        && array_diff($alias['words'], $spelt) === [],
+                    $alias['likely'],
+                    $asked->beyond($alias['words']),
+                );
             }
         }
         $found = array_values($best);
@@ -188,7 +218,31 @@ final class NameSearch
         if (isset($known[$name])) {
             return $known[$name];
         }
-        $plain = strtr(mb_strtolower($name), ['é' => 'e', 'è' => 'e', 'ê' => 'e', 'ñ' => 'n', 'ü' => 'u', 'ö' => 'o', 'ä' => 'a', 'á' => 'a', 'à' => 'a', 'â' => 'a', 'ç' => 'c', 'í' => 'i', 'î' => 'i', 'ó' => 'o', 'ô' => 'o', 'ú' => 'u', 'û' => 'u', 'œ' => 'oe', '’' => "'", '&' => ' and ']);
+        $plain = strtr(
+            mb_strtolower($name),
+            [
+                'é' => 'e',
+                'è' => 'e',
+                'ê' => 'e',
+                'ñ' => 'n',
+                'ü' => 'u',
+                'ö' => 'o',
+                'ä' => 'a',
+                'á' => 'a',
+                'à' => 'a',
+                'â' => 'a',
+                'ç' => 'c',
+                'í' => 'i',
+                'î' => 'i',
+                'ó' => 'o',
+                'ô' => 'o',
+                'ú' => 'u',
+                'û' => 'u',
+                'œ' => 'oe',
+                '’' => "'",
+                '&' => ' and ',
+            ],
+        );
         $plain = preg_replace(["/'s\b|'/", '/[^a-z0-9%.]+/'], ['', ' '], $plain) ?? '';
         $words = [];
         foreach (explode(' ', trim($plain)) as $word) {
@@ -255,7 +309,9 @@ final class NameSearch
 
     private function spelt(string $word): string
     {
-        return isset($this->aliasesWith[$word]) || self::isDescriptor($word) ? $word : ($this->nearestWord($word) ?? $word);
+        return isset($this->aliasesWith[$word]) || self::isDescriptor($word)
+            ? $word
+            : ($this->nearestWord($word) ?? $word);
     }
 
     private function nearestWord(string $word): ?string

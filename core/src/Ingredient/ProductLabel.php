@@ -11,7 +11,8 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
 
 /**
- * A product from its nutrition label. What the label states counts as measured for this product (grade A); what it does not
+ * A product from its nutrition label. What the label states counts as measured for this product (grade A); what it does
+ * not
  * say is inherited from the nearest generic ingredient, one grade lower.
  */
 final readonly class ProductLabel
@@ -45,20 +46,38 @@ final readonly class ProductLabel
      */
     public static function figuresOf(array $grams): array
     {
-        $sum = static fn(string ...$components): float => array_sum(array_intersect_key($grams, array_flip($components)));
+        $sum = static fn(string ...$components): float => array_sum(
+            array_intersect_key($grams, array_flip($components)),
+        );
         $sugars = $sum(...Component::sugars());
 
-        return ['fat' => $sum(Component::Fat->value), 'carbohydrate' => $sugars + $sum(Component::Starch->value), 'sugars' => $sugars, 'protein' => $sum(Component::Protein->value), 'salt' => $sum(Component::Salt->value), 'acidity' => $sum(...Component::acids())];
+        return [
+            'fat' => $sum(Component::Fat->value),
+            'carbohydrate' => $sugars + $sum(Component::Starch->value),
+            'sugars' => $sugars,
+            'protein' => $sum(Component::Protein->value),
+            'salt' => $sum(Component::Salt->value),
+            'acidity' => $sum(...Component::acids()),
+        ];
     }
 
     /**
-     * @param array<string, float|null> $figures      fat, carbohydrate, sugars, protein, salt, acidity in grams, sodium in milligrams
+     * @param array<string, float|null> $figures fat, carbohydrate, sugars, protein, salt, acidity in grams, sodium in
+     *     milligrams
      * @param float|null                $servingGrams grams the figures are for; null for 100 g
      *
      * @throws LabelFault when a figure cannot be right
      */
-    public static function of(string $name, string $like, array $figures, bool $isPerServing, ?float $servingGrams, ?float $shu, ?string $ingredients, bool $standsIn): self
-    {
+    public static function of(
+        string $name,
+        string $like,
+        array $figures,
+        bool $isPerServing,
+        ?float $servingGrams,
+        ?float $shu,
+        ?string $ingredients,
+        bool $standsIn,
+    ): self {
         if ($isPerServing && ($servingGrams === null || $servingGrams <= 0.0)) {
             throw LabelFault::noServing();
         }
@@ -78,13 +97,19 @@ final readonly class ProductLabel
                 throw LabelFault::tooMuch($field, 100.0);
             }
         }
-        if ($per100['sugars'] !== null && $per100['carbohydrate'] !== null && $per100['sugars'] > $per100['carbohydrate'] + 0.5) {
+        if (
+            $per100['sugars'] !== null
+            && $per100['carbohydrate'] !== null
+            && $per100['sugars'] > $per100['carbohydrate'] + 0.5
+        ) {
             throw LabelFault::sugarsBeyondCarbohydrate();
         }
         if ($shu !== null && ($shu < 0.0 || $shu > self::MOST_SHU)) {
             throw $shu < 0.0 ? LabelFault::negative('shu') : LabelFault::tooMuch('shu', self::MOST_SHU);
         }
-        $sum = array_sum(array_map(static fn(string $field): float => $per100[$field] ?? 0.0, ['fat', 'protein', 'salt', 'acidity'])) + max($per100['carbohydrate'] ?? 0.0, $per100['sugars'] ?? 0.0);
+        $sum = array_sum(
+            array_map(static fn(string $field): float => $per100[$field] ?? 0.0, ['fat', 'protein', 'salt', 'acidity']),
+        ) + max($per100['carbohydrate'] ?? 0.0, $per100['sugars'] ?? 0.0);
         if ($sum > 101.0) {
             throw LabelFault::addsUp($sum);
         }
@@ -114,7 +139,9 @@ final readonly class ProductLabel
             $this->standsIn ? [$generic->name, str_replace('-', ' ', $generic->key), ...$generic->aliases] : [],
             Mixture::of($amounts),
             $grades,
-            $this->ingredients === null || trim($this->ingredients) === '' ? $generic->allergens : self::allergensIn($this->ingredients),
+            $this->ingredients === null || trim($this->ingredients) === ''
+                ? $generic->allergens
+                : self::allergensIn($this->ingredients),
             $this->shu !== null,
         );
     }
@@ -140,7 +167,10 @@ final readonly class ProductLabel
         $before = $generic->mixture->grams();
         $stated = [];
         $starchBefore = ($amounts['starch'] ?? 0.0) + ($amounts['other'] ?? 0.0);
-        foreach ([['sugars', Component::sugars(), 'sucrose', 'sugars'], ['acidity', Component::acids(), 'acetic', 'acids']] as [$field, $components, $usual, $group]) {
+        foreach ([
+            ['sugars', Component::sugars(), 'sucrose', 'sugars'],
+            ['acidity', Component::acids(), 'acetic', 'acids'],
+        ] as [$field, $components, $usual, $group]) {
             if ($this->per100[$field] !== null) {
                 $amounts = self::scaledTo($amounts, $components, $this->per100[$field], $usual);
                 $stated[] = $group;
@@ -154,13 +184,22 @@ final readonly class ProductLabel
         }
         if ($this->per100['carbohydrate'] !== null) {
             $sugars = array_sum(array_intersect_key($amounts, array_flip(Component::sugars())));
-            $amounts = self::scaledTo($amounts, $starchBefore > 0.0 ? ['starch', 'other'] : ['other'], max(0.0, $this->per100['carbohydrate'] - $sugars), 'other');
+            $amounts = self::scaledTo(
+                $amounts,
+                $starchBefore > 0.0 ? ['starch', 'other'] : ['other'],
+                max(0.0, $this->per100['carbohydrate'] - $sugars),
+                'other',
+            );
             $stated[] = 'starch';
         }
         if ($this->shu !== null) {
             $stated[] = 'heat';
         }
-        $masses = array_filter($amounts, static fn(string $component): bool => Component::from($component)->isMass(), ARRAY_FILTER_USE_KEY);
+        $masses = array_filter(
+            $amounts,
+            static fn(string $component): bool => Component::from($component)->isMass(),
+            ARRAY_FILTER_USE_KEY,
+        );
         $room = ($amounts['water'] ?? 0.0) + $before - array_sum($masses);
         if ($room < 0.0) {
             // the generic is too dry for this label: what is only inherited and unnamed gives way
@@ -168,7 +207,13 @@ final readonly class ProductLabel
             $amounts['fibre'] = max(0.0, $amounts['fibre'] ?? 0.0);
         }
         $amounts['water'] = max(0.0, $room);
-        $sum = array_sum(array_filter($amounts, static fn(string $component): bool => Component::from($component)->isMass(), ARRAY_FILTER_USE_KEY));
+        $sum = array_sum(
+            array_filter(
+                $amounts,
+                static fn(string $component): bool => Component::from($component)->isMass(),
+                ARRAY_FILTER_USE_KEY,
+            ),
+        );
         if ($sum > 100.5) {
             throw LabelFault::addsUp($sum);
         }

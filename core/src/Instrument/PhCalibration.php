@@ -43,7 +43,9 @@ final readonly class PhCalibration
         $slope = ($one['millivolts'] - $other['millivolts']) / ($ideal($one) - $ideal($other));
         $offset = $one['millivolts'] - $slope * $ideal($one);
         if (!is_finite($slope) || $slope < $facts->leastSlope || $slope > $facts->mostSlope) {
-            throw InstrumentFault::badCalibration(sprintf('the electrode gives %.0f %% of the slope it should.', 100.0 * $slope));
+            throw InstrumentFault::badCalibration(
+                sprintf('the electrode gives %.0f %% of the slope it should.', 100.0 * $slope),
+            );
         }
         if (abs($offset) > $facts->mostOffset) {
             throw InstrumentFault::badCalibration(sprintf('it stands %.0f mV off at pH 7.', $offset));
@@ -60,7 +62,9 @@ final readonly class PhCalibration
     /** @param array{millivolts: float, celsius: float} $sensed */
     public function ph(array $sensed): float
     {
-        return self::NEUTRAL - ($sensed['millivolts'] - $this->offset) / ($this->slope * self::NERNST * ($sensed['celsius'] + self::KELVIN));
+        return self::NEUTRAL
+            - ($sensed['millivolts'] - $this->offset)
+                / ($this->slope * self::NERNST * ($sensed['celsius'] + self::KELVIN));
     }
 
     /** One standard deviation of a reading at a moment: an electrode drifts from its calibration on. */

@@ -20,7 +20,10 @@ final class SolidsReading
         $facts = Facts::of(InstrumentFacts::class)->refractometer;
         $found = $percent <= 0.0 ? $percent : $percent + $facts->perDegree * ($celsius - $facts->setAt);
         if (!is_finite($found) || $found < 0.0 || $found > 95.0) {
-            throw InstrumentFault::outOfRange('refractometer', is_finite($found) ? sprintf('%.1f %%', $found) : 'no number');
+            throw InstrumentFault::outOfRange(
+                'refractometer',
+                is_finite($found) ? sprintf('%.1f %%', $found) : 'no number',
+            );
         }
 
         return $found;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\Instrument;
 
-/** What a stand-in's electrode, refractometer and probe are dipped into, and how they read it: late, and not quite right. */
+/**
+ * What a stand-in's electrode, refractometer and probe are dipped into, and how they read it: late, and not quite
+ * right.
+ */
 final class StandInSample
 {
     private const NERNST = 0.198416;
@@ -36,13 +39,25 @@ final class StandInSample
     {
         $drift = self::DRIFT_MILLIVOLTS_AN_HOUR * $this->age / 3600.0;
 
-        return ['millivolts' => round(self::OFFSET + $drift - self::SLOPE * self::NERNST * ($this->celsius + 273.15) * ($this->ph - 7.0) + 0.3 * $noise, 1), 'celsius' => round($this->celsius, 1)];
+        return [
+            'millivolts' => round(
+                self::OFFSET
+                    + $drift
+                    - self::SLOPE * self::NERNST * ($this->celsius + 273.15) * ($this->ph - 7.0)
+                    + 0.3 * $noise,
+                1,
+            ),
+            'celsius' => round($this->celsius, 1),
+        ];
     }
 
     /** @return array{percent: float, celsius: float} a bare reading: too low when the drop is warm */
     public function refractometer(float $noise): array
     {
-        return ['percent' => round(max(0.0, $this->percent - 0.07 * ($this->celsius - 20.0) + 0.1 * $noise), 1), 'celsius' => round($this->celsius, 1)];
+        return [
+            'percent' => round(max(0.0, $this->percent - 0.07 * ($this->celsius - 20.0) + 0.1 * $noise), 1),
+            'celsius' => round($this->celsius, 1),
+        ];
     }
 
     public function thermometer(float $noise): float

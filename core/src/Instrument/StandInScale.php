@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\Instrument;
 
-/** How a kitchen scale behaves, for a stand-in: it lags, jitters, shows whole steps, can be set to nothing, and overloads. */
+/**
+ * How a kitchen scale behaves, for a stand-in: it lags, jitters, shows whole steps, can be set to nothing, and
+ * overloads.
+ */
 final class StandInScale
 {
     private const LAG_SECONDS = 0.25;
@@ -59,6 +62,11 @@ final class StandInScale
         $grams = $this->shown - $this->tare + ($isSettled ? 0.0 : $noise * self::NOISE_STEPS * $this->resolution);
         $steps = round($grams / $this->resolution) * $this->resolution;
 
-        return ['grams' => $steps === 0.0 ? 0.0 : $steps, 'settled' => $isSettled, 'overload' => $this->shown > $this->most, 'resolution' => $this->resolution];
+        return [
+            'grams' => $steps === 0.0 ? 0.0 : $steps,
+            'settled' => $isSettled,
+            'overload' => $this->shown > $this->most,
+            'resolution' => $this->resolution,
+        ];
     }
 }

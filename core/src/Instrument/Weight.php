@@ -11,7 +11,12 @@ use Vinculum\Facts\InstrumentFacts;
 final readonly class Weight
 {
     /** @param string|null $says what is odd about it; null where nothing is */
-    private function __construct(public float $grams, public bool $isSettled, public float $resolution, public ?string $says) {}
+    private function __construct(
+        public float $grams,
+        public bool $isSettled,
+        public float $resolution,
+        public ?string $says,
+    ) {}
 
     /**
      * A reading as a scale sends it.
@@ -28,6 +33,13 @@ final readonly class Weight
         }
         $isBelow = $grams < -max($resolution, Facts::of(InstrumentFacts::class)->scale->belowZero);
 
-        return new self((float) $grams, $isSettled, $resolution, $isBelow ? 'The scale reads below zero: something was taken off since it was set to nothing. Put it back, or set it to nothing again.' : null);
+        return new self(
+            (float) $grams,
+            $isSettled,
+            $resolution,
+            $isBelow
+                ? 'The scale reads below zero: something was taken off since it was set to nothing. Put it back, or set it to nothing again.'
+                : null,
+        );
     }
 }

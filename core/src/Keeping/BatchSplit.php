@@ -32,7 +32,9 @@ final class BatchSplit
         $wanted = [];
         foreach (FactsFile::named('uses') as $use => $row) {
             if ($use !== 'sugar' && in_array($use, $uses, true)) {
-                $wanted[$use] = $row->has('grams_per_person') ? $row->number('grams_per_person') * $people : $row->number('grams_per_kilogram') * $kilograms;
+                $wanted[$use] = $row->has('grams_per_person')
+                    ? $row->number('grams_per_person') * $people
+                    : $row->number('grams_per_kilogram') * $kilograms;
             }
         }
         $there = $balance->mixture->grams();
@@ -42,9 +44,19 @@ final class BatchSplit
         $parts = [];
         foreach ($wanted as $use => $grams) {
             $row = FactsFile::named('uses')[$use];
-            $parts[] = ['use' => $use, 'grams' => $use === 'table' ? $table : $share * $grams, 'wanted_grams' => $grams, 'timing' => self::timing($row, $balance), 'rule' => $row->text('rule'), 'source' => $row->text('source')];
+            $parts[] = [
+                'use' => $use,
+                'grams' => $use === 'table' ? $table : $share * $grams,
+                'wanted_grams' => $grams,
+                'timing' => self::timing($row, $balance),
+                'rule' => $row->text('rule'),
+                'source' => $row->text('source'),
+            ];
         }
-        usort($parts, static fn(array $one, array $other): int => ($other['use'] === 'table') <=> ($one['use'] === 'table'));
+        usort(
+            $parts,
+            static fn(array $one, array $other): int => ($other['use'] === 'table') <=> ($one['use'] === 'table'),
+        );
 
         return ['parts' => $parts, 'left_grams' => max(0.0, $there - array_sum(array_column($parts, 'grams')))];
     }

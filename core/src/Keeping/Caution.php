@@ -14,7 +14,13 @@ final readonly class Caution
      * @param 'info'|'warn'|'stop' $severity
      * @param bool                 $isForTheJar whoever opens the jar must read it
      */
-    private function __construct(public string $code, public string $severity, public string $text, public string $source, public bool $isForTheJar) {}
+    private function __construct(
+        public string $code,
+        public string $severity,
+        public string $text,
+        public string $source,
+        public bool $isForTheJar,
+    ) {}
 
     /**
      * @param array<string, string> $filledIn what stands for the names in braces of its text
@@ -26,7 +32,13 @@ final readonly class Caution
         $severity = $row->text('severity');
 
         return match ($severity) {
-            'info', 'warn', 'stop' => new self($row->key, $severity, strtr($row->text('text'), $filledIn), $row->text('source'), $row->textOr('on_the_jar', 'no') === 'yes'),
+            'info', 'warn', 'stop' => new self(
+                $row->key,
+                $severity,
+                strtr($row->text('text'), $filledIn),
+                $row->text('source'),
+                $row->textOr('on_the_jar', 'no') === 'yes',
+            ),
             default => throw FactsFault::unknownKey('severity', $severity),
         };
     }

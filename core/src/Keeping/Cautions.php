@@ -22,11 +22,20 @@ final class Cautions
         $cautions = [];
         foreach (FactsFile::named('cautions') as $row) {
             if (($isCounted || $row->has('words')) && $conditions->hold($row)) {
-                $cautions[] = Caution::fromRow($row, ['{allergens}' => implode(', ', $balance->allergens()), '{salt}' => self::saltToAdd($balance, $row)]);
+                $cautions[] = Caution::fromRow(
+                    $row,
+                    [
+                        '{allergens}' => implode(', ', $balance->allergens()),
+                        '{salt}' => self::saltToAdd($balance, $row),
+                    ],
+                );
             }
         }
         $gravity = ['stop' => 0, 'warn' => 1, 'info' => 2];
-        usort($cautions, static fn(Caution $one, Caution $other): int => $gravity[$one->severity] <=> $gravity[$other->severity]);
+        usort(
+            $cautions,
+            static fn(Caution $one, Caution $other): int => $gravity[$one->severity] <=> $gravity[$other->severity],
+        );
 
         return $cautions;
     }

@@ -14,7 +14,9 @@ use Vinculum\Facts\Words;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
-/** Whether a rule's conditions hold for a sauce. The fields are explained at the head of cautions.ini and keeping.ini. */
+/**
+ * Whether a rule's conditions hold for a sauce. The fields are explained at the head of cautions.ini and keeping.ini.
+ */
 final readonly class Conditions
 {
     /** Where nothing is known of its acid a sauce counts as neutral. */
@@ -35,19 +37,34 @@ final readonly class Conditions
         $tests = [
             'any' => fn(): bool => $this->holdsAny($row->list('any')),
             'any_too' => fn(): bool => $this->holdsAny($row->list('any_too')),
-            'kind' => fn(): bool => $this->isOf($row->list('kind'), $row->numberOrNull('kind_share_over')) || $this->holdsAny($row->list('any_or')),
+            'kind' => fn(): bool => $this->isOf($row->list('kind'), $row->numberOrNull('kind_share_over'))
+                || $this->holdsAny($row->list('any_or')),
             'kind_too' => fn(): bool => $this->isOf($row->list('kind_too'), null),
-            'words' => fn(): bool => $row->has('grams_over') ? $this->gramsSaid($row) > $row->number('grams_over') : $this->saying($row) !== [],
-            'unknown' => fn(): bool => array_filter($this->lines, static fn(ResolvedLine $line): bool => $line->status === LineStatus::Unknown) !== [],
+            'words' => fn(): bool => $row->has('grams_over')
+                ? $this->gramsSaid($row) > $row->number('grams_over')
+                : $this->saying($row) !== [],
+            'unknown' => fn(): bool => array_filter(
+                $this->lines,
+                static fn(ResolvedLine $line): bool => $line->status === LineStatus::Unknown,
+            ) !== [],
             'allergens' => fn(): bool => $this->balance->allergens() !== [],
             'fat_over' => static fn(): bool => $mixture->percent(Component::Fat) > $row->number('fat_over'),
             'ethanol_over' => static fn(): bool => $mixture->percent(Component::Ethanol) > $row->number('ethanol_over'),
             'sugar_over' => static fn(): bool => $mixture->percentOf(Component::sugars()) > $row->number('sugar_over'),
-            'sugar_under' => static fn(): bool => $mixture->percentOf(Component::sugars()) < $row->number('sugar_under'),
+            'sugar_under' => static fn(): bool
+                => $mixture->percentOf(Component::sugars()) < $row->number('sugar_under'),
             'heat_over' => fn(): bool => $this->balance->taste->heat > $row->number('heat_over'),
-            'strength_over' => fn(): bool => $this->holdsOne(static fn(Mixture $hundredGrams): bool => self::dryStrength($hundredGrams) >= $row->number('strength_over')),
-            'acetic_over' => fn(): bool => $this->holdsOne(static fn(Mixture $hundredGrams): bool => $hundredGrams->percent(Component::Acetic) > $row->number('acetic_over')),
-            'ferments_under' => fn(): bool => $this->balance->treatment->isFermented && $this->balance->treatment->ph() === null && $mixture->percent(Component::Salt) < $row->number('ferments_under'),
+            'strength_over' => fn(): bool => $this->holdsOne(
+                static fn(Mixture $hundredGrams): bool
+                    => self::dryStrength($hundredGrams) >= $row->number('strength_over'),
+            ),
+            'acetic_over' => fn(): bool => $this->holdsOne(
+                static fn(Mixture $hundredGrams): bool
+                    => $hundredGrams->percent(Component::Acetic) > $row->number('acetic_over'),
+            ),
+            'ferments_under' => fn(): bool => $this->balance->treatment->isFermented
+                && $this->balance->treatment->ph() === null
+                && $mixture->percent(Component::Salt) < $row->number('ferments_under'),
             'ph_high_over' => fn(): bool => $this->balance->ph !== null && $this->ph() > $row->number('ph_high_over'),
             'ph_unknown' => fn(): bool => $this->balance->ph === null,
             'ph_over' => fn(): bool => $this->ph() > $row->number('ph_over'),
@@ -55,7 +72,9 @@ final readonly class Conditions
             'stable' => fn(): bool => $this->isStable(),
             'unless_stable' => fn(): bool => !$this->isStable(),
             'cooked' => fn(): bool => $this->balance->treatment->isCooked === ($row->text('cooked') === 'yes'),
-            'unless_measured_ph_at_most' => fn(): bool => ($this->balance->treatment->ph() ?? self::NEUTRAL) > $row->number('unless_measured_ph_at_most'),
+            'unless_measured_ph_at_most' => fn(): bool => ($this->balance->treatment->ph() ?? self::NEUTRAL) > $row->number(
+                'unless_measured_ph_at_most',
+            ),
         ];
         foreach ($tests as $field => $test) {
             if ($row->has($field) && !$test()) {
@@ -67,7 +86,8 @@ final readonly class Conditions
     }
 
     /**
-     * Whether little can grow in it, whatever its acid: by its water activity, its salt or its alcohol; or because it is one thing
+     * Whether little can grow in it, whatever its acid: by its water activity, its salt or its alcohol; or because it
+     * is one thing
      * as it was bought.
      */
     private function isStable(): bool
@@ -75,7 +95,9 @@ final readonly class Conditions
         $edges = Facts::of(StableFacts::class);
         $mixture = $this->balance->mixture;
         $water = $mixture->get(Component::Water);
-        $ofWater = static fn(Component $one): float => $water > 0.0 ? 100.0 * $mixture->get($one) / ($water + $mixture->get($one)) : 0.0;
+        $ofWater = static fn(Component $one): float => $water > 0.0
+            ? 100.0 * $mixture->get($one) / ($water + $mixture->get($one))
+            : 0.0;
 
         return $this->waterActivity() <= $edges->waterActivityAtMost
             || $ofWater(Component::Ethanol) >= $edges->ethanolOfWaterFrom
@@ -89,7 +111,12 @@ final readonly class Conditions
         if ($this->balance->treatment->isCooked) {
             return false;
         }
-        $keys = array_unique(array_map(static fn(ResolvedLine $line): string => $line->ingredient->key ?? "unknown {$line->text}", $this->lines));
+        $keys = array_unique(
+            array_map(
+                static fn(ResolvedLine $line): string => $line->ingredient->key ?? "unknown {$line->text}",
+                $this->lines,
+            ),
+        );
 
         return count($keys) === 1 && $this->isOf($kinds, null);
     }
@@ -103,7 +130,11 @@ final readonly class Conditions
     /** By its upper end; 1 where it is not known. What holds next to no water is dry. */
     private function waterActivity(): float
     {
-        if ($this->balance->treatment->waterActivity === null && $this->balance->mixture->grams() > 0.0 && $this->isDry()) {
+        if (
+            $this->balance->treatment->waterActivity === null
+            && $this->balance->mixture->grams() > 0.0
+            && $this->isDry()
+        ) {
             return 0.0;
         }
 
@@ -115,7 +146,10 @@ final readonly class Conditions
     {
         $most = Facts::of(StableFacts::class)->dryAtMost;
 
-        return !$this->holdsOne(static fn(Mixture $hundredGrams): bool => $hundredGrams->percent(Component::Water) > $most) && array_filter($this->lines, static fn(ResolvedLine $line): bool => $line->ingredient === null) === [];
+        return !$this->holdsOne(
+            static fn(Mixture $hundredGrams): bool => $hundredGrams->percent(Component::Water) > $most,
+        )
+            && array_filter($this->lines, static fn(ResolvedLine $line): bool => $line->ingredient === null) === [];
     }
 
     /** SHU on dry weight, as pods are rated. */
@@ -170,19 +204,25 @@ final readonly class Conditions
         return $share !== null && $grams > $share / 100.0 * $this->balance->mixture->grams();
     }
 
-    /** @return list<ResolvedLine> the lines that hold the row's words: as written, in what they were taken for, or in what that is made of */
+    /**
+     * @return list<ResolvedLine> the lines that hold the row's words: as written, in what they were taken for, or in
+     *     what that is made of
+     */
     private function saying(Row $row): array
     {
         return array_values(array_filter($this->lines, static function (ResolvedLine $line) use ($row): bool {
             $made = FactsFile::named('compounds')[$line->ingredient?->kind() ?? ''] ?? null;
             $text = implode('. ', [$line->text, $line->ingredient->name ?? '', $made?->textOr('of', '') ?? '']);
 
-            return Words::areIn($text, $row->list('words')) && !($row->has('but') && Words::areIn($line->text, $row->list('but')));
+            return Words::areIn($text, $row->list('words'))
+                && !($row->has('but') && Words::areIn($line->text, $row->list('but')));
         }));
     }
 
     private function gramsSaid(Row $row): float
     {
-        return array_sum(array_map(static fn(ResolvedLine $line): float => $line->grams->value ?? 0.0, $this->saying($row)));
+        return array_sum(
+            array_map(static fn(ResolvedLine $line): float => $line->grams->value ?? 0.0, $this->saying($row)),
+        );
     }
 }

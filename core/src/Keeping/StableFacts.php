@@ -11,5 +11,11 @@ final readonly class StableFacts
     public const SECTION = 'stable';
 
     /** @param list<string> $asBought kinds */
-    public function __construct(public float $waterActivityAtMost, public float $ethanolOfWaterFrom, public float $saltOfWaterFrom, public float $dryAtMost, public array $asBought) {}
+    public function __construct(
+        public float $waterActivityAtMost,
+        public float $ethanolOfWaterFrom,
+        public float $saltOfWaterFrom,
+        public float $dryAtMost,
+        public array $asBought,
+    ) {}
 }

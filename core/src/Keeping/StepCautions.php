@@ -21,7 +21,11 @@ final class StepCautions
     {
         $cautions = [];
         foreach (FactsFile::named('step-cautions') as $row) {
-            if (!Words::areIn($text, $row->list('words')) || ($row->textOr('after_heat', 'no') === 'yes' && !$isHot) || ($row->has('all') && !Words::areIn("{$text} {$contents}", $row->list('all')))) {
+            if (
+                !Words::areIn($text, $row->list('words'))
+                || ($row->textOr('after_heat', 'no') === 'yes' && !$isHot)
+                || ($row->has('all') && !Words::areIn("{$text} {$contents}", $row->list('all')))
+            ) {
                 continue;
             }
             $cautions[] = Caution::fromRow($row);

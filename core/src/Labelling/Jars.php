@@ -30,8 +30,14 @@ final class Jars
      */
     public static function code(string $title, string $day, int $number): string
     {
-        $words = array_slice(preg_split('/[^\pL]+/u', $title, -1, PREG_SPLIT_NO_EMPTY) ?: ['S'], 0, self::MOST_INITIALS);
-        $initials = mb_strtoupper(implode('', array_map(static fn(string $word): string => mb_substr($word, 0, 1), $words)));
+        $words = array_slice(
+            preg_split('/[^\pL]+/u', $title, -1, PREG_SPLIT_NO_EMPTY) ?: ['S'],
+            0,
+            self::MOST_INITIALS,
+        );
+        $initials = mb_strtoupper(
+            implode('', array_map(static fn(string $word): string => mb_substr($word, 0, 1), $words)),
+        );
 
         return sprintf('%s%s-%d', $initials, $day, $number);
     }

@@ -64,7 +64,9 @@ final readonly class Label
     private static function line(Ingredient $ingredient, float $percent): LabelLine
     {
         $compounds = FactsFile::named('compounds');
-        $of = isset($compounds[$ingredient->kind()]) && !$ingredient->isOwn() ? $compounds[$ingredient->kind()]->text('of') : null;
+        $of = isset($compounds[$ingredient->kind()]) && !$ingredient->isOwn()
+            ? $compounds[$ingredient->kind()]->text('of')
+            : null;
         $name = mb_strtolower($ingredient->name);
         $text = $of === null ? $name : "{$name} ({$of})";
         foreach ($ingredient->allergens as $allergen) {

@@ -24,10 +24,16 @@ final readonly class LeastSquares
      * @param float             $most   that all amounts may come to
      * @param list<float>|null  $least  of each amount; nothing where null
      */
-    public function __construct(private int $rounds, private float $price = 0.0, private float $most = INF, private ?array $least = null) {}
+    public function __construct(
+        private int $rounds,
+        private float $price = 0.0,
+        private float $most = INF,
+        private ?array $least = null,
+    ) {}
 
     /**
-     * @param callable(list<float>): list<array{float, list<float>}> $residuals each with its slopes by amount; no slopes where it
+     * @param callable(list<float>): list<array{float, list<float>}> $residuals each with its slopes by amount; no
+     *     slopes where it
      *                                                                          stands still at nothing
      * @param list<float>                                            $start
      *

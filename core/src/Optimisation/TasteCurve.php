@@ -8,7 +8,8 @@ use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TasteLoad;
 
 /**
- * Where a mixture stands on the axes, in JND steps, as a function of the sums it is made of, with its slopes: what every
+ * Where a mixture stands on the axes, in JND steps, as a function of the sums it is made of, with its slopes: what
+ * every
  * search follows. Below the threshold, where the handbook's scale stands still, the curve goes on in a straight line of
  * its own slope, so that a search finds its way up from nothing; whoever judges a taste counts that as no steps.
  *
@@ -37,14 +38,24 @@ final readonly class TasteCurve
     {
         $this->synergy = self::PER_CENT * TasteLoad::synergy();
         $this->axes = array_combine(array_column($axes, 'value'), array_map(static fn(Axis $axis): array => [
-            self::COLUMNS[$axis->value], $axis->threshold(), $axis->stepWidth(), $axis === Axis::Heat ? 1.0 : self::PER_CENT,
+            self::COLUMNS[$axis->value], $axis->threshold(), $axis->stepWidth(), $axis === Axis::Heat
+                ? 1.0
+                : self::PER_CENT,
         ], $axes));
     }
 
     /** @return array{float, float, float, float, float, float, float} */
     public static function row(TasteLoad $load): array
     {
-        return [$load->sweet, $load->sour, $load->salt, $load->heat, $load->aminoAcids, $load->nucleotides, $load->grams];
+        return [
+            $load->sweet,
+            $load->sour,
+            $load->salt,
+            $load->heat,
+            $load->aminoAcids,
+            $load->nucleotides,
+            $load->grams,
+        ];
     }
 
     /**
@@ -124,7 +135,12 @@ final readonly class TasteCurve
         if ($isUmami) {
             $per = $this->synergy * min(1.0, $value / $threshold) / ($total * $boost * $width);
             $share = $isHeld ? 0.0 : $sums[self::NUCLEOTIDES] / $total;
-            $slopes = array_map(static fn(float $slope, array $row): float => $slope + $per * ($row[self::NUCLEOTIDES] - $share * $row[self::GRAMS]), $slopes, $rows);
+            $slopes = array_map(
+                static fn(float $slope, array $row): float
+                    => $slope + $per * ($row[self::NUCLEOTIDES] - $share * $row[self::GRAMS]),
+                $slopes,
+                $rows,
+            );
         }
 
         return $slopes;

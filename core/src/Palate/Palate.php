@@ -12,10 +12,14 @@ use Vinculum\Sensory\TargetRange;
 /**
  * A cook's own ideal for one family of sauces, axis by axis.
  *
- * The ideal position of an axis is taken to be normal, with the middle of the family's window as its prior mean and half
- * the window's width, between one step and two, as its prior standard deviation. A tasting that scores j on the just-about-right
- * scale where the sauce stands at s steps says that the ideal lies near s − 2.5·j, give or take 2.5 steps. Normal prior and
- * normal noise make a normal posterior (Gelman and others, Bayesian Data Analysis, 3rd edition, section 2.5; from memory):
+ * The ideal position of an axis is taken to be normal, with the middle of the family's window as its prior mean and
+ * half
+ * the window's width, between one step and two, as its prior standard deviation. A tasting that scores j on the
+ * just-about-right
+ * scale where the sauce stands at s steps says that the ideal lies near s − 2.5·j, give or take 2.5 steps. Normal prior
+ * and
+ * normal noise make a normal posterior (Gelman and others, Bayesian Data Analysis, 3rd edition, section 2.5; from
+ * memory):
  *
  *   1/σ² = 1/σ₀² + n/σₙ²      μ = σ²·(μ₀/σ₀² + Σ(sᵢ − 2.5·jᵢ)/σₙ²)
  */
@@ -23,8 +27,20 @@ final readonly class Palate
 {
     /** A shift that nobody would notice is not worth saying, in steps. */
     private const NOTICED = 0.25;
-    private const MORE = ['sweet' => 'sweeter', 'sour' => 'sharper', 'salt' => 'saltier', 'umami' => 'more savoury', 'heat' => 'hotter'];
-    private const LESS = ['sweet' => 'less sweet', 'sour' => 'less sharp', 'salt' => 'less salty', 'umami' => 'less savoury', 'heat' => 'milder'];
+    private const MORE = [
+        'sweet' => 'sweeter',
+        'sour' => 'sharper',
+        'salt' => 'saltier',
+        'umami' => 'more savoury',
+        'heat' => 'hotter',
+    ];
+    private const LESS = [
+        'sweet' => 'less sweet',
+        'sour' => 'less sharp',
+        'salt' => 'less salty',
+        'umami' => 'less savoury',
+        'heat' => 'milder',
+    ];
 
     /** @param array<string, PreferredPosition> $ideals by axis, for those that the family has a window on */
     private function __construct(public array $ideals, public int $tastings) {}
@@ -55,18 +71,35 @@ final readonly class Palate
         return $family;
     }
 
-    /** "you like it 1.4 steps sharper and 0.6 steps milder, from 6 tastings"; null while nothing is learned that could be noticed. */
+    /**
+     * "you like it 1.4 steps sharper and 0.6 steps milder, from 6 tastings"; null while nothing is learned that could
+     * be noticed.
+     */
     public function words(): ?string
     {
-        $shifts = array_filter(array_map(static fn(PreferredPosition $preferred): float => $preferred->shift(), $this->ideals), static fn(float $shift): bool => abs($shift) >= self::NOTICED);
+        $shifts = array_filter(
+            array_map(static fn(PreferredPosition $preferred): float => $preferred->shift(), $this->ideals),
+            static fn(float $shift): bool => abs($shift) >= self::NOTICED,
+        );
         if ($shifts === []) {
             return null;
         }
         uasort($shifts, static fn(float $a, float $b): int => abs($b) <=> abs($a));
-        $words = array_map(static fn(string $axis, float $shift): string => sprintf('%.1f steps %s', abs($shift), ($shift > 0.0 ? self::MORE : self::LESS)[$axis]), array_keys($shifts), $shifts);
+        $words = array_map(
+            static fn(string $axis, float $shift): string => sprintf(
+                '%.1f steps %s',
+                abs($shift),
+                ($shift > 0.0 ? self::MORE : self::LESS)[$axis],
+            ),
+            array_keys($shifts),
+            $shifts,
+        );
         $last = array_pop($words);
 
-        return 'you like it ' . ($words === [] ? '' : implode(', ', $words) . ' and ') . "{$last}, from {$this->tastings} " . ($this->tastings === 1 ? 'tasting' : 'tastings');
+        return 'you like it '
+            . ($words === [] ? '' : implode(', ', $words) . ' and ')
+            . "{$last}, from {$this->tastings} "
+            . ($this->tastings === 1 ? 'tasting' : 'tastings');
     }
 
     /** @param list<Tasting> $tastings */

@@ -12,7 +12,12 @@ final readonly class PreferredPosition
      * @param float $mean      after the tastings
      * @param float $deviation one standard deviation after the tastings
      */
-    public function __construct(public float $prior, public float $mean, public float $deviation, public int $tastings) {}
+    public function __construct(
+        public float $prior,
+        public float $mean,
+        public float $deviation,
+        public int $tastings,
+    ) {}
 
     /** How far the cook's own ideal lies from the family's, in steps: positive is more of it. */
     public function shift(): float

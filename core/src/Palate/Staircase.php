@@ -8,7 +8,8 @@ use Vinculum\Facts\Facts;
 
 /**
  * How fine a cook's tongue is on one axis: two cups, one of them stronger, the difference made smaller after two right
- * answers and larger after a wrong one, which settles where 71 % are right (Levitt 1971, J. Acoust. Soc. Am. 49, 467, from
+ * answers and larger after a wrong one, which settles where 71 % are right (Levitt 1971, J. Acoust. Soc. Am. 49, 467,
+ * from
  * memory). The cook's own step is that difference, in steps of the table.
  */
 final readonly class Staircase
@@ -62,7 +63,9 @@ final readonly class Staircase
         };
     }
 
-    /** The cook's own step in steps of the table, the geometric mean of the last reversals; null while it is too early. */
+    /**
+     * The cook's own step in steps of the table, the geometric mean of the last reversals; null while it is too early.
+     */
     public function ownStep(): ?float
     {
         if (count($this->reversals) < self::LEAST_REVERSALS) {

@@ -11,7 +11,8 @@ final readonly class Tasting
 
     /**
      * @param array<string, float> $steps  where it stood, by axis
-     * @param array<string, float> $scores −2 far too little, 0 just about right, 2 far too much, by axis; only what was judged
+     * @param array<string, float> $scores −2 far too little, 0 just about right, 2 far too much, by axis; only what was
+     *     judged
      *
      * @throws \InvalidArgumentException when a score is beyond the scale
      */

@@ -16,12 +16,16 @@ final class PlanFault extends \InvalidArgumentException
 
     public static function inThePast(\DateTimeImmutable $ready, \DateTimeImmutable $earliest): self
     {
-        return new self("{$ready->format(self::WORDS)} is over. The earliest possible is {$earliest->format(self::WORDS)}.");
+        return new self(
+            "{$ready->format(self::WORDS)} is over. The earliest possible is {$earliest->format(self::WORDS)}.",
+        );
     }
 
     public static function tooSoon(\DateTimeImmutable $start, \DateTimeImmutable $earliest): self
     {
-        return new self("That would have had to begin on {$start->format(self::WORDS)}. The earliest possible is {$earliest->format(self::WORDS)}.");
+        return new self(
+            "That would have had to begin on {$start->format(self::WORDS)}. The earliest possible is {$earliest->format(self::WORDS)}.",
+        );
     }
 
     public static function noDay(string $said): self

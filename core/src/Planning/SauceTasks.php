@@ -19,11 +19,25 @@ final readonly class SauceTasks
         $usual = Facts::of(PlanningFacts::class);
         $steps = $plan->steps();
         $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
-        $tasks = [new Task('prepare', 'Prepare and measure', max($usual->prepareLeast, $usual->prepareLine * count($plan->items)), false, true)];
+        $tasks = [
+            new Task(
+                'prepare',
+                'Prepare and measure',
+                max($usual->prepareLeast, $usual->prepareLine * count($plan->items)),
+                false,
+                true,
+            ),
+        ];
         foreach ($steps as $number => $step) {
             $minutes = $step->minutes === null ? null : array_sum($step->minutes) / 2.0;
             $tasks[] = match (true) {
-                $step->isAtTheHob() => new Task('cook', $step->text, $minutes ?? $plan->toBoilOff()['minutes']['value'] ?? $usual->cook, true, true),
+                $step->isAtTheHob() => new Task(
+                    'cook',
+                    $step->text,
+                    $minutes ?? $plan->toBoilOff()['minutes']['value'] ?? $usual->cook,
+                    true,
+                    true,
+                ),
                 $step->kind === 'rest' => new Task('rest', $step->text, $minutes ?? $usual->cool, false, false),
                 default => new Task('prepare', $step->text, $minutes ?? $usual->step, false, true),
             };
@@ -33,7 +47,10 @@ final readonly class SauceTasks
         }
         $jars = array_sum(array_column($plan->scale->fill, 'count'));
 
-        return new self($title, [...$tasks, new Task('fill', 'Fill and label', $usual->fill + $usual->fillJar * $jars, false, true)]);
+        return new self(
+            $title,
+            [...$tasks, new Task('fill', 'Fill and label', $usual->fill + $usual->fillJar * $jars, false, true)],
+        );
     }
 
     public function minutes(): float

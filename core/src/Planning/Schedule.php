@@ -37,7 +37,9 @@ final readonly class Schedule
         }
         $schedule = self::layOut($jobs, $ready, $rings);
 
-        return $schedule->starts() >= $now ? $schedule : throw PlanFault::tooSoon($schedule->starts(), self::earliest($jobs, $ready, $now, $rings)->ready);
+        return $schedule->starts() >= $now
+            ? $schedule
+            : throw PlanFault::tooSoon($schedule->starts(), self::earliest($jobs, $ready, $now, $rings)->ready);
     }
 
     public function starts(): \DateTimeImmutable
@@ -75,9 +77,18 @@ final readonly class Schedule
                 $placed[] = $own[count($own) - 1];
                 $end = $start;
             }
-            $placed = [...array_slice($placed, 0, count($placed) - count($own)), ...self::withoutWaiting(array_reverse($own))];
+            $placed = [
+                ...array_slice($placed, 0, count($placed) - count($own)),
+                ...self::withoutWaiting(array_reverse($own)),
+            ];
         }
-        usort($placed, static fn(ScheduledTask $one, ScheduledTask $other): int => [$one->start, $one->end] <=> [$other->start, $other->end]);
+        usort(
+            $placed,
+            static fn(
+                ScheduledTask $one,
+                ScheduledTask $other,
+            ): int => [$one->start, $one->end] <=> [$other->start, $other->end],
+        );
 
         return new self($placed, $ready);
     }
@@ -98,7 +109,9 @@ final readonly class Schedule
                 $shifted[] = $one;
                 continue;
             }
-            $end = $one->task->kind === 'rest' ? $one->end : self::at($before->end, (int) round(60.0 * $one->task->minutes));
+            $end = $one->task->kind === 'rest'
+                ? $one->end
+                : self::at($before->end, (int) round(60.0 * $one->task->minutes));
             $shifted[] = new ScheduledTask($one->job, $one->task, $before->end, $end);
         }
 
@@ -119,7 +132,21 @@ final readonly class Schedule
                 $end = $asleep;
                 continue;
             }
-            $inTheWay = array_values(array_filter($placed, static fn(ScheduledTask $other): bool => $other->overlaps($start, $end) && (($task->needsHob && $other->task->needsHob) || ($task->needsHands && $other->task->needsHands && !$task->needsHob && !$other->task->needsHob))));
+            $inTheWay = array_values(
+                array_filter(
+                    $placed,
+                    static fn(ScheduledTask $other): bool => $other->overlaps($start, $end)
+                        && (
+                            ($task->needsHob && $other->task->needsHob)
+                            || (
+                                $task->needsHands
+                                && $other->task->needsHands
+                                && !$task->needsHob
+                                && !$other->task->needsHob
+                            )
+                        ),
+                ),
+            );
             $isHobFull = $task->needsHob && count($inTheWay) >= $rings;
             if ($inTheWay === [] || ($task->needsHob && !$isHobFull)) {
                 return $end;
@@ -140,7 +167,10 @@ final readonly class Schedule
             return $end->setTime($sleeps, 0);
         }
         // a task longer than a day is awake cannot be helped
-        if ($end->getTimestamp() - $start->getTimestamp() > 3600 * ($sleeps - $wakes) || $start >= $end->setTime($wakes, 0)) {
+        if (
+            $end->getTimestamp() - $start->getTimestamp() > 3600 * ($sleeps - $wakes)
+            || $start >= $end->setTime($wakes, 0)
+        ) {
             return null;
         }
 

@@ -7,7 +7,12 @@ namespace Vinculum\Planning;
 /** A task with its time. */
 final readonly class ScheduledTask
 {
-    public function __construct(public int $job, public Task $task, public \DateTimeImmutable $start, public \DateTimeImmutable $end) {}
+    public function __construct(
+        public int $job,
+        public Task $task,
+        public \DateTimeImmutable $start,
+        public \DateTimeImmutable $end,
+    ) {}
 
     public function overlaps(\DateTimeImmutable $start, \DateTimeImmutable $end): bool
     {

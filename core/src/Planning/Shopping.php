@@ -13,17 +13,23 @@ final class Shopping
     private const FREE = ['water'];
 
     /**
-     * @param list<Formula>                                                                          $formulas each in its size
-     * @param array<string, array{name: string, pack_grams: float|null, price: float|null, stock_grams: float}> $shelf   by ingredient key
+     * @param list<Formula> $formulas each in its size
+     * @param array<string, array{name: string, pack_grams: float|null, price: float|null, stock_grams: float}> $shelf
+     *     by ingredient key
      *
-     * @return list<array{ingredient: string, name: string, need_grams: float, stock_grams: float, buy_grams: float, packs: int|null, pack_grams: float|null, cost: float|null, left_grams: float|null}> the most first
+     * @return list<array{ingredient: string, name: string, need_grams: float, stock_grams: float, buy_grams: float, packs: int|null, pack_grams: float|null, cost: float|null, left_grams: float|null}>
+     *     the most first
      */
     public static function for(array $formulas, array $shelf): array
     {
         [$need, $names] = [[], []];
         foreach ($formulas as $formula) {
             foreach ($formula->ingredientLines() as $line) {
-                if ($line->ingredient === null || in_array($line->ingredient->key, self::FREE, true) || ($line->grams->value ?? 0.0) <= 0.0) {
+                if (
+                    $line->ingredient === null
+                    || in_array($line->ingredient->key, self::FREE, true)
+                    || ($line->grams->value ?? 0.0) <= 0.0
+                ) {
                     continue;
                 }
                 $need[$line->ingredient->key] = ($need[$line->ingredient->key] ?? 0.0) + ($line->grams->value ?? 0.0);
@@ -33,9 +39,16 @@ final class Shopping
         arsort($need);
         $list = [];
         foreach ($need as $key => $grams) {
-            $own = $shelf[$key] ?? ['name' => $names[$key], 'pack_grams' => null, 'price' => null, 'stock_grams' => 0.0];
+            $own = $shelf[$key] ?? [
+                'name' => $names[$key],
+                'pack_grams' => null,
+                'price' => null,
+                'stock_grams' => 0.0,
+            ];
             $buy = max(0.0, $grams - $own['stock_grams']);
-            $packs = $own['pack_grams'] === null || $own['pack_grams'] <= 0.0 ? null : (int) ceil($buy / $own['pack_grams'] - 1e-9);
+            $packs = $own['pack_grams'] === null || $own['pack_grams'] <= 0.0
+                ? null
+                : (int) ceil($buy / $own['pack_grams'] - 1e-9);
             $list[] = [
                 'ingredient' => $key,
                 'name' => $own['name'],
@@ -45,7 +58,9 @@ final class Shopping
                 'packs' => $packs,
                 'pack_grams' => $own['pack_grams'],
                 'cost' => $own['price'] === null || $packs === null ? null : $packs * $own['price'],
-                'left_grams' => $packs === null ? null : $own['stock_grams'] + $packs * (float) $own['pack_grams'] - $grams,
+                'left_grams' => $packs === null
+                    ? null
+                    : $own['stock_grams'] + $packs * (float) $own['pack_grams'] - $grams,
             ];
         }
 

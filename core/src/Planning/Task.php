@@ -12,5 +12,11 @@ final readonly class Task
      * @param bool                                  $needsHob   a ring of the hob is taken
      * @param bool                                  $needsHands somebody has to be there
      */
-    public function __construct(public string $kind, public string $name, public float $minutes, public bool $needsHob, public bool $needsHands) {}
+    public function __construct(
+        public string $kind,
+        public string $name,
+        public float $minutes,
+        public bool $needsHob,
+        public bool $needsHands,
+    ) {}
 }

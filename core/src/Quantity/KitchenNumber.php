@@ -7,18 +7,32 @@ namespace Vinculum\Quantity;
 /** Numbers as a kitchen writes them: 12 g, 1.5 g, ½ tsp. */
 final class KitchenNumber
 {
-    private const FRACTIONS = ['1/8' => '⅛', '1/4' => '¼', '1/3' => '⅓', '3/8' => '⅜', '1/2' => '½', '5/8' => '⅝', '2/3' => '⅔', '3/4' => '¾', '7/8' => '⅞'];
+    private const FRACTIONS = [
+        '1/8' => '⅛',
+        '1/4' => '¼',
+        '1/3' => '⅓',
+        '3/8' => '⅜',
+        '1/2' => '½',
+        '5/8' => '⅝',
+        '2/3' => '⅔',
+        '3/4' => '¾',
+        '7/8' => '⅞',
+    ];
 
     /** "12 g", "1.5 g", "0.4 g", "1.25 kg". */
     public static function grams(float $grams): string
     {
-        return $grams >= 1000.0 ? self::plain($grams / 1000.0, 2) . ' kg' : self::plain($grams, $grams >= 9.95 ? 0 : ($grams >= 0.095 ? 1 : 2)) . ' g';
+        return $grams >= 1000.0
+            ? self::plain($grams / 1000.0, 2) . ' kg'
+            : self::plain($grams, $grams >= 9.95 ? 0 : ($grams >= 0.095 ? 1 : 2)) . ' g';
     }
 
     /** "250 ml", "7.5 ml", "1.2 l". */
     public static function millilitres(float $millilitres): string
     {
-        return $millilitres >= 1000.0 ? self::plain($millilitres / 1000.0, 2) . ' l' : self::plain($millilitres, $millilitres >= 19.95 ? 0 : 1) . ' ml';
+        return $millilitres >= 1000.0
+            ? self::plain($millilitres / 1000.0, 2) . ' l'
+            : self::plain($millilitres, $millilitres >= 19.95 ? 0 : 1) . ' ml';
     }
 
     public static function plain(float $value, int $decimals): string

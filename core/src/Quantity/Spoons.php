@@ -90,7 +90,11 @@ final readonly class Spoons
         if (abs($eighths - round($eighths)) > 0.02 && $grams >= $this->scaleGrams) {
             return KitchenNumber::grams($grams);
         }
-        if ($millilitres < 0.99 * $this->tablespoon / 2.0 || $millilitres < 0.99 * $this->teaspoon * 3.0 && !$this->isHalves($millilitres / $this->tablespoon)) {
+        if (
+            $millilitres < 0.99 * $this->tablespoon / 2.0
+            || $millilitres < 0.99 * $this->teaspoon * 3.0
+            && !$this->isHalves($millilitres / $this->tablespoon)
+        ) {
             return KitchenNumber::mixed($millilitres / $this->teaspoon) . ' tsp';
         }
 

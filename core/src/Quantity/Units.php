@@ -13,7 +13,9 @@ final class Units
     /** @var array<string, string>|null unit name by spelling */
     private static ?array $spellings = null;
 
-    /** The unit of this spelling in a system of measures, or null when it is none. Case counts only for a lone T or t. */
+    /**
+     * The unit of this spelling in a system of measures, or null when it is none. Case counts only for a lone T or t.
+     */
     public static function named(string $spelling, Measures $measures): ?Unit
     {
         $name = self::spellings()[self::normalise($spelling)] ?? null;
@@ -24,7 +26,9 @@ final class Units
     /** @throws \OutOfBoundsException when there is no such unit */
     public static function get(string $spelling, Measures $measures): Unit
     {
-        return self::named($spelling, $measures) ?? throw new \OutOfBoundsException("There is no unit \"{$spelling}\".");
+        return self::named($spelling, $measures) ?? throw new \OutOfBoundsException(
+            "There is no unit \"{$spelling}\".",
+        );
     }
 
     private static function normalise(string $spelling): string

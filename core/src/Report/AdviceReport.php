@@ -19,24 +19,51 @@ final readonly class AdviceReport extends Report
     private const NOTICED = 0.1;
 
     /**
-     * @param array<string, AxisReport>                                                                                   $before         by axis
-     * @param float                                                                                                       $distanceBefore in steps
-     * @param list<CorrectionReport>                                                                                      $corrections    the best first
+     * @param array<string, AxisReport> $before by axis
+     * @param float $distanceBefore in steps
+     * @param list<CorrectionReport> $corrections the best first
      * @param list<string>                                                                                                $notes
      * @param list<array{kind: string, says: string, grams: float|null, distance_after: float|null}>                      $otherWays
-     * @param list<array{ingredient: string, name: string, axis: string, grams: float, measure: string, also: \stdClass}> $levers         the strongest first
+     * @param list<array{ingredient: string, name: string, axis: string, grams: float, measure: string, also: \stdClass}> $levers
+     *     the strongest first
      */
-    private function __construct(public array $before, public float $distanceBefore, public array $corrections, public array $notes, public array $otherWays, public array $levers) {}
+    private function __construct(
+        public array $before,
+        public float $distanceBefore,
+        public array $corrections,
+        public array $notes,
+        public array $otherWays,
+        public array $levers,
+    ) {}
 
     /** @param list<string>|null $notes those on the whole answer; the advice's own when null */
-    public static function of(Advice $advice, Balance $balance, Measures $measures = Measures::Us, ?array $notes = null): self
-    {
+    public static function of(
+        Advice $advice,
+        Balance $balance,
+        Measures $measures = Measures::Us,
+        ?array $notes = null,
+    ): self {
         return new self(
             AxisReport::all($balance->axes, $advice->target),
             $advice->distanceBefore,
-            array_map(static fn(Correction $correction): CorrectionReport => CorrectionReport::of($correction, $advice->target, $balance), $advice->corrections),
+            array_map(
+                static fn(Correction $correction): CorrectionReport => CorrectionReport::of(
+                    $correction,
+                    $advice->target,
+                    $balance,
+                ),
+                $advice->corrections,
+            ),
             $notes ?? $advice->notes,
-            array_map(static fn(Alternative $way): array => ['kind' => $way->kind, 'says' => $way->says, 'grams' => $way->grams, 'distance_after' => $way->distanceAfter], $advice->otherWays),
+            array_map(
+                static fn(Alternative $way): array => [
+                    'kind' => $way->kind,
+                    'says' => $way->says,
+                    'grams' => $way->grams,
+                    'distance_after' => $way->distanceAfter,
+                ],
+                $advice->otherWays,
+            ),
             self::levers($advice, $balance, Spoons::of($measures)),
         );
     }
@@ -55,7 +82,10 @@ final readonly class AdviceReport extends Report
                     'axis' => $cost->axis->value,
                     'grams' => $cost->grams,
                     'measure' => $ingredient->measure($cost->grams, $spoons),
-                    'also' => (object) array_filter($cost->also, static fn(float $steps): bool => abs($steps) >= self::NOTICED),
+                    'also' => (object) array_filter(
+                        $cost->also,
+                        static fn(float $steps): bool => abs($steps) >= self::NOTICED,
+                    ),
                 ];
             }
         }

@@ -45,7 +45,15 @@ final readonly class AxisReport extends Report
      */
     public static function all(array $estimates, ?Target $target, ?Target $own = null, array $tellsApart = []): array
     {
-        return Axis::each(static fn(Axis $axis): self => self::of($axis, $estimates[$axis->value], $target, $own, $tellsApart[$axis->value] ?? 0.0));
+        return Axis::each(
+            static fn(Axis $axis): self => self::of(
+                $axis,
+                $estimates[$axis->value],
+                $target,
+                $own,
+                $tellsApart[$axis->value] ?? 0.0,
+            ),
+        );
     }
 
     private static function of(Axis $axis, Estimate $estimate, ?Target $target, ?Target $own, float $tellsApart): self

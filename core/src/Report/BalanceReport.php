@@ -27,16 +27,19 @@ final readonly class BalanceReport extends Report
      * @param array{class: string, from: string, starch_percent_of_water: float}       $body
      * @param array<string, AxisReport>                                                $axes      by axis
      * @param float                                                                    $noseHeat  in 100 g
-     * @param float|null                                                               $distance  from the style, in steps
+     * @param float|null $distance from the style, in steps
      * @param list<string>                                                             $allergens
      * @param list<string>                                                             $diets     that it certainly fits
      * @param list<CautionReport>                                                      $cautions
      * @param list<string>                                                             $notes
-     * @param array{grams: float, millilitres: float, axes: array<string, AxisReport>}|null $mixed the same lines before cooking
-     * @param array<string, list<array{line: int, share: float}>>                      $shares    which line brings how much of each axis, the largest first
-     * @param array<string, list<array{line: int, share: float}>>                      $doubt     which line brings how much of the uncertainty of each axis
-     * @param string|null                                                              $doubtAdvice what would make it surer
-     * @param array<string, BandReport>                                                $bands     of the other figures, by name
+     * @param array{grams: float, millilitres: float, axes: array<string, AxisReport>}|null $mixed the same lines before
+     *     cooking
+     * @param array<string, list<array{line: int, share: float}>> $shares which line brings how much of each axis, the
+     *     largest first
+     * @param array<string, list<array{line: int, share: float}>> $doubt which line brings how much of the uncertainty
+     *     of each axis
+     * @param string|null $doubtAdvice what would make it surer
+     * @param array<string, BandReport> $bands of the other figures, by name
      * @param list<StageReport>                                                        $stages
      */
     private function __construct(
@@ -73,8 +76,16 @@ final readonly class BalanceReport extends Report
      * @param list<string>          $notes      on how it was read and cooked; those on the balance follow
      * @param list<CookedStage>     $stages
      */
-    public static function of(Balance $balance, ?string $title, ?StyleFamily $style, Measures $measures, ?Target $own = null, array $tellsApart = [], array $notes = [], array $stages = []): self
-    {
+    public static function of(
+        Balance $balance,
+        ?string $title,
+        ?StyleFamily $style,
+        Measures $measures,
+        ?Target $own = null,
+        array $tellsApart = [],
+        array $notes = [],
+        array $stages = [],
+    ): self {
         $body = $balance->body;
         $distance = $style?->target->distance($balance->taste);
 
@@ -83,14 +94,17 @@ final readonly class BalanceReport extends Report
             $style?->key,
             $measures,
             $balance->isFinished ? 'finished' : 'mixed',
-            array_map(static fn(ResolvedLine $line): LineReport => LineReport::of($line, $balance->formula->catalogue), $balance->formula->lines),
+            array_map(
+                static fn(ResolvedLine $line): LineReport => LineReport::of($line, $balance->formula->catalogue),
+                $balance->formula->lines,
+            ),
             BatchFigures::of($balance),
             ['class' => $body->class, 'from' => $body->from, 'starch_percent_of_water' => $body->starchPercentOfWater],
             AxisReport::all($balance->axes, $style?->target, $own, $tellsApart),
             RatiosReport::of($balance),
             EstimateReport::of($balance->ph),
             EstimateReport::of($balance->waterActivity),
-            $balance->mixture->percent(Component::NoseHeat),
+            $balance->mixture->percent(Component::Pungency),
             $distance,
             $balance->allergens(),
             $balance->diets(),
@@ -112,7 +126,13 @@ final readonly class BalanceReport extends Report
     {
         $mixed = $balance->asMixed();
 
-        return $mixed === null ? null : ['grams' => $mixed->mixture->grams(), 'millilitres' => Volume::millilitres($mixed->mixture), 'axes' => AxisReport::all($mixed->axes, $style, $own)];
+        return $mixed === null
+            ? null
+            : [
+                'grams' => $mixed->mixture->grams(),
+                'millilitres' => Volume::millilitres($mixed->mixture),
+                'axes' => AxisReport::all($mixed->axes, $style, $own),
+            ];
     }
 
     /**
@@ -122,6 +142,10 @@ final readonly class BalanceReport extends Report
      */
     private static function byLine(array $shares): array
     {
-        return array_map(static fn(int $line, float $share): array => ['line' => $line + 1, 'share' => $share], array_keys($shares), $shares);
+        return array_map(
+            static fn(int $line, float $share): array => ['line' => $line + 1, 'share' => $share],
+            array_keys($shares),
+            $shares,
+        );
     }
 }

@@ -14,6 +14,8 @@ final readonly class BandReport extends Report
 
     public static function of(Amount|Estimate $figure): self
     {
-        return $figure instanceof Amount ? new self($figure->value, $figure->low(), $figure->high()) : new self($figure->value, $figure->low, $figure->high);
+        return $figure instanceof Amount
+            ? new self($figure->value, $figure->low(), $figure->high())
+            : new self($figure->value, $figure->low, $figure->high);
     }
 }

@@ -9,7 +9,12 @@ use Vinculum\Keeping\Caution;
 /** A caution as it is read out: what it is, how grave, why, and who says so. */
 final readonly class CautionReport extends Report
 {
-    private function __construct(public string $code, public string $severity, public string $text, public string $source) {}
+    private function __construct(
+        public string $code,
+        public string $severity,
+        public string $text,
+        public string $source,
+    ) {}
 
     /**
      * @param list<Caution> $cautions
@@ -18,6 +23,9 @@ final readonly class CautionReport extends Report
      */
     public static function all(array $cautions): array
     {
-        return array_map(static fn(Caution $one): self => new self($one->code, $one->severity, $one->text, $one->source), $cautions);
+        return array_map(
+            static fn(Caution $one): self => new self($one->code, $one->severity, $one->text, $one->source),
+            $cautions,
+        );
     }
 }

@@ -21,7 +21,16 @@ final readonly class ComparisonReport extends Report
      * @param array{grams: float}       $batchBefore
      * @param array{grams: float}       $batchAfter
      */
-    private function __construct(public string $says, public array $changes, public array $lines, public array $steps, public array $axesBefore, public array $axesAfter, public array $batchBefore, public array $batchAfter) {}
+    private function __construct(
+        public string $says,
+        public array $changes,
+        public array $lines,
+        public array $steps,
+        public array $axesBefore,
+        public array $axesAfter,
+        public array $batchBefore,
+        public array $batchAfter,
+    ) {}
 
     public static function of(Comparison $comparison, Balance $before, Balance $after, ?Target $target): self
     {

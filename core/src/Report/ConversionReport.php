@@ -10,29 +10,46 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Target;
 use Vinculum\Substitution\Conversion;
 
-/** A whole recipe made fit for someone: every swap, what nothing could be done about, and the recipe as it then reads. */
+/**
+ * A whole recipe made fit for someone: every swap, what nothing could be done about, and the recipe as it then reads.
+ */
 final readonly class ConversionReport extends Report
 {
     /**
-     * @param list<array<string, mixed>>           $swaps       each a swap with the line it is for, from 1, and the name of what it replaces
+     * @param list<array<string, mixed>> $swaps each a swap with the line it is for, from 1, and the name of what it
+     *     replaces
      * @param list<array{line: int, text: string}> $stuck       lines from 1 for which nothing does
      * @param list<string>                         $lines       the recipe as it then reads
      * @param array<string, AxisReport>            $after       by axis
      * @param array<string, float>                 $changeSteps by axis
      */
-    private function __construct(public array $swaps, public array $stuck, public array $lines, public array $after, public array $changeSteps, public float $residualSteps) {}
+    private function __construct(
+        public array $swaps,
+        public array $stuck,
+        public array $lines,
+        public array $after,
+        public array $changeSteps,
+        public float $residualSteps,
+    ) {}
 
     public static function of(Formula $formula, Conversion $conversion, ?Target $target, Measures $measures): self
     {
         [$swaps, $now] = [[], $formula];
         foreach ($conversion->swaps as $swap) {
-            $swaps[] = ['line' => $swap->line + 1, 'replaced' => $now->lines[$swap->line]->ingredient?->name, ...SwapReport::of($swap, $now, $target, $measures)->toArray()];
+            $swaps[] = [
+                'line' => $swap->line + 1,
+                'replaced' => $now->lines[$swap->line]->ingredient?->name,
+                ...SwapReport::of($swap, $now, $target, $measures)->toArray(),
+            ];
             $now = $swap->applied($now);
         }
 
         return new self(
             $swaps,
-            array_map(static fn(int $line): array => ['line' => $line + 1, 'text' => $formula->lines[$line]->text], $conversion->stuck),
+            array_map(
+                static fn(int $line): array => ['line' => $line + 1, 'text' => $formula->lines[$line]->text],
+                $conversion->stuck,
+            ),
             $conversion->written($formula, $measures),
             AxisReport::all(Balance::of($conversion->formula)->axes, $target),
             $conversion->changeSteps,

@@ -15,7 +15,10 @@ use Vinculum\CookSession\Rebalance;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 
-/** A cook as it stands: one move after another, what runs, what the pan should read. Grams, minutes, seconds since the epoch. */
+/**
+ * A cook as it stands: one move after another, what runs, what the pan should read. Grams, minutes, seconds since the
+ * epoch.
+ */
 final readonly class CookReport extends Report
 {
     /**
@@ -23,11 +26,11 @@ final readonly class CookReport extends Report
      * @param list<string>                                                                        $notes
      * @param list<MoveReport>                                                                    $moves
      * @param list<array<string, mixed>>                                                          $timers
-     * @param array<string, mixed>                                                                $pan         what it weighs, and should weigh
-     * @param list<array<string, mixed>>                                                          $rebalancing ways on after something was poured over or under
+     * @param array<string, mixed> $pan what it weighs, and should weigh
+     * @param list<array<string, mixed>> $rebalancing ways on after something was poured over or under
      * @param array<string, mixed>|null                                                           $cooling
-     * @param Exact                                                                               $heatOff     when, null while it is on
-     * @param Exact                                                                               $finished    when, null while it is not
+     * @param Exact $heatOff when, null while it is on
+     * @param Exact $finished when, null while it is not
      * @param list<array<string, mixed>>                                                          $events
      */
     private function __construct(
@@ -56,7 +59,10 @@ final readonly class CookReport extends Report
             $plan->scale->factor,
             $plan->scale->fill,
             $plan->scale->notes,
-            array_map(static fn(Move $move): MoveReport => MoveReport::of($move, $plan, $record, $spoons), Move::all($plan, $record)),
+            array_map(
+                static fn(Move $move): MoveReport => MoveReport::of($move, $plan, $record, $spoons),
+                Move::all($plan, $record),
+            ),
             array_map(self::timer(...), $record->timers),
             [
                 'empty_grams' => $record->panEmpty,
@@ -81,13 +87,27 @@ final readonly class CookReport extends Report
     /** @return array<string, mixed> */
     private static function timer(CookTimer $timer): array
     {
-        return ['id' => $timer->id, 'name' => $timer->name, 'minutes' => new Exact($timer->minutes), 'started' => new Exact($timer->started), 'ends' => new Exact($timer->ends()), 'stopped' => new Exact($timer->stopped), 'key' => $timer->key];
+        return [
+            'id' => $timer->id,
+            'name' => $timer->name,
+            'minutes' => new Exact($timer->minutes),
+            'started' => new Exact($timer->started),
+            'ends' => new Exact($timer->ends()),
+            'stopped' => new Exact($timer->stopped),
+            'key' => $timer->key,
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function event(CookEvent $event): array
     {
-        return ['id' => $event->id, 'kind' => $event::KIND, 'figures' => new Exact((object) $event->figures()), 'words' => $event->words, 'at' => new Exact($event->at)];
+        return [
+            'id' => $event->id,
+            'kind' => $event::KIND,
+            'figures' => new Exact((object) $event->figures()),
+            'words' => $event->words,
+            'at' => new Exact($event->at),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -96,7 +116,13 @@ final readonly class CookReport extends Report
         $lines = [];
         foreach ($way->grams as $line => $grams) {
             $planned = $plan->scale->lines[$line];
-            $lines[] = ['line' => $line + 1, 'name' => $planned->line->ingredient->name ?? $planned->line->text, 'planned_grams' => $planned->grams, 'grams' => $grams, 'measure' => $plan->words($line, $grams, $spoons)];
+            $lines[] = [
+                'line' => $line + 1,
+                'name' => $planned->line->ingredient->name ?? $planned->line->text,
+                'planned_grams' => $planned->grams,
+                'grams' => $grams,
+                'measure' => $plan->words($line, $grams, $spoons),
+            ];
         }
 
         return ['way' => $way->way, 'lines' => $lines, 'change_steps' => $way->changeSteps, 'away_steps' => $way->away];
@@ -105,6 +131,15 @@ final readonly class CookReport extends Report
     /** @return array<string, mixed>|null */
     private static function cooling(?Cooling $cooling): ?array
     {
-        return $cooling === null ? null : ['stage' => $cooling->stage, 'celsius' => $cooling->celsius, 'limit' => $cooling->limit, 'minutes_left' => $cooling->minutesLeft, 'expected_minutes' => $cooling->expected, 'says' => $cooling->says];
+        return $cooling === null
+            ? null
+            : [
+                'stage' => $cooling->stage,
+                'celsius' => $cooling->celsius,
+                'limit' => $cooling->limit,
+                'minutes_left' => $cooling->minutesLeft,
+                'expected_minutes' => $cooling->expected,
+                'says' => $cooling->says,
+            ];
     }
 }

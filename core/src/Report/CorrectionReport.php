@@ -19,12 +19,12 @@ final readonly class CorrectionReport extends Report
 {
     /**
      * @param list<array{ingredient: string, name: string, grams: float, measure: string, first_dose_grams: float, first_dose: string}> $additions
-     * @param array<string, AxisReport>                                                                                                  $after     by axis
-     * @param float                                                                                                                      $distanceAfter in steps
-     * @param string                                                                                                                     $verdict   on the whole, afterwards
+     * @param array<string, AxisReport> $after by axis
+     * @param float $distanceAfter in steps
+     * @param string $verdict on the whole, afterwards
      * @param list<string>                                                                                                               $sideEffects
      * @param list<string>                                                                                                               $allergensAdded
-     * @param string|null                                                                                                                $yield     as it then reads, for what is added to a finished sauce makes it more
+     * @param string|null $yield as it then reads, for what is added to a finished sauce makes it more
      */
     private function __construct(
         public array $additions,
@@ -41,7 +41,13 @@ final readonly class CorrectionReport extends Report
 
     public static function of(Correction $correction, Target $target, Balance $balance): self
     {
-        $added = array_map(static fn(Addition $one): ResolvedLine => ResolvedLine::ofGrams($one->ingredient, Amount::within($one->grams, $one->ingredient->texture->deviation())), $correction->additions);
+        $added = array_map(
+            static fn(Addition $one): ResolvedLine => ResolvedLine::ofGrams(
+                $one->ingredient,
+                Amount::within($one->grams, $one->ingredient->texture->deviation()),
+            ),
+            $correction->additions,
+        );
 
         return new self(
             array_map(static fn(Addition $one): array => [

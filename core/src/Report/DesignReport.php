@@ -13,19 +13,35 @@ use Vinculum\Quantity\Measures;
 final readonly class DesignReport extends Report
 {
     /**
-     * @param list<string>                                                                                      $texts      the whole recipe
-     * @param list<array{ingredient: string, name: string, grams: float, measure: string, reason: string}> $lines      the free ones
-     * @param float                                                                                             $distance   from the target, in steps
-     * @param array<string, float>                                                                              $tastes     by axis, in its unit
+     * @param list<string> $texts the whole recipe
+     * @param list<array{ingredient: string, name: string, grams: float, measure: string, reason: string}> $lines the
+     *     free ones
+     * @param float $distance from the target, in steps
+     * @param array<string, float> $tastes by axis, in its unit
      * @param list<string>                                                                                      $hindrances
      */
-    private function __construct(public array $texts, public array $lines, public float $distance, public array $tastes, public array $hindrances) {}
+    private function __construct(
+        public array $texts,
+        public array $lines,
+        public float $distance,
+        public array $tastes,
+        public array $hindrances,
+    ) {}
 
     public static function of(Design $design, Formula $formula, Measures $measures): self
     {
         return new self(
             $design->written($formula, $measures),
-            array_map(static fn(DesignedLine $line): array => ['ingredient' => $line->ingredient->key, 'name' => $line->ingredient->name, 'grams' => $line->grams, 'measure' => $line->measure, 'reason' => $line->reason], $design->lines),
+            array_map(
+                static fn(DesignedLine $line): array => [
+                    'ingredient' => $line->ingredient->key,
+                    'name' => $line->ingredient->name,
+                    'grams' => $line->grams,
+                    'measure' => $line->measure,
+                    'reason' => $line->reason,
+                ],
+                $design->lines,
+            ),
             $design->distance,
             $design->taste->byAxis(),
             $design->hindrances,

@@ -51,7 +51,8 @@ final readonly class IngredientReport extends Report
     public static function of(Ingredient $ingredient): self
     {
         $load = TasteLoad::of($ingredient->mixture);
-        $isPart = static fn(float $grams, string $component): bool => $grams > 0.0 && (Component::from($component)->isMass() || in_array($component, self::CARRIED, true));
+        $isPart = static fn(float $grams, string $component): bool => $grams > 0.0
+            && (Component::from($component)->isMass() || in_array($component, self::CARRIED, true));
 
         return new self(
             $ingredient->key,
@@ -61,12 +62,15 @@ final readonly class IngredientReport extends Report
             array_filter($ingredient->mixture->amounts(), $isPart, ARRAY_FILTER_USE_BOTH),
             $load->sweet,
             $load->heat / 100.0,
-            $ingredient->mixture->get(Component::NoseHeat),
+            $ingredient->mixture->get(Component::Pungency),
             $ingredient->mixture->get(Component::StrongIonDifference),
             $ingredient->ph,
             $ingredient->density,
             (object) $ingredient->forms,
-            (object) array_map(static fn(Amount $unit): array => ['grams' => $unit->value, 'sd' => $unit->deviation], $ingredient->units),
+            (object) array_map(
+                static fn(Amount $unit): array => ['grams' => $unit->value, 'sd' => $unit->deviation],
+                $ingredient->units,
+            ),
             $ingredient->allergens,
             $ingredient->diets(),
             array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),

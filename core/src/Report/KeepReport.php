@@ -16,10 +16,26 @@ final readonly class KeepReport extends Report
      * @param list<string>                   $traditions what cooks say
      * @param list<string>                   $asks       what to do
      */
-    private function __construct(public string $storage, public array $days, public ?float $freezerMonths, public array $reasons, public array $cautions, public array $traditions, public array $asks) {}
+    private function __construct(
+        public string $storage,
+        public array $days,
+        public ?float $freezerMonths,
+        public array $reasons,
+        public array $cautions,
+        public array $traditions,
+        public array $asks,
+    ) {}
 
     public static function of(Keep $keep): self
     {
-        return new self($keep->storage, $keep->days, $keep->freezerMonths, $keep->reasons, CautionReport::all($keep->cautions), $keep->traditions, $keep->asks);
+        return new self(
+            $keep->storage,
+            $keep->days,
+            $keep->freezerMonths,
+            $keep->reasons,
+            CautionReport::all($keep->cautions),
+            $keep->traditions,
+            $keep->asks,
+        );
     }
 }

@@ -19,7 +19,12 @@ final readonly class LabelReport extends Report
      * @param list<string>                                                                    $warnings
      * @param list<string>                                                                    $notes
      */
-    private function __construct(public array $ingredients, public array $allergens, public array $warnings, public array $notes) {}
+    private function __construct(
+        public array $ingredients,
+        public array $allergens,
+        public array $warnings,
+        public array $notes,
+    ) {}
 
     public static function of(Balance $balance): self
     {
@@ -27,7 +32,10 @@ final readonly class LabelReport extends Report
         $warnings = array_filter(Cautions::for($balance), static fn(Caution $caution): bool => $caution->isForTheJar);
 
         return new self(
-            array_map(static fn(LabelLine $line): array => ['parts' => $line->parts, 'percent' => $line->percent], $label->ingredients),
+            array_map(
+                static fn(LabelLine $line): array => ['parts' => $line->parts, 'percent' => $line->percent],
+                $label->ingredients,
+            ),
             $balance->allergens(),
             array_values(array_map(static fn(Caution $caution): string => $caution->text, $warnings)),
             $label->notes,

@@ -15,7 +15,7 @@ final readonly class LineReport extends Report
      * @param string|null                             $ingredient   key in the catalogue
      * @param list<string>                            $alternatives keys
      * @param list<string>                            $tags
-     * @param array{int, int}|null                    $amount       where in the text its amount stands, in UTF-16 units as a browser counts them
+     * @param array{int, int}|null $amount where in the text its amount stands, in UTF-16 units as a browser counts them
      * @param list<array{says: string, text: string}> $choices      the line as it could read
      */
     private function __construct(
@@ -49,7 +49,12 @@ final readonly class LineReport extends Report
             $line->tags,
             $line->writtenName,
             self::span($line),
-            $catalogue === null ? [] : array_map(static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text], Mend::for($line, $catalogue)),
+            $catalogue === null
+                ? []
+                : array_map(
+                    static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text],
+                    Mend::for($line, $catalogue),
+                ),
         );
     }
 

@@ -18,7 +18,14 @@ final readonly class MoveReport extends Report
      * @param array<string, mixed>|null $step
      * @param list<CautionReport>       $cautions
      */
-    private function __construct(public string $kind, public ?string $stage, public bool $done, public ?array $measure, public ?array $step, public array $cautions) {}
+    private function __construct(
+        public string $kind,
+        public ?string $stage,
+        public bool $done,
+        public ?array $measure,
+        public ?array $step,
+        public array $cautions,
+    ) {}
 
     public static function of(Move $move, CookPlan $plan, CookRecord $record, Spoons $spoons): self
     {
@@ -37,12 +44,22 @@ final readonly class MoveReport extends Report
     {
         $times = $record->steps[$move->number ?? -1] ?? ['started' => null, 'done' => null];
 
-        return [...($move->step === null ? [] : StepReport::of($move->step)->toArray()), 'number' => $move->number, 'started' => new Exact($times['started']), 'done' => new Exact($times['done'])];
+        return [
+            ...($move->step === null ? [] : StepReport::of($move->step)->toArray()),
+            'number' => $move->number,
+            'started' => new Exact($times['started']),
+            'done' => new Exact($times['done']),
+        ];
     }
 
     /** @return array<string, mixed> */
-    private static function measure(MeasureTask $task, ?string $take, CookPlan $plan, CookRecord $record, Spoons $spoons): array
-    {
+    private static function measure(
+        MeasureTask $task,
+        ?string $take,
+        CookPlan $plan,
+        CookRecord $record,
+        Spoons $spoons,
+    ): array {
         $grams = $plan->target($task->line, $record);
         $isChanged = isset($record->changed[$task->line]);
         $measure = $isChanged && $grams !== null ? $plan->words($task->line, $grams, $spoons) : $task->measure;

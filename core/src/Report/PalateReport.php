@@ -12,11 +12,19 @@ use Vinculum\Style\StyleFamily;
 final readonly class PalateReport extends Report
 {
     /** @param \stdClass $axes by axis: prior, ideal, deviation, shift, tastings */
-    private function __construct(public string $style, public string $name, public ?string $says, public int $tastings, public \stdClass $axes) {}
+    private function __construct(
+        public string $style,
+        public string $name,
+        public ?string $says,
+        public int $tastings,
+        public \stdClass $axes,
+    ) {}
 
     public static function of(StyleFamily $style, Palate $palate): self
     {
-        return new self($style->key, $style->name, $palate->words(), $palate->tastings, (object) array_map(static fn(PreferredPosition $preferred): array => [
+        return new self($style->key, $style->name, $palate->words(), $palate->tastings, (object) array_map(static fn(
+            PreferredPosition $preferred,
+        ): array => [
             'prior' => $preferred->prior,
             'ideal' => $preferred->mean,
             'deviation' => $preferred->deviation,

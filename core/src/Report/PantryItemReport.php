@@ -13,7 +13,10 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Taste;
 
-/** An ingredient as the pantry shows it: what it does, what it is made of at a glance, and what a step of it costs in a litre. */
+/**
+ * An ingredient as the pantry shows it: what it does, what it is made of at a glance, and what a step of it costs in a
+ * litre.
+ */
 final readonly class PantryItemReport extends Report
 {
     /**
@@ -45,7 +48,9 @@ final readonly class PantryItemReport extends Report
     public static function of(Ingredient $ingredient, Measures $measures): self
     {
         $mixture = $ingredient->mixture;
-        $sum = static fn(string ...$components): float => array_sum(array_map(static fn(string $one): float => $mixture->get(Component::from($one)), $components));
+        $sum = static fn(string ...$components): float => array_sum(
+            array_map(static fn(string $one): float => $mixture->get(Component::from($one)), $components),
+        );
         $cost = StepCost::in(StepCost::referenceLitre(), Candidate::of($ingredient));
 
         return new self(
@@ -65,9 +70,15 @@ final readonly class PantryItemReport extends Report
                 'other' => $sum('other'),
             ],
             Taste::ofMixture($mixture)->byAxis(),
-            $mixture->get(Component::NoseHeat),
+            $mixture->get(Component::Pungency),
             $ingredient->ph,
-            $cost === null ? null : ['axis' => $cost->axis->value, 'grams' => $cost->grams, 'measure' => $ingredient->measure($cost->grams, Spoons::of($measures))],
+            $cost === null
+                ? null
+                : [
+                    'axis' => $cost->axis->value,
+                    'grams' => $cost->grams,
+                    'measure' => $ingredient->measure($cost->grams, Spoons::of($measures)),
+                ],
             $ingredient->allergens,
             $ingredient->diets(),
             (object) array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),

@@ -25,7 +25,11 @@ final readonly class PartsReport extends Report
             $parts->words(),
             $parts->areWhole,
             $parts->onePart,
-            array_map(static fn(int $line, float $count): array => ['line' => $line + 1, 'parts' => $count], array_keys($parts->parts), $parts->parts),
+            array_map(
+                static fn(int $line, float $count): array => ['line' => $line + 1, 'parts' => $count],
+                array_keys($parts->parts),
+                $parts->parts,
+            ),
         );
     }
 }

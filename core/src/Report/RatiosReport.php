@@ -12,7 +12,12 @@ final readonly class RatiosReport extends Report
 {
     private const NOTHING = 1e-6;
 
-    private function __construct(public ?float $sweetToSour, public ?float $saltToSweet, public ?float $sourToFat, public ?float $umamiToSalt) {}
+    private function __construct(
+        public ?float $sweetToSour,
+        public ?float $saltToSweet,
+        public ?float $sourToFat,
+        public ?float $umamiToSalt,
+    ) {}
 
     public static function of(Balance $balance): self
     {

@@ -23,13 +23,13 @@ final readonly class ReductionReport extends Report
     private const SCALE_DEVIATION = 0.01;
 
     /**
-     * @param array{value: float, low: float, high: float}|null                                        $minutes null where the pan is not known
+     * @param array{value: float, low: float, high: float}|null $minutes null where the pan is not known
      * @param array{key: string, cooks: int, uncertain_percent: float}                                 $heat
-     * @param array<string, float>                                                                     $changeSteps by axis
-     * @param array<string, float|null>                                                                $offBySteps  outside the cook's own target, else the style's
+     * @param array<string, float> $changeSteps by axis
+     * @param array<string, float|null> $offBySteps outside the cook's own target, else the style's
      * @param list<array{grams: float, millilitres: float, steps: array<string, float>}>               $curve
      * @param list<string>                                                                             $warnings
-     * @param array<string, AxisReport>                                                                $after       by axis
+     * @param array<string, AxisReport> $after by axis
      */
     private function __construct(
         public float $evaporateGrams,
@@ -46,8 +46,14 @@ final readonly class ReductionReport extends Report
     ) {}
 
     /** @param Formula $formula the sauce that is boiled down */
-    public static function of(Reduction $plan, Formula $formula, ?Pan $pan, Heat $heat, ?Target $style, ?Target $own): self
-    {
+    public static function of(
+        Reduction $plan,
+        Formula $formula,
+        ?Pan $pan,
+        Heat $heat,
+        ?Target $style,
+        ?Target $own,
+    ): self {
         $taste = Taste::ofMixture($plan->after);
         $grams = $plan->after->grams();
         $target = $own ?? $style;

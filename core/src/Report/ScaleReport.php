@@ -11,20 +11,23 @@ use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaledLine;
 use Vinculum\Sensory\Target;
 
-/** A recipe at another size: what to measure, what it fills, how it is cooked down, and how little the rounding moves it. */
+/**
+ * A recipe at another size: what to measure, what it fills, how it is cooked down, and how little the rounding moves
+ * it.
+ */
 final readonly class ScaleReport extends Report
 {
     /**
      * @param list<array{ingredient: string|null, text: string, grams: float|null, exact_grams: float|null, measure: string|null, error_percent: float|null, note: string|null, scaled_text: string}> $lines
-     * @param array{grams: float, millilitres: float}                                                                       $batch before cooking
+     * @param array{grams: float, millilitres: float} $batch before cooking
      * @param list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}>                            $fill
      * @param array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null $cook
-     * @param array<string, AxisReport>                                                                                      $axesBefore by axis
-     * @param array<string, AxisReport>                                                                                      $axesAfter  by axis
+     * @param array<string, AxisReport> $axesBefore by axis
+     * @param array<string, AxisReport> $axesAfter by axis
      * @param list<string>                                                                                                   $notes
-     * @param array<string, float>                                                                                           $changeSteps by axis
+     * @param array<string, float> $changeSteps by axis
      * @param array{grams: float, millilitres: float}                                                                       $finished
-     * @param string|null                                                                                                    $yield       as it then reads; null where nothing is cooked
+     * @param string|null $yield as it then reads; null where nothing is cooked
      */
     private function __construct(
         public float $factor,

@@ -15,7 +15,8 @@ final readonly class StageReport extends Report
 {
     /**
      * @param list<int>                  $lines from 1
-     * @param list<array<string, mixed>> $steps each as it was understood, with the water it takes and what stays of alcohol, acetic acid and nose heat
+     * @param list<array<string, mixed>> $steps each as it was understood, with the water it takes and what stays of
+     *     alcohol, acetic acid and nose heat
      */
     private function __construct(
         public ?string $title,
@@ -46,9 +47,11 @@ final readonly class StageReport extends Report
         return [
             ...StepReport::of($step)->toArray(),
             'water' => ['value' => $gone->water, 'low' => $gone->band['low'], 'high' => $gone->band['high']],
-            'alcohol_left_percent' => $gone->had(Component::Ethanol) ? [100.0 * min($gone->alcohol), 100.0 * max($gone->alcohol)] : null,
+            'alcohol_left_percent' => $gone->had(Component::Ethanol)
+                ? [100.0 * min($gone->alcohol), 100.0 * max($gone->alcohol)]
+                : null,
             'acetic_left_percent' => $gone->had(Component::Acetic) ? 100.0 * $gone->acetic : null,
-            'nose_heat_left_percent' => $gone->had(Component::NoseHeat) ? 100.0 * $gone->nose : null,
+            'nose_heat_left_percent' => $gone->had(Component::Pungency) ? 100.0 * $gone->nose : null,
         ];
     }
 }

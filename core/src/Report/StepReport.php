@@ -25,6 +25,17 @@ final readonly class StepReport extends Report
 
     public static function of(MethodStep $step): self
     {
-        return new self($step->text, $step->line, $step->kind, $step->minutes, $step->heat?->key, $step->isCovered, $step->left, $step->celsius, $step->until, $step->isSieved);
+        return new self(
+            $step->text,
+            $step->line,
+            $step->kind,
+            $step->minutes,
+            $step->heat?->key,
+            $step->isCovered,
+            $step->left,
+            $step->celsius,
+            $step->until,
+            $step->isSieved,
+        );
     }
 }

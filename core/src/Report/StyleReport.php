@@ -32,7 +32,10 @@ final readonly class StyleReport extends Report
         return new self(
             $style->key,
             $style->name,
-            array_map(static fn(TargetRange $window): array => [$window->low, $window->high], array_filter(Axis::each($style->target->window(...)))),
+            array_map(
+                static fn(TargetRange $window): array => [$window->low, $window->high],
+                array_filter(Axis::each($style->target->window(...))),
+            ),
             $style->references,
             $style->source,
             $style->base,

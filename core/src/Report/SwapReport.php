@@ -11,7 +11,10 @@ use Vinculum\Sensory\Target;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
 
-/** What can take a line's place: how much, what makes up for the rest, how the sauce changes, and the lines as they then read. */
+/**
+ * What can take a line's place: how much, what makes up for the rest, how the sauce changes, and the lines as they then
+ * read.
+ */
 final readonly class SwapReport extends Report
 {
     /**
@@ -21,9 +24,9 @@ final readonly class SwapReport extends Report
      * @param list<string>                                                                  $allergensRemoved
      * @param list<string>                                                                  $dietsGained
      * @param list<string>                                                                  $dietsLost
-     * @param float                                                                         $kinship       of aroma, 0 to 1
+     * @param float $kinship of aroma, 0 to 1
      * @param array<string, AxisReport>                                                     $after         by axis
-     * @param list<array{line: int, text: string}>                                          $edits         lines from 1 as they then read
+     * @param list<array{line: int, text: string}> $edits lines from 1 as they then read
      * @param list<string>                                                                  $added         new lines
      */
     private function __construct(
@@ -54,7 +57,15 @@ final readonly class SwapReport extends Report
             $swap->ingredient->key,
             $swap->grams,
             $swap->measure,
-            array_map(static fn(SwapAddition $one): array => ['ingredient' => $one->ingredient->key, 'grams' => $one->grams, 'measure' => $one->measure, 'name' => $one->ingredient->name], $swap->compensations),
+            array_map(
+                static fn(SwapAddition $one): array => [
+                    'ingredient' => $one->ingredient->key,
+                    'grams' => $one->grams,
+                    'measure' => $one->measure,
+                    'name' => $one->ingredient->name,
+                ],
+                $swap->compensations,
+            ),
             $swap->changeSteps,
             $swap->residual,
             $swap->allergensAdded,
@@ -63,10 +74,14 @@ final readonly class SwapReport extends Report
             $swap->notes === [] ? null : implode('; ', $swap->notes),
             $swap->ingredient->name,
             $swap->dietsLost,
-            $swap->kinship,
+            $swap->aromaSimilarity,
             $swap->mainAxis?->value,
             AxisReport::all(Balance::of($swap->applied($formula))->axes, $target),
-            array_map(static fn(int $line, string $text): array => ['line' => $line + 1, 'text' => $text], array_keys($edits), $edits),
+            array_map(
+                static fn(int $line, string $text): array => ['line' => $line + 1, 'text' => $text],
+                array_keys($edits),
+                $edits,
+            ),
             $added,
         );
     }

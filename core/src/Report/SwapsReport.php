@@ -16,7 +16,13 @@ final readonly class SwapsReport extends Report
      * @param int              $line       from 1
      * @param list<SwapReport> $candidates
      */
-    private function __construct(public int $line, public ?string $ingredient, public ?string $name, public float $grams, public array $candidates) {}
+    private function __construct(
+        public int $line,
+        public ?string $ingredient,
+        public ?string $name,
+        public float $grams,
+        public array $candidates,
+    ) {}
 
     /**
      * @param int        $line  from 0
@@ -26,6 +32,12 @@ final readonly class SwapsReport extends Report
     {
         $old = $formula->lines[$line];
 
-        return new self($line + 1, $old->ingredient?->key, $old->ingredient?->name, $old->grams->value ?? 0.0, array_map(static fn(Swap $swap): SwapReport => SwapReport::of($swap, $formula, $target, $measures), $swaps));
+        return new self(
+            $line + 1,
+            $old->ingredient?->key,
+            $old->ingredient?->name,
+            $old->grams->value ?? 0.0,
+            array_map(static fn(Swap $swap): SwapReport => SwapReport::of($swap, $formula, $target, $measures), $swaps),
+        );
     }
 }

@@ -40,7 +40,17 @@ final readonly class ThickeningReport extends Report
         return array_map(static function (Thickening $way) use ($spoons): self {
             $density = $way->ingredient->density;
 
-            return new self($way->ingredient->key, $way->ingredient->name, $way->grams, $spoons->words($spoons->nearest($way->grams, $density), $density), $way->slurryWater, $way->how, $way->mind, $way->changeSteps, $way->ingredient->allergens);
+            return new self(
+                $way->ingredient->key,
+                $way->ingredient->name,
+                $way->grams,
+                $spoons->words($spoons->nearest($way->grams, $density), $density),
+                $way->slurryWater,
+                $way->how,
+                $way->mind,
+                $way->changeSteps,
+                $way->ingredient->allergens,
+            );
         }, $ways);
     }
 }

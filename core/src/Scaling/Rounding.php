@@ -30,10 +30,21 @@ final class Rounding
      *
      * @return list<float> grams
      */
-    public static function choose(TasteLoad $fixed, array $perGram, array $exact, array $choices, ?Target $target): array
-    {
+    public static function choose(
+        TasteLoad $fixed,
+        array $perGram,
+        array $exact,
+        array $choices,
+        ?Target $target,
+    ): array {
         $wanted = self::load($fixed, $perGram, $exact)->taste();
-        $plain = array_map(static fn(float $grams, array $pair): float => $pair[0] > 0.0 && $grams - $pair[0] <= $pair[1] - $grams ? $pair[0] : $pair[1], $exact, $choices);
+        $plain = array_map(
+            static fn(float $grams, array $pair): float => $pair[0] > 0.0 && $grams - $pair[0] <= $pair[1] - $grams
+                ? $pair[0]
+                : $pair[1],
+            $exact,
+            $choices,
+        );
         $chosen = $plain;
         $least = self::cost($fixed, $perGram, $chosen, $exact, $wanted);
         for ($pass = 0; $pass < self::PASSES && count($choices) <= self::MOST_LINES; ++$pass) {
@@ -55,8 +66,12 @@ final class Rounding
                 break;
             }
         }
-        $isFarther = static fn(Target $to): bool => $to->distance(self::load($fixed, $perGram, $chosen)->taste()) > $to->distance(self::load($fixed, $perGram, $plain)->taste()) + 1e-12;
-        $isWorse = $wanted->stepsApart(self::load($fixed, $perGram, $chosen)->taste()) > $wanted->stepsApart(self::load($fixed, $perGram, $plain)->taste()) + 1e-12;
+        $isFarther = static fn(Target $to): bool => $to->distance(
+            self::load($fixed, $perGram, $chosen)->taste(),
+        ) > $to->distance(self::load($fixed, $perGram, $plain)->taste()) + 1e-12;
+        $isWorse = $wanted->stepsApart(
+            self::load($fixed, $perGram, $chosen)->taste(),
+        ) > $wanted->stepsApart(self::load($fixed, $perGram, $plain)->taste()) + 1e-12;
 
         return $isWorse || ($target !== null && $isFarther($target)) ? $plain : $chosen;
     }
@@ -73,7 +88,9 @@ final class Rounding
             $off += $exact[$index] > 0.0 ? ($one / $exact[$index] - 1.0) ** 2 : 0.0;
         }
 
-        return $wanted->stepsApart(self::load($fixed, $perGram, $grams)->taste()) + self::BULK * $off / max(1, count($grams));
+        return $wanted->stepsApart(
+            self::load($fixed, $perGram, $grams)->taste(),
+        ) + self::BULK * $off / max(1, count($grams));
     }
 
     /**

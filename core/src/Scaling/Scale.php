@@ -40,7 +40,17 @@ final readonly class Scale
      * @param array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null $cook
      * @param list<string>                                                                                $notes
      */
-    private function __construct(public float $factor, public ?string $limitedBy, public array $lines, public Mixture $mixed, public array $fill, public ?array $cook, public Formula $before, public Formula $after, public array $notes) {}
+    private function __construct(
+        public float $factor,
+        public ?string $limitedBy,
+        public array $lines,
+        public Mixture $mixed,
+        public array $fill,
+        public ?array $cook,
+        public Formula $before,
+        public Formula $after,
+        public array $notes,
+    ) {}
 
     /** @throws ScaleFault when nothing in it can be scaled */
     public static function of(Formula $formula, TargetSize $wanted, ScaleSetting $setting): self
@@ -49,9 +59,24 @@ final readonly class Scale
             throw ScaleFault::nothingIn();
         }
         $exact = $formula->times($wanted->factor);
-        $asked = $setting->holdsBack && $wanted->factor > 1.0 ? $exact->withLines(...array_map(static fn(ResolvedLine $line): ResolvedLine => $line->times(self::held($line)), $exact->lines)) : $exact;
+        $asked = $setting->holdsBack && $wanted->factor > 1.0
+            ? $exact->withLines(
+                ...array_map(
+                    static fn(ResolvedLine $line): ResolvedLine => $line->times(self::held($line)),
+                    $exact->lines,
+                ),
+            )
+            : $exact;
         $lines = self::lines($formula, $exact, $asked, $setting);
-        $after = $exact->withLines(...array_map(static fn(ScaledLine $scaled, ResolvedLine $line): ResolvedLine => ($scaled->exactGrams ?? 0.0) > 0.0 ? $line->times(($scaled->grams ?? 0.0) / $scaled->exactGrams) : $line, $lines, $exact->lines));
+        $after = $exact->withLines(
+            ...array_map(
+                static fn(ScaledLine $scaled, ResolvedLine $line): ResolvedLine => ($scaled->exactGrams ?? 0.0) > 0.0
+                    ? $line->times(($scaled->grams ?? 0.0) / $scaled->exactGrams)
+                    : $line,
+                $lines,
+                $exact->lines,
+            ),
+        );
         $finished = FinishedBatch::of($after);
         [$vessel, $heat] = [$setting->vessel(), $setting->heat()];
         $fill = self::fill($wanted, Volume::millilitres($finished->mixture), $setting->headSpace);
@@ -65,7 +90,10 @@ final readonly class Scale
             self::cook($after, $finished, $vessel, $heat),
             $formula,
             $after,
-            [...($vessel?->squareMetres === null ? $finished->notes : []), ...self::notes($after->mixed(), $vessel, $setting->pan, $wanted, $heat)],
+            [
+                ...($vessel?->squareMetres === null ? $finished->notes : []),
+                ...self::notes($after->mixed(), $vessel, $setting->pan, $wanted, $heat),
+            ],
         );
     }
 
@@ -93,17 +121,30 @@ final readonly class Scale
         $rest = TasteLoad::of($fixed)->plus(TasteLoad::of(Mixture::of([Component::Water->value => 1.0])), -$lost);
         $chosen = array_combine($counted, Rounding::choose($rest, $loads, $grams, $choices, $setting->target));
 
-        return array_map(static fn(ResolvedLine $line, int $number): ScaledLine => self::heldBack(self::line($formula, $number, $line, $chosen[$number] ?? null, $spoons), $full->lines[$number]->grams->value ?? 0.0), $exact->lines, array_keys($exact->lines));
+        return array_map(
+            static fn(ResolvedLine $line, int $number): ScaledLine => self::heldBack(
+                self::line($formula, $number, $line, $chosen[$number] ?? null, $spoons),
+                $full->lines[$number]->grams->value ?? 0.0,
+            ),
+            $exact->lines,
+            array_keys($exact->lines),
+        );
     }
 
-    /** @return array{float, float}|null the measurable amounts below and above; null where tools are too coarse for it */
+    /**
+     * @return array{float, float}|null the measurable amounts below and above; null where tools are too coarse for it
+     */
     private static function measurable(ResolvedLine $line, ResolvedLine $written, float $grams, Spoons $spoons): ?array
     {
         [$below, $above] = $spoons->neighbours($grams, $line->ingredient?->density, self::each($line, $written));
         if (self::isTooCoarse($grams, $below, $above)) {
             // what cannot be counted or spooned may still be weighed
             [$below, $above] = $spoons->onScale($grams);
-        } elseif (self::each($line, $written) === null && self::off($grams, $below, $above) > self::WORTH_WEIGHING && self::off($grams, ...$spoons->onScale($grams)) < self::off($grams, $below, $above) / 2.0) {
+        } elseif (
+            self::each($line, $written) === null
+            && self::off($grams, $below, $above) > self::WORTH_WEIGHING
+            && self::off($grams, ...$spoons->onScale($grams)) < self::off($grams, $below, $above) / 2.0
+        ) {
             [$below, $above] = $spoons->onScale($grams);
         }
 
@@ -114,7 +155,11 @@ final readonly class Scale
     private static function held(ResolvedLine $line): float
     {
         $strong = Facts::of(HoldBackFacts::class);
-        $isStrong = $line->ingredient !== null && (in_array($line->ingredient->kind(), $strong->of, true) || in_array($line->ingredient->roles[0] ?? '', $strong->roles, true));
+        $isStrong = $line->ingredient !== null
+            && (
+                in_array($line->ingredient->kind(), $strong->of, true)
+                || in_array($line->ingredient->roles[0] ?? '', $strong->roles, true)
+            );
 
         return $isStrong ? $strong->share : 1.0;
     }
@@ -127,7 +172,14 @@ final readonly class Scale
         }
         $note = sprintf('Held back: taste, then add up to %s in all.', KitchenNumber::grams($full));
 
-        return new ScaledLine($line->line, $line->grams, $full, $line->measure, 100.0 * ($line->grams / $full - 1.0), $line->note === null ? $note : "{$line->note} {$note}");
+        return new ScaledLine(
+            $line->line,
+            $line->grams,
+            $full,
+            $line->measure,
+            100.0 * ($line->grams / $full - 1.0),
+            $line->note === null ? $note : "{$line->note} {$note}",
+        );
     }
 
     private static function isTooCoarse(float $grams, float $below, float $above): bool
@@ -151,28 +203,64 @@ final readonly class Scale
         }
         $count = $written->measured?->unit === null ? $written->measured?->middle() : null;
 
-        return $count !== null && $count > 0.0 && ($written->grams->value ?? 0.0) > 0.0 ? ($written->grams->value ?? 0.0) / $count : $line->ingredient?->eachGrams();
+        return $count !== null && $count > 0.0 && ($written->grams->value ?? 0.0) > 0.0
+            ? ($written->grams->value ?? 0.0) / $count
+            : $line->ingredient?->eachGrams();
     }
 
-    private static function line(Formula $formula, int $number, ResolvedLine $exact, ?float $chosen, Spoons $spoons): ScaledLine
-    {
+    private static function line(
+        Formula $formula,
+        int $number,
+        ResolvedLine $exact,
+        ?float $chosen,
+        Spoons $spoons,
+    ): ScaledLine {
         $written = $formula->lines[$number];
         $asked = $exact->grams?->value;
         if ($asked === null || $asked <= 0.0) {
-            return new ScaledLine($written, null, null, null, null, $written->status === LineStatus::Heading ? null : ($written->note ?? 'No amount, so nothing is scaled.'));
+            return new ScaledLine(
+                $written,
+                null,
+                null,
+                null,
+                null,
+                $written->status === LineStatus::Heading
+                    ? null
+                    : ($written->note ?? 'No amount, so nothing is scaled.'),
+            );
         }
         [$density, $each] = [$exact->ingredient?->density, self::each($exact, $written)];
         if ($chosen === null) {
             [$below, $above] = $spoons->neighbours($asked, $density, $each);
             $nearest = $below > 0.0 ? $below : $above;
 
-            return new ScaledLine($written, $asked, $asked, null, 100.0 * ($nearest / $asked - 1.0), self::wayOut($formula, $number, $exact, $asked, $spoons->words($nearest, $density, $each)));
+            return new ScaledLine(
+                $written,
+                $asked,
+                $asked,
+                null,
+                100.0 * ($nearest / $asked - 1.0),
+                self::wayOut($formula, $number, $exact, $asked, $spoons->words($nearest, $density, $each)),
+            );
         }
         $isWhole = $each !== null && abs(2.0 * $chosen / $each - round(2.0 * $chosen / $each)) < 0.02;
         $words = $spoons->words($chosen, $density, $isWhole ? $each : null);
         $isCounted = str_ends_with($words, ' whole');
 
-        return new ScaledLine($written, $chosen, $asked, $isCounted ? self::counted($written, str_replace(' whole', '', $words), $chosen / $each) . ', about ' . KitchenNumber::grams($chosen) : $words, 100.0 * ($chosen / $asked - 1.0), null);
+        return new ScaledLine(
+            $written,
+            $chosen,
+            $asked,
+            $isCounted
+                ? self::counted(
+                    $written,
+                    str_replace(' whole', '', $words),
+                    $chosen / $each,
+                ) . ', about ' . KitchenNumber::grams($chosen)
+                : $words,
+            100.0 * ($chosen / $asked - 1.0),
+            null,
+        );
     }
 
     /** "4½ cloves", "5", or, of what comes out of a fruit, "juice of 1½ limes". */
@@ -188,18 +276,34 @@ final readonly class Scale
     }
 
     /** How to measure what is too small: in a mix with something that goes in anyway. */
-    private static function wayOut(Formula $formula, int $number, ResolvedLine $line, float $grams, string $nearest): string
-    {
+    private static function wayOut(
+        Formula $formula,
+        int $number,
+        ResolvedLine $line,
+        float $grams,
+        string $nearest,
+    ): string {
         $carrier = self::carrier($formula, $number);
         $name = mb_strtolower($line->ingredient->name ?? $line->text);
         foreach (self::DILUTIONS as $parts) {
             $portion = $grams * (1.0 + $parts);
             if ($portion >= self::LEAST_OF_A_MIX) {
-                return sprintf('Too small to measure (%s; the nearest is %s): mix 1 g of %s with %s of %s and use %s of the mix.', KitchenNumber::grams($grams), $nearest, $name, KitchenNumber::grams($parts), $carrier, KitchenNumber::grams(round($portion, 1)));
+                return sprintf(
+                    'Too small to measure (%s; the nearest is %s): mix 1 g of %s with %s of %s and use %s of the mix.',
+                    KitchenNumber::grams($grams),
+                    $nearest,
+                    $name,
+                    KitchenNumber::grams($parts),
+                    $carrier,
+                    KitchenNumber::grams(round($portion, 1)),
+                );
             }
         }
 
-        return sprintf('Too small to measure (%s): a trace on the tip of a knife, or leave it out.', KitchenNumber::grams($grams));
+        return sprintf(
+            'Too small to measure (%s): a trace on the tip of a knife, or leave it out.',
+            KitchenNumber::grams($grams),
+        );
     }
 
     /** What goes in anyway and can carry a trace: the largest fine or liquid line. */
@@ -208,7 +312,12 @@ final readonly class Scale
         [$best, $most] = ['white sugar', 0.0];
         foreach ($formula->lines as $at => $line) {
             $role = $line->ingredient->roles[0] ?? '';
-            if ($at !== $number && $line->ingredient !== null && in_array($role, ['sweetener', 'salt', 'water', 'acid'], true) && ($line->grams->value ?? 0.0) > $most) {
+            if (
+                $at !== $number
+                && $line->ingredient !== null
+                && in_array($role, ['sweetener', 'salt', 'water', 'acid'], true)
+                && ($line->grams->value ?? 0.0) > $most
+            ) {
                 [$best, $most] = [mb_strtolower($line->ingredient->name), $line->grams->value ?? 0.0];
             }
         }
@@ -219,11 +328,21 @@ final readonly class Scale
     /** @return list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}> */
     private static function fill(TargetSize $wanted, float $millilitres, float $headSpace): array
     {
-        $room = array_sum(array_map(static fn(array $one): float => $one[0] * $one[1] * (1.0 - $headSpace), $wanted->containers));
+        $room = array_sum(
+            array_map(static fn(array $one): float => $one[0] * $one[1] * (1.0 - $headSpace), $wanted->containers),
+        );
         $share = $room > 0.0 ? min(1.0, $millilitres / $room) : 0.0;
         $left = max(0.0, $millilitres - $room);
 
-        return array_map(static fn(array $one): array => ['container_ml' => $one[0], 'count' => $one[1], 'filled_ml' => $one[0] * (1.0 - $headSpace) * $share, 'left_over_ml' => $left], $wanted->containers);
+        return array_map(
+            static fn(array $one): array => [
+                'container_ml' => $one[0],
+                'count' => $one[1],
+                'filled_ml' => $one[0] * (1.0 - $headSpace) * $share,
+                'left_over_ml' => $left,
+            ],
+            $wanted->containers,
+        );
     }
 
     /** @return array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null */
@@ -234,7 +353,11 @@ final readonly class Scale
         }
         $evaporate = max(0.0, $after->mixed()->get(Component::Water) - $finished->mixture->get(Component::Water));
 
-        return ['evaporate_grams' => $evaporate, 'minutes' => $heat->minutes($evaporate, $pan->squareMetres), 'pan_reads_grams' => $finished->mixture->grams()];
+        return [
+            'evaporate_grams' => $evaporate,
+            'minutes' => $heat->minutes($evaporate, $pan->squareMetres),
+            'pan_reads_grams' => $finished->mixture->grams(),
+        ];
     }
 
     /** @return list<string> */
@@ -248,11 +371,22 @@ final readonly class Scale
         if ($pan !== null && $room !== null) {
             $needed = Volume::millilitres($mixed);
             if ($needed > $room) {
-                $notes[] = sprintf('%s is more than two thirds of the pan (%s), too full to boil: cook it in %d goes, or scale by at most %s.', KitchenNumber::millilitres($needed), KitchenNumber::millilitres((float) $pan->millilitres), (int) ceil($needed / $room), KitchenNumber::plain($wanted->factor * $room / $needed, 2));
+                $notes[] = sprintf(
+                    '%s is more than two thirds of the pan (%s), too full to boil: cook it in %d goes, or scale by at most %s.',
+                    KitchenNumber::millilitres($needed),
+                    KitchenNumber::millilitres((float) $pan->millilitres),
+                    (int) ceil($needed / $room),
+                    KitchenNumber::plain($wanted->factor * $room / $needed, 2),
+                );
             }
         }
         if ($pan?->squareMetres !== null) {
-            $notes[] = sprintf('The minutes are for an open pan and %s: the weight is the surer end. It is of the sauce alone, so add that of the empty pan.', $heat->cooks > 0 ? sprintf('come from %d weighed %s in it', $heat->cooks, $heat->cooks === 1 ? 'cook' : 'cooks') : 'know nothing yet of this hob');
+            $notes[] = sprintf(
+                'The minutes are for an open pan and %s: the weight is the surer end. It is of the sauce alone, so add that of the empty pan.',
+                $heat->cooks > 0
+                    ? sprintf('come from %d weighed %s in it', $heat->cooks, $heat->cooks === 1 ? 'cook' : 'cooks')
+                    : 'know nothing yet of this hob',
+            );
         }
 
         return $notes;

@@ -25,7 +25,9 @@ final class ScaleFault extends \InvalidArgumentException
     /** @param list<string> $there what the recipe has */
     public static function notInTheRecipe(string $asked, array $there): self
     {
-        return new self("\"{$asked}\" is not in the recipe with an amount. It has " . implode(', ', array_slice($there, 0, 12)));
+        return new self(
+            "\"{$asked}\" is not in the recipe with an amount. It has " . implode(', ', array_slice($there, 0, 12)),
+        );
     }
 
     public static function nothingToHave(string $asked): self

@@ -17,11 +17,20 @@ final readonly class ScaledLine
      * @param float|null   $grams        to measure; null where nothing is counted
      * @param float|null   $errorPercent how far that, or the nearest that can be measured, is off
      */
-    public function __construct(public ResolvedLine $line, public ?float $grams, public ?float $exactGrams, public ?string $measure, public ?float $errorPercent, public ?string $note) {}
+    public function __construct(
+        public ResolvedLine $line,
+        public ?float $grams,
+        public ?float $exactGrams,
+        public ?string $measure,
+        public ?float $errorPercent,
+        public ?string $note,
+    ) {}
 
     /** The line as it reads at the new size. */
     public function written(Measures $measures): string
     {
-        return $this->line->status === LineStatus::Heading || $this->grams === null ? $this->line->text : AmountWriter::inGrams($this->line, $this->grams, $measures);
+        return $this->line->status === LineStatus::Heading || $this->grams === null
+            ? $this->line->text
+            : AmountWriter::inGrams($this->line, $this->grams, $measures);
     }
 }

@@ -24,13 +24,22 @@ final readonly class TargetSize
      * @param list<array{float, int}> $containers millilitres of one, and how many
      * @param string|null             $limitedBy  ingredient key
      */
-    private function __construct(public float $factor, public array $containers = [], public ?string $limitedBy = null) {}
+    private function __construct(
+        public float $factor,
+        public array $containers = [],
+        public ?string $limitedBy = null,
+    ) {}
 
     /** @throws ScaleFault */
     public static function factor(string $asked): self
     {
         $number = str_replace(',', '.', trim($asked));
-        if (!is_numeric($number) || !is_finite((float) $number) || (float) $number < Scale::LEAST || (float) $number > Scale::MOST) {
+        if (
+            !is_numeric($number)
+            || !is_finite((float) $number)
+            || (float) $number < Scale::LEAST
+            || (float) $number > Scale::MOST
+        ) {
             throw ScaleFault::notAFactor($asked);
         }
 
@@ -44,8 +53,13 @@ final readonly class TargetSize
      *
      * @throws ScaleFault
      */
-    public static function amount(string $asked, Formula $formula, Measures $measures, float $headSpace = self::HEAD_SPACE, float $loss = 0.0): self
-    {
+    public static function amount(
+        string $asked,
+        Formula $formula,
+        Measures $measures,
+        float $headSpace = self::HEAD_SPACE,
+        float $loss = 0.0,
+    ): self {
         $finished = FinishedBatch::of($formula)->mixture;
         if ($finished->grams() <= 0.0) {
             throw ScaleFault::nothingIn();
@@ -61,12 +75,16 @@ final readonly class TargetSize
             }
         }
         if ($containers !== []) {
-            $millilitres = array_sum(array_map(static fn(array $one): float => $one[0] * $one[1] * (1.0 - $headSpace), $containers));
+            $millilitres = array_sum(
+                array_map(static fn(array $one): float => $one[0] * $one[1] * (1.0 - $headSpace), $containers),
+            );
 
             return self::checked($millilitres / (1.0 - $loss) / Volume::millilitres($finished), $asked, $containers);
         }
         $whole = MeasuredYield::parse($asked, $measures) ?? throw ScaleFault::notAnAmount($asked);
-        $factor = $whole->grams !== null ? $whole->grams->value / $finished->grams() : ($whole->millilitres->value ?? 0.0) / Volume::millilitres($finished);
+        $factor = $whole->grams !== null
+            ? $whole->grams->value / $finished->grams()
+            : ($whole->millilitres->value ?? 0.0) / Volume::millilitres($finished);
 
         return self::checked($factor / (1.0 - $loss), $asked);
     }
@@ -81,7 +99,11 @@ final readonly class TargetSize
             throw ScaleFault::notAnAmount("{$serves} × {$portion}");
         }
 
-        return self::amount(($amount * (float) $people) . ($each?->millilitres === null ? ' g' : ' ml'), $formula, $measures);
+        return self::amount(
+            ($amount * (float) $people) . ($each?->millilitres === null ? ' g' : ' ml'),
+            $formula,
+            $measures,
+        );
     }
 
     /**
@@ -106,12 +128,18 @@ final readonly class TargetSize
             throw ScaleFault::notInTheRecipe($line->ingredient->name, $names);
         }
 
-        return new self(self::checked(($line->grams->value ?? 0.0) / $needed, $asked)->factor, [], $line->ingredient->key);
+        return new self(
+            self::checked(($line->grams->value ?? 0.0) / $needed, $asked)->factor,
+            [],
+            $line->ingredient->key,
+        );
     }
 
     /** @param list<array{float, int}> $containers */
     private static function checked(float $factor, string $asked, array $containers = []): self
     {
-        return $factor >= Scale::LEAST && $factor <= Scale::MOST && is_finite($factor) ? new self($factor, $containers) : throw ScaleFault::notAFactor($asked);
+        return $factor >= Scale::LEAST && $factor <= Scale::MOST && is_finite($factor)
+            ? new self($factor, $containers)
+            : throw ScaleFault::notAFactor($asked);
     }
 }

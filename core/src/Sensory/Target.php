@@ -23,13 +23,25 @@ final readonly class Target
     /** A liked batch as a target: within so many steps of where it stands, on every axis. */
     public static function around(Taste $liked, float $steps = 1.0): self
     {
-        return new self(Axis::each(static fn(Axis $axis): TargetRange => TargetRange::around($axis, $liked->stepsOn($axis), $steps)));
+        return new self(
+            Axis::each(
+                static fn(Axis $axis): TargetRange => TargetRange::around($axis, $liked->stepsOn($axis), $steps),
+            ),
+        );
     }
 
     /** Half-way between two tastes, within so many steps: the way back from a dose too many. */
     public static function between(Taste $one, Taste $other, float $steps): self
     {
-        return new self(Axis::each(static fn(Axis $axis): TargetRange => TargetRange::around($axis, ($one->stepsOn($axis) + $other->stepsOn($axis)) / 2.0, $steps)));
+        return new self(
+            Axis::each(
+                static fn(Axis $axis): TargetRange => TargetRange::around(
+                    $axis,
+                    ($one->stepsOn($axis) + $other->stepsOn($axis)) / 2.0,
+                    $steps,
+                ),
+            ),
+        );
     }
 
     /** The same target with one axis moved by so many steps; an axis let go of stays so. */
@@ -40,7 +52,10 @@ final readonly class Target
             return $this;
         }
 
-        return $this->with($axis, TargetRange::ofSteps($axis, $axis->steps($window->low) + $steps, $axis->steps($window->high) + $steps));
+        return $this->with(
+            $axis,
+            TargetRange::ofSteps($axis, $axis->steps($window->low) + $steps, $axis->steps($window->high) + $steps),
+        );
     }
 
     public function without(Axis $axis): self

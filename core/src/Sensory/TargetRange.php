@@ -13,7 +13,9 @@ final readonly class TargetRange
     public static function between(float $low, float $high): self
     {
         if (!is_finite($low) || !is_finite($high) || $low < 0.0 || $high < $low) {
-            throw new \InvalidArgumentException("A window runs from a lower to a higher edge, both at least 0; {$low} to {$high} does not.");
+            throw new \InvalidArgumentException(
+                "A window runs from a lower to a higher edge, both at least 0; {$low} to {$high} does not.",
+            );
         }
 
         return new self($low, $high);

@@ -46,7 +46,13 @@ final readonly class Taste
     /** @return array<string, float> by axis */
     public function byAxis(): array
     {
-        return ['sweet' => $this->sweet, 'sour' => $this->sour, 'salt' => $this->salt, 'umami' => $this->umami, 'heat' => $this->heat];
+        return [
+            'sweet' => $this->sweet,
+            'sour' => $this->sour,
+            'salt' => $this->salt,
+            'umami' => $this->umami,
+            'heat' => $this->heat,
+        ];
     }
 
     public function stepsOn(Axis $axis): float

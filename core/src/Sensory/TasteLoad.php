@@ -55,8 +55,15 @@ final readonly class TasteLoad
     }
 
     /** From the sums themselves; the units stand at the constructor. */
-    public static function ofSums(float $sweet, float $sour, float $salt, float $aminoAcids, float $nucleotides, float $heat, float $grams): self
-    {
+    public static function ofSums(
+        float $sweet,
+        float $sour,
+        float $salt,
+        float $aminoAcids,
+        float $nucleotides,
+        float $heat,
+        float $grams,
+    ): self {
         return new self($sweet, $sour, $salt, $aminoAcids, $nucleotides, $heat, $grams);
     }
 

@@ -9,5 +9,9 @@ final readonly class UmamiFacts
 {
     public const FILE = 'umami';
 
-    public function __construct(public UmamiWeights $aminoAcids, public UmamiWeights $nucleotides, public SynergyFacts $synergy) {}
+    public function __construct(
+        public UmamiWeights $aminoAcids,
+        public UmamiWeights $nucleotides,
+        public SynergyFacts $synergy,
+    ) {}
 }

@@ -11,8 +11,20 @@ final class Verdict
     private const RIGHT = 0.05;
     /** The distance up to which each word holds, in steps. */
     private const WORDS = ['a touch' => 1.0, 'a little' => 2.5, 'clearly' => 5.0, 'far' => INF];
-    private const TOO_MUCH = ['sweet' => 'too sweet', 'sour' => 'too sharp', 'salt' => 'too salty', 'umami' => 'too savoury', 'heat' => 'too hot'];
-    private const TOO_LITTLE = ['sweet' => 'not sweet enough', 'sour' => 'not sharp enough', 'salt' => 'not salty enough', 'umami' => 'not savoury enough', 'heat' => 'not hot enough'];
+    private const TOO_MUCH = [
+        'sweet' => 'too sweet',
+        'sour' => 'too sharp',
+        'salt' => 'too salty',
+        'umami' => 'too savoury',
+        'heat' => 'too hot',
+    ];
+    private const TOO_LITTLE = [
+        'sweet' => 'not sweet enough',
+        'sour' => 'not sharp enough',
+        'salt' => 'not salty enough',
+        'umami' => 'not savoury enough',
+        'heat' => 'not hot enough',
+    ];
     /** As far off in all as no tongue tells from balanced: half the least gain for which something is added. */
     private const BALANCED = 0.125;
 

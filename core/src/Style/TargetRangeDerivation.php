@@ -15,7 +15,9 @@ use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TargetRange;
 use Vinculum\Sensory\Taste;
 
-/** Derives the windows of a style from its reference formulas: their span on each axis, padded by one step either way. */
+/**
+ * Derives the windows of a style from its reference formulas: their span on each axis, padded by one step either way.
+ */
 final class TargetRangeDerivation
 {
     /**
@@ -32,7 +34,12 @@ final class TargetRangeDerivation
         $tastes = [];
         foreach (preg_split('/^(?=# )/m', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $formulaText) {
             $recipe = RecipeReader::read($formulaText);
-            $formula = Formula::fromTexts(array_map(static fn($line): string => $line->text, $recipe->lines), $catalogue, Measures::Us, $recipe->yield);
+            $formula = Formula::fromTexts(
+                array_map(static fn($line): string => $line->text, $recipe->lines),
+                $catalogue,
+                Measures::Us,
+                $recipe->yield,
+            );
             foreach ($formula->lines as $line) {
                 if (!$line->countsInTheMixture()) {
                     throw FactsFault::unknownKey("line in style {$style}", $line->text);
@@ -56,7 +63,10 @@ final class TargetRangeDerivation
             $values = array_map(static fn(Taste $taste): float => $taste->on($axis), $references);
             $step = exp($axis->stepWidth());
             $low = min($values) / $step;
-            $windows[$axis->value] = TargetRange::between($low <= $axis->threshold() ? 0.0 : self::rounded($low), self::rounded(max(max($values), $axis->threshold()) * $step));
+            $windows[$axis->value] = TargetRange::between(
+                $low <= $axis->threshold() ? 0.0 : self::rounded($low),
+                self::rounded(max(max($values), $axis->threshold()) * $step),
+            );
         }
 
         return $windows;

@@ -25,7 +25,7 @@ final readonly class AromaProfile
     }
 
     /** How far two things smell alike: aromas they share over aromas either has, from 0 to 1. */
-    public function kinship(self $other): float
+    public function similarity(self $other): float
     {
         $either = count(array_unique([...$this->aromas, ...$other->aromas]));
 
@@ -48,7 +48,10 @@ final readonly class AromaProfile
         if ($gained !== []) {
             $changes[] = 'brings that of ' . self::joined($gained);
         }
-        foreach (['colour' => [$this->colours, $other->colours], 'texture' => [$this->textures, $other->textures]] as $sense => [$from, $to]) {
+        foreach ([
+            'colour' => [$this->colours, $other->colours],
+            'texture' => [$this->textures, $other->textures],
+        ] as $sense => [$from, $to]) {
             if ($from !== [] && $to !== [] && array_intersect($from, $to) === []) {
                 $changes[] = "{$sense}: " . self::joined($to) . ' instead of ' . self::joined($from);
             }

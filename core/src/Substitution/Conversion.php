@@ -19,13 +19,22 @@ final readonly class Conversion
      * @param Formula              $formula with every swap made
      * @param array<string, float> $changeSteps of the whole sauce, by axis
      */
-    private function __construct(public array $swaps, public array $stuck, public Formula $formula, public array $changeSteps, public float $residual) {}
+    private function __construct(
+        public array $swaps,
+        public array $stuck,
+        public Formula $formula,
+        public array $changeSteps,
+        public float $residual,
+    ) {}
 
-    /** Lines after which a recipe is not converted at once: every line that is in the way is a search over all of them. */
+    /**
+     * Lines after which a recipe is not converted at once: every line that is in the way is a search over all of them.
+     */
     public const MOST_LINES = 60;
 
     /**
-     * Each line is replaced in the sauce as the swaps before it have left it, so that later ones make up for earlier ones.
+     * Each line is replaced in the sauce as the swaps before it have left it, so that later ones make up for earlier
+     * ones.
      *
      * @throws SwapFault where it is too long
      */

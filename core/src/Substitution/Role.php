@@ -13,17 +13,24 @@ final readonly class Role
 {
     /**
      * @param list<string>                              $members
-     * @param 'weight'|'fat'|'thickening'|'aroma'       $by        what the amount follows where the axes do not settle it
+     * @param 'weight'|'fat'|'thickening'|'aroma' $by what the amount follows where the axes do not settle it
      * @param array<string, float>                      $strengths of a spoonful, by member
      */
-    private function __construct(public string $key, public array $members, public string $by, private array $strengths) {}
+    private function __construct(
+        public string $key,
+        public array $members,
+        public string $by,
+        private array $strengths,
+    ) {}
 
     /** @return list<self> every work that an ingredient does */
     public static function of(Ingredient $ingredient): array
     {
         $roles = array_map(self::fromRow(...), array_values(FactsFile::named('works')));
 
-        return array_values(array_filter($roles, static fn(self $role): bool => in_array($ingredient->kind(), $role->members, true)));
+        return array_values(
+            array_filter($roles, static fn(self $role): bool => in_array($ingredient->kind(), $role->members, true)),
+        );
     }
 
     /** Grams of another that smell and taste as strong as so many grams of one; null where this work does not say. */

@@ -28,7 +28,7 @@ final readonly class Swap
      * @param array<string, float> $changeSteps      of the whole sauce, by axis
      * @param float                $residual         √Σ (change in steps)²
      * @param float                $misfit           of fat, body and bulk, in units that count as a step would
-     * @param float                $kinship          of aroma, 0 to 1
+     * @param float                $aromaSimilarity          of aroma, 0 to 1
      * @param list<string>         $allergensAdded   to the whole sauce
      * @param list<string>         $allergensRemoved
      * @param list<string>         $dietsGained      that the whole sauce now fits
@@ -46,7 +46,7 @@ final readonly class Swap
         public float $residual,
         public ?Axis $mainAxis,
         public float $misfit,
-        public float $kinship,
+        public float $aromaSimilarity,
         public array $allergensAdded,
         public array $allergensRemoved,
         public array $dietsGained,
@@ -54,7 +54,9 @@ final readonly class Swap
         public array $notes,
     ) {}
 
-    /** The formula with the substitute in the line's place and its compensations made; lines that are put in come last. */
+    /**
+     * The formula with the substitute in the line's place and its compensations made; lines that are put in come last.
+     */
     public function applied(Formula $formula): Formula
     {
         return self::placed($formula, $this->line, $this->ingredient, $this->grams, $this->compensations);
@@ -65,8 +67,13 @@ final readonly class Swap
      *
      * @param list<SwapAddition> $compensations
      */
-    public static function placed(Formula $formula, int $line, Ingredient $ingredient, float $amount, array $compensations): Formula
-    {
+    public static function placed(
+        Formula $formula,
+        int $line,
+        Ingredient $ingredient,
+        float $amount,
+        array $compensations,
+    ): Formula {
         $lines = $formula->lines;
         $lines[$line] = self::weighed($ingredient, $amount);
         foreach ($compensations as $compensation) {
@@ -85,11 +92,15 @@ final readonly class Swap
     /**
      * The swap as lines a person could have written.
      *
-     * @return array{array<int, string>, list<string>} existing lines that change, from 0, empty where one goes; and new ones
+     * @return array{array<int, string>, list<string>} existing lines that change, from 0, empty where one goes; and new
+     *     ones
      */
     public function written(Formula $formula, Measures $measures): array
     {
-        $tags = array_map(static fn(string $tag): string => " [{$tag}]", array_intersect($formula->lines[$this->line]->tags, self::TAGS_THAT_STAY));
+        $tags = array_map(
+            static fn(string $tag): string => " [{$tag}]",
+            array_intersect($formula->lines[$this->line]->tags, self::TAGS_THAT_STAY),
+        );
         $edits = [$this->line => AmountWriter::line($this->measure, $this->ingredient) . implode('', $tags)];
         $added = [];
         foreach ($this->compensations as $one) {

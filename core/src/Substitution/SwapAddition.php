@@ -6,9 +6,17 @@ namespace Vinculum\Substitution;
 
 use Vinculum\Ingredient\Ingredient;
 
-/** Something put in, or with negative grams taken out of an existing line, to make up for what a substitute brings or lacks. */
+/**
+ * Something put in, or with negative grams taken out of an existing line, to make up for what a substitute brings or
+ * lacks.
+ */
 final readonly class SwapAddition
 {
     /** @param int|null $line from 0, the line it is taken out of; null for what is put in */
-    public function __construct(public Ingredient $ingredient, public float $grams, public string $measure, public ?int $line = null) {}
+    public function __construct(
+        public Ingredient $ingredient,
+        public float $grams,
+        public string $measure,
+        public ?int $line = null,
+    ) {}
 }

@@ -14,12 +14,18 @@ final readonly class SwapCandidates
     /** @return list<Ingredient> everything that does the same kind of work */
     public function all(): array
     {
-        $kinds = array_unique(array_merge([], ...array_map(static fn(Role $role): array => $role->members, Role::of($this->task->gone))));
+        $kinds = array_unique(
+            array_merge([], ...array_map(static fn(Role $role): array => $role->members, Role::of($this->task->gone))),
+        );
         $candidates = [];
         foreach ($kinds as $kind) {
             foreach ([$kind, ...$this->ownOf($kind)] as $key) {
                 $candidate = $this->task->catalogue->has($key) ? $this->task->catalogue->get($key) : null;
-                if ($candidate !== null && $key !== $this->task->gone->key && $this->task->reason->admits($candidate, $this->task->gone, $this->task->main)) {
+                if (
+                    $candidate !== null
+                    && $key !== $this->task->gone->key
+                    && $this->task->reason->admits($candidate, $this->task->gone, $this->task->main)
+                ) {
                     $candidates[] = $candidate;
                 }
             }
@@ -31,15 +37,24 @@ final readonly class SwapCandidates
     /**
      * What may be put in or taken out to make up: water, sugar, salt and acid, as they already stand in the recipe.
      *
-     * @return list<array{Ingredient, int|null, array<int, float>, float}> ingredient, the line it stands in, a row of one gram, the least grams
+     * @return list<array{Ingredient, int|null, array<int, float>, float}> ingredient, the line it stands in, a row of
+     *     one gram, the least grams
      */
     public function compensations(Ingredient $candidate): array
     {
         $options = [];
-        foreach (['water' => 'water', 'sweetener' => 'white-sugar', 'salt' => 'salt', 'acid' => 'white-vinegar'] as $role => $usual) {
+        foreach ([
+            'water' => 'water',
+            'sweetener' => 'white-sugar',
+            'salt' => 'salt',
+            'acid' => 'white-vinegar',
+        ] as $role => $usual) {
             [$line, $found] = $this->standing($role, $usual);
             $ingredient = $found ?? $this->task->catalogue->get($usual);
-            if (in_array($ingredient->key, [$candidate->key, $this->task->gone->key], true) || !$this->task->reason->tolerates($ingredient)) {
+            if (
+                in_array($ingredient->key, [$candidate->key, $this->task->gone->key], true)
+                || !$this->task->reason->tolerates($ingredient)
+            ) {
                 continue;
             }
             $least = $line === null ? 0.0 : -($this->task->formula->lines[$line]->grams->value ?? 0.0);
@@ -66,18 +81,31 @@ final readonly class SwapCandidates
     /** @return list<string> keys of the cook's own products of a kind */
     private function ownOf(string $kind): array
     {
-        return array_values(array_filter($this->task->catalogue->ownKeys(), fn(string $key): bool => $this->task->catalogue->get($key)->kind() === $kind));
+        return array_values(
+            array_filter(
+                $this->task->catalogue->ownKeys(),
+                fn(string $key): bool => $this->task->catalogue->get($key)->kind() === $kind,
+            ),
+        );
     }
 
-    /** @return array{int|null, Ingredient|null} the line that brings most of what one compensates with, if there is one */
+    /**
+     * @return array{int|null, Ingredient|null} the line that brings most of what one compensates with, if there is one
+     */
     private function standing(string $role, string $usual): array
     {
         $most = 0.0;
         $found = [null, null];
         foreach ($this->task->formula->lines as $number => $line) {
             $ingredient = $line->ingredient;
-            $isIt = $ingredient !== null && ($ingredient->key === $usual || ($role !== 'water' && ($ingredient->roles[0] ?? '') === $role));
-            if ($isIt && $number !== $this->task->line && !in_array('lock', $line->tags, true) && ($line->grams->value ?? 0.0) > $most) {
+            $isIt = $ingredient !== null
+                && ($ingredient->key === $usual || ($role !== 'water' && ($ingredient->roles[0] ?? '') === $role));
+            if (
+                $isIt
+                && $number !== $this->task->line
+                && !in_array('lock', $line->tags, true)
+                && ($line->grams->value ?? 0.0) > $most
+            ) {
                 $most = $line->grams->value ?? 0.0;
                 $found = [$number, $ingredient];
             }

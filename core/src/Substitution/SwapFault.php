@@ -9,17 +9,33 @@ final class SwapFault extends \InvalidArgumentException
 {
     public static function noSuchLine(int $line, int $of): self
     {
-        return new self($of === 0 ? 'There is no ingredient line to replace.' : "There is no line {$line}: the ingredient lines run from 1 to {$of}.");
+        return new self(
+            $of === 0
+                ? 'There is no ingredient line to replace.'
+                : "There is no line {$line}: the ingredient lines run from 1 to {$of}.",
+        );
     }
 
     public static function notKnown(int $line, string $text): self
     {
-        return new self(sprintf('Line %d, "%s", names no ingredient that is known, so nothing can be found that does its work. Write it more plainly first.', $line, mb_strimwidth($text, 0, 60, '…')));
+        return new self(
+            sprintf(
+                'Line %d, "%s", names no ingredient that is known, so nothing can be found that does its work. Write it more plainly first.',
+                $line,
+                mb_strimwidth($text, 0, 60, '…'),
+            ),
+        );
     }
 
     public static function noAmount(int $line, string $text): self
     {
-        return new self(sprintf('Line %d, "%s", has no amount, so there is nothing to match. Give it one first.', $line, mb_strimwidth($text, 0, 60, '…')));
+        return new self(
+            sprintf(
+                'Line %d, "%s", has no amount, so there is nothing to match. Give it one first.',
+                $line,
+                mb_strimwidth($text, 0, 60, '…'),
+            ),
+        );
     }
 
     public static function noAmountOf(string $name, int $line): self

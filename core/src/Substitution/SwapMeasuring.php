@@ -15,7 +15,9 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Taste;
 
-/** A swap in amounts that can be measured: the best around the exact ones; the exact weight where spoons are too coarse. */
+/**
+ * A swap in amounts that can be measured: the best around the exact ones; the exact weight where spoons are too coarse.
+ */
 final readonly class SwapMeasuring
 {
     /** Less than this is nothing. */
@@ -42,21 +44,33 @@ final readonly class SwapMeasuring
         $things = [$candidate, ...array_column($chosen, 0)];
         $choices = [[]];
         foreach ($things as $index => $thing) {
-            [$below, $above] = $this->task->spoons->neighbours(abs($grams[$index]), $thing->spoonDensity(), $thing->eachGrams());
+            [$below, $above] = $this->task->spoons->neighbours(
+                abs($grams[$index]),
+                $thing->spoonDensity(),
+                $thing->eachGrams(),
+            );
             $amounts = $index === 0 && $below <= 0.0 ? [$above] : [$below, $above];
             $extended = [];
             foreach ($amounts as $amount) {
                 foreach ($choices as $choice) {
-                    $extended[] = [...$choice, $grams[$index] < 0.0 ? max(-$amount, $chosen[$index - 1][3] ?? 0.0) : $amount];
+                    $extended[] = [
+                        ...$choice,
+                        $grams[$index] < 0.0 ? max(-$amount, $chosen[$index - 1][3] ?? 0.0) : $amount,
+                    ];
                 }
             }
             $choices = $extended;
         }
-        $exact = array_map(static fn(float $one): float => round($one, abs($one) >= 10.0 ? 0 : (abs($one) >= 1.0 ? 1 : 2)), $grams);
+        $exact = array_map(
+            static fn(float $one): float => round($one, abs($one) >= 10.0 ? 0 : (abs($one) >= 1.0 ? 1 : 2)),
+            $grams,
+        );
         $best = $exact;
         $least = $this->residual($things, $exact, $chosen) + self::TOO_COARSE;
         foreach ($choices as $choice) {
-            $value = $this->residual($things, $choice, $chosen) + self::OFF_THE_AMOUNT * abs(log($choice[0] / max(self::LEAST_GRAMS, $exact[0])));
+            $value = $this->residual($things, $choice, $chosen) + self::OFF_THE_AMOUNT * abs(
+                log($choice[0] / max(self::LEAST_GRAMS, $exact[0])),
+            );
             if ($value < $least) {
                 [$best, $least] = [$choice, $value];
             }
@@ -74,7 +88,9 @@ final readonly class SwapMeasuring
      */
     private function residual(array $things, array $grams, array $chosen): float
     {
-        $moves = $this->task->before->stepsTo(Taste::ofMixture(FinishedBatch::of($this->swapped($things, $grams, $chosen))->mixture));
+        $moves = $this->task->before->stepsTo(
+            Taste::ofMixture(FinishedBatch::of($this->swapped($things, $grams, $chosen))->mixture),
+        );
         if ($this->task->main !== null) {
             $moves[$this->task->main->value] -= $this->task->reason->byTaste;
         }
@@ -91,7 +107,11 @@ final readonly class SwapMeasuring
      */
     private function swapped(array $things, array $grams, array $chosen): Formula
     {
-        $compensations = array_map(static fn(array $one, float $amount): SwapAddition => new SwapAddition($one[0], $amount, '', $one[1]), $chosen, array_slice($grams, 1));
+        $compensations = array_map(
+            static fn(array $one, float $amount): SwapAddition => new SwapAddition($one[0], $amount, '', $one[1]),
+            $chosen,
+            array_slice($grams, 1),
+        );
 
         return Swap::placed($this->task->formula, $this->task->line, $things[0], $grams[0], $compensations);
     }
@@ -110,7 +130,12 @@ final readonly class SwapMeasuring
         foreach ($chosen as $index => [$ingredient, $line]) {
             $amount = $grams[$index + 1];
             if (abs($amount) >= self::LEAST_GRAMS) {
-                $compensations[] = new SwapAddition($ingredient, $amount, $this->words($ingredient, abs($amount)), $line);
+                $compensations[] = new SwapAddition(
+                    $ingredient,
+                    $amount,
+                    $this->words($ingredient, abs($amount)),
+                    $line,
+                );
             }
         }
         $moves = $this->task->before->stepsTo($after);
@@ -128,22 +153,31 @@ final readonly class SwapMeasuring
             $this->task->before->stepsApart($after),
             $this->task->main,
             $misfit,
-            AromaProfile::of($this->task->gone)->kinship(AromaProfile::of($candidate)),
+            AromaProfile::of($this->task->gone)->similarity(AromaProfile::of($candidate)),
             array_values(array_diff($now, $this->task->balance->allergens())),
             array_values(array_diff($this->task->balance->allergens(), $now)),
             array_values(array_diff($diets, $this->task->balance->diets())),
             array_values(array_diff($this->task->balance->diets(), $diets)),
-            [...AromaProfile::of($this->task->gone)->changesTo(AromaProfile::of($candidate)), ...$this->bodyChanges($mixture)],
+            [
+                ...AromaProfile::of($this->task->gone)->changesTo(AromaProfile::of($candidate)),
+                ...$this->bodyChanges($mixture),
+            ],
         );
     }
 
     /** In spoons where that is what it measures, else by weight. */
     private function words(Ingredient $ingredient, float $grams): string
     {
-        [$below, $above] = $this->task->spoons->neighbours($grams * (1.0 + 1e-6), $ingredient->density, $ingredient->eachGrams());
+        [$below, $above] = $this->task->spoons->neighbours(
+            $grams * (1.0 + 1e-6),
+            $ingredient->density,
+            $ingredient->eachGrams(),
+        );
         $isMeasurable = min(abs($grams - $below), abs($above - $grams)) < 0.01 * $grams;
 
-        return $isMeasurable ? $this->task->spoons->words($grams, $ingredient->density, $ingredient->eachGrams()) : KitchenNumber::grams($grams);
+        return $isMeasurable
+            ? $this->task->spoons->words($grams, $ingredient->density, $ingredient->eachGrams())
+            : KitchenNumber::grams($grams);
     }
 
     /** @return list<string> */
@@ -158,7 +192,7 @@ final readonly class SwapMeasuring
         if (abs($starch) >= self::FAR_THINNER) {
             $changes[] = $starch < 0.0 ? 'thinner: the old one thickened' : 'thicker: the new one thickens';
         }
-        $nose = $after->percent(Component::NoseHeat) - $this->task->whole->percent(Component::NoseHeat);
+        $nose = $after->percent(Component::Pungency) - $this->task->whole->percent(Component::Pungency);
         if (abs($nose) >= self::NOSE_NOTICED) {
             $changes[] = $nose < 0.0 ? 'less bite in the nose' : 'more bite in the nose';
         }

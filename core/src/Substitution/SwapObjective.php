@@ -20,7 +20,10 @@ use Vinculum\Sensory\TasteLoad;
  */
 final readonly class SwapObjective
 {
-    /** Changes that count as one step of an axis would: of fat and nose heat as a ratio, of thickening in % of the whole. */
+    /**
+     * Changes that count as one step of an axis would: of fat and nose heat as a ratio, of thickening in % of the
+     * whole.
+     */
     private const FAT = 0.30;
     private const FAT_FLOOR = 3.0;
     private const THICKENING = 0.25;
@@ -58,8 +61,15 @@ final readonly class SwapObjective
      * @param float|null $ownGrams    the amount that smell or bulk ask for
      * @param float      $ownWeight   how much that counts
      */
-    public function __construct(Mixture $rest, Mixture $whole, private ?Axis $main, float $mainShift, private ?float $heldGrams, private ?float $ownGrams, private float $ownWeight)
-    {
+    public function __construct(
+        Mixture $rest,
+        Mixture $whole,
+        private ?Axis $main,
+        float $mainShift,
+        private ?float $heldGrams,
+        private ?float $ownGrams,
+        private float $ownWeight,
+    ) {
         $this->curve = new TasteCurve(Axis::cases());
         $this->rest = self::row($rest);
         $this->wholeGrams = $whole->grams();
@@ -70,13 +80,21 @@ final readonly class SwapObjective
             $wanted[$main->value] += $mainShift;
         }
         $this->wanted = $wanted;
-        $this->wantedBody = array_map(static fn(array $stands): float => $stands[0], self::body($row, $total, [], false));
+        $this->wantedBody = array_map(
+            static fn(array $stands): float => $stands[0],
+            self::body($row, $total, [], false),
+        );
     }
 
     /** @return Row */
     public static function row(Mixture $mixture): array
     {
-        return [...TasteCurve::row(TasteLoad::of($mixture)), $mixture->get(Component::Fat), $mixture->get(Component::Thickening), $mixture->get(Component::NoseHeat)];
+        return [
+            ...TasteCurve::row(TasteLoad::of($mixture)),
+            $mixture->get(Component::Fat),
+            $mixture->get(Component::Thickening),
+            $mixture->get(Component::Pungency),
+        ];
     }
 
     /**
@@ -90,7 +108,10 @@ final readonly class SwapObjective
      */
     public function fit(array $rows, array $start, array $least): array
     {
-        return (new LeastSquares(self::ROUNDS, least: $least))->fit(fn(array $trial): array => $this->residuals($rows, $trial), $start);
+        return (new LeastSquares(self::ROUNDS, least: $least))->fit(
+            fn(array $trial): array => $this->residuals($rows, $trial),
+            $start,
+        );
     }
 
     /**
@@ -109,10 +130,16 @@ final readonly class SwapObjective
             if ($this->wanted[$axis] <= 0.0 && $steps <= 0.0) {
                 continue;
             }
-            [$off, $slopes] = [$steps - max(0.0, $this->wanted[$axis]), $this->curve->slopes($axis, $sums, $total, $rows, $isHeld)];
+            [$off, $slopes] = [
+                $steps - max(0.0, $this->wanted[$axis]),
+                $this->curve->slopes($axis, $sums, $total, $rows, $isHeld),
+            ];
             $residuals[] = [$off, $slopes];
             if ($axis === $this->main?->value) {
-                $residuals[] = [(self::MAIN - 1.0) * $off, array_map(static fn(float $slope): float => (self::MAIN - 1.0) * $slope, $slopes)];
+                $residuals[] = [
+                    (self::MAIN - 1.0) * $off,
+                    array_map(static fn(float $slope): float => (self::MAIN - 1.0) * $slope, $slopes),
+                ];
             }
         }
         foreach (self::body($sums, $total, $rows, $isHeld) as $column => [$stands, $slopes]) {
@@ -120,12 +147,18 @@ final readonly class SwapObjective
         }
         if (!$isHeld) {
             $weight = self::BULK_WEIGHT / self::BULK;
-            $residuals[] = [$weight * log($total / $this->wholeGrams), array_map(static fn(array $row): float => $weight * $row[TasteCurve::GRAMS] / $total, $rows)];
+            $residuals[] = [
+                $weight * log($total / $this->wholeGrams),
+                array_map(static fn(array $row): float => $weight * $row[TasteCurve::GRAMS] / $total, $rows),
+            ];
         }
         if ($this->ownGrams !== null && $this->ownGrams > 0.0) {
             [$floor, $weight] = [0.02 * $this->ownGrams, $this->ownWeight / self::OWN_AMOUNT];
             $now = max(0.0, $grams[0]) + $floor;
-            $residuals[] = [$weight * log($now / ($this->ownGrams + $floor)), [$weight / $now, ...array_fill(0, count($rows) - 1, 0.0)]];
+            $residuals[] = [
+                $weight * log($now / ($this->ownGrams + $floor)),
+                [$weight / $now, ...array_fill(0, count($rows) - 1, 0.0)],
+            ];
         }
 
         return $residuals;
@@ -142,12 +175,17 @@ final readonly class SwapObjective
     private static function body(array $sums, float $total, array $rows, bool $isHeld): array
     {
         $stands = [];
-        foreach ([self::FAT_COLUMN => [self::FAT, self::FAT_FLOOR], self::THICKENING_COLUMN => [self::THICKENING, null], self::NOSE_COLUMN => [self::NOSE, self::NOSE_FLOOR]] as $column => [$one, $floor]) {
+        foreach ([
+            self::FAT_COLUMN => [self::FAT, self::FAT_FLOOR],
+            self::THICKENING_COLUMN => [self::THICKENING, null],
+            self::NOSE_COLUMN => [self::NOSE, self::NOSE_FLOOR],
+        ] as $column => [$one, $floor]) {
             $percent = 100.0 * max(0.0, $sums[$column]) / $total;
             $per = 100.0 / $total / $one / ($floor === null ? 1.0 : $percent + $floor);
             $slopes = [];
             foreach ($rows as $row) {
-                $slopes[] = $per * ($row[$column] - ($isHeld ? 0.0 : $sums[$column] * $row[TasteCurve::GRAMS] / $total));
+                $slopes[] = $per
+                    * ($row[$column] - ($isHeld ? 0.0 : $sums[$column] * $row[TasteCurve::GRAMS] / $total));
             }
             $stands[$column] = [($floor === null ? $percent : log($percent + $floor)) / $one, $slopes];
         }

@@ -12,7 +12,10 @@ use Vinculum\Sensory\Taste;
 /** Why something is to be replaced, and so what may take its place. */
 final readonly class SwapReason
 {
-    /** A cook who asks for stronger or milder without saying how much means 2 to 3 steps (handbook, "Correcting a batch"). */
+    /**
+     * A cook who asks for stronger or milder without saying how much means 2 to 3 steps (handbook, "Correcting a
+     * batch").
+     */
     private const STRONGER_BY = 2.5;
     private const COSTS = ['low' => 1, 'middle' => 2, 'high' => 3];
 
@@ -24,7 +27,15 @@ final readonly class SwapReason
      * @param bool                 $isCheaper whether it must cost less
      * @param float                $byTaste   steps that the old line's main axis should move
      */
-    private function __construct(public string $key, public array $allergens = [], public array $diets = [], private ?int $month = null, private array $prices = [], private bool $isCheaper = false, public float $byTaste = 0.0) {}
+    private function __construct(
+        public string $key,
+        public array $allergens = [],
+        public array $diets = [],
+        private ?int $month = null,
+        private array $prices = [],
+        private bool $isCheaper = false,
+        public float $byTaste = 0.0,
+    ) {}
 
     /** It is not in the house. */
     public static function missing(): self
@@ -42,9 +53,14 @@ final readonly class SwapReason
      */
     public static function cannotEat(array $allergens, array $diets): self
     {
-        $unknown = [...array_diff($allergens, array_keys(FactsFile::named('allergens'))), ...array_diff($diets, Ingredient::allDiets())];
+        $unknown = [
+            ...array_diff($allergens, array_keys(FactsFile::named('allergens'))),
+            ...array_diff($diets, Ingredient::allDiets()),
+        ];
         if ($unknown !== []) {
-            throw new \InvalidArgumentException(sprintf('"%s" is no allergen and no diet that is known.', implode('", "', $unknown)));
+            throw new \InvalidArgumentException(
+                sprintf('"%s" is no allergen and no diet that is known.', implode('", "', $unknown)),
+            );
         }
 
         return new self('cannot-eat', $allergens, $diets);
@@ -53,7 +69,12 @@ final readonly class SwapReason
     /** @throws \InvalidArgumentException when there is no such month */
     public static function outOfSeason(int $month): self
     {
-        return new self('season', month: $month >= 1 && $month <= 12 ? $month : throw new \InvalidArgumentException('A month is a number from 1 to 12.'));
+        return new self(
+            'season',
+            month: $month >= 1 && $month <= 12
+                ? $month
+                : throw new \InvalidArgumentException('A month is a number from 1 to 12.'),
+        );
     }
 
     /** @param array<string, float> $prices per 100 g of the kitchen's own products, by ingredient key */
@@ -75,7 +96,8 @@ final readonly class SwapReason
     /** Whether an ingredient is free of what must not be there. */
     public function tolerates(Ingredient $ingredient): bool
     {
-        return array_intersect($this->allergens, $ingredient->allergens) === [] && array_diff($this->diets, $ingredient->diets()) === [];
+        return array_intersect($this->allergens, $ingredient->allergens) === []
+            && array_diff($this->diets, $ingredient->diets()) === [];
     }
 
     /** Whether this may take the place of that. */
@@ -91,9 +113,13 @@ final readonly class SwapReason
             return false;
         }
         if ($this->byTaste !== 0.0) {
-            $strength = static fn(Ingredient $one): float => $main === null ? 0.0 : Taste::ofMixture($one->mixture)->on($main);
+            $strength = static fn(Ingredient $one): float => $main === null
+                ? 0.0
+                : Taste::ofMixture($one->mixture)->on($main);
 
-            return $this->byTaste > 0.0 ? $strength($candidate) > $strength($old) : $strength($candidate) < $strength($old);
+            return $this->byTaste > 0.0
+                ? $strength($candidate) > $strength($old)
+                : $strength($candidate) < $strength($old);
         }
 
         return true;

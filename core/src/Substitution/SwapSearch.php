@@ -25,7 +25,10 @@ final readonly class SwapSearch
     private const WORTH_IT = 0.25;
     /** The main axis stays within a step (handbook, "Substituting"). */
     private const MAIN_WITHIN = 1.0;
-    /** How much the old amount itself counts: little where an axis or the starch settles it, more for what is there for its body. */
+    /**
+     * How much the old amount itself counts: little where an axis or the starch settles it, more for what is there for
+     * its body.
+     */
     private const BULK_OF_A_SEASONING = 0.05;
     private const BULK_OF_FAT = 0.8;
     /** Beyond this, in fat, body and bulk together, it is another sauce, offered only when nothing nearer is there. */
@@ -41,8 +44,13 @@ final readonly class SwapSearch
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
-    public function __construct(Formula $formula, int $line, SwapReason $reason, Catalogue $catalogue, Measures $measures)
-    {
+    public function __construct(
+        Formula $formula,
+        int $line,
+        SwapReason $reason,
+        Catalogue $catalogue,
+        Measures $measures,
+    ) {
         $this->task = new SwapTask($formula, $line, $reason, $catalogue, $measures);
         $this->candidates = new SwapCandidates($this->task);
         $this->measuring = new SwapMeasuring($this->task);
@@ -58,7 +66,11 @@ final readonly class SwapSearch
         $tried = [];
         foreach ($this->candidates->all() as $candidate) {
             $objective = $this->objective($candidate);
-            $tried[] = [$candidate, $objective, $objective->fit([SwapObjective::row($candidate->grams(1.0))], [$this->startFor($candidate)], [0.0])];
+            $tried[] = [
+                $candidate,
+                $objective,
+                $objective->fit([SwapObjective::row($candidate->grams(1.0))], [$this->startFor($candidate)], [0.0]),
+            ];
         }
         usort($tried, static fn(array $a, array $b): int => $a[2][1] <=> $b[2][1]);
         $swaps = [];
@@ -68,7 +80,14 @@ final readonly class SwapSearch
                 $swaps[] = $swap;
             }
         }
-        usort($swaps, static fn(Swap $a, Swap $b): int => [round(4.0 * $a->residual), -$a->kinship, count($a->compensations)] <=> [round(4.0 * $b->residual), -$b->kinship, count($b->compensations)]);
+        usort(
+            $swaps,
+            static fn(Swap $a, Swap $b): int => [
+                round(4.0 * $a->residual),
+                -$a->aromaSimilarity,
+                count($a->compensations),
+            ] <=> [round(4.0 * $b->residual), -$b->aromaSimilarity, count($b->compensations)],
+        );
 
         $alike = array_values(array_filter($swaps, static fn(Swap $swap): bool => $swap->misfit <= self::OTHER_SAUCE));
 
@@ -80,7 +99,11 @@ final readonly class SwapSearch
     {
         $objective = $this->objective($candidate);
 
-        return $this->best($candidate, $objective, $objective->fit([SwapObjective::row($candidate->grams(1.0))], [$this->startFor($candidate)], [0.0]));
+        return $this->best(
+            $candidate,
+            $objective,
+            $objective->fit([SwapObjective::row($candidate->grams(1.0))], [$this->startFor($candidate)], [0.0]),
+        );
     }
 
     private function objective(Ingredient $candidate): SwapObjective
@@ -88,15 +111,28 @@ final readonly class SwapSearch
         [$own, $weight] = $this->ownAmount($candidate);
         $rest = $this->task->whole->plus($this->task->old->mixture()->times(-1.0));
 
-        return new SwapObjective($rest, $this->task->whole, $this->task->main, $this->task->reason->byTaste, FinishedBatch::of($this->task->formula)->yield === null ? null : $this->task->whole->grams(), $own, $weight);
+        return new SwapObjective(
+            $rest,
+            $this->task->whole,
+            $this->task->main,
+            $this->task->reason->byTaste,
+            FinishedBatch::of($this->task->formula)->yield === null ? null : $this->task->whole->grams(),
+            $own,
+            $weight,
+        );
     }
 
-    /** @return array{float|null, float} the amount that smell or bulk ask for, and how much that counts beside the axes */
+    /**
+     * @return array{float|null, float} the amount that smell or bulk ask for, and how much that counts beside the axes
+     */
     private function ownAmount(Ingredient $candidate): array
     {
         $grams = $this->task->grams();
         foreach (Role::of($this->task->gone) as $role) {
-            if ($role->by === 'aroma' && ($equal = $role->equallyStrong($this->task->gone, $grams, $candidate)) !== null) {
+            if (
+                $role->by === 'aroma'
+                && ($equal = $role->equallyStrong($this->task->gone, $grams, $candidate)) !== null
+            ) {
                 return [$equal, 1.0];
             }
         }
@@ -130,7 +166,11 @@ final readonly class SwapSearch
         $score = $alone[1];
         foreach (SwapCandidates::supports(count($options)) as $support) {
             $chosen = array_map(static fn(int $index): array => $options[$index], $support);
-            [$grams, $merit] = $objective->fit([$row, ...array_column($chosen, 2)], [$alone[0][0], ...array_fill(0, count($chosen), 0.0)], [0.0, ...array_column($chosen, 3)]);
+            [$grams, $merit] = $objective->fit(
+                [$row, ...array_column($chosen, 2)],
+                [$alone[0][0], ...array_fill(0, count($chosen), 0.0)],
+                [0.0, ...array_column($chosen, 3)],
+            );
             if ($merit + self::WORTH_IT * count($chosen) < $score - 1e-6) {
                 $score = $merit + self::WORTH_IT * count($chosen);
                 $best = [$chosen, $grams, $merit];
@@ -138,11 +178,14 @@ final readonly class SwapSearch
         }
         [$chosen, $grams] = $best;
 
-        return $grams[0] < SwapMeasuring::LEAST_GRAMS ? null : $this->measuring->of($candidate, $chosen, $grams, $best[2]);
+        return $grams[0] < SwapMeasuring::LEAST_GRAMS
+            ? null
+            : $this->measuring->of($candidate, $chosen, $grams, $best[2]);
     }
 
     private function keepsTheMainAxis(Swap $swap): bool
     {
-        return $this->task->main === null || abs($swap->changeSteps[$this->task->main->value] - $this->task->reason->byTaste) <= self::MAIN_WITHIN;
+        return $this->task->main === null
+            || abs($swap->changeSteps[$this->task->main->value] - $this->task->reason->byTaste) <= self::MAIN_WITHIN;
     }
 }

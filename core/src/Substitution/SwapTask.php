@@ -38,8 +38,13 @@ final readonly class SwapTask
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
-    public function __construct(public Formula $formula, public int $line, public SwapReason $reason, public Catalogue $catalogue, Measures $measures)
-    {
+    public function __construct(
+        public Formula $formula,
+        public int $line,
+        public SwapReason $reason,
+        public Catalogue $catalogue,
+        Measures $measures,
+    ) {
         if (count($formula->lines) > self::MOST_LINES) {
             throw SwapFault::tooLong(count($formula->lines), self::MOST_LINES);
         }

@@ -23,7 +23,8 @@ final class AcidityOfFoodsTest extends TestCase
     private const SEED = 20261126;
 
     /**
-     * Ranges: US FDA, approximate pH of foods and food products (from memory), but where another source stands beside one.
+     * Ranges: US FDA, approximate pH of foods and food products (from memory), but where another source stands beside
+     * one.
      *
      * @return iterable<string, array{list<string>, float, float}>
      */
@@ -46,7 +47,8 @@ final class AcidityOfFoodsTest extends TestCase
         yield 'honey' => [['100 g honey'], 3.4, 4.5];
         yield 'ketchup' => [['100 g ketchup'], 3.7, 4.0];
         yield 'soy sauce' => [['100 g soy sauce'], 4.4, 5.4];
-        // mayonnaise: Smittle, J. Food Prot. 2000, and food microbiology texts (from memory); one yolk to 20 ml of juice, to 15 ml of vinegar
+        // mayonnaise: Smittle, J. Food Prot. 2000, and food microbiology texts (from memory); one yolk to 20 ml of
+        // juice, to 15 ml of vinegar
         yield 'mayonnaise by lemon' => [['1 egg yolk', '20 ml lemon juice', '150 ml oil'], 3.1, 3.6];
         yield 'mayonnaise by vinegar' => [['1 egg yolk', '15 ml white vinegar', '150 ml oil'], 3.8, 4.3];
         // university extension tables of the pH of home-made foods (from memory)
@@ -55,14 +57,21 @@ final class AcidityOfFoodsTest extends TestCase
         yield 'seeded mustard' => [['50 g mustard seeds', '80 ml cider vinegar', '3 g salt'], 3.6, 4.3];
         yield 'tahini and lemon' => [['100 g tahini', '60 ml lemon juice', '80 ml water'], 3.8, 4.5];
         yield 'soy and lemon' => [['60 ml soy sauce', '45 ml lemon juice'], 3.3, 3.9];
-        yield 'cucumber in half-strength brine' => [['500 g cucumber', '250 ml white vinegar', '250 ml water', '15 g salt'], 3.3, 3.8];
+        yield 'cucumber in half-strength brine' => [
+            ['500 g cucumber', '250 ml white vinegar', '250 ml water', '15 g salt'],
+            3.3,
+            3.8,
+        ];
         yield 'chilli in as much vinegar' => [['200 g red chillies', '200 ml white vinegar'], 3.1, 3.5];
     }
 
     /** @param list<string> $lines */
     #[DataProvider('published')]
-    public function test_it_is_as_published_or_not_known_and_never_surely_too_low(array $lines, float $from, float $to): void
-    {
+    public function test_it_is_as_published_or_not_known_and_never_surely_too_low(
+        array $lines,
+        float $from,
+        float $to,
+    ): void {
         $ph = self::balance($lines)->ph;
         self::assertNotNull($ph);
         self::assertGreaterThan($from - 0.4, $ph->value);
@@ -85,7 +94,11 @@ final class AcidityOfFoodsTest extends TestCase
             $ph = self::of([[$ingredient->key, 100.0]])->ph;
             if ($ph !== null && $ingredient->ph !== null && $ingredient->mixture->percent(Component::Water) >= 30.0) {
                 self::assertEqualsWithDelta($ingredient->ph, $ph->value, 0.02, $ingredient->key);
-                self::assertLessThanOrEqual(2.0 * max(0.2, Amount::NINETY_PERCENT * $ingredient->acidity->deviation) + 0.4, $ph->high - $ph->low, $ingredient->key);
+                self::assertLessThanOrEqual(
+                    2.0 * max(0.2, Amount::NINETY_PERCENT * $ingredient->acidity->deviation) + 0.4,
+                    $ph->high - $ph->low,
+                    $ingredient->key,
+                );
             }
         }
     }
@@ -94,8 +107,17 @@ final class AcidityOfFoodsTest extends TestCase
     {
         $seen = 0;
         foreach (Catalogue::shipped()->all() as $ingredient) {
-            $acids = array_sum(array_map(static fn(string $acid): float => $ingredient->mixture->get(Component::from($acid)), Component::acids()));
-            if ($ingredient->mixture->get(Component::Glutamate) > 0.0 || $ingredient->mixture->get(Component::Protein) > 0.0 || $acids > 0.0) {
+            $acids = array_sum(
+                array_map(
+                    static fn(string $acid): float => $ingredient->mixture->get(Component::from($acid)),
+                    Component::acids(),
+                ),
+            );
+            if (
+                $ingredient->mixture->get(Component::Glutamate) > 0.0
+                || $ingredient->mixture->get(Component::Protein) > 0.0
+                || $acids > 0.0
+            ) {
                 self::assertTrue($ingredient->acidity->isKnown, "{$ingredient->key}: free acid would count as free");
                 ++$seen;
             }
@@ -105,7 +127,18 @@ final class AcidityOfFoodsTest extends TestCase
 
     public function test_what_is_not_known_is_null_and_says_which_lines_hide_it(): void
     {
-        $catalogue = Catalogue::shipped()->with(['odd-paste' => new Row('odd-paste', ['name' => 'Odd paste', 'of' => 'water 70, protein 12, citric 0.1', 'grades' => 'D', 'sources' => 'estimate', 'roles' => 'base'])]);
+        $catalogue = Catalogue::shipped()->with([
+            'odd-paste' => new Row(
+                'odd-paste',
+                [
+                    'name' => 'Odd paste',
+                    'of' => 'water 70, protein 12, citric 0.1',
+                    'grades' => 'D',
+                    'sources' => 'estimate',
+                    'roles' => 'base',
+                ],
+            ),
+        ]);
         $of = static fn(array $lines): Balance => Balance::of(Formula::fromTexts($lines, $catalogue, Measures::Metric));
         $hidden = $of(['100 g odd paste', '20 ml lemon juice']);
         self::assertNull($hidden->ph);
@@ -131,14 +164,21 @@ final class AcidityOfFoodsTest extends TestCase
             }
             $balance = self::of($parts);
             $named = json_encode($parts, JSON_THROW_ON_ERROR);
-            $acid = array_filter(array_map(static fn(array $one): ?float => Catalogue::shipped()->get($one[0])->acidity->ph, $parts), static fn(?float $ph): bool => $ph !== null);
+            $acid = array_filter(
+                array_map(static fn(array $one): ?float => Catalogue::shipped()->get($one[0])->acidity->ph, $parts),
+                static fn(?float $ph): bool => $ph !== null,
+            );
             if ($balance->ph !== null && $acid !== []) {
                 self::assertGreaterThanOrEqual(min($acid) - 1e-9, $balance->ph->high, $named);
                 ++$compared;
             }
             $protein = $proteins[$dice->getInt(0, count($proteins) - 1)];
             $more = self::of([...$parts, [$protein, (float) $dice->getInt(5, 100)]]);
-            if ($balance->ph !== null && $more->ph !== null && $balance->ph->high < Catalogue::shipped()->get($protein)->acidity->ph) {
+            if (
+                $balance->ph !== null
+                && $more->ph !== null
+                && $balance->ph->high < Catalogue::shipped()->get($protein)->acidity->ph
+            ) {
                 self::assertGreaterThanOrEqual($balance->ph->high - 0.02, $more->ph->high, "{$named} with {$protein}");
                 ++$diluted;
             }
@@ -159,9 +199,21 @@ final class AcidityOfFoodsTest extends TestCase
     /** What a refractometer reads: makers' declarations and food tables (from memory). */
     public function test_dissolved_solids_are_what_a_refractometer_reads(): void
     {
-        foreach (['tomato-paste' => [24, 28], 'soy-sauce' => [32, 36], 'glucose-syrup' => [78, 82], 'tomato' => [4.5, 5], 'tinned-tomatoes' => [4.5, 5], 'lemon' => [8, 9], 'garlic' => [25, 35]] as $key => [$from, $to]) {
+        foreach ([
+            'tomato-paste' => [24, 28],
+            'soy-sauce' => [32, 36],
+            'glucose-syrup' => [78, 82],
+            'tomato' => [4.5, 5],
+            'tinned-tomatoes' => [4.5, 5],
+            'lemon' => [8, 9],
+            'garlic' => [25, 35],
+        ] as $key => [$from, $to]) {
             $solids = self::of([[$key, 100.0]])->figures['dissolved_solids']->value;
-            self::assertThat($solids, self::logicalAnd(self::greaterThanOrEqual($from), self::lessThanOrEqual($to)), "{$key}: {$solids}");
+            self::assertThat(
+                $solids,
+                self::logicalAnd(self::greaterThanOrEqual($from), self::lessThanOrEqual($to)),
+                "{$key}: {$solids}",
+            );
         }
     }
 
@@ -174,6 +226,16 @@ final class AcidityOfFoodsTest extends TestCase
     /** @param list<array{string, float}> $parts keys and grams */
     private static function of(array $parts): Balance
     {
-        return Balance::of(Formula::of(array_map(static fn(array $part): ResolvedLine => ResolvedLine::ofGrams(Catalogue::shipped()->get($part[0]), Amount::within($part[1], 0.01)), $parts)));
+        return Balance::of(
+            Formula::of(
+                array_map(
+                    static fn(array $part): ResolvedLine => ResolvedLine::ofGrams(
+                        Catalogue::shipped()->get($part[0]),
+                        Amount::within($part[1], 0.01),
+                    ),
+                    $parts,
+                ),
+            ),
+        );
     }
 }

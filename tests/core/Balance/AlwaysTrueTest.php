@@ -13,6 +13,7 @@ use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
 
 /** What must hold for any batch whatever. */
@@ -25,7 +26,11 @@ final class AlwaysTrueTest extends TestCase
     {
         $this->forAll(self::batches())->then(static function (array $batch): void {
             $grams = array_sum(array_column($batch, 1));
-            self::assertEqualsWithDelta($grams, self::balance($batch)->mixture->grams(), 1e-6 * $grams + 0.007 * $grams);
+            self::assertEqualsWithDelta(
+                $grams,
+                self::balance($batch)->mixture->grams(),
+                1e-6 * $grams + 0.007 * $grams,
+            );
         });
     }
 
@@ -35,7 +40,11 @@ final class AlwaysTrueTest extends TestCase
             $scaled = array_map(static fn(array $line): array => [$line[0], $line[1] * 3], $batch);
             [$once, $thrice] = [self::balance($batch), self::balance($scaled)];
             foreach (Axis::cases() as $axis) {
-                self::assertEqualsWithDelta($once->taste->on($axis), $thrice->taste->on($axis), 1e-9 * (1 + $once->taste->on($axis)));
+                self::assertEqualsWithDelta(
+                    $once->taste->on($axis),
+                    $thrice->taste->on($axis),
+                    1e-9 * (1 + $once->taste->on($axis)),
+                );
             }
             self::assertEqualsWithDelta($once->ph->value ?? 0.0, $thrice->ph->value ?? 0.0, 1e-6);
         });
@@ -76,7 +85,9 @@ final class AlwaysTrueTest extends TestCase
 
     private static function batches(): SequenceGenerator
     {
-        return new SequenceGenerator(new TupleGenerator([new ChooseGenerator(0, count(self::keys()) - 1), new ChooseGenerator(1, 500)]));
+        return new SequenceGenerator(
+            new TupleGenerator([new ChooseGenerator(0, count(self::keys()) - 1), new ChooseGenerator(1, 500)]),
+        );
     }
 
     /** @return list<string> */
@@ -89,7 +100,13 @@ final class AlwaysTrueTest extends TestCase
     private static function balance(array $batch): Balance
     {
         $catalogue = Catalogue::shipped();
-        $lines = array_map(static fn(array $line): \Vinculum\Recipe\Resolution\ResolvedLine => \Vinculum\Recipe\Resolution\ResolvedLine::ofGrams($catalogue->get(self::keys()[$line[0]]), \Vinculum\Quantity\Amount::within((float) $line[1], 0.05)), $batch);
+        $lines = array_map(
+            static fn(array $line): ResolvedLine => ResolvedLine::ofGrams(
+                $catalogue->get(self::keys()[$line[0]]),
+                \Vinculum\Quantity\Amount::within((float) $line[1], 0.05),
+            ),
+            $batch,
+        );
 
         return Balance::of(Formula::of($lines));
     }

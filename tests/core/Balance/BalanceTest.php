@@ -34,12 +34,20 @@ final class BalanceTest extends TestCase
         self::assertTrue($finished->isFinished);
         self::assertEqualsWithDelta(400.0, $finished->mixture->grams(), 1e-6);
         self::assertEqualsWithDelta($mixed->taste->sweet * 650 / 400, $finished->taste->sweet, 1e-6);
-        self::assertEqualsWithDelta($mixed->mixture->get(Component::Acetic), $finished->mixture->get(Component::Acetic), 1e-9);
+        self::assertEqualsWithDelta(
+            $mixed->mixture->get(Component::Acetic),
+            $finished->mixture->get(Component::Acetic),
+            1e-9,
+        );
     }
 
     public function test_a_yield_that_cannot_be_is_said_and_left_aside(): void
     {
-        foreach (['5 kg' => 'more than went in', '20 g' => 'would need', 'three jars' => 'names no weight'] as $yield => $says) {
+        foreach ([
+            '5 kg' => 'more than went in',
+            '20 g' => 'would need',
+            'three jars' => 'names no weight',
+        ] as $yield => $says) {
             $balance = self::balance(['200 g water', '100 g sugar'], $yield);
             self::assertFalse($balance->isFinished, $yield);
             self::assertStringContainsString($says, implode(' ', $balance->notes));
@@ -103,7 +111,10 @@ final class BalanceTest extends TestCase
     {
         self::assertContains('vegan', self::balance(['100 g water', '10 g salt'])->diets());
         self::assertSame([], self::balance(['100 g water', '10 g zorp'])->diets());
-        self::assertSame(['gluten', 'fish', 'mustard'], self::balance(['1 tbsp Worcestershire sauce', '1 tsp yellow mustard'])->allergens());
+        self::assertSame(
+            ['gluten', 'fish', 'mustard'],
+            self::balance(['1 tbsp Worcestershire sauce', '1 tsp yellow mustard'])->allergens(),
+        );
     }
 
     public function test_nothing_is_nothing_and_never_nan(): void

@@ -30,15 +30,35 @@ final class DoubtByChanceTest extends TestCase
 {
     private const SEED = 20261124;
     private const DRAWS = 2000;
-    /** What is no straight line or has a thick tail may be a little off: a product of two doubts, a power, what cannot fall below nothing. */
+    /**
+     * What is no straight line or has a thick tail may be a little off: a product of two doubts, a power, what cannot
+     * fall below nothing.
+     */
     private const LEAST = 0.85;
     private const MOST = 0.95;
 
     /** @return iterable<string, array{list<string>}> the first reference formula of some families, without its yield */
     public static function batches(): iterable
     {
-        foreach (['ketchup', 'citrus-soy', 'fish-sauce-dip', 'peri', 'tomato-barbecue', 'mustard', 'fruit-ketchup', 'sweet-and-sour', 'seasoned-soy', 'chutney', 'relish', 'green-salsa'] as $style) {
-            yield $style => [RecipeReader::readAll((string) file_get_contents(FactsFile::folder() . "/styles/{$style}.txt"))[0]->texts()];
+        foreach ([
+            'ketchup',
+            'citrus-soy',
+            'fish-sauce-dip',
+            'peri',
+            'tomato-barbecue',
+            'mustard',
+            'fruit-ketchup',
+            'sweet-and-sour',
+            'seasoned-soy',
+            'chutney',
+            'relish',
+            'green-salsa',
+        ] as $style) {
+            yield $style => [
+                RecipeReader::readAll(
+                    (string) file_get_contents(FactsFile::folder() . "/styles/{$style}.txt"),
+                )[0]->texts(),
+            ];
         }
     }
 
@@ -54,7 +74,10 @@ final class DoubtByChanceTest extends TestCase
             $taste = Taste::ofMixture(self::draw($formula, $dice));
             foreach (Axis::cases() as $axis) {
                 $reading = $balance->axes[$axis->value];
-                $within[$axis->value] += $taste->on($axis) >= $reading->low - 1e-9 && $taste->on($axis) <= $reading->high + 1e-9 ? 1 : 0;
+                $within[$axis->value] += $taste->on($axis) >= $reading->low - 1e-9
+                    && $taste->on($axis) <= $reading->high + 1e-9
+                    ? 1
+                    : 0;
             }
         }
         foreach (Axis::cases() as $axis) {
@@ -89,7 +112,11 @@ final class DoubtByChanceTest extends TestCase
     /** Another batch of the same recipe. */
     private static function draw(Formula $formula, Randomizer $dice): Mixture
     {
-        return array_reduce($formula->lines, static fn(Mixture $sum, ResolvedLine $line): Mixture => $sum->plus(self::oneOf($line, $dice)), Mixture::nothing());
+        return array_reduce(
+            $formula->lines,
+            static fn(Mixture $sum, ResolvedLine $line): Mixture => $sum->plus(self::oneOf($line, $dice)),
+            Mixture::nothing(),
+        );
     }
 
     private static function oneOf(ResolvedLine $line, Randomizer $dice): Mixture
@@ -97,7 +124,9 @@ final class DoubtByChanceTest extends TestCase
         if ($line->ingredient === null || $line->grams === null || $line->grams->value <= 0.0) {
             return Mixture::nothing();
         }
-        $amounts = $line->hundredGrams->times(max(0.0, $line->grams->value + $line->grams->deviation * self::normal($dice)) / 100.0)->amounts();
+        $amounts = $line->hundredGrams->times(
+            max(0.0, $line->grams->value + $line->grams->deviation * self::normal($dice)) / 100.0,
+        )->amounts();
         [$factors, $weight] = [[], Mixture::of($amounts)->grams()];
         foreach ($amounts as $component => $amount) {
             $group = Component::from($component)->group();
@@ -105,8 +134,14 @@ final class DoubtByChanceTest extends TestCase
                 continue;
             }
             $factors[$group] ??= match (true) {
-                $group === 'heat' && $line->ingredient->heatIsOfPods => exp(log(FactsFile::named('axes')['heat']->number('pod_factor')) * self::normal($dice)),
-                $group === 'buffer' => max(0.0, 1.0 + FactsFile::named('acidity')['protein']->number('spread') * self::normal($dice)),
+                $group === 'heat'
+                    && $line->ingredient->heatIsOfPods => exp(
+                        log(FactsFile::named('axes')['heat']->number('pod_factor')) * self::normal($dice),
+                    ),
+                $group === 'buffer' => max(
+                    0.0,
+                    1.0 + FactsFile::named('acidity')['protein']->number('spread') * self::normal($dice),
+                ),
                 default => max(0.0, 1.0 + $line->ingredient->grade($group)->deviation() * self::normal($dice)),
             };
             $amounts[$component] = $amount * $factors[$group];
@@ -115,15 +150,23 @@ final class DoubtByChanceTest extends TestCase
 
         // what a figure gains water loses, as far as water may; and it is as acid as such a thing is
         $water = $drawn->get(Component::Water);
-        $drawn = $drawn->with(Component::Water, max(0.9 * $water, min(1.1 * $water, $water + $weight - $drawn->grams())));
+        $drawn = $drawn->with(
+            Component::Water,
+            max(0.9 * $water, min(1.1 * $water, $water + $weight - $drawn->grams())),
+        );
         $drawn = $drawn->with(Component::Other, $drawn->get(Component::Other) + $weight - $drawn->grams());
         $acidity = $line->ingredient->acidity;
         if ($acidity->ph === null) {
             return $drawn;
         }
-        $wet = $line->hundredGrams->percent(Component::Water) < 30.0 ? $drawn->plus(Mixture::of([Component::Water->value => 9.0 * $weight])) : $drawn;
+        $wet = $line->hundredGrams->percent(Component::Water) < 30.0
+            ? $drawn->plus(Mixture::of([Component::Water->value => 9.0 * $weight]))
+            : $drawn;
 
-        return $drawn->with(Component::StrongIonDifference, Acidity::strongIonDifferenceFor($wet, $acidity->ph + $acidity->deviation * self::normal($dice)));
+        return $drawn->with(
+            Component::StrongIonDifference,
+            Acidity::strongIonDifferenceFor($wet, $acidity->ph + $acidity->deviation * self::normal($dice)),
+        );
     }
 
     /** Box and Muller's way to a standard normal number. */

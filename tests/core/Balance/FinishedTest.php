@@ -42,7 +42,12 @@ final class FinishedTest extends TestCase
             self::assertEqualsWithDelta(3.7 * $one->mixture->grams(), $many->mixture->grams(), 1e-6);
             foreach (Axis::cases() as $axis) {
                 self::assertEqualsWithDelta($one->taste->on($axis), $many->taste->on($axis), 1e-9);
-                self::assertEqualsWithDelta($one->axes[$axis->value]->high, $many->axes[$axis->value]->high, 1e-6, 'with the same doubt');
+                self::assertEqualsWithDelta(
+                    $one->axes[$axis->value]->high,
+                    $many->axes[$axis->value]->high,
+                    1e-6,
+                    'with the same doubt',
+                );
             }
         }
     }
@@ -55,7 +60,11 @@ final class FinishedTest extends TestCase
 
         self::assertTrue($dosed->isFinished);
         self::assertEqualsWithDelta(707.0, $dosed->mixture->grams(), 1e-6);
-        self::assertEqualsWithDelta(($before->taste->on(Axis::Salt) * 7.0 + 7.0 * $salt->hundredGrams->percent(Component::Salt) / 100.0) / 7.07, $dosed->taste->on(Axis::Salt), 1e-6);
+        self::assertEqualsWithDelta(
+            ($before->taste->on(Axis::Salt) * 7.0 + 7.0 * $salt->hundredGrams->percent(Component::Salt) / 100.0) / 7.07,
+            $dosed->taste->on(Axis::Salt),
+            1e-6,
+        );
         self::assertSame($before->allergens(), $dosed->allergens());
     }
 
@@ -80,7 +89,11 @@ final class FinishedTest extends TestCase
 
     public function test_headings_and_empty_lines_are_in_no_sum(): void
     {
-        $with = Formula::fromTexts(['For the pot:', ...self::LINES, '', 'Off the heat:'], Catalogue::shipped(), Measures::Metric);
+        $with = Formula::fromTexts(
+            ['For the pot:', ...self::LINES, '', 'Off the heat:'],
+            Catalogue::shipped(),
+            Measures::Metric,
+        );
 
         self::assertEquals(self::formula()->mixed(), $with->mixed());
         self::assertCount(4, $with->ingredientLines());

@@ -24,17 +24,28 @@ final class KitchenFactsTest extends TestCase
         $ratios = [
             'three of soy, one of sweet wine, one of rice wine' => ['3 %s soy sauce', '1 %s mirin', '1 %s sake'],
             'equal oil and vinegar' => ['1 %s olive oil', '1 %s red wine vinegar'],
-            'mustard equal to honey with three of mayonnaise' => ['1 %s yellow mustard', '1 %s honey', '3 %s mayonnaise'],
+            'mustard equal to honey with three of mayonnaise' => [
+                '1 %s yellow mustard',
+                '1 %s honey',
+                '3 %s mayonnaise',
+            ],
             'mayonnaise four to vinegar three' => ['4 %s mayonnaise', '3 %s cider vinegar'],
         ];
         foreach ($ratios as $name => $lines) {
             $tastes = [];
             foreach (['cups', 'tbsp', 'mugs', 'ladles', 'parts', 'litres'] as $vessel) {
-                $tastes[] = self::balance(array_map(static fn(string $line): string => sprintf($line, $vessel), $lines))->taste;
+                $tastes[] = self::balance(
+                    array_map(static fn(string $line): string => sprintf($line, $vessel), $lines),
+                )->taste;
             }
             foreach (Axis::cases() as $axis) {
                 foreach ($tastes as $taste) {
-                    self::assertEqualsWithDelta($tastes[0]->on($axis), $taste->on($axis), 1e-6 + 1e-6 * $tastes[0]->on($axis), $name);
+                    self::assertEqualsWithDelta(
+                        $tastes[0]->on($axis),
+                        $taste->on($axis),
+                        1e-6 + 1e-6 * $tastes[0]->on($axis),
+                        $name,
+                    );
                 }
             }
         }
@@ -61,7 +72,13 @@ final class KitchenFactsTest extends TestCase
 
     public function test_ready_sauces_stand_where_their_families_do(): void
     {
-        $expected = ['ketchup' => [Axis::Sweet, 15.0, 28.0], 'mayonnaise' => [Axis::Salt, 1.0, 2.0], 'soy-sauce' => [Axis::Salt, 13.0, 17.0], 'lemon-juice' => [Axis::Sour, 4.0, 6.0], 'fish-sauce' => [Axis::Salt, 19.0, 27.0]];
+        $expected = [
+            'ketchup' => [Axis::Sweet, 15.0, 28.0],
+            'mayonnaise' => [Axis::Salt, 1.0, 2.0],
+            'soy-sauce' => [Axis::Salt, 13.0, 17.0],
+            'lemon-juice' => [Axis::Sour, 4.0, 6.0],
+            'fish-sauce' => [Axis::Salt, 19.0, 27.0],
+        ];
         foreach ($expected as $key => [$axis, $low, $high]) {
             $value = Taste::ofMixture(Catalogue::shipped()->get($key)->mixture)->on($axis);
             self::assertGreaterThan($low, $value, $key);
@@ -71,7 +88,8 @@ final class KitchenFactsTest extends TestCase
 
     public function test_a_yield_is_read_as_cooks_write_it(): void
     {
-        $millilitres = static fn(string $text): ?float => MeasuredYield::parse($text, Measures::Metric)?->millilitres?->value;
+        $millilitres = static fn(string $text): ?float
+            => MeasuredYield::parse($text, Measures::Metric)?->millilitres?->value;
 
         self::assertSame(500.0, $millilitres('500 ml'));
         self::assertSame(1500.0, $millilitres('6 x 250 ml'));
@@ -85,8 +103,24 @@ final class KitchenFactsTest extends TestCase
 
     public function test_every_figure_of_the_batch_has_a_band(): void
     {
-        $balance = self::balance(['1 cup red wine', '2 tbsp olive oil', '1 tbsp honey', '1 tsp mustard powder', '1 tbsp cornflour', '1 cup water']);
-        foreach (['grams', 'millilitres', 'density', 'dissolved_solids', 'fat', 'alcohol', 'nose_heat', 'starch'] as $figure) {
+        $balance = self::balance([
+            '1 cup red wine',
+            '2 tbsp olive oil',
+            '1 tbsp honey',
+            '1 tsp mustard powder',
+            '1 tbsp cornflour',
+            '1 cup water',
+        ]);
+        foreach ([
+            'grams',
+            'millilitres',
+            'density',
+            'dissolved_solids',
+            'fat',
+            'alcohol',
+            'nose_heat',
+            'starch',
+        ] as $figure) {
             $reading = $balance->figures[$figure];
             self::assertGreaterThan(0.0, $reading->value, $figure);
             self::assertLessThan($reading->value, $reading->low, $figure);
@@ -111,7 +145,8 @@ final class KitchenFactsTest extends TestCase
         $advice = UncertaintyAdvice::for($before);
         self::assertNotNull($advice);
         $after = self::balance(['500 g tomatoes', '17.4 g soy sauce']);
-        $width = static fn(Balance $balance): float => $balance->axes[$advice->axis->value]->high - $balance->axes[$advice->axis->value]->low;
+        $width = static fn(Balance $balance): float
+            => $balance->axes[$advice->axis->value]->high - $balance->axes[$advice->axis->value]->low;
 
         self::assertLessThan(0.5 * $width($before), $width($after));
     }

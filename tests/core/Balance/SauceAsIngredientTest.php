@@ -14,7 +14,16 @@ use Vinculum\Sensory\Axis;
 
 final class SauceAsIngredientTest extends TestCase
 {
-    private const BASE = ['200 ml fish sauce', '150 g sugar', '100 ml lime juice', '1 tbsp cornflour', '2 red chillies', '1 tbsp english mustard', '2 g stevia powder', '50 ml sake'];
+    private const BASE = [
+        '200 ml fish sauce',
+        '150 g sugar',
+        '100 ml lime juice',
+        '1 tbsp cornflour',
+        '2 red chillies',
+        '1 tbsp english mustard',
+        '2 g stevia powder',
+        '50 ml sake',
+    ];
 
     public function test_all_of_it_tastes_as_the_sauce_it_is(): void
     {
@@ -22,7 +31,12 @@ final class SauceAsIngredientTest extends TestCase
         $alone = self::balance(['300 g Galley base'], null, $base);
 
         foreach (Axis::cases() as $axis) {
-            self::assertEqualsWithDelta($base->taste->on($axis), $alone->taste->on($axis), 1e-3 * max(0.1, $base->taste->on($axis)), $axis->value);
+            self::assertEqualsWithDelta(
+                $base->taste->on($axis),
+                $alone->taste->on($axis),
+                1e-3 * max(0.1, $base->taste->on($axis)),
+                $axis->value,
+            );
         }
         self::assertEqualsWithDelta($base->ph?->value, $alone->ph?->value, 0.01);
         self::assertEqualsWithDelta($base->waterActivity?->value, $alone->waterActivity?->value, 1e-3);
@@ -58,6 +72,13 @@ final class SauceAsIngredientTest extends TestCase
     {
         $row = $base === null ? null : SauceAsIngredient::row('sauce-1', 'Galley base', $base);
 
-        return Balance::of(Formula::fromTexts($lines, Catalogue::shipped()->with($row === null ? [] : ['sauce-1' => $row]), Measures::Us, $yield));
+        return Balance::of(
+            Formula::fromTexts(
+                $lines,
+                Catalogue::shipped()->with($row === null ? [] : ['sauce-1' => $row]),
+                Measures::Us,
+                $yield,
+            ),
+        );
     }
 }

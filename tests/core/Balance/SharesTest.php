@@ -16,7 +16,18 @@ final class SharesTest extends TestCase
 {
     public function test_shares_of_every_axis_add_up_to_the_whole(): void
     {
-        $shares = Shares::of(self::formula(['1 cup ketchup', '2 tbsp soy sauce', '20 g dried mushroom', '3 tbsp cider vinegar', '2 tbsp honey', '½ tsp cayenne', '1 tsp salt', '200 ml water']));
+        $shares = Shares::of(
+            self::formula([
+                '1 cup ketchup',
+                '2 tbsp soy sauce',
+                '20 g dried mushroom',
+                '3 tbsp cider vinegar',
+                '2 tbsp honey',
+                '½ tsp cayenne',
+                '1 tsp salt',
+                '200 ml water',
+            ]),
+        );
         foreach (['sweet', 'sour', 'salt', 'umami', 'heat'] as $axis) {
             self::assertEqualsWithDelta(1.0, array_sum($shares->byAxis[$axis]), 0.03, $axis);
         }
@@ -54,9 +65,18 @@ final class SharesTest extends TestCase
     public static function ratios(): iterable
     {
         foreach (['tbsp', 'cups', 'mugs', 'ladles'] as $vessel) {
-            yield "herb sauce in {$vessel}" => [["4 {$vessel} olive oil", "4 {$vessel} red wine vinegar", '1 tsp dried oregano'], '1 : 1'];
-            yield "soy, sweet wine, rice wine in {$vessel}" => [["3 {$vessel} soy sauce", "1 {$vessel} mirin", "1 {$vessel} sake"], '3 : 1 : 1'];
-            yield "mustard, honey, mayonnaise in {$vessel}" => [["2 {$vessel} mustard", "2 {$vessel} honey", "6 {$vessel} mayonnaise"], '1 : 1 : 3'];
+            yield "herb sauce in {$vessel}" => [
+                ["4 {$vessel} olive oil", "4 {$vessel} red wine vinegar", '1 tsp dried oregano'],
+                '1 : 1',
+            ];
+            yield "soy, sweet wine, rice wine in {$vessel}" => [
+                ["3 {$vessel} soy sauce", "1 {$vessel} mirin", "1 {$vessel} sake"],
+                '3 : 1 : 1',
+            ];
+            yield "mustard, honey, mayonnaise in {$vessel}" => [
+                ["2 {$vessel} mustard", "2 {$vessel} honey", "6 {$vessel} mayonnaise"],
+                '1 : 1 : 3',
+            ];
             yield "mayonnaise to vinegar in {$vessel}" => [["4 {$vessel} mayonnaise", "3 {$vessel} vinegar"], '4 : 3'];
         }
     }
@@ -82,7 +102,13 @@ final class SharesTest extends TestCase
 
     public function test_a_part_is_the_vessel_that_the_cook_takes(): void
     {
-        $formula = Formula::fromTexts(['3 parts soy sauce', '1 part mirin'], Catalogue::shipped(), Measures::Us, null, 50.0);
+        $formula = Formula::fromTexts(
+            ['3 parts soy sauce', '1 part mirin'],
+            Catalogue::shipped(),
+            Measures::Us,
+            null,
+            50.0,
+        );
 
         self::assertEqualsWithDelta(150.0, $formula->lines[0]->millilitres, 1e-9);
         self::assertSame('3 : 1', Parts::of($formula)?->words());

@@ -21,14 +21,39 @@ final class AcidityTest extends TestCase
         yield 'acetic acid 0.1 M' => [['water' => 1000, 'acetic' => 6.0052], 2.9, 0.05];
         yield 'acetic acid 0.01 M' => [['water' => 1000, 'acetic' => 0.60052], 3.4, 0.05];
         // NIST primary standards, from memory
-        yield 'potassium dihydrogen citrate 0.05 mol/kg' => [['water' => 1000, 'citric' => 192.124 * 0.05, 'sid' => 50], 3.776, 0.05];
-        yield 'potassium hydrogen tartrate, saturated' => [['water' => 1000, 'tartaric' => 150.087 * 0.0341, 'sid' => 34.1], 3.557, 0.05];
+        yield 'potassium dihydrogen citrate 0.05 mol/kg' => [
+            ['water' => 1000, 'citric' => 192.124 * 0.05, 'sid' => 50],
+            3.776,
+            0.05,
+        ];
+        yield 'potassium hydrogen tartrate, saturated' => [
+            ['water' => 1000, 'tartaric' => 150.087 * 0.0341, 'sid' => 34.1],
+            3.557,
+            0.05,
+        ];
         // CRC Handbook, from memory
         yield 'acetate buffer 0.1 M + 0.1 M' => [['water' => 1000, 'acetic' => 60.052 * 0.2, 'sid' => 100], 4.65, 0.05];
-        // McIlvaine 1921, J. Biol. Chem. 49, 183, from memory: ml of 0.2 M disodium phosphate to ml of 0.1 M citric acid
-        foreach (['2.00' => 2.2, '20.55' => 3.0, '38.55' => 4.0, '51.50' => 5.0, '63.15' => 6.0, '82.35' => 7.0] as $phosphate => $ph) {
+        // McIlvaine 1921, J. Biol. Chem. 49, 183, from memory: ml of 0.2 M disodium phosphate to ml of 0.1 M citric
+        // acid
+        foreach ([
+            '2.00' => 2.2,
+            '20.55' => 3.0,
+            '38.55' => 4.0,
+            '51.50' => 5.0,
+            '63.15' => 6.0,
+            '82.35' => 7.0,
+        ] as $phosphate => $ph) {
             $citric = 100.0 - (float) $phosphate;
-            yield "citrate and phosphate, pH {$ph}" => [['water' => 100, 'citric' => $citric * 0.1 * 0.192124, 'phosphoric' => (float) $phosphate * 0.2 * 0.097994, 'sid' => (float) $phosphate * 0.4], $ph, 0.25];
+            yield "citrate and phosphate, pH {$ph}" => [
+                [
+                    'water' => 100,
+                    'citric' => $citric * 0.1 * 0.192124,
+                    'phosphoric' => (float) $phosphate * 0.2 * 0.097994,
+                    'sid' => (float) $phosphate * 0.4,
+                ],
+                $ph,
+                0.25,
+            ];
         }
     }
 
@@ -43,7 +68,9 @@ final class AcidityTest extends TestCase
     {
         $checked = 0;
         foreach (Catalogue::shipped()->all() as $ingredient) {
-            $wet = $ingredient->mixture->percent(Component::Water) < 30.0 ? $ingredient->mixture->plus(Mixture::of(['water' => 900.0])) : $ingredient->mixture;
+            $wet = $ingredient->mixture->percent(Component::Water) < 30.0
+                ? $ingredient->mixture->plus(Mixture::of(['water' => 900.0]))
+                : $ingredient->mixture;
             if ($ingredient->ph !== null && Acidity::ph($wet) !== null) {
                 self::assertEqualsWithDelta($ingredient->ph, Acidity::ph($wet), 0.01, $ingredient->key);
                 ++$checked;
@@ -54,9 +81,21 @@ final class AcidityTest extends TestCase
 
     public function test_titratable_acidity_counts_each_acid_by_its_charge_at_ph_8_2(): void
     {
-        self::assertEqualsWithDelta(1000.0 / 60.052, Acidity::titratableMilliequivalents(Mixture::of(['acetic' => 1.0])), 1e-6);
-        self::assertEqualsWithDelta(3000.0 / 192.124, Acidity::titratableMilliequivalents(Mixture::of(['citric' => 1.0])), 1e-6);
-        self::assertEqualsWithDelta(2000.0 / 134.087, Acidity::titratableMilliequivalents(Mixture::of(['malic' => 1.0])), 1e-6);
+        self::assertEqualsWithDelta(
+            1000.0 / 60.052,
+            Acidity::titratableMilliequivalents(Mixture::of(['acetic' => 1.0])),
+            1e-6,
+        );
+        self::assertEqualsWithDelta(
+            3000.0 / 192.124,
+            Acidity::titratableMilliequivalents(Mixture::of(['citric' => 1.0])),
+            1e-6,
+        );
+        self::assertEqualsWithDelta(
+            2000.0 / 134.087,
+            Acidity::titratableMilliequivalents(Mixture::of(['malic' => 1.0])),
+            1e-6,
+        );
     }
 
     public function test_glutamate_that_came_with_its_sodium_is_not_sour(): void
@@ -72,7 +111,11 @@ final class AcidityTest extends TestCase
         $vinegar = $catalogue->get('white-vinegar')->grams(100.0);
         $after = $vinegar->plus($catalogue->get('bicarbonate')->grams(2.0));
 
-        self::assertEqualsWithDelta(23.8, Acidity::titratableMilliequivalents($vinegar) - Acidity::titratableMilliequivalents($after), 0.1);
+        self::assertEqualsWithDelta(
+            23.8,
+            Acidity::titratableMilliequivalents($vinegar) - Acidity::titratableMilliequivalents($after),
+            0.1,
+        );
         self::assertGreaterThan(Acidity::ph($vinegar), Acidity::ph($after));
     }
 

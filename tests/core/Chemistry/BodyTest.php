@@ -22,7 +22,11 @@ final class BodyTest extends TestCase
         yield 'vinegar runs' => [['100 g cider vinegar'], ['thin'], 'nothing'];
         yield 'mayonnaise stands' => [['100 g mayonnaise'], ['spooning'], 'emulsion'];
         yield 'oil and vinegar alone do not hold' => [['60 g olive oil', '40 g red wine vinegar'], ['thin'], 'nothing'];
-        yield 'mustard holds them' => [['60 g olive oil', '30 g red wine vinegar', '10 g Dijon mustard'], ['coating', 'spooning'], 'emulsion'];
+        yield 'mustard holds them' => [
+            ['60 g olive oil', '30 g red wine vinegar', '10 g Dijon mustard'],
+            ['coating', 'spooning'],
+            'emulsion',
+        ];
         yield 'ketchup coats or stands' => [['100 g ketchup'], ['coating', 'spooning'], 'starch'];
         yield 'tomato paste stands' => [['100 g tomato paste'], ['coating', 'spooning'], 'solids'];
         yield 'peanut butter is a paste or near it' => [['100 g peanut butter'], ['spooning', 'paste'], 'solids'];

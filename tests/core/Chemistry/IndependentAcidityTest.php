@@ -14,7 +14,15 @@ final class IndependentAcidityTest extends TestCase
 {
     private const SEED = 20261124;
     private const MIXTURES = 300;
-    private const ACIDS = ['acetic' => 12.0, 'citric' => 7.0, 'malic' => 3.0, 'tartaric' => 2.0, 'lactic' => 2.0, 'phosphoric' => 0.5, 'glutamate' => 3.0];
+    private const ACIDS = [
+        'acetic' => 12.0,
+        'citric' => 7.0,
+        'malic' => 3.0,
+        'tartaric' => 2.0,
+        'lactic' => 2.0,
+        'phosphoric' => 0.5,
+        'glutamate' => 3.0,
+    ];
 
     public function test_the_charge_balance_is_solved_as_another_solver_solves_it(): void
     {
@@ -31,7 +39,12 @@ final class IndependentAcidityTest extends TestCase
         $theirs = Python::figures(__DIR__ . '/acidity.py', $mixtures);
         self::assertCount(self::MIXTURES, $theirs);
         foreach ($mixtures as $number => $mixture) {
-            self::assertEqualsWithDelta($theirs[$number], Acidity::ph(Mixture::of($mixture)), 1e-5, (string) json_encode($mixture));
+            self::assertEqualsWithDelta(
+                $theirs[$number],
+                Acidity::ph(Mixture::of($mixture)),
+                1e-5,
+                (string) json_encode($mixture),
+            );
         }
         self::assertLessThan(3.0, min($theirs));
         self::assertGreaterThan(5.0, max($theirs), 'from sharp to nearly neutral');
@@ -43,7 +56,12 @@ final class IndependentAcidityTest extends TestCase
         mt_srand(self::SEED + 1);
         [$mixtures, $wanted] = [[], []];
         for ($number = 0; $number < 100; ++$number) {
-            $mixture = ['water' => self::between(50.0, 95.0), 'salt' => self::between(0.0, 3.0), 'citric' => self::between(0.1, 6.0), 'malic' => self::between(0.0, 2.0)];
+            $mixture = [
+                'water' => self::between(50.0, 95.0),
+                'salt' => self::between(0.0, 3.0),
+                'citric' => self::between(0.1, 6.0),
+                'malic' => self::between(0.0, 2.0),
+            ];
             $wanted[] = $ph = self::between(2.2, 6.0);
             $mixtures[] = [...$mixture, 'sid' => Acidity::strongIonDifferenceFor(Mixture::of($mixture), $ph)];
         }

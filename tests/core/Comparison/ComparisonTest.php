@@ -14,17 +14,43 @@ use Vinculum\Quantity\Measures;
 
 final class ComparisonTest extends TestCase
 {
-    private const SAUCE = ['300 g ketchup', '3 tbsp cider vinegar', '50 g sugar', '1 tsp salt', '¼ tsp cayenne', '2 cloves garlic'];
+    private const SAUCE = [
+        '300 g ketchup',
+        '3 tbsp cider vinegar',
+        '50 g sugar',
+        '1 tsp salt',
+        '¼ tsp cayenne',
+        '2 cloves garlic',
+    ];
 
     /** @return iterable<string, array{list<string>, string}> */
     public static function changes(): iterable
     {
-        yield 'half a spoon more' => [array_replace(self::SAUCE, [1 => '3½ tbsp cider vinegar']), '½ tbsp more cider vinegar'];
+        yield 'half a spoon more' => [
+            array_replace(self::SAUCE, [1 => '3½ tbsp cider vinegar']),
+            '½ tbsp more cider vinegar',
+        ];
         yield 'grams less' => [array_replace(self::SAUCE, [2 => '40 g sugar']), '10 g less white sugar'];
-        yield 'heat' => [array_replace(self::SAUCE, [4 => '½ tsp cayenne']), '¼ tsp more cayenne pepper, heat up 2.3 steps'];
+        yield 'heat' => [
+            array_replace(self::SAUCE, [4 => '½ tsp cayenne']),
+            '¼ tsp more cayenne pepper, heat up 2.3 steps',
+        ];
         yield 'a clove' => [array_replace(self::SAUCE, [5 => '3 cloves garlic']), '1 more garlic'];
-        yield 'new and gone' => [[...array_slice(self::SAUCE, 0, 5), '2 tbsp chives'], 'chives is new, no garlic any more'];
-        yield 'in another order and other words' => [['2 garlic cloves', '300 g tomato ketchup', '50 g white sugar', '1 tsp table salt', '¼ tsp cayenne pepper', '3 tbsp cider vinegar'], 'nothing that changes the taste'];
+        yield 'new and gone' => [
+            [...array_slice(self::SAUCE, 0, 5), '2 tbsp chives'],
+            'chives is new, no garlic any more',
+        ];
+        yield 'in another order and other words' => [
+            [
+                '2 garlic cloves',
+                '300 g tomato ketchup',
+                '50 g white sugar',
+                '1 tsp table salt',
+                '¼ tsp cayenne pepper',
+                '3 tbsp cider vinegar',
+            ],
+            'nothing that changes the taste',
+        ];
     }
 
     /** @param list<string> $after */
@@ -38,17 +64,29 @@ final class ComparisonTest extends TestCase
     {
         $comparison = self::compare(['10 g salt', '100 g water', '5 g salt'], ['10 g salt', '100 g water', '7 g salt']);
 
-        self::assertSame([0.0, 0.0, 2.0], array_map(static fn(LineChange $line): float => round($line->gramsAfter - $line->gramsBefore, 6), $comparison->lines));
+        self::assertSame(
+            [0.0, 0.0, 2.0],
+            array_map(
+                static fn(LineChange $line): float => round($line->gramsAfter - $line->gramsBefore, 6),
+                $comparison->lines,
+            ),
+        );
     }
 
     public function test_many_changes_are_counted_rather_than_listed(): void
     {
-        self::assertMatchesRegularExpression('/, and \d+ more$/', self::compare(self::SAUCE, ['100 g mayonnaise'])->words());
+        self::assertMatchesRegularExpression(
+            '/, and \d+ more$/',
+            self::compare(self::SAUCE, ['100 g mayonnaise'])->words(),
+        );
     }
 
     public function test_what_is_not_understood_is_quoted(): void
     {
-        self::assertSame('"3 tbsp zorp" is new', self::compare(['10 g salt'], ['10 g salt', '3 tbsp zorp', 'For the pot:', ''])->words());
+        self::assertSame(
+            '"3 tbsp zorp" is new',
+            self::compare(['10 g salt'], ['10 g salt', '3 tbsp zorp', 'For the pot:', ''])->words(),
+        );
     }
 
     /**
@@ -57,7 +95,11 @@ final class ComparisonTest extends TestCase
      */
     private static function compare(array $before, array $after): Comparison
     {
-        $formula = static fn(array $lines): Formula => Formula::fromTexts(array_values($lines), Catalogue::shipped(), Measures::Us);
+        $formula = static fn(array $lines): Formula => Formula::fromTexts(
+            array_values($lines),
+            Catalogue::shipped(),
+            Measures::Us,
+        );
 
         return Comparison::of($formula($before), $formula($after), Measures::Us);
     }

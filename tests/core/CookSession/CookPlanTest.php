@@ -23,14 +23,23 @@ use Vinculum\Scaling\TargetSize;
 /** A cook from its sheet: what is planned, what happened, and what follows. */
 final class CookPlanTest extends TestCase
 {
-    private const LINES = ['1 kg tomatoes', '200 ml cider vinegar', '100 g sugar', '10 g salt', '20 g horseradish [cold]'];
+    private const LINES = [
+        '1 kg tomatoes',
+        '200 ml cider vinegar',
+        '100 g sugar',
+        '10 g salt',
+        '20 g horseradish [cold]',
+    ];
     private const METHOD = ['Simmer 40 minutes, lid off', 'Stir in the horseradish when it is cold'];
 
     public function test_everything_is_measured_once_and_the_cold_comes_last(): void
     {
         $plan = self::plan();
 
-        self::assertSame([0, 1, 2, 3, 4], self::sorted(array_map(static fn(MeasureTask $item): int => $item->line, $plan->items)));
+        self::assertSame(
+            [0, 1, 2, 3, 4],
+            self::sorted(array_map(static fn(MeasureTask $item): int => $item->line, $plan->items)),
+        );
         self::assertSame(4, $plan->items[4]->line);
         self::assertSame('Tomato', $plan->items[1]->name, 'the largest dry thing after the wet');
     }
@@ -39,7 +48,11 @@ final class CookPlanTest extends TestCase
     {
         $plan = self::plan();
 
-        self::assertEqualsWithDelta($plan->finishedGrams - $plan->scale->lines[4]->grams, $plan->stopAt(CookRecord::of([])), 1e-6);
+        self::assertEqualsWithDelta(
+            $plan->finishedGrams - $plan->scale->lines[4]->grams,
+            $plan->stopAt(CookRecord::of([])),
+            1e-6,
+        );
     }
 
     public function test_more_in_the_pan_moves_the_weight_to_stop_at(): void
@@ -68,18 +81,30 @@ final class CookPlanTest extends TestCase
     public function test_what_was_measured_is_what_the_batch_is_made_of(): void
     {
         $plan = self::plan();
-        $record = CookRecord::of([self::event(1, 'measured', ['line' => 2.0, 'grams' => 130.0]), self::event(2, 'pan-empty', ['grams' => 800.0]), self::event(3, 'pan-reads', ['grams' => 1700.0])]);
+        $record = CookRecord::of([
+            self::event(1, 'measured', ['line' => 2.0, 'grams' => 130.0]),
+            self::event(2, 'pan-empty', ['grams' => 800.0]),
+            self::event(3, 'pan-reads', ['grams' => 1700.0]),
+        ]);
         $formula = $plan->asItGoes($record);
 
         self::assertSame(130.0, $formula->lines[2]->grams?->value);
         self::assertEqualsWithDelta(1.3, $formula->lines[2]->grams->deviation, 1e-9, 'weighed to a hundredth');
         self::assertSame(900.0, $record->sauceGrams());
-        self::assertEqualsWithDelta(900.0 + $plan->scale->lines[4]->grams, FinishedBatch::of($formula)->mixture->grams(), 1e-6, 'with the horseradish that goes in later');
+        self::assertEqualsWithDelta(
+            900.0 + $plan->scale->lines[4]->grams,
+            FinishedBatch::of($formula)->mixture->grams(),
+            1e-6,
+            'with the horseradish that goes in later',
+        );
     }
 
     public function test_what_was_wrong_is_undone_by_a_later_event(): void
     {
-        $record = CookRecord::of([self::event(1, 'measured', ['line' => 0.0, 'grams' => 1.0]), self::event(2, 'undone', ['event' => 1.0])]);
+        $record = CookRecord::of([
+            self::event(1, 'measured', ['line' => 0.0, 'grams' => 1.0]),
+            self::event(2, 'undone', ['event' => 1.0]),
+        ]);
 
         self::assertSame([], $record->actual);
         self::assertSame([], $record->events);
@@ -88,12 +113,20 @@ final class CookPlanTest extends TestCase
     public function test_a_weighed_and_timed_cook_teaches_the_hob_and_the_next_plan_knows(): void
     {
         $plan = self::plan();
-        $cook = [self::event(1, 'step-started', ['step' => 0.0], 0.0), self::event(2, 'step-done', ['step' => 0.0], 2400.0), self::event(3, 'pan-reads', ['grams' => 1100.0], 2500.0)];
+        $cook = [
+            self::event(1, 'step-started', ['step' => 0.0], 0.0),
+            self::event(2, 'step-done', ['step' => 0.0], 2400.0),
+            self::event(3, 'pan-reads', ['grams' => 1100.0], 2500.0),
+        ];
         $learned = $plan->weighedCook(CookRecord::of($cook));
 
         self::assertNotNull($learned);
         self::assertSame([40.0, 'simmering'], [$learned->minutes, $learned->heat]);
-        self::assertEqualsWithDelta($plan->scale->mixed->grams() - $plan->scale->lines[4]->grams - 1100.0, $learned->gramsLost, 1e-6);
+        self::assertEqualsWithDelta(
+            $plan->scale->mixed->grams() - $plan->scale->lines[4]->grams - 1100.0,
+            $learned->gramsLost,
+            1e-6,
+        );
         $next = self::plan(Hob::from($learned));
         $minutes = $next->toBoilOff()['minutes'] ?? ['value' => 0.0];
         self::assertEqualsWithDelta(40.0 * $next->toBoilOff()['grams'] / $learned->gramsLost, $minutes['value'], 1e-6);
@@ -102,16 +135,27 @@ final class CookPlanTest extends TestCase
     public function test_a_slip_of_the_finger_teaches_nothing(): void
     {
         $plan = self::plan();
-        $too_fast = [self::event(1, 'step-started', ['step' => 0.0], 0.0), self::event(2, 'step-done', ['step' => 0.0], 125.0), self::event(3, 'pan-reads', ['grams' => 900.0])];
+        $too_fast = [
+            self::event(1, 'step-started', ['step' => 0.0], 0.0),
+            self::event(2, 'step-done', ['step' => 0.0], 125.0),
+            self::event(3, 'pan-reads', ['grams' => 900.0]),
+        ];
         $not_timed = [self::event(3, 'pan-reads', ['grams' => 900.0])];
 
-        self::assertNull($plan->weighedCook(CookRecord::of($too_fast)), '400 g in two minutes is more than any ring gives');
+        self::assertNull(
+            $plan->weighedCook(CookRecord::of($too_fast)),
+            '400 g in two minutes is more than any ring gives',
+        );
         self::assertNull($plan->weighedCook(CookRecord::of($not_timed)));
     }
 
     public function test_timers_know_when_they_began(): void
     {
-        $record = CookRecord::of([CookEvent::of('timer-started', 1, 100.0, ['minutes' => 15.0], [], 'Simmer'), CookEvent::of('timer-started', 2, 160.0, ['minutes' => 2.0], [], 'Onion'), self::event(3, 'timer-stopped', ['timer' => 2.0], 200.0)]);
+        $record = CookRecord::of([
+            CookEvent::of('timer-started', 1, 100.0, ['minutes' => 15.0], [], 'Simmer'),
+            CookEvent::of('timer-started', 2, 160.0, ['minutes' => 2.0], [], 'Onion'),
+            self::event(3, 'timer-stopped', ['timer' => 2.0], 200.0),
+        ]);
 
         self::assertSame([1000.0, 280.0], array_map(static fn($timer): float => $timer->ends(), $record->timers));
         self::assertSame([null, 200.0], array_map(static fn($timer): ?float => $timer->stopped, $record->timers));
@@ -119,25 +163,57 @@ final class CookPlanTest extends TestCase
 
     public function test_a_pan_lighter_than_itself_is_no_weight(): void
     {
-        self::assertNull(CookRecord::of([self::event(1, 'pan-empty', ['grams' => 900.0]), self::event(2, 'pan-reads', ['grams' => 500.0])])->sauceGrams());
+        self::assertNull(
+            CookRecord::of([
+                self::event(1, 'pan-empty', ['grams' => 900.0]),
+                self::event(2, 'pan-reads', ['grams' => 500.0]),
+            ])->sauceGrams(),
+        );
     }
 
     public function test_a_yield_scales_with_what_really_went_in(): void
     {
-        $formula = Formula::fromTexts(['1 kg tomatoes', '100 g sugar'], Catalogue::shipped(), Measures::Metric, '600 g');
-        $plan = CookPlan::of(Scale::of($formula, TargetSize::factor('1'), new ScaleSetting(Measures::Metric)), null, [], Hob::unknown());
-        $twice = CookRecord::of([self::event(1, 'measured', ['line' => 0.0, 'grams' => 2000.0]), self::event(2, 'measured', ['line' => 1.0, 'grams' => 200.0])]);
+        $formula = Formula::fromTexts(
+            ['1 kg tomatoes', '100 g sugar'],
+            Catalogue::shipped(),
+            Measures::Metric,
+            '600 g',
+        );
+        $plan = CookPlan::of(
+            Scale::of($formula, TargetSize::factor('1'), new ScaleSetting(Measures::Metric)),
+            null,
+            [],
+            Hob::unknown(),
+        );
+        $twice = CookRecord::of([
+            self::event(1, 'measured', ['line' => 0.0, 'grams' => 2000.0]),
+            self::event(2, 'measured', ['line' => 1.0, 'grams' => 200.0]),
+        ]);
 
         self::assertEqualsWithDelta(1200.0, FinishedBatch::of($plan->asItGoes($twice))->mixture->grams(), 1e-6);
-        self::assertEqualsWithDelta(2.0 * $formula->mixed()->get(Component::Fructose), FinishedBatch::of($plan->asItGoes($twice))->mixture->get(Component::Fructose), 1e-6);
+        self::assertEqualsWithDelta(
+            2.0 * $formula->mixed()->get(Component::Fructose),
+            FinishedBatch::of($plan->asItGoes($twice))->mixture->get(Component::Fructose),
+            1e-6,
+        );
     }
 
     private static function plan(?Hob $hob = null): CookPlan
     {
         $hob ??= Hob::unknown();
-        $formula = \Vinculum\Cooking\StagedCook::of(Formula::fromTexts(self::LINES, Catalogue::shipped(), Measures::Metric), Pan::parse('24 cm'), self::METHOD, $hob)->formula;
+        $formula = \Vinculum\Cooking\StagedCook::of(
+            Formula::fromTexts(self::LINES, Catalogue::shipped(), Measures::Metric),
+            Pan::parse('24 cm'),
+            self::METHOD,
+            $hob,
+        )->formula;
 
-        return CookPlan::of(Scale::of($formula, TargetSize::factor('1'), new ScaleSetting(Measures::Metric, pan: '24 cm')), Pan::parse('24 cm'), self::METHOD, $hob);
+        return CookPlan::of(
+            Scale::of($formula, TargetSize::factor('1'), new ScaleSetting(Measures::Metric, pan: '24 cm')),
+            Pan::parse('24 cm'),
+            self::METHOD,
+            $hob,
+        );
     }
 
     /** @param array<string, float> $figures */

@@ -16,27 +16,69 @@ final class CookRecordTest extends TestCase
 
     public function test_the_last_word_on_a_line_counts_and_taking_it_back_brings_the_one_before(): void
     {
-        $events = [$this->event('measured', ['line' => 2, 'grams' => 100]), $this->event('measured', ['line' => 2, 'grams' => 120])];
+        $events = [
+            $this->event('measured', ['line' => 2, 'grams' => 100]),
+            $this->event('measured', ['line' => 2, 'grams' => 120]),
+        ];
         self::assertSame([2 => 120.0], CookRecord::of($events)->actual);
 
         $back = CookRecord::of([...$events, $this->event('undone', ['event' => 2])]);
         self::assertSame([2 => 100.0], $back->actual);
-        self::assertSame([1], array_map(static fn(CookEvent $one): int => $one->id, $back->events), 'what was taken back, and the taking back, are not among those that stand');
+        self::assertSame(
+            [1],
+            array_map(static fn(CookEvent $one): int => $one->id, $back->events),
+            'what was taken back, and the taking back, are not among those that stand',
+        );
     }
 
     /** @return iterable<string, array{string, array<string, float|int>, callable(CookRecord): mixed, mixed}> */
     public static function kinds(): iterable
     {
-        yield 'the empty pan' => ['pan-empty', ['grams' => 812], static fn(CookRecord $one): mixed => $one->panEmpty, 812.0];
-        yield 'the pan at the end' => ['pan-reads', ['grams' => 1500], static fn(CookRecord $one): mixed => $one->panReads, 1500.0];
+        yield 'the empty pan' => [
+            'pan-empty',
+            ['grams' => 812],
+            static fn(CookRecord $one): mixed => $one->panEmpty,
+            812.0,
+        ];
+        yield 'the pan at the end' => [
+            'pan-reads',
+            ['grams' => 1500],
+            static fn(CookRecord $one): mixed => $one->panReads,
+            1500.0,
+        ];
         yield 'off the heat' => ['heat-off', [], static fn(CookRecord $one): mixed => $one->heatOff, 60.0];
         yield 'a pH' => ['ph', ['ph' => 3.71], static fn(CookRecord $one): mixed => $one->ph, 3.71];
-        yield 'dissolved solids' => ['solids', ['percent' => 31.5], static fn(CookRecord $one): mixed => $one->solids, 31.5];
+        yield 'dissolved solids' => [
+            'solids',
+            ['percent' => 31.5],
+            static fn(CookRecord $one): mixed => $one->solids,
+            31.5,
+        ];
         yield 'into the jars' => ['finished', [], static fn(CookRecord $one): mixed => $one->finished, 60.0];
-        yield 'a temperature' => ['temperature', ['celsius' => 64], static fn(CookRecord $one): mixed => $one->temperatures, [[60.0, 64.0]]];
-        yield 'a step that began' => ['step-started', ['step' => 3], static fn(CookRecord $one): mixed => $one->steps, [3 => ['started' => 60.0, 'done' => null]]];
-        yield 'a step that is done' => ['step-done', ['step' => 3], static fn(CookRecord $one): mixed => $one->steps, [3 => ['started' => null, 'done' => 60.0]]];
-        yield 'a note changes nothing of the cook' => ['note', [], static fn(CookRecord $one): mixed => [$one->actual, $one->steps, $one->timers, $one->isSettled], [[], [], [], true]];
+        yield 'a temperature' => [
+            'temperature',
+            ['celsius' => 64],
+            static fn(CookRecord $one): mixed => $one->temperatures,
+            [[60.0, 64.0]],
+        ];
+        yield 'a step that began' => [
+            'step-started',
+            ['step' => 3],
+            static fn(CookRecord $one): mixed => $one->steps,
+            [3 => ['started' => 60.0, 'done' => null]],
+        ];
+        yield 'a step that is done' => [
+            'step-done',
+            ['step' => 3],
+            static fn(CookRecord $one): mixed => $one->steps,
+            [3 => ['started' => null, 'done' => 60.0]],
+        ];
+        yield 'a note changes nothing of the cook' => [
+            'note',
+            [],
+            static fn(CookRecord $one): mixed => [$one->actual, $one->steps, $one->timers, $one->isSettled],
+            [[], [], [], true],
+        ];
     }
 
     /**
@@ -44,11 +86,18 @@ final class CookRecordTest extends TestCase
      * @param callable(CookRecord): mixed $read
      */
     #[DataProvider('kinds')]
-    public function test_each_kind_of_event_is_found_where_it_belongs_and_can_be_taken_back(string $kind, array $figures, callable $read, mixed $expected): void
-    {
+    public function test_each_kind_of_event_is_found_where_it_belongs_and_can_be_taken_back(
+        string $kind,
+        array $figures,
+        callable $read,
+        mixed $expected,
+    ): void {
         $event = $this->event($kind, $figures);
         self::assertSame($expected, $read(CookRecord::of([$event])));
-        self::assertSame($read(CookRecord::of([])), $read(CookRecord::of([$event, $this->event('undone', ['event' => 1])])));
+        self::assertSame(
+            $read(CookRecord::of([])),
+            $read(CookRecord::of([$event, $this->event('undone', ['event' => 1])])),
+        );
     }
 
     public function test_every_kind_that_can_happen_is_taken(): void
@@ -83,16 +132,27 @@ final class CookRecordTest extends TestCase
         $stopped = CookEvent::of('timer-stopped', 3, 400.0, ['timer' => 1.0]);
         [$onions, $jars] = CookRecord::of([...$events, $stopped])->timers;
 
-        self::assertSame(['Onions', 700.0, 400.0, 'key-one'], [$onions->name, $onions->ends(), $onions->stopped, $onions->key]);
+        self::assertSame(
+            ['Onions', 700.0, 400.0, 'key-one'],
+            [$onions->name, $onions->ends(), $onions->stopped, $onions->key],
+        );
         self::assertSame(['Jars', 1360.0, null, null], [$jars->name, $jars->ends(), $jars->stopped, $jars->key]);
         $twice = CookRecord::of([...$events, $stopped, CookEvent::of('timer-stopped', 4, 900.0, ['timer' => 1.0])]);
         self::assertSame(400.0, $twice->timers[0]->stopped, 'it stopped when it was stopped first');
-        self::assertCount(2, CookRecord::of([...$events, CookEvent::of('timer-stopped', 5, 900.0, ['timer' => 77.0])])->timers, 'a timer that is not there stops nothing');
+        self::assertCount(
+            2,
+            CookRecord::of([...$events, CookEvent::of('timer-stopped', 5, 900.0, ['timer' => 77.0])])->timers,
+            'a timer that is not there stops nothing',
+        );
     }
 
     public function test_a_step_begun_twice_began_the_first_time(): void
     {
-        $record = CookRecord::of([$this->event('step-started', ['step' => 0], 10.0), $this->event('step-started', ['step' => 0], 50.0), $this->event('step-done', ['step' => 0], 90.0)]);
+        $record = CookRecord::of([
+            $this->event('step-started', ['step' => 0], 10.0),
+            $this->event('step-started', ['step' => 0], 50.0),
+            $this->event('step-done', ['step' => 0], 90.0),
+        ]);
         self::assertSame(['started' => 10.0, 'done' => 90.0], $record->steps[0]);
     }
 
@@ -100,7 +160,11 @@ final class CookRecordTest extends TestCase
     {
         $empty = $this->event('pan-empty', ['grams' => 800]);
         self::assertSame(700.0, CookRecord::of([$empty, $this->event('pan-reads', ['grams' => 1500])])->sauceGrams());
-        self::assertSame(1500.0, CookRecord::of([$this->event('pan-reads', ['grams' => 1500])])->sauceGrams(), 'a pan that was set to nothing');
+        self::assertSame(
+            1500.0,
+            CookRecord::of([$this->event('pan-reads', ['grams' => 1500])])->sauceGrams(),
+            'a pan that was set to nothing',
+        );
         self::assertNull(CookRecord::of([$empty, $this->event('pan-reads', ['grams' => 600])])->sauceGrams());
         self::assertNull(CookRecord::of([$empty])->sauceGrams());
     }
@@ -110,8 +174,15 @@ final class CookRecordTest extends TestCase
         $before = $this->event('temperature', ['celsius' => 95], 100.0);
         self::assertNull(CookRecord::of([$before])->cooling(500.0));
         $off = $this->event('heat-off', [], 200.0);
-        self::assertNull(CookRecord::of([$before, $off])->cooling(300.0)?->celsius, 'what was read while it boiled says nothing of the way down');
-        $cooling = CookRecord::of([$before, $off, $this->event('temperature', ['celsius' => 60], 1400.0)])->cooling(1400.0);
+        self::assertNull(
+            CookRecord::of([$before, $off])->cooling(300.0)?->celsius,
+            'what was read while it boiled says nothing of the way down',
+        );
+        $cooling = CookRecord::of([
+            $before,
+            $off,
+            $this->event('temperature', ['celsius' => 60], 1400.0),
+        ])->cooling(1400.0);
         self::assertSame(['first', 60.0], [$cooling?->stage, $cooling?->celsius]);
         self::assertEqualsWithDelta(100.0, $cooling->minutesLeft ?? 0.0, 1e-9, '120 minutes, of which 20 have gone');
     }

@@ -9,7 +9,10 @@ use Vinculum\CookSession\MeasureTask;
 use Vinculum\CookSession\MeasuringOrder;
 use Vinculum\Ingredient\Texture;
 
-/** "Largest amount first, wet before dry, all that share one spoon together and from big spoon to small" (handbook, part A). */
+/**
+ * "Largest amount first, wet before dry, all that share one spoon together and from big spoon to small" (handbook, part
+ * A).
+ */
 final class MeasuringTest extends TestCase
 {
     public function test_the_order_a_cook_measures_in(): void
@@ -25,16 +28,28 @@ final class MeasuringTest extends TestCase
             self::item(7, 'basil', 900.0, '900 g', Texture::Coarse, 1),
         ];
 
-        self::assertSame(['vinegar', 'water', 'sugar', 'honey', 'paprika', 'soy sauce', 'salt', 'basil'], array_map(static fn(MeasureTask $item): string => $item->name, MeasuringOrder::inOrder($items)));
+        self::assertSame(
+            ['vinegar', 'water', 'sugar', 'honey', 'paprika', 'soy sauce', 'salt', 'basil'],
+            array_map(static fn(MeasureTask $item): string => $item->name, MeasuringOrder::inOrder($items)),
+        );
     }
 
     public function test_the_spoon_a_measure_needs(): void
     {
-        self::assertSame(['tablespoon', 'teaspoon', null, null], array_map(MeasuringOrder::spoon(...), ['1½ tbsp', '¼ tsp', '40 g', '3 cloves, about 12 g']));
+        self::assertSame(
+            ['tablespoon', 'teaspoon', null, null],
+            array_map(MeasuringOrder::spoon(...), ['1½ tbsp', '¼ tsp', '40 g', '3 cloves, about 12 g']),
+        );
     }
 
-    private static function item(int $line, string $name, float $grams, string $measure, Texture $texture, int $stage = 0): MeasureTask
-    {
+    private static function item(
+        int $line,
+        string $name,
+        float $grams,
+        string $measure,
+        Texture $texture,
+        int $stage = 0,
+    ): MeasureTask {
         return new MeasureTask($line, $stage, $name, $grams, $measure, $texture);
     }
 }

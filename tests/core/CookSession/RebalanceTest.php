@@ -19,7 +19,14 @@ final class RebalanceTest extends TestCase
 {
     use TestTrait;
 
-    private const LINES = ['600 g tomatoes', '120 g sugar', '100 ml cider vinegar', '12 g salt', '20 ml soy sauce', '1 g cayenne'];
+    private const LINES = [
+        '600 g tomatoes',
+        '120 g sugar',
+        '100 ml cider vinegar',
+        '12 g salt',
+        '20 ml soy sauce',
+        '1 g cayenne',
+    ];
 
     public function test_over_poured_first_the_rest_in_proportion_is_the_same_sauce_and_more_of_it(): void
     {
@@ -55,7 +62,10 @@ final class RebalanceTest extends TestCase
     public function test_what_it_says_is_what_comes_of_it(): void
     {
         $lines = self::lines();
-        $this->limitTo(40)->forAll(Generators::choose(0, 5), Generators::choose(20, 300))->then(function (int $line, int $percent) use ($lines): void {
+        $this->limitTo(40)->forAll(
+            Generators::choose(0, 5),
+            Generators::choose(20, 300),
+        )->then(function (int $line, int $percent) use ($lines): void {
             $actual = [$line => ($lines[$line]->grams->value ?? 0.0) * $percent / 100.0];
             $ways = Rebalance::ways($lines, $actual);
             $wanted = self::mix($lines, []);
@@ -65,8 +75,16 @@ final class RebalanceTest extends TestCase
                     self::assertEqualsWithDelta($steps, $way->changeSteps[$axis], 1e-6);
                 }
             }
-            self::assertLessThanOrEqual($ways[0]->away + 1e-9, $ways[1]->away, 'in proportion is never worse than leaving it');
-            self::assertLessThanOrEqual($ways[1]->away + 0.2, $ways[2]->away, 'solving is never worse than that, but for the price of change');
+            self::assertLessThanOrEqual(
+                $ways[0]->away + 1e-9,
+                $ways[1]->away,
+                'in proportion is never worse than leaving it',
+            );
+            self::assertLessThanOrEqual(
+                $ways[1]->away + 0.2,
+                $ways[2]->away,
+                'solving is never worse than that, but for the price of change',
+            );
         });
     }
 

@@ -50,7 +50,10 @@ final class CoolingTest extends TestCase
 
     public function test_the_limits_are_told_beforehand_with_their_source(): void
     {
-        self::assertMatchesRegularExpression('/2 h 00 min to come below 21 °C, and 4 h 00 min more to come below 5 °C.*FDA Food Code/', Cooling::rule());
+        self::assertMatchesRegularExpression(
+            '/2 h 00 min to come below 21 °C, and 4 h 00 min more to come below 5 °C.*FDA Food Code/',
+            Cooling::rule(),
+        );
     }
 
     public function test_a_reading_that_is_no_number_counts_for_nothing(): void

@@ -42,7 +42,9 @@ final class HeatTest extends TestCase
         self::assertEqualsWithDelta(20.0 / 0.6, $most, 0.001);
     }
 
-    /** 3500 W over 2257 J/g is 93 g a minute (latent heat of water: CRC Handbook, from memory), however wide the pan. */
+    /**
+     * 3500 W over 2257 J/g is 93 g a minute (latent heat of water: CRC Handbook, from memory), however wide the pan.
+     */
     public function test_no_pan_gives_off_more_than_the_ring_can_boil(): void
     {
         self::assertEqualsWithDelta(93.04, Heat::mostGramsPerMinute(), 0.01);
@@ -53,7 +55,14 @@ final class HeatTest extends TestCase
     public function test_a_lid_keeps_nine_tenths_of_it(): void
     {
         $surface = (float) Pan::parse('24 cm')?->squareMetres;
-        $step = static fn(bool $isCovered): MethodStep => new MethodStep('Simmer 20 minutes', 'cook', [20.0, 20.0], Heat::named('simmering'), $isCovered, null);
+        $step = static fn(bool $isCovered): MethodStep => new MethodStep(
+            'Simmer 20 minutes',
+            'cook',
+            [20.0, 20.0],
+            Heat::named('simmering'),
+            $isCovered,
+            null,
+        );
         [$open, $covered] = [$step(false)->evaporates($surface), $step(true)->evaporates($surface)];
 
         self::assertEqualsWithDelta(0.1 * $open['value'], $covered['value'], 1e-9);
@@ -69,7 +78,10 @@ final class HeatTest extends TestCase
         self::assertEqualsWithDelta(158.3, $lost['value'], 0.1, 'half an hour of it');
         self::assertEqualsWithDelta(63.3, $lost['low'], 0.1);
         self::assertEqualsWithDelta(295.6, $lost['high'], 0.1);
-        self::assertNull((new MethodStep('Stir', 'do', null, null, false, null))->evaporates(0.045239), 'off the hob nothing leaves');
+        self::assertNull(
+            (new MethodStep('Stir', 'do', null, null, false, null))->evaporates(0.045239),
+            'off the hob nothing leaves',
+        );
     }
 
     /** A hob that was weighed is known better than the table, and its word takes the table's place. */

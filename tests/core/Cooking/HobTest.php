@@ -28,9 +28,22 @@ final class HobTest extends TestCase
     {
         $minutes = [20.0, 40.0, 60.0];
         $grams = [130.0, 300.0, 400.0];
-        $hob = Hob::from(...array_map(static fn(float $time, float $lost): WeighedCook => new WeighedCook(self::SURFACE, 'simmering', $time, $lost), $minutes, $grams));
+        $hob = Hob::from(
+            ...array_map(
+                static fn(float $time, float $lost): WeighedCook => new WeighedCook(
+                    self::SURFACE,
+                    'simmering',
+                    $time,
+                    $lost,
+                ),
+                $minutes,
+                $grams,
+            ),
+        );
         $x = array_map(static fn(float $time): float => self::SURFACE * $time / 60.0, $minutes);
-        $k = array_sum(array_map(static fn(float $a, float $lost): float => $a * $lost / 1000.0, $x, $grams)) / array_sum(array_map(static fn(float $a): float => $a * $a, $x));
+        $k = array_sum(
+            array_map(static fn(float $a, float $lost): float => $a * $lost / 1000.0, $x, $grams),
+        ) / array_sum(array_map(static fn(float $a): float => $a * $a, $x));
         $heat = $hob->heat(Heat::named('simmering'), Pan::parse('24 cm'));
 
         self::assertEqualsWithDelta($k, $heat->kilogramsPerSquareMetreHour, 1e-9);
@@ -42,7 +55,10 @@ final class HobTest extends TestCase
     public function test_one_cook_already_narrows_the_minutes(): void
     {
         $hob = Hob::from(new WeighedCook(self::SURFACE, 'simmering', 30.0, 220.0));
-        [$known, $unknown] = [$hob->heat(Heat::named('simmering'), Pan::parse('24 cm'))->minutes(200.0, self::SURFACE), Heat::named('simmering')->minutes(200.0, self::SURFACE)];
+        [$known, $unknown] = [
+            $hob->heat(Heat::named('simmering'), Pan::parse('24 cm'))->minutes(200.0, self::SURFACE),
+            Heat::named('simmering')->minutes(200.0, self::SURFACE),
+        ];
 
         self::assertEqualsWithDelta(30.0 * 200.0 / 220.0, $known['value'], 1e-9);
         self::assertLessThan($unknown['high'] - $unknown['low'], $known['high'] - $known['low']);
@@ -60,7 +76,12 @@ final class HobTest extends TestCase
 
     public function test_what_cannot_be_weighed_is_refused(): void
     {
-        foreach ([[0.0, 30.0, 100.0], [0.05, 0.0, 100.0], [0.05, 30.0, -1.0], [0.05, NAN, 100.0]] as [$surface, $minutes, $lost]) {
+        foreach ([
+            [0.0, 30.0, 100.0],
+            [0.05, 0.0, 100.0],
+            [0.05, 30.0, -1.0],
+            [0.05, NAN, 100.0],
+        ] as [$surface, $minutes, $lost]) {
             try {
                 new WeighedCook($surface, 'simmering', $minutes, $lost);
                 self::fail('that is no cook');

@@ -67,11 +67,20 @@ final class MethodReaderTest extends TestCase
 
     public function test_sentences_are_steps_and_a_lid_stays_on_until_it_is_off(): void
     {
-        $steps = MethodReader::steps(['Bring to the boil. Simmer covered for 30 minutes, then simmer 10 minutes; take the lid off and boil 5 minutes.']);
+        $steps = MethodReader::steps([
+            'Bring to the boil. Simmer covered for 30 minutes, then simmer 10 minutes; take the lid off and boil 5 minutes.',
+        ]);
 
-        self::assertSame([false, true, true, false], array_map(static fn(MethodStep $step): bool => $step->isCovered, $steps));
+        self::assertSame(
+            [false, true, true, false],
+            array_map(static fn(MethodStep $step): bool => $step->isCovered, $steps),
+        );
         $water = array_map(static fn(MethodStep $step): ?float => $step->evaporates(0.05)['value'] ?? null, $steps);
-        self::assertEqualsWithDelta([null, 0.1 * 7.0 * 0.05 * 500.0, 0.1 * 7.0 * 0.05 * 1000.0 / 6.0, 18.0 * 0.05 * 1000.0 / 12.0], $water, 1e-6);
+        self::assertEqualsWithDelta(
+            [null, 0.1 * 7.0 * 0.05 * 500.0, 0.1 * 7.0 * 0.05 * 1000.0 / 6.0, 18.0 * 0.05 * 1000.0 / 12.0],
+            $water,
+            1e-6,
+        );
     }
 
     public function test_a_pan_and_timed_steps_give_a_finished_basis_with_its_doubt(): void
@@ -84,7 +93,11 @@ final class MethodReaderTest extends TestCase
         self::assertTrue($balance->isFinished);
         self::assertEqualsWithDelta(1110.0 - $gone, $balance->mixture->grams(), 1e-6);
         self::assertEqualsWithDelta(100.0 * 9.8 / (1110.0 - $gone), $balance->axes['salt']->value, 0.05);
-        self::assertGreaterThan(2.0 * (Balance::of($formula)->axes['salt']->high - Balance::of($formula)->axes['salt']->low), $balance->axes['salt']->high - $balance->axes['salt']->low, 'how long the hob takes is in the band');
+        self::assertGreaterThan(
+            2.0 * (Balance::of($formula)->axes['salt']->high - Balance::of($formula)->axes['salt']->low),
+            $balance->axes['salt']->high - $balance->axes['salt']->low,
+            'how long the hob takes is in the band',
+        );
         self::assertStringContainsString('Weigh the pan', $cook->notes[0]);
     }
 
@@ -93,7 +106,11 @@ final class MethodReaderTest extends TestCase
         $formula = self::formula(['1 kg water', '200 g sugar']);
         $halved = StagedCook::of($formula, Pan::parse('3 l'), ['Reduce by half.'])->formula;
 
-        self::assertEqualsWithDelta(Volume::millilitres($formula->mixed()) / 2.0, Volume::millilitres(Balance::of($halved)->mixture), 1.0);
+        self::assertEqualsWithDelta(
+            Volume::millilitres($formula->mixed()) / 2.0,
+            Volume::millilitres(Balance::of($halved)->mixture),
+            1.0,
+        );
     }
 
     public function test_a_yield_wins_and_no_cook_takes_more_water_than_there_is(): void
@@ -121,10 +138,18 @@ final class MethodReaderTest extends TestCase
             $started = microtime(true);
             $steps = MethodReader::steps($lines);
             self::assertLessThan(2.0, microtime(true) - $started, $piece);
-            self::assertSame(range(0, 499), array_values(array_unique(array_map(static fn(MethodStep $step): int => $step->line, $steps))), 'every line is there');
+            self::assertSame(
+                range(0, 499),
+                array_values(array_unique(array_map(static fn(MethodStep $step): int => $step->line, $steps))),
+                'every line is there',
+            );
             self::assertNotNull(MethodReader::firstUnread($lines));
         }
-        self::assertNull(MethodReader::firstUnread(array_fill(0, 40, 'Simmer for 20 minutes, stirring now and then, until it coats the spoon.')));
+        self::assertNull(
+            MethodReader::firstUnread(
+                array_fill(0, 40, 'Simmer for 20 minutes, stirring now and then, until it coats the spoon.'),
+            ),
+        );
     }
 
     public function test_tags_are_read_from_the_end(): void

@@ -28,7 +28,11 @@ final class PanTest extends TestCase
         $pan = Pan::parse($text);
 
         self::assertNotNull($pan);
-        self::assertEqualsWithDelta($across === null ? null : M_PI / 4.0 * ($across / 100.0) ** 2, $pan->squareMetres, 1e-9);
+        self::assertEqualsWithDelta(
+            $across === null ? null : M_PI / 4.0 * ($across / 100.0) ** 2,
+            $pan->squareMetres,
+            1e-9,
+        );
         self::assertEqualsWithDelta($millilitres, $pan->millilitres, 1e-6);
     }
 
@@ -47,16 +51,27 @@ final class PanTest extends TestCase
         self::assertSame(18.0, Heat::inWords('Keep it at a rolling boil.')->kilogramsPerSquareMetreHour);
         self::assertSame(7.0, Heat::inWords('Stir.')->kilogramsPerSquareMetreHour);
         $minutes = Heat::named('simmering')->minutes(350.0, 0.05);
-        self::assertEqualsWithDelta([60.0, 60.0 / 1.4, 100.0], [$minutes['value'], $minutes['low'], $minutes['high']], 1e-9);
+        self::assertEqualsWithDelta(
+            [60.0, 60.0 / 1.4, 100.0],
+            [$minutes['value'], $minutes['low'], $minutes['high']],
+            1e-9,
+        );
         self::assertEqualsWithDelta(350.0, Heat::named('simmering')->grams(60.0, 0.05), 1e-9);
     }
 
-    /** Latent heat of vaporisation at 100 °C is 2257 kJ/kg (CRC Handbook, from memory): a strong home burner of 3 kW on a 24 cm pan cannot take off more than 106 kg a square metre and hour. */
+    /**
+     * Latent heat of vaporisation at 100 °C is 2257 kJ/kg (CRC Handbook, from memory): a strong home burner of 3 kW on
+     * a 24 cm pan cannot take off more than 106 kg a square metre and hour.
+     */
     public function test_no_heat_promises_more_than_a_burner_can_give(): void
     {
         $most = 3.0 * 3600.0 / 2257.0 / (M_PI / 4.0 * 0.24 ** 2);
         foreach (['barely simmering', 'simmering', 'boiling'] as $heat) {
-            self::assertLessThan($most, Heat::named($heat)->kilogramsPerSquareMetreHour * (1.0 + Heat::UNCERTAIN), $heat);
+            self::assertLessThan(
+                $most,
+                Heat::named($heat)->kilogramsPerSquareMetreHour * (1.0 + Heat::UNCERTAIN),
+                $heat,
+            );
         }
     }
 }

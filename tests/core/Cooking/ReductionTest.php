@@ -35,7 +35,10 @@ final class ReductionTest extends TestCase
         self::assertEqualsWithDelta(55.0, Solids::dissolvedPercent(Reduction::toSolids($sauce, 55.0)->after), 1e-6);
     }
 
-    /** Mass balance over any plan: what is not water stays, and every axis but for the clamp rises as its mass over the weight. */
+    /**
+     * Mass balance over any plan: what is not water stays, and every axis but for the clamp rises as its mass over the
+     * weight.
+     */
     public function test_only_water_leaves(): void
     {
         $sauce = self::sauce();
@@ -48,7 +51,11 @@ final class ReductionTest extends TestCase
                     self::assertSame($amount, $plan->after->amounts()[$component]);
                 }
             }
-            self::assertEqualsWithDelta(Taste::ofMixture($sauce)->on(Axis::Salt) * $sauce->grams() / $plan->after->grams(), Taste::ofMixture($plan->after)->on(Axis::Salt), 1e-9);
+            self::assertEqualsWithDelta(
+                Taste::ofMixture($sauce)->on(Axis::Salt) * $sauce->grams() / $plan->after->grams(),
+                Taste::ofMixture($plan->after)->on(Axis::Salt),
+                1e-9,
+            );
         });
     }
 
@@ -109,8 +116,16 @@ final class ReductionTest extends TestCase
         $plan = Reduction::toThickness(self::mix(['1 kg tomatoes', '100 g tomato paste']), 'spooning', false);
 
         self::assertSame('spooning', Body::of($plan->after, false)->class);
-        self::assertNotSame('spooning', Body::of($plan->after->with(Component::Water, $plan->after->get(Component::Water) + 5.0), false)->class, 'and not a spoonful further');
-        self::assertEqualsWithDelta(0.0, Reduction::toThickness(self::mix(['200 g tomato paste']), 'pouring', false)->waterToLose, 1e-9);
+        self::assertNotSame(
+            'spooning',
+            Body::of($plan->after->with(Component::Water, $plan->after->get(Component::Water) + 5.0), false)->class,
+            'and not a spoonful further',
+        );
+        self::assertEqualsWithDelta(
+            0.0,
+            Reduction::toThickness(self::mix(['200 g tomato paste']), 'pouring', false)->waterToLose,
+            1e-9,
+        );
         $this->expectException(CookFault::class);
         $this->expectExceptionMessage('never makes this spooning');
         Reduction::toThickness(self::mix(['500 g water', '5 g salt']), 'spooning', false);
@@ -118,41 +133,82 @@ final class ReductionTest extends TestCase
 
     public function test_crumbs_nuts_and_an_emulsion_stand_beside_starch(): void
     {
-        $keys = array_map(static fn(Thickening $way): string => $way->ingredient->key, Thickening::to(self::mix(['500 g water', '50 g sugar', '20 g oil']), 'coating', Catalogue::shipped()));
+        $keys = array_map(
+            static fn(Thickening $way): string => $way->ingredient->key,
+            Thickening::to(self::mix(['500 g water', '50 g sugar', '20 g oil']), 'coating', Catalogue::shipped()),
+        );
 
         foreach (['dried-breadcrumbs', 'almond', 'peanut-butter', 'cornflour'] as $key) {
             self::assertContains($key, $keys);
         }
     }
 
-    /** Handbook, "Thickening": pours 1.5–2.5, coats 3–4, holds a track 4.5–6 % of the water, cornflour basis; other starches by their worth. */
+    /**
+     * Handbook, "Thickening": pours 1.5–2.5, coats 3–4, holds a track 4.5–6 % of the water, cornflour basis; other
+     * starches by their worth.
+     */
     public function test_thickeners_reach_the_consistency_by_their_worth(): void
     {
         $sauce = self::mix(['500 g water', '50 g sugar']);
-        foreach (['pouring' => [1.5, 2.5], 'coating' => [3.0, 4.0], 'spooning' => [4.5, 6.0]] as $consistency => [$low, $high]) {
+        foreach ([
+            'pouring' => [1.5, 2.5],
+            'coating' => [3.0, 4.0],
+            'spooning' => [4.5, 6.0],
+        ] as $consistency => [$low, $high]) {
             $ways = [];
             foreach (Thickening::to($sauce, $consistency, Catalogue::shipped()) as $way) {
-                $after = $sauce->plus($way->ingredient->grams($way->grams))->plus(Mixture::of([Component::Water->value => $way->slurryWater]));
-                if (in_array($way->ingredient->key, ['dried-breadcrumbs', 'almond', 'peanut-butter', 'mayonnaise'], true)) {
-                    self::assertGreaterThanOrEqual(Body::rank($consistency), Body::rank(Body::of($after, true)->class), "{$way->ingredient->key} thickens by its bulk");
+                $after = $sauce->plus($way->ingredient->grams($way->grams))->plus(
+                    Mixture::of([Component::Water->value => $way->slurryWater]),
+                );
+                if (in_array(
+                    $way->ingredient->key,
+                    ['dried-breadcrumbs', 'almond', 'peanut-butter', 'mayonnaise'],
+                    true,
+                )) {
+                    self::assertGreaterThanOrEqual(
+                        Body::rank($consistency),
+                        Body::rank(Body::of($after, true)->class),
+                        "{$way->ingredient->key} thickens by its bulk",
+                    );
                     continue;
                 }
                 self::assertGreaterThanOrEqual($low, Body::starchPercentOfWater($after));
                 self::assertLessThanOrEqual($high, Body::starchPercentOfWater($after));
                 $ways[$way->ingredient->key] = $way->grams;
             }
-            foreach (['plain-flour' => 2.0, 'potato-starch' => 0.8, 'arrowroot' => 0.9, 'rice-flour' => 1.2] as $key => $ratio) {
-                self::assertEqualsWithDelta($ratio, $ways[$key] / $ways['cornflour'], 0.2 * $ratio, "{$key} {$consistency}");
+            foreach ([
+                'plain-flour' => 2.0,
+                'potato-starch' => 0.8,
+                'arrowroot' => 0.9,
+                'rice-flour' => 1.2,
+            ] as $key => $ratio) {
+                self::assertEqualsWithDelta(
+                    $ratio,
+                    $ways[$key] / $ways['cornflour'],
+                    0.2 * $ratio,
+                    "{$key} {$consistency}",
+                );
             }
         }
-        self::assertEqualsWithDelta(0.35, 100.0 * self::way($sauce, 'coating', 'xanthan-gum')->grams / 550.0, 0.2, 'a gum acts at 0.2 to 0.5 % of the whole');
+        self::assertEqualsWithDelta(
+            0.35,
+            100.0 * self::way($sauce, 'coating', 'xanthan-gum')->grams / 550.0,
+            0.2,
+            'a gum acts at 0.2 to 0.5 % of the whole',
+        );
     }
 
     public function test_a_sharp_sauce_is_thickened_last_and_a_thick_one_not_at_all(): void
     {
-        self::assertStringContainsString('it goes in last', (string) self::way(self::mix(['300 g water', '200 ml white vinegar']), 'coating', 'cornflour')->mind);
+        self::assertStringContainsString(
+            'it goes in last',
+            (string) self::way(self::mix(['300 g water', '200 ml white vinegar']), 'coating', 'cornflour')->mind,
+        );
         self::assertNull(self::way(self::mix(['500 g water']), 'coating', 'cornflour')->mind);
-        self::assertSame([], Thickening::to(self::mix(['500 g water', '40 g cornflour']), 'coating', Catalogue::shipped()));
+        self::assertSame(
+            [],
+            Thickening::to(self::mix(['500 g water', '40 g cornflour']), 'coating', Catalogue::shipped()),
+        );
         $this->expectException(CookFault::class);
         Thickening::to(self::mix(['100 g oil']), 'coating', Catalogue::shipped());
     }
@@ -169,7 +225,13 @@ final class ReductionTest extends TestCase
 
     private static function sauce(): Mixture
     {
-        return self::mix(['800 g tinned tomatoes', '100 g sugar', '100 ml cider vinegar', '10 g salt', '1 tsp cayenne']);
+        return self::mix([
+            '800 g tinned tomatoes',
+            '100 g sugar',
+            '100 ml cider vinegar',
+            '10 g salt',
+            '1 tsp cayenne',
+        ]);
     }
 
     /** @param list<string> $lines */

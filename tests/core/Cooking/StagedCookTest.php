@@ -25,12 +25,39 @@ final class StagedCookTest extends TestCase
 
     public function test_lines_go_in_by_stage_and_what_is_cold_goes_in_last(): void
     {
-        $formula = self::formula(['For the pot:', '500 g tomatoes', '100 g mustard [cold]', 'Simmer 20 minutes with sugar:', '50 g sugar', 'Off the heat:', '20 g lime juice']);
-        $stages = StagedCook::of($formula, Pan::parse('24 cm'), ['For the pot:', 'Soften for 5 minutes', 'Off the heat:', 'Stir'])->stages;
+        $formula = self::formula([
+            'For the pot:',
+            '500 g tomatoes',
+            '100 g mustard [cold]',
+            'Simmer 20 minutes with sugar:',
+            '50 g sugar',
+            'Off the heat:',
+            '20 g lime juice',
+        ]);
+        $stages = StagedCook::of(
+            $formula,
+            Pan::parse('24 cm'),
+            ['For the pot:', 'Soften for 5 minutes', 'Off the heat:', 'Stir'],
+        )->stages;
 
-        self::assertSame(['For the pot', 'Simmer 20 minutes with sugar', 'Off the heat'], array_map(static fn(CookedStage $stage): ?string => $stage->stage->title, $stages));
-        self::assertSame([[1], [4], [2, 6]], array_map(static fn(CookedStage $stage): array => array_keys($stage->stage->lines), $stages));
-        self::assertSame([['Soften for 5 minutes'], ['Simmer 20 minutes with sugar'], ['Stir']], array_map(static fn(CookedStage $stage): array => array_map(static fn(MethodStep $step): string => $step->text, $stage->stage->steps), $stages));
+        self::assertSame(
+            ['For the pot', 'Simmer 20 minutes with sugar', 'Off the heat'],
+            array_map(static fn(CookedStage $stage): ?string => $stage->stage->title, $stages),
+        );
+        self::assertSame(
+            [[1], [4], [2, 6]],
+            array_map(static fn(CookedStage $stage): array => array_keys($stage->stage->lines), $stages),
+        );
+        self::assertSame(
+            [['Soften for 5 minutes'], ['Simmer 20 minutes with sugar'], ['Stir']],
+            array_map(
+                static fn(CookedStage $stage): array => array_map(
+                    static fn(MethodStep $step): string => $step->text,
+                    $stage->stage->steps,
+                ),
+                $stages,
+            ),
+        );
     }
 
     public function test_steps_under_no_heading_run_when_everything_hot_is_in(): void
@@ -43,15 +70,33 @@ final class StagedCookTest extends TestCase
 
     public function test_titles_serve_where_a_formula_has_no_headings(): void
     {
-        $cook = StagedCook::of(self::formula(['500 g tomatoes', '20 g horseradish']), Pan::parse('24 cm'), ['Simmer 10 minutes'], null, ['For the pot', 'To serve']);
+        $cook = StagedCook::of(
+            self::formula(['500 g tomatoes', '20 g horseradish']),
+            Pan::parse('24 cm'),
+            ['Simmer 10 minutes'],
+            null,
+            ['For the pot', 'To serve'],
+        );
 
-        self::assertSame([false, true], array_map(static fn(CookedStage $stage): bool => $stage->stage->isOffTheHeat, $cook->stages));
+        self::assertSame(
+            [false, true],
+            array_map(static fn(CookedStage $stage): bool => $stage->stage->isOffTheHeat, $cook->stages),
+        );
     }
 
     /** USDA Table of Nutrient Retention Factors (from memory), as the handbook gives it. */
     public function test_alcohol_by_the_retention_table(): void
     {
-        foreach ([0 => 1.0, 15 => 0.40, 30 => 0.35, 60 => 0.25, 90 => 0.20, 120 => 0.10, 150 => 0.05, 600 => 0.05] as $minutes => $left) {
+        foreach ([
+            0 => 1.0,
+            15 => 0.40,
+            30 => 0.35,
+            60 => 0.25,
+            90 => 0.20,
+            120 => 0.10,
+            150 => 0.05,
+            600 => 0.05,
+        ] as $minutes => $left) {
             self::assertEqualsWithDelta($left, StepLosses::retained((float) $minutes), 1e-12);
         }
     }
@@ -77,16 +122,25 @@ final class StagedCookTest extends TestCase
         self::assertGreaterThan(100.0, $step->water);
         self::assertEqualsWithDelta($ethanol, $step->alcohol[0], 1e-3);
         self::assertEqualsWithDelta($acetic, $step->acetic, 1e-4);
-        self::assertGreaterThan(($water - $step->water) / $water, $step->acetic, 'the acid leaves more slowly than the water, so it grows stronger');
+        self::assertGreaterThan(
+            ($water - $step->water) / $water,
+            $step->acetic,
+            'the acid leaves more slowly than the water, so it grows stronger',
+        );
     }
 
     public function test_both_models_of_alcohol_are_told_where_they_differ_and_the_doubt_reaches_both(): void
     {
-        $cook = StagedCook::of(self::formula(['500 g water', '300 g red wine']), Pan::parse('28 cm'), ['Boil hard for 15 minutes']);
+        $cook = StagedCook::of(
+            self::formula(['500 g water', '300 g red wine']),
+            Pan::parse('28 cm'),
+            ['Boil hard for 15 minutes'],
+        );
         [$rayleigh, $table] = $cook->stages[0]->steps[0]->alcohol;
         $balance = Balance::of($cook->formula);
         $reading = $balance->figures['alcohol'];
-        $left = static fn(float $share): float => 100.0 * $share * $cook->formula->mixed()->get(Component::Ethanol) / $balance->mixture->grams();
+        $left = static fn(float $share): float
+            => 100.0 * $share * $cook->formula->mixed()->get(Component::Ethanol) / $balance->mixture->grams();
 
         self::assertLessThan(0.2, $rayleigh);
         self::assertSame(0.4, $table);
@@ -97,8 +151,10 @@ final class StagedCookTest extends TestCase
 
     public function test_cooked_mustard_loses_its_bite_and_cold_mustard_keeps_it(): void
     {
-        $bite = static fn(string $line): float => Balance::of(StagedCook::of(self::formula(['500 g water', $line]), Pan::parse('24 cm'), ['Simmer 30 minutes'])->formula)->mixture->get(Component::NoseHeat);
-        $raw = self::formula(['40 g horseradish'])->mixed()->get(Component::NoseHeat);
+        $bite = static fn(string $line): float => Balance::of(
+            StagedCook::of(self::formula(['500 g water', $line]), Pan::parse('24 cm'), ['Simmer 30 minutes'])->formula,
+        )->mixture->get(Component::Pungency);
+        $raw = self::formula(['40 g horseradish'])->mixed()->get(Component::Pungency);
 
         self::assertEqualsWithDelta($raw, $bite('40 g horseradish [cold]'), 1e-9);
         self::assertLessThan(0.15 * $raw, $bite('40 g horseradish'));
@@ -117,13 +173,21 @@ final class StagedCookTest extends TestCase
 
     public function test_a_yield_counts_water_only_and_says_what_else_leaves(): void
     {
-        $formula = Formula::fromTexts(['500 g white vinegar', '300 g red wine', '200 g sugar'], Catalogue::shipped(), Measures::Metric, '700 g');
+        $formula = Formula::fromTexts(
+            ['500 g white vinegar', '300 g red wine', '200 g sugar'],
+            Catalogue::shipped(),
+            Measures::Metric,
+            '700 g',
+        );
         $cook = StagedCook::of($formula, Pan::parse('24 cm'), ['Boil 20 minutes']);
         $balance = Balance::of($cook->formula);
 
         self::assertSame($formula->mixed()->get(Component::Acetic), $balance->mixture->get(Component::Acetic));
         self::assertSame($formula->mixed()->get(Component::Ethanol), $balance->mixture->get(Component::Ethanol));
-        self::assertMatchesRegularExpression('/yield tells of water only.*% of the alcohol and \d+ % of the acetic acid/', $cook->notes[0]);
+        self::assertMatchesRegularExpression(
+            '/yield tells of water only.*% of the alcohol and \d+ % of the acetic acid/',
+            $cook->notes[0],
+        );
     }
 
     public function test_without_a_pan_or_a_time_everything_stays_as_mixed(): void
@@ -131,15 +195,43 @@ final class StagedCookTest extends TestCase
         $formula = self::formula(['500 g tomatoes', '20 g salt']);
 
         self::assertFalse(Balance::of(StagedCook::of($formula, null, ['Simmer 20 minutes'])->formula)->isFinished);
-        self::assertFalse(Balance::of(StagedCook::of($formula, Pan::parse('24 cm'), ['Stir it', 'Rest overnight'])->formula)->isFinished);
+        self::assertFalse(
+            Balance::of(
+                StagedCook::of($formula, Pan::parse('24 cm'), ['Stir it', 'Rest overnight'])->formula,
+            )->isFinished,
+        );
     }
 
-    /** Whatever the plan, what was mixed is what is left plus what left; nothing is made, and nothing falls below zero. */
+    /**
+     * Whatever the plan, what was mixed is what is left plus what left; nothing is made, and nothing falls below zero.
+     */
     public function test_mass_is_kept_over_any_plan(): void
     {
-        $lines = ['700 g tomatoes', '200 g red wine', '150 ml cider vinegar', '60 g mustard', '100 g sugar', '30 g horseradish [cold]', '10 g salt'];
-        $steps = ['Simmer 20 minutes', 'Boil hard for 1 hour', 'Reduce by half', 'Simmer with the lid on for 2 hours', 'Rub through a sieve', 'Rest overnight', 'Fry for 5 minutes', 'Boil down to a third', 'Stir'];
-        $this->limitTo(150)->forAll(Generators::seq(Generators::elements(...$steps)), Generators::choose(10, 60), Generators::choose(1, 7))->then(function (array $method, int $across, int $count) use ($lines): void {
+        $lines = [
+            '700 g tomatoes',
+            '200 g red wine',
+            '150 ml cider vinegar',
+            '60 g mustard',
+            '100 g sugar',
+            '30 g horseradish [cold]',
+            '10 g salt',
+        ];
+        $steps = [
+            'Simmer 20 minutes',
+            'Boil hard for 1 hour',
+            'Reduce by half',
+            'Simmer with the lid on for 2 hours',
+            'Rub through a sieve',
+            'Rest overnight',
+            'Fry for 5 minutes',
+            'Boil down to a third',
+            'Stir',
+        ];
+        $this->limitTo(150)->forAll(
+            Generators::seq(Generators::elements(...$steps)),
+            Generators::choose(10, 60),
+            Generators::choose(1, 7),
+        )->then(function (array $method, int $across, int $count) use ($lines): void {
             $formula = self::formula(array_slice($lines, 0, $count));
             $cook = StagedCook::of($formula, Pan::parse("{$across} cm"), array_values($method));
             $mixed = $formula->mixed()->amounts();
@@ -159,13 +251,23 @@ final class StagedCookTest extends TestCase
         });
     }
 
-    /** Latent heat of water at 100 °C, 2257 J/g (CRC Handbook, from memory), under a 3.5 kW ring: no plan promises more. */
+    /**
+     * Latent heat of water at 100 °C, 2257 J/g (CRC Handbook, from memory), under a 3.5 kW ring: no plan promises more.
+     */
     public function test_no_plan_boils_off_more_than_the_strongest_ring_could(): void
     {
         foreach ([16, 24, 40, 90, 150] as $across) {
             foreach (['Simmer', 'Boil hard'] as $how) {
-                $step = StagedCook::of(self::formula(['400 kg water']), Pan::parse("{$across} cm"), ["{$how} for 60 minutes"])->stages[0]->steps[0];
-                self::assertLessThanOrEqual(3600.0 * 3500.0 / 2257.0 + 1e-6, $step->band['high'], "{$how} in {$across} cm");
+                $step = StagedCook::of(
+                    self::formula(['400 kg water']),
+                    Pan::parse("{$across} cm"),
+                    ["{$how} for 60 minutes"],
+                )->stages[0]->steps[0];
+                self::assertLessThanOrEqual(
+                    3600.0 * 3500.0 / 2257.0 + 1e-6,
+                    $step->band['high'],
+                    "{$how} in {$across} cm",
+                );
                 self::assertGreaterThan(0.0, $step->band['low']);
             }
         }

@@ -28,7 +28,14 @@ use Vinculum\Style\StyleBook;
 
 final class CorrectionSearchTest extends TestCase
 {
-    private const SALTY_DIP = ['5 tbsp fish sauce', '3 tbsp lime juice', '3 tbsp sugar', '6 tbsp water', '2 cloves garlic', "1 bird's eye chilli"];
+    private const SALTY_DIP = [
+        '5 tbsp fish sauce',
+        '3 tbsp lime juice',
+        '3 tbsp sugar',
+        '6 tbsp water',
+        '2 cloves garlic',
+        "1 bird's eye chilli",
+    ];
 
     public function test_a_correction_does_what_it_says(): void
     {
@@ -42,7 +49,11 @@ final class CorrectionSearchTest extends TestCase
                 self::assertLessThanOrEqual(0.7 * $addition->grams, $addition->firstDoseGrams, $addition->measure);
                 $recomputed = $recomputed->plus($addition->ingredient->grams($addition->grams));
             }
-            self::assertEqualsWithDelta(StyleBook::get('fish-sauce-dip')->target->distance(Taste::ofMixture($recomputed)), $correction->distanceAfter, 1e-9);
+            self::assertEqualsWithDelta(
+                StyleBook::get('fish-sauce-dip')->target->distance(Taste::ofMixture($recomputed)),
+                $correction->distanceAfter,
+                1e-9,
+            );
             self::assertEqualsWithDelta($recomputed->grams(), $batch->grams() + $correction->addedGrams, 1e-6);
             self::assertLessThanOrEqual(0.4 * $batch->grams() + 1e-6, $correction->addedGrams);
         }
@@ -54,10 +65,18 @@ final class CorrectionSearchTest extends TestCase
         $seen = 0;
         foreach (StyleBook::all() as $style) {
             foreach ([0.05, 0.3, 1.0, 6.0] as $times) {
-                $lines = array_map(static fn(float $grams, string $name): string => $grams * $times . " g {$name}", [200.0, 20.0, 6.0, 10.0, 0.5], ['water', 'sugar', 'salt', 'white vinegar', 'cayenne']);
+                $lines = array_map(
+                    static fn(float $grams, string $name): string => $grams * $times . " g {$name}",
+                    [200.0, 20.0, 6.0, 10.0, 0.5],
+                    ['water', 'sugar', 'salt', 'white vinegar', 'cayenne'],
+                );
                 foreach (self::advise($lines, $style->key)->corrections as $correction) {
                     foreach ($correction->additions as $addition) {
-                        self::assertThat($addition->firstDoseGrams / $addition->grams, self::logicalAnd(self::greaterThanOrEqual(0.3), self::lessThanOrEqual(0.7)), "{$addition->grams} g {$addition->ingredient->key}: {$addition->firstDose} of {$addition->measure}");
+                        self::assertThat(
+                            $addition->firstDoseGrams / $addition->grams,
+                            self::logicalAnd(self::greaterThanOrEqual(0.3), self::lessThanOrEqual(0.7)),
+                            "{$addition->grams} g {$addition->ingredient->key}: {$addition->firstDose} of {$addition->measure}",
+                        );
                         $seen += (int) ($addition->grams < 0.5);
                     }
                 }
@@ -71,11 +90,21 @@ final class CorrectionSearchTest extends TestCase
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
         $read = 0;
         foreach (StyleBook::all() as $style) {
-            foreach (self::advise(['200 g water', '30 g sugar', '30 g salt', '10 g white vinegar'], $style->key)->corrections as $correction) {
+            foreach (self::advise(
+                ['200 g water', '30 g sugar', '30 g salt', '10 g white vinegar'],
+                $style->key,
+            )->corrections as $correction) {
                 foreach ($correction->additions as $addition) {
-                    $line = $resolver->resolve(str_replace(' whole', '', $addition->measure) . ' ' . $addition->ingredient->name);
+                    $line = $resolver->resolve(
+                        str_replace(' whole', '', $addition->measure) . ' ' . $addition->ingredient->name,
+                    );
                     self::assertSame($addition->ingredient->key, $line->ingredient?->key, $line->text);
-                    self::assertEqualsWithDelta($addition->grams, $line->grams?->value, 0.02 * $addition->grams + 0.06, $line->text);
+                    self::assertEqualsWithDelta(
+                        $addition->grams,
+                        $line->grams?->value,
+                        0.02 * $addition->grams + 0.06,
+                        $line->text,
+                    );
                     ++$read;
                 }
             }
@@ -87,24 +116,43 @@ final class CorrectionSearchTest extends TestCase
     {
         $corrections = self::advise(self::SALTY_DIP, 'fish-sauce-dip')->corrections;
         self::assertGreaterThan(2, count($corrections));
-        $ranks = array_map(static fn($one): array => [round(4 * $one->distanceAfter), count($one->additions), $one->addedGrams], $corrections);
+        $ranks = array_map(
+            static fn($one): array => [round(4 * $one->distanceAfter), count($one->additions), $one->addedGrams],
+            $corrections,
+        );
         $sorted = $ranks;
         sort($sorted);
 
         self::assertSame($sorted, $ranks);
     }
 
-    /** Common practice: a fish-sauce dip that is too salty wants water and a little sugar; one without punch wants citrus. */
+    /**
+     * Common practice: a fish-sauce dip that is too salty wants water and a little sugar; one without punch wants
+     * citrus.
+     */
     public function test_agrees_with_cooks_on_a_fish_sauce_dip(): void
     {
-        $balanced = ['3 tbsp fish sauce', '3 tbsp lime juice', '3 tbsp sugar', '6 tbsp water', '2 cloves garlic', "1 bird's eye chilli"];
-        $keys = static fn(Advice $advice): array => array_map(static fn($one): string => $one->ingredient->key, $advice->corrections[0]->additions);
+        $balanced = [
+            '3 tbsp fish sauce',
+            '3 tbsp lime juice',
+            '3 tbsp sugar',
+            '6 tbsp water',
+            '2 cloves garlic',
+            "1 bird's eye chilli",
+        ];
+        $keys = static fn(Advice $advice): array => array_map(
+            static fn($one): string => $one->ingredient->key,
+            $advice->corrections[0]->additions,
+        );
         $salty = self::complain($balanced, 'too-salty', ['water', 'white-sugar', 'lime-juice', 'fish-sauce'], 3);
         $flat = self::complain($balanced, 'flat', ['water', 'white-sugar', 'lime-juice', 'fish-sauce'], 3);
 
         self::assertContains('water', $keys($salty));
         self::assertContains('lime-juice', $keys($flat));
-        self::assertLessThan(0.0, Taste::ofMixture(self::mix($balanced))->stepsTo($salty->corrections[0]->after)['salt']);
+        self::assertLessThan(
+            0.0,
+            Taste::ofMixture(self::mix($balanced))->stepsTo($salty->corrections[0]->after)['salt'],
+        );
     }
 
     public function test_finds_what_a_fine_grid_finds(): void
@@ -112,8 +160,19 @@ final class CorrectionSearchTest extends TestCase
         $target = StyleBook::get('tomato-barbecue')->target;
         mt_srand(11);
         for ($trial = 0; $trial < 20; ++$trial) {
-            $batch = self::mix([mt_rand(150, 400) . ' g ketchup', mt_rand(0, 60) . ' g sugar', mt_rand(1, 90) . ' g cider vinegar', mt_rand(1, 14) . ' g salt', mt_rand(1, 120) . ' g water']);
-            $rows = array_map(static fn(string $key): array => TasteCurve::row(Candidate::of(Catalogue::shipped()->get($key))->perGram), ['light-brown-sugar', 'cider-vinegar']);
+            $batch = self::mix([
+                mt_rand(150, 400) . ' g ketchup',
+                mt_rand(0, 60) . ' g sugar',
+                mt_rand(1, 90) . ' g cider vinegar',
+                mt_rand(1, 14) . ' g salt',
+                mt_rand(1, 120) . ' g water',
+            ]);
+            $rows = array_map(
+                static fn(string $key): array => TasteCurve::row(
+                    Candidate::of(Catalogue::shipped()->get($key))->perGram,
+                ),
+                ['light-brown-sugar', 'cider-vinegar'],
+            );
             $objective = new Objective(TasteLoad::of($batch), $target);
             $most = 0.4 * $batch->grams();
             $best = INF;
@@ -132,7 +191,20 @@ final class CorrectionSearchTest extends TestCase
 
     public function test_a_small_excess_is_mended_whatever_lies_below_its_threshold(): void
     {
-        $advice = self::advise(['2 red peppers, roasted', 'juice of 2 oranges', '75 ml lemon juice', '80 ml sunflower oil', "5 bird's eye chillies", '6 cloves garlic', '2 tbsp smoked paprika', '2 tbsp red wine vinegar', '3 tsp salt'], 'peri');
+        $advice = self::advise(
+            [
+                '2 red peppers, roasted',
+                'juice of 2 oranges',
+                '75 ml lemon juice',
+                '80 ml sunflower oil',
+                "5 bird's eye chillies",
+                '6 cloves garlic',
+                '2 tbsp smoked paprika',
+                '2 tbsp red wine vinegar',
+                '3 tsp salt',
+            ],
+            'peri',
+        );
 
         self::assertGreaterThan(0.3, $advice->distanceBefore);
         self::assertNotSame([], $advice->corrections);
@@ -145,7 +217,16 @@ final class CorrectionSearchTest extends TestCase
         $mended = 0;
         foreach (StyleBook::all() as $style) {
             foreach (['30 g sugar', '25 g water', '4 g salt', '30 g cider vinegar'] as $slip) {
-                $reference = RecipeReader::read((string) preg_replace('/^Yield:.*$/m', '', explode("\n\n", (string) file_get_contents(FactsFile::folder() . "/styles/{$style->key}.txt"))[0]));
+                $reference = RecipeReader::read(
+                    (string) preg_replace(
+                        '/^Yield:.*$/m',
+                        '',
+                        explode(
+                            "\n\n",
+                            (string) file_get_contents(FactsFile::folder() . "/styles/{$style->key}.txt"),
+                        )[0],
+                    ),
+                );
                 $lines = [...array_map(static fn($line): string => $line->text, $reference->lines), $slip];
                 $advice = self::advise($lines, $style->key);
                 if ($advice->distanceBefore > 0.5) {
@@ -164,7 +245,10 @@ final class CorrectionSearchTest extends TestCase
         $single = self::advise(self::SALTY_DIP, 'fish-sauce-dip', null, 1);
 
         foreach ($only->corrections as $correction) {
-            self::assertSame(['water'], array_map(static fn($one): string => $one->ingredient->key, $correction->additions));
+            self::assertSame(
+                ['water'],
+                array_map(static fn($one): string => $one->ingredient->key, $correction->additions),
+            );
         }
         foreach ($single->corrections as $correction) {
             self::assertCount(1, $correction->additions);
@@ -182,7 +266,11 @@ final class CorrectionSearchTest extends TestCase
         foreach ($advice->corrections as $correction) {
             self::assertLessThanOrEqual($capacity, Volume::millilitres($correction->mixture));
         }
-        $full = CorrectionSearch::advise($batch, StyleBook::get('fish-sauce-dip')->target, new CorrectionLimits(self::candidates(['water']), 3, 10.0));
+        $full = CorrectionSearch::advise(
+            $batch,
+            StyleBook::get('fish-sauce-dip')->target,
+            new CorrectionLimits(self::candidates(['water']), 3, 10.0),
+        );
         self::assertSame([], $full->corrections);
         self::assertStringContainsString('capacity', $full->notes[0]);
     }
@@ -193,10 +281,23 @@ final class CorrectionSearchTest extends TestCase
         $batch = self::mix(['100 g water', '1.5 g salt']);
         $limits = new CorrectionLimits(self::candidates(['water']));
 
-        self::assertStringContainsString('nothing needs adding', CorrectionSearch::advise($batch, $target, $limits)->notes[0]);
-        self::assertStringContainsString('Nothing may be added', CorrectionSearch::advise($batch, $target, new CorrectionLimits([]))->notes[0]);
-        self::assertStringContainsString('nothing in the pan', CorrectionSearch::advise(Mixture::nothing(), $target, $limits)->notes[0]);
-        $hopeless = CorrectionSearch::advise(self::mix(['100 g water']), $target, new CorrectionLimits(self::candidates(['olive-oil'])));
+        self::assertStringContainsString(
+            'nothing needs adding',
+            CorrectionSearch::advise($batch, $target, $limits)->notes[0],
+        );
+        self::assertStringContainsString(
+            'Nothing may be added',
+            CorrectionSearch::advise($batch, $target, new CorrectionLimits([]))->notes[0],
+        );
+        self::assertStringContainsString(
+            'nothing in the pan',
+            CorrectionSearch::advise(Mixture::nothing(), $target, $limits)->notes[0],
+        );
+        $hopeless = CorrectionSearch::advise(
+            self::mix(['100 g water']),
+            $target,
+            new CorrectionLimits(self::candidates(['olive-oil'])),
+        );
         self::assertSame([], $hopeless->corrections);
         self::assertNotSame([], $hopeless->notes);
     }
@@ -205,7 +306,10 @@ final class CorrectionSearchTest extends TestCase
     {
         $advice = self::complain(['300 g tomatoes', '4 g salt'], 'not-salty', ['soy-sauce'], 1);
 
-        self::assertSame(['gluten', 'soya'], [...array_intersect(['gluten', 'soya'], $advice->corrections[0]->allergensAdded)]);
+        self::assertSame(
+            ['gluten', 'soya'],
+            [...array_intersect(['gluten', 'soya'], $advice->corrections[0]->allergensAdded)],
+        );
         self::assertMatchesRegularExpression('/umami also \+\d/', implode(' ', $advice->corrections[0]->sideEffects));
     }
 
@@ -219,7 +323,11 @@ final class CorrectionSearchTest extends TestCase
                 self::assertNotNull($target->window($axis));
             }
         }
-        self::assertEqualsWithDelta(2.0 / 1.15 ** 2, Complaint::named('too-salty')->target($now)->window(Axis::Salt)?->high, 1e-9);
+        self::assertEqualsWithDelta(
+            2.0 / 1.15 ** 2,
+            Complaint::named('too-salty')->target($now)->window(Axis::Salt)?->high,
+            1e-9,
+        );
     }
 
     /** @param list<string> $lines */
@@ -227,7 +335,11 @@ final class CorrectionSearchTest extends TestCase
     {
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
 
-        return array_reduce($lines, static fn(Mixture $sum, string $line): Mixture => $sum->plus($resolver->resolve($line)->mixture()), Mixture::nothing());
+        return array_reduce(
+            $lines,
+            static fn(Mixture $sum, string $line): Mixture => $sum->plus($resolver->resolve($line)->mixture()),
+            Mixture::nothing(),
+        );
     }
 
     /**
@@ -248,7 +360,11 @@ final class CorrectionSearchTest extends TestCase
     {
         $family = StyleBook::get($style);
 
-        return CorrectionSearch::advise(self::mix($lines), $family->target, new CorrectionLimits(self::candidates($with ?? $family->correctors), $most));
+        return CorrectionSearch::advise(
+            self::mix($lines),
+            $family->target,
+            new CorrectionLimits(self::candidates($with ?? $family->correctors), $most),
+        );
     }
 
     /**
@@ -259,6 +375,10 @@ final class CorrectionSearchTest extends TestCase
     {
         $batch = self::mix($lines);
 
-        return CorrectionSearch::advise($batch, Complaint::named($complaint)->target(Taste::ofMixture($batch)), new CorrectionLimits(self::candidates($with), $most));
+        return CorrectionSearch::advise(
+            $batch,
+            Complaint::named($complaint)->target(Taste::ofMixture($batch)),
+            new CorrectionLimits(self::candidates($with), $most),
+        );
     }
 }

@@ -27,8 +27,16 @@ final class EngineTest extends TestCase
 {
     public function test_a_lever_is_what_one_step_costs(): void
     {
-        $batch = Balance::of(self::formula(['500 g water', '60 g sugar', '30 g cider vinegar', '8 g salt', '1 g msg', '1 g cayenne']))->load();
-        foreach (['salt' => Axis::Salt, 'white-sugar' => Axis::Sweet, 'white-vinegar' => Axis::Sour, 'msg' => Axis::Umami, 'habanero' => Axis::Heat] as $key => $axis) {
+        $batch = Balance::of(
+            self::formula(['500 g water', '60 g sugar', '30 g cider vinegar', '8 g salt', '1 g msg', '1 g cayenne']),
+        )->load();
+        foreach ([
+            'salt' => Axis::Salt,
+            'white-sugar' => Axis::Sweet,
+            'white-vinegar' => Axis::Sour,
+            'msg' => Axis::Umami,
+            'habanero' => Axis::Heat,
+        ] as $key => $axis) {
             $candidate = Candidate::of(Catalogue::shipped()->get($key));
             $cost = StepCost::in($batch, $candidate);
             self::assertSame($axis, $cost?->axis, $key);
@@ -42,7 +50,14 @@ final class EngineTest extends TestCase
     public function test_a_design_stands_inside_its_style_from_an_empty_bench(): void
     {
         foreach (StyleBook::all() as $style) {
-            $design = DesignSetup::draft(self::formula([]), $style, null, 1000.0, Catalogue::shipped(), Measures::Metric);
+            $design = DesignSetup::draft(
+                self::formula([]),
+                $style,
+                null,
+                1000.0,
+                Catalogue::shipped(),
+                Measures::Metric,
+            );
             $mixture = Mixture::nothing();
             foreach ($design->lines as $line) {
                 self::assertGreaterThan(0.0, $line->grams);
@@ -50,7 +65,12 @@ final class EngineTest extends TestCase
                 $mixture = $mixture->plus($line->ingredient->grams($line->grams));
             }
             self::assertEqualsWithDelta(1000.0, $mixture->grams(), 12.0, $style->key);
-            self::assertEqualsWithDelta($design->distance, $style->target->distance(Taste::ofMixture($mixture)), 0.15, "{$style->key}: what is said is what is recomputed");
+            self::assertEqualsWithDelta(
+                $design->distance,
+                $style->target->distance(Taste::ofMixture($mixture)),
+                0.15,
+                "{$style->key}: what is said is what is recomputed",
+            );
             if ($design->distance > 0.5) {
                 self::assertNotSame([], $design->hindrances, $style->key);
             }
@@ -61,7 +81,16 @@ final class EngineTest extends TestCase
     {
         $reached = 0;
         foreach (StyleBook::all() as $style) {
-            $reached += DesignSetup::draft(self::formula([]), $style, null, 1000.0, Catalogue::shipped(), Measures::Metric)->distance < 0.5 ? 1 : 0;
+            $reached += DesignSetup::draft(
+                self::formula([]),
+                $style,
+                null,
+                1000.0,
+                Catalogue::shipped(),
+                Measures::Metric,
+            )->distance < 0.5
+                ? 1
+                : 0;
         }
 
         self::assertGreaterThanOrEqual(20, $reached);
@@ -70,23 +99,60 @@ final class EngineTest extends TestCase
     public function test_locked_lines_stay_and_the_free_ones_are_found(): void
     {
         $style = StyleBook::get('fish-sauce-dip');
-        $design = DesignSetup::draft(self::formula(['60 g fish sauce [lock]', '1 g sugar', '1 g lime juice', "1 bird's eye chilli", '1 clove garlic [lock]']), $style, 'water', 260.0, Catalogue::shipped(), Measures::Metric);
+        $design = DesignSetup::draft(
+            self::formula([
+                '60 g fish sauce [lock]',
+                '1 g sugar',
+                '1 g lime juice',
+                "1 bird's eye chilli",
+                '1 clove garlic [lock]',
+            ]),
+            $style,
+            'water',
+            260.0,
+            Catalogue::shipped(),
+            Measures::Metric,
+        );
 
-        self::assertSame([], array_diff(array_map(static fn($line): string => $line->ingredient->key, $design->lines), ['water', 'white-sugar', 'lime-juice', 'birds-eye-chilli']));
+        self::assertSame(
+            [],
+            array_diff(
+                array_map(static fn($line): string => $line->ingredient->key, $design->lines),
+                ['water', 'white-sugar', 'lime-juice', 'birds-eye-chilli'],
+            ),
+        );
         self::assertLessThan(0.5, $design->distance);
-        self::assertEqualsWithDelta(260.0 - 64.0, array_sum(array_map(static fn($line): float => $line->grams, $design->lines)), 8.0);
+        self::assertEqualsWithDelta(
+            260.0 - 64.0,
+            array_sum(array_map(static fn($line): float => $line->grams, $design->lines)),
+            8.0,
+        );
     }
 
     public function test_an_impossible_wish_gets_the_nearest_and_is_told_what_stands_in_the_way(): void
     {
-        $design = DesignSetup::draft(self::formula(['40 g salt [lock]', '10 g sugar']), StyleBook::get('ketchup'), 'water', 300.0, Catalogue::shipped(), Measures::Metric);
+        $design = DesignSetup::draft(
+            self::formula(['40 g salt [lock]', '10 g sugar']),
+            StyleBook::get('ketchup'),
+            'water',
+            300.0,
+            Catalogue::shipped(),
+            Measures::Metric,
+        );
         $said = implode(' ', $design->hindrances);
 
         self::assertStringContainsString('Salt ends', $said);
         self::assertStringContainsString('locked lines bring too much', $said);
         self::assertStringContainsString('nothing that may be used brings any', $said);
         $this->expectException(\InvalidArgumentException::class);
-        DesignSetup::draft(self::formula(['400 g ketchup [lock]']), StyleBook::get('ketchup'), null, 300.0, Catalogue::shipped(), Measures::Metric);
+        DesignSetup::draft(
+            self::formula(['400 g ketchup [lock]']),
+            StyleBook::get('ketchup'),
+            null,
+            300.0,
+            Catalogue::shipped(),
+            Measures::Metric,
+        );
     }
 
     public function test_a_liked_batch_becomes_a_target_that_words_move(): void
@@ -94,11 +160,22 @@ final class EngineTest extends TestCase
         $liked = Taste::of(20.0, 1.0, 2.0, 0.3, 60.0);
         $target = Target::around($liked);
         self::assertSame(0.0, $target->distance($liked));
-        foreach (['a little sharper' => [Axis::Sour, 1.0], 'sweeter' => [Axis::Sweet, 1.5], 'much less salty' => [Axis::Salt, -3.0], 'A touch hotter' => [Axis::Heat, 0.5], 'less sweet' => [Axis::Sweet, -1.5]] as $words => [$axis, $steps]) {
+        foreach ([
+            'a little sharper' => [Axis::Sour, 1.0],
+            'sweeter' => [Axis::Sweet, 1.5],
+            'much less salty' => [Axis::Salt, -3.0],
+            'A touch hotter' => [Axis::Heat, 0.5],
+            'less sweet' => [Axis::Sweet, -1.5],
+        ] as $words => [$axis, $steps]) {
             $move = TargetShift::fromWords($words);
             self::assertSame([$axis, $steps], [$move?->axis, $move?->steps], $words);
             $window = $move->apply($target)->window($axis);
-            self::assertEqualsWithDelta($liked->stepsOn($axis) + $steps, ($axis->steps((float) $window?->low) + $axis->steps((float) $window?->high)) / 2.0, 1e-6, $words);
+            self::assertEqualsWithDelta(
+                $liked->stepsOn($axis) + $steps,
+                ($axis->steps((float) $window?->low) + $axis->steps((float) $window?->high)) / 2.0,
+                1e-6,
+                $words,
+            );
         }
         self::assertNull(TargetShift::fromWords('bluer'));
         self::assertNull($target->without(Axis::Heat)->window(Axis::Heat));
@@ -106,15 +183,29 @@ final class EngineTest extends TestCase
 
     public function test_a_batch_far_too_salty_is_blended_with_one_made_without_the_salt(): void
     {
-        $advice = self::counsel(['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '24 g salt'], 'ketchup', ['white-sugar', 'cider-vinegar']);
+        $advice = self::counsel(
+            ['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '24 g salt'],
+            'ketchup',
+            ['white-sugar', 'cider-vinegar'],
+        );
 
         self::assertSame('blend', $advice->otherWays[0]->kind ?? null);
         self::assertStringContainsString('without the salt', $advice->otherWays[0]->says);
-        $batch = TasteLoad::of(self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '24 g salt'])->mixed());
+        $batch = TasteLoad::of(
+            self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '24 g salt'])->mixed(),
+        );
         $plain = TasteLoad::of(self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar'])->mixed());
         $blended = $batch->plus($plain, (float) $advice->otherWays[0]->grams / $plain->grams)->taste();
-        self::assertEqualsWithDelta($advice->otherWays[0]->distanceAfter, StyleBook::get('ketchup')->target->distance($blended), 1e-9, 'the mass balance is as said');
-        self::assertLessThan($advice->corrections[0]->distanceAfter ?? $advice->distanceBefore, $advice->otherWays[0]->distanceAfter);
+        self::assertEqualsWithDelta(
+            $advice->otherWays[0]->distanceAfter,
+            StyleBook::get('ketchup')->target->distance($blended),
+            1e-9,
+            'the mass balance is as said',
+        );
+        self::assertLessThan(
+            $advice->corrections[0]->distanceAfter ?? $advice->distanceBefore,
+            $advice->otherWays[0]->distanceAfter,
+        );
     }
 
     public function test_masking_is_offered_only_when_nothing_else_helps_and_is_called_masking(): void
@@ -138,7 +229,23 @@ final class EngineTest extends TestCase
         self::assertGreaterThan(1.0, $kept->distance);
         self::assertLessThan(0.5, $grown->distance);
         $roomy = self::formula(['60 g fish sauce', '60 g sugar', '60 g lime juice', '120 g water']);
-        self::assertEquals(DesignSetup::draft($roomy, StyleBook::get('fish-sauce-dip'), null, 300.0, Catalogue::shipped(), Measures::Metric), DesignSetup::withRoom($roomy, StyleBook::get('fish-sauce-dip'), 300.0, Catalogue::shipped(), Measures::Metric));
+        self::assertEquals(
+            DesignSetup::draft(
+                $roomy,
+                StyleBook::get('fish-sauce-dip'),
+                null,
+                300.0,
+                Catalogue::shipped(),
+                Measures::Metric,
+            ),
+            DesignSetup::withRoom(
+                $roomy,
+                StyleBook::get('fish-sauce-dip'),
+                300.0,
+                Catalogue::shipped(),
+                Measures::Metric,
+            ),
+        );
     }
 
     private static function formula(array $lines): Formula
@@ -152,6 +259,15 @@ final class EngineTest extends TestCase
      */
     private static function counsel(array $lines, string $style, ?array $with): Advice
     {
-        return CorrectionSetup::for(Balance::of(self::formula($lines)), StyleBook::get($style), null, $with, 3, null, Catalogue::shipped(), Measures::Metric);
+        return CorrectionSetup::for(
+            Balance::of(self::formula($lines)),
+            StyleBook::get($style),
+            null,
+            $with,
+            3,
+            null,
+            Catalogue::shipped(),
+            Measures::Metric,
+        );
     }
 }

@@ -43,15 +43,29 @@ final class IndependentOptimumTest extends TestCase
             }
             $keys = $style->correctors;
             shuffle($keys);
-            $candidates = array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), array_slice($keys, 0, self::CANDIDATES));
+            $candidates = array_map(
+                static fn(string $key): Candidate => Candidate::of($catalogue->get($key)),
+                array_slice($keys, 0, self::CANDIDATES),
+            );
             $advice = CorrectionSearch::advise($batch, $style->target, new CorrectionLimits($candidates));
-            $found[] = min([$advice->distanceBefore, ...array_map(static fn($one): float => $one->distanceAfter, $advice->corrections)]);
+            $found[] = min([
+                $advice->distanceBefore,
+                ...array_map(static fn($one): float => $one->distanceAfter, $advice->corrections),
+            ]);
             $windows = [];
             foreach (Axis::cases() as $axis) {
                 $window = $style->target->window($axis);
                 $windows[$axis->value] = [$window?->low, $window?->high];
             }
-            $cases[] = ['batch' => TasteCurve::row(TasteLoad::of($batch)), 'candidates' => array_map(static fn(Candidate $one): array => TasteCurve::row($one->perGram), $candidates), 'windows' => $windows, 'most' => 0.4 * $batch->grams()];
+            $cases[] = [
+                'batch' => TasteCurve::row(TasteLoad::of($batch)),
+                'candidates' => array_map(
+                    static fn(Candidate $one): array => TasteCurve::row($one->perGram),
+                    $candidates,
+                ),
+                'windows' => $windows,
+                'most' => 0.4 * $batch->grams(),
+            ];
         }
         $optimum = Python::figures(__DIR__ . '/optimum.py', $cases);
         $worse = [];

@@ -15,12 +15,19 @@ final class TongueTest extends TestCase
     public function test_a_word_moves_its_axis_as_far_as_it_is_meant_and_holds_the_others(): void
     {
         $now = Taste::of(10.0, 1.0, 2.0, 0.2, 50.0);
-        $off = static fn(string $strength): float => (float) Tongue::saying([['complaint' => 'too-salty', 'strength' => $strength]])->target($now)?->window(Axis::Salt)?->off(Axis::Salt, $now->salt);
+        $off = static fn(string $strength): float => (float) Tongue::saying([
+            ['complaint' => 'too-salty', 'strength' => $strength],
+        ])->target($now)?->window(Axis::Salt)?->off(Axis::Salt, $now->salt);
 
         self::assertSame(['little', 'clear', 'far'], Tongue::strengths());
         self::assertEqualsWithDelta([0.5, 2.0], [$off('little') / $off('clear'), $off('far') / $off('clear')], 1e-6);
         self::assertGreaterThan(0.0, $off('little'));
-        self::assertSame(0.0, Tongue::saying([['complaint' => 'too-salty', 'strength' => 'far']])->target($now)?->window(Axis::Sweet)?->off(Axis::Sweet, $now->sweet));
+        self::assertSame(
+            0.0,
+            Tongue::saying([
+                ['complaint' => 'too-salty', 'strength' => 'far'],
+            ])->target($now)?->window(Axis::Sweet)?->off(Axis::Sweet, $now->sweet),
+        );
     }
 
     public function test_silence_is_no_target_and_an_unknown_word_is_refused(): void
@@ -37,6 +44,10 @@ final class TongueTest extends TestCase
         $window = Tongue::wayBack($before, $after)->window(Axis::Salt);
 
         self::assertNotNull($window);
-        self::assertEqualsWithDelta(($before->stepsOn(Axis::Salt) + $after->stepsOn(Axis::Salt)) / 2.0, array_sum($window->inSteps(Axis::Salt)) / 2.0, 1e-6);
+        self::assertEqualsWithDelta(
+            ($before->stepsOn(Axis::Salt) + $after->stepsOn(Axis::Salt)) / 2.0,
+            array_sum($window->inSteps(Axis::Salt)) / 2.0,
+            1e-6,
+        );
     }
 }

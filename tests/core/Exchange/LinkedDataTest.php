@@ -12,7 +12,9 @@ use Vinculum\Exchange\RecipeLine;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Exchange\RecipeWriter;
 
-/** The shapes of schema.org Recipe that are found in the wild (schema.org/Recipe, from memory), and the way back out. */
+/**
+ * The shapes of schema.org Recipe that are found in the wild (schema.org/Recipe, from memory), and the way back out.
+ */
 final class LinkedDataTest extends TestCase
 {
     private const PLAIN = ['@type' => 'Recipe', 'name' => 'Dip', 'recipeIngredient' => ['2 tbsp soy sauce']];
@@ -25,8 +27,12 @@ final class LinkedDataTest extends TestCase
         yield 'in a graph' => [['@context' => 'https://schema.org', '@graph' => [['@type' => 'WebSite'], self::PLAIN]]];
         yield 'of several types' => [[...self::PLAIN, '@type' => ['Recipe', 'NewsArticle']]];
         yield 'as the main thing of a page' => [['@type' => 'WebPage', 'mainEntity' => self::PLAIN]];
-        yield 'in a list of items' => [['@type' => 'ItemList', 'itemListElement' => [['@type' => 'ListItem', 'item' => self::PLAIN]]]];
-        yield 'ingredients by their old name' => [['@type' => 'Recipe', 'name' => 'Dip', 'ingredients' => '2 tbsp soy sauce']];
+        yield 'in a list of items' => [
+            ['@type' => 'ItemList', 'itemListElement' => [['@type' => 'ListItem', 'item' => self::PLAIN]]],
+        ];
+        yield 'ingredients by their old name' => [
+            ['@type' => 'Recipe', 'name' => 'Dip', 'ingredients' => '2 tbsp soy sauce'],
+        ];
         yield 'with entities and marks' => [[...self::PLAIN, 'recipeIngredient' => ['<b>2</b> tbsp&nbsp;soy sauce']]];
     }
 
@@ -38,7 +44,10 @@ final class LinkedDataTest extends TestCase
         foreach ([$json, $page] as $contents) {
             $recipe = RecipeReader::read($contents);
             self::assertSame('Dip', $recipe->title);
-            self::assertSame(['2 tbsp soy sauce'], array_map(static fn(string $text): string => str_replace("\u{A0}", ' ', $text), $recipe->texts()));
+            self::assertSame(
+                ['2 tbsp soy sauce'],
+                array_map(static fn(string $text): string => str_replace("\u{A0}", ' ', $text), $recipe->texts()),
+            );
         }
     }
 
@@ -51,21 +60,58 @@ final class LinkedDataTest extends TestCase
         self::assertSame('2 cups', $read(['recipeYield' => '2 cups'])->yield);
         self::assertSame(['It is said to cook 75 minutes.'], $read(['cookTime' => 'PT1H15M'])->notes);
         self::assertSame([], $read(['cookTime' => 'soon', 'totalTime' => 'PT0M'])->notes);
-        $sections = $read(['recipeInstructions' => [['@type' => 'HowToSection', 'name' => 'The pot', 'itemListElement' => [['@type' => 'HowToStep', 'text' => 'Simmer it', 'performTime' => 'PT20M'], 'Stir']], ['@type' => 'HowToStep', 'name' => 'Serve']]]);
+        $sections = $read([
+            'recipeInstructions' => [
+                [
+                    '@type' => 'HowToSection',
+                    'name' => 'The pot',
+                    'itemListElement' => [
+                        ['@type' => 'HowToStep', 'text' => 'Simmer it', 'performTime' => 'PT20M'],
+                        'Stir',
+                    ],
+                ],
+                ['@type' => 'HowToStep', 'name' => 'Serve'],
+            ],
+        ]);
         self::assertSame(['The pot:', 'Simmer it [20 min]', 'Stir', 'Serve'], $sections->method);
     }
 
     public function test_several_recipes_in_one_file(): void
     {
-        $titles = static fn(string $contents): array => array_map(static fn(Recipe $recipe): ?string => $recipe->title, RecipeReader::readAll($contents));
+        $titles = static fn(string $contents): array => array_map(
+            static fn(Recipe $recipe): ?string => $recipe->title,
+            RecipeReader::readAll($contents),
+        );
 
-        self::assertSame(['Dip', 'Other'], $titles((string) json_encode(['@graph' => [self::PLAIN, [...self::PLAIN, 'name' => 'Other'], [...self::PLAIN, 'recipeIngredient' => []]]])));
+        self::assertSame(
+            ['Dip', 'Other'],
+            $titles(
+                (string) json_encode([
+                    '@graph' => [
+                        self::PLAIN,
+                        [...self::PLAIN, 'name' => 'Other'],
+                        [...self::PLAIN, 'recipeIngredient' => []],
+                    ],
+                ]),
+            ),
+        );
         self::assertSame(['One', 'Two'], $titles("# One\n1 tsp salt\n\nMethod:\nStir\n\n# Two\n2 tsp salt\n"));
     }
 
     public function test_written_and_read_again_it_is_the_same_in_both_forms(): void
     {
-        $recipe = new Recipe('Brown & good', 'brown-sauce', '500 ml', '24 cm', [new RecipeLine('200 g dates', 'For the pot'), new RecipeLine('½ cup "malt" vinegar', 'For the pot'), new RecipeLine('1 lime [cold]', 'To finish')], ['Simmer 20 minutes', 'Cool it']);
+        $recipe = new Recipe(
+            'Brown & good',
+            'brown-sauce',
+            '500 ml',
+            '24 cm',
+            [
+                new RecipeLine('200 g dates', 'For the pot'),
+                new RecipeLine('½ cup "malt" vinegar', 'For the pot'),
+                new RecipeLine('1 lime [cold]', 'To finish'),
+            ],
+            ['Simmer 20 minutes', 'Cool it'],
+        );
 
         self::assertEquals($recipe, RecipeReader::read(RecipeWriter::text($recipe)));
         self::assertEquals($recipe, RecipeReader::read((string) json_encode(RecipeWriter::jsonLd($recipe))));
@@ -74,12 +120,20 @@ final class LinkedDataTest extends TestCase
     /** RFC 4180: CRLF, quotes doubled, fields with commas, quotes and breaks in quotes. */
     public function test_tables_written_are_tables_read(): void
     {
-        $rows = [['a' => 'plain', 'b' => 'with, comma'], ['a' => "two\r\nlines", 'b' => 'a "quote"'], ['a' => '=SUM(A1)', 'b' => '-3.5']];
+        $rows = [
+            ['a' => 'plain', 'b' => 'with, comma'],
+            ['a' => "two\r\nlines", 'b' => 'a "quote"'],
+            ['a' => '=SUM(A1)', 'b' => '-3.5'],
+        ];
         $csv = Csv::write(['a', 'b'], $rows);
 
         self::assertStringStartsWith("a,b\r\nplain,\"with, comma\"\r\n", $csv);
         self::assertStringContainsString("'=SUM(A1)", $csv, 'no spreadsheet takes it for a formula');
         self::assertSame($rows, Csv::read($csv));
-        self::assertSame([['a' => '1', 'b' => '']], Csv::read("\u{FEFF}A;B\n1\n"), 'semicolons, a byte order mark and short rows');
+        self::assertSame(
+            [['a' => '1', 'b' => '']],
+            Csv::read("\u{FEFF}A;B\n1\n"),
+            'semicolons, a byte order mark and short rows',
+        );
     }
 }

@@ -13,11 +13,19 @@ final class RecipeReaderTest extends TestCase
 {
     public function test_reads_plain_text_with_keys_stages_and_method(): void
     {
-        $recipe = RecipeReader::read("# Brown sauce\r\nStyle: brown-sauce\r\nYield: 500 ml\r\nPan: 24 cm\r\n\r\nFor the pot:\r\n200 g dates\r\n300 ml malt vinegar\r\n\r\nTo finish:\r\njuice of 1 lemon [cold]\r\n\r\nMethod:\r\nSimmer it.\r\nCool it.\r\n");
+        $recipe = RecipeReader::read(
+            "# Brown sauce\r\nStyle: brown-sauce\r\nYield: 500 ml\r\nPan: 24 cm\r\n\r\nFor the pot:\r\n200 g dates\r\n300 ml malt vinegar\r\n\r\nTo finish:\r\njuice of 1 lemon [cold]\r\n\r\nMethod:\r\nSimmer it.\r\nCool it.\r\n",
+        );
 
-        self::assertSame(['Brown sauce', 'brown-sauce', '500 ml', '24 cm'], [$recipe->title, $recipe->style, $recipe->yield, $recipe->pan]);
+        self::assertSame(
+            ['Brown sauce', 'brown-sauce', '500 ml', '24 cm'],
+            [$recipe->title, $recipe->style, $recipe->yield, $recipe->pan],
+        );
         self::assertSame(['200 g dates', '300 ml malt vinegar', 'juice of 1 lemon [cold]'], self::texts($recipe));
-        self::assertSame(['For the pot', 'For the pot', 'To finish'], array_map(static fn($line): ?string => $line->stage, $recipe->lines));
+        self::assertSame(
+            ['For the pot', 'For the pot', 'To finish'],
+            array_map(static fn($line): ?string => $line->stage, $recipe->lines),
+        );
         self::assertSame(['Simmer it.', 'Cool it.'], $recipe->method);
     }
 
@@ -25,8 +33,17 @@ final class RecipeReaderTest extends TestCase
     {
         $json = json_encode(['@context' => 'https://schema.org', '@graph' => [
             ['@type' => 'WebPage'],
-            ['@type' => ['Thing', 'Recipe'], 'name' => 'Dip &amp; sauce', 'recipeYield' => ['4', '250 ml'], 'recipeIngredient' => ['2 tbsp soy sauce', '&frac12; cup water'],
-                'recipeInstructions' => [['@type' => 'HowToSection', 'itemListElement' => [['@type' => 'HowToStep', 'text' => '<p>Mix.</p><p>Rest.</p>']]], 'Serve.']],
+            ['@type' => ['Thing', 'Recipe'], 'name' => 'Dip &amp; sauce', 'recipeYield' => ['4', '250 ml'], 'recipeIngredient' => [
+                '2 tbsp soy sauce',
+                '&frac12; cup water',
+            ],
+                'recipeInstructions' => [
+                    [
+                        '@type' => 'HowToSection',
+                        'itemListElement' => [['@type' => 'HowToStep', 'text' => '<p>Mix.</p><p>Rest.</p>']],
+                    ],
+                    'Serve.',
+                ]],
         ]]);
         $recipe = RecipeReader::read((string) $json);
 
@@ -39,8 +56,14 @@ final class RecipeReaderTest extends TestCase
     public function test_reads_other_encodings(): void
     {
         self::assertSame(['½ cup jalapeños'], self::texts(RecipeReader::read("\xEF\xBB\xBF½ cup jalapeños")));
-        self::assertSame(['½ cup jalapeños'], self::texts(RecipeReader::read((string) mb_convert_encoding('½ cup jalapeños', 'Windows-1252', 'UTF-8'))));
-        self::assertSame(['½ cup jalapeños'], self::texts(RecipeReader::read("\xFF\xFE" . mb_convert_encoding('½ cup jalapeños', 'UTF-16LE', 'UTF-8'))));
+        self::assertSame(
+            ['½ cup jalapeños'],
+            self::texts(RecipeReader::read((string) mb_convert_encoding('½ cup jalapeños', 'Windows-1252', 'UTF-8'))),
+        );
+        self::assertSame(
+            ['½ cup jalapeños'],
+            self::texts(RecipeReader::read("\xFF\xFE" . mb_convert_encoding('½ cup jalapeños', 'UTF-16LE', 'UTF-8'))),
+        );
     }
 
     public function test_says_what_is_wrong_with_what_is_no_recipe(): void

@@ -21,7 +21,31 @@ use Vinculum\Facts\FactsFile;
 final class WrittenAndReadTest extends TestCase
 {
     private const SEED = 20261124;
-    private const PIECES = ['½ cup', '1½ tsp', '2–3', 'a pinch of', '400 g tin', '12', 'cloves', 'garlic', 'crème fraîche', 'chilli', 'cider vinegar', '"00" flour', '& salt', '<1 %', 'café', '日本', 'naïve', "cook's", '(to taste)', '[hold]', ', chopped', '\\', '100 %'];
+    private const PIECES = [
+        '½ cup',
+        '1½ tsp',
+        '2–3',
+        'a pinch of',
+        '400 g tin',
+        '12',
+        'cloves',
+        'garlic',
+        'crème fraîche',
+        'chilli',
+        'cider vinegar',
+        '"00" flour',
+        '& salt',
+        '<1 %',
+        'café',
+        '日本',
+        'naïve',
+        "cook's",
+        '(to taste)',
+        '[hold]',
+        ', chopped',
+        '\\',
+        '100 %',
+    ];
 
     /** @return iterable<string, array{string}> */
     public static function references(): iterable
@@ -48,10 +72,32 @@ final class WrittenAndReadTest extends TestCase
 
     public function test_cells_come_back_whatever_marks_they_begin_with_or_hold(): void
     {
-        $cells = ["'=1+1", "''=1", '=SUM(A1)', "'plain", "it's", 'a;b', 'a;b,c', "two\nlines", '"quoted"', '-3', '@x', "\tindented", "'", "'+"];
+        $cells = [
+            "'=1+1",
+            "''=1",
+            '=SUM(A1)',
+            "'plain",
+            "it's",
+            'a;b',
+            'a;b,c',
+            "two\nlines",
+            '"quoted"',
+            '-3',
+            '@x',
+            "\tindented",
+            "'",
+            "'+",
+        ];
         $rows = array_map(static fn(string $cell): array => ['name' => $cell, 'other; column' => 'x'], $cells);
-        self::assertSame(array_map(static fn(array $row): array => ['name' => $row['name'], 'other; column' => 'x'], $rows), Csv::read(Csv::write(['name', 'other; column'], $rows)));
-        self::assertSame([['name' => 'a,b', 'note' => 'c']], Csv::read("name;note\n\"a,b\";c\n"), 'another country\'s separator');
+        self::assertSame(
+            array_map(static fn(array $row): array => ['name' => $row['name'], 'other; column' => 'x'], $rows),
+            Csv::read(Csv::write(['name', 'other; column'], $rows)),
+        );
+        self::assertSame(
+            [['name' => 'a,b', 'note' => 'c']],
+            Csv::read("name;note\n\"a,b\";c\n"),
+            'another country\'s separator',
+        );
     }
 
     public function test_what_would_take_seconds_or_all_memory_is_read_in_one_pass_or_refused(): void
@@ -79,13 +125,18 @@ final class WrittenAndReadTest extends TestCase
 
     public function test_a_page_is_read_however_its_script_is_written(): void
     {
-        $json = (string) json_encode(RecipeWriter::jsonLd(self::anyRecipe(1)), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_HEX_TAG);
+        $json = (string) json_encode(
+            RecipeWriter::jsonLd(self::anyRecipe(1)),
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_HEX_TAG,
+        );
         $expected = self::anyRecipe(1)->texts();
         $pages = [
             "<SCRIPT TYPE=application/ld+json>{$json}</SCRIPT>",
             "<script nonce='x' type='application/ld+json' id=\"a\">\n//\n</script><script type=\"application/ld+json\">  {$json}  </script >",
             "<script type=\"application/ld+json\"><![CDATA[{$json}]]></script>",
-            '<script type="application/ld+json">{"broken": </script><script type="application/ld+json">' . $json . '</script>',
+            '<script type="application/ld+json">{"broken": </script><script type="application/ld+json">'
+                . $json
+                . '</script>',
             "\u{FEFF}<!doctype html>\n<script type=\"application/ld+json\">{$json}</script>",
             mb_convert_encoding("\u{FEFF}<script type=\"application/ld+json\">{$json}</script>", 'UTF-16LE', 'UTF-8'),
         ];
@@ -112,11 +163,21 @@ final class WrittenAndReadTest extends TestCase
         for ($number = 0; $number < 100; ++$number) {
             $rows = [];
             for ($row = $dice->getInt(1, 6); $row > 0; --$row) {
-                $rows[] = ['name' => self::words($dice, 3), 'note' => self::words($dice, 2) . ($row % 2 === 0 ? ",\r\n\"twice\"" : ''), 'grams' => (string) $dice->getInt(0, 900)];
+                $rows[] = [
+                    'name' => self::words($dice, 3),
+                    'note' => self::words($dice, 2) . ($row % 2 === 0 ? ",\r\n\"twice\"" : ''),
+                    'grams' => (string) $dice->getInt(0, 900),
+                ];
             }
             $ours = Csv::write(['name', 'note', 'grams'], $rows);
-            self::assertSame([['name', 'note', 'grams'], ...array_map(array_values(...), $rows)], self::readByPhp($ours));
-            self::assertSame($rows, Csv::read(self::writtenByPhp([['name', 'note', 'grams'], ...array_map(array_values(...), $rows)])));
+            self::assertSame(
+                [['name', 'note', 'grams'], ...array_map(array_values(...), $rows)],
+                self::readByPhp($ours),
+            );
+            self::assertSame(
+                $rows,
+                Csv::read(self::writtenByPhp([['name', 'note', 'grams'], ...array_map(array_values(...), $rows)])),
+            );
         }
     }
 
@@ -126,7 +187,10 @@ final class WrittenAndReadTest extends TestCase
         self::assertEquals($recipe, RecipeReader::read($text), $text);
         $json = (string) json_encode(RecipeWriter::jsonLd($recipe));
         self::assertEquals($recipe, RecipeReader::read($json), $json);
-        self::assertEquals($recipe, RecipeReader::read("<html><script type=\"application/ld+json\">{$json}</script></html>"));
+        self::assertEquals(
+            $recipe,
+            RecipeReader::read("<html><script type=\"application/ld+json\">{$json}</script></html>"),
+        );
     }
 
     private static function anyRecipe(int $seed): Recipe
@@ -138,14 +202,27 @@ final class WrittenAndReadTest extends TestCase
                 $lines[] = new RecipeLine(self::words($dice, 5), $stage);
             }
         }
-        $method = array_map(static fn(int $step): string => "Stir {$step} times " . self::words($dice, 4), range(1, $dice->getInt(1, 4)));
+        $method = array_map(
+            static fn(int $step): string => "Stir {$step} times " . self::words($dice, 4),
+            range(1, $dice->getInt(1, 4)),
+        );
 
-        return new Recipe('Sauce ' . self::words($dice, 2), 'ketchup', "{$dice->getInt(1, 9)} × 250 ml", "{$dice->getInt(12, 40)} cm", $lines, $method);
+        return new Recipe(
+            'Sauce ' . self::words($dice, 2),
+            'ketchup',
+            "{$dice->getInt(1, 9)} × 250 ml",
+            "{$dice->getInt(12, 40)} cm",
+            $lines,
+            $method,
+        );
     }
 
     private static function words(Randomizer $dice, int $most): string
     {
-        $words = array_map(static fn(int $number): string => self::PIECES[$number], $dice->pickArrayKeys(self::PIECES, $dice->getInt(1, $most)));
+        $words = array_map(
+            static fn(int $number): string => self::PIECES[$number],
+            $dice->pickArrayKeys(self::PIECES, $dice->getInt(1, $most)),
+        );
 
         return "{$dice->getInt(1, 99)} g " . implode(' ', $words);
     }

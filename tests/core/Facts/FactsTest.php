@@ -17,7 +17,16 @@ final class FactsTest extends TestCase
 {
     public function test_a_row_is_read_with_the_type_that_is_asked_for(): void
     {
-        $row = new Row('example', ['name' => 'Example', 'count' => '12.5', 'list' => 'a, b , ,c', 'numbers' => '1, 2.5', 'amounts' => 'water 94, acetic acid 5.5']);
+        $row = new Row(
+            'example',
+            [
+                'name' => 'Example',
+                'count' => '12.5',
+                'list' => 'a, b , ,c',
+                'numbers' => '1, 2.5',
+                'amounts' => 'water 94, acetic acid 5.5',
+            ],
+        );
 
         self::assertSame('Example', $row->text('name'));
         self::assertSame('none', $row->textOr('other', 'none'));
@@ -56,7 +65,25 @@ final class FactsTest extends TestCase
         $compiled = require $path;
         unlink($path);
         self::assertIsArray($compiled);
-        foreach (['axes', 'components', 'units', 'counts', 'words', 'styles', 'windows', 'cautions', 'complaints', 'allergens', 'moves', 'masking', 'states', 'sources', 'sweeteners', 'umami', 'reference-batch'] as $name) {
+        foreach ([
+            'axes',
+            'components',
+            'units',
+            'counts',
+            'words',
+            'styles',
+            'windows',
+            'cautions',
+            'complaints',
+            'allergens',
+            'moves',
+            'masking',
+            'states',
+            'sources',
+            'sweeteners',
+            'umami',
+            'reference-batch',
+        ] as $name) {
             self::assertNotSame([], FactsFile::named($name), $name);
             self::assertSame(array_keys(FactsFile::named($name)), array_keys($compiled[$name]), $name);
         }

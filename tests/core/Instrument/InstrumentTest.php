@@ -42,19 +42,36 @@ final class InstrumentTest extends TestCase
     /** Nernst's equation: 59.16 mV for each unit of pH at 25 °C (CRC Handbook, from memory). */
     public function test_two_buffers_set_a_ph_meter(): void
     {
-        $calibration = PhCalibration::between(['ph' => 7.0, 'millivolts' => 5.0, 'celsius' => 25.0], ['ph' => 4.01, 'millivolts' => 5.0 + 0.95 * 59.16 * 2.99, 'celsius' => 25.0], 0.0);
+        $calibration = PhCalibration::between(
+            ['ph' => 7.0, 'millivolts' => 5.0, 'celsius' => 25.0],
+            ['ph' => 4.01, 'millivolts' => 5.0 + 0.95 * 59.16 * 2.99, 'celsius' => 25.0],
+            0.0,
+        );
 
         self::assertEqualsWithDelta(0.95, $calibration->slope, 1e-3);
         self::assertEqualsWithDelta(5.0, $calibration->offset, 1e-9);
-        self::assertEqualsWithDelta(3.5, $calibration->ph(['millivolts' => 5.0 + 0.95 * 59.16 * 3.5, 'celsius' => 25.0]), 1e-2);
-        self::assertEqualsWithDelta(3.5, $calibration->ph(['millivolts' => 5.0 + 0.95 * 59.16 * 3.5 * 333.15 / 298.15, 'celsius' => 60.0]), 1e-2, 'a hot sauce gives more millivolts for the same pH');
+        self::assertEqualsWithDelta(
+            3.5,
+            $calibration->ph(['millivolts' => 5.0 + 0.95 * 59.16 * 3.5, 'celsius' => 25.0]),
+            1e-2,
+        );
+        self::assertEqualsWithDelta(
+            3.5,
+            $calibration->ph(['millivolts' => 5.0 + 0.95 * 59.16 * 3.5 * 333.15 / 298.15, 'celsius' => 60.0]),
+            1e-2,
+            'a hot sauce gives more millivolts for the same pH',
+        );
     }
 
     public function test_a_worn_electrode_is_refused_and_an_old_calibration_is_told(): void
     {
         foreach ([[4.01, 0.7], [4.01, 1.2], [6.8, 1.0]] as [$buffer, $slope]) {
             try {
-                PhCalibration::between(['ph' => 7.0, 'millivolts' => 0.0, 'celsius' => 25.0], ['ph' => $buffer, 'millivolts' => $slope * 59.16 * (7.0 - $buffer), 'celsius' => 25.0], 0.0);
+                PhCalibration::between(
+                    ['ph' => 7.0, 'millivolts' => 0.0, 'celsius' => 25.0],
+                    ['ph' => $buffer, 'millivolts' => $slope * 59.16 * (7.0 - $buffer), 'celsius' => 25.0],
+                    0.0,
+                );
                 self::fail("a slope of {$slope} with buffer {$buffer} is unsound");
             } catch (InstrumentFault $fault) {
                 self::assertStringContainsString('calibration cannot be used', $fault->getMessage());
@@ -84,7 +101,10 @@ final class InstrumentTest extends TestCase
         self::assertFalse($half['settled']);
         self::assertLessThan(125.0, $half['grams'], 'it lags behind what lies on it');
         self::pass($scale, 4.0);
-        self::assertSame(['grams' => 250.0, 'settled' => true, 'overload' => false, 'resolution' => 1.0], $scale->reading(0.0));
+        self::assertSame(
+            ['grams' => 250.0, 'settled' => true, 'overload' => false, 'resolution' => 1.0],
+            $scale->reading(0.0),
+        );
         $scale->tare();
         self::assertSame(0.0, $scale->reading(0.0)['grams']);
         $scale->clear();

@@ -35,7 +35,10 @@ final class CautionsTest extends TestCase
     {
         $cautions = self::cautions(['200 g olive oil', '4 cloves garlic', '20 g honey']);
 
-        self::assertContains('no-room-temperature', array_map(static fn(Caution $one): string => $one->code, $cautions));
+        self::assertContains(
+            'no-room-temperature',
+            array_map(static fn(Caution $one): string => $one->code, $cautions),
+        );
         self::assertSame('stop', $cautions[0]->severity);
         self::assertSame([], self::cautions(['zorp']));
     }

@@ -32,7 +32,10 @@ final class KeepTest extends TestCase
     /** 21 CFR 114.3 (from memory): a water activity above 0.85. */
     public function test_the_limits_of_water_activity_to_a_thousandth(): void
     {
-        $days = static fn(float $activity, float $ph): float => self::keep(self::SAUCE, new Treatment(true, [$ph, $ph], $activity))->days['high'];
+        $days = static fn(float $activity, float $ph): float => self::keep(
+            self::SAUCE,
+            new Treatment(true, [$ph, $ph], $activity),
+        )->days['high'];
 
         self::assertSame(4.0, $days(0.851, 5.0));
         self::assertSame(90.0, $days(0.849, 5.0), 'dry enough, however little acid');
@@ -48,15 +51,28 @@ final class KeepTest extends TestCase
         self::assertLessThanOrEqual(30.0, $estimated->days['high']);
     }
 
-    /** USDA and US FDA advice (from memory): at most four days, whatever the estimate says; only a measured pH lifts it. */
+    /**
+     * USDA and US FDA advice (from memory): at most four days, whatever the estimate says; only a measured pH lifts it.
+     */
     public function test_garlic_in_oil_with_and_without_acid(): void
     {
         $oil = ['200 ml olive oil', '6 cloves garlic'];
         $sharp = [...$oil, '100 ml white vinegar'];
 
-        self::assertSame(['fridge', 4.0], [self::keep($oil, new Treatment(false))->storage, self::keep($oil, new Treatment(false))->days['high']]);
-        self::assertSame(4.0, self::keep($sharp, new Treatment(false))->days['high'], 'an estimate is never a safety measurement');
-        self::assertSame(7.0, self::keep($sharp, new Treatment(false, [3.6, 3.6]))->days['high'], 'measured sharp it keeps as raw plants do');
+        self::assertSame(
+            ['fridge', 4.0],
+            [self::keep($oil, new Treatment(false))->storage, self::keep($oil, new Treatment(false))->days['high']],
+        );
+        self::assertSame(
+            4.0,
+            self::keep($sharp, new Treatment(false))->days['high'],
+            'an estimate is never a safety measurement',
+        );
+        self::assertSame(
+            7.0,
+            self::keep($sharp, new Treatment(false, [3.6, 3.6]))->days['high'],
+            'measured sharp it keeps as raw plants do',
+        );
         self::assertSame(4.0, self::keep($oil, new Treatment(false, [4.3, 4.3]))->days['high']);
         self::assertStringContainsString('calibrate', self::keep($sharp, new Treatment(false))->asks[0]);
     }
@@ -106,7 +122,10 @@ final class KeepTest extends TestCase
         self::assertSame(7.0, $keep->days['high']);
         self::assertStringContainsString('the higher one counts', implode(' ', $keep->asks));
         self::assertStringContainsString('out of calibration', implode(' ', $keep->asks));
-        self::assertStringContainsString('second spoonful', implode(' ', self::keep(self::SAUCE, new Treatment(true, [3.9]))->asks));
+        self::assertStringContainsString(
+            'second spoonful',
+            implode(' ', self::keep(self::SAUCE, new Treatment(true, [3.9]))->asks),
+        );
         self::assertSame([], self::keep(self::SAUCE, new Treatment(true, [3.9, 3.95]))->asks);
     }
 
@@ -124,7 +143,11 @@ final class KeepTest extends TestCase
     public function test_nothing_ever_stands_at_room_temperature(): void
     {
         foreach (FactsFile::named('keeping') as $rule) {
-            self::assertContains($rule->textOr('storage', 'fridge'), ['fridge', 'freezer', 'serve-at-once'], $rule->key);
+            self::assertContains(
+                $rule->textOr('storage', 'fridge'),
+                ['fridge', 'freezer', 'serve-at-once'],
+                $rule->key,
+            );
             self::assertLessThanOrEqual(90.0, $rule->numbers('days')[1], $rule->key);
             foreach ($rule->list('any') as $key) {
                 self::assertTrue(Catalogue::shipped()->has($key), "{$rule->key}: {$key}");
@@ -134,7 +157,10 @@ final class KeepTest extends TestCase
 
     public function test_a_step_is_warned_of_at_its_moment(): void
     {
-        $codes = static fn(string $text, bool $isHot, string $contents = ''): array => array_map(static fn(Caution $one): string => $one->code, StepCautions::for($text, $isHot, $contents));
+        $codes = static fn(string $text, bool $isHot, string $contents = ''): array => array_map(
+            static fn(Caution $one): string => $one->code,
+            StepCautions::for($text, $isHot, $contents),
+        );
 
         self::assertSame(['hot-blender'], $codes('Blend until smooth', true));
         self::assertSame([], $codes('Blend until smooth', false));

@@ -14,7 +14,10 @@ use Vinculum\Keeping\Caution;
 use Vinculum\Keeping\Keep;
 use Vinculum\Quantity\Measures;
 
-/** Nobody is told that something keeps longer than it is safe, and nothing that is safe is told to go bad: data/keeping.tsv. */
+/**
+ * Nobody is told that something keeps longer than it is safe, and nothing that is safe is told to go bad:
+ * data/keeping.tsv.
+ */
 final class KeepingCasesTest extends TestCase
 {
     /** @return iterable<string, array{list<string>, list<string>, float|null, float|null, list<string>}> */
@@ -23,7 +26,13 @@ final class KeepingCasesTest extends TestCase
         foreach (file(__DIR__ . '/data/keeping.tsv', FILE_IGNORE_NEW_LINES) ?: [] as $row) {
             if (!str_starts_with($row, '#')) {
                 [$lines, $method, $most, $least, $codes] = [...explode("\t", $row), '', '', '', ''];
-                yield "{$lines} {$method}" => [explode(' | ', $lines), $method === '' ? [] : [$method], $most === '' ? null : (float) $most, $least === '' ? null : (float) $least, array_values(array_filter(explode(' ', $codes)))];
+                yield "{$lines} {$method}" => [
+                    explode(' | ', $lines),
+                    $method === '' ? [] : [$method],
+                    $most === '' ? null : (float) $most,
+                    $least === '' ? null : (float) $least,
+                    array_values(array_filter(explode(' ', $codes))),
+                ];
             }
         }
     }
@@ -34,9 +43,19 @@ final class KeepingCasesTest extends TestCase
      * @param list<string> $codes with "!" before those that must not be there
      */
     #[DataProvider('cases')]
-    public function test_it_is_neither_under_cautious_nor_foolish(array $lines, array $method, ?float $most, ?float $least, array $codes): void
-    {
-        $keep = Keep::of(Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric), MethodReader::treatment($method)));
+    public function test_it_is_neither_under_cautious_nor_foolish(
+        array $lines,
+        array $method,
+        ?float $most,
+        ?float $least,
+        array $codes,
+    ): void {
+        $keep = Keep::of(
+            Balance::of(
+                Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric),
+                MethodReader::treatment($method),
+            ),
+        );
         $said = array_map(static fn(Caution $one): string => $one->code, $keep->cautions);
         $why = implode(' / ', $keep->reasons);
         if ($most !== null) {
@@ -46,7 +65,9 @@ final class KeepingCasesTest extends TestCase
             self::assertGreaterThanOrEqual($least, $keep->days['high'], $why);
         }
         foreach ($codes as $code) {
-            str_starts_with($code, '!') ? self::assertNotContains(substr($code, 1), $said) : self::assertContains($code, $said);
+            str_starts_with($code, '!')
+                ? self::assertNotContains(substr($code, 1), $said)
+                : self::assertContains($code, $said);
         }
         self::assertNotSame([], [...$keep->reasons, ...$said]);
     }
@@ -54,7 +75,19 @@ final class KeepingCasesTest extends TestCase
     public function test_there_are_enough_of_both(): void
     {
         $cases = iterator_to_array(self::cases());
-        self::assertGreaterThanOrEqual(60, count(array_filter($cases, static fn(array $case): bool => $case[2] !== null || array_filter($case[4], static fn(string $code): bool => !str_starts_with($code, '!')) !== [])));
-        self::assertGreaterThanOrEqual(10, count(array_filter($cases, static fn(array $case): bool => $case[3] !== null)));
+        self::assertGreaterThanOrEqual(
+            60,
+            count(
+                array_filter(
+                    $cases,
+                    static fn(array $case): bool => $case[2] !== null
+                        || array_filter($case[4], static fn(string $code): bool => !str_starts_with($code, '!')) !== [],
+                ),
+            ),
+        );
+        self::assertGreaterThanOrEqual(
+            10,
+            count(array_filter($cases, static fn(array $case): bool => $case[3] !== null)),
+        );
     }
 }

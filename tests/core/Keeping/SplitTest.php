@@ -15,7 +15,12 @@ final class SplitTest extends TestCase
 {
     public function test_the_table_comes_first_and_every_part_has_its_rule(): void
     {
-        $split = BatchSplit::of(self::sauce(['800 g ketchup', '200 g sugar']), ['marinade', 'basting', 'table'], 2.0, 8.0);
+        $split = BatchSplit::of(
+            self::sauce(['800 g ketchup', '200 g sugar']),
+            ['marinade', 'basting', 'table'],
+            2.0,
+            8.0,
+        );
 
         self::assertSame(['table', 'marinade', 'basting'], array_column($split['parts'], 'use'));
         self::assertEqualsWithDelta([240.0, 240.0, 120.0], array_column($split['parts'], 'grams'), 1e-6);
@@ -38,10 +43,18 @@ final class SplitTest extends TestCase
     /** "Baste (late, sugar burns; a sauce with no sugar can go on early)" (handbook, part A). */
     public function test_sugar_goes_on_late_and_a_sauce_without_it_early(): void
     {
-        $timing = static fn(string ...$lines): string => BatchSplit::of(self::sauce(array_values($lines)), ['basting'], 1.0, 1.0)['parts'][0]['timing'];
+        $timing = static fn(string ...$lines): string => BatchSplit::of(
+            self::sauce(array_values($lines)),
+            ['basting'],
+            1.0,
+            1.0,
+        )['parts'][0]['timing'];
 
         self::assertStringContainsString('last ten', $timing('100 g ketchup', '50 g honey'));
-        self::assertStringContainsString('from the start', $timing('100 g olive oil', '50 g white vinegar', '5 g salt'));
+        self::assertStringContainsString(
+            'from the start',
+            $timing('100 g olive oil', '50 g white vinegar', '5 g salt'),
+        );
         self::assertStringContainsString('last half', $timing('200 g passata'));
     }
 

@@ -14,8 +14,12 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Labelling\Label;
 use Vinculum\Labelling\LabelLine;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
-/** Regulation (EU) 1169/2011 (from memory): Article 18 for the order, Article 21 for the emphasis, Annex VII for compounds. */
+/**
+ * Regulation (EU) 1169/2011 (from memory): Article 18 for the order, Article 21 for the emphasis, Annex VII for
+ * compounds.
+ */
 final class LabelTest extends TestCase
 {
     use TestTrait;
@@ -24,7 +28,15 @@ final class LabelTest extends TestCase
     {
         $label = Label::of(self::formula(['100 g mayonnaise', '300 g tomatoes', '20 g soy sauce', '5 g celery seed']));
 
-        self::assertSame(['tomato', 'mayonnaise (oil, water, egg yolk, vinegar, sugar, salt, mustard)', 'soy sauce (water, soya beans, wheat, salt)', 'celery seed'], array_map(static fn(LabelLine $line): string => $line->text(), $label->ingredients));
+        self::assertSame(
+            [
+                'tomato',
+                'mayonnaise (oil, water, egg yolk, vinegar, sugar, salt, mustard)',
+                'soy sauce (water, soya beans, wheat, salt)',
+                'celery seed',
+            ],
+            array_map(static fn(LabelLine $line): string => $line->text(), $label->ingredients),
+        );
         self::assertEqualsCanonicalizing(['egg', 'mustard', 'soy', 'soya', 'wheat', 'celery'], $label->emphasised());
         self::assertStringContainsString('bottle in your hand', $label->notes[0]);
     }
@@ -33,7 +45,10 @@ final class LabelTest extends TestCase
     {
         $label = Label::of(self::formula(['30 g sugar', '50 g salt', '30 g sugar']));
 
-        self::assertSame(['white sugar', 'salt'], array_map(static fn(LabelLine $line): string => $line->text(), $label->ingredients));
+        self::assertSame(
+            ['white sugar', 'salt'],
+            array_map(static fn(LabelLine $line): string => $line->text(), $label->ingredients),
+        );
     }
 
     public function test_what_was_not_understood_is_left_to_the_cook(): void
@@ -44,8 +59,18 @@ final class LabelTest extends TestCase
     public function test_the_list_descends_for_any_recipe_and_no_allergen_is_lost(): void
     {
         $keys = Catalogue::shipped()->keys();
-        $this->limitTo(60)->forAll(Generators::vector(12, Generators::choose(0, count($keys) - 1)), Generators::vector(12, Generators::choose(1, 900)))->then(static function (array $which, array $grams) use ($keys): void {
-            $lines = array_map(static fn(int $index, int $amount): \Vinculum\Recipe\Resolution\ResolvedLine => \Vinculum\Recipe\Resolution\ResolvedLine::ofGrams(Catalogue::shipped()->get($keys[$index]), \Vinculum\Quantity\Amount::within((float) $amount, 0.01)), $which, $grams);
+        $this->limitTo(60)->forAll(
+            Generators::vector(12, Generators::choose(0, count($keys) - 1)),
+            Generators::vector(12, Generators::choose(1, 900)),
+        )->then(static function (array $which, array $grams) use ($keys): void {
+            $lines = array_map(
+                static fn(int $index, int $amount): ResolvedLine => ResolvedLine::ofGrams(
+                    Catalogue::shipped()->get($keys[$index]),
+                    \Vinculum\Quantity\Amount::within((float) $amount, 0.01),
+                ),
+                $which,
+                $grams,
+            );
             $formula = Formula::of(array_values($lines));
             $label = Label::of($formula);
             $percents = array_map(static fn(LabelLine $line): float => $line->percent, $label->ingredients);
@@ -56,7 +81,13 @@ final class LabelTest extends TestCase
             self::assertEqualsWithDelta(100.0, array_sum($percents), 1e-6);
             foreach (Balance::allergensIn($formula) as $allergen) {
                 $words = [$allergen, ...FactsFile::named('allergens')[$allergen]->list('words')];
-                $found = array_filter($label->emphasised(), static fn(string $said): bool => array_filter($words, static fn(string $word): bool => str_contains($said, $word)) !== []);
+                $found = array_filter(
+                    $label->emphasised(),
+                    static fn(string $said): bool => array_filter(
+                        $words,
+                        static fn(string $word): bool => str_contains($said, $word),
+                    ) !== [],
+                );
                 self::assertNotSame([], $found, "{$allergen} is emphasised");
             }
         });

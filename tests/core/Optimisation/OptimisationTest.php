@@ -35,9 +35,16 @@ final class OptimisationTest extends TestCase
                     ++$below;
                 }
                 foreach ([false, true] as $isHeld) {
-                    $at = static fn(float $grams): float => $curve->steps(TasteCurve::mixed($sums, [$row], [$grams]), $load->grams + ($isHeld ? 0.0 : $grams * $row[TasteCurve::GRAMS]))[$axis->value];
+                    $at = static fn(float $grams): float => $curve->steps(
+                        TasteCurve::mixed($sums, [$row], [$grams]),
+                        $load->grams + ($isHeld ? 0.0 : $grams * $row[TasteCurve::GRAMS]),
+                    )[$axis->value];
                     if (($at(1e-4) > 0.0) === ($at(-1e-4) > 0.0)) {
-                        self::assertEqualsWithDelta(($at(1e-4) - $at(-1e-4)) / 2e-4, $curve->slopes($axis->value, $sums, $load->grams, [$row], $isHeld)[0], 1e-3 * (1.0 + abs($at(1.0) - $at(0.0))));
+                        self::assertEqualsWithDelta(
+                            ($at(1e-4) - $at(-1e-4)) / 2e-4,
+                            $curve->slopes($axis->value, $sums, $load->grams, [$row], $isHeld)[0],
+                            1e-3 * (1.0 + abs($at(1.0) - $at(0.0))),
+                        );
                     }
                 }
             }
@@ -70,28 +77,72 @@ final class OptimisationTest extends TestCase
     /** Rosenbrock's valley (1960), least at (1, 1); with bounds and room as by hand. */
     public function test_least_squares_finds_known_minima(): void
     {
-        $valley = static fn(array $x): array => [[10.0 * ($x[1] - $x[0] ** 2), [-20.0 * $x[0], 10.0]], [1.0 - $x[0], [-1.0, 0.0]]];
-        self::assertEqualsWithDelta([1.0, 1.0], (new LeastSquares(500, least: [-10.0, -10.0]))->fit($valley, [-1.2, 1.0])[0], 1e-2);
+        $valley = static fn(array $x): array => [
+            [10.0 * ($x[1] - $x[0] ** 2), [-20.0 * $x[0], 10.0]],
+            [1.0 - $x[0], [-1.0, 0.0]],
+        ];
+        self::assertEqualsWithDelta(
+            [1.0, 1.0],
+            (new LeastSquares(500, least: [-10.0, -10.0]))->fit($valley, [-1.2, 1.0])[0],
+            1e-2,
+        );
 
         $plane = static fn(array $x): array => [[$x[0] - 3.0, [1.0, 0.0]], [$x[1] + 2.0, [0.0, 1.0]]];
-        self::assertEqualsWithDelta([3.0, 0.0], (new LeastSquares(100))->fit($plane, [1.0, 1.0])[0], 1e-2, 'nothing below nothing');
-        self::assertEqualsWithDelta([3.0, -1.0], (new LeastSquares(100, least: [0.0, -1.0]))->fit($plane, [1.0, 1.0])[0], 1e-2, 'as little as is allowed');
+        self::assertEqualsWithDelta(
+            [3.0, 0.0],
+            (new LeastSquares(100))->fit($plane, [1.0, 1.0])[0],
+            1e-2,
+            'nothing below nothing',
+        );
+        self::assertEqualsWithDelta(
+            [3.0, -1.0],
+            (new LeastSquares(100, least: [0.0, -1.0]))->fit($plane, [1.0, 1.0])[0],
+            1e-2,
+            'as little as is allowed',
+        );
         $both = static fn(array $x): array => [[$x[0] - 3.0, [1.0, 0.0]], [$x[1] - 2.0, [0.0, 1.0]]];
-        self::assertEqualsWithDelta([2.5, 1.5], (new LeastSquares(100, most: 4.0))->fit($both, [0.5, 0.5])[0], 1e-2, 'the foot of the perpendicular on x + y = 4');
+        self::assertEqualsWithDelta(
+            [2.5, 1.5],
+            (new LeastSquares(100, most: 4.0))->fit($both, [0.5, 0.5])[0],
+            1e-2,
+            'the foot of the perpendicular on x + y = 4',
+        );
     }
 
     public function test_a_price_keeps_amounts_small(): void
     {
         $flat = static fn(array $x): array => [[$x[0] - 1.0, [1.0]]];
-        self::assertEqualsWithDelta(1.0, (new LeastSquares(100, price: 0.5))->fit($flat, [0.2])[0][0], 1e-2, 'cheaper than it gains');
-        self::assertEqualsWithDelta(0.0, (new LeastSquares(100, price: 2.0))->fit($flat, [0.2])[0][0], 1e-2, 'dearer than it gains');
+        self::assertEqualsWithDelta(
+            1.0,
+            (new LeastSquares(100, price: 0.5))->fit($flat, [0.2])[0][0],
+            1e-2,
+            'cheaper than it gains',
+        );
+        self::assertEqualsWithDelta(
+            0.0,
+            (new LeastSquares(100, price: 2.0))->fit($flat, [0.2])[0][0],
+            1e-2,
+            'dearer than it gains',
+        );
     }
 
     public function test_bisection_finds_where_a_yes_begins_from_either_side(): void
     {
-        self::assertEqualsWithDelta(M_SQRT2, Bisection::edge(static fn(float $x): bool => $x * $x >= 2.0, 0.0, 2.0), 1e-8);
-        self::assertEqualsWithDelta(M_SQRT2, Bisection::edge(static fn(float $x): bool => $x * $x <= 2.0, 2.0, 0.0), 1e-8);
-        self::assertGreaterThanOrEqual(0.7, Bisection::edge(static fn(float $x): bool => $x >= 0.7, 0.0, 1.0), 'and it holds there');
+        self::assertEqualsWithDelta(
+            M_SQRT2,
+            Bisection::edge(static fn(float $x): bool => $x * $x >= 2.0, 0.0, 2.0),
+            1e-8,
+        );
+        self::assertEqualsWithDelta(
+            M_SQRT2,
+            Bisection::edge(static fn(float $x): bool => $x * $x <= 2.0, 2.0, 0.0),
+            1e-8,
+        );
+        self::assertGreaterThanOrEqual(
+            0.7,
+            Bisection::edge(static fn(float $x): bool => $x >= 0.7, 0.0, 1.0),
+            'and it holds there',
+        );
     }
 
     /** Random positive definite systems: the solution put back in gives the right-hand sides again. */
@@ -100,18 +151,34 @@ final class OptimisationTest extends TestCase
         mt_srand(7);
         for ($trial = 0; $trial < 50; ++$trial) {
             $size = 1 + $trial % 3;
-            $root = array_map(static fn(): array => array_map(static fn(): float => mt_rand(-100, 100) / 50.0, range(1, $size)), range(1, $size));
+            $root = array_map(
+                static fn(): array => array_map(static fn(): float => mt_rand(-100, 100) / 50.0, range(1, $size)),
+                range(1, $size),
+            );
             $matrix = [];
             for ($i = 0; $i < $size; ++$i) {
                 for ($j = 0; $j < $size; ++$j) {
-                    $matrix[$i][$j] = array_sum(array_map(static fn(array $row): float => $row[$i] * $row[$j], $root)) + ($i === $j ? 0.5 : 0.0);
+                    $matrix[$i][$j] = array_sum(
+                        array_map(static fn(array $row): float => $row[$i] * $row[$j], $root),
+                    ) + ($i === $j ? 0.5 : 0.0);
                 }
             }
-            $right = array_map(static fn(): array => [mt_rand(-50, 50) / 10.0, mt_rand(-50, 50) / 10.0], range(1, $size));
-            $solved = Elimination::solve(array_map(static fn(array $row, array $sides): array => [...$row, ...$sides], $matrix, $right));
+            $right = array_map(
+                static fn(): array => [mt_rand(-50, 50) / 10.0, mt_rand(-50, 50) / 10.0],
+                range(1, $size),
+            );
+            $solved = Elimination::solve(
+                array_map(static fn(array $row, array $sides): array => [...$row, ...$sides], $matrix, $right),
+            );
             foreach ($matrix as $i => $row) {
                 foreach ([0, 1] as $side) {
-                    self::assertEqualsWithDelta($right[$i][$side], array_sum(array_map(static fn(float $factor, float $x): float => $factor * $x, $row, $solved[$side])), 1e-8);
+                    self::assertEqualsWithDelta(
+                        $right[$i][$side],
+                        array_sum(
+                            array_map(static fn(float $factor, float $x): float => $factor * $x, $row, $solved[$side]),
+                        ),
+                        1e-8,
+                    );
                 }
             }
         }
@@ -121,6 +188,14 @@ final class OptimisationTest extends TestCase
     {
         $draw = static fn(float $most): float => $scale * $most * mt_rand(1, 1000) / 1000.0;
 
-        return TasteLoad::ofSums($draw(60.0), $draw(8.0), $draw(15.0), $draw(4.0), $draw(0.5), $draw(5e5), max(1.0, $scale) * mt_rand(300, 900));
+        return TasteLoad::ofSums(
+            $draw(60.0),
+            $draw(8.0),
+            $draw(15.0),
+            $draw(4.0),
+            $draw(0.5),
+            $draw(5e5),
+            max(1.0, $scale) * mt_rand(300, 900),
+        );
     }
 }

@@ -19,10 +19,30 @@ final class ShoppingTest extends TestCase
 
     public function test_needs_are_summed_less_the_stock_in_whole_packs(): void
     {
-        $list = array_column(Shopping::for([self::formula(['400 g sugar', '10 g salt', '200 ml water']), self::formula(['1 kg sugar', '500 g plums'])], self::SHELF), null, 'ingredient');
+        $list = array_column(
+            Shopping::for(
+                [
+                    self::formula(['400 g sugar', '10 g salt', '200 ml water']),
+                    self::formula(['1 kg sugar', '500 g plums']),
+                ],
+                self::SHELF,
+            ),
+            null,
+            'ingredient',
+        );
 
         self::assertSame(['white-sugar', 'plum', 'salt'], array_keys($list));
-        self::assertEqualsWithDelta([1400.0, 1100.0, 2, 2.4, 900.0], [$list['white-sugar']['need_grams'], $list['white-sugar']['buy_grams'], $list['white-sugar']['packs'], $list['white-sugar']['cost'], $list['white-sugar']['left_grams']], 1e-9);
+        self::assertEqualsWithDelta(
+            [1400.0, 1100.0, 2, 2.4, 900.0],
+            [
+                $list['white-sugar']['need_grams'],
+                $list['white-sugar']['buy_grams'],
+                $list['white-sugar']['packs'],
+                $list['white-sugar']['cost'],
+                $list['white-sugar']['left_grams'],
+            ],
+            1e-9,
+        );
         self::assertSame([0, 0.0], [$list['salt']['packs'], $list['salt']['buy_grams']], 'there is enough salt');
         self::assertNull($list['plum']['packs'], 'nobody said how plums are sold');
     }

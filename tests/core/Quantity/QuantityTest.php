@@ -15,7 +15,13 @@ final class QuantityTest extends TestCase
 {
     public function test_us_units_are_exact_by_nist_handbook_44(): void
     {
-        $exact = ['gallon' => 3785.411784, 'cup' => 236.5882365, 'tablespoon' => 14.78676478125, 'teaspoon' => 4.92892159375, 'fluid ounce' => 29.5735295625];
+        $exact = [
+            'gallon' => 3785.411784,
+            'cup' => 236.5882365,
+            'tablespoon' => 14.78676478125,
+            'teaspoon' => 4.92892159375,
+            'fluid ounce' => 29.5735295625,
+        ];
         foreach ($exact as $unit => $millilitres) {
             self::assertSame($millilitres, Units::get($unit, Measures::Us)->millilitres, $unit);
         }
@@ -52,7 +58,15 @@ final class QuantityTest extends TestCase
 
     public function test_vague_measures_bring_forty_five_per_cent_of_doubt(): void
     {
-        foreach (['mug' => 300.0, 'glass' => 200.0, 'ladle' => 120.0, 'glug' => 15.0, 'splash' => 5.0, 'squeeze' => 5.0, 'drop' => 0.05] as $unit => $millilitres) {
+        foreach ([
+            'mug' => 300.0,
+            'glass' => 200.0,
+            'ladle' => 120.0,
+            'glug' => 15.0,
+            'splash' => 5.0,
+            'squeeze' => 5.0,
+            'drop' => 0.05,
+        ] as $unit => $millilitres) {
             self::assertSame($millilitres, Units::get($unit, Measures::Us)->millilitres, $unit);
             self::assertSame(0.45, Units::get($unit, Measures::Us)->spread, $unit);
         }

@@ -49,13 +49,31 @@ final class SpoonsTest extends TestCase
         self::assertSame([46.0, 47.0], $spoons->onScale(46.4));
         self::assertSame([0.0, 1.0], $spoons->onScale(0.4));
         self::assertSame('46 g', $spoons->words(46.0, 1.12), 'what no spoon holds is said in grams');
-        self::assertSame([46.4, 46.5], array_map(static fn(float $grams): float => round($grams, 6), Spoons::of(Measures::Us, 0.1)->onScale(46.44)));
+        self::assertSame(
+            [46.4, 46.5],
+            array_map(
+                static fn(float $grams): float => round($grams, 6),
+                Spoons::of(Measures::Us, 0.1)->onScale(46.44),
+            ),
+        );
     }
 
     /** @return iterable<string, array{float, string}> millilitres of water and the words */
     public static function spoonfuls(): iterable
     {
-        foreach (['⅛ tsp' => 0.625, '¼ tsp' => 1.25, '½ tsp' => 2.5, '¾ tsp' => 3.75, '1 tsp' => 5.0, '1¼ tsp' => 6.25, '½ tbsp' => 7.5, '2 tsp' => 10.0, '1 tbsp' => 15.0, '1½ tbsp' => 22.5, '4 tbsp' => 60.0] as $words => $millilitres) {
+        foreach ([
+            '⅛ tsp' => 0.625,
+            '¼ tsp' => 1.25,
+            '½ tsp' => 2.5,
+            '¾ tsp' => 3.75,
+            '1 tsp' => 5.0,
+            '1¼ tsp' => 6.25,
+            '½ tbsp' => 7.5,
+            '2 tsp' => 10.0,
+            '1 tbsp' => 15.0,
+            '1½ tbsp' => 22.5,
+            '4 tbsp' => 60.0,
+        ] as $words => $millilitres) {
             yield $words => [$millilitres, $words];
         }
     }
@@ -68,23 +86,57 @@ final class SpoonsTest extends TestCase
 
     public function test_numbers_of_every_size_are_short(): void
     {
-        self::assertSame(['0.05 g', '0.5 g', '9.9 g', '10 g', '999 g', '1 kg', '2.35 kg'], array_map(KitchenNumber::grams(...), [0.05, 0.5, 9.9, 10.2, 999.4, 1000.0, 2345.0]));
-        self::assertSame(['0.3 ml', '7.5 ml', '20 ml', '250 ml', '1.5 l'], array_map(KitchenNumber::millilitres(...), [0.308, 7.5, 20.2, 250.0, 1500.0]));
-        self::assertSame(['0', '⅛', '⅔', '1¾', '2.4', '12'], array_map(KitchenNumber::mixed(...), [0.0, 0.125, 0.667, 1.75, 2.4, 12.0]));
+        self::assertSame(
+            ['0.05 g', '0.5 g', '9.9 g', '10 g', '999 g', '1 kg', '2.35 kg'],
+            array_map(KitchenNumber::grams(...), [0.05, 0.5, 9.9, 10.2, 999.4, 1000.0, 2345.0]),
+        );
+        self::assertSame(
+            ['0.3 ml', '7.5 ml', '20 ml', '250 ml', '1.5 l'],
+            array_map(KitchenNumber::millilitres(...), [0.308, 7.5, 20.2, 250.0, 1500.0]),
+        );
+        self::assertSame(
+            ['0', '⅛', '⅔', '1¾', '2.4', '12'],
+            array_map(KitchenNumber::mixed(...), [0.0, 0.125, 0.667, 1.75, 2.4, 12.0]),
+        );
     }
 
     public function test_every_unit_is_there_in_every_system_and_converts_there_and_back(): void
     {
-        $volumes = ['cup', 'tablespoon', 'teaspoon', 'dessertspoon', 'fluid ounce', 'pint', 'quart', 'gallon', 'gill', 'millilitre', 'centilitre', 'decilitre', 'litre', 'pinch', 'dash', 'smidgen', 'mug', 'glug'];
+        $volumes = [
+            'cup',
+            'tablespoon',
+            'teaspoon',
+            'dessertspoon',
+            'fluid ounce',
+            'pint',
+            'quart',
+            'gallon',
+            'gill',
+            'millilitre',
+            'centilitre',
+            'decilitre',
+            'litre',
+            'pinch',
+            'dash',
+            'smidgen',
+            'mug',
+            'glug',
+        ];
         foreach (Measures::cases() as $measures) {
             foreach ($volumes as $one) {
                 foreach ($volumes as $other) {
-                    $there = (float) Units::get($one, $measures)->millilitres / (float) Units::get($other, $measures)->millilitres;
-                    $back = (float) Units::get($other, $measures)->millilitres / (float) Units::get($one, $measures)->millilitres;
+                    $there = (float) Units::get($one, $measures)->millilitres
+                        / (float) Units::get($other, $measures)->millilitres;
+                    $back = (float) Units::get($other, $measures)->millilitres
+                        / (float) Units::get($one, $measures)->millilitres;
                     self::assertEqualsWithDelta(1.0, $there * $back, 1e-12);
                 }
             }
-            self::assertEqualsWithDelta(16.0, (float) Units::get('pound', $measures)->grams / (float) Units::get('ounce', $measures)->grams, 1e-12);
+            self::assertEqualsWithDelta(
+                16.0,
+                (float) Units::get('pound', $measures)->grams / (float) Units::get('ounce', $measures)->grams,
+                1e-12,
+            );
             self::assertNotSame('', $measures->title());
         }
     }

@@ -22,11 +22,27 @@ final class AmountWriterTest extends TestCase
         yield 'a small spoon' => ['¼ tsp cayenne', '⅜ tsp cayenne', '⅛ tsp cayenne'];
         yield 'three teaspoons are a tablespoon' => ['2¾ tsp sugar', '1 tbsp sugar', '2½ tsp sugar'];
         yield 'grams' => ['sugar: 250 g', 'sugar: 255 g', 'sugar: 245 g'];
-        yield 'a second amount goes, for it would no longer hold' => ['½ cup (110 g) light brown sugar, packed', '⅝ cup light brown sugar, packed', '⅜ cup light brown sugar, packed'];
-        yield 'a weight in brackets after the name' => ['1 onion (150 g), chopped', '1½ onion, chopped', '¾ onion, chopped'];
-        yield 'a range goes to its ends' => ['3–4 cloves garlic, crushed', '4 cloves garlic, crushed', '3 cloves garlic, crushed'];
+        yield 'a second amount goes, for it would no longer hold' => [
+            '½ cup (110 g) light brown sugar, packed',
+            '⅝ cup light brown sugar, packed',
+            '⅜ cup light brown sugar, packed',
+        ];
+        yield 'a weight in brackets after the name' => [
+            '1 onion (150 g), chopped',
+            '1½ onion, chopped',
+            '¾ onion, chopped',
+        ];
+        yield 'a range goes to its ends' => [
+            '3–4 cloves garlic, crushed',
+            '4 cloves garlic, crushed',
+            '3 cloves garlic, crushed',
+        ];
         yield 'a part of a fruit' => ['juice of 1 lemon', 'juice of 1½ lemon', 'juice of ¾ lemon'];
-        yield 'tins' => ['2 × 400 g tins chopped tomatoes', '3 × 400 g tins chopped tomatoes', '1 × 400 g tins chopped tomatoes'];
+        yield 'tins' => [
+            '2 × 400 g tins chopped tomatoes',
+            '3 × 400 g tins chopped tomatoes',
+            '1 × 400 g tins chopped tomatoes',
+        ];
         yield 'after the name' => ['garlic, 3 cloves', 'garlic, 3½ cloves', 'garlic, 2½ cloves'];
         yield 'a vague measure' => ['a pinch of cayenne', '1½ pinches cayenne', '½ pinch cayenne'];
         yield 'kilograms' => ['1 kg tomatoes', '1.05 kg tomatoes', '0.95 kg tomatoes'];
@@ -36,8 +52,11 @@ final class AmountWriterTest extends TestCase
     }
 
     #[DataProvider('notches')]
-    public function test_an_amount_goes_by_what_its_own_tool_can_measure(string $written, string $up, string $down): void
-    {
+    public function test_an_amount_goes_by_what_its_own_tool_can_measure(
+        string $written,
+        string $up,
+        string $down,
+    ): void {
         $line = self::resolve($written);
 
         self::assertSame($up, AmountWriter::notched($line, 1, Measures::Us));
@@ -49,13 +68,23 @@ final class AmountWriterTest extends TestCase
         $written = 0;
         foreach (file(__DIR__ . '/data/lines.tsv', FILE_IGNORE_NEW_LINES) ?: [] as $row) {
             $line = self::resolve(explode("\t", $row)[0]);
-            if ($line->grams === null || $line->grams->value < 4.0 || $line->amountText === '' || !in_array($line->status, [LineStatus::Measured, LineStatus::Assumed], true)) {
+            if (
+                $line->grams === null
+                || $line->grams->value < 4.0
+                || $line->amountText === ''
+                || !in_array($line->status, [LineStatus::Measured, LineStatus::Assumed], true)
+            ) {
                 continue;
             }
             $wanted = 2.5 * $line->grams->value;
             $again = self::resolve(AmountWriter::inGrams($line, $wanted, Measures::Us));
             self::assertSame($line->ingredient?->key, $again->ingredient?->key, "{$line->text} → {$again->text}");
-            self::assertEqualsWithDelta($wanted, $again->grams?->value, 0.3 * $wanted, "{$line->text} → {$again->text}");
+            self::assertEqualsWithDelta(
+                $wanted,
+                $again->grams?->value,
+                0.3 * $wanted,
+                "{$line->text} → {$again->text}",
+            );
             ++$written;
         }
         self::assertGreaterThan(200, $written);

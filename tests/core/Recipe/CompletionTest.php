@@ -22,7 +22,16 @@ final class CompletionTest extends TestCase
 
     public function test_the_cooks_own_products_come_before_all_else(): void
     {
-        $label = ProductLabel::of('Orchard vinegar', 'cider-vinegar', ['acidity' => 6.0], false, null, null, null, true);
+        $label = ProductLabel::of(
+            'Orchard vinegar',
+            'cider-vinegar',
+            ['acidity' => 6.0],
+            false,
+            null,
+            null,
+            null,
+            true,
+        );
         $own = Catalogue::shipped()->withOwn(['own-1' => $label]);
 
         self::assertSame('2 tbsp Orchard vinegar', Completion::of('2 tbsp orch', $own, Measures::Us)[0]->text);
@@ -39,7 +48,24 @@ final class CompletionTest extends TestCase
     {
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
         $checked = 0;
-        foreach (['ap', 'be', 'ch', 'da', 'fi', 'ga', 'ho', 'le', 'mu', 'on', 'pe', 're', 'sa', 'to', 'vi', 'wh'] as $letters) {
+        foreach ([
+            'ap',
+            'be',
+            'ch',
+            'da',
+            'fi',
+            'ga',
+            'ho',
+            'le',
+            'mu',
+            'on',
+            'pe',
+            're',
+            'sa',
+            'to',
+            'vi',
+            'wh',
+        ] as $letters) {
             foreach (Completion::of("100 g {$letters}", Catalogue::shipped(), Measures::Us) as $one) {
                 self::assertSame($one->ingredient->key, $resolver->resolve($one->text)->ingredient?->key, $one->text);
                 ++$checked;
@@ -51,6 +77,9 @@ final class CompletionTest extends TestCase
     /** @return list<string> */
     private static function texts(string $text): array
     {
-        return array_map(static fn(Completion $one): string => $one->text, Completion::of($text, Catalogue::shipped(), Measures::Us));
+        return array_map(
+            static fn(Completion $one): string => $one->text,
+            Completion::of($text, Catalogue::shipped(), Measures::Us),
+        );
     }
 }

@@ -27,7 +27,10 @@ final class CorpusTest extends TestCase
             $line = $resolver->resolve($text);
             $found = $line->grams?->value;
             $isRight = ($line->ingredient->key ?? '') === $key
-                && ($grams === '' ? $found === null : $found !== null && abs($found - (float) $grams) <= (float) $grams * (float) $tolerance / 100.0)
+                && (
+                    $grams === '' ? $found === null : $found !== null
+                    && abs($found - (float) $grams) <= (float) $grams * (float) $tolerance / 100.0
+                )
                 && in_array($line->status->value, $status === '' ? ['measured', 'assumed'] : [$status], true);
             if (!$isRight) {
                 $wrong[] = "{$text}: {$line->ingredient?->key} {$found} {$line->status->value}";
@@ -48,9 +51,21 @@ final class CorpusTest extends TestCase
             }
             $printed = LinePrinter::print($line);
             $again = $grammar->read($printed);
-            $gist = static fn(?WrittenAmount $one): array => $one === null ? [] : [round($one->low * $one->fill, 5), round($one->high * $one->fill, 5), $one->unit?->name, $one->counted, $one->pack];
+            $gist = static fn(?WrittenAmount $one): array => $one === null
+                ? []
+                : [
+                    round($one->low * $one->fill, 5),
+                    round($one->high * $one->fill, 5),
+                    $one->unit?->name,
+                    $one->counted,
+                    $one->pack,
+                ];
             self::assertSame($gist($line->measured), $gist($again->measured), "{$text} → {$printed}");
-            self::assertSame([NameSearch::words($line->name), $line->part, $line->alternatives], [NameSearch::words($again->name), $again->part, $again->alternatives], "{$text} → {$printed}");
+            self::assertSame(
+                [NameSearch::words($line->name), $line->part, $line->alternatives],
+                [NameSearch::words($again->name), $again->part, $again->alternatives],
+                "{$text} → {$printed}",
+            );
             $tags = [$line->tags, $again->tags];
             sort($tags[0]);
             sort($tags[1]);
@@ -61,7 +76,14 @@ final class CorpusTest extends TestCase
     public function test_a_hostile_paste_is_read_in_its_share_of_time(): void
     {
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
-        $hostile = [str_repeat('1/', 200_000), str_repeat('(', 100_000), str_repeat('½ ', 100_000), str_repeat('a or ', 50_000), str_repeat('juice of ', 50_000), '1 ' . str_repeat('salty', 100_000)];
+        $hostile = [
+            str_repeat('1/', 200_000),
+            str_repeat('(', 100_000),
+            str_repeat('½ ', 100_000),
+            str_repeat('a or ', 50_000),
+            str_repeat('juice of ', 50_000),
+            '1 ' . str_repeat('salty', 100_000),
+        ];
         foreach ($hostile as $text) {
             $line = $resolver->resolve($text);
             self::assertSame($text, $line->text);
@@ -69,7 +91,10 @@ final class CorpusTest extends TestCase
         }
     }
 
-    /** @return list<array{string, string, string, string, string}> line, ingredient, grams, tolerance in per cent, status */
+    /**
+     * @return list<array{string, string, string, string, string}> line, ingredient, grams, tolerance in per cent,
+     *     status
+     */
     private static function rows(): array
     {
         $rows = [];

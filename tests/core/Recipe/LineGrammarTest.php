@@ -11,7 +11,10 @@ use Vinculum\Recipe\Parser\LineGrammar;
 
 final class LineGrammarTest extends TestCase
 {
-    /** @return iterable<string, array{string, float, float, string, string}> line, low, high, unit or thing counted, name */
+    /**
+     * @return iterable<string, array{string, float, float, string, string}> line, low, high, unit or thing counted,
+     *     name
+     */
     public static function amounts(): iterable
     {
         $rows = [
@@ -81,7 +84,14 @@ final class LineGrammarTest extends TestCase
 
     public function test_reads_an_amount_said_twice(): void
     {
-        foreach (['½ cup (110 g) sugar' => 110.0, '⅓ cup / 83 ml vinegar' => 83.0, '400g/14oz tomatoes' => 14.0, '2 onions (about 300 g)' => 300.0, '2 onions (150 g each)' => 300.0, '100ml/3½fl oz vinegar' => 3.5] as $text => $second) {
+        foreach ([
+            '½ cup (110 g) sugar' => 110.0,
+            '⅓ cup / 83 ml vinegar' => 83.0,
+            '400g/14oz tomatoes' => 14.0,
+            '2 onions (about 300 g)' => 300.0,
+            '2 onions (150 g each)' => 300.0,
+            '100ml/3½fl oz vinegar' => 3.5,
+        ] as $text => $second) {
             $line = (new LineGrammar(Measures::Us))->read($text);
             self::assertEqualsWithDelta($second, $line->second?->middle(), 1e-9, $text);
         }
@@ -89,7 +99,15 @@ final class LineGrammarTest extends TestCase
 
     public function test_reads_parts_of_fruit(): void
     {
-        foreach (['juice of 1 lemon' => 'juice', 'the juice of half a lemon' => 'juice', '1 lemon, juiced' => 'juice', 'zest of 2 limes' => 'zest', 'zest and juice of 1 orange' => 'juice', '1 lemon (juice only)' => 'juice', '1 lemon, sliced' => null] as $text => $part) {
+        foreach ([
+            'juice of 1 lemon' => 'juice',
+            'the juice of half a lemon' => 'juice',
+            '1 lemon, juiced' => 'juice',
+            'zest of 2 limes' => 'zest',
+            'zest and juice of 1 orange' => 'juice',
+            '1 lemon (juice only)' => 'juice',
+            '1 lemon, sliced' => null,
+        ] as $text => $part) {
             self::assertSame($part, (new LineGrammar(Measures::Us))->read($text)->part, $text);
         }
     }
@@ -119,7 +137,35 @@ final class LineGrammarTest extends TestCase
     public function test_no_bytes_make_it_fail(): void
     {
         mt_srand(7);
-        $pieces = ['1', '/', '½', '(', ')', 'cup', 'tbsp', ' ', '-', 'to', 'or', 'of', 'a', '×', ',', '[cold]', 'salt', "\xFF", '🥫', "\t", '.', '0', 'juice', 'half', ':', '&', '+'];
+        $pieces = [
+            '1',
+            '/',
+            '½',
+            '(',
+            ')',
+            'cup',
+            'tbsp',
+            ' ',
+            '-',
+            'to',
+            'or',
+            'of',
+            'a',
+            '×',
+            ',',
+            '[cold]',
+            'salt',
+            "\xFF",
+            '🥫',
+            "\t",
+            '.',
+            '0',
+            'juice',
+            'half',
+            ':',
+            '&',
+            '+',
+        ];
         for ($trial = 0; $trial < 3000; ++$trial) {
             $text = '';
             for ($length = mt_rand(0, 14); $length > 0; --$length) {

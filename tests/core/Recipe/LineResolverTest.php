@@ -15,14 +15,17 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
 
 final class LineResolverTest extends TestCase
 {
-    /** @return iterable<string, array{string, string, float, float, string}> line, ingredient, grams, tolerance, status */
+    /**
+     * @return iterable<string, array{string, string, float, float, string}> line, ingredient, grams, tolerance, status
+     */
     public static function lines(): iterable
     {
         $rows = [
             // weights are weights
             ['250 g sugar', 'white-sugar', 250, .001, 'measured'],
             ['1 lb 4 oz plums', 'plum', 566.99, .001, 'measured'],
-            // common practice: half a US cup of ketchup about 128 g, 50 g (thin) syrup about 3 tablespoons, half a tablespoon of butter 7 g
+            // common practice: half a US cup of ketchup about 128 g, 50 g (thin) syrup about 3 tablespoons, half a
+            // tablespoon of butter 7 g
             ['½ cup ketchup', 'ketchup', 128, .12, 'measured'],
             ['½ cup tomato sauce', 'tomato-sauce', 128, .12, 'measured'],
             ['½ tablespoon butter', 'butter', 7, .12, 'measured'],
@@ -65,8 +68,13 @@ final class LineResolverTest extends TestCase
     }
 
     #[DataProvider('lines')]
-    public function test_resolves(string $text, string $ingredient, float $grams, float $tolerance, string $status): void
-    {
+    public function test_resolves(
+        string $text,
+        string $ingredient,
+        float $grams,
+        float $tolerance,
+        string $status,
+    ): void {
         $line = self::resolve($text);
 
         self::assertSame($ingredient, $line->ingredient?->key);
@@ -78,7 +86,8 @@ final class LineResolverTest extends TestCase
 
     public function test_doubt_follows_the_way_of_measuring(): void
     {
-        $spread = static fn(string $text): float => self::resolve($text)->grams->deviation / self::resolve($text)->grams->value;
+        $spread = static fn(string $text): float
+            => self::resolve($text)->grams->deviation / self::resolve($text)->grams->value;
 
         self::assertEqualsWithDelta(0.01, $spread('100 g salt'), 1e-9);
         self::assertEqualsWithDelta(0.05, $spread('1 cup vinegar'), 1e-9);
@@ -127,7 +136,11 @@ final class LineResolverTest extends TestCase
         $roasted = self::resolve('400 g red pepper [roasted]');
 
         self::assertEqualsWithDelta(400.0 * 0.73, $roasted->mixture()->grams(), 0.5);
-        self::assertEqualsWithDelta($raw->mixture()->get(Component::Fructose), $roasted->mixture()->get(Component::Fructose), 1e-6);
+        self::assertEqualsWithDelta(
+            $raw->mixture()->get(Component::Fructose),
+            $roasted->mixture()->get(Component::Fructose),
+            1e-6,
+        );
     }
 
     public function test_a_pod_without_its_placenta_or_unbroken_gives_less_heat(): void

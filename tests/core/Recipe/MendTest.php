@@ -30,7 +30,10 @@ final class MendTest extends TestCase
             self::assertSame($likelier, $line->ingredient?->key, $text);
             self::assertContains($other, $line->alternatives, $text);
             $texts = array_map(static fn(Mend $mend): string => $mend->text, Mend::for($line, Catalogue::shipped()));
-            $again = array_map(static fn(string $mended): ?string => $resolver->resolve($mended)->ingredient?->key, $texts);
+            $again = array_map(
+                static fn(string $mended): ?string => $resolver->resolve($mended)->ingredient?->key,
+                $texts,
+            );
             self::assertContains($other, $again, "{$text}: the mended line means the other thing");
         }
     }
@@ -38,7 +41,14 @@ final class MendTest extends TestCase
     public function test_an_assumed_amount_is_offered_as_a_weight_that_reads_back(): void
     {
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
-        foreach (['1 onion', '3 cloves garlic', 'juice of half a lemon', 'a glug of olive oil', '1 tin chopped tomatoes', '1 bunch parsley'] as $text) {
+        foreach ([
+            '1 onion',
+            '3 cloves garlic',
+            'juice of half a lemon',
+            'a glug of olive oil',
+            '1 tin chopped tomatoes',
+            '1 bunch parsley',
+        ] as $text) {
             $line = $resolver->resolve($text);
             $mends = Mend::for($line, Catalogue::shipped());
             $weighed = end($mends);
@@ -46,7 +56,12 @@ final class MendTest extends TestCase
             self::assertStringStartsWith('weighed, about', $weighed->says);
             $again = $resolver->resolve($weighed->text);
             self::assertSame('measured', $again->status->value, $weighed->text);
-            self::assertEqualsWithDelta($line->grams?->value, $again->grams?->value, 0.06 * ($line->grams->value ?? 0.0), $weighed->text);
+            self::assertEqualsWithDelta(
+                $line->grams?->value,
+                $again->grams?->value,
+                0.06 * ($line->grams->value ?? 0.0),
+                $weighed->text,
+            );
         }
     }
 
@@ -54,7 +69,10 @@ final class MendTest extends TestCase
     {
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
 
-        self::assertNotSame([], Mend::for($resolver->resolve('2 tbsp moonlit vinegar of dreams'), Catalogue::shipped()));
+        self::assertNotSame(
+            [],
+            Mend::for($resolver->resolve('2 tbsp moonlit vinegar of dreams'), Catalogue::shipped()),
+        );
         self::assertSame([], Mend::for($resolver->resolve('100 g honey'), Catalogue::shipped()));
         self::assertSame([], Mend::for($resolver->resolve('Mix it all up'), Catalogue::shipped()));
     }

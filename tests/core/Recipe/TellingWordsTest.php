@@ -53,7 +53,16 @@ final class TellingWordsTest extends TestCase
 
     public function test_peppers_that_are_counted_are_vegetables_and_pepper_by_the_spoon_is_ground(): void
     {
-        foreach (['3 peppers' => 'red-pepper', '1 pepper' => 'red-pepper', '200 g peppers' => 'red-pepper', '1 tsp pepper' => 'black-pepper', 'a pinch of pepper' => 'black-pepper', '5 turns of pepper' => 'black-pepper', '1 tsp black pepper' => 'black-pepper', '2 red peppers' => 'red-pepper'] as $text => $key) {
+        foreach ([
+            '3 peppers' => 'red-pepper',
+            '1 pepper' => 'red-pepper',
+            '200 g peppers' => 'red-pepper',
+            '1 tsp pepper' => 'black-pepper',
+            'a pinch of pepper' => 'black-pepper',
+            '5 turns of pepper' => 'black-pepper',
+            '1 tsp black pepper' => 'black-pepper',
+            '2 red peppers' => 'red-pepper',
+        ] as $text => $key) {
             self::assertSame($key, self::read($text)->ingredient?->key, $text);
         }
         self::assertSame(Sureness::Likely, self::read('3 peppers')->sure);
@@ -62,15 +71,37 @@ final class TellingWordsTest extends TestCase
     public function test_what_is_passed_over_is_said(): void
     {
         $sure = static fn(string $text): ?Sureness => self::read($text)->sure;
-        self::assertSame([Sureness::Certain, Sureness::Certain, Sureness::Certain], [$sure('2 tbsp soy sauce'), $sure('3 cloves garlic'), $sure('100 ml cider vinegar')]);
-        self::assertSame([Sureness::Likely, Sureness::Likely], [$sure('2 tbsp Mutters passata'), $sure('3 bruised tomatoes')]);
+        self::assertSame(
+            [Sureness::Certain, Sureness::Certain, Sureness::Certain],
+            [$sure('2 tbsp soy sauce'), $sure('3 cloves garlic'), $sure('100 ml cider vinegar')],
+        );
+        self::assertSame(
+            [Sureness::Likely, Sureness::Likely],
+            [$sure('2 tbsp Mutters passata'), $sure('3 bruised tomatoes')],
+        );
         self::assertStringContainsString('taken for passata', (string) self::read('2 tbsp Mutters passata')->note);
-        self::assertNull(self::read('2 tbsp Oat passata')->ingredient, 'what tells of a thing is no brand, however it is written');
+        self::assertNull(
+            self::read('2 tbsp Oat passata')->ingredient,
+            'what tells of a thing is no brand, however it is written',
+        );
     }
 
     public function test_what_stands_for_something_near_is_said_to(): void
     {
-        foreach (['pistachios', 'redcurrants', 'five spice', 'black beans', 'pink salt', 'horseradish sauce', 'olive brine', 'tonic water', 'gochugaru', 'coconut cream', 'marmalade', 'melon'] as $name) {
+        foreach ([
+            'pistachios',
+            'redcurrants',
+            'five spice',
+            'black beans',
+            'pink salt',
+            'horseradish sauce',
+            'olive brine',
+            'tonic water',
+            'gochugaru',
+            'coconut cream',
+            'marmalade',
+            'melon',
+        ] as $name) {
             $line = self::read("100 g {$name}");
             self::assertSame(Sureness::Likely, $line->sure, $name);
             self::assertStringContainsString('taken for', (string) $line->note);
@@ -79,11 +110,28 @@ final class TellingWordsTest extends TestCase
 
     public function test_a_percentage_sets_the_strength(): void
     {
-        $of = static fn(string $text, string $component): float => self::read($text)->hundredGrams->amounts()[$component] ?? 0.0;
+        $of = static fn(
+            string $text,
+            string $component,
+        ): float => self::read($text)->hundredGrams->amounts()[$component] ?? 0.0;
         self::assertEqualsWithDelta(10.0, $of('200 ml 10% vinegar', 'acetic'), 0.01);
         self::assertEqualsWithDelta(24.0, $of('50 ml spirit vinegar (24 %)', 'acetic'), 0.01);
-        self::assertEqualsWithDelta(7.0, $of('50 ml white wine vinegar 7 % acidity', 'acetic') + $of('50 ml white wine vinegar 7 % acidity', 'malic') + $of('50 ml white wine vinegar 7 % acidity', 'tartaric'), 0.3);
-        self::assertEqualsWithDelta(36.0, $of('100 ml 36% fat cream', 'fat') + $of('100 ml 36% cream', 'fat') - 36.0, 0.01);
+        self::assertEqualsWithDelta(
+            7.0,
+            $of(
+                '50 ml white wine vinegar 7 % acidity',
+                'acetic',
+            ) + $of('50 ml white wine vinegar 7 % acidity', 'malic') + $of(
+                '50 ml white wine vinegar 7 % acidity',
+                'tartaric',
+            ),
+            0.3,
+        );
+        self::assertEqualsWithDelta(
+            36.0,
+            $of('100 ml 36% fat cream', 'fat') + $of('100 ml 36% cream', 'fat') - 36.0,
+            0.01,
+        );
         self::assertEqualsWithDelta(30.0, $of('50 g chocolate, 70% cocoa', 'sucrose'), 0.01);
         // OIML tables: 50 % by volume is 42.4 % by mass (from memory)
         self::assertEqualsWithDelta(42.4, $of('50 ml 50% whisky', 'ethanol'), 2.0);
@@ -118,7 +166,11 @@ final class TellingWordsTest extends TestCase
         foreach (\Vinculum\Facts\FactsFile::named('compounds') as $key => $row) {
             preg_match_all('/\*([^*]+)\*/', $row->text('of'), $marked);
             $allergens = ProductLabel::allergensIn(implode(', ', $marked[1]));
-            self::assertSame([], array_values(array_diff($allergens, Catalogue::shipped()->get((string) $key)->allergens)), (string) $key);
+            self::assertSame(
+                [],
+                array_values(array_diff($allergens, Catalogue::shipped()->get((string) $key)->allergens)),
+                (string) $key,
+            );
         }
     }
 
@@ -126,7 +178,25 @@ final class TellingWordsTest extends TestCase
     private static function saysOtherwise(string $name): array
     {
         return match (true) {
-            Words::areIn($name, ['coconut', 'almond butter', 'cashew butter', 'nut butter', 'peanut butter', 'cream of tartar', 'vegan', 'soya yoghurt', 'plant yoghurt', 'dairy-free yoghurt', 'dairy free yoghurt', 'tartar cream', 'balsamic cream', 'butter beans']) => ['milk'],
+            Words::areIn(
+                $name,
+                [
+                    'coconut',
+                    'almond butter',
+                    'cashew butter',
+                    'nut butter',
+                    'peanut butter',
+                    'cream of tartar',
+                    'vegan',
+                    'soya yoghurt',
+                    'plant yoghurt',
+                    'dairy-free yoghurt',
+                    'dairy free yoghurt',
+                    'tartar cream',
+                    'balsamic cream',
+                    'butter beans',
+                ],
+            ) => ['milk'],
             Words::areIn($name, ['wheat free', 'wheat-free']) => ['gluten'],
             Words::areIn($name, ['egg-free', 'egg free']) => ['egg'],
             Words::areIn($name, ['oyster mushroom', 'oyster mushrooms']) => ['molluscs'],
@@ -140,9 +210,100 @@ final class TellingWordsTest extends TestCase
     private static function brokenBy(string $name): array
     {
         return [
-            ...(Words::areIn($name, ['lard', 'dripping', 'tallow', 'bacon', 'pancetta', 'chicken', 'beef', 'duck', 'goose', 'pork', 'schmaltz', 'gelatine', 'gelatin', 'anchovy', 'anchovies', 'fish', 'shrimp', 'prawn', 'lobster', 'oyster']) && !Words::areIn($name, ['mushroom', 'mushrooms', 'crab seasoning', 'beef tomato', 'beef tomatoes', 'duck sauce', 'vegan']) ? ['vegetarian', 'vegan'] : []),
-            ...(Words::areIn($name, ['honey', 'butter', 'ghee', 'egg', 'eggs', 'yoghurt', 'yogurt', 'buttermilk', 'parmesan', 'cheddar']) && !Words::areIn($name, ['peanut butter', 'almond butter', 'hazelnut butter', 'nut butter', 'dairy-free yoghurt', 'dairy free yoghurt', 'soya yoghurt', 'soy yoghurt', 'soya yogurt', 'soy yogurt', 'coconut yoghurt', 'cashew butter', 'butter beans', 'date honey', 'egg-free', 'egg free', 'vegan', 'plant']) ? ['vegan'] : []),
-            ...(Words::areIn($name, ['wine', 'sherry', 'sake', 'whisky', 'whiskey', 'vodka', 'rum', 'brandy', 'beer', 'port', 'vermouth']) && !Words::areIn($name, ['vinegar', 'ginger beer', 'grape juice', 'wine must']) ? ['alcohol-free'] : []),
+            ...(
+                Words::areIn(
+                    $name,
+                    [
+                        'lard',
+                        'dripping',
+                        'tallow',
+                        'bacon',
+                        'pancetta',
+                        'chicken',
+                        'beef',
+                        'duck',
+                        'goose',
+                        'pork',
+                        'schmaltz',
+                        'gelatine',
+                        'gelatin',
+                        'anchovy',
+                        'anchovies',
+                        'fish',
+                        'shrimp',
+                        'prawn',
+                        'lobster',
+                        'oyster',
+                    ],
+                )
+                && !Words::areIn(
+                    $name,
+                    ['mushroom', 'mushrooms', 'crab seasoning', 'beef tomato', 'beef tomatoes', 'duck sauce', 'vegan'],
+                )
+                    ? ['vegetarian', 'vegan']
+                    : []
+            ),
+            ...(
+                Words::areIn(
+                    $name,
+                    [
+                        'honey',
+                        'butter',
+                        'ghee',
+                        'egg',
+                        'eggs',
+                        'yoghurt',
+                        'yogurt',
+                        'buttermilk',
+                        'parmesan',
+                        'cheddar',
+                    ],
+                )
+                && !Words::areIn(
+                    $name,
+                    [
+                        'peanut butter',
+                        'almond butter',
+                        'hazelnut butter',
+                        'nut butter',
+                        'dairy-free yoghurt',
+                        'dairy free yoghurt',
+                        'soya yoghurt',
+                        'soy yoghurt',
+                        'soya yogurt',
+                        'soy yogurt',
+                        'coconut yoghurt',
+                        'cashew butter',
+                        'butter beans',
+                        'date honey',
+                        'egg-free',
+                        'egg free',
+                        'vegan',
+                        'plant',
+                    ],
+                )
+                    ? ['vegan']
+                    : []
+            ),
+            ...(
+                Words::areIn(
+                    $name,
+                    [
+                        'wine',
+                        'sherry',
+                        'sake',
+                        'whisky',
+                        'whiskey',
+                        'vodka',
+                        'rum',
+                        'brandy',
+                        'beer',
+                        'port',
+                        'vermouth',
+                    ],
+                )
+                && !Words::areIn($name, ['vinegar', 'ginger beer', 'grape juice', 'wine must']) ? ['alcohol-free'] : []
+            ),
         ];
     }
 

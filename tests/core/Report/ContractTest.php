@@ -19,14 +19,42 @@ use Vinculum\Style\StyleBook;
 /** The public shapes: every promised key is there, and nothing in them is NaN, infinite or made up. */
 final class ContractTest extends TestCase
 {
-    private const COMPONENTS = ['water', 'sucrose', 'glucose', 'fructose', 'maltose', 'lactose', 'sweetener', 'acetic', 'citric', 'malic', 'tartaric', 'lactic', 'salt', 'glutamate', 'aspartate', 'imp', 'gmp', 'amp', 'ethanol', 'fat', 'protein', 'starch', 'fibre'];
+    private const COMPONENTS = [
+        'water',
+        'sucrose',
+        'glucose',
+        'fructose',
+        'maltose',
+        'lactose',
+        'sweetener',
+        'acetic',
+        'citric',
+        'malic',
+        'tartaric',
+        'lactic',
+        'salt',
+        'glutamate',
+        'aspartate',
+        'imp',
+        'gmp',
+        'amp',
+        'ethanol',
+        'fat',
+        'protein',
+        'starch',
+        'fibre',
+    ];
     private const ALSO = ['galactose', 'phosphoric', 'oxalic', 'gluconic', 'other_salts', 'other', 'solubles'];
 
     public function test_every_ingredient_has_the_promised_shape(): void
     {
         foreach (Catalogue::shipped()->all() as $ingredient) {
             $json = IngredientReport::of($ingredient)->toArray();
-            self::assertSame([], array_diff(array_keys($json['components']), self::COMPONENTS, self::ALSO), $ingredient->key);
+            self::assertSame(
+                [],
+                array_diff(array_keys($json['components']), self::COMPONENTS, self::ALSO),
+                $ingredient->key,
+            );
             self::assertIsFloat($json['sweet_per_100g']);
             self::assertGreaterThanOrEqual(0.0, $json['shu']);
             self::assertNotSame([], $json['grades'], $ingredient->key);
@@ -37,14 +65,39 @@ final class ContractTest extends TestCase
 
     public function test_a_balance_of_anything_can_be_written_as_json(): void
     {
-        $odd = [[], [''], ['zorp'], ['0 g salt'], ['1/0 cup sugar'], ['1 g salt'], ['100 g oil'], ['100 g bicarbonate of soda'], ['1000 kg water'], ['0.000001 g cayenne'], ['100 g MSG', '100 g vinegar'], ['1 drop water']];
+        $odd = [
+            [],
+            [''],
+            ['zorp'],
+            ['0 g salt'],
+            ['1/0 cup sugar'],
+            ['1 g salt'],
+            ['100 g oil'],
+            ['100 g bicarbonate of soda'],
+            ['1000 kg water'],
+            ['0.000001 g cayenne'],
+            ['100 g MSG', '100 g vinegar'],
+            ['1 drop water'],
+        ];
         foreach ($odd as $lines) {
             foreach ([null, '1 ml', '10 kg', 'zorp'] as $yield) {
                 $balance = Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Us, $yield));
-                $text = json_encode(BalanceReport::of($balance, null, StyleBook::get('ketchup'), Measures::Us), JSON_THROW_ON_ERROR);
+                $text = json_encode(
+                    BalanceReport::of($balance, null, StyleBook::get('ketchup'), Measures::Us),
+                    JSON_THROW_ON_ERROR,
+                );
                 self::assertStringNotContainsString('null,null', $text);
                 foreach (array_slice(StyleBook::all(), 0, 3) as $style) {
-                    $advice = CorrectionSetup::for($balance, $style, null, null, 2, null, Catalogue::shipped(), Measures::Us);
+                    $advice = CorrectionSetup::for(
+                        $balance,
+                        $style,
+                        null,
+                        null,
+                        2,
+                        null,
+                        Catalogue::shipped(),
+                        Measures::Us,
+                    );
                     self::assertIsString(json_encode(AdviceReport::of($advice, $balance), JSON_THROW_ON_ERROR));
                 }
             }
@@ -53,14 +106,38 @@ final class ContractTest extends TestCase
 
     public function test_every_complaint_is_answered_on_a_middling_sauce(): void
     {
-        $balance = Balance::of(Formula::fromTexts(['300 g tomatoes', '40 g sugar', '30 g cider vinegar', '6 g salt', '1 g cayenne'], Catalogue::shipped(), Measures::Us));
+        $balance = Balance::of(
+            Formula::fromTexts(
+                ['300 g tomatoes', '40 g sugar', '30 g cider vinegar', '6 g salt', '1 g cayenne'],
+                Catalogue::shipped(),
+                Measures::Us,
+            ),
+        );
         foreach (Complaint::keys() as $key) {
-            $advice = CorrectionSetup::for($balance, null, Complaint::named($key), null, 3, null, Catalogue::shipped(), Measures::Us);
+            $advice = CorrectionSetup::for(
+                $balance,
+                null,
+                Complaint::named($key),
+                null,
+                3,
+                null,
+                Catalogue::shipped(),
+                Measures::Us,
+            );
             $json = AdviceReport::of($advice, $balance)->toArray();
             self::assertNotSame([], $json['corrections'], $key);
             foreach ($json['corrections'] as $correction) {
                 self::assertLessThan($json['distance_before'], $correction['distance_after'], $key);
-                foreach (['additions', 'after', 'distance_after', 'added_grams', 'batch_grams', 'batch_millilitres', 'side_effects', 'allergens_added'] as $promised) {
+                foreach ([
+                    'additions',
+                    'after',
+                    'distance_after',
+                    'added_grams',
+                    'batch_grams',
+                    'batch_millilitres',
+                    'side_effects',
+                    'allergens_added',
+                ] as $promised) {
                     self::assertArrayHasKey($promised, $correction);
                 }
                 foreach (['ingredient', 'grams', 'measure', 'first_dose_grams'] as $promised) {
@@ -72,8 +149,23 @@ final class ContractTest extends TestCase
 
     public function test_flat_is_answered_with_acid_first(): void
     {
-        $balance = Balance::of(Formula::fromTexts(['300 g tomatoes', '40 g sugar', '10 g cider vinegar', '6 g salt'], Catalogue::shipped(), Measures::Us));
-        $advice = CorrectionSetup::for($balance, null, Complaint::named('flat'), null, 3, null, Catalogue::shipped(), Measures::Us);
+        $balance = Balance::of(
+            Formula::fromTexts(
+                ['300 g tomatoes', '40 g sugar', '10 g cider vinegar', '6 g salt'],
+                Catalogue::shipped(),
+                Measures::Us,
+            ),
+        );
+        $advice = CorrectionSetup::for(
+            $balance,
+            null,
+            Complaint::named('flat'),
+            null,
+            3,
+            null,
+            Catalogue::shipped(),
+            Measures::Us,
+        );
         $keys = array_map(static fn($one): string => $one->ingredient->key, $advice->corrections[0]->additions);
 
         self::assertNotSame([], array_intersect(['cider-vinegar', 'lemon-juice'], $keys));

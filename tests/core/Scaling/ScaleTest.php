@@ -24,7 +24,17 @@ use Vinculum\Style\StyleBook;
 
 final class ScaleTest extends TestCase
 {
-    private const SAUCE = ['1.2 kg damsons, stoned', '300 ml cider vinegar', '250 g light brown sugar', '1 onion, chopped', '2 tsp salt', '1 tsp allspice', '¼ tsp cloves', '3 cloves garlic', 'a pinch of cayenne'];
+    private const SAUCE = [
+        '1.2 kg damsons, stoned',
+        '300 ml cider vinegar',
+        '250 g light brown sugar',
+        '1 onion, chopped',
+        '2 tsp salt',
+        '1 tsp allspice',
+        '¼ tsp cloves',
+        '3 cloves garlic',
+        'a pinch of cayenne',
+    ];
 
     public function test_jars_are_filled_to_their_head_space_from_the_finished_sauce(): void
     {
@@ -51,7 +61,11 @@ final class ScaleTest extends TestCase
     {
         $water = self::formula(['500.9 g water']);
 
-        self::assertEqualsWithDelta($factor, TargetSize::amount($asked, $water, Measures::Metric)->factor, 0.01 * $factor);
+        self::assertEqualsWithDelta(
+            $factor,
+            TargetSize::amount($asked, $water, Measures::Metric)->factor,
+            0.01 * $factor,
+        );
     }
 
     public function test_portions_and_the_limiting_ingredient(): void
@@ -67,13 +81,20 @@ final class ScaleTest extends TestCase
     {
         $formula = self::formula(self::SAUCE, '900 ml');
 
-        self::assertEqualsWithDelta(TargetSize::amount('6 x 250 ml', $formula, Measures::Metric)->factor / 0.95, TargetSize::amount('6 x 250 ml', $formula, Measures::Metric, loss: 0.05)->factor, 1e-9);
+        self::assertEqualsWithDelta(
+            TargetSize::amount('6 x 250 ml', $formula, Measures::Metric)->factor / 0.95,
+            TargetSize::amount('6 x 250 ml', $formula, Measures::Metric, loss: 0.05)->factor,
+            1e-9,
+        );
     }
 
     public function test_every_amount_can_be_measured_or_says_a_way_out(): void
     {
         foreach ([0.05, 0.3, 1.0, 2.7, 40.0] as $factor) {
-            foreach (self::scale(self::formula(self::SAUCE, '900 ml'), TargetSize::factor((string) $factor))->lines as $line) {
+            foreach (self::scale(
+                self::formula(self::SAUCE, '900 ml'),
+                TargetSize::factor((string) $factor),
+            )->lines as $line) {
                 self::assertNotNull($line->exactGrams);
                 self::assertEqualsWithDelta($factor * ($line->line->grams->value ?? 0.0), $line->exactGrams, 1e-9);
                 if ($line->measure === null) {
@@ -82,7 +103,11 @@ final class ScaleTest extends TestCase
                     self::assertGreaterThan(30.0, abs((float) $line->errorPercent));
                 } else {
                     self::assertNull($line->note);
-                    self::assertEqualsWithDelta(100.0 * ((float) $line->grams / $line->exactGrams - 1.0), $line->errorPercent, 1e-9);
+                    self::assertEqualsWithDelta(
+                        100.0 * ((float) $line->grams / $line->exactGrams - 1.0),
+                        $line->errorPercent,
+                        1e-9,
+                    );
                     self::assertLessThan(51.0, abs((float) $line->errorPercent), $line->line->text);
                 }
             }
@@ -93,21 +118,50 @@ final class ScaleTest extends TestCase
     public function test_strong_things_are_held_back_when_a_recipe_grows(): void
     {
         $formula = self::formula(['1 kg plums', '10 g salt', '4 g cayenne', '300 g sugar']);
-        $held = Scale::of($formula, TargetSize::factor('4'), new ScaleSetting(Measures::Metric, holdsBack: true))->lines;
+        $held = Scale::of(
+            $formula,
+            TargetSize::factor('4'),
+            new ScaleSetting(Measures::Metric, holdsBack: true),
+        )->lines;
 
-        self::assertEqualsWithDelta([4000.0, 30.0, 12.0, 1200.0], array_map(static fn(ScaledLine $line): float => (float) $line->grams, $held), 1.0);
+        self::assertEqualsWithDelta(
+            [4000.0, 30.0, 12.0, 1200.0],
+            array_map(static fn(ScaledLine $line): float => (float) $line->grams, $held),
+            1.0,
+        );
         self::assertSame('Held back: taste, then add up to 40 g in all.', $held[1]->note);
         self::assertEqualsWithDelta([40.0, -25.0], [$held[1]->exactGrams, $held[1]->errorPercent], 2.0);
         self::assertNull($held[0]->note);
-        self::assertNull(Scale::of($formula, TargetSize::factor('0.5'), new ScaleSetting(Measures::Metric, holdsBack: true))->lines[1]->note, 'a smaller one needs no caution');
+        self::assertNull(
+            Scale::of(
+                $formula,
+                TargetSize::factor('0.5'),
+                new ScaleSetting(Measures::Metric, holdsBack: true),
+            )->lines[1]->note,
+            'a smaller one needs no caution',
+        );
     }
 
     public function test_a_mix_for_what_is_too_small_holds_what_was_asked(): void
     {
-        $lines = self::scale(self::formula(['500 g sugar', '100 ml water', '¼ tsp cayenne']), TargetSize::factor('0.1'))->lines;
-        self::assertSame(1, preg_match('/mix 1 g of cayenne pepper with ([\d.]+) g of white sugar and use ([\d.]+) g/', (string) $lines[2]->note, $found));
+        $lines = self::scale(
+            self::formula(['500 g sugar', '100 ml water', '¼ tsp cayenne']),
+            TargetSize::factor('0.1'),
+        )->lines;
+        self::assertSame(
+            1,
+            preg_match(
+                '/mix 1 g of cayenne pepper with ([\d.]+) g of white sugar and use ([\d.]+) g/',
+                (string) $lines[2]->note,
+                $found,
+            ),
+        );
 
-        self::assertEqualsWithDelta((float) $lines[2]->exactGrams, (float) $found[2] / (1.0 + (float) $found[1]), 0.05 * (float) $lines[2]->exactGrams);
+        self::assertEqualsWithDelta(
+            (float) $lines[2]->exactGrams,
+            (float) $found[2] / (1.0 + (float) $found[1]),
+            0.05 * (float) $lines[2]->exactGrams,
+        );
     }
 
     public function test_counts_become_counts_with_their_weight(): void
@@ -118,11 +172,29 @@ final class ScaleTest extends TestCase
         self::assertMatchesRegularExpression('/^(4½|5) cloves, about \d+ g$/', (string) $lines[7]->measure);
     }
 
-    /** The chosen rounding against plain rounding, by the change of balance and by the distance to a style, on seeded random recipes. */
+    /**
+     * The chosen rounding against plain rounding, by the change of balance and by the distance to a style, on seeded
+     * random recipes.
+     */
     public function test_rounding_is_never_worse_than_plain_rounding(): void
     {
         mt_srand(20261123);
-        $keys = ['salt', 'white-sugar', 'cider-vinegar', 'soy-sauce', 'fish-sauce', 'cayenne', 'honey', 'lemon-juice', 'ketchup', 'water', 'dijon-mustard', 'tomato-paste', 'paprika', 'cloves'];
+        $keys = [
+            'salt',
+            'white-sugar',
+            'cider-vinegar',
+            'soy-sauce',
+            'fish-sauce',
+            'cayenne',
+            'honey',
+            'lemon-juice',
+            'ketchup',
+            'water',
+            'dijon-mustard',
+            'tomato-paste',
+            'paprika',
+            'cloves',
+        ];
         $better = 0;
         for ($trial = 0; $trial < 300; ++$trial) {
             [$perGram, $exact, $choices] = [[], [], []];
@@ -136,7 +208,13 @@ final class ScaleTest extends TestCase
             }
             $target = StyleBook::all()[$trial % count(StyleBook::all())]->target;
             $chosen = Rounding::choose(TasteLoad::of(Mixture::nothing()), $perGram, $exact, $choices, $target);
-            $plain = array_map(static fn(float $grams, array $pair): float => $grams - $pair[0] <= $pair[1] - $grams ? $pair[0] : $pair[1], $exact, $choices);
+            $plain = array_map(
+                static fn(float $grams, array $pair): float => $grams - $pair[0] <= $pair[1] - $grams
+                    ? $pair[0]
+                    : $pair[1],
+                $exact,
+                $choices,
+            );
             $taste = static function (array $grams) use ($perGram) {
                 $load = TasteLoad::of(Mixture::nothing());
                 foreach ($perGram as $index => $one) {
@@ -177,11 +255,24 @@ final class ScaleTest extends TestCase
 
         self::assertEqualsWithDelta(600.0, $cook['evaporate_grams'] ?? 0.0, 1e-6);
         self::assertEqualsWithDelta(600.0, $cook['pan_reads_grams'] ?? 0.0, 1e-6);
-        self::assertEqualsWithDelta(0.6 / (7.0 * M_PI / 4.0 * 0.24 ** 2) * 60.0, $cook['minutes']['value'] ?? 0.0, 1e-6);
+        self::assertEqualsWithDelta(
+            0.6 / (7.0 * M_PI / 4.0 * 0.24 ** 2) * 60.0,
+            $cook['minutes']['value'] ?? 0.0,
+            1e-6,
+        );
         $double = self::scale($formula, TargetSize::factor('2'), '24 cm', 'Simmer')->cook;
-        self::assertEqualsWithDelta(2.0, ($double['minutes']['value'] ?? 0.0) / ($cook['minutes']['value'] ?? 1.0), 1e-6, 'in the same pan time grows with mass');
+        self::assertEqualsWithDelta(
+            2.0,
+            ($double['minutes']['value'] ?? 0.0) / ($cook['minutes']['value'] ?? 1.0),
+            1e-6,
+            'in the same pan time grows with mass',
+        );
         $wide = self::scale($formula, TargetSize::factor('2'), '34 cm', 'Simmer')->cook;
-        self::assertLessThan($double['minutes']['value'] ?? 0.0, $wide['minutes']['value'] ?? 0.0, 'in a wider pan it falls');
+        self::assertLessThan(
+            $double['minutes']['value'] ?? 0.0,
+            $wide['minutes']['value'] ?? 0.0,
+            'in a wider pan it falls',
+        );
         self::assertNull(self::scale($formula, TargetSize::factor('1'))->cook);
         self::assertNull(self::scale(self::formula(['1000 g water']), TargetSize::factor('1'), '24 cm')->cook);
     }
@@ -189,8 +280,14 @@ final class ScaleTest extends TestCase
     public function test_a_pan_too_full_to_boil_says_the_most_that_fits(): void
     {
         $notes = self::scale(self::formula(['1000 g water']), TargetSize::factor('5'), '24 x 12 cm')->notes;
-        self::assertMatchesRegularExpression('/more than two thirds of the pan.*2 goes, or scale by at most 3\.6/', $notes[0]);
-        self::assertStringContainsString('names no width', self::scale(self::formula(['1000 g water']), TargetSize::factor('1'), 'the big one')->notes[0]);
+        self::assertMatchesRegularExpression(
+            '/more than two thirds of the pan.*2 goes, or scale by at most 3\.6/',
+            $notes[0],
+        );
+        self::assertStringContainsString(
+            'names no width',
+            self::scale(self::formula(['1000 g water']), TargetSize::factor('1'), 'the big one')->notes[0],
+        );
     }
 
     public function test_what_cannot_be_is_said_with_what_could(): void
@@ -201,9 +298,23 @@ final class ScaleTest extends TestCase
             'up to 10000' => static fn() => TargetSize::factor('1e6'),
             'names no volume' => static fn() => TargetSize::amount('a lot', $formula, Measures::Metric),
             '"0 x 250 ml" names no' => static fn() => TargetSize::amount('0 x 250 ml', $formula, Measures::Metric),
-            'It has damson, cider vinegar' => static fn() => TargetSize::have('200 g mango', $formula, Catalogue::shipped(), Measures::Metric),
-            'says no amount' => static fn() => TargetSize::have('mango', $formula, Catalogue::shipped(), Measures::Metric),
-            'nothing to scale' => static fn() => TargetSize::amount('1 l', self::formula(['salt to taste']), Measures::Metric),
+            'It has damson, cider vinegar' => static fn() => TargetSize::have(
+                '200 g mango',
+                $formula,
+                Catalogue::shipped(),
+                Measures::Metric,
+            ),
+            'says no amount' => static fn() => TargetSize::have(
+                'mango',
+                $formula,
+                Catalogue::shipped(),
+                Measures::Metric,
+            ),
+            'nothing to scale' => static fn() => TargetSize::amount(
+                '1 l',
+                self::formula(['salt to taste']),
+                Measures::Metric,
+            ),
             'nothing in the recipe' => static fn() => self::scale(self::formula([]), TargetSize::factor('2')),
         ] as $message => $wrong) {
             try {
@@ -220,14 +331,25 @@ final class ScaleTest extends TestCase
         $formula = self::formula([...self::SAUCE, 'salt to taste', '3 tbsp zorp'], '900 ml');
         $json = ScaleReport::of(self::scale($formula, TargetSize::factor('2.3')), null, Measures::Metric)->toArray();
 
-        self::assertSame(['factor', 'limited_by', 'lines', 'batch', 'fill', 'cook', 'axes_before', 'axes_after', 'notes'], array_slice(array_keys($json), 0, 9));
-        self::assertSame(['ingredient', 'text', 'grams', 'exact_grams', 'measure', 'error_percent', 'note'], array_slice(array_keys($json['lines'][0]), 0, 7));
+        self::assertSame(
+            ['factor', 'limited_by', 'lines', 'batch', 'fill', 'cook', 'axes_before', 'axes_after', 'notes'],
+            array_slice(array_keys($json), 0, 9),
+        );
+        self::assertSame(
+            ['ingredient', 'text', 'grams', 'exact_grams', 'measure', 'error_percent', 'note'],
+            array_slice(array_keys($json['lines'][0]), 0, 7),
+        );
         self::assertNull($json['lines'][9]['grams']);
         self::assertNotNull($json['lines'][10]['note']);
         $again = self::formula(array_column($json['lines'], 'scaled_text'));
         foreach (array_slice($json['lines'], 0, 9) as $number => $line) {
             self::assertSame($line['ingredient'], $again->lines[$number]->ingredient?->key);
-            self::assertEqualsWithDelta($line['grams'], $again->lines[$number]->grams?->value, 0.3 * $line['grams'], $line['scaled_text']);
+            self::assertEqualsWithDelta(
+                $line['grams'],
+                $again->lines[$number]->grams?->value,
+                0.3 * $line['grams'],
+                $line['scaled_text'],
+            );
         }
         self::assertGreaterThan(0.0, Volume::millilitres($again->mixed()));
     }

@@ -55,14 +55,23 @@ final class TargetTest extends TestCase
 
     public function test_something_for_each_axis_in_the_one_order(): void
     {
-        self::assertSame(['sweet' => 'SWEET', 'sour' => 'SOUR', 'salt' => 'SALT', 'umami' => 'UMAMI', 'heat' => 'HEAT'], Axis::each(static fn(Axis $axis): string => strtoupper($axis->value)));
+        self::assertSame(
+            ['sweet' => 'SWEET', 'sour' => 'SOUR', 'salt' => 'SALT', 'umami' => 'UMAMI', 'heat' => 'HEAT'],
+            Axis::each(static fn(Axis $axis): string => strtoupper($axis->value)),
+        );
     }
 
     public function test_how_far_two_tastes_are_apart(): void
     {
         $one = Taste::of(10.0, 1.0, 1.0, 0.1, 100.0);
         self::assertSame(0.0, $one->stepsApart($one));
-        $sweeter = Taste::of(Axis::Sweet->valueAt(Axis::Sweet->steps(10.0) + 3.0), 1.0, 1.0, 0.1, Axis::Heat->valueAt(Axis::Heat->steps(100.0) - 4.0));
+        $sweeter = Taste::of(
+            Axis::Sweet->valueAt(Axis::Sweet->steps(10.0) + 3.0),
+            1.0,
+            1.0,
+            0.1,
+            Axis::Heat->valueAt(Axis::Heat->steps(100.0) - 4.0),
+        );
         self::assertEqualsWithDelta(5.0, $one->stepsApart($sweeter), 1e-9, '3 and 4 steps on two axes');
         self::assertEqualsWithDelta(5.0, $sweeter->stepsApart($one), 1e-9, 'both ways alike');
     }
@@ -76,9 +85,16 @@ final class TargetTest extends TestCase
         self::assertNotNull($moved);
         self::assertEqualsWithDelta(Axis::Sour->steps($window->high) + 2.0, Axis::Sour->steps($moved->high), 1e-9);
         self::assertEqualsWithDelta(Axis::Sour->steps($window->low) + 2.0, Axis::Sour->steps($moved->low), 1e-9);
-        self::assertEquals($style->window(Axis::Salt), $style->moved(Axis::Sour, 2.0)->window(Axis::Salt), 'the others stay');
+        self::assertEquals(
+            $style->window(Axis::Salt),
+            $style->moved(Axis::Sour, 2.0)->window(Axis::Salt),
+            'the others stay',
+        );
         self::assertSame(0.0, $style->moved(Axis::Sour, -90.0)->window(Axis::Sour)?->low);
-        self::assertNull($style->without(Axis::Heat)->moved(Axis::Heat, 3.0)->window(Axis::Heat), 'what was let go of stays so');
+        self::assertNull(
+            $style->without(Axis::Heat)->moved(Axis::Heat, 3.0)->window(Axis::Heat),
+            'what was let go of stays so',
+        );
     }
 
     public function test_half_way_between_two_tastes(): void
@@ -88,25 +104,42 @@ final class TargetTest extends TestCase
         $target = Target::between($before, $after, 0.5);
         self::assertGreaterThan(0.0, $target->distance($before));
         self::assertEqualsWithDelta($target->distance($before), $target->distance($after), 1e-9);
-        self::assertEqualsWithDelta(0.0, $target->distance(Taste::of(10.0, 0.5, 1.0, 0.1, 50.0)), 1e-9, 'the geometric middle of 5 and 20 is 10');
+        self::assertEqualsWithDelta(
+            0.0,
+            $target->distance(Taste::of(10.0, 0.5, 1.0, 0.1, 50.0)),
+            1e-9,
+            'the geometric middle of 5 and 20 is 10',
+        );
     }
 
     public function test_words_move_their_own_axis_and_nothing_else(): void
     {
         $target = Target::around(Taste::of(8.0, 0.8, 1.2, 0.2, 200.0));
-        foreach (['a little sharper' => [Axis::Sour, 1], 'much less salty' => [Axis::Salt, -1], 'sweeter' => [Axis::Sweet, 1], 'hotter' => [Axis::Heat, 1]] as $words => [$axis, $sign]) {
+        foreach ([
+            'a little sharper' => [Axis::Sour, 1],
+            'much less salty' => [Axis::Salt, -1],
+            'sweeter' => [Axis::Sweet, 1],
+            'hotter' => [Axis::Heat, 1],
+        ] as $words => [$axis, $sign]) {
             $move = TargetShift::fromWords($words);
             self::assertNotNull($move, $words);
             self::assertSame($axis, $move->axis, $words);
             self::assertGreaterThan(0.0, $sign * $move->steps, $words);
             $moved = $move->apply($target);
             foreach (Axis::cases() as $other) {
-                self::assertSame($other === $axis, $moved->window($other) != $target->window($other), "{$words}: {$other->value}");
+                self::assertSame(
+                    $other === $axis,
+                    $moved->window($other) != $target->window($other),
+                    "{$words}: {$other->value}",
+                );
             }
         }
         self::assertNull(TargetShift::fromWords('rounder'));
         self::assertNull(TargetShift::fromWords(''));
-        self::assertGreaterThan(TargetShift::fromWords('a little sweeter')->steps ?? INF, TargetShift::fromWords('much sweeter')->steps ?? 0.0);
+        self::assertGreaterThan(
+            TargetShift::fromWords('a little sweeter')->steps ?? INF,
+            TargetShift::fromWords('much sweeter')->steps ?? 0.0,
+        );
     }
 
     /** @return iterable<string, array{StyleFamily}> */
@@ -125,13 +158,20 @@ final class TargetTest extends TestCase
             $window = $style->target->window($axis);
             self::assertNotNull($window, "{$style->key} {$axis->value}");
 
-            return $axis->valueAt($axis->steps($window->low) + $share * ($axis->steps($window->high) - $axis->steps($window->low)));
+            return $axis->valueAt(
+                $axis->steps($window->low) + $share * ($axis->steps($window->high) - $axis->steps($window->low)),
+            );
         };
         $middle = Axis::each(static fn(Axis $axis): float => $at($axis, 0.5));
         self::assertEqualsWithDelta(0.0, $style->target->distance(Taste::of(...array_values($middle))), 1e-9);
         foreach (Axis::cases() as $axis) {
             $beyond = [...$middle, $axis->value => $axis->valueAt($axis->steps($at($axis, 1.0)) + 1.0)];
-            self::assertEqualsWithDelta(1.0, $style->target->distance(Taste::of(...array_values($beyond))), 1e-6, $axis->value);
+            self::assertEqualsWithDelta(
+                1.0,
+                $style->target->distance(Taste::of(...array_values($beyond))),
+                1e-6,
+                $axis->value,
+            );
         }
     }
 }

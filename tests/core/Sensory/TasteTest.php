@@ -29,14 +29,27 @@ final class TasteTest extends TestCase
 
     public function test_sweetness_weighs_each_sugar(): void
     {
-        $taste = Taste::ofMixture(Mixture::of(['water' => 60.0, 'sucrose' => 10.0, 'glucose' => 10.0, 'fructose' => 10.0, 'maltose' => 5.0, 'lactose' => 5.0]));
+        $taste = Taste::ofMixture(
+            Mixture::of([
+                'water' => 60.0,
+                'sucrose' => 10.0,
+                'glucose' => 10.0,
+                'fructose' => 10.0,
+                'maltose' => 5.0,
+                'lactose' => 5.0,
+            ]),
+        );
 
         self::assertEqualsWithDelta(10.0 + 7.0 + 12.0 + 2.0 + 1.0, $taste->sweet, 1e-9);
     }
 
     public function test_five_per_cent_vinegar_is_about_five_sour(): void
     {
-        self::assertEqualsWithDelta(5.0, Taste::ofMixture(Catalogue::shipped()->get('white-vinegar')->grams(100.0))->sour, 0.05);
+        self::assertEqualsWithDelta(
+            5.0,
+            Taste::ofMixture(Catalogue::shipped()->get('white-vinegar')->grams(100.0))->sour,
+            0.05,
+        );
     }
 
     public function test_base_left_over_is_not_less_than_no_sourness(): void
@@ -50,7 +63,12 @@ final class TasteTest extends TestCase
         $water = Mixture::of(['water' => 990.0]);
         // a hundredth of something of N SHU makes N/100
         foreach (['cayenne' => 350.0, 'black-pepper' => 55.0] as $key => $shu) {
-            self::assertEqualsWithDelta($shu, Taste::ofMixture($water->plus($catalogue->get($key)->grams(10.0)))->heat, 1e-6, $key);
+            self::assertEqualsWithDelta(
+                $shu,
+                Taste::ofMixture($water->plus($catalogue->get($key)->grams(10.0)))->heat,
+                1e-6,
+                $key,
+            );
         }
     }
 
@@ -73,7 +91,11 @@ final class TasteTest extends TestCase
         self::assertSame(0.0, $window->off(Axis::Salt, 1.5));
         self::assertEqualsWithDelta(1.0, $window->off(Axis::Salt, 2.3), 1e-9);
         self::assertEqualsWithDelta(-1.0, $window->off(Axis::Salt, 1.0 / 1.15), 1e-9);
-        self::assertSame(0.0, TargetRange::between(0.0, 2.0)->off(Axis::Salt, 0.0), 'a window from 0 knows no too little');
+        self::assertSame(
+            0.0,
+            TargetRange::between(0.0, 2.0)->off(Axis::Salt, 0.0),
+            'a window from 0 knows no too little',
+        );
     }
 
     public function test_a_window_turned_round_cannot_be(): void
@@ -88,7 +110,11 @@ final class TasteTest extends TestCase
         $both = Target::of(['salt' => TargetRange::between(1.0, 2.0), 'heat' => TargetRange::between(0.0, 10.0)]);
 
         self::assertEqualsWithDelta(5.0, $both->distance($taste), 1e-9);
-        self::assertEqualsWithDelta(3.0, Target::of(['salt' => TargetRange::between(1.0, 2.0)])->distance($taste), 1e-9);
+        self::assertEqualsWithDelta(
+            3.0,
+            Target::of(['salt' => TargetRange::between(1.0, 2.0)])->distance($taste),
+            1e-9,
+        );
         self::assertSame(0.0, Target::of([])->distance($taste));
     }
 }

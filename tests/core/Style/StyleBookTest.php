@@ -13,7 +13,37 @@ use Vinculum\Style\TargetRangeDerivation;
 final class StyleBookTest extends TestCase
 {
     /** The keys that the command-line contract promises. */
-    private const PROMISED = ['tomato-barbecue', 'vinegar-barbecue', 'mustard-barbecue', 'white-barbecue', 'fruit-soy-glaze', 'ketchup', 'curry-ketchup', 'sweet-and-sour', 'fish-sauce-dip', 'seasoned-soy', 'teriyaki-glaze', 'peanut-sauce', 'pepper-nut-dip', 'green-salsa', 'herb-oil-sauce', 'honey-mustard', 'remoulade', 'sesame-dressing', 'vinaigrette', 'hot-sauce', 'mustard', 'chutney', 'fruit-ketchup', 'mint-sauce', 'citrus-soy', 'brown-sauce', 'relish', 'peri', 'cocktail-sauce'];
+    private const PROMISED = [
+        'tomato-barbecue',
+        'vinegar-barbecue',
+        'mustard-barbecue',
+        'white-barbecue',
+        'fruit-soy-glaze',
+        'ketchup',
+        'curry-ketchup',
+        'sweet-and-sour',
+        'fish-sauce-dip',
+        'seasoned-soy',
+        'teriyaki-glaze',
+        'peanut-sauce',
+        'pepper-nut-dip',
+        'green-salsa',
+        'herb-oil-sauce',
+        'honey-mustard',
+        'remoulade',
+        'sesame-dressing',
+        'vinaigrette',
+        'hot-sauce',
+        'mustard',
+        'chutney',
+        'fruit-ketchup',
+        'mint-sauce',
+        'citrus-soy',
+        'brown-sauce',
+        'relish',
+        'peri',
+        'cocktail-sauce',
+    ];
 
     public function test_every_promised_style_is_there(): void
     {
@@ -29,7 +59,11 @@ final class StyleBookTest extends TestCase
             self::assertGreaterThanOrEqual(3, count($references), $style->key);
             self::assertCount($style->references, $references);
             foreach (TargetRangeDerivation::windows($references) as $axis => $window) {
-                self::assertEquals($window, $style->target->window(Axis::from($axis)), "{$style->key} {$axis}: run bin/derive-windows");
+                self::assertEquals(
+                    $window,
+                    $style->target->window(Axis::from($axis)),
+                    "{$style->key} {$axis}: run bin/derive-windows",
+                );
             }
             foreach ($references as $reference) {
                 self::assertLessThan(0.02, $style->target->distance($reference), $style->key);

@@ -22,17 +22,39 @@ use Vinculum\Substitution\SwapSearch;
 
 final class SwapSearchTest extends TestCase
 {
-    private const SAUCE = ['1 cup ketchup', '½ cup cider vinegar', '200 g white sugar', '2 tsp salt', '1 tbsp soy sauce', '½ tsp cayenne', '1 cup water', '1 tbsp cornflour'];
-    private const CREAMY = ['1 cup mayonnaise', '½ cup sour cream', '1 tbsp lemon juice', '1 tsp salt', '3 tbsp basil', '1 tbsp dijon mustard'];
+    private const SAUCE = [
+        '1 cup ketchup',
+        '½ cup cider vinegar',
+        '200 g white sugar',
+        '2 tsp salt',
+        '1 tbsp soy sauce',
+        '½ tsp cayenne',
+        '1 cup water',
+        '1 tbsp cornflour',
+    ];
+    private const CREAMY = [
+        '1 cup mayonnaise',
+        '½ cup sour cream',
+        '1 tbsp lemon juice',
+        '1 tsp salt',
+        '3 tbsp basil',
+        '1 tbsp dijon mustard',
+    ];
 
-    /** Common practice (handbook, part C): ¾ cup of honey, about 1.3 times the weight, for a cup of sugar, and less liquid; equal sweetness needs a little more. */
+    /**
+     * Common practice (handbook, part C): ¾ cup of honey, about 1.3 times the weight, for a cup of sugar, and less
+     * liquid; equal sweetness needs a little more.
+     */
     public function test_honey_for_sugar(): void
     {
         $swap = self::swap(self::SAUCE, 3, 'honey');
 
         self::assertEqualsWithDelta(1.3, $swap->grams / 200.0, 0.2 * 1.3);
         self::assertLessThan(0.5, $swap->residual);
-        self::assertSame(['water'], array_map(static fn(SwapAddition $one): string => $one->ingredient->key, $swap->compensations));
+        self::assertSame(
+            ['water'],
+            array_map(static fn(SwapAddition $one): string => $one->ingredient->key, $swap->compensations),
+        );
         self::assertLessThan(-30.0, $swap->compensations[0]->grams);
     }
 
@@ -85,7 +107,11 @@ final class SwapSearchTest extends TestCase
     {
         $catalogue = Catalogue::shipped();
         foreach (['red-wine-vinegar', 'strong-vinegar', 'rice-vinegar', 'white-vinegar'] as $key) {
-            $acid = $catalogue->get('cider-vinegar')->mixture->amounts()['acetic'] / $catalogue->get($key)->mixture->amounts()['acetic'];
+            $acid = $catalogue
+                ->get('cider-vinegar')->mixture
+                ->amounts()['acetic'] / $catalogue
+                ->get($key)->mixture
+                ->amounts()['acetic'];
             self::assertEqualsWithDelta($acid, self::swap(self::SAUCE, 2, $key)->grams / 119.6, 0.12 * $acid, $key);
         }
     }
@@ -95,7 +121,12 @@ final class SwapSearchTest extends TestCase
     {
         $catalogue = Catalogue::shipped();
         $lines = ['500 g tinned tomatoes', '24 g red chillies', '1 tsp salt'];
-        $shu = static fn(string $key): float => array_sum(array_intersect_key($catalogue->get($key)->mixture->amounts(), ['capsaicinoid_heat' => 1, 'other_heat' => 1])) / 100.0;
+        $shu = static fn(string $key): float => array_sum(
+            array_intersect_key(
+                $catalogue->get($key)->mixture->amounts(),
+                ['capsaicinoid_heat' => 1, 'other_heat' => 1],
+            ),
+        ) / 100.0;
         foreach (['cayenne', 'birds-eye-chilli', 'jalapeno'] as $key) {
             $wanted = 24.0 * $shu('red-chilli') / $shu($key);
             self::assertEqualsWithDelta($wanted, self::swap($lines, 2, $key)->grams, 0.2 * $wanted, $key);
@@ -111,13 +142,24 @@ final class SwapSearchTest extends TestCase
                 foreach (self::search($formula, $line, SwapReason::missing())->substitutes() as $swap) {
                     $moved = $before->stepsTo(Balance::of($swap->applied($formula))->taste);
                     self::assertEqualsWithDelta($moved, $swap->changeSteps, 1e-9);
-                    self::assertEqualsWithDelta(sqrt(array_sum(array_map(static fn(float $one): float => $one ** 2, $moved))), $swap->residual, 1e-9);
+                    self::assertEqualsWithDelta(
+                        sqrt(array_sum(array_map(static fn(float $one): float => $one ** 2, $moved))),
+                        $swap->residual,
+                        1e-9,
+                    );
                     self::assertLessThanOrEqual(2, count($swap->compensations));
                     self::assertGreaterThan(0.0, $swap->grams);
-                    self::assertLessThanOrEqual(1.0, abs($swap->mainAxis === null ? 0.0 : $moved[$swap->mainAxis->value]));
+                    self::assertLessThanOrEqual(
+                        1.0,
+                        abs($swap->mainAxis === null ? 0.0 : $moved[$swap->mainAxis->value]),
+                    );
                     foreach ($swap->compensations as $one) {
                         $stands = $one->line === null ? 0.0 : $formula->lines[$one->line]->grams->value ?? 0.0;
-                        self::assertGreaterThanOrEqual(-$stands - 1e-9, $one->grams, 'no more is taken out than is there');
+                        self::assertGreaterThanOrEqual(
+                            -$stands - 1e-9,
+                            $one->grams,
+                            'no more is taken out than is there',
+                        );
                     }
                 }
             }
@@ -129,14 +171,24 @@ final class SwapSearchTest extends TestCase
         foreach ([2, 3, 5, 6] as $line) {
             $swaps = self::search(self::formula(self::SAUCE), $line - 1, SwapReason::missing())->substitutes();
             self::assertGreaterThan(2, count($swaps));
-            $ranks = array_map(static fn(Swap $one): array => [round(4 * $one->residual), -$one->kinship, count($one->compensations)], $swaps);
+            $ranks = array_map(
+                static fn(Swap $one): array => [
+                    round(4 * $one->residual),
+                    -$one->aromaSimilarity,
+                    count($one->compensations),
+                ],
+                $swaps,
+            );
             $sorted = $ranks;
             sort($sorted);
             self::assertSame($sorted, $ranks);
         }
     }
 
-    /** More freedom never does worse: with compensations allowed the weighted merit can only fall, so a plain amount is no better. */
+    /**
+     * More freedom never does worse: with compensations allowed the weighted merit can only fall, so a plain amount is
+     * no better.
+     */
     public function test_no_plain_amount_of_the_substitute_beats_the_one_found_by_much(): void
     {
         $formula = self::formula(self::SAUCE);
@@ -146,7 +198,9 @@ final class SwapSearchTest extends TestCase
             self::assertNotNull($swap);
             $best = INF;
             for ($grams = 1.0; $grams < 500.0; $grams *= 1.02) {
-                $moved = $before->stepsTo(Balance::of(Swap::placed($formula, $line, Catalogue::shipped()->get($key), $grams, []))->taste);
+                $moved = $before->stepsTo(
+                    Balance::of(Swap::placed($formula, $line, Catalogue::shipped()->get($key), $grams, []))->taste,
+                );
                 $best = min($best, sqrt(array_sum(array_map(static fn(float $one): float => $one ** 2, $moved))));
             }
             self::assertLessThan($best + 0.3, $swap->residual, $key);
@@ -160,7 +214,11 @@ final class SwapSearchTest extends TestCase
             self::assertNotContains('soya', $swap->ingredient->allergens);
             self::assertContains('soya', $swap->allergensRemoved);
         }
-        foreach (self::search(self::formula(['1 kg damsons', '300 g sugar']), 0, SwapReason::outOfSeason(1))->substitutes() as $swap) {
+        foreach (self::search(
+            self::formula(['1 kg damsons', '300 g sugar']),
+            0,
+            SwapReason::outOfSeason(1),
+        )->substitutes() as $swap) {
             self::assertTrue(SwapReason::isInSeason($swap->ingredient->key, 1), $swap->ingredient->key);
         }
         $milder = self::search($sauce, 5, SwapReason::milder())->substitutes();
@@ -168,39 +226,72 @@ final class SwapSearchTest extends TestCase
         foreach ($milder as $swap) {
             self::assertEqualsWithDelta(-2.5, $swap->changeSteps['heat'], 1.0, $swap->ingredient->key);
         }
-        foreach (self::search(self::formula(['100 ml maple syrup', '200 ml cider vinegar']), 0, SwapReason::cheaper())->substitutes() as $swap) {
+        foreach (self::search(
+            self::formula(['100 ml maple syrup', '200 ml cider vinegar']),
+            0,
+            SwapReason::cheaper(),
+        )->substitutes() as $swap) {
             self::assertNotContains($swap->ingredient->key, FactsFile::named('costs')['high']->list('of'));
         }
-        $priced = self::search(self::formula(['100 g honey', '200 ml cider vinegar']), 0, SwapReason::cheaper(['honey' => 1.0, 'white-sugar' => 2.0]))->substitutes();
-        self::assertNotContains('white-sugar', array_map(static fn(Swap $one): string => $one->ingredient->key, $priced));
+        $priced = self::search(
+            self::formula(['100 g honey', '200 ml cider vinegar']),
+            0,
+            SwapReason::cheaper(['honey' => 1.0, 'white-sugar' => 2.0]),
+        )->substitutes();
+        self::assertNotContains(
+            'white-sugar',
+            array_map(static fn(Swap $one): string => $one->ingredient->key, $priced),
+        );
     }
 
     /** A season that runs over the turn of the year. */
     public function test_seasons(): void
     {
-        self::assertSame([true, true, false, true], array_map(static fn(int $month): bool => SwapReason::isInSeason('pear', $month), [8, 1, 5, 12]));
+        self::assertSame(
+            [true, true, false, true],
+            array_map(static fn(int $month): bool => SwapReason::isInSeason('pear', $month), [8, 1, 5, 12]),
+        );
         self::assertTrue(SwapReason::isInSeason('salt', 2));
     }
 
     public function test_a_creamy_sauce_made_vegan_is_vegan_and_near_what_it_was(): void
     {
         $formula = self::formula(self::CREAMY);
-        $conversion = Conversion::of($formula, SwapReason::cannotEat([], ['vegan']), Catalogue::shipped(), Measures::Us);
+        $conversion = Conversion::of(
+            $formula,
+            SwapReason::cannotEat([], ['vegan']),
+            Catalogue::shipped(),
+            Measures::Us,
+        );
 
         self::assertSame([], $conversion->stuck);
         self::assertSame([0, 1], array_map(static fn(Swap $one): int => $one->line, $conversion->swaps));
         self::assertContains('vegan', Balance::of($conversion->formula)->diets());
         self::assertLessThan(2.5, $conversion->residual);
-        self::assertEqualsWithDelta(Balance::of($formula)->taste->stepsTo(Balance::of($conversion->formula)->taste), $conversion->changeSteps, 1e-9);
+        self::assertEqualsWithDelta(
+            Balance::of($formula)->taste->stepsTo(Balance::of($conversion->formula)->taste),
+            $conversion->changeSteps,
+            1e-9,
+        );
     }
 
     public function test_without_soya_and_without_added_sugar(): void
     {
-        $soya = Conversion::of(self::formula(self::SAUCE), SwapReason::cannotEat(['soya'], []), Catalogue::shipped(), Measures::Us);
+        $soya = Conversion::of(
+            self::formula(self::SAUCE),
+            SwapReason::cannotEat(['soya'], []),
+            Catalogue::shipped(),
+            Measures::Us,
+        );
         self::assertNotContains('soya', Balance::of($soya->formula)->allergens());
         self::assertCount(1, $soya->swaps);
 
-        $sugar = Conversion::of(self::formula(['200 g white sugar', '100 ml cider vinegar', '300 g tinned tomatoes', '100 ml water']), SwapReason::cannotEat([], ['no-added-sugar']), Catalogue::shipped(), Measures::Us);
+        $sugar = Conversion::of(
+            self::formula(['200 g white sugar', '100 ml cider vinegar', '300 g tinned tomatoes', '100 ml water']),
+            SwapReason::cannotEat([], ['no-added-sugar']),
+            Catalogue::shipped(),
+            Measures::Us,
+        );
         self::assertContains('no-added-sugar', Balance::of($sugar->formula)->diets());
         self::assertLessThan(1.0, $sugar->residual);
     }
@@ -208,17 +299,29 @@ final class SwapSearchTest extends TestCase
     public function test_what_nothing_can_replace_is_said(): void
     {
         $formula = self::formula(['200 g double cream', '100 g lemon curd', '1 tsp salt']);
-        $conversion = Conversion::of($formula, SwapReason::cannotEat([], ['vegan']), Catalogue::shipped(), Measures::Us);
+        $conversion = Conversion::of(
+            $formula,
+            SwapReason::cannotEat([], ['vegan']),
+            Catalogue::shipped(),
+            Measures::Us,
+        );
 
         self::assertSame([1], $conversion->stuck);
         self::assertSame([0], array_map(static fn(Swap $one): int => $one->line, $conversion->swaps));
         self::assertNotContains('vegan', Balance::of($conversion->formula)->diets());
-        self::assertSame([['line' => 2, 'text' => '100 g lemon curd']], ConversionReport::of($formula, $conversion, null, Measures::Us)->stuck);
+        self::assertSame(
+            [['line' => 2, 'text' => '100 g lemon curd']],
+            ConversionReport::of($formula, $conversion, null, Measures::Us)->stuck,
+        );
     }
 
     public function test_a_locked_line_is_not_taken_from(): void
     {
-        $swap = self::search(self::formula(['200 g sugar', '1 cup water [lock]', '½ cup cider vinegar', '1 tsp salt']), 0, SwapReason::missing())->with(Catalogue::shipped()->get('honey'));
+        $swap = self::search(
+            self::formula(['200 g sugar', '1 cup water [lock]', '½ cup cider vinegar', '1 tsp salt']),
+            0,
+            SwapReason::missing(),
+        )->with(Catalogue::shipped()->get('honey'));
         foreach ($swap->compensations ?? [] as $one) {
             self::assertNotSame(1, $one->line);
         }
@@ -227,7 +330,12 @@ final class SwapSearchTest extends TestCase
 
     public function test_there_must_be_something_to_replace(): void
     {
-        foreach ([[['10 g salt'], 3, 'There is no line 4'], [['3 tbsp zorp'], 0, 'names no ingredient'], [['salt to taste'], 0, 'has no amount'], [[], 0, 'no ingredient line']] as [$lines, $line, $message]) {
+        foreach ([
+            [['10 g salt'], 3, 'There is no line 4'],
+            [['3 tbsp zorp'], 0, 'names no ingredient'],
+            [['salt to taste'], 0, 'has no amount'],
+            [[], 0, 'no ingredient line'],
+        ] as [$lines, $line, $message]) {
             try {
                 self::search(self::formula($lines), $line, SwapReason::missing());
                 self::fail($message);
@@ -240,11 +348,31 @@ final class SwapSearchTest extends TestCase
     public function test_its_shape_is_the_contracts_and_its_lines_read_back(): void
     {
         $formula = self::formula(self::SAUCE);
-        $json = SwapsReport::of($formula, 2, self::search($formula, 2, SwapReason::missing())->substitutes(), null, Measures::Us)->toArray();
+        $json = SwapsReport::of(
+            $formula,
+            2,
+            self::search($formula, 2, SwapReason::missing())->substitutes(),
+            null,
+            Measures::Us,
+        )->toArray();
 
         self::assertSame([3, 'white-sugar'], [$json['line'], $json['ingredient']]);
         foreach ($json['candidates'] as $candidate) {
-            self::assertSame(['ingredient', 'grams', 'measure', 'compensations', 'change_steps', 'residual_steps', 'allergens_added', 'allergens_removed', 'diets_gained', 'note'], array_slice(array_keys($candidate), 0, 10));
+            self::assertSame(
+                [
+                    'ingredient',
+                    'grams',
+                    'measure',
+                    'compensations',
+                    'change_steps',
+                    'residual_steps',
+                    'allergens_added',
+                    'allergens_removed',
+                    'diets_gained',
+                    'note',
+                ],
+                array_slice(array_keys($candidate), 0, 10),
+            );
             $lines = self::SAUCE;
             foreach ($candidate['edits'] as $edit) {
                 $lines[$edit['line'] - 1] = $edit['text'];
@@ -252,25 +380,49 @@ final class SwapSearchTest extends TestCase
             $again = self::formula([...$lines, ...$candidate['added']]);
             self::assertSame($candidate['ingredient'], $again->lines[2]->ingredient?->key, $again->lines[2]->text);
             foreach (Balance::of($formula)->taste->stepsTo(Balance::of($again)->taste) as $axis => $moved) {
-                self::assertEqualsWithDelta($candidate['change_steps'][$axis], $moved, 0.35, "{$candidate['ingredient']} {$axis}");
+                self::assertEqualsWithDelta(
+                    $candidate['change_steps'][$axis],
+                    $moved,
+                    0.35,
+                    "{$candidate['ingredient']} {$axis}",
+                );
             }
         }
     }
 
-    /** Any thing of the catalogue, in a little and in a lot, with and without a yield: finite figures, and no allergen told wrongly. */
+    /**
+     * Any thing of the catalogue, in a little and in a lot, with and without a yield: finite figures, and no allergen
+     * told wrongly.
+     */
     public function test_whatever_is_swapped_the_figures_are_finite_and_the_allergens_true(): void
     {
         $keys = Catalogue::shipped()->keys();
         $found = 0;
         foreach (array_chunk($keys, 9) as $number => $chunk) {
             $name = mb_strtolower(Catalogue::shipped()->get($chunk[0])->name);
-            $formula = self::formula([[1, 40, 300][$number % 3] . " g {$name}", '200 g water', '50 g sugar', '40 g cider vinegar', '6 g salt', '100 g ketchup'], $number % 2 === 0 ? null : '380 g');
+            $formula = self::formula(
+                [
+                    [1, 40, 300][$number % 3] . " g {$name}",
+                    '200 g water',
+                    '50 g sugar',
+                    '40 g cider vinegar',
+                    '6 g salt',
+                    '100 g ketchup',
+                ],
+                $number % 2 === 0 ? null : '380 g',
+            );
             if ($formula->lines[0]->ingredient === null) {
                 continue;
             }
             $before = Balance::of($formula)->allergens();
             foreach (self::search($formula, 0, SwapReason::missing())->substitutes() as $swap) {
-                foreach ([...$swap->changeSteps, $swap->grams, $swap->residual, $swap->misfit, $swap->kinship] as $figure) {
+                foreach ([
+                    ...$swap->changeSteps,
+                    $swap->grams,
+                    $swap->residual,
+                    $swap->misfit,
+                    $swap->aromaSimilarity,
+                ] as $figure) {
                     self::assertTrue(is_finite($figure), "{$name} → {$swap->ingredient->key}");
                 }
                 $after = Balance::of($swap->applied($formula))->allergens();
@@ -300,14 +452,27 @@ final class SwapSearchTest extends TestCase
             self::assertTrue($catalogue->has($row->key), $row->key);
             self::assertCount(2, $row->numbers('months'));
         }
-        $doing = array_unique(array_merge([], ...array_map(static fn($row): array => $row->list('of'), array_values(FactsFile::named('works')))));
-        self::assertGreaterThan(0.75 * count($catalogue->keys()), count($doing), 'most of the catalogue can be swapped');
+        $doing = array_unique(
+            array_merge(
+                [],
+                ...array_map(static fn($row): array => $row->list('of'), array_values(FactsFile::named('works'))),
+            ),
+        );
+        self::assertGreaterThan(
+            0.75 * count($catalogue->keys()),
+            count($doing),
+            'most of the catalogue can be swapped',
+        );
     }
 
     /** @param list<string> $lines */
     private static function swap(array $lines, int $line, string $for): Swap
     {
-        $swap = self::search(self::formula($lines), $line - 1, SwapReason::missing())->with(Catalogue::shipped()->get($for));
+        $swap = self::search(
+            self::formula($lines),
+            $line - 1,
+            SwapReason::missing(),
+        )->with(Catalogue::shipped()->get($for));
         self::assertNotNull($swap);
 
         return $swap;

@@ -12,8 +12,14 @@ final readonly class PhMeasured extends CookEvent
     public const KIND = 'ph';
     public const NEEDS = ['ph'];
 
-    public function __construct(int $id, float $at, public float $ph, public ?float $celsius = null, ?string $words = null, ?string $key = null)
-    {
+    public function __construct(
+        int $id,
+        float $at,
+        public float $ph,
+        public ?float $celsius = null,
+        ?string $words = null,
+        ?string $key = null,
+    ) {
         parent::__construct($id, $at, $words, $key);
     }
 

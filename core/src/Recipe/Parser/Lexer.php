@@ -7,7 +7,26 @@ namespace Vinculum\Recipe\Parser;
 /** Cuts an ingredient line into numbers, words and marks. */
 final class Lexer
 {
-    private const VULGAR = ['½' => 1 / 2, '⅓' => 1 / 3, '⅔' => 2 / 3, '¼' => 1 / 4, '¾' => 3 / 4, '⅕' => 1 / 5, '⅖' => 2 / 5, '⅗' => 3 / 5, '⅘' => 4 / 5, '⅙' => 1 / 6, '⅚' => 5 / 6, '⅐' => 1 / 7, '⅛' => 1 / 8, '⅜' => 3 / 8, '⅝' => 5 / 8, '⅞' => 7 / 8, '⅑' => 1 / 9, '⅒' => 1 / 10];
+    private const VULGAR = [
+        '½' => 1 / 2,
+        '⅓' => 1 / 3,
+        '⅔' => 2 / 3,
+        '¼' => 1 / 4,
+        '¾' => 3 / 4,
+        '⅕' => 1 / 5,
+        '⅖' => 2 / 5,
+        '⅗' => 3 / 5,
+        '⅘' => 4 / 5,
+        '⅙' => 1 / 6,
+        '⅚' => 5 / 6,
+        '⅐' => 1 / 7,
+        '⅛' => 1 / 8,
+        '⅜' => 3 / 8,
+        '⅝' => 5 / 8,
+        '⅞' => 7 / 8,
+        '⅑' => 1 / 9,
+        '⅒' => 1 / 10,
+    ];
 
     private const PATTERN = '~(?<vulgar>[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅐⅛⅜⅝⅞⅑⅒])'
         . '|(?<fraction>\d{1,9}\s?[/⁄]\s?\d{1,9}(?![\d.,]*\s?(?:g|kg|ml|oz|l)\b))'
@@ -20,7 +39,12 @@ final class Lexer
      */
     public static function tokens(string $line): array
     {
-        $found = preg_match_all(self::PATTERN, $line, $matches, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
+        $found = preg_match_all(
+            self::PATTERN,
+            $line,
+            $matches,
+            PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL,
+        );
         if ($found === false) {
             return [];
         }

@@ -27,7 +27,11 @@ final readonly class LineGrammar
     {
         $line = mb_substr(trim(mb_scrub($text)), 0, self::LONGEST_LINE);
         $line = preg_replace('/^(?:[•·▪◦‣*–—-]\s+|\[[ x]?\]\s*|\d{1,2}[.)]\s+(?=[\d½⅓⅔¼¾⅛]))+/u', '', $line) ?? $line;
-        $line = preg_replace('/^(?:a little(?: bit of)?|a bit of|some|a touch of|plenty of|lots of|enough)\s+(?=\pL)/iu', '', $line) ?? $line;
+        $line = preg_replace(
+            '/^(?:a little(?: bit of)?|a bit of|some|a touch of|plenty of|lots of|enough)\s+(?=\pL)/iu',
+            '',
+            $line,
+        ) ?? $line;
         [$line, $tags] = self::takeTags($line);
         [$line, $part, $isBoth] = self::takeLeadingPart($line);
         $cursor = new Cursor(Lexer::tokens($line));
@@ -47,7 +51,10 @@ final readonly class LineGrammar
         [$name, $alternatives] = self::splitAlternatives($name);
         $preparation = trim($preparation . ' ' . $inBrackets);
         if ($part === null && preg_match(self::PART_AFTER, $preparation, $found) === 1) {
-            $part = str_starts_with(mb_strtolower($found['part']), 'z') || str_starts_with(mb_strtolower($found['part']), 'r') ? 'zest' : 'juice';
+            $part = str_starts_with(mb_strtolower($found['part']), 'z')
+                || str_starts_with(mb_strtolower($found['part']), 'r')
+                ? 'zest'
+                : 'juice';
             $part = preg_match('/juice/iu', $preparation) === 1 ? 'juice' : $part;
         }
         if (preg_match('/\boptional\b/iu', $preparation . ' ' . $name) === 1) {
@@ -58,7 +65,18 @@ final readonly class LineGrammar
         }
         $isNonsense = ($measured !== null && !$measured->isSensible()) || ($second !== null && !$second->isSensible());
 
-        return new ParsedLine($text, $measured, $second, trim($name), $alternatives, trim($preparation . ($isBoth ? ' zest and juice' : '')), $part, array_values(array_unique($tags)), $isNonsense, trim($amountText));
+        return new ParsedLine(
+            $text,
+            $measured,
+            $second,
+            trim($name),
+            $alternatives,
+            trim($preparation . ($isBoth ? ' zest and juice' : '')),
+            $part,
+            array_values(array_unique($tags)),
+            $isNonsense,
+            trim($amountText),
+        );
     }
 
     /** @return array{string, list<string>} */
@@ -122,7 +140,11 @@ final readonly class LineGrammar
     private function takeBrackets(string $rest, ?WrittenAmount &$measured, ?WrittenAmount &$second): array
     {
         $words = [];
-        $rest = preg_replace_callback('/\(([^()]*)\)|\[([^\[\]]*)\]/u', function (array $found) use (&$words, &$measured, &$second): string {
+        $rest = preg_replace_callback('/\(([^()]*)\)|\[([^\[\]]*)\]/u', function (array $found) use (
+            &$words,
+            &$measured,
+            &$second,
+        ): string {
             $inside = trim($found[1] !== '' ? $found[1] : ($found[2] ?? ''));
             $cursor = new Cursor(Lexer::tokens($inside));
             $amount = $this->quantities->quantity($cursor);
@@ -147,7 +169,8 @@ final readonly class LineGrammar
     /**
      * "garlic, 3 cloves", "sugar: 100 g", "ketchup 200 g".
      *
-     * @return array{string, WrittenAmount|null, WrittenAmount|null, string} what is left, the amounts, and the text that says them
+     * @return array{string, WrittenAmount|null, WrittenAmount|null, string} what is left, the amounts, and the text
+     *     that says them
      */
     private function trailingAmount(string $rest): array
     {
@@ -160,17 +183,38 @@ final readonly class LineGrammar
             }
             $cursor = new Cursor(array_slice($tokens, $index));
             $measured = $this->quantities->quantity($cursor);
-            if ($measured === null || ($measured->unit === null && !$separated && $measured->counted === 'whole' && !$cursor->isAtEnd())) {
+            if (
+                $measured === null
+                || ($measured->unit === null && !$separated && $measured->counted === 'whole' && !$cursor->isAtEnd())
+            ) {
                 continue;
             }
             $counted = $measured->counted;
             $next = $cursor->peek();
-            if ($counted === 'whole' && $next !== null && $next->kind === TokenKind::Word && Counts::named($next->text) !== null) {
-                $measured = new WrittenAmount($measured->low, $measured->high, null, Counts::named($next->text), $measured->size, 1.0, null, true);
+            if (
+                $counted === 'whole'
+                && $next !== null
+                && $next->kind === TokenKind::Word
+                && Counts::named($next->text) !== null
+            ) {
+                $measured = new WrittenAmount(
+                    $measured->low,
+                    $measured->high,
+                    null,
+                    Counts::named($next->text),
+                    $measured->size,
+                    1.0,
+                    null,
+                    true,
+                );
                 $cursor->move();
             }
             $second = $this->secondAmount($cursor);
-            $left = (string) preg_replace('/^[\s,:=–—-]+|[\s,:=–—-]+$/u', '', substr($rest, 0, $tokens[$index]->offset));
+            $left = (string) preg_replace(
+                '/^[\s,:=–—-]+|[\s,:=–—-]+$/u',
+                '',
+                substr($rest, 0, $tokens[$index]->offset),
+            );
             $right = $cursor->isAtEnd() ? '' : substr($rest, $cursor->peek()->offset ?? 0);
             $said = substr($rest, $tokens[$index]->offset, strlen($rest) - $tokens[$index]->offset - strlen($right));
 
@@ -183,7 +227,11 @@ final readonly class LineGrammar
     /** @return array{string, string} */
     private static function splitPreparation(string $rest): array
     {
-        $parts = preg_split('/\s*(?:[,;]|\s[-–—]\s|\bplus (?:more|extra)\b|\bor (?:more|less|so)\b|\bor to taste\b|\bto taste\b|\bas needed\b|\bto serve\b|\bfor serving\b|\bif (?:needed|liked|you like)\b|\b(?:mixed|dissolved|blended|stirred|slaked|soaked) (?:with|in|into)\b)\s*/iu', $rest, 2);
+        $parts = preg_split(
+            '/\s*(?:[,;]|\s[-–—]\s|\bplus (?:more|extra)\b|\bor (?:more|less|so)\b|\bor to taste\b|\bto taste\b|\bas needed\b|\bto serve\b|\bfor serving\b|\bif (?:needed|liked|you like)\b|\b(?:mixed|dissolved|blended|stirred|slaked|soaked) (?:with|in|into)\b)\s*/iu',
+            $rest,
+            2,
+        );
         if ($parts === false) {
             return [$rest, ''];
         }
@@ -199,6 +247,9 @@ final readonly class LineGrammar
     {
         $parts = preg_split('~\s+or\s+|\s*/\s*~iu', $name) ?: [$name];
 
-        return [array_shift($parts), array_values(array_filter(array_map(trim(...), $parts), static fn(string $part): bool => $part !== ''))];
+        return [
+            array_shift($parts),
+            array_values(array_filter(array_map(trim(...), $parts), static fn(string $part): bool => $part !== '')),
+        ];
     }
 }

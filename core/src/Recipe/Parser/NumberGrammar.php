@@ -8,11 +8,24 @@ namespace Vinculum\Recipe\Parser;
 final class NumberGrammar
 {
     private const WORDS = [
-        'a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10,
-        'eleven' => 11, 'twelve' => 12, 'fifteen' => 15, 'twenty' => 20, 'thirty' => 30, 'forty' => 40, 'fifty' => 50, 'dozen' => 12, 'couple' => 2, 'few' => 3, 'several' => 4,
+        'a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6,
+        'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10,
+        'eleven' => 11, 'twelve' => 12, 'fifteen' => 15, 'twenty' => 20, 'thirty' => 30, 'forty' => 40,
+        'fifty' => 50, 'dozen' => 12, 'couple' => 2, 'few' => 3, 'several' => 4,
         'half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'eighth' => 0.125, 'another' => 1,
     ];
-    private const PORTIONS = ['half' => 0.5, 'halves' => 0.5, 'third' => 1 / 3, 'thirds' => 1 / 3, 'quarter' => 0.25, 'quarters' => 0.25, 'eighth' => 0.125, 'eighths' => 0.125, 'fifth' => 0.2, 'fifths' => 0.2];
+    private const PORTIONS = [
+        'half' => 0.5,
+        'halves' => 0.5,
+        'third' => 1 / 3,
+        'thirds' => 1 / 3,
+        'quarter' => 0.25,
+        'quarters' => 0.25,
+        'eighth' => 0.125,
+        'eighths' => 0.125,
+        'fifth' => 0.2,
+        'fifths' => 0.2,
+    ];
     private const POWERS = ['hundred' => 100, 'thousand' => 1000, 'million' => 1e6, 'billion' => 1e9, 'dozen' => 12];
 
     /**
@@ -32,9 +45,21 @@ final class NumberGrammar
             return null;
         }
         $before = $cursor->position();
-        if ($cursor->skipMark('-', '–', '—', '~') || $cursor->skipWord('to', 'or') || ($between && $cursor->skipWord('and'))) {
+        if (
+            $cursor->skipMark('-', '–', '—', '~')
+            || $cursor->skipWord('to', 'or')
+            || ($between && $cursor->skipWord('and'))
+        ) {
             $next = $cursor->peek();
-            $isNumeral = $next !== null && ($next->isNumber() || ($next->isWord() && isset(self::WORDS[mb_strtolower($next->text)]) && !$next->isWord('a', 'an', 'another')));
+            $isNumeral = $next !== null
+                && (
+                    $next->isNumber()
+                    || (
+                        $next->isWord()
+                        && isset(self::WORDS[mb_strtolower($next->text)])
+                        && !$next->isWord('a', 'an', 'another')
+                    )
+                );
             $high = $isNumeral ? self::number($cursor) : null;
             if ($high !== null) {
                 return is_nan($low) || is_nan($high) ? [NAN, NAN] : [min($low, $high), max($low, $high)];
@@ -65,7 +90,15 @@ final class NumberGrammar
 
                 return $value + $next->number;
             }
-            if ($next?->isMark('-') === true && $next->isGlued && $afterNext?->isNumber() === true && $afterNext->isGlued && $afterNext->isFraction && $afterNext->number < 1.0 && floor($value) === $value) {
+            if (
+                $next?->isMark('-') === true
+                && $next->isGlued
+                && $afterNext?->isNumber() === true
+                && $afterNext->isGlued
+                && $afterNext->isFraction
+                && $afterNext->number < 1.0
+                && floor($value) === $value
+            ) {
                 $cursor->move(2);
 
                 return $value + $afterNext->number;
@@ -93,7 +126,8 @@ final class NumberGrammar
 
             return self::WORDS[$joined[0]] * self::PORTIONS[$joined[1]];
         }
-        $word = self::WORDS[mb_strtolower($cursor->peek()?->kind === TokenKind::Word ? $cursor->peek()->text : '')] ?? null;
+        $word = self::WORDS[mb_strtolower($cursor->peek()?->kind === TokenKind::Word ? $cursor->peek()->text : '')]
+            ?? null;
         if ($word === null) {
             return null;
         }
@@ -115,7 +149,10 @@ final class NumberGrammar
         } elseif (isset(self::POWERS[mb_strtolower($cursor->peek()->text ?? '')])) {
             $value *= self::POWERS[mb_strtolower($cursor->peek()->text ?? '')];
             $cursor->move();
-        } elseif ($cursor->peek()?->isMark('-') === true && isset(self::PORTIONS[mb_strtolower($cursor->peek(1)->text ?? '')])) {
+        } elseif (
+            $cursor->peek()?->isMark('-') === true
+            && isset(self::PORTIONS[mb_strtolower($cursor->peek(1)->text ?? '')])
+        ) {
             $value *= self::PORTIONS[mb_strtolower($cursor->peek(1)->text ?? '')];
             $cursor->move(2);
         }
@@ -141,7 +178,9 @@ final class NumberGrammar
 
                 return $next->number;
             }
-            $times = $cursor->skipWord('a', 'an', 'one') ? 1.0 : ($cursor->skipWord('two') ? 2.0 : ($cursor->skipWord('three') ? 3.0 : 0.0));
+            $times = $cursor->skipWord('a', 'an', 'one')
+                ? 1.0
+                : ($cursor->skipWord('two') ? 2.0 : ($cursor->skipWord('three') ? 3.0 : 0.0));
             $portion = self::PORTIONS[mb_strtolower($cursor->peek()->text ?? '')] ?? null;
             if ($portion !== null) {
                 $cursor->move();

@@ -34,6 +34,17 @@ final readonly class ParsedLine
     /** The same reading, of this text. */
     public function of(string $text): self
     {
-        return new self($text, $this->measured, $this->second, $this->name, $this->alternatives, $this->preparation, $this->part, $this->tags, $this->isNonsense, $this->amountText);
+        return new self(
+            $text,
+            $this->measured,
+            $this->second,
+            $this->name,
+            $this->alternatives,
+            $this->preparation,
+            $this->part,
+            $this->tags,
+            $this->isNonsense,
+            $this->amountText,
+        );
     }
 }

@@ -9,12 +9,73 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Unit;
 use Vinculum\Quantity\Units;
 
-/** Reads one amount: number, fill, size, unit or counting noun, with packs ("2 × 400 g tins") and sums ("1 cup plus 2 tbsp"). */
+/**
+ * Reads one amount: number, fill, size, unit or counting noun, with packs ("2 × 400 g tins") and sums ("1 cup plus 2
+ * tbsp").
+ */
 final readonly class QuantityGrammar
 {
-    private const SIZES = ['small' => 'small', 'little' => 'small', 'baby' => 'small', 'medium' => 'medium', 'med' => 'medium', 'average' => 'medium', 'large' => 'large', 'big' => 'large', 'jumbo' => 'large', 'lg' => 'large', 'sm' => 'small', 'fat' => 'large', 'medium-sized' => 'medium', 'small-sized' => 'small'];
-    private const SYSTEMS = ['us' => Measures::Us, 'u.s.' => Measures::Us, 'american' => Measures::Us, 'metric' => Measures::Metric, 'imperial' => Measures::Imperial, 'uk' => Measures::Imperial, 'british' => Measures::Imperial, 'australian' => Measures::Australian, 'aussie' => Measures::Australian, 'japanese' => Measures::Japanese];
-    private const ABOUT = ['about', 'around', 'approx', 'approx.', 'approximately', 'roughly', 'circa', 'ca', 'ca.', 'c.', 'nearly', 'almost', 'just', 'up', 'over', 'under', 'scarcely', 'maybe', 'perhaps', 'some', 'heaped', 'rounded', 'scant', 'generous', 'good', 'level', 'heaping', 'big', 'small', 'large', 'tiny'];
+    private const SIZES = [
+        'small' => 'small',
+        'little' => 'small',
+        'baby' => 'small',
+        'medium' => 'medium',
+        'med' => 'medium',
+        'average' => 'medium',
+        'large' => 'large',
+        'big' => 'large',
+        'jumbo' => 'large',
+        'lg' => 'large',
+        'sm' => 'small',
+        'fat' => 'large',
+        'medium-sized' => 'medium',
+        'small-sized' => 'small',
+    ];
+    private const SYSTEMS = [
+        'us' => Measures::Us,
+        'u.s.' => Measures::Us,
+        'american' => Measures::Us,
+        'metric' => Measures::Metric,
+        'imperial' => Measures::Imperial,
+        'uk' => Measures::Imperial,
+        'british' => Measures::Imperial,
+        'australian' => Measures::Australian,
+        'aussie' => Measures::Australian,
+        'japanese' => Measures::Japanese,
+    ];
+    private const ABOUT = [
+        'about',
+        'around',
+        'approx',
+        'approx.',
+        'approximately',
+        'roughly',
+        'circa',
+        'ca',
+        'ca.',
+        'c.',
+        'nearly',
+        'almost',
+        'just',
+        'up',
+        'over',
+        'under',
+        'scarcely',
+        'maybe',
+        'perhaps',
+        'some',
+        'heaped',
+        'rounded',
+        'scant',
+        'generous',
+        'good',
+        'level',
+        'heaping',
+        'big',
+        'small',
+        'large',
+        'tiny',
+    ];
 
     public function __construct(private Measures $measures) {}
 
@@ -26,7 +87,9 @@ final readonly class QuantityGrammar
             return null;
         }
         $start = $cursor->position();
-        $joined = $cursor->skipMark('+') || $cursor->skipWord('plus', 'and') || ($first->unit?->name === 'pound' && $cursor->peek()?->isNumber() === true);
+        $joined = $cursor->skipMark('+')
+            || $cursor->skipWord('plus', 'and')
+            || ($first->unit?->name === 'pound' && $cursor->peek()?->isNumber() === true);
         $second = $joined ? $this->single($cursor) : null;
         $sum = $second === null ? null : self::sum($first, $second);
         if ($sum !== null) {
@@ -50,14 +113,20 @@ final readonly class QuantityGrammar
         $start = $cursor->position();
         $about = false;
         $fill = 1.0;
-        while (($word = $cursor->peek()) !== null && $word->kind === TokenKind::Word && in_array(mb_strtolower($word->text), self::ABOUT, true)) {
+        while (
+            ($word = $cursor->peek()) !== null
+            && $word->kind === TokenKind::Word
+            && in_array(mb_strtolower($word->text), self::ABOUT, true)
+        ) {
             $fill *= self::fills()[mb_strtolower($word->text)] ?? 1.0;
             $about = $about || !$word->isWord('level');
             $cursor->move();
             $cursor->skipWord('to');
         }
         $cursor->skipMark('~');
-        $isNegative = $cursor->peek()?->isMark('-', '−') === true && $cursor->peek(1)?->isNumber() === true && $cursor->peek(1)->isGlued;
+        $isNegative = $cursor->peek()?->isMark('-', '−') === true
+            && $cursor->peek(1)?->isNumber() === true
+            && $cursor->peek(1)->isGlued;
         if ($isNegative) {
             $cursor->move();
         }
@@ -88,7 +157,12 @@ final readonly class QuantityGrammar
             return new WrittenAmount(1.0, 1.0, $unit, null, null, $fill, null, true);
         }
         $word = $cursor->peek();
-        if ($unit === null && $word !== null && $word->kind === TokenKind::Word && in_array(Counts::named($word->text), ['handful', 'knob', 'thumb', 'bunch', 'sprig'], true)) {
+        if (
+            $unit === null
+            && $word !== null
+            && $word->kind === TokenKind::Word
+            && in_array(Counts::named($word->text), ['handful', 'knob', 'thumb', 'bunch', 'sprig'], true)
+        ) {
             $cursor->move();
             $cursor->skipWord('piece', 'knob');
             $cursor->skipWord('of');
@@ -109,11 +183,29 @@ final readonly class QuantityGrammar
         }
         $length = $this->length($cursor);
         if ($length !== null) {
-            return new WrittenAmount($low * $length->low, $high * $length->high, null, $length->counted, null, 1.0, null, true);
+            return new WrittenAmount(
+                $low * $length->low,
+                $high * $length->high,
+                null,
+                $length->counted,
+                null,
+                1.0,
+                null,
+                true,
+            );
         }
         $pack = $this->packOfWeight($cursor);
         if ($pack !== null) {
-            return new WrittenAmount($low * $pack->low, $high * $pack->high, $pack->unit, null, null, 1.0, $pack->pack, $about || $low !== $high);
+            return new WrittenAmount(
+                $low * $pack->low,
+                $high * $pack->high,
+                $pack->unit,
+                null,
+                null,
+                1.0,
+                $pack->pack,
+                $about || $low !== $high,
+            );
         }
         if ($low < 1.0) {
             $cursor->skipWord('a', 'an');
@@ -136,12 +228,30 @@ final readonly class QuantityGrammar
             $pack = $this->packNoun($cursor);
             $this->ofTheMill($cursor);
 
-            return new WrittenAmount($low, $high, $unit, null, $size, $unit->isVague() || $unit->millilitres !== null ? $fill : 1.0, $pack, $about);
+            return new WrittenAmount(
+                $low,
+                $high,
+                $unit,
+                null,
+                $size,
+                $unit->isVague() || $unit->millilitres !== null ? $fill : 1.0,
+                $pack,
+                $about,
+            );
         }
         $counted = $this->countingNoun($cursor);
         $each = $counted !== null && Counts::isPack($counted) ? $this->weightInBrackets($cursor) : null;
         if ($each !== null) {
-            return new WrittenAmount($low * $each->low, $high * $each->high, $each->unit, null, null, 1.0, $counted, $about);
+            return new WrittenAmount(
+                $low * $each->low,
+                $high * $each->high,
+                $each->unit,
+                null,
+                null,
+                1.0,
+                $counted,
+                $about,
+            );
         }
 
         return new WrittenAmount($low, $high, null, $counted ?? 'whole', $size, 1.0, null, true);
@@ -173,7 +283,9 @@ final readonly class QuantityGrammar
     private function length(Cursor $cursor): ?WrittenAmount
     {
         $start = $cursor->position();
-        $range = $cursor->peek()?->isNumber() === true && !$cursor->peek()->isFraction ? NumberGrammar::range($cursor) : null;
+        $range = $cursor->peek()?->isNumber() === true && !$cursor->peek()->isFraction
+            ? NumberGrammar::range($cursor)
+            : null;
         $cursor->skipMark('-');
         $counted = $range === null ? null : $this->countingNoun($cursor);
         if ($range !== null && in_array($counted, ['inch', 'cm'], true)) {
@@ -228,7 +340,9 @@ final readonly class QuantityGrammar
         }
         if ($word !== null && $word->kind === TokenKind::Word) {
             $next = $cursor->peek(1);
-            $pair = $next !== null && $next->kind === TokenKind::Word ? Units::named(rtrim($word->text, '.') . ' ' . rtrim($next->text, '.'), $measures) : null;
+            $pair = $next !== null && $next->kind === TokenKind::Word
+                ? Units::named(rtrim($word->text, '.') . ' ' . rtrim($next->text, '.'), $measures)
+                : null;
             $unit = $pair ?? Units::named($word->text, $measures);
             if ($unit !== null) {
                 $cursor->move($pair === null ? 1 : 2);
@@ -312,14 +426,27 @@ final readonly class QuantityGrammar
     {
         $ratio = self::ratio($a, $b);
 
-        return $ratio === null ? null : new WrittenAmount($a->low + $b->low * $ratio, $a->high + $b->high * $ratio, $a->unit, null, null, $a->fill, null, $a->isAbout || $b->isAbout);
+        return $ratio === null
+            ? null
+            : new WrittenAmount(
+                $a->low + $b->low * $ratio,
+                $a->high + $b->high * $ratio,
+                $a->unit,
+                null,
+                null,
+                $a->fill,
+                null,
+                $a->isAbout || $b->isAbout,
+            );
     }
 
     private static function span(WrittenAmount $a, WrittenAmount $b): ?WrittenAmount
     {
         $ratio = self::ratio($a, $b);
 
-        return $ratio === null ? null : new WrittenAmount($a->low, max($a->low, $b->high * $ratio), $a->unit, null, null, 1.0, null, true);
+        return $ratio === null
+            ? null
+            : new WrittenAmount($a->low, max($a->low, $b->high * $ratio), $a->unit, null, null, 1.0, null, true);
     }
 
     /** How many of the first unit one of the second is; null when they do not measure the same thing. */
@@ -327,7 +454,8 @@ final readonly class QuantityGrammar
     {
         return match (true) {
             $a->unit?->grams !== null && $b->unit?->grams !== null => $b->unit->grams / $a->unit->grams,
-            $a->unit?->millilitres !== null && $b->unit?->millilitres !== null => $b->unit->millilitres / $a->unit->millilitres,
+            $a->unit?->millilitres !== null
+                && $b->unit?->millilitres !== null => $b->unit->millilitres / $a->unit->millilitres,
             default => null,
         };
     }

@@ -40,16 +40,38 @@ final readonly class WrittenAmount
 
     public function times(float $factor): self
     {
-        return new self($this->low * $factor, $this->high * $factor, $this->unit, $this->counted, $this->size, $this->fill, $this->pack, $this->isAbout);
+        return new self(
+            $this->low * $factor,
+            $this->high * $factor,
+            $this->unit,
+            $this->counted,
+            $this->size,
+            $this->fill,
+            $this->pack,
+            $this->isAbout,
+        );
     }
 
     public function inPack(string $pack): self
     {
-        return new self($this->low, $this->high, $this->unit, $this->counted, $this->size, $this->fill, $pack, $this->isAbout);
+        return new self(
+            $this->low,
+            $this->high,
+            $this->unit,
+            $this->counted,
+            $this->size,
+            $this->fill,
+            $pack,
+            $this->isAbout,
+        );
     }
 
     public function isSensible(): bool
     {
-        return is_finite($this->low) && is_finite($this->high) && $this->low >= 0.0 && $this->high > 0.0 && $this->high <= 1e9;
+        return is_finite($this->low)
+            && is_finite($this->high)
+            && $this->low >= 0.0
+            && $this->high > 0.0
+            && $this->high <= 1e9;
     }
 }

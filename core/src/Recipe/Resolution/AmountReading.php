@@ -45,38 +45,86 @@ final readonly class AmountReading
         $difference = $other->grams->value > 0.0 ? $kept->grams->value / $other->grams->value - 1.0 : 0.0;
         $tolerance = 2.0 * hypot($kept->relativeDoubt(), $other->relativeDoubt());
         $note = abs($difference) > max(0.15, $tolerance)
-            ? sprintf('The two amounts differ by %d %%: %s taken', (int) round(100.0 * abs($difference)), KitchenNumber::grams($kept->grams->value))
+            ? sprintf(
+                'The two amounts differ by %d %%: %s taken',
+                (int) round(100.0 * abs($difference)),
+                KitchenNumber::grams($kept->grams->value),
+            )
             : $kept->note;
 
-        return new FoundGrams($kept->grams, $kept->millilitres ?? $other->millilitres, $kept->isAssumed, $note, $kept->isPack);
+        return new FoundGrams(
+            $kept->grams,
+            $kept->millilitres ?? $other->millilitres,
+            $kept->isAssumed,
+            $note,
+            $kept->isPack,
+        );
     }
 
     private function amountOf(WrittenAmount $measured, ParsedLine $line, Ingredient $ingredient): ?FoundGrams
     {
         $spread = $measured->isRange() ? ($measured->high - $measured->low) / sqrt(12.0) / $measured->middle() : 0.0;
-        $spread = hypot($spread, $measured->isAbout && $measured->unit !== null && !$measured->unit->isVague() ? self::ABOUT : 0.0);
-        $rangeNote = $measured->isRange() ? sprintf('%s to %s taken as %s', KitchenNumber::mixed($measured->low), KitchenNumber::mixed($measured->high), KitchenNumber::mixed($measured->middle())) : null;
+        $spread = hypot(
+            $spread,
+            $measured->isAbout && $measured->unit !== null && !$measured->unit->isVague() ? self::ABOUT : 0.0,
+        );
+        $rangeNote = $measured->isRange()
+            ? sprintf(
+                '%s to %s taken as %s',
+                KitchenNumber::mixed($measured->low),
+                KitchenNumber::mixed($measured->high),
+                KitchenNumber::mixed($measured->middle()),
+            )
+            : null;
         $unit = $measured->unit;
         if ($unit === null) {
             return $this->counted($measured, $line, $ingredient);
         }
         if ($unit->grams !== null) {
-            $grams = Amount::within($measured->middle() * $unit->grams, hypot(self::WEIGHED, $spread))->doubtedBy($unit->spread);
-            $note = $unit->isVague() ? sprintf('1 %s taken as %s', $unit->name, KitchenNumber::grams($unit->grams)) : $rangeNote;
+            $grams = Amount::within(
+                $measured->middle() * $unit->grams,
+                hypot(self::WEIGHED, $spread),
+            )->doubtedBy($unit->spread);
+            $note = $unit->isVague()
+                ? sprintf('1 %s taken as %s', $unit->name, KitchenNumber::grams($unit->grams))
+                : $rangeNote;
 
-            return new FoundGrams($grams, null, $unit->isVague() || $measured->isRange(), $note, $measured->pack !== null);
+            return new FoundGrams(
+                $grams,
+                null,
+                $unit->isVague() || $measured->isRange(),
+                $note,
+                $measured->pack !== null,
+            );
         }
         $millilitres = $measured->middle() * (float) $unit->millilitres * $measured->fill;
         [$density, $doubt, $isGuess] = $this->densityFor($line, $ingredient);
         $grams = Amount::within($millilitres * $density, hypot($doubt, $spread))->doubtedBy($unit->spread);
         $note = match (true) {
-            $unit->isVague() => sprintf('1 %s taken as %s', $unit->name, KitchenNumber::millilitres((float) $unit->millilitres)),
-            $isGuess => sprintf('%s taken as %s g a millilitre: weigh it to be sure', $ingredient->name, KitchenNumber::plain($density, 2)),
-            $measured->fill !== 1.0 => sprintf('Taken as %s level', KitchenNumber::mixed($measured->middle() * $measured->fill)),
+            $unit->isVague() => sprintf(
+                '1 %s taken as %s',
+                $unit->name,
+                KitchenNumber::millilitres((float) $unit->millilitres),
+            ),
+            $isGuess => sprintf(
+                '%s taken as %s g a millilitre: weigh it to be sure',
+                $ingredient->name,
+                KitchenNumber::plain($density, 2),
+            ),
+            $measured->fill !== 1.0 => sprintf(
+                'Taken as %s level',
+                KitchenNumber::mixed($measured->middle() * $measured->fill),
+            ),
             default => $rangeNote,
         };
 
-        return new FoundGrams($grams, $millilitres, $unit->isVague() || $measured->isRange(), $note, $measured->pack !== null);
+        return new FoundGrams(
+            $grams,
+            $millilitres,
+            $unit->isVague() || $measured->isRange(),
+            $note,
+            $measured->pack !== null,
+        );
     }
 
     /** @return array{float, float, bool} g/ml, its relative doubt, and whether it is a guess */
@@ -102,7 +150,13 @@ final readonly class AmountReading
             $density = $ingredient->density ?? self::LOOSE_DENSITY;
             $millilitres = $measured->middle() * $this->partMillilitres;
 
-            return new FoundGrams(Amount::within($millilitres * $density, $ingredient->texture->deviation()), $millilitres, true, sprintf('1 part taken as %s', KitchenNumber::millilitres($this->partMillilitres)), false);
+            return new FoundGrams(
+                Amount::within($millilitres * $density, $ingredient->texture->deviation()),
+                $millilitres,
+                true,
+                sprintf('1 part taken as %s', KitchenNumber::millilitres($this->partMillilitres)),
+                false,
+            );
         }
         $one = $this->weightOfOne($counted, $measured->size, $line, $ingredient);
         if ($one === null) {
@@ -115,7 +169,12 @@ final readonly class AmountReading
         $isTool = in_array($counted, ['handful', 'knob'], true);
         $note = sprintf('1 %s taken as %s', $name, KitchenNumber::grams($each->value));
         if ($measured->isRange()) {
-            $note .= sprintf('; %s to %s taken as %s', KitchenNumber::mixed($measured->low), KitchenNumber::mixed($measured->high), KitchenNumber::mixed($count));
+            $note .= sprintf(
+                '; %s to %s taken as %s',
+                KitchenNumber::mixed($measured->low),
+                KitchenNumber::mixed($measured->high),
+                KitchenNumber::mixed($count),
+            );
         }
 
         return new FoundGrams($grams, null, true, $note, !$isTool && Counts::isPack($counted));
@@ -140,7 +199,10 @@ final readonly class AmountReading
             return ["{$size} {$ingredient->name}", $units[$size]];
         }
         if (isset($units[$counted])) {
-            return [$counted === 'whole' ? mb_strtolower($ingredient->name) : $counted, self::sized($units[$counted], $size)];
+            return [
+                $counted === 'whole' ? mb_strtolower($ingredient->name) : $counted,
+                self::sized($units[$counted], $size),
+            ];
         }
         if ($counted === 'piece' && isset($units['whole'])) {
             return ['piece', self::sized($units['whole'], $size)];
@@ -149,9 +211,15 @@ final readonly class AmountReading
             return null;
         }
         $row = Counts::row($counted);
-        $usual = (in_array('herb', $ingredient->roles, true) ? $row->numberOrNull('herb_grams') : null) ?? $row->numberOrNull('grams');
+        $usual = (in_array(
+            'herb',
+            $ingredient->roles,
+            true,
+        ) ? $row->numberOrNull('herb_grams') : null) ?? $row->numberOrNull('grams');
 
-        return $usual === null ? null : [$counted, Amount::within($usual, $row->numberOrNull('spread') ?? self::LOOSE_SPREAD)];
+        return $usual === null
+            ? null
+            : [$counted, Amount::within($usual, $row->numberOrNull('spread') ?? self::LOOSE_SPREAD)];
     }
 
     private static function sized(Amount $amount, ?string $size): Amount

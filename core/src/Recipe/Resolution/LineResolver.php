@@ -38,8 +38,11 @@ final readonly class LineResolver
     private AmountReading $amounts;
 
     /** @param float $partMillilitres the vessel that a "part" is */
-    public function __construct(private Catalogue $catalogue, Measures $measures, float $partMillilitres = self::PART_MILLILITRES)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        Measures $measures,
+        float $partMillilitres = self::PART_MILLILITRES,
+    ) {
         $this->grammar = new LineGrammar($measures);
         $this->names = new NameReading($catalogue);
         $this->amounts = new AmountReading($partMillilitres);
@@ -76,21 +79,51 @@ final readonly class LineResolver
         }
         $others = array_values(array_unique(array_diff($others, [$ingredient->key])));
         if ($line->isNonsense) {
-            return $this->without($line, $ingredient, LineStatus::Unknown, 'This amount cannot be one: write it as a number above zero, such as "2 tbsp" or "150 g". The line is left out until then.', $others);
+            return $this->without(
+                $line,
+                $ingredient,
+                LineStatus::Unknown,
+                'This amount cannot be one: write it as a number above zero, such as "2 tbsp" or "150 g". The line is left out until then.',
+                $others,
+            );
         }
         if ($line->measured === null) {
-            return $this->without($line, $ingredient, LineStatus::ToTaste, 'No amount: counted as none. Add one to see what it does.', $others);
+            return $this->without(
+                $line,
+                $ingredient,
+                LineStatus::ToTaste,
+                'No amount: counted as none. Add one to see what it does.',
+                $others,
+            );
         }
         $found = $this->amounts->grams($line, $line->measured, $ingredient);
 
         if ($found === null) {
-            return $this->without($line, $ingredient, LineStatus::Unknown, "A bare number says little about {$ingredient->name}: write spoons, cups or grams. The line is left out until then.", $others);
+            return $this->without(
+                $line,
+                $ingredient,
+                LineStatus::Unknown,
+                "A bare number says little about {$ingredient->name}: write spoons, cups or grams. The line is left out until then.",
+                $others,
+            );
         }
         if ($found->grams->value < self::LEAST_GRAMS) {
-            return $this->without($line, $ingredient, LineStatus::Unknown, 'That is less than any scale shows: check the number and the unit. The line is left out until then.', $others);
+            return $this->without(
+                $line,
+                $ingredient,
+                LineStatus::Unknown,
+                'That is less than any scale shows: check the number and the unit. The line is left out until then.',
+                $others,
+            );
         }
         if ($found->grams->value > self::MOST_GRAMS) {
-            return $this->without($line, $ingredient, LineStatus::Unknown, 'More than a tonne is no kitchen amount: check the number and the unit. The line is left out until then.', $others);
+            return $this->without(
+                $line,
+                $ingredient,
+                LineStatus::Unknown,
+                'More than a tonne is no kitchen amount: check the number and the unit. The line is left out until then.',
+                $others,
+            );
         }
 
         return $this->withStates($line, $ingredient, $found, $others, $this->names->sureness($line, $best), $percent);
@@ -104,16 +137,29 @@ final readonly class LineResolver
     private static function withoutPercent(string $text): array
     {
         $text = mb_substr(mb_scrub($text), 0, self::LONGEST_LINE);
-        if (preg_match('/(?<![\d.,])(\d{1,3}(?:[.,]\d+)?)\s?(?:%|per ?cent\b)(?:\s*(?:acidity|acid|abv|vol|alcohol|fat|cocoa(?: solids)?|proof)\b)?/iu', $text, $found) !== 1) {
+        if (preg_match(
+            '/(?<![\d.,])(\d{1,3}(?:[.,]\d+)?)\s?(?:%|per ?cent\b)(?:\s*(?:acidity|acid|abv|vol|alcohol|fat|cocoa(?: solids)?|proof)\b)?/iu',
+            $text,
+            $found,
+        ) !== 1) {
             return [$text, null];
         }
 
-        return [trim((string) preg_replace('/\s*[(,]?\s*' . preg_quote($found[0], '/') . '\s*\)?\s*/u', ' ', $text, 1)), (float) str_replace(',', '.', $found[1])];
+        return [
+            trim((string) preg_replace('/\s*[(,]?\s*' . preg_quote($found[0], '/') . '\s*\)?\s*/u', ' ', $text, 1)),
+            (float) str_replace(',', '.', $found[1]),
+        ];
     }
 
     /** @param list<string> $others */
-    private function withStates(ParsedLine $line, Ingredient $ingredient, FoundGrams $found, array $others, Sureness $sure, ?float $percent): ResolvedLine
-    {
+    private function withStates(
+        ParsedLine $line,
+        Ingredient $ingredient,
+        FoundGrams $found,
+        array $others,
+        Sureness $sure,
+        ?float $percent,
+    ): ResolvedLine {
         $grams = $found->grams;
         $mixture = $ingredient->mixture;
         $notes = $found->note === null ? [] : [$found->note];
@@ -137,26 +183,57 @@ final readonly class LineResolver
                 continue;
             }
             $lost = $state->numberOrNull('water_lost');
-            if ($lost !== null && array_intersect($state->list('roles'), $ingredient->roles) !== [] && $mixture->percent(Component::Water) > 60.0 && $found->isPack === false) {
-                $mixture = $mixture->with(Component::Water, $mixture->get(Component::Water) - 100.0 * $lost)->times(1.0 / (1.0 - $lost));
+            if (
+                $lost !== null
+                && array_intersect($state->list('roles'), $ingredient->roles) !== []
+                && $mixture->percent(Component::Water) > 60.0
+                && $found->isPack === false
+            ) {
+                $mixture = $mixture->with(
+                    Component::Water,
+                    $mixture->get(Component::Water) - 100.0 * $lost,
+                )->times(1.0 / (1.0 - $lost));
                 $grams = $grams->times(1.0 - $lost)->doubtedBy($state->number('spread'));
                 $notes[] = sprintf('%s: taken to lose %d %% of its weight', $state->key, (int) round(100.0 * $lost));
             }
             $heat = $state->numberOrNull('heat');
             if ($heat !== null && $ingredient->heatIsOfPods) {
-                $mixture = $mixture->with(Component::CapsaicinoidHeat, $mixture->get(Component::CapsaicinoidHeat) * $heat);
+                $mixture = $mixture->with(
+                    Component::CapsaicinoidHeat,
+                    $mixture->get(Component::CapsaicinoidHeat) * $heat,
+                );
                 $notes[] = sprintf('%s: %d %% of its heat counted', $state->key, (int) round(100.0 * $heat));
             }
         }
         if (in_array('steeped', $line->tags, true)) {
             $mixture = Solids::dissolvedOf($mixture)->times(self::STEEPED_SHARE);
-            $notes[] = sprintf('steeped and taken out: %d %% of what dissolves is counted', (int) round(100.0 * self::STEEPED_SHARE));
+            $notes[] = sprintf(
+                'steeped and taken out: %d %% of what dissolves is counted',
+                (int) round(100.0 * self::STEEPED_SHARE),
+            );
         }
-        if (str_contains($line->preparation, 'zest and juice') || preg_match('/\bjuice (?:and|&) zest\b|\bzest (?:and|&) juice\b/iu', $line->text) === 1) {
+        if (
+            str_contains($line->preparation, 'zest and juice')
+            || preg_match('/\bjuice (?:and|&) zest\b|\bzest (?:and|&) juice\b/iu', $line->text) === 1
+        ) {
             $notes[] = 'the juice is counted; give the zest a line of its own';
         }
 
-        return new ResolvedLine($line->text, $ingredient, $grams, $found->millilitres, $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured, $notes === [] ? null : implode('; ', $notes), $mixture, $others, $line->tags, $line->name, $line->measured, $line->amountText, $sure);
+        return new ResolvedLine(
+            $line->text,
+            $ingredient,
+            $grams,
+            $found->millilitres,
+            $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured,
+            $notes === [] ? null : implode('; ', $notes),
+            $mixture,
+            $others,
+            $line->tags,
+            $line->name,
+            $line->measured,
+            $line->amountText,
+            $sure,
+        );
     }
 
     /** @param list<NameMatch> $near */
@@ -164,14 +241,33 @@ final readonly class LineResolver
     {
         $keys = array_map(static fn(NameMatch $match): string => $match->key, array_slice($near, 0, 3));
         $names = array_map(fn(string $key): string => $this->catalogue->get($key)->name, $keys);
-        $note = 'No ingredient of this name is known; the line is left out.' . ($names === [] ? ' Try a plainer name for it.' : ' Nearest: ' . implode(', ', $names) . '.');
+        $note = 'No ingredient of this name is known; the line is left out.'
+            . ($names === [] ? ' Try a plainer name for it.' : ' Nearest: ' . implode(', ', $names) . '.');
 
         return $this->without($line, null, LineStatus::Unknown, $note, $keys);
     }
 
     /** @param list<string> $others */
-    private function without(ParsedLine $line, ?Ingredient $ingredient, LineStatus $status, string $note, array $others): ResolvedLine
-    {
-        return new ResolvedLine($line->text, $ingredient, null, null, $status, $note, Mixture::nothing(), $others, $line->tags, $line->name, $line->measured, $line->amountText);
+    private function without(
+        ParsedLine $line,
+        ?Ingredient $ingredient,
+        LineStatus $status,
+        string $note,
+        array $others,
+    ): ResolvedLine {
+        return new ResolvedLine(
+            $line->text,
+            $ingredient,
+            null,
+            null,
+            $status,
+            $note,
+            Mixture::nothing(),
+            $others,
+            $line->tags,
+            $line->name,
+            $line->measured,
+            $line->amountText,
+        );
     }
 }

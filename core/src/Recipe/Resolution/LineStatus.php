@@ -11,6 +11,8 @@ enum LineStatus: string
     case Assumed = 'assumed';
     case ToTaste = 'to-taste';
     case Unknown = 'unknown';
-    /** No ingredient line at all: a heading that starts a stage, or an empty line. Never in the command line's answers. */
+    /**
+     * No ingredient line at all: a heading that starts a stage, or an empty line. Never in the command line's answers.
+     */
     case Heading = 'heading';
 }

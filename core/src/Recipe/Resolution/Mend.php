@@ -15,7 +15,9 @@ final readonly class Mend
     /** @param string $says what is offered, in a few words */
     private function __construct(public string $says, public string $text) {}
 
-    /** @return list<self> other ingredients it may mean, likeliest first, then its weight where an amount was assumed */
+    /**
+     * @return list<self> other ingredients it may mean, likeliest first, then its weight where an amount was assumed
+     */
     public static function for(ResolvedLine $line, Catalogue $catalogue): array
     {
         $mends = [];
@@ -27,7 +29,13 @@ final readonly class Mend
         }
         if ($line->status === LineStatus::Assumed && $line->grams !== null && $line->ingredient !== null) {
             $weight = KitchenNumber::grams($line->grams->value);
-            $mends[] = new self("weighed, about {$weight}", trim("{$weight} " . ($line->writtenName === '' ? mb_strtolower($line->ingredient->name) : $line->writtenName)));
+            $mends[] = new self(
+                "weighed, about {$weight}",
+                trim(
+                    "{$weight} "
+                        . ($line->writtenName === '' ? mb_strtolower($line->ingredient->name) : $line->writtenName),
+                ),
+            );
         }
 
         return array_slice($mends, 0, self::MOST);
@@ -37,6 +45,8 @@ final readonly class Mend
     {
         $at = mb_stripos($line->text, $line->writtenName);
 
-        return $at === false ? $name : mb_substr($line->text, 0, $at) . $name . mb_substr($line->text, $at + mb_strlen($line->writtenName));
+        return $at === false
+            ? $name
+            : mb_substr($line->text, 0, $at) . $name . mb_substr($line->text, $at + mb_strlen($line->writtenName));
     }
 }

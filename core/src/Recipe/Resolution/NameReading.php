@@ -44,7 +44,8 @@ final readonly class NameReading
     }
 
     /**
-     * The best match that leaves no telling word of the name unsaid: "almond milk" is no milk. What only says which kind of a thing
+     * The best match that leaves no telling word of the name unsaid: "almond milk" is no milk. What only says which
+     * kind of a thing
      * it is may stay unsaid: the "peppers" of a pod, the "leaves" of a herb.
      *
      * @param list<NameMatch> $matches
@@ -74,8 +75,14 @@ final readonly class NameReading
     /** Whether the name was ours to the word, and means this before anything else. */
     public function sureness(ParsedLine $line, NameMatch $match): Sureness
     {
-        [$asked, $alias, $nothing] = [NameSearch::words($line->name), NameSearch::words($match->alias), FactsFile::named('words')['says-nothing']->list('words')];
-        $isSame = array_diff($asked, $alias, $nothing) === [] && array_diff($alias, $asked, $nothing) === [] && $match->missed === [];
+        [$asked, $alias, $nothing] = [
+            NameSearch::words($line->name),
+            NameSearch::words($match->alias),
+            FactsFile::named('words')['says-nothing']->list('words'),
+        ];
+        $isSame = array_diff($asked, $alias, $nothing) === []
+            && array_diff($alias, $asked, $nothing) === []
+            && $match->missed === [];
 
         return $match->isUsual && ($match->isExact || $isSame) ? Sureness::Certain : Sureness::Likely;
     }
@@ -86,7 +93,10 @@ final readonly class NameReading
         $ingredient = $this->catalogue->get($key);
         $passable = [];
         foreach (FactsFile::named('words')['kinds']->fields() as $kind) {
-            if (($kind === 'pod' && $ingredient->heatIsOfPods) || in_array($kind, [...$ingredient->kinds, ...$ingredient->roles], true)) {
+            if (
+                ($kind === 'pod' && $ingredient->heatIsOfPods)
+                || in_array($kind, [...$ingredient->kinds, ...$ingredient->roles], true)
+            ) {
                 $passable = [...$passable, ...FactsFile::named('words')['kinds']->list($kind)];
             }
         }
@@ -95,7 +105,8 @@ final readonly class NameReading
     }
 
     /**
-     * Words that are written large within a line, that name nothing in any kitchen, and stand before a name that is ours: a brand.
+     * Words that are written large within a line, that name nothing in any kitchen, and stand before a name that is
+     * ours: a brand.
      *
      * @param array<string> $words
      */
@@ -104,12 +115,25 @@ final readonly class NameReading
         $written = preg_split('/\s+/u', trim($line->name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $isAtStart = $line->amountText === '';
         foreach ($words as $word) {
-            $places = array_keys(array_filter($written, static fn(string $one): bool => NameSearch::words($one) === [$word]));
+            $places = array_keys(
+                array_filter($written, static fn(string $one): bool => NameSearch::words($one) === [$word]),
+            );
             $at = $places[0] ?? null;
             $isLarge = $at !== null && preg_match('/^\p{Lu}\p{Ll}/u', $written[$at]) === 1;
             $after = $at === null ? [] : array_slice($written, $at + 1);
-            $restIsSmall = $after !== [] && array_filter($after, static fn(string $one): bool => preg_match('/^\p{Ll}/u', $one) !== 1 && !self::isLargeToo($one)) === [] && preg_match('/^\p{Ll}/u', end($after)) === 1;
-            if (!$isLarge || !$restIsSmall || ($at === 0 && $isAtStart) || $this->catalogue->names()->knows($word) || in_array($word, FactsFile::named('words')['tellers']->list('words'), true)) {
+            $restIsSmall = $after !== []
+                && array_filter(
+                    $after,
+                    static fn(string $one): bool => preg_match('/^\p{Ll}/u', $one) !== 1 && !self::isLargeToo($one),
+                ) === []
+                && preg_match('/^\p{Ll}/u', end($after)) === 1;
+            if (
+                !$isLarge
+                || !$restIsSmall
+                || ($at === 0 && $isAtStart)
+                || $this->catalogue->names()->knows($word)
+                || in_array($word, FactsFile::named('words')['tellers']->list('words'), true)
+            ) {
                 return false;
             }
         }
@@ -149,20 +173,26 @@ final readonly class NameReading
         if ($line->preparation !== '') {
             $first = preg_split('/\s*[,;]\s*/', $line->preparation)[0] ?? '';
             $readings[] = "{$first} {$line->name}";
-            if (array_filter(NameSearch::words($line->name), static fn(string $word): bool => !NameSearch::isDescriptor($word)) === []) {
+            if (array_filter(
+                NameSearch::words($line->name),
+                static fn(string $word): bool => !NameSearch::isDescriptor($word),
+            ) === []) {
                 $readings[] = $line->preparation;
             }
         }
         if (preg_match('/^(.+?)\s+(?:and|&)\s+(.+)$/iu', $line->name, $found) === 1) {
             $second = $this->catalogue->names()->find($found[2], 1)[0] ?? null;
-            $readings = $second !== null && $second->score >= NameSearch::ACCEPTED && $second->missed === [] ? [...$readings, $found[1]] : $readings;
+            $readings = $second !== null && $second->score >= NameSearch::ACCEPTED && $second->missed === []
+                ? [...$readings, $found[1]]
+                : $readings;
         }
 
         return $readings;
     }
 
     /**
-     * Peppers that are counted or weighed are vegetables; pepper by the spoon, the pinch and the turn of a mill is ground.
+     * Peppers that are counted or weighed are vegetables; pepper by the spoon, the pinch and the turn of a mill is
+     * ground.
      *
      * @param list<NameMatch> $matches
      *
@@ -172,14 +202,26 @@ final readonly class NameReading
     {
         $best = $matches[0] ?? null;
         $other = $best === null ? null : (FactsFile::named('words')['counted']->textOr($best->key, '') ?: null);
-        if ($best === null || $other === null || !$this->catalogue->has($other) || array_filter(NameSearch::words($line->name), static fn(string $word): bool => !NameSearch::isDescriptor($word)) !== ['pepper']) {
+        if (
+            $best === null
+            || $other === null
+            || !$this->catalogue->has($other)
+            || array_filter(
+                NameSearch::words($line->name),
+                static fn(string $word): bool => !NameSearch::isDescriptor($word),
+            ) !== ['pepper']
+        ) {
             return $matches;
         }
         $measured = $line->measured;
-        $isCounted = $measured !== null && $measured->unit === null && in_array($measured->counted, [null, 'whole'], true);
+        $isCounted = $measured !== null
+            && $measured->unit === null
+            && in_array($measured->counted, [null, 'whole'], true);
         $isSpooned = $measured?->unit?->millilitres !== null || $measured?->unit?->isVague() === true;
 
-        return $isCounted || !$isSpooned && preg_match('/\bpeppers\b/iu', $line->name) === 1 ? [$best->takenFor($other, false), ...$matches] : $matches;
+        return $isCounted || !$isSpooned && preg_match('/\bpeppers\b/iu', $line->name) === 1
+            ? [$best->takenFor($other, false), ...$matches]
+            : $matches;
     }
 
     /**

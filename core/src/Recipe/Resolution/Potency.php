@@ -8,7 +8,10 @@ use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Ingredient;
 
-/** A thing at another strength than usual: vinegar by its acid, spirit by its alcohol, cream by its fat, chocolate by its cocoa. */
+/**
+ * A thing at another strength than usual: vinegar by its acid, spirit by its alcohol, cream by its fat, chocolate by
+ * its cocoa.
+ */
 final readonly class Potency
 {
     /** Grams in a millilitre of ethanol at 20 °C. */
@@ -53,14 +56,20 @@ final readonly class Potency
         // the density of the mixture falls from 1 to that of ethanol
         $density = 1.0 - (1.0 - self::ETHANOL_DENSITY) * $percent / 100.0;
 
-        return new self(self::filledUp($mixture->with(Component::Ethanol, self::ETHANOL_DENSITY * $percent / $density)), sprintf('taken at %s %% alcohol', self::number($percent)));
+        return new self(
+            self::filledUp($mixture->with(Component::Ethanol, self::ETHANOL_DENSITY * $percent / $density)),
+            sprintf('taken at %s %% alcohol', self::number($percent)),
+        );
     }
 
     private static function fat(Mixture $mixture, float $percent): self
     {
         $rest = $mixture->with(Component::Fat, 0.0);
 
-        return new self($rest->times((100.0 - $percent) / max(1.0, $rest->grams()))->with(Component::Fat, $percent), sprintf('taken at %s %% fat', self::number($percent)));
+        return new self(
+            $rest->times((100.0 - $percent) / max(1.0, $rest->grams()))->with(Component::Fat, $percent),
+            sprintf('taken at %s %% fat', self::number($percent)),
+        );
     }
 
     /** What is not cocoa is sugar. */
@@ -68,7 +77,10 @@ final readonly class Potency
     {
         $cocoa = $mixture->with(Component::Sucrose, 0.0);
 
-        return new self($cocoa->times($percent / max(1.0, $cocoa->grams()))->with(Component::Sucrose, 100.0 - $percent), sprintf('taken at %s %% cocoa', self::number($percent)));
+        return new self(
+            $cocoa->times($percent / max(1.0, $cocoa->grams()))->with(Component::Sucrose, 100.0 - $percent),
+            sprintf('taken at %s %% cocoa', self::number($percent)),
+        );
     }
 
     private static function filledUp(Mixture $mixture): Mixture

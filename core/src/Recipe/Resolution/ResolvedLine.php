@@ -16,7 +16,7 @@ final readonly class ResolvedLine
      * @param Ingredient|null $ingredient   null where none was found
      * @param Amount|null     $grams        null where nothing can be counted
      * @param float|null      $millilitres  of the amount
-     * @param Mixture         $hundredGrams what 100 g of it brings, with the line's own states (roasted, seeded) worked in
+     * @param Mixture $hundredGrams what 100 g of it brings, with the line's own states (roasted, seeded) worked in
      * @param list<string>    $alternatives keys it might also be, likeliest first
      * @param list<string>    $tags
      * @param string          $writtenName  the words of the text that name the ingredient
@@ -61,19 +61,58 @@ final readonly class ResolvedLine
     /** So many grams of an ingredient, with no text behind it. */
     public static function ofGrams(Ingredient $ingredient, Amount $grams): self
     {
-        return new self('', $ingredient, $grams, null, LineStatus::Measured, null, $ingredient->mixture, [], [], sure: Sureness::Certain);
+        return new self(
+            '',
+            $ingredient,
+            $grams,
+            null,
+            LineStatus::Measured,
+            null,
+            $ingredient->mixture,
+            [],
+            [],
+            sure: Sureness::Certain,
+        );
     }
 
     /** The same thing in another amount; its doubt keeps its share. */
     public function times(float $factor): self
     {
-        return new self($this->text, $this->ingredient, $this->grams?->times($factor), $this->millilitres === null ? null : $this->millilitres * $factor, $this->status, $this->note, $this->hundredGrams, $this->alternatives, $this->tags, $this->writtenName, $this->measured?->times($factor), $this->amountText, $this->sure);
+        return new self(
+            $this->text,
+            $this->ingredient,
+            $this->grams?->times($factor),
+            $this->millilitres === null ? null : $this->millilitres * $factor,
+            $this->status,
+            $this->note,
+            $this->hundredGrams,
+            $this->alternatives,
+            $this->tags,
+            $this->writtenName,
+            $this->measured?->times($factor),
+            $this->amountText,
+            $this->sure,
+        );
     }
 
     /** The same thing in an amount that was measured anew. */
     public function inGrams(Amount $grams): self
     {
-        return new self($this->text, $this->ingredient, $grams, null, LineStatus::Measured, $this->note, $this->hundredGrams, $this->alternatives, $this->tags, $this->writtenName, $this->measured, $this->amountText, $this->sure);
+        return new self(
+            $this->text,
+            $this->ingredient,
+            $grams,
+            null,
+            LineStatus::Measured,
+            $this->note,
+            $this->hundredGrams,
+            $this->alternatives,
+            $this->tags,
+            $this->writtenName,
+            $this->measured,
+            $this->amountText,
+            $this->sure,
+        );
     }
 
     public function mixture(): Mixture

@@ -51,7 +51,9 @@ final class AmountWriter
             return $direction > 0 ? self::withFirstAmount($line, 0.0, $measures) : $line->text;
         }
         $count = self::countOf($line->measured, $line);
-        $notch = self::packs($line) === null ? self::notch($line->measured, $direction > 0 ? $count : $count * (1.0 - 1e-9)) : 1.0;
+        $notch = self::packs($line) === null
+            ? self::notch($line->measured, $direction > 0 ? $count : $count * (1.0 - 1e-9))
+            : 1.0;
         $next = $direction > 0
             ? (floor($count / $notch + 1e-6) + 1.0) * $notch
             : (ceil($count / $notch - 1e-6) - 1.0) * $notch;
@@ -64,7 +66,9 @@ final class AmountWriter
     {
         $count = $line->measured === null ? 0.0 : self::countOf($line->measured, $line);
 
-        return $count > 0.0 && $line->grams !== null && $line->grams->value > 0.0 && $line->amountText !== '' ? $line->grams->value / $count : null;
+        return $count > 0.0 && $line->grams !== null && $line->grams->value > 0.0 && $line->amountText !== ''
+            ? $line->grams->value / $count
+            : null;
     }
 
     private static function countOf(WrittenAmount $measured, ResolvedLine $line): float
@@ -106,12 +110,21 @@ final class AmountWriter
             return $line->text;
         }
         $after = substr($line->text, $at + strlen($line->amountText));
-        $after = preg_replace('/\s*\((?:about |approx\.? |~)?[\d.,\/¼½¾⅓⅔⅛]+\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp)\b[^)]*\)/iu', '', $after) ?? $after;
+        $after = preg_replace(
+            '/\s*\((?:about |approx\.? |~)?[\d.,\/¼½¾⅓⅔⅛]+\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp)\b[^)]*\)/iu',
+            '',
+            $after,
+        ) ?? $after;
 
         $keepsItsWords = self::packs($line) !== null || in_array($line->measured->counted, self::LENGTHS, true);
-        $amount = !$keepsItsWords ? self::amount($line->measured, $count, $measures) : preg_replace('/^[\d.,\/½⅓⅔¼¾⅛⅜⅝⅞]+/u', KitchenNumber::mixed($count), $line->amountText);
+        $amount = !$keepsItsWords
+            ? self::amount($line->measured, $count, $measures)
+            : preg_replace('/^[\d.,\/½⅓⅔¼¾⅛⅜⅝⅞]+/u', KitchenNumber::mixed($count), $line->amountText);
 
-        return substr($line->text, 0, $at) . $amount . (preg_match('/^[\s,)\]]|^$/u', $after) === 1 ? '' : ' ') . $after;
+        return substr($line->text, 0, $at) . $amount . (preg_match(
+            '/^[\s,)\]]|^$/u',
+            $after,
+        ) === 1 ? '' : ' ') . $after;
     }
 
     private static function amount(WrittenAmount $measured, float $count, Measures $measures): string
@@ -128,7 +141,11 @@ final class AmountWriter
         if ($unit !== null) {
             return "{$number} " . self::sign($unit, $count) . ($measured->pack === null ? '' : " {$measured->pack}");
         }
-        $words = array_filter([$number, $measured->size, in_array($measured->counted, [null, 'whole'], true) ? null : self::plural($measured->counted, $count)]);
+        $words = array_filter([
+            $number,
+            $measured->size,
+            in_array($measured->counted, [null, 'whole'], true) ? null : self::plural($measured->counted, $count),
+        ]);
 
         return implode(' ', $words);
     }
@@ -159,7 +176,11 @@ final class AmountWriter
             return $line->text;
         }
 
-        return str_replace(' whole', '', $ingredient->measure(max($grams, 0.001), Spoons::of($measures))) . ' ' . ltrim($line->text);
+        return str_replace(
+            ' whole',
+            '',
+            $ingredient->measure(max($grams, 0.001), Spoons::of($measures)),
+        ) . ' ' . ltrim($line->text);
     }
 
     /** A line as a person would write it: "2 tbsp lime juice", "3 eggs". */

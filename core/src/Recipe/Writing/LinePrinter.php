@@ -35,10 +35,15 @@ final class LinePrinter
         }
         $size = $measured->size === null ? '' : "{$measured->size} ";
         if ($measured->unit !== null) {
-            return $measured->pack === null ? "{$number} {$size}{$measured->unit->name}" : "1 × {$number} {$measured->unit->name} {$measured->pack}";
+            return $measured->pack === null
+                ? "{$number} {$size}{$measured->unit->name}"
+                : "1 × {$number} {$measured->unit->name} {$measured->pack}";
         }
 
-        return "{$number} {$size}" . ($measured->counted === 'whole' || $measured->counted === null ? '' : $measured->counted);
+        return "{$number} {$size}" . (
+            $measured->counted === 'whole'
+            || $measured->counted === null ? '' : $measured->counted
+        );
     }
 
     private static function number(float $value): string

@@ -12,9 +12,18 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Writing\AmountWriter;
 
-final class StepNudgeTest extends TestCase
+final class JndAdjustmentTest extends TestCase
 {
-    private const SAUCE = ['400 g tinned tomatoes', '100 g ketchup', '80 ml cider vinegar', '60 g light brown sugar', '10 g salt', '4 g cayenne', '30 ml soy sauce', '200 ml water'];
+    private const SAUCE = [
+        '400 g tinned tomatoes',
+        '100 g ketchup',
+        '80 ml cider vinegar',
+        '60 g light brown sugar',
+        '10 g salt',
+        '4 g cayenne',
+        '30 ml soy sauce',
+        '200 ml water',
+    ];
 
     /** What a shifted arrow key does is about one noticeable difference on some axis, as near as the notches allow. */
     public function test_a_step_is_what_a_tongue_can_just_notice(): void
@@ -31,7 +40,10 @@ final class StepNudgeTest extends TestCase
                 self::assertSame($direction, $grams <=> $was, $text);
                 $most = max(array_map(abs(...), $before->stepsTo($after->taste)));
                 $isNotch = $text === AmountWriter::notched($formula->lines[$line], $direction, Measures::Metric);
-                self::assertTrue($isNotch || ($most > 0.6 && $most < 1.7), sprintf('%s → %s moves %.2f', self::SAUCE[$line], $text, $most));
+                self::assertTrue(
+                    $isNotch || ($most > 0.6 && $most < 1.7),
+                    sprintf('%s → %s moves %.2f', self::SAUCE[$line], $text, $most),
+                );
             }
         }
     }
@@ -49,7 +61,12 @@ final class StepNudgeTest extends TestCase
     {
         $lines = ['500 g water', '20 g salt'];
         $open = JndAdjustment::of(self::formula($lines), 1, 1, Measures::Metric);
-        $reduced = JndAdjustment::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric, '200 g'), 1, 1, Measures::Metric);
+        $reduced = JndAdjustment::of(
+            Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric, '200 g'),
+            1,
+            1,
+            Measures::Metric,
+        );
 
         self::assertEqualsWithDelta(23.0, (float) $open, 1.1, 'a step of salt is 15 %');
         self::assertEqualsWithDelta(23.0, (float) $reduced, 1.6);
