@@ -82,8 +82,10 @@ final readonly class AcidityEstimate
                 $buffering += self::buffers($line->mixture());
             }
         }
-        $isHidden = $protein > $facts->proteinOver / 100.0 * $mixture->grams()
-            || $buffering > $facts->bufferingOver * self::buffers($mixture);
+        // what lies on the edge must not fall to either side by the last binary digit
+        $isOver = static fn(float $part, float $whole, float $share): bool => $part > $share * $whole * (1.0 + 1e-9);
+        $isHidden = $isOver($protein, $mixture->grams(), $facts->proteinOver / 100.0)
+            || $isOver($buffering, self::buffers($mixture), $facts->bufferingOver);
         $by = [...$unread, ...($isHidden ? $hiding : [])];
         if ($by === []) {
             return null;

@@ -17,6 +17,8 @@ final class Acidity
     /** Grams of acetic acid per milliequivalent. */
     public const ACETIC_GRAMS_PER_MILLIEQUIVALENT = 0.06005;
 
+    /** Less than this share of water is no solution. */
+    private const LEAST_WATER = 0.02;
     private const DAVIES_A = 0.509;
     private const IONIC_STRENGTH_CAP = 0.5;
     private const WATER_PK = 13.995;
@@ -175,7 +177,7 @@ final class Acidity
     private static function molalities(Mixture $mixture): array
     {
         $water = $mixture->get(Component::Water);
-        if ($water <= 0.0 || $water < 0.02 * $mixture->grams()) {
+        if ($water <= 0.0 || $water < self::LEAST_WATER * $mixture->grams() * (1.0 - 1e-9)) {
             return [];
         }
         $molalities = [];
