@@ -43,6 +43,22 @@ final class CopiesTest extends TestCase
         self::assertSame(['Before', 'After'], $this->titles());
     }
 
+    /** What ./vinculum does, artisan does too, in the same words and to the same kitchen. */
+    public function test_artisan_copies_and_puts_back_as_well(): void
+    {
+        $artisan = fn(string ...$said): array => $this->execute(PHP_BINARY, [base_path('artisan'), ...$said], true);
+        $this->shelve('Before');
+        self::assertSame(0, $artisan('kitchen:backup', "{$this->folder}/copy.sqlite")[0]);
+        [$code, $said] = $artisan('kitchen:backup', "{$this->folder}/copy.sqlite");
+        self::assertSame(2, $code);
+        self::assertStringContainsString('is there already', $said);
+        $this->shelve('After');
+        self::assertSame(0, $artisan('kitchen:restore', "{$this->folder}/copy.sqlite")[0]);
+        self::assertSame(['Before'], $this->titles());
+        [$code, $said] = $artisan('kitchen:restore', "{$this->folder}/none.sqlite");
+        self::assertSame([2, true], [$code, str_contains($said, 'there is no file')]);
+    }
+
     /** Somebody is in the middle of writing: the copy holds whole transactions, and the writer is not disturbed. */
     public function test_a_copy_while_somebody_writes_holds_whole_moves_only(): void
     {
