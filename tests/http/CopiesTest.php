@@ -46,7 +46,7 @@ final class CopiesTest extends TestCase
     /** What ./vinculum does, artisan does too, in the same words and to the same kitchen. */
     public function test_artisan_copies_and_puts_back_as_well(): void
     {
-        $artisan = fn(string ...$said): array => $this->execute(PHP_BINARY, [base_path('artisan'), ...$said], true);
+        $artisan = fn(string ...$said): array => $this->execute(PHP_BINARY, [dirname(__DIR__, 2) . '/artisan', ...$said], true);
         $this->shelve('Before');
         self::assertSame(0, $artisan('kitchen:backup', "{$this->folder}/copy.sqlite")[0]);
         [$code, $said] = $artisan('kitchen:backup', "{$this->folder}/copy.sqlite");
