@@ -11,7 +11,7 @@ namespace Vinculum\Optimisation;
 final readonly class LeastSquares
 {
     private const DAMPING = 1e-3;
-    private const MOST_DAMPING = 1e4;
+    private const MOST_DAMPING = 1e3;
     private const EASED = 0.3;
     private const TIGHTENED = 20.0;
     /** Less than this is no gain; less than the next is the last. */

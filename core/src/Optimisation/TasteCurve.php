@@ -28,7 +28,10 @@ final readonly class TasteCurve
     /** Everything is told in per cent of the batch but heat, which is told by the gram. */
     private const PER_CENT = 100.0;
 
-    /** @var array<string, array{int, float, float, float}> by axis: column, threshold, step width, scale */
+    /**
+     * @var array<string, array{int, float, float}> by axis: column, thresholds in a unit of its sum a gram, steps a
+     *     natural logarithm
+     */
     private array $axes;
 
     private float $synergy;
@@ -37,11 +40,14 @@ final readonly class TasteCurve
     public function __construct(array $axes)
     {
         $this->synergy = self::PER_CENT * TasteLoad::synergy();
-        $this->axes = array_combine(array_column($axes, 'value'), array_map(static fn(Axis $axis): array => [
-            self::COLUMNS[$axis->value], $axis->threshold(), $axis->stepWidth(), $axis === Axis::Heat
-                ? 1.0
-                : self::PER_CENT,
-        ], $axes));
+        $this->axes = array_combine(
+            array_column($axes, 'value'),
+            array_map(static fn(Axis $axis): array => [
+                self::COLUMNS[$axis->value],
+                ($axis === Axis::Heat ? 1.0 : self::PER_CENT) / $axis->threshold(),
+                1.0 / $axis->stepWidth(),
+            ], $axes),
+        );
     }
 
     /** @return array{float, float, float, float, float, float, float} */
@@ -99,12 +105,12 @@ final readonly class TasteCurve
     public function steps(array $sums, float $total): array
     {
         $steps = [];
-        foreach ($this->axes as $axis => [$column, $threshold, $width, $scale]) {
-            $value = $scale * $sums[$column] / $total;
+        foreach ($this->axes as $axis => [$column, $perThreshold, $perLog]) {
+            $thresholds = $perThreshold * $sums[$column] / $total;
             if ($column === self::AMINO_ACIDS) {
-                $value *= 1.0 + $this->synergy * $sums[self::NUCLEOTIDES] / $total;
+                $thresholds *= 1.0 + $this->synergy * $sums[self::NUCLEOTIDES] / $total;
             }
-            $steps[$axis] = ($value > $threshold ? log($value / $threshold) : $value / $threshold - 1.0) / $width;
+            $steps[$axis] = ($thresholds > 1.0 ? log($thresholds) : $thresholds - 1.0) * $perLog;
         }
 
         return $steps;
@@ -122,25 +128,28 @@ final readonly class TasteCurve
      */
     public function slopes(string $axis, array $sums, float $total, array $rows, bool $isHeld = false): array
     {
-        [$column, $threshold, $width, $scale] = $this->axes[$axis];
+        [$column, $perThreshold, $perLog] = $this->axes[$axis];
         $isUmami = $column === self::AMINO_ACIDS;
         $boost = $isUmami ? 1.0 + $this->synergy * $sums[self::NUCLEOTIDES] / $total : 1.0;
-        $value = $scale * $sums[$column] / $total * $boost;
-        $per = $scale * $boost / ($width * $total * ($value > $threshold ? $value : $threshold));
+        $thresholds = $perThreshold * $sums[$column] / $total * $boost;
+        $per = $perThreshold * $boost * $perLog / $total;
+        if ($thresholds > 1.0) {
+            $per /= $thresholds;
+        }
         $share = $isHeld ? 0.0 : $sums[$column] / $total;
         $slopes = [];
-        foreach ($rows as $row) {
-            $slopes[] = $per * ($row[$column] - $share * $row[self::GRAMS]);
+        if (!$isUmami) {
+            foreach ($rows as $row) {
+                $slopes[] = $per * ($row[$column] - $share * $row[self::GRAMS]);
+            }
+
+            return $slopes;
         }
-        if ($isUmami) {
-            $per = $this->synergy * min(1.0, $value / $threshold) / ($total * $boost * $width);
-            $share = $isHeld ? 0.0 : $sums[self::NUCLEOTIDES] / $total;
-            $slopes = array_map(
-                static fn(float $slope, array $row): float
-                    => $slope + $per * ($row[self::NUCLEOTIDES] - $share * $row[self::GRAMS]),
-                $slopes,
-                $rows,
-            );
+        $perNucleotides = $this->synergy * min(1.0, $thresholds) * $perLog / ($total * $boost);
+        $shareOfNucleotides = $isHeld ? 0.0 : $sums[self::NUCLEOTIDES] / $total;
+        foreach ($rows as $row) {
+            $slopes[] = $per * ($row[$column] - $share * $row[self::GRAMS])
+                + $perNucleotides * ($row[self::NUCLEOTIDES] - $shareOfNucleotides * $row[self::GRAMS]);
         }
 
         return $slopes;
@@ -156,8 +165,8 @@ final readonly class TasteCurve
      */
     public function gramsTo(string $axis, float $steps, array $sums, array $row): ?float
     {
-        [$column, $threshold, $width, $scale] = $this->axes[$axis];
-        $share = $threshold * exp($steps * $width) / $scale;
+        [$column, $perThreshold, $perLog] = $this->axes[$axis];
+        $share = exp($steps / $perLog) / $perThreshold;
         $bend = $row[$column] - $share * $row[self::GRAMS];
         $grams = $bend === 0.0 ? 0.0 : ($share * $sums[self::GRAMS] - $sums[$column]) / $bend;
 

@@ -99,7 +99,11 @@ final readonly class TasteLoad
 
     public static function synergy(): float
     {
-        return Facts::of(UmamiFacts::class)->synergy->factor;
+        // kept at hand, for a search asks tens of thousands of times
+        /** @var float|null $factor */
+        static $factor = null;
+
+        return $factor ??= Facts::of(UmamiFacts::class)->synergy->factor;
     }
 
     /** @return array<string, float> */
