@@ -266,11 +266,7 @@ final class BatchService
         foreach ($sums as $key => $grams) {
             $ingredient = $this->ingredient((string) $key, $batch);
             if ($ingredient !== null) {
-                $lines[] = str_replace(
-                    ' whole',
-                    '',
-                    $ingredient->measure($grams, $spoons),
-                ) . ' ' . mb_strtolower($ingredient->name);
+                $lines[] = $ingredient->measure($grams, $spoons)->of($ingredient->name);
             }
         }
 

@@ -96,7 +96,7 @@ final class Printout
         $text = self::axes($balance->axes, $advice->target) . sprintf("\n%.1f steps off.\n\n", $advice->distanceBefore);
         foreach ($advice->corrections as $index => $correction) {
             $additions = array_map(
-                static fn(Addition $one): string => "{$one->measure} {$one->ingredient->name} ("
+                static fn(Addition $one): string => "{$one->measure->words()} {$one->ingredient->name} ("
                     . KitchenNumber::grams($one->grams)
                     . ')',
                 $correction->additions,
@@ -120,7 +120,7 @@ final class Printout
         foreach ($swaps as $index => $swap) {
             $also = array_map(
                 static fn(SwapAddition $one): string => ($one->grams < 0.0 ? 'less ' : 'and ')
-                    . "{$one->measure} {$one->ingredient->name}",
+                    . "{$one->measure->words()} {$one->ingredient->name}",
                 $swap->compensations,
             );
             $text .= sprintf(
@@ -129,7 +129,7 @@ final class Printout
                 implode(
                     ', ',
                     [
-                        "{$swap->measure} {$swap->ingredient->name} (" . KitchenNumber::grams($swap->grams) . ')',
+                        "{$swap->measure->words()} {$swap->ingredient->name} (" . KitchenNumber::grams($swap->grams) . ')',
                         ...$also,
                     ],
                 ),

@@ -1314,6 +1314,7 @@ export interface components {
             measure: string;
             first_dose_grams: number;
             first_dose: string;
+            line: string;
         };
         Correction: {
             additions: components["schemas"]["Addition"][];

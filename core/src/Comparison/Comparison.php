@@ -114,7 +114,7 @@ final readonly class Comparison
             return KitchenNumber::grams($grams);
         }
 
-        return str_replace(' whole', '', $ingredient->measure($grams, $spoons));
+        return $ingredient->measure($grams, $spoons)->beforeItsName();
     }
 
     /**

@@ -215,7 +215,7 @@ final readonly class CookPlan
 
         return $grams < self::AS_GOOD_AS_NOTHING
             ? 'none'
-            : $spoons->words($spoons->nearest($grams, $density), $density);
+            : $spoons->measure($spoons->nearest($grams, $density), $density)->words();
     }
 
     /**

@@ -187,7 +187,7 @@ final readonly class CorrectionMeasuring
             $additions[] = new Addition(
                 $ingredient,
                 $grams,
-                $this->spoons->words($grams, $density, $each),
+                $this->spoons->measure($grams, $density, $each),
                 $first,
                 $words,
             );
@@ -226,7 +226,7 @@ final readonly class CorrectionMeasuring
             $first,
             $measurable === []
                 ? 'half of it, ' . KitchenNumber::grams($half)
-                : $this->spoons->words($first, $density, $each),
+                : $this->spoons->measure($first, $density, $each)->words(),
         ];
     }
 

@@ -53,7 +53,7 @@ final readonly class Design
             ...$texts,
             ...array_values(
                 array_map(
-                    static fn(DesignedLine $line): string => AmountWriter::line($line->measure, $line->ingredient),
+                    static fn(DesignedLine $line): string => $line->measure->of($line->ingredient->name),
                     $found,
                 ),
             ),

@@ -72,14 +72,14 @@ final class DesignSearch
             [$density, $each] = [$one->ingredient->density, $one->ingredient->eachGrams()];
             $amount = $spoons->nearest($grams[$index], $density, $each);
             $load = $load->plus($one->perGram, $amount)->plus($base->perGram, -$amount);
-            $lines[] = [$one, $amount, $spoons->words($amount, $density, $each)];
+            $lines[] = [$one, $amount, $spoons->measure($amount, $density, $each)];
             $room -= $amount;
         }
         if ($room >= 1.0) {
             $lines[] = [
                 $base,
                 round($room),
-                $spoons->words(
+                $spoons->measure(
                     round($room),
                     $base->ingredient->density > 0.0 && $room < 60.0 ? $base->ingredient->density : null,
                 ),

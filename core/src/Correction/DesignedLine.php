@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Measure;
 
 /** One line of a design, with the reason it is there. */
 final readonly class DesignedLine
@@ -12,7 +13,7 @@ final readonly class DesignedLine
     public function __construct(
         public Ingredient $ingredient,
         public float $grams,
-        public string $measure,
+        public Measure $measure,
         public string $reason,
     ) {}
 }

@@ -13,6 +13,7 @@ use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Measure;
 use Vinculum\Quantity\Spoons;
 
 /** A thing that goes into a sauce: what is in 100 g of it as used, how it is measured, and how well that is known. */
@@ -211,12 +212,12 @@ final readonly class Ingredient
         return $this->pouredAs === null ? $this->density : null;
     }
 
-    /** The measurable amount nearest to so many grams, in words: "1½ tbsp", "120 g", "2 whole". */
-    public function measure(float $grams, Spoons $spoons): string
+    /** The measurable amount nearest to so many grams, as it is measured out. */
+    public function measure(float $grams, Spoons $spoons): Measure
     {
         [$density, $each] = [$this->spoonDensity(), $this->eachGrams()];
 
-        return $spoons->words($spoons->nearest($grams, $density, $each), $density, $each);
+        return $spoons->measure($spoons->nearest($grams, $density, $each), $density, $each);
     }
 
     /** @return list<string> the diets it fits */

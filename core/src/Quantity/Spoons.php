@@ -76,29 +76,29 @@ final readonly class Spoons
         };
     }
 
-    /** The amount in words: "1½ tbsp", "¼ tsp", "120 g", "2½ whole". */
-    public function words(float $grams, ?float $density, ?float $each = null): string
+    /** How so much is measured out: 1½ tbsp, ¼ tsp, 120 g, 2½ of them. */
+    public function measure(float $grams, ?float $density, ?float $each = null): Measure
     {
         if (self::isCounted($grams, $each)) {
-            return KitchenNumber::mixed($grams / $each) . ' whole';
+            return Measure::counted($grams / $each, $grams);
         }
         if ($density === null || $grams / $density > self::SPOON_LIMIT_TABLESPOONS * $this->tablespoon * 1.001) {
-            return KitchenNumber::grams($grams);
+            return Measure::weighed($grams);
         }
         $millilitres = $grams / $density;
         $eighths = 8.0 * $millilitres / $this->teaspoon;
         if (abs($eighths - round($eighths)) > 0.02 && $grams >= $this->scaleGrams) {
-            return KitchenNumber::grams($grams);
+            return Measure::weighed($grams);
         }
         if (
             $millilitres < 0.99 * $this->tablespoon / 2.0
             || $millilitres < 0.99 * $this->teaspoon * 3.0
             && !$this->isHalves($millilitres / $this->tablespoon)
         ) {
-            return KitchenNumber::mixed($millilitres / $this->teaspoon) . ' tsp';
+            return Measure::spooned($millilitres / $this->teaspoon, 'tsp', $grams);
         }
 
-        return KitchenNumber::mixed($millilitres / $this->tablespoon) . ' tbsp';
+        return Measure::spooned($millilitres / $this->tablespoon, 'tbsp', $grams);
     }
 
     private function isHalves(float $count): bool

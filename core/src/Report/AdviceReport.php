@@ -81,7 +81,7 @@ final readonly class AdviceReport extends Report
                     'name' => $ingredient->name,
                     'axis' => $cost->axis->value,
                     'grams' => $cost->grams,
-                    'measure' => $ingredient->measure($cost->grams, $spoons),
+                    'measure' => $ingredient->measure($cost->grams, $spoons)->words(),
                     'also' => (object) array_filter(
                         $cost->also,
                         static fn(float $steps): bool => abs($steps) >= self::NOTICED,

@@ -18,7 +18,7 @@ use Vinculum\Sensory\Verdict;
 final readonly class CorrectionReport extends Report
 {
     /**
-     * @param list<array{ingredient: string, name: string, grams: float, measure: string, first_dose_grams: float, first_dose: string}> $additions
+     * @param list<array{ingredient: string, name: string, grams: float, measure: string, line: string, first_dose_grams: float, first_dose: string}> $additions
      * @param array<string, AxisReport> $after by axis
      * @param float $distanceAfter in steps
      * @param string $verdict on the whole, afterwards
@@ -54,7 +54,8 @@ final readonly class CorrectionReport extends Report
                 'ingredient' => $one->ingredient->key,
                 'name' => $one->ingredient->name,
                 'grams' => $one->grams,
-                'measure' => $one->measure,
+                'measure' => $one->measure->words(),
+                'line' => $one->measure->of($one->ingredient->name),
                 'first_dose_grams' => $one->firstDoseGrams,
                 'first_dose' => $one->firstDose,
             ], $correction->additions),

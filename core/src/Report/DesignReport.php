@@ -37,7 +37,7 @@ final readonly class DesignReport extends Report
                     'ingredient' => $line->ingredient->key,
                     'name' => $line->ingredient->name,
                     'grams' => $line->grams,
-                    'measure' => $line->measure,
+                    'measure' => $line->measure->words(),
                     'reason' => $line->reason,
                 ],
                 $design->lines,

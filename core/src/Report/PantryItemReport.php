@@ -77,7 +77,7 @@ final readonly class PantryItemReport extends Report
                 : [
                     'axis' => $cost->axis->value,
                     'grams' => $cost->grams,
-                    'measure' => $ingredient->measure($cost->grams, Spoons::of($measures)),
+                    'measure' => $ingredient->measure($cost->grams, Spoons::of($measures))->words(),
                 ],
             $ingredient->allergens,
             $ingredient->diets(),

@@ -56,12 +56,12 @@ final readonly class SwapReport extends Report
         return new self(
             $swap->ingredient->key,
             $swap->grams,
-            $swap->measure,
+            $swap->measure->words(),
             array_map(
                 static fn(SwapAddition $one): array => [
                     'ingredient' => $one->ingredient->key,
                     'grams' => $one->grams,
-                    'measure' => $one->measure,
+                    'measure' => $one->measure->words(),
                     'name' => $one->ingredient->name,
                 ],
                 $swap->compensations,

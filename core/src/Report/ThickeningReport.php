@@ -44,7 +44,7 @@ final readonly class ThickeningReport extends Report
                 $way->ingredient->key,
                 $way->ingredient->name,
                 $way->grams,
-                $spoons->words($spoons->nearest($way->grams, $density), $density),
+                $spoons->measure($spoons->nearest($way->grams, $density), $density)->words(),
                 $way->slurryWater,
                 $way->how,
                 $way->mind,

@@ -14,6 +14,7 @@ use Vinculum\Cooking\Heat;
 use Vinculum\Cooking\Pan;
 use Vinculum\Facts\Facts;
 use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measure;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -240,36 +241,32 @@ final readonly class Scale
                 $asked,
                 null,
                 100.0 * ($nearest / $asked - 1.0),
-                self::wayOut($formula, $number, $exact, $asked, $spoons->words($nearest, $density, $each)),
+                self::wayOut($formula, $number, $exact, $asked, $spoons->measure($nearest, $density, $each)->words()),
             );
         }
         $isWhole = $each !== null && abs(2.0 * $chosen / $each - round(2.0 * $chosen / $each)) < 0.02;
-        $words = $spoons->words($chosen, $density, $isWhole ? $each : null);
-        $isCounted = str_ends_with($words, ' whole');
+        $measure = $spoons->measure($chosen, $density, $isWhole ? $each : null);
 
         return new ScaledLine(
             $written,
             $chosen,
             $asked,
-            $isCounted
-                ? self::counted(
-                    $written,
-                    str_replace(' whole', '', $words),
-                    $chosen / $each,
-                ) . ', about ' . KitchenNumber::grams($chosen)
-                : $words,
+            $measure->isCounted()
+                ? self::counted($written, $measure) . ', about ' . KitchenNumber::grams($chosen)
+                : $measure->words(),
             100.0 * ($chosen / $asked - 1.0),
             null,
         );
     }
 
     /** "4½ cloves", "5", or, of what comes out of a fruit, "juice of 1½ limes". */
-    private static function counted(ResolvedLine $written, string $number, float $count): string
+    private static function counted(ResolvedLine $written, Measure $measure): string
     {
+        $number = $measure->beforeItsName();
         $counted = $written->measured?->counted;
         $part = $written->ingredient?->partOfFruit();
         if ($part !== null && ($counted === null || $counted === 'whole')) {
-            return sprintf('%s of %s %s', $part['part'], $number, $part['fruit'] . ($count > 1.0 ? 's' : ''));
+            return sprintf('%s of %s %s', $part['part'], $number, $part['fruit'] . ($measure->count > 1.0 ? 's' : ''));
         }
 
         return trim($number . ' ' . ($counted === null || $counted === 'whole' ? '' : "{$counted}s"));

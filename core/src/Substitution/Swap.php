@@ -7,7 +7,7 @@ namespace Vinculum\Substitution;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Amount;
-use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measure;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Recipe\Writing\AmountWriter;
@@ -39,7 +39,7 @@ final readonly class Swap
         public int $line,
         public Ingredient $ingredient,
         public float $grams,
-        public string $measure,
+        public Measure $measure,
         public array $compensations,
         public Taste $after,
         public array $changeSteps,
@@ -101,17 +101,17 @@ final readonly class Swap
             static fn(string $tag): string => " [{$tag}]",
             array_intersect($formula->lines[$this->line]->tags, self::TAGS_THAT_STAY),
         );
-        $edits = [$this->line => AmountWriter::line($this->measure, $this->ingredient) . implode('', $tags)];
+        $edits = [$this->line => $this->measure->of($this->ingredient->name) . implode('', $tags)];
         $added = [];
         foreach ($this->compensations as $one) {
             $stands = $one->line === null ? null : $formula->lines[$one->line];
             $left = ($stands->grams->value ?? 0.0) + $one->grams;
             if ($stands === null || $one->line === null) {
-                $added[] = AmountWriter::line($one->measure, $one->ingredient);
+                $added[] = $one->measure->of($one->ingredient->name);
             } elseif ($left <= self::NOT_WORTH_A_LINE) {
                 $edits[$one->line] = '';
             } elseif ($stands->text === '') {
-                $edits[$one->line] = AmountWriter::line(KitchenNumber::grams($left), $one->ingredient);
+                $edits[$one->line] = Measure::weighed($left)->of($one->ingredient->name);
             } else {
                 $edits[$one->line] = AmountWriter::inGrams($stands, $left, $measures);
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Substitution;
 
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Measure;
 
 /**
  * Something put in, or with negative grams taken out of an existing line, to make up for what a substitute brings or
@@ -16,7 +17,7 @@ final readonly class SwapAddition
     public function __construct(
         public Ingredient $ingredient,
         public float $grams,
-        public string $measure,
+        public Measure $measure,
         public ?int $line = null,
     ) {}
 }

@@ -10,7 +10,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measure;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Taste;
@@ -108,7 +108,12 @@ final readonly class SwapMeasuring
     private function swapped(array $things, array $grams, array $chosen): Formula
     {
         $compensations = array_map(
-            static fn(array $one, float $amount): SwapAddition => new SwapAddition($one[0], $amount, '', $one[1]),
+            static fn(array $one, float $amount): SwapAddition => new SwapAddition(
+                $one[0],
+                $amount,
+                Measure::weighed($amount),
+                $one[1],
+            ),
             $chosen,
             array_slice($grams, 1),
         );
@@ -133,7 +138,7 @@ final readonly class SwapMeasuring
                 $compensations[] = new SwapAddition(
                     $ingredient,
                     $amount,
-                    $this->words($ingredient, abs($amount)),
+                    $this->measureOf($ingredient, abs($amount)),
                     $line,
                 );
             }
@@ -146,7 +151,7 @@ final readonly class SwapMeasuring
             $this->task->line,
             $candidate,
             $grams[0],
-            $this->words($candidate, $grams[0]),
+            $this->measureOf($candidate, $grams[0]),
             $compensations,
             $after,
             $moves,
@@ -166,7 +171,7 @@ final readonly class SwapMeasuring
     }
 
     /** In spoons where that is what it measures, else by weight. */
-    private function words(Ingredient $ingredient, float $grams): string
+    private function measureOf(Ingredient $ingredient, float $grams): Measure
     {
         [$below, $above] = $this->task->spoons->neighbours(
             $grams * (1.0 + 1e-6),
@@ -176,8 +181,8 @@ final readonly class SwapMeasuring
         $isMeasurable = min(abs($grams - $below), abs($above - $grams)) < 0.01 * $grams;
 
         return $isMeasurable
-            ? $this->task->spoons->words($grams, $ingredient->density, $ingredient->eachGrams())
-            : KitchenNumber::grams($grams);
+            ? $this->task->spoons->measure($grams, $ingredient->density, $ingredient->eachGrams())
+            : Measure::weighed($grams);
     }
 
     /** @return list<string> */

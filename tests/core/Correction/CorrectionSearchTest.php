@@ -45,8 +45,8 @@ final class CorrectionSearchTest extends TestCase
             foreach ($correction->additions as $addition) {
                 self::assertGreaterThan(0.0, $addition->grams);
                 self::assertGreaterThan(0.0, $addition->firstDoseGrams);
-                self::assertGreaterThanOrEqual(0.3 * $addition->grams, $addition->firstDoseGrams, $addition->measure);
-                self::assertLessThanOrEqual(0.7 * $addition->grams, $addition->firstDoseGrams, $addition->measure);
+                self::assertGreaterThanOrEqual(0.3 * $addition->grams, $addition->firstDoseGrams, $addition->measure->words());
+                self::assertLessThanOrEqual(0.7 * $addition->grams, $addition->firstDoseGrams, $addition->measure->words());
                 $recomputed = $recomputed->plus($addition->ingredient->grams($addition->grams));
             }
             self::assertEqualsWithDelta(
@@ -75,7 +75,7 @@ final class CorrectionSearchTest extends TestCase
                         self::assertThat(
                             $addition->firstDoseGrams / $addition->grams,
                             self::logicalAnd(self::greaterThanOrEqual(0.3), self::lessThanOrEqual(0.7)),
-                            "{$addition->grams} g {$addition->ingredient->key}: {$addition->firstDose} of {$addition->measure}",
+                            "{$addition->grams} g {$addition->ingredient->key}: {$addition->firstDose} of {$addition->measure->words()}",
                         );
                         $seen += (int) ($addition->grams < 0.5);
                     }
@@ -95,9 +95,7 @@ final class CorrectionSearchTest extends TestCase
                 $style->key,
             )->corrections as $correction) {
                 foreach ($correction->additions as $addition) {
-                    $line = $resolver->resolve(
-                        str_replace(' whole', '', $addition->measure) . ' ' . $addition->ingredient->name,
-                    );
+                    $line = $resolver->resolve($addition->measure->of($addition->ingredient->name));
                     self::assertSame($addition->ingredient->key, $line->ingredient?->key, $line->text);
                     self::assertEqualsWithDelta(
                         $addition->grams,

@@ -113,9 +113,11 @@ final class QuantityTest extends TestCase
         self::assertSame([80.0, 81.0], $spoons->neighbours(80.4, 1.0));
         self::assertSame([0.0, 1.0], $spoons->neighbours(0.4, null));
         self::assertSame([3.0, 4.5], $spoons->neighbours(3.2, 1.0, 3.0));
-        self::assertSame('¼ tsp', $spoons->words(1.25, 1.0));
-        self::assertSame('1½ tbsp', $spoons->words(22.5, 1.0));
-        self::assertSame('120 g', $spoons->words(120.0, 1.0));
-        self::assertSame('2½ whole', $spoons->words(7.5, 1.0, 3.0));
+        self::assertSame('¼ tsp', $spoons->measure(1.25, 1.0)->words());
+        self::assertSame('1½ tbsp', $spoons->measure(22.5, 1.0)->words());
+        self::assertSame('120 g', $spoons->measure(120.0, 1.0)->words());
+        self::assertSame('2½ whole', $spoons->measure(7.5, 1.0, 3.0)->words());
+        self::assertSame('2½ limes', $spoons->measure(7.5, 1.0, 3.0)->of('Limes'));
+        self::assertSame('¼ tsp salt', $spoons->measure(1.25, 1.0)->of('Salt'));
     }
 }

@@ -48,7 +48,7 @@ final class SpoonsTest extends TestCase
 
         self::assertSame([46.0, 47.0], $spoons->onScale(46.4));
         self::assertSame([0.0, 1.0], $spoons->onScale(0.4));
-        self::assertSame('46 g', $spoons->words(46.0, 1.12), 'what no spoon holds is said in grams');
+        self::assertSame('46 g', $spoons->measure(46.0, 1.12)->words(), 'what no spoon holds is said in grams');
         self::assertSame(
             [46.4, 46.5],
             array_map(
@@ -81,7 +81,7 @@ final class SpoonsTest extends TestCase
     #[DataProvider('spoonfuls')]
     public function test_says_spoonfuls_as_a_cook_would(float $millilitres, string $words): void
     {
-        self::assertSame($words, Spoons::of(Measures::Metric)->words($millilitres, 1.0));
+        self::assertSame($words, Spoons::of(Measures::Metric)->measure($millilitres, 1.0)->words());
     }
 
     public function test_numbers_of_every_size_are_short(): void
@@ -151,8 +151,8 @@ final class SpoonsTest extends TestCase
     {
         $spoons = Spoons::of(Measures::Metric);
 
-        self::assertSame('3½ whole', $spoons->words($spoons->nearest(17.0, 0.6, 5.0), 0.6, 5.0));
-        self::assertSame('65 g', $spoons->words($spoons->nearest(65.0, 0.6, 5.0), 0.6, 5.0));
-        self::assertSame('320 g', $spoons->words($spoons->nearest(319.0, null, 4.0), null, 4.0));
+        self::assertSame('3½ whole', $spoons->measure($spoons->nearest(17.0, 0.6, 5.0), 0.6, 5.0)->words());
+        self::assertSame('65 g', $spoons->measure($spoons->nearest(65.0, 0.6, 5.0), 0.6, 5.0)->words());
+        self::assertSame('320 g', $spoons->measure($spoons->nearest(319.0, null, 4.0), null, 4.0)->words());
     }
 }

@@ -145,7 +145,7 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
         sx={correctionButton}
       >
         <Box component="span" sx={{ fontWeight: 700 }}>
-          {correction.additions.map((one) => `${spoken(one.measure)} ${one.name.toLowerCase()}`).join(' + ')}
+          {correction.additions.map((one) => one.line).join(' + ')}
         </Box>
         <Box component="span" aria-hidden sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
           Alt+{index + 1}

@@ -4,14 +4,13 @@ import { useNavigate } from 'react-router';
 import { api, type Correction, type Formula, type Kitchen, type Sauce } from '../../api/client';
 import { palateQuery } from '../../api/queries';
 import { useLatest } from '../../api/useLatest';
-import { spoken } from '../../ui/words';
 import { type Draft, type DraftLine, editOf, hasTag, newLine, relined } from './draft';
 import { Saver } from './Saver';
 import { useHistory } from './useHistory';
 
 /** Adding to a finished sauce makes it more: the measured yield grows with it. */
 function apply(draft: Draft, correction: Correction): Draft {
-  const added = correction.additions.map((one) => newLine(`${spoken(one.measure)} ${one.name}`));
+  const added = correction.additions.map((one) => newLine(one.line));
   const lines = draft.lines.filter((line, index) => line.text.trim() !== '' || index < draft.lines.length - 1);
   return {
     ...draft,
@@ -70,9 +69,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
   const applyCorrection = useCallback(
     (correction: Correction) => {
       change((now) => apply(now, correction));
-      setSaid(
-        `Added ${correction.additions.map((one) => `${spoken(one.measure)} ${one.name}`).join(' and ')}. Undo takes it back.`,
-      );
+      setSaid(`Added ${correction.additions.map((one) => one.line).join(' and ')}. Undo takes it back.`);
     },
     [change],
   );

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Vinculum\Recipe\Writing;
 
 use Vinculum\Facts\FactsFile;
-use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
@@ -176,16 +175,8 @@ final class AmountWriter
             return $line->text;
         }
 
-        return str_replace(
-            ' whole',
-            '',
-            $ingredient->measure(max($grams, 0.001), Spoons::of($measures)),
-        ) . ' ' . ltrim($line->text);
-    }
+        $measure = $ingredient->measure(max($grams, 0.001), Spoons::of($measures));
 
-    /** A line as a person would write it: "2 tbsp lime juice", "3 eggs". */
-    public static function line(string $measure, Ingredient $ingredient): string
-    {
-        return str_replace(' whole', '', $measure) . ' ' . mb_strtolower($ingredient->name);
+        return $measure->beforeItsName() . ' ' . ltrim($line->text);
     }
 }
