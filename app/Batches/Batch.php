@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
 
 /**
  * What is in the pan: a sauce as it was when it was made, how much of it there is, and what was added to taste.
@@ -91,5 +92,21 @@ final class Batch extends Model
         $tastings->orderBy('id');
 
         return $tastings;
+    }
+
+    /** As it was written. */
+    public function recipe(): Recipe
+    {
+        return new Recipe(
+            $this->title,
+            $this->style,
+            $this->lines,
+            $this->method ?? [],
+            $this->measures,
+            $this->yield,
+            $this->part_ml,
+            $this->pan,
+            $this->sauce_id,
+        );
     }
 }

@@ -8,7 +8,6 @@ use App\CookSessions\CookSessionService;
 use App\CookSessions\StoredCookEvent;
 use App\Pantry\Pantry;
 use App\Recipes\BalanceService;
-use App\Recipes\SauceEdit;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Connection;
 use Vinculum\Balance\FinishedBatch;
@@ -47,7 +46,7 @@ final readonly class BatchLog
         $made = self::made($batch);
         $cost = Shopping::cost($balance->formula, $this->pantry->shelf());
         $planned = FinishedBatch::of(
-            $this->balanceService->formula(SauceEdit::asKept($batch)),
+            $this->balanceService->formula($batch->recipe()),
         )->mixture->grams() * ($this->cookSessions->planIfAny($batch)->scale->factor ?? 1.0);
 
         return [
@@ -145,7 +144,7 @@ final readonly class BatchLog
         /** @var Batch $batch */
         foreach ($batches as $batch) {
             $balance = $this->batchService->balance($batch);
-            $edit = SauceEdit::asKept($batch);
+            $edit = $batch->recipe();
             $measured = $this->batchService->measured($batch);
             array_push(
                 $gaps,
@@ -199,7 +198,7 @@ final readonly class BatchLog
     public function between(Batch $before, Batch $after): array
     {
         [$was, $is] = [$this->batchService->balance($before), $this->batchService->balance($after)];
-        $style = $this->balanceService->style(SauceEdit::asKept($after));
+        $style = $this->balanceService->style($after->recipe());
 
         return [
             ...ComparisonReport::of(

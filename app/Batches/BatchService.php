@@ -8,7 +8,6 @@ use App\CookSessions\CookSessionService;
 use App\Palate\PalateService;
 use App\Recipes\BalanceService;
 use App\Recipes\Sauce;
-use App\Recipes\SauceEdit;
 use App\Recipes\SauceService;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Connection;
@@ -119,7 +118,7 @@ final class BatchService
     /** The balance of what is in the pan now. */
     public function report(Batch $batch): BalanceReport
     {
-        return $this->balanceService->reportOn($this->balance($batch), SauceEdit::asKept($batch));
+        return $this->balanceService->reportOn($this->balance($batch), $batch->recipe());
     }
 
     /**
@@ -153,7 +152,7 @@ final class BatchService
     /** What is in the pan as far as it was measured: the cook's own amounts, or the formula's. */
     private function formula(Batch $batch): Formula
     {
-        return $this->cookSessions->asItGoes($batch) ?? $this->balanceService->formula(SauceEdit::asKept($batch));
+        return $this->cookSessions->asItGoes($batch) ?? $this->balanceService->formula($batch->recipe());
     }
 
     /**
@@ -164,7 +163,7 @@ final class BatchService
      */
     public function advise(Batch $batch, array $said, bool $isWayBack, ?float $capacityMillilitres): Advice
     {
-        $edit = SauceEdit::asKept($batch);
+        $edit = $batch->recipe();
         $now = $this->balance($batch);
         $family = $this->balanceService->own($edit) ?? $this->balanceService->style($edit)?->target;
         $target = match (true) {
@@ -229,7 +228,7 @@ final class BatchService
      */
     public function taste(Batch $batch, array $told): Tasting
     {
-        $edit = SauceEdit::asKept($batch);
+        $edit = $batch->recipe();
         $balance = $this->balance($batch);
         $said = $told['said'] ?? [];
         $good = ($told['good'] ?? false) ? Axis::each(static fn(): float => 0.0) : [];
@@ -279,7 +278,7 @@ final class BatchService
         return $this->database->transaction(function () use ($batch): Sauce {
             $sauce = Sauce::query()->with('lines')->findOrFail($batch->sauce_id);
             $this->sauceService->keep($sauce->id);
-            $edit = SauceEdit::asItStands($sauce);
+            $edit = $sauce->recipe();
             $factor = $this->ofTheSauce($batch);
             $balance = $this->balance($batch);
             // a dose after the yield was measured makes more of it
@@ -298,7 +297,7 @@ final class BatchService
     /** How many times the sauce's own formula the batch is, before any dose. */
     private function ofTheSauce(Batch $batch): float
     {
-        $formula = $this->balanceService->formula(SauceEdit::asKept($batch));
+        $formula = $this->balanceService->formula($batch->recipe());
         $grams = FinishedBatch::of($formula)->mixture->grams();
 
         return $batch->wish === null || $grams <= 0.0

@@ -13,11 +13,11 @@ use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\CorrectionSetup;
-use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Keep;
+use Vinculum\Recipe\Recipe;
 use Vinculum\Report\AdviceReport;
 use Vinculum\Report\BalanceReport;
 use Vinculum\Report\IngredientReport;
@@ -56,7 +56,7 @@ final class Answers
         [$recipe, $style, $balance, $stages] = self::weigh($call);
         $report = BalanceReport::of(
             $balance,
-            $recipe->title,
+            $recipe->title === '' ? null : $recipe->title,
             $style,
             $call->measures(),
             stages: $stages,
@@ -65,7 +65,7 @@ final class Answers
 
         return new Answer(
             $report,
-            Printout::balance($balance, $recipe->title, $style) . Printout::notes($report->notes),
+            Printout::balance($balance, $report->title, $style) . Printout::notes($report->notes),
         );
     }
 
@@ -184,7 +184,8 @@ final class Answers
     private static function weigh(Call $call): array
     {
         $recipe = RecipeReader::read($call->contents());
-        $formula = Formula::fromTexts($recipe->texts(), Catalogue::shipped(), $call->measures(), $recipe->yield);
+        $texts = $recipe->ingredientTexts();
+        $formula = Formula::fromTexts($texts, Catalogue::shipped(), $call->measures(), $recipe->yield);
         $cook = StagedCook::of(
             $formula,
             $recipe->pan === null ? null : Pan::parse($recipe->pan),

@@ -14,7 +14,6 @@ use App\Pantry\Product;
 use App\Plans\Plan;
 use App\Recipes\RequestedSize;
 use App\Recipes\Sauce;
-use App\Recipes\SauceEdit;
 use App\Recipes\SauceService;
 use Illuminate\Support\Carbon;
 use Vinculum\Exchange\RecipeReader;
@@ -50,17 +49,7 @@ final readonly class DemoKitchen
             self::daysAgo(
                 self::OLDEST_DAYS,
                 fn(): Sauce => $this->sauceService->add(
-                    new SauceEdit(
-                        $recipe->title ?? '',
-                        $recipe->style,
-                        Measures::Metric,
-                        $recipe->yield,
-                        $recipe->textsWithHeadings(),
-                        null,
-                        null,
-                        $recipe->method,
-                        $recipe->pan,
-                    ),
+                    $recipe->in(Measures::Metric),
                 ),
             );
         }
@@ -115,7 +104,7 @@ final readonly class DemoKitchen
             $this->cook($sauce, $event['cook']);
         }
         if (isset($event['edit'])) {
-            $edit = SauceEdit::asItStands($sauce);
+            $edit = $sauce->recipe();
             $lines = array_map(static fn(string $line): string => $event['edit'][$line] ?? $line, $edit->lines);
             $this->sauceService->edit($sauce->id, $sauce->revision, $edit->withLines($lines, $edit->yield));
             $this->sauceService->keep($sauce->id);

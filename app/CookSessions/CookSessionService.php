@@ -7,7 +7,6 @@ namespace App\CookSessions;
 use App\Batches\Batch;
 use App\Instruments\PhMeterService;
 use App\Recipes\RequestedSize;
-use App\Recipes\SauceEdit;
 use App\Recipes\SauceService;
 use App\Recipes\ScaleService;
 use Illuminate\Database\Connection;
@@ -73,7 +72,7 @@ final class CookSessionService
     private function workedOut(Batch $batch): CookPlan
     {
         return $this->scaleService->plan(
-            SauceEdit::asKept($batch),
+            $batch->recipe(),
             $batch->wish === null ? RequestedSize::once() : RequestedSize::kept($batch->wish),
         );
     }

@@ -5,14 +5,10 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use App\Recipes\Sauce;
-use App\Recipes\SauceEdit;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
-use Vinculum\Exchange\Recipe;
-use Vinculum\Exchange\RecipeLine;
 use Vinculum\Exchange\RecipeWriter;
-use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** Taking out: nothing is locked in. */
 final readonly class ExportController
@@ -38,8 +34,8 @@ final readonly class ExportController
 
     public function sauce(int $sauce, string $form): Response
     {
-        $recipe = self::recipe(SauceEdit::asItStands(Sauce::query()->with('lines')->findOrFail($sauce)));
-        $name = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower($recipe->title ?? '')), '-') ?: 'sauce';
+        $recipe = Sauce::query()->with('lines')->findOrFail($sauce)->recipe();
+        $name = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower($recipe->title)), '-') ?: 'sauce';
 
         return $form === 'text'
             ? self::file(RecipeWriter::text($recipe), 'text/plain', "{$name}.txt")
@@ -60,20 +56,6 @@ final readonly class ExportController
             'text/csv',
             "{$table}.csv",
         );
-    }
-
-    private static function recipe(SauceEdit $edit): Recipe
-    {
-        [$lines, $stage] = [[], null];
-        foreach ($edit->lines as $text) {
-            if (ResolvedLine::isHeading($text)) {
-                $stage = rtrim(trim($text), ': ');
-            } else {
-                $lines[] = new RecipeLine($text, $stage === '' ? null : $stage);
-            }
-        }
-
-        return new Recipe($edit->title, $edit->style, $edit->yield, $edit->pan, $lines, $edit->method);
     }
 
     private static function file(string $contents, string $kind, string $name): Response

@@ -9,7 +9,6 @@ use App\Imports\ImportFault;
 use App\Pantry\Pantry;
 use App\Pantry\Product;
 use App\Recipes\Sauce;
-use App\Recipes\SauceEdit;
 use App\Recipes\SauceService;
 use Carbon\CarbonImmutable;
 use Vinculum\Chemistry\Component;
@@ -21,6 +20,7 @@ use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\LabelFault;
 use Vinculum\Ingredient\ProductLabel;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
 use Vinculum\Style\StyleBook;
 
 /**
@@ -342,7 +342,7 @@ final readonly class Tables
      *
      * @throws ImportFault
      */
-    private function batch(array $row, int $line, int $sauce, SauceEdit $edit): int
+    private function batch(array $row, int $line, int $sauce, Recipe $edit): int
     {
         $batch = new Batch([
             'sauce_id' => $sauce,
@@ -363,7 +363,7 @@ final readonly class Tables
     }
 
     /** @param array<string, string> $row */
-    private static function edit(array $row, int $line, Measures $measures): SauceEdit
+    private static function edit(array $row, int $line, Measures $measures): Recipe
     {
         $texts = static fn(string $column): array => ($row[$column] ?? '') === ''
             ? []
@@ -382,16 +382,14 @@ final readonly class Tables
             : mb_substr($row[$column], 0, $most);
         $style = $row['style'] ?? '';
 
-        return new SauceEdit(
+        return new Recipe(
             $row['title'],
             StyleBook::has($style) ? $style : null,
+            $lines,
+            $texts('method'),
             Measures::tryFrom($row['measures'] ?? '') ?? $measures,
             $clipped('yield', self::MOST_LETTERS),
-            $lines,
-            null,
-            null,
-            $texts('method'),
-            $clipped('pan', 100),
+            pan: $clipped('pan', 100),
         );
     }
 

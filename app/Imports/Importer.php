@@ -7,14 +7,13 @@ namespace App\Imports;
 use App\Exports\KitchenFile;
 use App\Exports\Tables;
 use App\Recipes\Sauce;
-use App\Recipes\SauceEdit;
 use App\Recipes\SauceService;
 use Illuminate\Database\Connection;
-use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeFault;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\LabelFault;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
 use Vinculum\Style\StyleBook;
 
 /** Takes in recipes, tables and whole kitchens, whatever they come in; each as one move that can be undone. */
@@ -52,8 +51,8 @@ final readonly class Importer
             'kind' => 'recipes',
             'items' => array_map(
                 static fn(Recipe $recipe): array => [
-                    'title' => $recipe->title ?? '',
-                    'kind' => sprintf('%d lines', count($recipe->lines)),
+                    'title' => $recipe->title,
+                    'kind' => sprintf('%d lines', count($recipe->ingredientTexts())),
                     'there' => self::stands($recipe, $standing),
                 ],
                 $recipes,
@@ -162,7 +161,7 @@ final readonly class Importer
     {
         $standing = [];
         $titles = array_values(
-            array_unique(array_map(static fn(Recipe $recipe): string => $recipe->title ?? '', $recipes)),
+            array_unique(array_map(static fn(Recipe $recipe): string => $recipe->title, $recipes)),
         );
         foreach (array_chunk($titles, 400) as $some) {
             /** @var Sauce $sauce */
@@ -177,7 +176,7 @@ final readonly class Importer
     /** @param array<string, list<list<string>>> $standing */
     private static function stands(Recipe $recipe, array $standing): bool
     {
-        return in_array($recipe->textsWithHeadings(), $standing[$recipe->title ?? ''] ?? [], true);
+        return in_array($recipe->lines, $standing[$recipe->title] ?? [], true);
     }
 
     /**
@@ -199,21 +198,19 @@ final readonly class Importer
         return $made;
     }
 
-    private static function edit(Recipe $recipe, Measures $measures): SauceEdit
+    private static function edit(Recipe $recipe, Measures $measures): Recipe
     {
         $clipped = static fn(?string $text, int $most): ?string => $text === null ? null : mb_substr($text, 0, $most);
         $style = $recipe->style !== null && StyleBook::has($recipe->style) ? $recipe->style : null;
 
-        return new SauceEdit(
+        return new Recipe(
             $clipped($recipe->title, 200) ?? '',
             $style,
+            $recipe->lines,
+            $recipe->method,
             $measures,
             $clipped($recipe->yield, 200),
-            $recipe->textsWithHeadings(),
-            null,
-            null,
-            $recipe->method,
-            $clipped($recipe->pan, 100),
+            pan: $clipped($recipe->pan, 100),
         );
     }
 }

@@ -8,7 +8,6 @@ use App\Pantry\Pantry;
 use App\Recipes\BalanceService;
 use App\Recipes\RequestedSize;
 use App\Recipes\Sauce;
-use App\Recipes\SauceEdit;
 use App\Recipes\ScaleService;
 use Carbon\CarbonImmutable;
 use Sabre\VObject\Component\VCalendar;
@@ -134,7 +133,7 @@ final readonly class PlanService
             if ($sauce === null) {
                 continue;
             }
-            $edit = SauceEdit::asItStands($sauce);
+            $edit = $sauce->recipe();
             $cook = $this->scaleService->plan($edit, RequestedSize::written($item['size']));
             $jobs[] = SauceTasks::of($sauce->title === '' ? 'Unnamed sauce' : $sauce->title, $cook);
             $formulas[] = $cook->scale->after;

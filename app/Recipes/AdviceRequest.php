@@ -7,6 +7,7 @@ namespace App\Recipes;
 use Illuminate\Validation\Rule;
 use Vinculum\Correction\Complaint;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Recipe\Recipe;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TargetRange;
@@ -86,12 +87,12 @@ final class AdviceRequest extends FormulaRequest
     }
 
     /** The lines of a batch that was liked, to aim at instead of the style; null when none is named. */
-    public function liked(): ?SauceEdit
+    public function liked(): ?Recipe
     {
         $lines = $this->input('liked');
         $texts = is_array($lines) ? array_values(array_filter($lines, is_string(...))) : [];
 
-        return $texts === [] ? null : new SauceEdit('', null, $this->edit()->measures, null, $texts);
+        return $texts === [] ? null : new Recipe(lines: $texts, measures: $this->edit()->measures);
     }
 
     /** Words that move the target, or null. */

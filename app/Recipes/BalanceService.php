@@ -16,6 +16,7 @@ use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Recipe\Recipe;
 use Vinculum\Report\AxisReport;
 use Vinculum\Report\BalanceReport;
 use Vinculum\Sensory\Target;
@@ -44,12 +45,12 @@ final class BalanceService
     }
 
     /** The formula, cooked by its stages as far as its pan and method tell. */
-    public function formula(SauceEdit $edit): Formula
+    public function formula(Recipe $edit): Formula
     {
         return $this->cook($edit)->formula;
     }
 
-    public function cook(SauceEdit $edit): StagedCook
+    public function cook(Recipe $edit): StagedCook
     {
         [$rows, $refused] = $this->parts->namedIn($edit->lines, $edit->sauce);
         $formula = Formula::fromTexts(
@@ -68,12 +69,12 @@ final class BalanceService
         );
     }
 
-    public static function treatment(SauceEdit $edit): Treatment
+    public static function treatment(Recipe $edit): Treatment
     {
         return MethodReader::treatment($edit->method);
     }
 
-    public function balance(SauceEdit $edit): Balance
+    public function balance(Recipe $edit): Balance
     {
         return Balance::of($this->formula($edit), self::treatment($edit));
     }
@@ -82,40 +83,40 @@ final class BalanceService
      * @return list<string> what a correction may add when the cook names nothing: the style's usual things, as far as
      *     they are there
      */
-    public function usualAdditions(SauceEdit $edit): array
+    public function usualAdditions(Recipe $edit): array
     {
         return $this->pantry->usable(CorrectionSetup::usual($this->style($edit)));
     }
 
     /** A liked batch as a target; null where there is none, or nothing in it counts. */
-    public function targetOf(?SauceEdit $liked): ?Target
+    public function targetOf(?Recipe $liked): ?Target
     {
         $balance = $liked === null ? null : $this->balance($liked);
 
         return $balance === null || $balance->mixture->grams() <= 0.0 ? null : Target::around($balance->taste);
     }
 
-    public function style(SauceEdit $edit): ?StyleFamily
+    public function style(Recipe $edit): ?StyleFamily
     {
         return $edit->style !== null && StyleBook::has($edit->style) ? StyleBook::get($edit->style) : null;
     }
 
     /** Where this cook likes the family to stand; null without a style, or while nothing is learned of it. */
-    public function own(SauceEdit $edit): ?Target
+    public function own(Recipe $edit): ?Target
     {
         $style = $this->style($edit);
 
         return $style === null ? null : $this->palateService->target($style);
     }
 
-    public function report(SauceEdit $edit): BalanceReport
+    public function report(Recipe $edit): BalanceReport
     {
         $cook = $this->cook($edit);
 
         return $this->reportOn(Balance::of($cook->formula, self::treatment($edit)), $edit, $cook);
     }
 
-    public function reportOn(Balance $balance, SauceEdit $edit, ?StagedCook $cook = null): BalanceReport
+    public function reportOn(Balance $balance, Recipe $edit, ?StagedCook $cook = null): BalanceReport
     {
         return BalanceReport::of(
             $balance,
@@ -130,7 +131,7 @@ final class BalanceService
     }
 
     /** @return array<string, AxisReport> where a sauce stands, against its style and what this cook likes */
-    public function axes(Balance $balance, SauceEdit $edit): array
+    public function axes(Balance $balance, Recipe $edit): array
     {
         return AxisReport::all(
             $balance->axes,
@@ -141,7 +142,7 @@ final class BalanceService
     }
 
     /** @return array<string, mixed> what the shelf shows of a sauce */
-    public function standing(Balance $balance, SauceEdit $edit): array
+    public function standing(Balance $balance, Recipe $edit): array
     {
         $target = $this->style($edit)?->target;
 

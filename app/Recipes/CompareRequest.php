@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use Vinculum\Recipe\Recipe;
+
 /** Two states of a sauce: the formula itself is the later one, `before` the earlier. */
 final class CompareRequest extends FormulaRequest
 {
@@ -28,7 +30,7 @@ final class CompareRequest extends FormulaRequest
         ];
     }
 
-    public function before(): SauceEdit
+    public function before(): Recipe
     {
         return self::formulaIn($this->array('before'), $this->edit()->sauce);
     }

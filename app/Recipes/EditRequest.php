@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use Vinculum\Recipe\Recipe;
+
 /** An edit of a sauce that names the revision it was based on. */
 final class EditRequest extends FormulaRequest
 {
@@ -18,7 +20,7 @@ final class EditRequest extends FormulaRequest
     }
 
     /** The edit as one of a given sauce, whatever the request says. */
-    public function editOf(int $sauce): SauceEdit
+    public function editOf(int $sauce): Recipe
     {
         return $this->edit()->of($sauce);
     }

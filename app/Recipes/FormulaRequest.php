@@ -8,6 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
 
@@ -65,13 +66,13 @@ class FormulaRequest extends FormRequest
         ];
     }
 
-    public function edit(): SauceEdit
+    public function edit(): Recipe
     {
         return self::formulaIn($this->all(), $this->filled('sauce') ? $this->integer('sauce') : null);
     }
 
     /** @param array<array-key, mixed> $written a formula that the rules have let through */
-    protected static function formulaIn(array $written, ?int $sauce): SauceEdit
+    protected static function formulaIn(array $written, ?int $sauce): Recipe
     {
         $text = static fn(string $field): ?string => is_string($written[$field] ?? null)
             && trim($written[$field]) !== ''
@@ -79,21 +80,21 @@ class FormulaRequest extends FormRequest
             : null;
         $lines = is_array($written['lines'] ?? null) ? $written['lines'] : [];
 
-        return new SauceEdit(
+        return new Recipe(
             trim($text('title') ?? ''),
             $text('style'),
-            Measures::tryFrom($text('measures') ?? '') ?? Measures::Us,
-            $text('yield'),
             array_values(array_map(static fn(mixed $line): string => is_string($line) ? $line : '', $lines)),
-            is_numeric($written['part_ml'] ?? null) ? (float) $written['part_ml'] : null,
-            $sauce,
             array_values(
                 array_map(
                     static fn(mixed $step): string => is_string($step) ? $step : '',
                     is_array($written['method'] ?? null) ? $written['method'] : [],
                 ),
             ),
+            Measures::tryFrom($text('measures') ?? '') ?? Measures::Us,
+            $text('yield'),
+            is_numeric($written['part_ml'] ?? null) ? (float) $written['part_ml'] : null,
             $text('pan'),
+            $sauce,
         );
     }
 

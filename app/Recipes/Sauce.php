@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
 
 /**
  * A sauce on the shelf, as it stands now.
@@ -84,5 +85,21 @@ final class Sauce extends Model
     public function texts(): array
     {
         return array_values($this->lines->map(static fn(Line $line): string => $line->text)->all());
+    }
+
+    /** As it was written. */
+    public function recipe(): Recipe
+    {
+        return new Recipe(
+            $this->title,
+            $this->style,
+            $this->texts(),
+            $this->method ?? [],
+            $this->measures,
+            $this->yield,
+            $this->part_ml,
+            $this->pan,
+            $this->id,
+        );
     }
 }

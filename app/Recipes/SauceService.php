@@ -6,6 +6,7 @@ namespace App\Recipes;
 
 use Illuminate\Database\Connection;
 use Vinculum\Comparison\Comparison;
+use Vinculum\Recipe\Recipe;
 
 /** Keeps sauces and their versions: every write is one transaction, every edit names the revision it was based on. */
 final readonly class SauceService
@@ -20,7 +21,7 @@ final readonly class SauceService
     ) {}
 
     /** @param int|null $forkedFrom the sauce it begins as a variant of */
-    public function add(SauceEdit $edit, ?int $forkedFrom = null): Sauce
+    public function add(Recipe $edit, ?int $forkedFrom = null): Sauce
     {
         return $this->database->transaction(function () use ($edit, $forkedFrom): Sauce {
             $sauce = new Sauce([
@@ -37,11 +38,11 @@ final readonly class SauceService
     }
 
     /** @throws EditConflict when the sauce has moved on since that revision */
-    public function edit(int $id, int $revision, SauceEdit $edit): Sauce
+    public function edit(int $id, int $revision, Recipe $edit): Sauce
     {
         return $this->database->transaction(function () use ($id, $revision, $edit): Sauce {
             $sauce = Sauce::query()->with('lines')->findOrFail($id);
-            if ($sauce->revision !== $revision && SauceEdit::asItStands($sauce) == $edit->of($id)) {
+            if ($sauce->revision !== $revision && $sauce->recipe() == $edit->of($id)) {
                 // the answer to the first time was lost on its way
                 return $sauce;
             }
@@ -66,7 +67,7 @@ final readonly class SauceService
         );
     }
 
-    private function write(Sauce $sauce, SauceEdit $edit): void
+    private function write(Sauce $sauce, Recipe $edit): void
     {
         $balance = $this->balanceService->balance($edit);
         $sauce->fill([
@@ -108,7 +109,7 @@ final readonly class SauceService
         foreach ($sauces as $id) {
             $sauce = Sauce::query()->with('lines')->find($id);
             if ($sauce !== null) {
-                $edit = SauceEdit::asItStands($sauce);
+                $edit = $sauce->recipe();
                 $balance = $this->balanceService->balance($edit);
                 $sauce->standing = $this->balanceService->standing($balance, $edit);
                 $this->parts->note($sauce, $balance);
@@ -120,14 +121,14 @@ final readonly class SauceService
     {
         /** @var Version|null $last */
         $last = $sauce->versions()->reorder('number', 'desc')->first();
-        $edit = SauceEdit::asItStands($sauce);
-        if ($last !== null && SauceEdit::asKept($last) == $edit) {
+        $edit = $sauce->recipe();
+        if ($last !== null && $last->recipe() == $edit) {
             return $last;
         }
         $says = $last === null
             ? null
             : Comparison::of(
-                $this->balanceService->formula(SauceEdit::asKept($last)),
+                $this->balanceService->formula($last->recipe()),
                 $this->balanceService->formula($edit),
                 $sauce->measures,
             )->words();

@@ -6,6 +6,7 @@ namespace App\Recipes;
 
 use Vinculum\Cooking\Pan;
 use Vinculum\CookSession\CookPlan;
+use Vinculum\Recipe\Recipe;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleFault;
 use Vinculum\Scaling\ScaleSetting;
@@ -16,7 +17,7 @@ final readonly class ScaleService
     public function __construct(private BalanceService $balanceService) {}
 
     /** @throws ScaleFault when it cannot be made in that size */
-    public function scale(SauceEdit $edit, RequestedSize $size): Scale
+    public function scale(Recipe $edit, RequestedSize $size): Scale
     {
         $formula = $this->balanceService->formula($edit);
         $wanted = $size->wanted($formula, $this->balanceService->catalogue(), $edit->measures);
@@ -38,7 +39,7 @@ final readonly class ScaleService
     }
 
     /** @throws ScaleFault */
-    public function plan(SauceEdit $edit, RequestedSize $size): CookPlan
+    public function plan(Recipe $edit, RequestedSize $size): CookPlan
     {
         return CookPlan::of(
             $this->scale($edit, $size),

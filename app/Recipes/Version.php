@@ -7,6 +7,7 @@ namespace App\Recipes;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
 
 /**
  * A state of a sauce that is kept for good.
@@ -56,5 +57,21 @@ final class Version extends Model
             'part_ml' => 'float',
             'created_at' => 'immutable_datetime',
         ];
+    }
+
+    /** As it was written. */
+    public function recipe(): Recipe
+    {
+        return new Recipe(
+            $this->title,
+            $this->style,
+            $this->lines,
+            $this->method ?? [],
+            $this->measures,
+            $this->yield,
+            $this->part_ml,
+            $this->pan,
+            $this->sauce_id,
+        );
     }
 }

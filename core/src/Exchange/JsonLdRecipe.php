@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
-use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Recipe;
 
 /** A schema.org Recipe in JSON-LD, alone, in a list, or inside an @graph. */
 final class JsonLdRecipe
@@ -39,34 +39,15 @@ final class JsonLdRecipe
         $method = self::steps($recipe['recipeInstructions'] ?? []);
         $minutes = self::minutes($recipe['cookTime'] ?? null) ?? self::minutes($recipe['totalTime'] ?? null);
 
-        return new Recipe(
-            self::texts($recipe['name'] ?? [])[0] ?? null,
+        return (new Recipe(
+            self::texts($recipe['name'] ?? [])[0] ?? '',
             self::style($recipe['recipeCategory'] ?? []),
-            self::measurableYield(self::texts($recipe['recipeYield'] ?? $recipe['yield'] ?? [])),
-            self::pan($recipe['tool'] ?? []),
-            self::lines(self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? [])),
+            self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []),
             $method,
-            $minutes === null ? [] : [sprintf('It is said to cook %d minutes.', $minutes)],
-        );
-    }
-
-    /**
-     * @param list<string> $texts ingredient lines, and headings among them
-     *
-     * @return list<RecipeLine>
-     */
-    private static function lines(array $texts): array
-    {
-        [$lines, $stage] = [[], null];
-        foreach ($texts as $text) {
-            if (ResolvedLine::isHeading($text)) {
-                $stage = rtrim($text, ': ');
-            } else {
-                $lines[] = new RecipeLine($text, $stage);
-            }
-        }
-
-        return $lines;
+            yield: self::measurableYield(self::texts($recipe['recipeYield'] ?? $recipe['yield'] ?? [])),
+            pan: self::pan($recipe['tool'] ?? []),
+            notes: $minutes === null ? [] : [sprintf('It is said to cook %d minutes.', $minutes)],
+        ))->tidied();
     }
 
     /** @return list<array<mixed>> */

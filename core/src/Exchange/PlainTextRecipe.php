@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
+use Vinculum\Recipe\Recipe;
+
 /** The plain text of the command-line contract: a title, keys, one ingredient a line, headings, and a method. */
 final class PlainTextRecipe
 {
@@ -35,11 +37,18 @@ final class PlainTextRecipe
                 $stage = ($heading[2] ?? '') !== '' ? $heading[2] : $heading[1];
                 $stage = preg_match('/^ingredients$/iu', $stage) === 1 ? null : $stage;
             } else {
-                $lines[] = new RecipeLine($line, $stage);
+                $lines[] = [$line, $stage];
             }
         }
 
-        return new Recipe($found['title'], $found['style'], $found['yield'], $found['pan'], $lines, $method);
+        return new Recipe(
+            $found['title'] ?? '',
+            $found['style'],
+            Recipe::underHeadings($lines),
+            $method,
+            yield: $found['yield'],
+            pan: $found['pan'],
+        );
     }
 
     /** @return 'title'|'style'|'yield'|'pan'|null */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
+use Vinculum\Recipe\Recipe;
+
 /** Reads a recipe file, plain text or schema.org JSON-LD, whichever it is. */
 final class RecipeReader
 {
@@ -17,7 +19,7 @@ final class RecipeReader
     public static function read(string $contents): Recipe
     {
         $recipe = self::found(self::checked($contents))[0];
-        if ($recipe->lines === []) {
+        if ($recipe->ingredientTexts() === []) {
             throw RecipeFault::noIngredients();
         }
         if (count($recipe->lines) > self::MOST_LINES) {
@@ -62,7 +64,7 @@ final class RecipeReader
         }
         foreach ($parts as $part) {
             foreach (self::found($part) as $recipe) {
-                if ($recipe->lines !== [] && count($recipe->lines) <= self::MOST_LINES) {
+                if ($recipe->ingredientTexts() !== [] && count($recipe->lines) <= self::MOST_LINES) {
                     $recipes[] = $recipe;
                 }
             }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
+use Vinculum\Recipe\Recipe;
+
 /**
  * Writes a recipe so that it reads back as it was: the plain text of the command-line contract, or schema.org JSON-LD.
  */
@@ -16,14 +18,14 @@ final class RecipeWriter
             static fn(?string $value): bool => $value !== null && $value !== '',
         );
         $head = [
-            ...($recipe->title === null || $recipe->title === '' ? [] : ["# {$recipe->title}"]),
+            ...($recipe->title === '' ? [] : ["# {$recipe->title}"]),
             ...array_map(static fn(string $key, string $value): string => "{$key}: {$value}", array_keys($keys), $keys),
         ];
         $method = $recipe->method === [] ? [] : ['', 'Method:', ...$recipe->method];
 
         return implode(
             "\n",
-            [...$head, ...($head === [] ? [] : ['']), ...$recipe->textsWithHeadings(), ...$method],
+            [...$head, ...($head === [] ? [] : ['']), ...$recipe->tidyLines(), ...$method],
         ) . "\n";
     }
 
@@ -33,11 +35,11 @@ final class RecipeWriter
         return array_filter([
             '@context' => 'https://schema.org',
             '@type' => 'Recipe',
-            'name' => $recipe->title,
+            'name' => $recipe->title === '' ? null : $recipe->title,
             'recipeCategory' => $recipe->style,
             'recipeYield' => $recipe->yield,
             'tool' => $recipe->pan === null ? null : [['@type' => 'HowToTool', 'name' => "pan {$recipe->pan}"]],
-            'recipeIngredient' => $recipe->textsWithHeadings(),
+            'recipeIngredient' => $recipe->tidyLines(),
             'recipeInstructions' => array_map(
                 static fn(string $step): array => ['@type' => 'HowToStep', 'text' => $step],
                 $recipe->method,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
+use Vinculum\Recipe\Recipe;
+
 /** A saved web page: what its scripts of linked data hold. */
 final class WebPage
 {

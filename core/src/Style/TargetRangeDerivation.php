@@ -35,7 +35,7 @@ final class TargetRangeDerivation
         foreach (preg_split('/^(?=# )/m', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $formulaText) {
             $recipe = RecipeReader::read($formulaText);
             $formula = Formula::fromTexts(
-                array_map(static fn($line): string => $line->text, $recipe->lines),
+                $recipe->ingredientTexts(),
                 $catalogue,
                 Measures::Us,
                 $recipe->yield,

@@ -57,7 +57,7 @@ final class DoubtByChanceTest extends TestCase
             yield $style => [
                 RecipeReader::readAll(
                     (string) file_get_contents(FactsFile::folder() . "/styles/{$style}.txt"),
-                )[0]->texts(),
+                )[0]->ingredientTexts(),
             ];
         }
     }

@@ -225,7 +225,7 @@ final class CorrectionSearchTest extends TestCase
                         )[0],
                     ),
                 );
-                $lines = [...array_map(static fn($line): string => $line->text, $reference->lines), $slip];
+                $lines = [...$reference->ingredientTexts(), $slip];
                 $advice = self::advise($lines, $style->key);
                 if ($advice->distanceBefore > 0.5) {
                     self::assertNotSame([], $advice->corrections, "{$style->key} with {$slip}");

@@ -7,10 +7,9 @@ namespace Tests\core\Exchange;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Exchange\Csv;
-use Vinculum\Exchange\Recipe;
-use Vinculum\Exchange\RecipeLine;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Exchange\RecipeWriter;
+use Vinculum\Recipe\Recipe;
 
 /**
  * The shapes of schema.org Recipe that are found in the wild (schema.org/Recipe, from memory), and the way back out.
@@ -46,7 +45,7 @@ final class LinkedDataTest extends TestCase
             self::assertSame('Dip', $recipe->title);
             self::assertSame(
                 ['2 tbsp soy sauce'],
-                array_map(static fn(string $text): string => str_replace("\u{A0}", ' ', $text), $recipe->texts()),
+                array_map(static fn(string $text): string => str_replace("\u{A0}", ' ', $text), $recipe->ingredientTexts()),
             );
         }
     }
@@ -79,7 +78,7 @@ final class LinkedDataTest extends TestCase
     public function test_several_recipes_in_one_file(): void
     {
         $titles = static fn(string $contents): array => array_map(
-            static fn(Recipe $recipe): ?string => $recipe->title,
+            static fn(Recipe $recipe): string => $recipe->title,
             RecipeReader::readAll($contents),
         );
 
@@ -103,14 +102,10 @@ final class LinkedDataTest extends TestCase
         $recipe = new Recipe(
             'Brown & good',
             'brown-sauce',
-            '500 ml',
-            '24 cm',
-            [
-                new RecipeLine('200 g dates', 'For the pot'),
-                new RecipeLine('½ cup "malt" vinegar', 'For the pot'),
-                new RecipeLine('1 lime [cold]', 'To finish'),
-            ],
+            ['For the pot:', '200 g dates', '½ cup "malt" vinegar', 'To finish:', '1 lime [cold]'],
             ['Simmer 20 minutes', 'Cool it'],
+            yield: '500 ml',
+            pan: '24 cm',
         );
 
         self::assertEquals($recipe, RecipeReader::read(RecipeWriter::text($recipe)));

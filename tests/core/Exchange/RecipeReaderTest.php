@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\core\Exchange;
 
 use PHPUnit\Framework\TestCase;
-use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeFault;
 use Vinculum\Exchange\RecipeReader;
+use Vinculum\Recipe\Recipe;
 
 final class RecipeReaderTest extends TestCase
 {
@@ -24,7 +24,7 @@ final class RecipeReaderTest extends TestCase
         self::assertSame(['200 g dates', '300 ml malt vinegar', 'juice of 1 lemon [cold]'], self::texts($recipe));
         self::assertSame(
             ['For the pot', 'For the pot', 'To finish'],
-            array_map(static fn($line): ?string => $line->stage, $recipe->lines),
+            $recipe->stages(),
         );
         self::assertSame(['Simmer it.', 'Cool it.'], $recipe->method);
     }
@@ -93,6 +93,6 @@ final class RecipeReaderTest extends TestCase
     /** @return list<string> */
     private static function texts(Recipe $recipe): array
     {
-        return array_map(static fn($line): string => $line->text, $recipe->lines);
+        return $recipe->ingredientTexts();
     }
 }

@@ -9,13 +9,12 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Vinculum\Exchange\Csv;
-use Vinculum\Exchange\Recipe;
 use Vinculum\Exchange\RecipeFault;
-use Vinculum\Exchange\RecipeLine;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Exchange\RecipeWriter;
 use Vinculum\Exchange\WebPage;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Recipe\Recipe;
 
 /** Nothing is locked in: what goes out comes back in as it was, for any recipe and any table. */
 final class WrittenAndReadTest extends TestCase
@@ -129,7 +128,7 @@ final class WrittenAndReadTest extends TestCase
             RecipeWriter::jsonLd(self::anyRecipe(1)),
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_HEX_TAG,
         );
-        $expected = self::anyRecipe(1)->texts();
+        $expected = self::anyRecipe(1)->ingredientTexts();
         $pages = [
             "<SCRIPT TYPE=application/ld+json>{$json}</SCRIPT>",
             "<script nonce='x' type='application/ld+json' id=\"a\">\n//\n</script><script type=\"application/ld+json\">  {$json}  </script >",
@@ -141,7 +140,7 @@ final class WrittenAndReadTest extends TestCase
             mb_convert_encoding("\u{FEFF}<script type=\"application/ld+json\">{$json}</script>", 'UTF-16LE', 'UTF-8'),
         ];
         foreach ($pages as $number => $page) {
-            self::assertSame($expected, RecipeReader::read($page)->texts(), "page {$number}");
+            self::assertSame($expected, RecipeReader::read($page)->ingredientTexts(), "page {$number}");
         }
         self::assertFalse(WebPage::holdsData('<p>application/json</p>'));
         $this->expectException(RecipeFault::class);
@@ -153,7 +152,7 @@ final class WrittenAndReadTest extends TestCase
     {
         $page = "<script type=\"application/ld+json\">{\"@type\": \"Recipe\", \"name\": \"Dip\", \"recipeIngredient\": [\"2 tbsp\nsoy sauce\"]}</script>";
 
-        self::assertSame(['2 tbsp soy sauce'], RecipeReader::read($page)->texts());
+        self::assertSame(['2 tbsp soy sauce'], RecipeReader::read($page)->ingredientTexts());
     }
 
     /** PHP's own reader of comma-separated values understands what is written, and its own writer is understood. */
@@ -199,7 +198,7 @@ final class WrittenAndReadTest extends TestCase
         $lines = [];
         foreach ([null, 'For the pot', 'To finish'] as $stage) {
             for ($line = $dice->getInt(1, 5); $line > 0; --$line) {
-                $lines[] = new RecipeLine(self::words($dice, 5), $stage);
+                $lines[] = [self::words($dice, 5), $stage];
             }
         }
         $method = array_map(
@@ -210,10 +209,10 @@ final class WrittenAndReadTest extends TestCase
         return new Recipe(
             'Sauce ' . self::words($dice, 2),
             'ketchup',
-            "{$dice->getInt(1, 9)} × 250 ml",
-            "{$dice->getInt(12, 40)} cm",
-            $lines,
+            Recipe::underHeadings($lines),
             $method,
+            yield: "{$dice->getInt(1, 9)} × 250 ml",
+            pan: "{$dice->getInt(12, 40)} cm",
         );
     }
 

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe;
+
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+
+/**
+ * A recipe as a person has written it: the first of three stages. Its lines are parsed one by one (Parser\LineGrammar),
+ * and become a formula once each is an ingredient with grams (Balance\Formula). Every way in makes one of these: the
+ * bench, the shelf, a file, a table, a stored sauce, version or batch.
+ */
+final readonly class Recipe
+{
+    /**
+     * @param list<string> $lines           as written, headings among them
+     * @param list<string> $method          one step a line
+     * @param string|null  $yield           as written
+     * @param float|null   $partMillilitres the vessel that a "part" is
+     * @param string|null  $pan             as a cook names it
+     * @param int|null     $sauce           the stored sauce that it is a state of
+     * @param list<string> $notes           what was found odd while reading
+     */
+    public function __construct(
+        public string $title = '',
+        public ?string $style = null,
+        public array $lines = [],
+        public array $method = [],
+        public Measures $measures = Measures::Us,
+        public ?string $yield = null,
+        public ?float $partMillilitres = null,
+        public ?string $pan = null,
+        public ?int $sauce = null,
+        public array $notes = [],
+    ) {}
+
+    /**
+     * Lines with a heading before each stage.
+     *
+     * @param list<array{string, string|null}> $lines each with the stage it belongs to
+     *
+     * @return list<string>
+     */
+    public static function underHeadings(array $lines): array
+    {
+        [$texts, $last] = [[], null];
+        foreach ($lines as [$text, $stage]) {
+            if ($stage !== null && $stage !== $last) {
+                $texts[] = "{$stage}:";
+            }
+            $last = $stage;
+            $texts[] = $text;
+        }
+
+        return $texts;
+    }
+
+    /** @return list<string> the lines that name something, without headings */
+    public function ingredientTexts(): array
+    {
+        return array_column($this->staged(), 0);
+    }
+
+    /** @return list<string|null> the stage that each of them belongs to */
+    public function stages(): array
+    {
+        return array_column($this->staged(), 1);
+    }
+
+    /** @return list<string> the lines with one heading before each stage, and nothing empty */
+    public function tidyLines(): array
+    {
+        return self::underHeadings($this->staged());
+    }
+
+    /**
+     * The same with other lines.
+     *
+     * @param list<string> $lines
+     */
+    public function withLines(array $lines, ?string $yield): self
+    {
+        return $this->with(['lines' => $lines, 'yield' => $yield]);
+    }
+
+    /** The same with one heading before each stage, and nothing empty. */
+    public function tidied(): self
+    {
+        return $this->with(['lines' => $this->tidyLines()]);
+    }
+
+    public function in(Measures $measures): self
+    {
+        return $this->with(['measures' => $measures]);
+    }
+
+    /** The same as a state of a stored sauce. */
+    public function of(int $sauce): self
+    {
+        return $this->with(['sauce' => $sauce]);
+    }
+
+    /** @param list<string> $notes what was found out about it besides */
+    public function withNotes(array $notes): self
+    {
+        return $this->with(['notes' => [...$this->notes, ...$notes]]);
+    }
+
+    /** Whether the method boils water off that no yield accounts for. */
+    public function isCookedWithoutYield(): bool
+    {
+        $method = implode(' ', $this->method);
+
+        return $this->yield === null && preg_match('/\b(?:simmer|boil|reduce|cook down|bubble)/iu', $method) === 1;
+    }
+
+    /** @return list<array{string, string|null}> */
+    private function staged(): array
+    {
+        [$lines, $stage] = [[], null];
+        foreach ($this->lines as $text) {
+            if (trim($text) === '') {
+                continue;
+            }
+            if (ResolvedLine::isHeading($text)) {
+                $stage = trim($text, ": \t");
+            } else {
+                $lines[] = [$text, $stage];
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @param array<string, mixed> $other */
+    private function with(array $other): self
+    {
+        /** @phpstan-ignore argument.type */
+        return new self(...[...get_object_vars($this), ...$other]);
+    }
+}
