@@ -50,6 +50,10 @@ abstract readonly class Report implements \JsonSerializable
 
     private static function named(string $property): string
     {
-        return strtolower((string) preg_replace('/[A-Z]|(?<=[a-z])\d+/', '_$0', $property));
+        // the same few names, thousands of times an answer
+        /** @var array<string, string> $known */
+        static $known = [];
+
+        return $known[$property] ??= strtolower((string) preg_replace('/[A-Z]|(?<=[a-z])\d+/', '_$0', $property));
     }
 }
