@@ -1,0 +1,253 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Scaling;
+
+use Vinculum\Balance\FinishedBatch;
+use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\Facts;
+use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measure;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\TasteLoad;
+
+/** Every line of a recipe at another size, in what can be measured; what is too small gets a mix to measure it in. */
+final class LineScaling
+{
+    /** A measurable amount this far from what was asked is no measure of it. */
+    private const TOO_COARSE = 0.34;
+    /** A spoon that misses by more than this share gives way to the scale, where that is twice as near. */
+    private const WORTH_WEIGHING = 0.04;
+    /** Parts of carrier to one part of what is too small to measure. */
+    private const DILUTIONS = [9.0, 19.0, 49.0, 99.0, 499.0, 999.0];
+    private const LEAST_OF_A_MIX = 2.0;
+
+    /** @return list<ScaledLine> */
+    public static function all(Formula $formula, Formula $full, Formula $exact, ScaleSetting $setting): array
+    {
+        $spoons = Spoons::of($setting->measures);
+        [$fixed, $counted, $loads, $grams, $choices] = [Mixture::nothing(), [], [], [], []];
+        foreach ($exact->lines as $number => $line) {
+            $amount = $line->grams->value ?? 0.0;
+            if ($amount <= 0.0) {
+                continue;
+            }
+            $pair = self::measurable($line, $formula->lines[$number], $amount, $spoons);
+            if ($pair === null) {
+                $fixed = $fixed->plus($line->mixture());
+                continue;
+            }
+            $counted[] = $number;
+            $loads[] = TasteLoad::of($line->hundredGrams->times(0.01));
+            $grams[] = $amount;
+            $choices[] = $pair;
+        }
+        $lost = $exact->mixed()->get(Component::Water) - FinishedBatch::of($exact)->mixture->get(Component::Water);
+        $rest = TasteLoad::of($fixed)->plus(TasteLoad::of(Mixture::of([Component::Water->value => 1.0])), -$lost);
+        $chosen = array_combine($counted, Rounding::choose($rest, $loads, $grams, $choices, $setting->target));
+
+        return array_map(
+            static fn(ResolvedLine $line, int $number): ScaledLine => self::heldBack(
+                self::line($formula, $number, $line, $chosen[$number] ?? null, $spoons),
+                $full->lines[$number]->grams->value ?? 0.0,
+            ),
+            $exact->lines,
+            array_keys($exact->lines),
+        );
+    }
+
+    /**
+     * @return array{float, float}|null the measurable amounts below and above; null where tools are too coarse for it
+     */
+    private static function measurable(ResolvedLine $line, ResolvedLine $written, float $grams, Spoons $spoons): ?array
+    {
+        [$below, $above] = $spoons->neighbours($grams, $line->ingredient?->density, self::each($line, $written));
+        if (self::isTooCoarse($grams, $below, $above)) {
+            // what cannot be counted or spooned may still be weighed
+            [$below, $above] = $spoons->onScale($grams);
+        } elseif (
+            self::each($line, $written) === null
+            && self::off($grams, $below, $above) > self::WORTH_WEIGHING
+            && self::off($grams, ...$spoons->onScale($grams)) < self::off($grams, $below, $above) / 2.0
+        ) {
+            [$below, $above] = $spoons->onScale($grams);
+        }
+
+        return self::isTooCoarse($grams, $below, $above) ? null : [$below > 0.0 ? $below : $above, $above];
+    }
+
+    /** The share of a strong thing that goes in at first; 1 for the rest. */
+    public static function held(ResolvedLine $line): float
+    {
+        $strong = Facts::of(HoldBackFacts::class);
+        $isStrong = $line->ingredient !== null
+            && (
+                in_array($line->ingredient->kind(), $strong->of, true)
+                || in_array($line->ingredient->roles[0] ?? '', $strong->roles, true)
+            );
+
+        return $isStrong ? $strong->share : 1.0;
+    }
+
+    /** A line that was held back says how much it may become. */
+    private static function heldBack(ScaledLine $line, float $full): ScaledLine
+    {
+        if ($line->exactGrams === null || $line->grams === null || $full - $line->exactGrams < 1e-9) {
+            return $line;
+        }
+        $note = sprintf('Held back: taste, then add up to %s in all.', KitchenNumber::grams($full));
+
+        return new ScaledLine(
+            $line->line,
+            $line->grams,
+            $full,
+            $line->measure,
+            100.0 * ($line->grams / $full - 1.0),
+            $line->note === null ? $note : "{$line->note} {$note}",
+        );
+    }
+
+    private static function isTooCoarse(float $grams, float $below, float $above): bool
+    {
+        return self::off($grams, $below, $above) > self::TOO_COARSE;
+    }
+
+    /** How far the nearer of two measurable amounts is off, as a share. */
+    private static function off(float $grams, float $below, float $above): float
+    {
+        $nearest = $below > 0.0 && $grams - $below < $above - $grams ? $below : $above;
+
+        return abs($nearest / $grams - 1.0);
+    }
+
+    /** Grams of one, where the line counts things; what was weighed is weighed again. */
+    private static function each(ResolvedLine $line, ResolvedLine $written): ?float
+    {
+        if ($written->measured?->unit?->grams !== null) {
+            return null;
+        }
+        $count = $written->measured?->unit === null ? $written->measured?->middle() : null;
+
+        return $count !== null && $count > 0.0 && ($written->grams->value ?? 0.0) > 0.0
+            ? ($written->grams->value ?? 0.0) / $count
+            : $line->ingredient?->eachGrams();
+    }
+
+    private static function line(
+        Formula $formula,
+        int $number,
+        ResolvedLine $exact,
+        ?float $chosen,
+        Spoons $spoons,
+    ): ScaledLine {
+        $written = $formula->lines[$number];
+        $asked = $exact->grams?->value;
+        if ($asked === null || $asked <= 0.0) {
+            return new ScaledLine(
+                $written,
+                null,
+                null,
+                null,
+                null,
+                $written->status === LineStatus::Heading
+                    ? null
+                    : ($written->note ?? 'No amount, so nothing is scaled.'),
+            );
+        }
+        [$density, $each] = [$exact->ingredient?->density, self::each($exact, $written)];
+        if ($chosen === null) {
+            [$below, $above] = $spoons->neighbours($asked, $density, $each);
+            $nearest = $below > 0.0 ? $below : $above;
+
+            return new ScaledLine(
+                $written,
+                $asked,
+                $asked,
+                null,
+                100.0 * ($nearest / $asked - 1.0),
+                self::wayOut($formula, $number, $exact, $asked, $spoons->measure($nearest, $density, $each)->words()),
+            );
+        }
+        $isWhole = $each !== null && abs(2.0 * $chosen / $each - round(2.0 * $chosen / $each)) < 0.02;
+        $measure = $spoons->measure($chosen, $density, $isWhole ? $each : null);
+
+        return new ScaledLine(
+            $written,
+            $chosen,
+            $asked,
+            $measure->isCounted()
+                ? self::counted($written, $measure) . ', about ' . KitchenNumber::grams($chosen)
+                : $measure->words(),
+            100.0 * ($chosen / $asked - 1.0),
+            null,
+        );
+    }
+
+    /** "4½ cloves", "5", or, of what comes out of a fruit, "juice of 1½ limes". */
+    private static function counted(ResolvedLine $written, Measure $measure): string
+    {
+        $number = $measure->beforeItsName();
+        $counted = $written->measured?->counted;
+        $part = $written->ingredient?->partOfFruit();
+        if ($part !== null && ($counted === null || $counted === 'whole')) {
+            return sprintf('%s of %s %s', $part['part'], $number, $part['fruit'] . ($measure->count > 1.0 ? 's' : ''));
+        }
+
+        return trim($number . ' ' . ($counted === null || $counted === 'whole' ? '' : "{$counted}s"));
+    }
+
+    /** How to measure what is too small: in a mix with something that goes in anyway. */
+    private static function wayOut(
+        Formula $formula,
+        int $number,
+        ResolvedLine $line,
+        float $grams,
+        string $nearest,
+    ): string {
+        $carrier = self::carrier($formula, $number);
+        $name = mb_strtolower($line->ingredient->name ?? $line->text);
+        foreach (self::DILUTIONS as $parts) {
+            $portion = $grams * (1.0 + $parts);
+            if ($portion >= self::LEAST_OF_A_MIX) {
+                return sprintf(
+                    'Too small to measure (%s; the nearest is %s): mix 1 g of %s with %s of %s and use %s of the mix.',
+                    KitchenNumber::grams($grams),
+                    $nearest,
+                    $name,
+                    KitchenNumber::grams($parts),
+                    $carrier,
+                    KitchenNumber::grams(round($portion, 1)),
+                );
+            }
+        }
+
+        return sprintf(
+            'Too small to measure (%s): a trace on the tip of a knife, or leave it out.',
+            KitchenNumber::grams($grams),
+        );
+    }
+
+    /** What goes in anyway and can carry a trace: the largest fine or liquid line. */
+    private static function carrier(Formula $formula, int $number): string
+    {
+        [$best, $most] = ['white sugar', 0.0];
+        foreach ($formula->lines as $at => $line) {
+            $role = $line->ingredient->roles[0] ?? '';
+            if (
+                $at !== $number
+                && $line->ingredient !== null
+                && in_array($role, ['sweetener', 'salt', 'water', 'acid'], true)
+                && ($line->grams->value ?? 0.0) > $most
+            ) {
+                [$best, $most] = [mb_strtolower($line->ingredient->name), $line->grams->value ?? 0.0];
+            }
+        }
+
+        return $best;
+    }
+}
