@@ -3,10 +3,10 @@
 
 declare(strict_types=1);
 
-// Prints the median time of reading, balancing and advising on a twelve-line recipe, in process and over HTTP.
-// php bench/core.php [address], with ./vinculum start running for the second part. Times are of this machine; the
-// ratios travel.
-// In process a name once looked up is remembered, so reading is timed warm; over HTTP every request looks up afresh.
+// Prints the median time of reading, balancing and advising on a twelve-line recipe, in process and over HTTP. php
+// bench/core.php [address], with ./vinculum start running for the second part. Times are of this machine; the ratios
+// travel. In process a name once looked up is remembered, so reading is timed warm; over HTTP every request looks up
+// afresh.
 
 require dirname(__DIR__) . '/core/autoload.php';
 

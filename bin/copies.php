@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-// ./vinculum backup [FILE] [--replace], restore FILE, and what start does by itself: check, check-anew, opened, daily,
-// before-upgrade,
-// is-demo. Needs nothing but PHP with SQLite.
+// ./vinculum backup [FILE] [--replace], restore FILE, and what start does by itself: check, check-anew, opened,
+// daily, before-upgrade, is-demo. Needs nothing but PHP with SQLite.
 
 use App\Backups\BackupFault;
 use App\Backups\Backups;

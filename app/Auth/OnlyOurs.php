@@ -11,10 +11,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Lets in only what comes from our own pages: a page elsewhere must not reach the kitchen through the cook's browser,
- * by
- * rebinding a name to this machine or by sending a form. Other machines are let in only where the home network is
- * served,
- * under an address of that network, and with the passphrase.
+ * by rebinding a name to this machine or by sending a form. Other machines are let in only where the home network is
+ * served, under an address of that network, and with the passphrase.
  */
 final readonly class OnlyOurs
 {

@@ -296,9 +296,8 @@ final readonly class Backups
     }
 
     /**
-     * Whether another file was laid in place of the kitchen while changes of the one before still lie beside it. SQLite
-     * would
-     * lay those over the new one.
+     * Whether another file was laid in place of the kitchen while changes of the one before still lie beside it.
+     * SQLite would lay those over the new one.
      */
     private function wasReplaced(): bool
     {

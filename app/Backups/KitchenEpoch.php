@@ -11,9 +11,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * A restore begins a new epoch of the kitchen, in which numbers and revisions may stand for other things. Every answer
- * tells the
- * epoch, and a page says with everything it writes which one it knows.
+ * A restore begins a new epoch of the kitchen, in which numbers and revisions may stand for other things. Every
+ * answer tells the epoch, and a page says with everything it writes which one it knows.
  */
 final readonly class KitchenEpoch
 {

@@ -6,8 +6,7 @@ namespace App\Backups;
 
 /**
  * What the database of a kitchen is built like, after each migration. bin/derive-schemas writes it into
- * database/schemas.json,
- * so that a copy can be held to it where nothing is installed.
+ * database/schemas.json, so that a copy can be held to it where nothing is installed.
  */
 final readonly class KitchenSchema
 {

@@ -7,11 +7,9 @@ namespace App\Database;
 use Illuminate\Database\SQLiteConnection;
 
 /**
- * A connection whose transactions take the write lock when they begin, and wait for it. A transaction that reads first
- * and
- * writes later is refused at once by SQLite when somebody else wrote in between, however long it would be willing to
- * wait; the
- * framework's own setting for this works from PHP 8.4 on only.
+ * A connection whose transactions take the write lock when they begin, and wait for it. A transaction that reads
+ * first and writes later is refused at once by SQLite when somebody else wrote in between, however long it would be
+ * willing to wait; the framework's own setting for this works from PHP 8.4 on only.
  */
 final class KitchenConnection extends SQLiteConnection
 {

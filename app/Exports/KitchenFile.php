@@ -13,10 +13,9 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
 
 /**
- * The whole kitchen as one file of JSON, and back, a row at a time. The shape is published as docs/kitchen.schema.json,
- * and every
- * row is held to it. Numbers of things are kept in an empty kitchen, and move up past those that are taken in one that
- * is not.
+ * The whole kitchen as one file of JSON, and back, a row at a time. The shape is published as
+ * docs/kitchen.schema.json, and every row is held to it. Numbers of things are kept in an empty kitchen, and move up
+ * past those that are taken in one that is not.
  */
 final readonly class KitchenFile
 {

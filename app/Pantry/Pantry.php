@@ -22,9 +22,8 @@ final class Pantry
     }
 
     /**
-     * What the kitchen really has of these ingredients: a product in stock takes the place of the generic it stands in
-     * for;
-     * where such products are all used up, the generic is left out.
+     * What the kitchen really has of these ingredients: a product in stock takes the place of the generic it stands
+     * in for; where such products are all used up, the generic is left out.
      *
      * @param list<string> $keys of generic ingredients
      *

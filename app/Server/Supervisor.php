@@ -9,8 +9,7 @@ use App\Backups\Backups;
 
 /**
  * Keeps PHP's own server running for as long as the launcher does: starts it, starts it anew when it or one of its
- * workers
- * died, says so in the log, and makes the daily copy. Plain PHP.
+ * workers died, says so in the log, and makes the daily copy. Plain PHP.
  */
 final class Supervisor
 {

@@ -16,8 +16,7 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /**
  * The pH of a formula by charge balance, with how far it may be off; or why it cannot be told. A wrong low pH is the
- * most
- * dangerous figure there is: what is not known makes it unknown, and every doubt counts.
+ * most dangerous figure there is: what is not known makes it unknown, and every doubt counts.
  */
 final readonly class AcidityEstimate
 {
@@ -62,8 +61,7 @@ final readonly class AcidityEstimate
 
     /**
      * Which lines hide the pH, in words; null where none does: a line that is not understood, or foods whose own pH
-     * nobody stated
-     * and that bring much protein or much of what buffers.
+     * nobody stated and that bring much protein or much of what buffers.
      */
     private static function hiddenBy(Formula $formula, Mixture $mixture): ?string
     {
@@ -115,8 +113,7 @@ final readonly class AcidityEstimate
 
     /**
      * A mixture lies between its parts: no lower than the most acid of them at its lowest, no higher than the least
-     * acid at its
-     * highest. What does not buffer counts as neutral.
+     * acid at its highest. What does not buffer counts as neutral.
      *
      * @return array{float, float}
      */

@@ -20,10 +20,9 @@ final readonly class Shares
     private function __construct(public array $byAxis) {}
 
     /**
-     * Sweet, salt and heat are sums, so a line's share is its part of the sum. Sour is a sum too, of which only what is
-     * acid counts. Umami is a product of two sums: half of what the two make together goes to each (the Shapley value
-     * of
-     * a product), so that the shares still add up to the whole.
+     * Sweet, salt and heat are sums, so a line's share is its part of the sum. Sour is a sum too, of which only what
+     * is acid counts. Umami is a product of two sums: half of what the two make together goes to each (the Shapley
+     * value of a product), so that the shares still add up to the whole.
      */
     public static function of(Formula $formula): self
     {

@@ -199,8 +199,7 @@ final readonly class Uncertainty
 
     /**
      * A hundred grams stay a hundred grams, and as acid as they are: what a figure gains water loses, as far as the
-     * water itself
-     * is in doubt, and the rest beyond that; and an acid more comes with the cation that keeps the pH.
+     * water itself is in doubt, and the rest beyond that; and an acid more comes with the cation that keeps the pH.
      *
      * @param array<string, float> $direction
      * @param float                $water     grams of it in the line

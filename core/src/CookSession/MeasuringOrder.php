@@ -8,8 +8,8 @@ use Vinculum\Ingredient\Texture;
 
 /**
  * The order in which a cook measures, to wash up least: by stage; what is weighed or poured before what is spooned;
- * then
- * from the big spoon to the small, all that share one together; wet before dry; the largest first (common practice).
+ * then from the big spoon to the small, all that share one together; wet before dry; the largest first (common
+ * practice).
  */
 final class MeasuringOrder
 {

@@ -18,8 +18,7 @@ use Vinculum\Sensory\Taste;
 
 /**
  * Boiling a sauce down: solids stay, water leaves (handbook, "Cooking"). The reliable end is a weight; the minutes
- * carry
- * the doubt of a hob nobody has measured.
+ * carry the doubt of a hob nobody has measured.
  */
 final readonly class Reduction
 {

@@ -10,9 +10,8 @@ use Vinculum\Facts\FactsFile;
  * A name that is looked for, weighed once and scored against many aliases.
  *
  * The score of an alias is the share of the asked words' weight that it covers, less what it says beyond them. Words
- * that say
- * little about what a thing is ("fresh", "chopped") weigh little; the last telling word, which names the thing, counts
- * extra.
+ * that say little about what a thing is ("fresh", "chopped") weigh little; the last telling word, which names the
+ * thing, counts extra.
  */
 final readonly class AskedName
 {

