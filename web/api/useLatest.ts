@@ -1,6 +1,5 @@
-import { useEffect, useRef, useState } from 'react';
-
-const retryAfter = 2_000;
+import { useEffect, useState } from 'react';
+import { Asker } from './Asker';
 
 /**
  * Asks again whenever the question changes: one request in flight, the newest question waiting, stale answers dropped.
@@ -9,54 +8,27 @@ const retryAfter = 2_000;
 export function useLatest<Question, Answer>(question: Question | null, ask: (question: Question) => Promise<Answer>) {
   const [answer, setAnswer] = useState<{ question: string; answer: Answer } | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const line = useRef<{ wanted: Question | null; busy: boolean; retry: ReturnType<typeof setTimeout> | undefined }>({
-    wanted: null,
-    busy: false,
-    retry: undefined,
-  });
+  const [asker] = useState(
+    () =>
+      new Asker<Question, Answer>((asked, found) => {
+        setAnswer({ question: JSON.stringify(asked), answer: found });
+        setFault(null);
+      }, setFault),
+  );
   const key = question === null ? null : JSON.stringify(question);
 
   useEffect(() => {
-    const state = line.current;
-    const run = () => {
-      clearTimeout(state.retry);
-      state.retry = undefined;
-      const asked = state.wanted;
-      if (asked === null || state.busy) return;
-      state.busy = true;
-      state.wanted = null;
-      ask(asked)
-        .then(
-          (found) => {
-            setAnswer({ question: JSON.stringify(asked), answer: found });
-            setFault(null);
-            return 0;
-          },
-          (reason: unknown) => {
-            setFault(reason instanceof Error ? reason.message : 'No answer.');
-            state.wanted ??= asked;
-            return retryAfter;
-          },
-        )
-        .then((pause) => {
-          state.busy = false;
-          if (state.wanted !== null) state.retry = setTimeout(run, pause);
-        })
-        .catch(() => undefined);
-    };
-    state.wanted = question;
-    run();
+    asker.want(question, ask);
     // the key stands for the question: equal questions are one question
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, ask]);
+  }, [key, ask, asker]);
 
-  useEffect(() => {
-    const state = line.current;
-    return () => {
-      clearTimeout(state.retry);
-      state.wanted = null;
-    };
-  }, []);
+  useEffect(
+    () => () => {
+      asker.close();
+    },
+    [asker],
+  );
 
   return { answer: answer?.answer ?? null, isCurrent: answer !== null && answer.question === key, fault };
 }

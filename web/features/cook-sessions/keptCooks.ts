@@ -1,4 +1,5 @@
 import { type Cook, Unreachable } from '../../api/client';
+import { drawer } from '../../api/drawer';
 
 /** A cook as this browser last saw it, and how far the server's clock was ahead of this one then, in seconds. */
 export interface KeptCook {
@@ -17,34 +18,24 @@ const ids = (): number[] =>
     .map((name) => Number(name.slice(prefix.length)))
     .sort((a, b) => b - a);
 
-const read = (id: number): KeptCook | null => {
-  try {
-    return JSON.parse(localStorage.getItem(nameOf(id)) ?? 'null') as KeptCook | null;
-  } catch {
-    return null;
-  }
-};
+const read = (id: number): KeptCook | null => drawer.read(nameOf(id)) as KeptCook | null;
 
 /** The sheets opened last, so that they open again where the kitchen server cannot be reached. */
 export const keptCooks = {
   keep: (cook: Cook, offset: number): KeptCook => {
     const kept = { cook, offset };
-    try {
-      ids()
-        .filter((id) => id !== cook.id)
-        .slice(most - 1)
-        .forEach((id) => {
-          localStorage.removeItem(nameOf(id));
-        });
-      localStorage.setItem(nameOf(cook.id), JSON.stringify(kept));
-    } catch {
-      // a browser that keeps nothing still shows the sheet
-    }
+    ids()
+      .filter((id) => id !== cook.id)
+      .slice(most - 1)
+      .forEach((id) => {
+        drawer.empty(nameOf(id));
+      });
+    drawer.put(nameOf(cook.id), kept);
     return kept;
   },
   forget: () => {
     ids().forEach((id) => {
-      localStorage.removeItem(nameOf(id));
+      drawer.empty(nameOf(id));
     });
   },
   /** The newest first. */

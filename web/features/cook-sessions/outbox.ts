@@ -1,20 +1,11 @@
 import { api, type Cook, type CookEvent, Refusal } from '../../api/client';
+import { drawer } from '../../api/drawer';
 import { epoch } from '../../api/epoch';
+import { type After, Sender } from '../../api/Sender';
 import type { Waiting } from './meanwhile';
-
-const retryAfter = 2_000;
 
 /** Drawn so that it works where the browser keeps the ready-made ones back: pages of the home network without encryption. */
 const newKey = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (part) => part.toString(36)).join('-');
-
-function read<Kept>(name: string): Kept[] {
-  try {
-    const found: unknown = JSON.parse(localStorage.getItem(name) ?? '[]');
-    return Array.isArray(found) ? (found as Kept[]) : [];
-  } catch {
-    return [];
-  }
-}
 
 /** What the kitchen would not take, and why: kept until the cook has seen it. */
 export interface Refused {
@@ -29,10 +20,12 @@ export interface Refused {
 export class Outbox {
   private waiting: Waiting[];
   private refused: Refused[];
-  private isSending = false;
   private trouble: string | null = null;
   private listeners = new Set<() => void>();
-  private retry: ReturnType<typeof setTimeout> | undefined;
+  private readonly sender = new Sender(
+    () => this.next(),
+    (fault) => this.after(fault),
+  );
 
   constructor(
     private readonly batch: number,
@@ -40,9 +33,9 @@ export class Outbox {
     private readonly offset: number,
     private readonly onCook: (cook: Cook) => void,
   ) {
-    this.waiting = read<Waiting>(this.name());
-    this.refused = read<Refused>(this.refusedName());
-    if (this.waiting.length > 0) void this.send();
+    this.waiting = (drawer.read(this.name()) as Waiting[] | null) ?? [];
+    this.refused = (drawer.read(this.refusedName()) as Refused[] | null) ?? [];
+    this.sender.send();
   }
 
   readonly subscribe = (listener: () => void) => {
@@ -69,42 +62,40 @@ export class Outbox {
       ...this.waiting,
       { ...event, at: Date.now() / 1000 + this.offset, key: newKey(), epoch: epoch.known() },
     ]);
-    void this.send();
+    this.sender.send();
   }
 
   close() {
-    clearTimeout(this.retry);
+    this.sender.close();
   }
 
-  private async send() {
-    if (this.isSending) return;
-    this.isSending = true;
-    clearTimeout(this.retry);
-    while (this.waiting[0] !== undefined) {
-      const { epoch: writtenIn, ...event } = this.waiting[0];
-      try {
-        const cook = await api.happen(this.batch, event, writtenIn ?? epoch.known());
-        this.trouble = null;
-        this.keep(this.waiting.slice(1));
-        this.onCook(cook);
-      } catch (reason) {
-        if (reason instanceof Refusal && reason.status < 500) {
-          this.keepRefused([...this.refused, { event: this.waiting[0], why: reason.message }]);
-          this.keep(this.waiting.slice(1));
-        } else {
-          this.trouble = reason instanceof Error ? reason.message : null;
-          this.tell();
-          this.retry = setTimeout(() => void this.send(), retryAfter);
-          break;
-        }
-      }
+  private next(): (() => Promise<void>) | null {
+    const first = this.waiting[0];
+    if (first === undefined) return null;
+    const { epoch: writtenIn, ...event } = first;
+    return async () => {
+      const cook = await api.happen(this.batch, event, writtenIn ?? epoch.known());
+      this.trouble = null;
+      this.keep(this.waiting.slice(1));
+      this.onCook(cook);
+    };
+  }
+
+  private after(fault: unknown): After {
+    const [first] = this.waiting;
+    if (first !== undefined && fault instanceof Refusal && fault.status < 500) {
+      this.keepRefused([...this.refused, { event: first, why: fault.message }]);
+      this.keep(this.waiting.slice(1));
+      return 'go on';
     }
-    this.isSending = false;
+    this.trouble = fault instanceof Error ? fault.message : null;
+    this.tell();
+    return 'try again';
   }
 
   private keep(events: Waiting[]) {
     this.waiting = events;
-    localStorage.setItem(this.name(), JSON.stringify(events));
+    drawer.put(this.name(), events);
     this.tell();
   }
 
@@ -116,7 +107,7 @@ export class Outbox {
 
   private keepRefused(refused: Refused[]) {
     this.refused = refused;
-    localStorage.setItem(this.refusedName(), JSON.stringify(refused));
+    drawer.put(this.refusedName(), refused);
     this.tell();
   }
 

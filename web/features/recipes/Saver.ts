@@ -1,5 +1,7 @@
 import { api, Refusal, type Sauce } from '../../api/client';
+import { drawer } from '../../api/drawer';
 import { epoch } from '../../api/epoch';
+import { type After, Sender } from '../../api/Sender';
 import { type Draft, draftOf, editOf, sameEdit, type WrittenSauce } from './draft';
 
 export type Saving =
@@ -8,7 +10,6 @@ export type Saving =
   | { state: 'conflict'; message: string; theirs: Sauce | null };
 
 const pause = 250;
-const retryAfter = 2_000;
 
 /** What lies in the browser's own drawer until the server has acknowledged it. */
 interface Unsaved {
@@ -23,13 +24,9 @@ interface Unsaved {
 const drawerOf = (id: number) => `vinculum.unsaved.${id}`;
 
 function read(id: number): Unsaved | null {
-  try {
-    const kept = JSON.parse(localStorage.getItem(drawerOf(id)) ?? 'null') as Unsaved | null;
-    // what was put down before parts had a size
-    return kept === null ? null : { ...kept, draft: { ...kept.draft, part_ml: kept.draft.part_ml ?? null } };
-  } catch {
-    return null;
-  }
+  const kept = drawer.read(drawerOf(id)) as Unsaved | null;
+  // what was put down before parts had a size
+  return kept === null ? null : { ...kept, draft: { ...kept.draft, part_ml: kept.draft.part_ml ?? null } };
 }
 
 /**
@@ -46,7 +43,10 @@ export class Saver {
   private stored: WrittenSauce;
   private latest: WrittenSauce;
   private sending: WrittenSauce | null = null;
-  private timer: ReturnType<typeof setTimeout> | undefined;
+  private readonly sender = new Sender(
+    () => this.next(),
+    (fault) => this.after(fault),
+  );
   private saving: Saving = { state: 'saved' };
   private readonly listeners = new Set<() => void>();
 
@@ -80,14 +80,12 @@ export class Saver {
     this.latest = editOf(draft);
     if (sameEdit(this.latest, this.stored)) return;
     this.putInDrawer();
-    clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.send(), pause);
+    this.sender.send(pause);
   }
 
   /** Sends what is still waiting; for when the page is left. */
   flush(): void {
-    clearTimeout(this.timer);
-    void this.send();
+    this.sender.send();
   }
 
   /** Sends what is waiting, and resolves once it is stored, or cannot be for now. */
@@ -111,7 +109,7 @@ export class Saver {
 
   /** What was typed is no longer to be stored here; the page goes on with the kitchen as it is now. */
   giveUp(): void {
-    localStorage.removeItem(drawerOf(this.sauce.id));
+    drawer.empty(drawerOf(this.sauce.id));
     if (this.passedTo !== null) {
       epoch.begin(this.passedTo);
       this.epoch = this.passedTo;
@@ -119,42 +117,42 @@ export class Saver {
     }
   }
 
-  private async send(): Promise<void> {
-    if (this.sending !== null || sameEdit(this.latest, this.stored)) return;
+  private next(): (() => Promise<void>) | null {
+    if (sameEdit(this.latest, this.stored)) return null;
     const sent = this.latest;
-    this.sending = sent;
-    this.putInDrawer();
-    // a trouble is said until something was stored again, not only between two tries
-    if (this.saving.state !== 'away' && this.saving.state !== 'troubled') this.tell({ state: 'saving' });
-    let wait = 0;
-    try {
+    return async () => {
+      this.sending = sent;
+      this.putInDrawer();
+      // a trouble is said until something was stored again, not only between two tries
+      if (this.saving.state !== 'away' && this.saving.state !== 'troubled') this.tell({ state: 'saving' });
       const answer = await api.editSauce(this.sauce.id, { ...sent, revision: this.revision }, this.epoch);
+      this.sending = null;
       this.revision = answer.revision;
       this.stored = sent;
-    } catch (fault) {
-      if (fault instanceof Refusal && fault.status < 500) {
-        this.sending = null;
-        this.passedTo = fault.epoch;
-        this.tell(
-          fault.current === null && fault.epoch === null
-            ? { state: 'refused', message: fault.message }
-            : { state: 'conflict', message: fault.message, theirs: fault.current },
-        );
-        return;
+      if (sameEdit(this.latest, this.stored)) {
+        drawer.empty(drawerOf(this.sauce.id));
+        this.tell({ state: 'saved' });
+      } else {
+        this.tell({ state: 'saving' });
+        this.putInDrawer();
       }
-      wait = retryAfter;
-      this.tell(fault instanceof Refusal ? { state: 'troubled', message: fault.message } : { state: 'away' });
-    }
+    };
+  }
+
+  private after(fault: unknown): After {
     this.sending = null;
-    if (sameEdit(this.latest, this.stored)) {
-      localStorage.removeItem(drawerOf(this.sauce.id));
-      this.tell({ state: 'saved' });
-    } else {
-      if (wait === 0) this.tell({ state: 'saving' });
-      this.putInDrawer();
-      clearTimeout(this.timer);
-      this.timer = setTimeout(() => void this.send(), wait);
+    if (fault instanceof Refusal && fault.status < 500) {
+      this.passedTo = fault.epoch;
+      this.tell(
+        fault.current === null && fault.epoch === null
+          ? { state: 'refused', message: fault.message }
+          : { state: 'conflict', message: fault.message, theirs: fault.current },
+      );
+      return 'stop';
     }
+    this.tell(fault instanceof Refusal ? { state: 'troubled', message: fault.message } : { state: 'away' });
+    this.putInDrawer();
+    return 'try again';
   }
 
   private putInDrawer(): void {
@@ -164,11 +162,7 @@ export class Saver {
       sending: this.sending,
       epoch: this.epoch,
     };
-    try {
-      localStorage.setItem(drawerOf(this.sauce.id), JSON.stringify(unsaved));
-    } catch {
-      // a full drawer takes nothing away from what is on the page
-    }
+    drawer.put(drawerOf(this.sauce.id), unsaved);
   }
 
   private tell(saving: Saving): void {
