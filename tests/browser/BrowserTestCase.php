@@ -227,6 +227,8 @@ abstract class BrowserTestCase extends TestCase
             try {
                 $answer = $what();
                 if ($answer !== false && $answer !== null) {
+                    self::assertThat($answer, self::logicalNot(self::isNull()), $said);
+
                     return $answer;
                 }
             } catch (NoSuchElementException|StaleElementReferenceException) {
