@@ -46,6 +46,25 @@ final class ProductLabelTest extends TestCase
         self::assertContains('own-label', $mine->sources);
     }
 
+    /** Whatever the label does not state is the generic's, to the last field: so nothing is lost on the way. */
+    public function test_a_label_that_states_nothing_is_the_generic_ingredient_under_another_name(): void
+    {
+        $compared = 0;
+        foreach (['ketchup', 'white-vinegar', 'soy-sauce', 'lemon', 'egg', 'butter', 'mayonnaise', 'salt'] as $key) {
+            $generic = get_object_vars(Catalogue::shipped()->get($key));
+            $mine = get_object_vars(self::product($key, []));
+            foreach (['key', 'name', 'aliases', 'maybe', 'grades', 'sources', 'like', 'acidity'] as $own) {
+                unset($generic[$own], $mine[$own]);
+            }
+            [$amounts, $others] = [$generic['mixture']->amounts(), $mine['mixture']->amounts()];
+            self::assertEqualsWithDelta(array_filter($amounts), array_filter($others), 1e-6, $key);
+            unset($generic['mixture'], $mine['mixture']);
+            self::assertEquals($generic, $mine, $key);
+            $compared += count($generic);
+        }
+        self::assertGreaterThan(80, $compared);
+    }
+
     public function test_figures_per_serving_and_sodium_are_turned_into_grams_in_a_hundred(): void
     {
         $mine = self::product('soy-sauce', ['sodium' => 920.0], true, 15.0);
