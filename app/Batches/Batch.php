@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Batches;
 
 use App\CookSessions\StoredCookEvent;
+use App\Recipes\HoldsRecipe;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Vinculum\Quantity\Measures;
-use Vinculum\Recipe\Recipe;
 
 /**
  * What is in the pan: a sauce as it was when it was made, how much of it there is, and what was added to taste.
@@ -18,13 +17,6 @@ use Vinculum\Recipe\Recipe;
  * @property int                     $id
  * @property int                     $sauce_id
  * @property int                     $version   of the sauce that it was made from
- * @property string                  $title
- * @property string|null             $style
- * @property Measures                $measures
- * @property string|null             $yield
- * @property float|null              $part_ml
- * @property list<string>|null $method    one step a line
- * @property string|null  $pan       as a cook names it
  * @property list<string>            $lines
  * @property array<string, mixed>|null $wish     the size asked for, where it is cooked from a sheet
  * @property float|null              $pan_grams as weighed before the first dose; the formula's own weight when null
@@ -36,16 +28,11 @@ use Vinculum\Recipe\Recipe;
  */
 final class Batch extends Model
 {
+    use HoldsRecipe;
+
     protected $fillable = [
         'sauce_id',
         'version',
-        'title',
-        'style',
-        'measures',
-        'yield',
-        'part_ml',
-        'method',
-        'pan',
         'lines',
         'pan_grams',
         'closed_at',
@@ -56,12 +43,9 @@ final class Batch extends Model
     protected function casts(): array
     {
         return [
-            'measures' => Measures::class,
-            'method' => 'array',
             'lines' => 'array',
             'wish' => 'array',
             'pan_grams' => 'float',
-            'part_ml' => 'float',
             'closed_at' => 'immutable_datetime',
             'created_at' => 'immutable_datetime',
         ];
@@ -94,19 +78,14 @@ final class Batch extends Model
         return $tastings;
     }
 
-    /** As it was written. */
-    public function recipe(): Recipe
+    /** @return list<string> the lines as written */
+    public function texts(): array
     {
-        return new Recipe(
-            $this->title,
-            $this->style,
-            $this->lines,
-            $this->method ?? [],
-            $this->measures,
-            $this->yield,
-            $this->part_ml,
-            $this->pan,
-            $this->sauce_id,
-        );
+        return $this->lines;
+    }
+
+    protected function sauceNumber(): int
+    {
+        return $this->sauce_id;
     }
 }

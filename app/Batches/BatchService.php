@@ -53,14 +53,8 @@ final class BatchService
             return Batch::query()->create([
                 'sauce_id' => $sauce,
                 'version' => $version->number,
-                'title' => $version->title,
-                'style' => $version->style,
-                'measures' => $version->measures,
-                'yield' => $version->yield,
-                'part_ml' => $version->part_ml,
+                ...Batch::columnsOf($version->recipe()),
                 'lines' => $version->lines,
-                'method' => $version->method,
-                'pan' => $version->pan,
                 'pan_grams' => $panGrams,
             ]);
         });

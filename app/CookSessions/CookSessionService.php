@@ -45,7 +45,8 @@ final class CookSessionService
                 'sauce_id' => $sauce,
                 'version' => $version->number,
                 'wish' => $wish->toArray(),
-                ...$version->only(['title', 'style', 'measures', 'yield', 'part_ml', 'lines', 'method', 'pan']),
+                ...Batch::columnsOf($version->recipe()),
+                'lines' => $version->lines,
             ]);
             $this->plan($batch);
             $batch->save();

@@ -347,13 +347,8 @@ final readonly class Tables
         $batch = new Batch([
             'sauce_id' => $sauce,
             'version' => $this->sauceService->keep($sauce)->number,
-            'title' => $edit->title,
-            'style' => $edit->style,
-            'measures' => $edit->measures,
-            'yield' => $edit->yield,
+            ...Batch::columnsOf($edit),
             'lines' => $edit->lines,
-            'method' => $edit->method,
-            'pan' => $edit->pan,
             'pan_grams' => self::figure($row, 'pan_grams', $line),
         ]);
         $batch->created_at = self::made($row, $line);

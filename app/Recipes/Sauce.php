@@ -9,20 +9,11 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
-use Vinculum\Quantity\Measures;
-use Vinculum\Recipe\Recipe;
 
 /**
  * A sauce on the shelf, as it stands now.
  *
  * @property int                   $id
- * @property string                $title
- * @property string|null           $style
- * @property Measures              $measures
- * @property string|null           $yield
- * @property float|null            $part_ml  the vessel that a "part" is
- * @property list<string>|null $method    one step a line
- * @property string|null  $pan       as a cook names it
  * @property int|null              $forked_from the sauce it began as a variant of
  * @property array<string, string>|null $ingredient what it is as part of another sauce, as the fields of a catalogue
  *     row
@@ -33,16 +24,10 @@ use Vinculum\Recipe\Recipe;
  */
 final class Sauce extends Model
 {
+    use HoldsRecipe;
     use SoftDeletes;
 
     protected $fillable = [
-        'title',
-        'style',
-        'measures',
-        'yield',
-        'part_ml',
-        'method',
-        'pan',
         'forked_from',
         'revision',
         'standing',
@@ -52,11 +37,8 @@ final class Sauce extends Model
     protected function casts(): array
     {
         return [
-            'measures' => Measures::class,
-            'method' => 'array',
             'standing' => 'array',
             'ingredient' => 'array',
-            'part_ml' => 'float',
             'forked_from' => 'integer',
             'revision' => 'integer',
             'updated_at' => 'immutable_datetime',
@@ -87,19 +69,8 @@ final class Sauce extends Model
         return array_values($this->lines->map(static fn(Line $line): string => $line->text)->all());
     }
 
-    /** As it was written. */
-    public function recipe(): Recipe
+    protected function sauceNumber(): int
     {
-        return new Recipe(
-            $this->title,
-            $this->style,
-            $this->texts(),
-            $this->method ?? [],
-            $this->measures,
-            $this->yield,
-            $this->part_ml,
-            $this->pan,
-            $this->id,
-        );
+        return $this->id;
     }
 }

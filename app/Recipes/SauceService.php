@@ -71,13 +71,7 @@ final readonly class SauceService
     {
         $balance = $this->balanceService->balance($edit);
         $sauce->fill([
-            'title' => $edit->title,
-            'style' => $edit->style,
-            'measures' => $edit->measures,
-            'yield' => $edit->yield,
-            'part_ml' => $edit->partMillilitres,
-            'method' => $edit->method,
-            'pan' => $edit->pan,
+            ...Sauce::columnsOf($edit),
             'standing' => $this->balanceService->standing($balance, $edit),
         ])->save();
         $sauce->lines()->delete();
@@ -136,13 +130,7 @@ final readonly class SauceService
         return $sauce->versions()->create([
             'number' => ($last->number ?? 0) + 1,
             'revision' => $sauce->revision,
-            'title' => $sauce->title,
-            'style' => $sauce->style,
-            'measures' => $sauce->measures,
-            'yield' => $sauce->yield,
-            'part_ml' => $sauce->part_ml,
-            'method' => $sauce->method,
-            'pan' => $sauce->pan,
+            ...Version::columnsOf($edit),
             'lines' => $sauce->texts(),
             'says' => $says,
             'standing' => $sauce->standing,

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
+
+/**
+ * A stored state of a recipe: the columns that a sauce, its versions and its batches share.
+ *
+ * @property string            $title
+ * @property string|null       $style
+ * @property Measures          $measures
+ * @property string|null       $yield    as written
+ * @property float|null        $part_ml  the vessel that a "part" is
+ * @property list<string>|null $method   one step a line
+ * @property string|null       $pan      as a cook names it
+ */
+trait HoldsRecipe
+{
+    public function initializeHoldsRecipe(): void
+    {
+        $this->mergeFillable(['title', 'style', 'measures', 'yield', 'part_ml', 'method', 'pan']);
+        $this->mergeCasts(['measures' => Measures::class, 'method' => 'array', 'part_ml' => 'float']);
+    }
+
+    /** @return array<string, mixed> a recipe as these columns; its lines are stored by each in its own way */
+    public static function columnsOf(Recipe $recipe): array
+    {
+        return [
+            'title' => $recipe->title,
+            'style' => $recipe->style,
+            'measures' => $recipe->measures,
+            'yield' => $recipe->yield,
+            'part_ml' => $recipe->partMillilitres,
+            'method' => $recipe->method,
+            'pan' => $recipe->pan,
+        ];
+    }
+
+    /** As it was written. */
+    public function recipe(): Recipe
+    {
+        return new Recipe(
+            $this->title,
+            $this->style,
+            $this->texts(),
+            $this->method ?? [],
+            $this->measures,
+            $this->yield,
+            $this->part_ml,
+            $this->pan,
+            $this->sauceNumber(),
+        );
+    }
+
+    /** @return list<string> its lines as written */
+    abstract public function texts(): array;
+
+    /** The sauce that it is a state of. */
+    abstract protected function sauceNumber(): int;
+}
