@@ -56,6 +56,16 @@ trait HoldsRecipe
         );
     }
 
+    /** @return array<string, mixed> as it is sent */
+    public function written(): array
+    {
+        return [
+            ...self::columnsOf($this->recipe()),
+            'measures' => $this->measures->value,
+            'lines' => $this->texts(),
+        ];
+    }
+
     /** @return list<string> its lines as written */
     abstract public function texts(): array;
 

@@ -18,17 +18,10 @@ final class SauceResource extends JsonResource
     public function toArray(Request $request): array
     {
         return [
+            ...$this->resource->written(),
             'id' => $this->resource->id,
             'revision' => $this->resource->revision,
-            'title' => $this->resource->title,
-            'style' => $this->resource->style,
-            'measures' => $this->resource->measures->value,
-            'yield' => $this->resource->yield,
-            'part_ml' => $this->resource->part_ml,
-            'method' => $this->resource->method ?? [],
-            'pan' => $this->resource->pan,
             'forked_from' => $this->resource->forked_from,
-            'lines' => $this->resource->texts(),
         ];
     }
 }

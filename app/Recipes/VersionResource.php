@@ -18,17 +18,10 @@ final class VersionResource extends JsonResource
     public function toArray(Request $request): array
     {
         return [
+            ...$this->resource->written(),
             'number' => $this->resource->number,
             'kept_at' => $this->resource->created_at?->toIso8601String(),
             'says' => $this->resource->says,
-            'title' => $this->resource->title,
-            'style' => $this->resource->style,
-            'measures' => $this->resource->measures->value,
-            'yield' => $this->resource->yield,
-            'part_ml' => $this->resource->part_ml,
-            'method' => $this->resource->method ?? [],
-            'pan' => $this->resource->pan,
-            'lines' => $this->resource->lines,
         ];
     }
 }
