@@ -4,28 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\CookSession\Event;
 
-use Vinculum\CookSession\CookEvent;
-
 /** A note was written. */
-final readonly class NoteWritten extends CookEvent
+final readonly class NoteWritten extends PlainEvent
 {
     public const KIND = 'note';
-    public const NEEDS = [];
-
-    public function __construct(int $id, float $at, ?string $words = null, ?string $key = null)
-    {
-        parent::__construct($id, $at, $words, $key);
-    }
-
-    public static function read(int $id, float $at, array $figures, array $grams, ?string $words, ?string $key): static
-    {
-        return new self($id, $at, $words, $key);
-    }
-
-    public function figures(): array
-    {
-        return [];
-    }
 
     public function says(array $lines): string
     {
