@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
 import { Asker } from './Asker';
+import { Refusal } from './transport';
 
 const slow = (question: string) =>
   new Promise<string>((resolve) => {
@@ -28,6 +29,17 @@ describe('the asker', () => {
     expect(onFault).toHaveBeenCalledWith('away');
     await vi.runAllTimersAsync();
     expect(onAnswer).toHaveBeenCalledWith('a', 'A');
+  });
+
+  it('asks the newer at once where an older was refused', async () => {
+    const onAnswer = vi.fn();
+    const ask = vi.fn(slow);
+    ask.mockRejectedValueOnce(new Refusal(422, '"4" names no volume', null));
+    const asker = new Asker<string, string>(onAnswer, vi.fn());
+    asker.want('4', ask);
+    asker.want('4 l', ask);
+    await vi.advanceTimersByTimeAsync(60);
+    expect(onAnswer).toHaveBeenCalledWith('4 l', '4 L');
   });
 
   it('asks nothing where nothing is wanted any more', async () => {

@@ -1,14 +1,17 @@
 import { Sender } from './Sender';
+import { Refusal } from './transport';
 
 /** Asks one question at a time: the newest waits, an older one that waited is dropped. */
 export class Asker<Question, Answer> {
   private wanted: { question: Question; ask: (question: Question) => Promise<Answer> } | null = null;
+  private failed: typeof this.wanted = null;
   private isOpen = true;
   private readonly sender = new Sender(
     () => this.next(),
     (fault) => {
       this.onFault(fault instanceof Error ? fault.message : 'No answer.');
-      return 'try again';
+      // a kitchen that refuses is there: what was written meanwhile need not wait
+      return fault instanceof Refusal && this.wanted !== this.failed ? 'go on' : 'try again';
     },
   );
 
@@ -38,6 +41,7 @@ export class Asker<Question, Answer> {
       try {
         this.onAnswer(wanted.question, await wanted.ask(wanted.question));
       } catch (fault) {
+        this.failed = wanted;
         // unless a newer one waits by now, or nobody does
         if (this.isOpen) this.wanted ??= wanted;
         throw fault;
