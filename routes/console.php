@@ -6,7 +6,9 @@ use App\Auth\Passphrase;
 use App\Backups\BackupFault;
 use App\Backups\Backups;
 use App\Console\DemoKitchen;
+use App\Http\Description\ApiDescription;
 use Illuminate\Support\Facades\Artisan;
+use Symfony\Component\Console\Output\OutputInterface;
 
 // the same as ./vinculum backup, restore and passphrase, for whoever works with Laravel
 
@@ -44,3 +46,13 @@ Artisan::command('kitchen:passphrase', function (): void {
     Passphrase::ofThisKitchen()->set((string) $this->secret('A passphrase for the home network, 12 letters or more'));
     $this->info('The passphrase is kept, as a hash.');
 })->purpose('Set the passphrase of the home network');
+
+Artisan::command('api:describe', function (ApiDescription $description): void {
+    $this->output->writeln(
+        json_encode(
+            $description->made(),
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+        ),
+        OutputInterface::OUTPUT_RAW,
+    );
+})->purpose('Write the description of the HTTP API (OpenAPI 3.1), made of its routes, rules and reports');

@@ -4,15 +4,21 @@ declare(strict_types=1);
 
 namespace App\Auth;
 
+use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** The door to the home network: who is in, coming in, and leaving. */
+/**
+ * The door to the home network: who is in, coming in, and leaving.
+ *
+ * @phpstan-type Session array{addresses: list<string>, came_in: bool}
+ */
 final readonly class SessionController
 {
     public function __construct(private SessionGuard $sessionGuard) {}
 
+    #[Answers('Session')]
     public function show(Request $request): JsonResponse
     {
         return new JsonResponse([

@@ -4,14 +4,23 @@ declare(strict_types=1);
 
 namespace App\Backups;
 
+use App\Http\Description\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 
-/** When the last copy of the kitchen was made, and whether it opens. */
+/**
+ * When the last copy of the kitchen was made, and whether it opens.
+ *
+ * @phpstan-type BackupList array{
+ *     epoch: int,
+ *     copies: list<array{name: string, why: string, bytes: int, at: int, opens: bool}>,
+ * }
+ */
 final readonly class BackupController
 {
     private const SHOWN = 20;
 
+    #[Answers('BackupList')]
     public function index(): JsonResponse
     {
         $backups = Backups::ofThisKitchen();
@@ -31,6 +40,7 @@ final readonly class BackupController
         ]);
     }
 
+    #[Answers('BackupList', 201)]
     public function store(): JsonResponse
     {
         return $this->attempt(
@@ -39,6 +49,7 @@ final readonly class BackupController
         );
     }
 
+    #[Answers('BackupList')]
     public function putBack(string $name): JsonResponse
     {
         return $this->attempt(static function () use ($name): void {

@@ -22,6 +22,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float|null              $pan_grams as weighed before the first dose; the formula's own weight when null
  * @property CarbonImmutable|null    $closed_at
  * @property CarbonImmutable|null    $created_at
+ * @property-read int|null           $doses_count    where they were counted
+ * @property-read int|null           $tastings_count where they were counted
  * @property Collection<int, Dose>   $doses
  * @property Collection<int, Tasting> $tastings
  * @property Collection<int, StoredCookEvent> $happenings

@@ -4,19 +4,29 @@ declare(strict_types=1);
 
 namespace App\Batches;
 
+use App\Http\Description\Answers;
 use App\Recipes\Sauce;
 use App\Recipes\SauceResource;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Vinculum\Report\AdviceReport;
+use Vinculum\Report\BalanceReport;
 
+/**
+ * @phpstan-import-type BatchSummary from BatchResource
+ * @phpstan-type Batches array{batches: list<BatchSummary>}
+ * @phpstan-type PanNow array{formula_grams: float, balance: BalanceReport, as_lines: list<string>}
+ *
+ * @phpstan-import-type SauceSent from SauceResource
+ */
 final readonly class BatchController
 {
     private const MOST = 100;
 
     public function __construct(private BatchService $batchService) {}
 
+    #[Answers('Batches')]
     public function index(int $sauce): JsonResponse
     {
         Sauce::query()->findOrFail($sauce);
@@ -27,6 +37,7 @@ final readonly class BatchController
         return new JsonResponse(['batches' => BatchResource::collection($batches)->resolve()]);
     }
 
+    #[Answers(['BatchSummary', 'PanNow'], 201)]
     public function store(int $sauce, BatchRequest $request): JsonResponse
     {
         Sauce::query()->findOrFail($sauce);
@@ -34,11 +45,13 @@ final readonly class BatchController
         return $this->answer($this->batchService->start($sauce, $request->panGrams()), 201);
     }
 
+    #[Answers(['BatchSummary', 'PanNow'])]
     public function show(int $batch): JsonResponse
     {
         return $this->answer(self::find($batch));
     }
 
+    #[Answers(['BatchSummary', 'PanNow'])]
     public function weigh(int $batch, BatchRequest $request): JsonResponse
     {
         $found = self::find($batch);
@@ -52,6 +65,7 @@ final readonly class BatchController
         return $this->answer($found);
     }
 
+    #[Answers(AdviceReport::class)]
     public function advise(int $batch, TastingRequest $request): JsonResponse
     {
         $found = self::find($batch);
@@ -65,6 +79,7 @@ final readonly class BatchController
         return new JsonResponse(AdviceReport::of($advice, $this->batchService->balance($found), $found->measures));
     }
 
+    #[Answers(['BatchSummary', 'PanNow'], 201)]
     public function dose(int $batch, TastingRequest $request): JsonResponse
     {
         $found = self::find($batch);
@@ -90,6 +105,7 @@ final readonly class BatchController
     }
 
     /** Takes the last dose off the record, for a tap that was a slip. */
+    #[Answers(['BatchSummary', 'PanNow'])]
     public function undose(int $batch): JsonResponse
     {
         $found = self::find($batch);
@@ -98,6 +114,7 @@ final readonly class BatchController
         return $this->answer(self::find($batch));
     }
 
+    #[Answers(['BatchSummary', 'PanNow'], 201)]
     public function taste(int $batch, TastingRequest $request): JsonResponse
     {
         $found = self::find($batch);
@@ -109,6 +126,7 @@ final readonly class BatchController
         return $this->answer(self::find($batch), 201);
     }
 
+    #[Answers('SauceSent')]
     public function intoTheSauce(int $batch): JsonResponse
     {
         return new JsonResponse((new SauceResource($this->batchService->intoTheSauce(self::find($batch))))->resolve());

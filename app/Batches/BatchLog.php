@@ -21,11 +21,70 @@ use Vinculum\Keeping\Keep;
 use Vinculum\Labelling\Jars;
 use Vinculum\Planning\Shopping;
 use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Report\AxisReport;
 use Vinculum\Report\ComparisonReport;
 use Vinculum\Report\KeepReport;
 use Vinculum\Report\LabelReport;
+use Vinculum\Report\Named;
+use Vinculum\Sensory\Axis;
 
-/** The record of batches: what was made, how it keeps, what it cost, where its jars went, what was learned. */
+/**
+ * The record of batches: what was made, how it keeps, what it cost, where its jars went, what was learned.
+ *
+ * @phpstan-import-type MeasuredFigures from BatchService
+ * @phpstan-type FilledJar array{id: int, code: string, ml: float, went_to: string|null, finished_at: string|null}
+ * @phpstan-type RecordedEvent array{
+ *     id: int,
+ *     kind: string,
+ *     figures: Named<float>,
+ *     words: string|null,
+ *     at: float,
+ *     says: string,
+ * }
+ * @phpstan-type BatchRecord array{
+ *     made_on: string,
+ *     use_by: string,
+ *     code: string,
+ *     yield: array{grams: float, millilitres: float, planned_grams: float},
+ *     measured: MeasuredFigures,
+ *     cost: array{total: float, unpriced: list<string>},
+ *     keep: KeepReport,
+ *     label: LabelReport,
+ *     jars: list<FilledJar>,
+ *     events: list<RecordedEvent>,
+ * }
+ * @phpstan-type Split array{
+ *     parts: list<array{
+ *         use: string,
+ *         grams: float,
+ *         wanted_grams: float,
+ *         timing: string,
+ *         rule: string,
+ *         source: string,
+ *     }>,
+ *     left_grams: float,
+ * }
+ * @phpstan-type TastedThen array{at: string, scores: Named<float>, words: string|null, food: string|null}
+ * @phpstan-type LoggedBatch array{
+ *     id: int,
+ *     code: string,
+ *     version: int,
+ *     at: string|null,
+ *     grams: float,
+ *     is_cooked: bool,
+ *     axes: array<value-of<Axis>, AxisReport>,
+ *     measured: MeasuredFigures,
+ *     tastings: list<TastedThen>,
+ * }
+ * @phpstan-type SauceLog array{
+ *     batches: list<LoggedBatch>,
+ *     learned: list<array{ingredient: string, name: string, figure: string, gap: float, batches: int}>,
+ * }
+ * @phpstan-type TastedBetween array{
+ *     brands: list<string>,
+ *     tasted: array{before: list<TastedThen>, after: list<TastedThen>},
+ * }
+ */
 final readonly class BatchLog
 {
     private const MOST_BATCHES = 60;
@@ -38,7 +97,7 @@ final readonly class BatchLog
         private Connection $database,
     ) {}
 
-    /** @return array<string, mixed> all that is known of one batch */
+    /** @return BatchRecord all that is known of one batch */
     public function record(Batch $batch): array
     {
         $balance = $this->batchService->balance($batch);
@@ -68,7 +127,7 @@ final readonly class BatchLog
                     static fn(StoredCookEvent $one): array => [
                         'id' => $one->id,
                         'kind' => $one->kind,
-                        'figures' => (object) $one->figures,
+                        'figures' => new Named($one->figures),
                         'words' => $one->words,
                         'at' => $one->at,
                         'says' => $one->event()->says($batch->lines),
@@ -81,7 +140,7 @@ final readonly class BatchLog
     /**
      * @param list<string> $uses
      *
-     * @return array<string, mixed>
+     * @return Split
      */
     public function split(Batch $batch, array $uses, float $kilograms, float $people): array
     {
@@ -125,7 +184,7 @@ final readonly class BatchLog
         }
     }
 
-    /** @return array<string, mixed> every batch of a sauce over time, and what they teach */
+    /** @return SauceLog every batch of a sauce over time, and what they teach */
     public function over(int $sauce): array
     {
         $batches = Batch::query()->with([
@@ -163,16 +222,7 @@ final readonly class BatchLog
                 'is_cooked' => $batch->wish !== null,
                 'axes' => $this->balanceService->axes($balance, $edit),
                 'measured' => $measured,
-                'tastings' => array_values(
-                    $batch->tastings->map(
-                        static fn(Tasting $one): array => [
-                            'at' => $one->tasted_at->toIso8601String(),
-                            'scores' => (object) $one->scores,
-                            'words' => $one->words,
-                            'food' => $one->food,
-                        ],
-                    )->all(),
-                ),
+                'tastings' => self::tasted($batch),
             ];
         }
         $catalogue = $this->balanceService->catalogue();
@@ -234,7 +284,7 @@ final readonly class BatchLog
         return $jars;
     }
 
-    /** @return array<string, mixed> */
+    /** @return FilledJar */
     private static function jar(Jar $jar): array
     {
         return [
@@ -246,14 +296,14 @@ final readonly class BatchLog
         ];
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<TastedThen> */
     private static function tasted(Batch $batch): array
     {
         return array_values(
             $batch->tastings->map(
                 static fn(Tasting $one): array => [
                     'at' => $one->tasted_at->toIso8601String(),
-                    'scores' => (object) $one->scores,
+                    'scores' => new Named($one->scores),
                     'words' => $one->words,
                     'food' => $one->food,
                 ],

@@ -7,18 +7,26 @@ namespace App\Batches;
 use App\CookSessions\CookEventRequest;
 use App\CookSessions\CookSessionService;
 use App\CookSessions\StoredCookEvent;
+use App\Http\Description\Answers;
 use App\Http\Faults;
 use App\Recipes\BalanceService;
 use App\Recipes\FormulaRequest;
 use App\Recipes\Sauce;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\ValidationException;
 use Vinculum\Keeping\Keep;
+use Vinculum\Report\ComparisonReport;
 use Vinculum\Report\KeepReport;
 
-/** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
+/**
+ * What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added.
+ *
+ * @phpstan-import-type BatchRecord from BatchLog
+ * @phpstan-import-type SauceLog from BatchLog
+ * @phpstan-import-type Split from BatchLog
+ * @phpstan-import-type TastedBetween from BatchLog
+ */
 final readonly class BatchLogController
 {
     /** What can be written into the record of any batch. */
@@ -26,6 +34,7 @@ final readonly class BatchLogController
 
     public function __construct(private BatchLog $batchLog, private CookSessionService $cookSessions) {}
 
+    #[Answers('SauceLog')]
     public function over(int $sauce): JsonResponse
     {
         Sauce::query()->findOrFail($sauce);
@@ -33,11 +42,13 @@ final readonly class BatchLogController
         return new JsonResponse($this->batchLog->over($sauce));
     }
 
+    #[Answers('BatchRecord')]
     public function show(int $batch): JsonResponse
     {
         return $this->answer(self::find($batch));
     }
 
+    #[Answers('BatchRecord', 201)]
     public function write(int $batch, CookEventRequest $request): JsonResponse
     {
         $found = self::find($batch);
@@ -69,6 +80,7 @@ final readonly class BatchLogController
         return $this->answer($found, 201);
     }
 
+    #[Answers('BatchRecord', 201)]
     public function fill(int $batch, JarRequest $request): JsonResponse
     {
         $found = self::find($batch);
@@ -81,17 +93,14 @@ final readonly class BatchLogController
         return $this->answer($found, 201);
     }
 
-    public function jar(int $jar, Request $request): JsonResponse
+    #[Answers('BatchRecord')]
+    public function jar(int $jar, JarEditRequest $request): JsonResponse
     {
-        $told = $request->validate(
-            ['went_to' => ['sometimes', 'nullable', 'string', 'max:200'], 'finished' => ['sometimes', 'boolean']],
-            ['went_to' => 'Where it went is longer than 200 letters.', 'finished' => 'Say whether it is finished.'],
-        );
         $found = Jar::query()->findOrFail($jar);
-        if (array_key_exists('went_to', $told)) {
-            $found->went_to = is_string($told['went_to']) && $told['went_to'] !== '' ? $told['went_to'] : null;
+        if ($request->exists('went_to')) {
+            $found->went_to = $request->filled('went_to') ? (string) $request->string('went_to') : null;
         }
-        if (array_key_exists('finished', $told)) {
+        if ($request->exists('finished')) {
             $found->finished_at = $request->boolean('finished') ? Carbon::now()->toImmutable() : null;
         }
         $found->save();
@@ -99,6 +108,7 @@ final readonly class BatchLogController
         return $this->answer(self::find($found->batch_id));
     }
 
+    #[Answers('Split')]
     public function split(int $batch, SplitRequest $request): JsonResponse
     {
         return new JsonResponse(
@@ -106,11 +116,13 @@ final readonly class BatchLogController
         );
     }
 
+    #[Answers([ComparisonReport::class, 'TastedBetween'])]
     public function between(int $before, int $after): JsonResponse
     {
         return new JsonResponse($this->batchLog->between(self::find($before), self::find($after)));
     }
 
+    #[Answers(KeepReport::class)]
     public function keep(FormulaRequest $request, BalanceService $balanceService): JsonResponse
     {
         return new JsonResponse(KeepReport::of(Keep::of($balanceService->balance($request->edit()))));

@@ -4,17 +4,56 @@ declare(strict_types=1);
 
 namespace App\Batches;
 
+use App\Database\Stored;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Vinculum\Quantity\Measures;
+use Vinculum\Report\AxisReport;
+use Vinculum\Report\Named;
+use Vinculum\Sensory\Axis;
 
 /**
  * What is or was in the pan.
  *
  * @property Batch $resource
+ *
+ * @phpstan-type Said array{complaint: string, strength: string}
+ * @phpstan-type DoseGiven array{
+ *     id: int,
+ *     why: string,
+ *     at: string|null,
+ *     additions: list<array{ingredient: string, name: string, grams: float, measure: string}>,
+ * }
+ * @phpstan-type TastingKept array{
+ *     id: int,
+ *     at: string,
+ *     temperature: string|null,
+ *     food: string|null,
+ *     words: string|null,
+ *     says: list<Said>,
+ *     scores: Named<float>,
+ *     axes: Stored<array<value-of<Axis>, AxisReport>>,
+ * }
+ * @phpstan-type BatchSummary array{
+ *     id: int,
+ *     sauce: int,
+ *     version: int,
+ *     title: string,
+ *     style: string|null,
+ *     measures: value-of<Measures>,
+ *     pan_grams: float|null,
+ *     started_at: string|null,
+ *     closed_at: string|null,
+ *     is_cooking: bool,
+ *     dose_count: int,
+ *     tasting_count: int,
+ *     doses: list<DoseGiven>,
+ *     tastings: list<TastingKept>,
+ * }
  */
 final class BatchResource extends JsonResource
 {
-    /** @return array<string, mixed> */
+    /** @return BatchSummary */
     public function toArray(Request $request): array
     {
         $batch = $this->resource;
@@ -34,12 +73,12 @@ final class BatchResource extends JsonResource
                 && !($batch->getAttribute('is_finished') ?? $batch->happenings->contains('kind', 'finished')),
             'dose_count' => $batch->relationLoaded('doses')
                 ? $batch->doses->count()
-                : $batch->getAttribute('doses_count'),
+                : (int) $batch->doses_count,
             'tasting_count' => $batch->relationLoaded('tastings')
                 ? $batch->tastings->count()
-                : $batch->getAttribute('tastings_count'),
+                : (int) $batch->tastings_count,
             'doses' => $batch->relationLoaded('doses')
-                ? $batch->doses->map(
+                ? array_values($batch->doses->map(
                     static fn(Dose $dose): array => [
                         'id' => $dose->id,
                         'why' => $dose->why,
@@ -54,13 +93,15 @@ final class BatchResource extends JsonResource
                             $dose->additions,
                         ),
                     ],
-                )->all()
+                )->all())
                 : [],
-            'tastings' => $batch->relationLoaded('tastings') ? $batch->tastings->map(self::tasting(...))->all() : [],
+            'tastings' => $batch->relationLoaded('tastings')
+                ? array_map(self::tasting(...), array_values($batch->tastings->all()))
+                : [],
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return TastingKept */
     private static function tasting(Tasting $tasting): array
     {
         return [
@@ -70,8 +111,8 @@ final class BatchResource extends JsonResource
             'food' => $tasting->food,
             'words' => $tasting->words,
             'says' => $tasting->said,
-            'scores' => (object) $tasting->scores,
-            'axes' => $tasting->balance,
+            'scores' => new Named($tasting->scores),
+            'axes' => new Stored($tasting->balance),
         ];
     }
 }

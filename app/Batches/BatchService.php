@@ -27,7 +27,14 @@ use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 
-/** The batch at the stove: what is in it, what to add, and what the tongue said. */
+/**
+ * The batch at the stove: what is in it, what to add, and what the tongue said.
+ *
+ * @phpstan-type MeasuredFigures array{
+ *     ph: array{value: float, estimate: float|null, low: float|null, high: float|null}|null,
+ *     solids: array{value: float, estimate: float}|null,
+ * }
+ */
 final class BatchService
 {
     /** @var array<string, Formula> worked out in this request, by batch and what has happened to it */
@@ -118,7 +125,7 @@ final class BatchService
     /**
      * What the instruments read of the batch, beside what the model had said.
      *
-     * @return array{ph: array{value: float, estimate: float|null, low: float|null, high: float|null}|null, solids: array{value: float, estimate: float}|null}
+     * @return MeasuredFigures
      */
     public function measured(Batch $batch): array
     {

@@ -6,20 +6,39 @@ namespace App\CookSessions;
 
 use App\Batches\Batch;
 use App\Batches\BatchService;
+use App\Http\Description\Answers;
 use App\Http\Faults;
 use App\Recipes\Sauce;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Vinculum\CookSession\CookPlan;
+use Vinculum\Quantity\Measures;
+use Vinculum\Report\BalanceReport;
 use Vinculum\Report\CookReport;
 use Vinculum\Scaling\ScaleFault;
 
-/** Cooking from a sheet: what to do next, and what happened. */
+/**
+ * Cooking from a sheet: what to do next, and what happened.
+ *
+ * @phpstan-import-type MeasuredFigures from BatchService
+ * @phpstan-type CookedBatch array{
+ *     id: int,
+ *     sauce: int,
+ *     version: int,
+ *     title: string,
+ *     measures: value-of<Measures>,
+ *     pan_named: string|null,
+ *     started_at: string|null,
+ *     balance: BalanceReport,
+ *     measured: MeasuredFigures,
+ * }
+ */
 final readonly class CookSessionController
 {
     public function __construct(private CookSessionService $cookSessions, private BatchService $batchService) {}
 
+    #[Answers([CookReport::class, 'CookedBatch'], 201)]
     public function start(int $sauce, CookStartRequest $request): JsonResponse
     {
         Sauce::query()->findOrFail($sauce);
@@ -30,11 +49,13 @@ final readonly class CookSessionController
         }
     }
 
+    #[Answers([CookReport::class, 'CookedBatch'])]
     public function show(int $batch): JsonResponse
     {
         return $this->answer(self::find($batch));
     }
 
+    #[Answers([CookReport::class, 'CookedBatch'], 201)]
     public function happen(int $batch, CookEventRequest $request): JsonResponse
     {
         $found = self::find($batch);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exports;
 
+use App\Http\Description\Answers;
 use App\Recipes\Sauce;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -13,6 +14,7 @@ use Vinculum\Exchange\RecipeWriter;
 /** Taking out: nothing is locked in. */
 final readonly class ExportController
 {
+    #[Answers('application/json')]
     public function kitchen(KitchenFile $file): StreamedResponse
     {
         return new StreamedResponse(static function () use ($file): void {
@@ -23,6 +25,7 @@ final readonly class ExportController
         }, 200, self::headers('application/json', 'kitchen.json'));
     }
 
+    #[Answers('application/schema+json')]
     public function schema(): Response
     {
         return self::file(
@@ -32,6 +35,7 @@ final readonly class ExportController
         );
     }
 
+    #[Answers('text/plain')]
     public function sauce(int $sauce, string $form): Response
     {
         $recipe = Sauce::query()->with('lines')->findOrFail($sauce)->recipe();
@@ -49,6 +53,7 @@ final readonly class ExportController
             );
     }
 
+    #[Answers('text/csv')]
     public function table(string $table, Tables $tables): Response
     {
         return self::file(

@@ -17,7 +17,13 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Vinculum\Ingredient\LabelFault;
 use Vinculum\Scaling\ScaleFault;
 
-/** What the server says when it cannot do what was asked: plain words, and the way out. */
+/**
+ * What the server says when it cannot do what was asked: plain words, and the way out.
+ *
+ * @phpstan-import-type SauceSent from SauceResource
+ * @phpstan-type Fault array{message: string, fields?: array<string, list<string>>}
+ * @phpstan-type Conflict array{message: string, current: SauceSent|null, epoch?: int}
+ */
 final class Faults
 {
     /** A fault of the core, told as one of a field of the request: a whole sentence, whatever it was. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Http\Description\Answers;
 use App\Palate\PalateService;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Cooking\Heat;
@@ -12,11 +13,26 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Units;
+use Vinculum\Report\Named;
 use Vinculum\Report\StyleReport;
 use Vinculum\Scaling\TargetSize;
 use Vinculum\Style\StyleBook;
 
-/** What a page needs to know once: the styles and the systems of measures. */
+/**
+ * What a page needs to know once: the styles and the systems of measures.
+ *
+ * @phpstan-type Kitchen array{
+ *     styles: list<StyleReport>,
+ *     complaints: list<array{key: string, says: string}>,
+ *     allergens: list<string>,
+ *     diets: list<string>,
+ *     heats: list<string>,
+ *     own_steps: Named<float>,
+ *     usual_loss: float,
+ *     vessels: list<array{name: string, ml: array<value-of<Measures>, float>}>,
+ *     measures: list<array{key: value-of<Measures>, name: string}>,
+ * }
+ */
 final readonly class KitchenController
 {
     /** What a cook may take as one part. */
@@ -24,6 +40,7 @@ final readonly class KitchenController
 
     public function __construct(private PalateService $palateService) {}
 
+    #[Answers('Kitchen')]
     public function __invoke(): JsonResponse
     {
         return new JsonResponse([
@@ -35,7 +52,7 @@ final readonly class KitchenController
             'allergens' => array_keys(FactsFile::named('allergens')),
             'diets' => Ingredient::allDiets(),
             'heats' => Heat::keys(),
-            'own_steps' => (object) $this->palateService->ownSteps(),
+            'own_steps' => new Named($this->palateService->ownSteps()),
             'usual_loss' => TargetSize::USUAL_LOSS,
             'vessels' => array_map(self::vessel(...), self::VESSELS),
             'measures' => array_map(

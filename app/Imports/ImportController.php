@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
+use App\Http\Description\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Vinculum\Exchange\RecipeFault;
 
-/** Taking in: what would happen, that it happens, and that it never did. */
+/**
+ * Taking in: what would happen, that it happens, and that it never did.
+ *
+ * @phpstan-type Imported array{id: int, says: string, sauces: list<int>, undone: bool}
+ * @phpstan-import-type ImportPreview from Importer
+ */
 final readonly class ImportController
 {
     public function __construct(private Importer $importer, private Uploads $uploads) {}
 
+    #[Answers('ImportPreview')]
     public function preview(ImportRequest $request): JsonResponse
     {
         return new JsonResponse(
@@ -21,6 +28,7 @@ final readonly class ImportController
         );
     }
 
+    #[Answers('Imported', 201)]
     public function store(ImportRequest $request): JsonResponse
     {
         $import = self::attempt(
@@ -34,6 +42,7 @@ final readonly class ImportController
         return new JsonResponse(self::shape($import), 201);
     }
 
+    #[Answers('Imported')]
     public function undo(int $import): JsonResponse
     {
         $found = Import::query()->findOrFail($import);
@@ -63,13 +72,13 @@ final readonly class ImportController
         }
     }
 
-    /** @return array<string, mixed> */
+    /** @return Imported */
     private static function shape(Import $import): array
     {
         return [
             'id' => $import->id,
             'says' => $import->says,
-            'sauces' => $import->made['sauces'] ?? [],
+            'sauces' => array_map(intval(...), $import->made['sauces'] ?? []),
             'undone' => $import->undone_at !== null,
         ];
     }

@@ -16,7 +16,11 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Style\StyleBook;
 
-/** Takes in recipes, tables and whole kitchens, whatever they come in; each as one move that can be undone. */
+/**
+ * Takes in recipes, tables and whole kitchens, whatever they come in; each as one move that can be undone.
+ *
+ * @phpstan-type ImportPreview array{kind: string, items: list<array{title: string, kind: string, there: bool}>}
+ */
 final readonly class Importer
 {
     public function __construct(
@@ -29,7 +33,7 @@ final readonly class Importer
     /**
      * What would happen.
      *
-     * @return array{kind: string, items: list<array{title: string, kind: string, there: bool}>}
+     * @return ImportPreview
      *
      * @throws RecipeFault|ImportFault
      */

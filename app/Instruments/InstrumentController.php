@@ -4,17 +4,33 @@ declare(strict_types=1);
 
 namespace App\Instruments;
 
+use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Vinculum\Instrument\InstrumentFault;
 use Vinculum\Instrument\SolidsReading;
 use Vinculum\Report\Report;
 
-/** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
+/**
+ * The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand.
+ *
+ * @phpstan-type Instruments array{
+ *     there: list<string>,
+ *     stand_in: bool,
+ *     calibration: array{slope_percent: float, at: float, stale: bool}|null,
+ *     says: string|null,
+ * }
+ * @phpstan-type InstrumentReading array{
+ *     value: float|null,
+ *     settled: bool,
+ *     celsius: float|null,
+ *     says: string|null,
+ * }
+ */
 final readonly class InstrumentController
 {
     public function __construct(private ConnectedInstruments $instruments, private PhMeterService $meter) {}
 
+    #[Answers('Instruments')]
     public function index(): JsonResponse
     {
         try {
@@ -36,6 +52,7 @@ final readonly class InstrumentController
         ]);
     }
 
+    #[Answers('InstrumentReading')]
     public function scale(): JsonResponse
     {
         return self::reading(function (): array {
@@ -45,6 +62,7 @@ final readonly class InstrumentController
         });
     }
 
+    #[Answers('InstrumentReading')]
     public function tare(): JsonResponse
     {
         return self::reading(function (): array {
@@ -54,11 +72,13 @@ final readonly class InstrumentController
         });
     }
 
+    #[Answers('InstrumentReading')]
     public function temperature(): JsonResponse
     {
         return self::reading(fn(): array => ['value' => $this->instruments->celsius()]);
     }
 
+    #[Answers('InstrumentReading')]
     public function solids(): JsonResponse
     {
         return self::reading(function (): array {
@@ -76,21 +96,19 @@ final readonly class InstrumentController
         });
     }
 
+    #[Answers('InstrumentReading')]
     public function ph(): JsonResponse
     {
         return self::reading(fn(): array => $this->meter->read());
     }
 
-    public function calibrate(Request $request): JsonResponse
+    #[Answers('InstrumentReading')]
+    public function calibrate(BufferRequest $request): JsonResponse
     {
-        $request->validate(
-            ['buffer' => ['required', 'numeric', 'between:1,13']],
-            ['buffer' => 'Say which buffer it stands in, by its pH.'],
-        );
-
         return self::reading(fn(): array => $this->meter->standIn($request->float('buffer')));
     }
 
+    #[Answers('InstrumentReading')]
     public function standIn(StandInRequest $request): JsonResponse
     {
         return self::reading(function () use ($request): array {

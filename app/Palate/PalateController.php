@@ -4,18 +4,23 @@ declare(strict_types=1);
 
 namespace App\Palate;
 
+use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Vinculum\Report\PalateReport;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
 
-/** What the kitchen has learned of the cook's taste: seen, reset, switched off. */
+/**
+ * What the kitchen has learned of the cook's taste: seen, reset, switched off.
+ *
+ * @phpstan-type Palates array{on: bool, families: list<PalateReport>}
+ */
 final readonly class PalateController
 {
     public function __construct(private PalateService $palateService) {}
 
+    #[Answers('Palates')]
     public function show(): JsonResponse
     {
         $families = array_map(
@@ -26,14 +31,15 @@ final readonly class PalateController
         return new JsonResponse(['on' => $this->palateService->isOn(), 'families' => $families]);
     }
 
-    public function switch(Request $request): JsonResponse
+    #[Answers('Palates')]
+    public function switch(PalateRequest $request): JsonResponse
     {
-        $request->validate(['on' => ['required', 'boolean']], ['on' => 'Say whether it is on or off.']);
         $this->palateService->switch($request->boolean('on'));
 
         return $this->show();
     }
 
+    #[Answers('Palates')]
     public function reset(string $style): JsonResponse
     {
         $this->palateService->reset(

@@ -4,38 +4,47 @@ declare(strict_types=1);
 
 namespace App\Palate;
 
+use App\Http\Description\Answers;
 use App\Recipes\BalanceService;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use Vinculum\Palate\DilutionSeries;
-use Vinculum\Palate\Staircase;
 use Vinculum\Sensory\Axis;
 
-/** Teaches a tongue to hear the axes: glasses to mix, two of them at a time, and how fine it has become. */
+/**
+ * Teaches a tongue to hear the axes: glasses to mix, two of them at a time, and how fine it has become.
+ *
+ * @phpstan-type TrainedAxis array{
+ *     axis: value-of<Axis>,
+ *     stock: array{
+ *         ingredient: string,
+ *         name: string,
+ *         percent: float,
+ *         how: string,
+ *         solute_grams: float,
+ *         water_grams: float,
+ *     },
+ *     glasses: list<array{steps: float, stock_grams: float, water_grams: float, solute_grams: float}>,
+ *     next: float,
+ *     trials: int,
+ *     reversals: int,
+ *     own_step: float|null,
+ *     verdict: string|null,
+ * }
+ * @phpstan-type Trainer array{axes: list<TrainedAxis>}
+ */
 final readonly class TrainerController
 {
     public function __construct(private BalanceService $balanceService, private PalateService $palateService) {}
 
+    #[Answers('Trainer')]
     public function show(): JsonResponse
     {
         return new JsonResponse(['axes' => array_map($this->axis(...), Axis::cases())]);
     }
 
-    public function answer(Request $request): JsonResponse
+    #[Answers('Trainer')]
+    public function answer(GuessRequest $request): JsonResponse
     {
-        $request->validate(
-            [
-                'axis' => ['required', Rule::enum(Axis::class)],
-                'level' => ['required', 'numeric', Rule::in(Staircase::LEVELS)],
-                'right' => ['required', 'boolean'],
-            ],
-            [
-                'axis' => 'The axis is one of the five.',
-                'level' => 'The glasses are ' . implode(', ', Staircase::LEVELS) . ' steps apart.',
-                'right' => 'Say whether it was right.',
-            ],
-        );
         Guess::query()->create([
             'axis' => (string) $request->string('axis'),
             'level' => $request->float('level'),
@@ -46,6 +55,7 @@ final readonly class TrainerController
         return $this->show();
     }
 
+    #[Answers('Trainer')]
     public function reset(string $axis): JsonResponse
     {
         Guess::query()->where('axis', $axis)->delete();
@@ -54,7 +64,7 @@ final readonly class TrainerController
         return $this->show();
     }
 
-    /** @return array<string, mixed> */
+    /** @return TrainedAxis */
     private function axis(Axis $axis): array
     {
         $staircase = $this->palateService->staircase($axis);

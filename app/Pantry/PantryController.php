@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
+use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
 use Vinculum\Report\PantryItemReport;
 
+/**
+ * @phpstan-import-type ProductSent from ProductResource
+ * @phpstan-type PantryList array{ingredients: list<PantryItemReport>, products: list<ProductSent>}
+ */
 final readonly class PantryController
 {
     public function __construct(private Pantry $pantry) {}
 
+    #[Answers('PantryList')]
     public function index(): JsonResponse
     {
         return new JsonResponse([
@@ -25,6 +31,7 @@ final readonly class PantryController
         ]);
     }
 
+    #[Answers('ProductSent', 201)]
     public function store(ProductRequest $request): JsonResponse
     {
         $product = $request->into(new Product());
@@ -33,6 +40,7 @@ final readonly class PantryController
         return new JsonResponse((new ProductResource($product))->resolve(), 201);
     }
 
+    #[Answers('ProductSent')]
     public function update(int $product, ProductRequest $request): JsonResponse
     {
         $found = $request->into(Product::query()->findOrFail($product));

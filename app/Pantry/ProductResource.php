@@ -11,6 +11,31 @@ use Illuminate\Http\Resources\Json\JsonResource;
  * A product of the cook's own as it was entered.
  *
  * @property Product $resource
+ *
+ * @phpstan-type LabelFigures array{
+ *     fat?: float|null,
+ *     carbohydrate?: float|null,
+ *     sugars?: float|null,
+ *     protein?: float|null,
+ *     salt?: float|null,
+ *     sodium?: float|null,
+ *     acidity?: float|null,
+ *     shu?: float|null,
+ *     serving_grams?: float|null,
+ *     per_serving?: bool,
+ *     ingredients?: string|null,
+ * }
+ * @phpstan-type ProductSent array{
+ *     id: int,
+ *     key: string,
+ *     name: string,
+ *     like: string,
+ *     label: LabelFigures,
+ *     stands_in: bool,
+ *     in_stock: bool,
+ *     price: float|null,
+ *     pack_grams: float|null,
+ * }
  */
 final class ProductResource extends JsonResource
 {

@@ -4,19 +4,35 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use App\Http\Description\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Vinculum\Planning\PlanFault;
 use Vinculum\Scaling\ScaleFault;
 
-/** Plans: kept as what was wished for, and worked out whenever they are looked at. */
+/**
+ * Plans: kept as what was wished for, and worked out whenever they are looked at.
+ *
+ * @phpstan-import-type PlanDraft from PlanService
+ * @phpstan-type PlanKept array{
+ *     id: int,
+ *     title: string,
+ *     ready: string,
+ *     zone: string,
+ *     rings: int,
+ *     items: list<array{sauce: int, size: string}>,
+ * }
+ * @phpstan-type PlanAnswer array{plan: PlanKept, draft: PlanDraft|null, says: string|null}
+ * @phpstan-type Plans array{plans: list<PlanKept>}
+ */
 final readonly class PlanController
 {
     private const MOST = 50;
 
     public function __construct(private PlanService $planService) {}
 
+    #[Answers('Plans')]
     public function index(): JsonResponse
     {
         /** @var list<Plan> $plans */
@@ -25,11 +41,13 @@ final readonly class PlanController
         return new JsonResponse(['plans' => array_map(self::wish(...), $plans)]);
     }
 
+    #[Answers('PlanDraft')]
     public function draft(PlanRequest $request): JsonResponse
     {
         return new JsonResponse($this->workedOut($request->plan(new Plan())));
     }
 
+    #[Answers('PlanAnswer', 201)]
     public function store(PlanRequest $request): JsonResponse
     {
         $plan = $request->plan(new Plan());
@@ -39,6 +57,7 @@ final readonly class PlanController
         return new JsonResponse(['plan' => self::wish($plan), 'draft' => $draft, 'says' => null], 201);
     }
 
+    #[Answers('PlanAnswer')]
     public function show(int $plan): JsonResponse
     {
         $found = Plan::query()->findOrFail($plan);
@@ -61,6 +80,7 @@ final readonly class PlanController
         return new JsonResponse(null, 204);
     }
 
+    #[Answers('text/calendar')]
     public function calendar(int $plan): Response
     {
         $found = Plan::query()->findOrFail($plan);
@@ -78,7 +98,7 @@ final readonly class PlanController
         }
     }
 
-    /** @return array<string, mixed> */
+    /** @return PlanDraft */
     private function workedOut(Plan $plan): array
     {
         try {
@@ -90,7 +110,7 @@ final readonly class PlanController
         }
     }
 
-    /** @return array<string, mixed> */
+    /** @return PlanKept */
     private static function wish(Plan $plan): array
     {
         return [

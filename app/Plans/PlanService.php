@@ -21,7 +21,41 @@ use Vinculum\Report\Report;
 use Vinculum\Scaling\ScaleFault;
 use Vinculum\Substitution\SwapReason;
 
-/** When to start what, so that it is ready on the day; what to buy; and the same as a calendar. */
+/**
+ * When to start what, so that it is ready on the day; what to buy; and the same as a calendar.
+ *
+ * @phpstan-type PlanDraft array{
+ *     starts: string,
+ *     ready: string,
+ *     sauces: list<array{
+ *         id: int,
+ *         title: string,
+ *         cost: float,
+ *         unpriced: list<string>,
+ *         cost_per_jar: float|null,
+ *     }>,
+ *     tasks: list<array{
+ *         sauce: int,
+ *         kind: string,
+ *         says: string,
+ *         minutes: float,
+ *         start: string,
+ *         end: string,
+ *     }>,
+ *     shopping: list<array{
+ *         ingredient: string,
+ *         name: string,
+ *         need_grams: float,
+ *         stock_grams: float,
+ *         buy_grams: float,
+ *         packs: int|null,
+ *         pack_grams: float|null,
+ *         cost: float|null,
+ *         left_grams: float|null,
+ *         out_of_season: bool,
+ *     }>,
+ * }
+ */
 final readonly class PlanService
 {
     public function __construct(
@@ -31,7 +65,7 @@ final readonly class PlanService
     ) {}
 
     /**
-     * @return array<string, mixed> the tasks with their times, and the shopping list
+     * @return PlanDraft the tasks with their times, and the shopping list
      *
      * @throws PlanFault  when it cannot be met
      * @throws ScaleFault when a size cannot be made

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Report\AdviceReport;
 
 final readonly class AdviceController
 {
+    #[Answers(AdviceReport::class)]
     public function __invoke(AdviceRequest $request, BalanceService $balanceService): JsonResponse
     {
         $edit = $request->edit();

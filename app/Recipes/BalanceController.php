@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
+use Vinculum\Report\BalanceReport;
 
 final readonly class BalanceController
 {
+    #[Answers(BalanceReport::class)]
     public function __invoke(FormulaRequest $request, BalanceService $balanceService): JsonResponse
     {
         return new JsonResponse($balanceService->report($request->edit()));

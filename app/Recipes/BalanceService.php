@@ -19,11 +19,16 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Report\AxisReport;
 use Vinculum\Report\BalanceReport;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
 
-/** Asks the core where an edit stands. */
+/**
+ * Asks the core where an edit stands.
+ *
+ * @phpstan-type Standing array{axes: array<value-of<Axis>, AxisReport>, distance: float|null}
+ */
 final class BalanceService
 {
     public function __construct(
@@ -130,7 +135,7 @@ final class BalanceService
         );
     }
 
-    /** @return array<string, AxisReport> where a sauce stands, against its style and what this cook likes */
+    /** @return array<value-of<Axis>, AxisReport> where a sauce stands, against its style and what this cook likes */
     public function axes(Balance $balance, Recipe $edit): array
     {
         return AxisReport::all(
@@ -141,16 +146,13 @@ final class BalanceService
         );
     }
 
-    /** @return array<string, mixed> what the shelf shows of a sauce */
+    /** @return Standing what the shelf shows of a sauce */
     public function standing(Balance $balance, Recipe $edit): array
     {
         $target = $this->style($edit)?->target;
 
         return [
-            'axes' => array_map(
-                static fn(AxisReport $axis): array => $axis->toArray(),
-                AxisReport::all($balance->axes, $target),
-            ),
+            'axes' => AxisReport::all($balance->axes, $target),
             'distance' => $target === null ? null : round($target->distance($balance->taste), 3),
         ];
     }

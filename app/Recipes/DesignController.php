@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\Description\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Correction\DesignSetup;
@@ -11,6 +12,7 @@ use Vinculum\Report\DesignReport;
 
 final readonly class DesignController
 {
+    #[Answers(DesignReport::class)]
     public function __invoke(DesignRequest $request, BalanceService $balanceService): JsonResponse
     {
         $edit = $request->edit();

@@ -17,6 +17,17 @@ use Vinculum\Recipe\Recipe;
  * @property float|null        $part_ml  the vessel that a "part" is
  * @property list<string>|null $method   one step a line
  * @property string|null       $pan      as a cook names it
+ *
+ * @phpstan-type WrittenRecipe array{
+ *     title: string,
+ *     style: string|null,
+ *     measures: value-of<Measures>,
+ *     yield: string|null,
+ *     part_ml: float|null,
+ *     method: list<string>,
+ *     pan: string|null,
+ *     lines: list<string>,
+ * }
  */
 trait HoldsRecipe
 {
@@ -56,12 +67,17 @@ trait HoldsRecipe
         );
     }
 
-    /** @return array<string, mixed> as it is sent */
+    /** @return WrittenRecipe as it is sent */
     public function written(): array
     {
         return [
-            ...self::columnsOf($this->recipe()),
+            'title' => $this->title,
+            'style' => $this->style,
             'measures' => $this->measures->value,
+            'yield' => $this->yield,
+            'part_ml' => $this->part_ml,
+            'method' => $this->method ?? [],
+            'pan' => $this->pan,
             'lines' => $this->texts(),
         ];
     }

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property array<string, string>|null $ingredient what it is as part of another sauce, as the fields of a catalogue
  *     row
  * @property int                   $revision rises with every stored edit
+ * @property-read int|null          $lines_count where it was counted
  * @property array<string, mixed>  $standing what the shelf shows of its balance
  * @property CarbonImmutable|null  $updated_at
  * @property Collection<int, Line> $lines

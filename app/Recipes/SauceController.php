@@ -4,35 +4,34 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\Description\Answers;
 use App\Http\Faults;
 use App\Imports\Importer;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Vinculum\Exchange\RecipeFault;
 
+/**
+ * @phpstan-import-type SauceSent from SauceResource
+ * @phpstan-import-type ShelfSauce from ShelfResource
+ * @phpstan-type Shelf array{sauces: list<ShelfSauce>, more: bool}
+ */
 final readonly class SauceController
 {
     private const PAGE = 100;
 
-    public function index(Request $request): JsonResponse
+    #[Answers('Shelf')]
+    public function index(ShelfRequest $request): JsonResponse
     {
-        $asked = $request->validate(
-            [
-                'named' => ['sometimes', 'nullable', 'string', 'max:200'],
-                'page' => ['sometimes', 'integer', 'between:1,10000'],
-            ],
-            ['named' => 'The name to look for is longer than 200 letters.', 'page' => 'Pages are counted from 1.'],
-        );
-        $named = is_string($asked['named'] ?? null) ? trim($asked['named']) : '';
+        $named = $request->named();
         $sauces = Sauce::query()->withCount('lines')
             ->when(
                 $named !== '',
                 static fn(Builder $query) => $query->whereRaw('instr(lower(title), ?) > 0', [mb_strtolower($named)]),
             )
             ->latest('updated_at')->latest('id')
-            ->offset(($request->integer('page', 1) - 1) * self::PAGE)->limit(self::PAGE + 1)->get();
+            ->offset($request->page() * self::PAGE)->limit(self::PAGE + 1)->get();
 
         return new JsonResponse([
             'sauces' => ShelfResource::collection($sauces->take(self::PAGE))->resolve(),
@@ -40,6 +39,7 @@ final readonly class SauceController
         ]);
     }
 
+    #[Answers('SauceSent', 201)]
     public function store(FormulaRequest $request, SauceService $sauceService): JsonResponse
     {
         return new JsonResponse(
@@ -54,6 +54,7 @@ final readonly class SauceController
     }
 
     /** A sauce as it was typed or pasted, read as every recipe is. */
+    #[Answers('SauceSent', 201)]
     public function written(WrittenRequest $request, Importer $importer): JsonResponse
     {
         try {
@@ -66,11 +67,13 @@ final readonly class SauceController
         }
     }
 
+    #[Answers('SauceSent')]
     public function show(int $sauce): JsonResponse
     {
         return new JsonResponse((new SauceResource(Sauce::query()->with('lines')->findOrFail($sauce)))->resolve());
     }
 
+    #[Answers('SauceSent')]
     public function update(int $sauce, EditRequest $request, SauceService $sauceService): JsonResponse
     {
         return new JsonResponse(
@@ -85,6 +88,7 @@ final readonly class SauceController
         return new Response('', 204);
     }
 
+    #[Answers('SauceSent')]
     public function restore(int $sauce): JsonResponse
     {
         $found = Sauce::withTrashed()->with('lines')->findOrFail($sauce);

@@ -6,15 +6,30 @@ namespace App\Recipes;
 
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Vinculum\Quantity\Measures;
 
 /**
  * A sauce with its lines.
  *
  * @property Sauce $resource
+ *
+ * @phpstan-type SauceSent array{
+ *     id: int,
+ *     revision: int,
+ *     forked_from: int|null,
+ *     title: string,
+ *     style: string|null,
+ *     measures: value-of<Measures>,
+ *     yield: string|null,
+ *     part_ml: float|null,
+ *     method: list<string>,
+ *     pan: string|null,
+ *     lines: list<string>,
+ * }
  */
 final class SauceResource extends JsonResource
 {
-    /** @return array<string, mixed> */
+    /** @return SauceSent */
     public function toArray(Request $request): array
     {
         return [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\Description\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Report\ScaleReport;
@@ -11,6 +12,7 @@ use Vinculum\Scaling\ScaleFault;
 
 final readonly class ScaleController
 {
+    #[Answers(ScaleReport::class)]
     public function __invoke(
         ScaleRequest $request,
         ScaleService $scaleService,

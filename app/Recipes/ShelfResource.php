@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Database\Stored;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Vinculum\Sensory\Verdict;
@@ -12,10 +13,21 @@ use Vinculum\Sensory\Verdict;
  * A sauce as it stands on the shelf.
  *
  * @property Sauce $resource
+ *
+ * @phpstan-import-type Standing from BalanceService
+ * @phpstan-type ShelfSauce array{
+ *     id: int,
+ *     title: string,
+ *     style: string|null,
+ *     line_count: int,
+ *     updated_at: string|null,
+ *     standing: Stored<Standing>,
+ *     verdict: string,
+ * }
  */
 final class ShelfResource extends JsonResource
 {
-    /** @return array<string, mixed> */
+    /** @return ShelfSauce */
     public function toArray(Request $request): array
     {
         $distance = $this->resource->standing['distance'] ?? null;
@@ -24,9 +36,9 @@ final class ShelfResource extends JsonResource
             'id' => $this->resource->id,
             'title' => $this->resource->title,
             'style' => $this->resource->style,
-            'line_count' => $this->resource->getAttribute('lines_count'),
+            'line_count' => (int) $this->resource->lines_count,
             'updated_at' => $this->resource->updated_at?->toIso8601String(),
-            'standing' => $this->resource->standing,
+            'standing' => new Stored($this->resource->standing),
             'verdict' => Verdict::onTheWhole(is_numeric($distance) ? (float) $distance : null),
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\Description\Answers;
 use App\Http\Faults;
 use App\Pantry\Pantry;
 use Illuminate\Http\JsonResponse;
@@ -18,6 +19,7 @@ final readonly class SwapController
 {
     public function __construct(private BalanceService $balanceService, private Pantry $pantry) {}
 
+    #[Answers(SwapsReport::class)]
     public function line(SwapRequest $request): JsonResponse
     {
         $edit = $request->edit();
@@ -53,6 +55,7 @@ final readonly class SwapController
         );
     }
 
+    #[Answers(ConversionReport::class)]
     public function whole(SwapRequest $request): JsonResponse
     {
         $edit = $request->edit();

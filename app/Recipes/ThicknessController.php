@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\Description\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -14,11 +15,20 @@ use Vinculum\Cooking\Thickening;
 use Vinculum\Report\ReductionReport;
 use Vinculum\Report\ThickeningReport;
 
-/** Two ways to a consistency: boil water off, or thicken. */
+/**
+ * Two ways to a consistency: boil water off, or thicken.
+ *
+ * @phpstan-type Thickenings array{
+ *     boiled: ReductionReport|null,
+ *     boiled_not: string|null,
+ *     ways: list<ThickeningReport>,
+ * }
+ */
 final readonly class ThicknessController
 {
     public function __construct(private BalanceService $balanceService) {}
 
+    #[Answers(ReductionReport::class)]
     public function reduce(ThicknessRequest $request): JsonResponse
     {
         $edit = $request->edit();
@@ -59,6 +69,7 @@ final readonly class ThicknessController
         );
     }
 
+    #[Answers('Thickenings')]
     public function thicken(ThicknessRequest $request): JsonResponse
     {
         $edit = $request->edit();

@@ -4,14 +4,20 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Comparison\Comparison;
 use Vinculum\Report\ComparisonReport;
 
+/**
+ * @phpstan-import-type VersionSent from VersionResource
+ * @phpstan-type Versions array{versions: list<VersionSent>}
+ */
 final readonly class VersionController
 {
     private const MOST = 200;
 
+    #[Answers('Versions')]
     public function index(int $sauce): JsonResponse
     {
         $versions = Sauce::query()->findOrFail($sauce)->versions()->reorder('number', 'desc')->limit(self::MOST)->get();
@@ -19,6 +25,7 @@ final readonly class VersionController
         return new JsonResponse(['versions' => VersionResource::collection($versions)->resolve()]);
     }
 
+    #[Answers('VersionSent')]
     public function show(int $sauce, int $version): JsonResponse
     {
         return new JsonResponse(
@@ -28,11 +35,13 @@ final readonly class VersionController
         );
     }
 
+    #[Answers('VersionSent')]
     public function store(int $sauce, SauceService $sauceService): JsonResponse
     {
         return new JsonResponse((new VersionResource($sauceService->keep($sauce)))->resolve());
     }
 
+    #[Answers(ComparisonReport::class)]
     public function compare(CompareRequest $request, BalanceService $balanceService): JsonResponse
     {
         [$before, $after] = [$request->before(), $request->edit()];

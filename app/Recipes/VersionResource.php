@@ -6,15 +6,30 @@ namespace App\Recipes;
 
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Vinculum\Quantity\Measures;
 
 /**
  * A state of a sauce that is kept for good.
  *
  * @property Version $resource
+ *
+ * @phpstan-type VersionSent array{
+ *     number: int,
+ *     kept_at: string|null,
+ *     says: string|null,
+ *     title: string,
+ *     style: string|null,
+ *     measures: value-of<Measures>,
+ *     yield: string|null,
+ *     part_ml: float|null,
+ *     method: list<string>,
+ *     pan: string|null,
+ *     lines: list<string>,
+ * }
  */
 final class VersionResource extends JsonResource
 {
-    /** @return array<string, mixed> */
+    /** @return VersionSent */
     public function toArray(Request $request): array
     {
         return [

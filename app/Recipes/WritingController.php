@@ -4,17 +4,24 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Correction\JndAdjustment;
 use Vinculum\Recipe\Parser\LineGrammar;
 use Vinculum\Recipe\Resolution\Completion;
 use Vinculum\Recipe\Writing\AmountWriter;
 
-/** Helps with writing a line: what it may be about to name, and its amount a little up or down. */
+/**
+ * Helps with writing a line: what it may be about to name, and its amount a little up or down.
+ *
+ * @phpstan-type Suggestions array{suggestions: list<array{text: string, name: string, own: bool}>}
+ * @phpstan-type Nudged array{text: string}
+ */
 final readonly class WritingController
 {
     public function __construct(private BalanceService $balanceService) {}
 
+    #[Answers('Suggestions')]
     public function suggest(SuggestRequest $request, SauceParts $parts): JsonResponse
     {
         $text = (string) $request->string('text');
@@ -39,6 +46,7 @@ final readonly class WritingController
         return new JsonResponse(['suggestions' => array_slice($suggestions, 0, 6)]);
     }
 
+    #[Answers('Nudged')]
     public function nudge(NudgeRequest $request): JsonResponse
     {
         $edit = $request->edit();

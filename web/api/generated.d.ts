@@ -4,6 +4,118 @@
  */
 
 export interface paths {
+    "/api/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The door to the home network: who is in, coming in, and leaving. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Session"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** The door to the home network: who is in, coming in, and leaving. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SessionRequest"];
+                };
+            };
+            responses: {
+                /** @description Done; there is nothing to say */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        /** The door to the home network: who is in, coming in, and leaving. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done; there is nothing to say */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen": {
         parameters: {
             query?: never;
@@ -11,8 +123,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Styles and systems of measures */
-        get: operations["kitchen"];
+        /** What a page needs to know once: the styles and the systems of measures. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Kitchen"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -30,8 +161,48 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Where a formula stands */
-        post: operations["balance"];
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FormulaRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Balance"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -47,33 +218,55 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What to add */
-        post: operations["advise"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sauces": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AdviceRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Advice"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
         };
-        /** The sauces on the shelf */
-        get: operations["shelf"];
-        put?: never;
-        /** Put a sauce on the shelf */
-        post: operations["addSauce"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/sauces/written": {
+    "/api/design": {
         parameters: {
             query?: never;
             header?: never;
@@ -82,49 +275,652 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Put a sauce on the shelf as it was typed or pasted, title and method and all */
-        post: operations["writeSauce"];
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DesignRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Design"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/sauces/{sauce}": {
+    "/api/suggest": {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                sauce: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** One sauce */
-        get: operations["sauce"];
-        /** Store an edit made on a revision */
-        put: operations["editSauce"];
+        get?: never;
+        put?: never;
+        /** Helps with writing a line: what it may be about to name, and its amount a little up or down. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SuggestRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Suggestions"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/nudge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Helps with writing a line: what it may be about to name, and its amount a little up or down. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NudgeRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Nudged"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/swap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SwapRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Swaps"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/convert": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SwapRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conversion"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ScaleRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Scale"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reduce": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Two ways to a consistency: boil water off, or thicken. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ThicknessRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Reduction"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thicken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Two ways to a consistency: boil water off, or thicken. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ThicknessRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Thickenings"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CompareRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Comparison"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/palate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the kitchen has learned of the cook's taste: seen, reset, switched off. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Palates"];
+                    };
+                };
+            };
+        };
+        /** What the kitchen has learned of the cook's taste: seen, reset, switched off. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PalateRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Palates"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         post?: never;
-        /** Take a sauce off the shelf */
-        delete: operations["putAway"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/sauces/{sauce}/return": {
+    "/api/palate/{style}": {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                sauce: number;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
-        /** Put a sauce back on the shelf */
-        post: operations["bringBack"];
-        delete?: never;
+        post?: never;
+        /** What the kitchen has learned of the cook's taste: seen, reset, switched off. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    style: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Palates"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -137,8 +933,26 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All ingredients, own products first */
-        get: operations["pantry"];
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PantryList"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -156,8 +970,48 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Add a product from its label */
-        post: operations["addProduct"];
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ProductRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Product"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -168,156 +1022,465 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                product: number;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    product: number;
+                };
+                cookie?: never;
             };
-            cookie?: never;
-        };
-        get?: never;
-        /** Change a product */
-        put: operations["editProduct"];
-        post?: never;
-        /** Take a product out of the pantry */
-        delete: operations["removeProduct"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/design": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Find the unlocked lines for a style and a size */
-        post: operations["design"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/suggest": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What a half-written line may be about to name */
-        post: operations["suggest"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/nudge": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A line's amount a notch or a noticeable step up or down */
-        post: operations["nudge"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/swap": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What can take a line's place */
-        post: operations["swap"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/convert": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A whole recipe made fit for someone */
-        post: operations["convert"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/compare": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What changed between two states */
-        post: operations["compare"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/palate": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What is learned of the cook's taste */
-        get: operations["palate"];
-        /** Use it or not */
-        put: operations["switchPalate"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/palate/{style}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                style: string;
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ProductRequest"];
+                };
             };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Product"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    product: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done; there is nothing to say */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sauces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    named?: string | null;
+                    page?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Shelf"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FormulaRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sauce"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sauces/written": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
+        /** A sauce as it was typed or pasted, read as every recipe is. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["WrittenRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sauce"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sauces/{sauce}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sauce"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["EditRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sauce"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         post?: never;
-        /** Forget what was learned of a family */
-        delete: operations["resetPalate"];
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done; there is nothing to say */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sauces/{sauce}/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sauce"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -327,16 +1490,90 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                sauce: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** The versions of a sauce, the newest first */
-        get: operations["versions"];
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Versions"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
-        /** Keep it as it stands now */
-        post: operations["keepVersion"];
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Version"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -347,14 +1584,41 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                sauce: number;
-                version: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** One version */
-        get: operations["version"];
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                    version: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Version"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -367,16 +1631,94 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                sauce: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** What was made of a sauce, the newest first */
-        get: operations["batches"];
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Batches"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
-        /** Start from what is in the pan */
-        post: operations["startBatch"];
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BatchRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatchSummary"] & components["schemas"]["PanNow"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -387,15 +1729,93 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                batch: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** One batch */
-        get: operations["batch"];
-        /** Say what the pan holds, before the first dose */
-        put: operations["weighBatch"];
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatchSummary"] & components["schemas"]["PanNow"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BatchRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatchSummary"] & components["schemas"]["PanNow"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         post?: never;
         delete?: never;
         options?: never;
@@ -407,15 +1827,64 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                batch: number;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
-        /** What to add for what the tongue says */
-        post: operations["adviseBatch"];
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TastingRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Advice"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -426,17 +1895,114 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                batch: number;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
-        /** Record what was added */
-        post: operations["dose"];
-        /** Take the last dose off the record */
-        delete: operations["undose"];
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TastingRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatchSummary"] & components["schemas"]["PanNow"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        /** Takes the last dose off the record, for a tap that was a slip. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatchSummary"] & components["schemas"]["PanNow"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -446,15 +2012,64 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                batch: number;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
-        /** Keep a tasting */
-        post: operations["taste"];
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TastingRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatchSummary"] & components["schemas"]["PanNow"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -465,66 +2080,60 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                batch: number;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
             };
-            cookie?: never;
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sauce"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
         };
-        get?: never;
-        put?: never;
-        /** Write the doses into the sauce */
-        post: operations["intoTheSauce"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/scale": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** The recipe at another size, in what can be measured */
-        post: operations["scale"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/reduce": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What boiling down to somewhere takes and does */
-        post: operations["reduce"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/thicken": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What thickens it to a consistency */
-        post: operations["thicken"];
         delete?: never;
         options?: never;
         head?: never;
@@ -535,15 +2144,65 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                sauce: number;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
-        /** Begin to cook a batch of a size */
-        post: operations["startCook"];
+        /** Cooking from a sheet: what to do next, and what happened. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CookStartRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Cook"] & components["schemas"]["CookedBatch"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -554,16 +2213,96 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                batch: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** The sheet of a cook, and how it stands */
-        get: operations["cook"];
+        /** Cooking from a sheet: what to do next, and what happened. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Cook"] & components["schemas"]["CookedBatch"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
-        /** Write down what happened at the stove */
-        post: operations["happen"];
+        /** Cooking from a sheet: what to do next, and what happened. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CookEventRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Cook"] & components["schemas"]["CookedBatch"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -577,8 +2316,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Which instruments are there */
-        get: operations["instruments"];
+        /** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Instruments"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -594,8 +2352,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What the scale shows */
-        get: operations["weigh"];
+        /** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InstrumentReading"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -613,8 +2390,45 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take what is on the scale as nothing */
-        post: operations["tare"];
+        /** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InstrumentReading"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -628,8 +2442,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What the probe reads */
-        get: operations["probe"];
+        /** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InstrumentReading"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -645,8 +2478,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Dissolved solids, corrected for temperature */
-        get: operations["refractometer"];
+        /** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InstrumentReading"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -662,8 +2514,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A calibrated pH */
-        get: operations["phMeter"];
+        /** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InstrumentReading"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -681,8 +2552,49 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The electrode stands in a buffer */
-        post: operations["buffer"];
+        /** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BufferRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InstrumentReading"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -698,8 +2610,49 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What only a stand-in can do */
-        post: operations["standIn"];
+        /** The instruments beside the stove. One that gives no reading says why, and the cook goes on by hand. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["StandInRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InstrumentReading"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -715,8 +2668,49 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** How a formula is kept */
-        post: operations["keep"];
+        /** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FormulaRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Keep"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -727,13 +2721,41 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                sauce: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** Every batch over time */
-        get: operations["sauceLog"];
+        /** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SauceLog"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -746,16 +2768,96 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                batch: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** All that is known of a batch */
-        get: operations["record"];
+        /** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatchRecord"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
-        /** Add to the record */
-        post: operations["write"];
+        /** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CookEventRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatchRecord"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -766,15 +2868,65 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                batch: number;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
-        /** Jars that were filled */
-        post: operations["fill"];
+        /** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JarRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatchRecord"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -785,15 +2937,65 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                batch: number;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
-        /** A batch divided before it is used */
-        post: operations["split"];
+        /** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    batch: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SplitRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Split"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -804,14 +3006,42 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                before: number;
-                after: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** Two batches side by side */
-        get: operations["between"];
+        /** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    before: number;
+                    after: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Comparison"] & components["schemas"]["TastedBetween"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -824,14 +3054,64 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                jar: number;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
-        /** Where a jar went, and when it was finished */
-        put: operations["jar"];
+        /** What was made, how it keeps, and where it went. Nothing here is ever edited away: corrections are added. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    jar: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JarEditRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatchRecord"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         post?: never;
         delete?: never;
         options?: never;
@@ -846,11 +3126,71 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The plans */
-        get: operations["plans"];
+        /** Plans: kept as what was wished for, and worked out whenever they are looked at. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Plans"];
+                    };
+                };
+            };
+        };
         put?: never;
-        /** Keep a plan */
-        post: operations["keepPlan"];
+        /** Plans: kept as what was wished for, and worked out whenever they are looked at. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PlanAnswer"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -866,8 +3206,49 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Work a plan out */
-        post: operations["draftPlan"];
+        /** Plans: kept as what was wished for, and worked out whenever they are looked at. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PlanDraft"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -878,17 +3259,91 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                plan: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** A plan, worked out */
-        get: operations["plan"];
+        /** Plans: kept as what was wished for, and worked out whenever they are looked at. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    plan: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PlanAnswer"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
-        /** Drop a plan */
-        delete: operations["dropPlan"];
+        /** Plans: kept as what was wished for, and worked out whenever they are looked at. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    plan: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done; there is nothing to say */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -898,13 +3353,41 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                plan: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** A plan as an iCalendar file */
-        get: operations["calendar"];
+        /** Plans: kept as what was wished for, and worked out whenever they are looked at. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    plan: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description A file */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/calendar": string;
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -920,11 +3403,71 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** How fine the tongue is */
-        get: operations["trainer"];
+        /** Teaches a tongue to hear the axes: glasses to mix, two of them at a time, and how fine it has become. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Trainer"];
+                    };
+                };
+            };
+        };
         put?: never;
-        /** Which was stronger */
-        post: operations["guess"];
+        /** Teaches a tongue to hear the axes: glasses to mix, two of them at a time, and how fine it has become. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["GuessRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Trainer"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -935,16 +3478,62 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                axis: string;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
         post?: never;
-        /** Forget an axis */
-        delete: operations["resetTrainer"];
+        /** Teaches a tongue to hear the axes: glasses to mix, two of them at a time, and how fine it has become. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    axis: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Trainer"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -959,8 +3548,45 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Begin a file that comes in piece by piece */
-        post: operations["beginUpload"];
+        /** Files that come in piece by piece, so that they may be of any size, show how far they are, and be cancelled. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Upload"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -974,13 +3600,141 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** How far it is */
-        get: operations["upload"];
-        /** Add a piece; one that is sent twice is stored once */
-        put: operations["addPiece"];
+        /** Files that come in piece by piece, so that they may be of any size, show how far they are, and be cancelled. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    upload: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Upload"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        /** Files that come in piece by piece, so that they may be of any size, show how far they are, and be cancelled. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    upload: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PieceRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Upload"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         post?: never;
-        /** Cancel it, also while it is being read */
-        delete: operations["forgetUpload"];
+        /** Files that come in piece by piece, so that they may be of any size, show how far they are, and be cancelled. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    upload: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done; there is nothing to say */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -995,8 +3749,49 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What taking it in would do */
-        post: operations["previewImport"];
+        /** Taking in: what would happen, that it happens, and that it never did. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ImportRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ImportPreview"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -1012,8 +3807,49 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take it in, as one move */
-        post: operations["takeIn"];
+        /** Taking in: what would happen, that it happens, and that it never did. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ImportRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Imported"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -1024,16 +3860,62 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                import: number;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
         post?: never;
-        /** Take it out again */
-        delete: operations["undoImport"];
+        /** Taking in: what would happen, that it happens, and that it never did. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    import: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Imported"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -1046,8 +3928,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The whole kitchen as one file */
-        get: operations["exportKitchen"];
+        /** Taking out: nothing is locked in. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description A file */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": string;
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -1063,8 +3964,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The JSON Schema of that file */
-        get: operations["kitchenSchema"];
+        /** Taking out: nothing is locked in. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description A file */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/schema+json": string;
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -1077,13 +3997,41 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                table: string;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** Ingredients, products or batches as CSV */
-        get: operations["exportTable"];
+        /** Taking out: nothing is locked in. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    table: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description A file */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": string;
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -1096,14 +4044,42 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                sauce: number;
-                form: string;
-            };
+            path?: never;
             cookie?: never;
         };
-        /** A sauce as plain text or schema.org Recipe */
-        get: operations["exportSauce"];
+        /** Taking out: nothing is locked in. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                    form: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description A file */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/plain": string;
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         delete?: never;
@@ -1119,11 +4095,67 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Copies of the kitchen */
-        get: operations["copies"];
+        /** When the last copy of the kitchen was made, and whether it opens. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BackupList"];
+                    };
+                };
+            };
+        };
         put?: never;
-        /** Make a copy now */
-        post: operations["makeCopy"];
+        /** When the last copy of the kitchen was made, and whether it opens. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BackupList"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -1134,35 +4166,62 @@ export interface paths {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                name: string;
-            };
+            path?: never;
             cookie?: never;
         };
         get?: never;
         put?: never;
-        /** Put a copy back */
-        post: operations["putBack"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/door": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+        /** When the last copy of the kitchen was made, and whether it opens. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    name: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BackupList"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
         };
-        /** Whether the home network is served, and how this device came in */
-        get: operations["door"];
-        put?: never;
-        /** Come in from the home network */
-        post: operations["enter"];
-        /** End the session of this device */
-        delete: operations["leave"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1172,58 +4231,230 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description What to add, what else can be done, and what one step costs of each thing that may be added. */
+        Advice: {
+            /** @description by axis */
+            before: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            /** @description in steps */
+            distance_before: number;
+            /** @description the best first */
+            corrections: components["schemas"]["Correction"][];
+            notes: string[];
+            other_ways: {
+                kind: string;
+                says: string;
+                grams: number | null;
+                distance_after: number | null;
+            }[];
+            /** @description the strongest first */
+            levers: {
+                ingredient: string;
+                name: string;
+                /** @enum {string} */
+                axis: "sweet" | "sour" | "salt" | "umami" | "heat";
+                grams: number;
+                measure: string;
+                also: {
+                    [key: string]: number;
+                };
+            }[];
+        };
+        /** @description Where a sauce stands on one axis, in its unit and in JND steps, and what that comes to against a target. */
         Axis: {
             value: number;
             low: number;
             high: number;
             unit: string;
             steps: number;
+            /** @description of the style, in the unit of the axis */
             window: number[] | null;
+            /** @description outside that window; negative below it */
             off_by_steps: number | null;
             low_steps: number;
             high_steps: number;
+            /** @description its edges in steps */
             window_steps: number[] | null;
+            /** @description where this cook likes it to stand, in steps */
             own_steps: number[] | null;
             own_off_by_steps: number | null;
+            /** @description "a little too sharp", "about right"; nothing without a target */
             verdict: string;
         };
-        Axes: {
-            sweet: components["schemas"]["Axis"];
-            sour: components["schemas"]["Axis"];
-            salt: components["schemas"]["Axis"];
-            umami: components["schemas"]["Axis"];
-            heat: components["schemas"]["Axis"];
+        BackupList: {
+            epoch: number;
+            copies: {
+                name: string;
+                why: string;
+                bytes: number;
+                at: number;
+                opens: boolean;
+            }[];
         };
-        Estimate: {
-            estimate: number;
-            low: number;
-            high: number;
+        /** @description Where a sauce stands, with everything that follows from it. */
+        Balance: {
+            title: string | null;
+            style: string | null;
+            /** @enum {string} */
+            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            /** @enum {string} */
+            basis: "mixed" | "finished";
+            lines: components["schemas"]["Line"][];
+            batch: components["schemas"]["BatchFigures"];
+            body: {
+                class: string;
+                from: string;
+                starch_percent_of_water: number;
+            };
+            /** @description by axis */
+            axes: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            ratios: components["schemas"]["Ratios"];
+            ph: components["schemas"]["Estimate"] | null;
+            water_activity: components["schemas"]["Estimate"] | null;
+            /** @description in 100 g */
+            nose_heat: number;
+            /** @description from the style, in steps */
+            distance: number | null;
+            allergens: string[];
+            /** @description that it certainly fits */
+            diets: string[];
+            cautions: components["schemas"]["Caution"][];
+            notes: string[];
+            /** @description the same lines before cooking */
+            mixed: {
+                grams: number;
+                millilitres: number;
+                axes: {
+                    sweet: components["schemas"]["Axis"];
+                    sour: components["schemas"]["Axis"];
+                    salt: components["schemas"]["Axis"];
+                    umami: components["schemas"]["Axis"];
+                    heat: components["schemas"]["Axis"];
+                };
+            } | null;
+            /** @description which line brings how much of each axis, the largest first */
+            shares: {
+                sweet: {
+                    line: number;
+                    share: number;
+                }[];
+                sour: {
+                    line: number;
+                    share: number;
+                }[];
+                salt: {
+                    line: number;
+                    share: number;
+                }[];
+                umami: {
+                    line: number;
+                    share: number;
+                }[];
+                heat: {
+                    line: number;
+                    share: number;
+                }[];
+            };
+            parts: components["schemas"]["Parts"] | null;
+            /** @description which line brings how much of the uncertainty of each axis */
+            doubt: {
+                sweet: {
+                    line: number;
+                    share: number;
+                }[];
+                sour: {
+                    line: number;
+                    share: number;
+                }[];
+                salt: {
+                    line: number;
+                    share: number;
+                }[];
+                umami: {
+                    line: number;
+                    share: number;
+                }[];
+                heat: {
+                    line: number;
+                    share: number;
+                }[];
+            };
+            /** @description what would make it surer */
+            doubt_advice: string | null;
+            /** @description of the other figures, by name */
+            bands: {
+                [key: string]: components["schemas"]["Band"];
+            };
+            verdict: string;
+            stages: components["schemas"]["Stage"][];
         };
-        Grams: {
+        /** @description A figure with its 90 % band. */
+        Band: {
             value: number;
             low: number;
             high: number;
         };
-        Line: {
-            text: string;
-            ingredient: string | null;
-            grams: components["schemas"]["Grams"] | null;
-            millilitres: number | null;
-            /** @enum {string} */
-            status: "measured" | "assumed" | "to-taste" | "unknown" | "heading";
-            note: string | null;
-            name: string | null;
-            alternatives: string[];
-            tags: string[];
-            choices: components["schemas"]["Mend"][];
-            written_name: string;
-            amount: number[] | null;
-            /**
-             * @description how sure the name is; null where no ingredient was found
-             * @enum {string|null}
-             */
-            sure: "certain" | "likely" | null;
+        /** @description What the whole comes to: grams, millilitres, g/ml, per cent of its mass. */
+        BatchFigures: {
+            grams: number;
+            millilitres: number;
+            density: number | null;
+            water_percent: number;
+            dissolved_solids_percent: number;
+            fat_percent: number;
+            alcohol_percent: number;
         };
+        BatchRecord: {
+            made_on: string;
+            use_by: string;
+            code: string;
+            yield: {
+                grams: number;
+                millilitres: number;
+                planned_grams: number;
+            };
+            measured: components["schemas"]["MeasuredFigures"];
+            cost: {
+                total: number;
+                unpriced: string[];
+            };
+            keep: components["schemas"]["Keep"];
+            label: components["schemas"]["Label"];
+            jars: components["schemas"]["FilledJar"][];
+            events: components["schemas"]["RecordedEvent"][];
+        };
+        BatchSummary: {
+            id: number;
+            sauce: number;
+            version: number;
+            title: string;
+            style: string | null;
+            /** @enum {string} */
+            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            pan_grams: number | null;
+            started_at: string | null;
+            closed_at: string | null;
+            is_cooking: boolean;
+            dose_count: number;
+            tasting_count: number;
+            doses: components["schemas"]["DoseGiven"][];
+            tastings: components["schemas"]["TastingKept"][];
+        };
+        Batches: {
+            batches: components["schemas"]["BatchSummary"][];
+        };
+        /** @description A caution as it is read out: what it is, how grave, why, and who says so. */
         Caution: {
             code: string;
             /** @enum {string} */
@@ -1231,140 +4462,299 @@ export interface components {
             text: string;
             source: string;
         };
-        DoubtShare: {
+        /** @description Two states of a sauce side by side: which lines changed, and how the taste moved with them. */
+        Comparison: {
+            says: string;
+            changes: string[];
+            lines: {
+                ingredient: string | null;
+                name: string | null;
+                before: string | null;
+                after: string | null;
+                grams_before: number;
+                grams_after: number;
+                says: string | null;
+            }[];
+            /** @description by axis */
+            steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            /** @description by axis */
+            axes_before: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            /** @description by axis */
+            axes_after: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            batch_before: {
+                grams: number;
+            };
+            batch_after: {
+                grams: number;
+            };
+        };
+        Conflict: {
+            message: string;
+            current: components["schemas"]["Sauce"] | null;
+            epoch?: number;
+        };
+        /** @description A whole recipe made fit for someone: every swap, what nothing could be done about, and the recipe as it then reads. / */
+        Conversion: {
+            swaps: components["schemas"]["ConvertedLine"][];
+            /** @description lines from 1 for which nothing does */
+            stuck: {
+                line: number;
+                text: string;
+            }[];
+            /** @description the recipe as it then reads */
+            lines: string[];
+            /** @description by axis */
+            after: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            /** @description by axis */
+            change_steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            residual_steps: number;
+        };
+        ConvertedLine: components["schemas"]["Swap"] & {
+            /** @description from 1 */
             line: number;
-            share: number;
+            replaced: string | null;
         };
-        Balance: {
-            title: string | null;
-            style: string | null;
-            measures: string;
-            /** @enum {string} */
-            basis: "mixed" | "finished";
-            lines: components["schemas"]["Line"][];
-            batch: {
-                grams: number;
-                millilitres: number;
-                density: number | null;
-                water_percent: number;
-                dissolved_solids_percent: number;
-                fat_percent: number;
-                alcohol_percent: number;
-            };
-            body: {
-                /** @enum {string} */
-                class: "thin" | "pouring" | "coating" | "spooning" | "paste";
-                /** @enum {string} */
-                from: "starch" | "emulsion" | "solids" | "nothing";
-                starch_percent_of_water: number;
-            };
-            axes: components["schemas"]["Axes"];
-            ratios: {
-                sweet_to_sour: number | null;
-                salt_to_sweet: number | null;
-                sour_to_fat: number | null;
-                umami_to_salt: number | null;
-            };
-            ph: components["schemas"]["Estimate"] | null;
-            water_activity: components["schemas"]["Estimate"] | null;
-            nose_heat: number;
-            distance: number | null;
-            allergens: string[];
-            diets: string[];
-            cautions: components["schemas"]["Caution"][];
+        /** @description A cook as it stands: one move after another, what runs, what the pan should read. Grams, minutes, seconds since the epoch. */
+        Cook: {
+            factor: number;
+            fill: {
+                container_ml: number;
+                count: number;
+                filled_ml: number;
+                left_over_ml: number;
+            }[];
             notes: string[];
-            doubt: {
-                sweet: components["schemas"]["DoubtShare"][];
-                sour: components["schemas"]["DoubtShare"][];
-                salt: components["schemas"]["DoubtShare"][];
-                umami: components["schemas"]["DoubtShare"][];
-                heat: components["schemas"]["DoubtShare"][];
-            };
-            doubt_advice: string | null;
-            bands: {
-                grams: components["schemas"]["Grams"];
-                millilitres: components["schemas"]["Grams"];
-                density: components["schemas"]["Grams"];
-                dissolved_solids: components["schemas"]["Grams"];
-                fat: components["schemas"]["Grams"];
-                alcohol: components["schemas"]["Grams"];
-                nose_heat: components["schemas"]["Grams"];
-                starch: components["schemas"]["Grams"];
-            };
-            shares: {
-                sweet: components["schemas"]["DoubtShare"][];
-                sour: components["schemas"]["DoubtShare"][];
-                salt: components["schemas"]["DoubtShare"][];
-                umami: components["schemas"]["DoubtShare"][];
-                heat: components["schemas"]["DoubtShare"][];
-            };
-            parts: components["schemas"]["Parts"] | null;
-            mixed: {
-                grams: number;
-                millilitres: number;
-                axes: components["schemas"]["Axes"];
-            } | null;
-            stages: components["schemas"]["Stage"][];
-            verdict: string;
+            moves: components["schemas"]["Move"][];
+            timers: components["schemas"]["Timer"][];
+            /** @description what it weighs, and should weigh */
+            pan: components["schemas"]["PanWeights"];
+            rebalancing: components["schemas"]["Rebalancing"][];
+            cooling: components["schemas"]["Cooling"] | null;
+            cooling_rule: string;
+            /** @description when, null while it is on */
+            heat_off: number | null;
+            /** @description when, null while it is not */
+            finished: number | null;
+            events: components["schemas"]["CookEvent"][];
+            now: number;
         };
-        Addition: {
-            ingredient: string;
-            name: string;
-            grams: number;
-            measure: string;
-            first_dose_grams: number;
-            first_dose: string;
-            line: string;
+        /** @description Something that happened, as it is kept: the figures that came with it, and when, in seconds since the epoch. */
+        CookEvent: {
+            id: number;
+            kind: string;
+            /** @description lines counted from 0 */
+            figures: {
+                [key: string]: number;
+            };
+            words: string | null;
+            at: number;
         };
+        CookedBatch: {
+            id: number;
+            sauce: number;
+            version: number;
+            title: string;
+            /** @enum {string} */
+            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            pan_named: string | null;
+            started_at: string | null;
+            balance: components["schemas"]["Balance"];
+            measured: components["schemas"]["MeasuredFigures"];
+        };
+        CookedStep: components["schemas"]["Step"] & {
+            water: {
+                value: number;
+                low: number;
+                high: number;
+            };
+            /** @description from and to; null where there was none */
+            alcohol_left_percent: number[] | null;
+            acetic_left_percent: number | null;
+            nose_heat_left_percent: number | null;
+        };
+        /** @description How far a pan has cooled, and how long it may still take: °C, minutes. */
+        Cooling: {
+            stage: string;
+            celsius: number | null;
+            /** @description that it has to be below, in °C */
+            limit: number;
+            minutes_left: number;
+            expected_minutes: number | null;
+            says: string;
+        };
+        /** @description A way to mend a batch: what to add, half of it first, and where that leaves it. */
         Correction: {
-            additions: components["schemas"]["Addition"][];
-            after: components["schemas"]["Axes"];
+            additions: {
+                ingredient: string;
+                name: string;
+                grams: number;
+                measure: string;
+                line: string;
+                first_dose_grams: number;
+                first_dose: string;
+            }[];
+            /** @description by axis */
+            after: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            /** @description in steps */
             distance_after: number;
+            /** @description on the whole, afterwards */
+            verdict: string;
             added_grams: number;
             batch_grams: number;
             batch_millilitres: number;
             side_effects: string[];
             allergens_added: string[];
-            verdict: string;
+            /** @description as it then reads, for what is added to a finished sauce makes it more */
             yield: string | null;
         };
-        Advice: {
-            before: components["schemas"]["Axes"];
-            distance_before: number;
-            corrections: components["schemas"]["Correction"][];
-            notes: string[];
-            other_ways: components["schemas"]["OtherWay"][];
-            levers: components["schemas"]["Lever"][];
-        };
-        Style: {
-            key: string;
-            name: string;
-            windows: {
-                sweet: number[];
-                sour: number[];
-                salt: number[];
-                umami: number[];
-                heat: number[];
+        /** @description The amounts found for the free lines of a formula, and the recipe as it then reads. */
+        Design: {
+            /** @description the whole recipe */
+            texts: string[];
+            /** @description the free ones */
+            lines: {
+                ingredient: string;
+                name: string;
+                grams: number;
+                measure: string;
+                reason: string;
+            }[];
+            /** @description from the target, in steps */
+            distance: number;
+            /** @description by axis, in its unit */
+            tastes: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
             };
-            references: number;
-            source: string;
-            base: string;
-            correctors: string[];
-            body: string;
-            schools: string;
+            hindrances: string[];
+        };
+        DoseGiven: {
+            id: number;
+            why: string;
+            at: string | null;
+            additions: {
+                ingredient: string;
+                name: string;
+                grams: number;
+                measure: string;
+            }[];
+        };
+        /** @description What the model estimates, with its 90 % band. */
+        Estimate: {
+            estimate: number;
+            low: number;
+            high: number;
+        };
+        Fault: {
+            message: string;
+            fields?: {
+                [key: string]: string[];
+            };
+        };
+        FilledJar: {
+            id: number;
+            code: string;
+            ml: number;
+            went_to: string | null;
+            finished_at: string | null;
+        };
+        ImportPreview: {
+            kind: string;
+            items: {
+                title: string;
+                kind: string;
+                there: boolean;
+            }[];
+        };
+        Imported: {
+            id: number;
+            says: string;
+            sauces: number[];
+            undone: boolean;
+        };
+        InstrumentReading: {
+            value: number | null;
+            settled: boolean;
+            celsius: number | null;
+            says: string | null;
+        };
+        Instruments: {
+            there: string[];
+            stand_in: boolean;
+            calibration: {
+                slope_percent: number;
+                at: number;
+                stale: boolean;
+            } | null;
+            says: string | null;
+        };
+        /** @description How a sauce is kept: where, how long in days, why, and what to mind. */
+        Keep: {
+            storage: string;
+            days: {
+                low: number;
+                high: number;
+            };
+            freezer_months: number | null;
+            reasons: string[];
+            cautions: components["schemas"]["Caution"][];
+            /** @description what cooks say */
+            traditions: string[];
+            /** @description what to do */
+            asks: string[];
         };
         Kitchen: {
             styles: components["schemas"]["Style"][];
-            measures: {
-                key: string;
-                name: string;
-            }[];
             complaints: {
                 key: string;
                 says: string;
             }[];
             allergens: string[];
             diets: string[];
+            heats: string[];
+            own_steps: {
+                [key: string]: number;
+            };
+            usual_loss: number;
             vessels: {
                 name: string;
                 ml: {
@@ -1375,114 +4765,168 @@ export interface components {
                     jp: number;
                 };
             }[];
-            heats: string[];
-            own_steps: {
-                [key: string]: number;
-            };
-            usual_loss: number;
+            measures: {
+                /** @enum {string} */
+                key: "us" | "metric" | "imperial" | "au" | "jp";
+                name: string;
+            }[];
         };
-        Formula: {
-            title?: string | null;
-            style?: string | null;
+        /** @description The text of a label: the list of ingredients, the allergens, and what whoever opens the jar must read. */
+        Label: {
+            ingredients: {
+                parts: {
+                    text: string;
+                    emphasised: boolean;
+                }[];
+                percent: number;
+            }[];
+            allergens: string[];
+            warnings: string[];
+            notes: string[];
+        };
+        LabelFigures: {
+            fat?: number | null;
+            carbohydrate?: number | null;
+            sugars?: number | null;
+            protein?: number | null;
+            salt?: number | null;
+            sodium?: number | null;
+            acidity?: number | null;
+            shu?: number | null;
+            serving_grams?: number | null;
+            per_serving?: boolean;
+            ingredients?: string | null;
+        };
+        /** @description A line as it was understood: what it is, how much, how sure, and how it could be said more surely. */
+        Line: {
+            text: string;
+            /** @description key in the catalogue */
+            ingredient: string | null;
+            grams: components["schemas"]["Band"] | null;
+            millilitres: number | null;
             /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            yield?: string | null;
-            lines: string[];
-            part_ml?: number | null;
-            sauce?: number | null;
-            forked_from?: number | null;
-            method?: string[];
-            pan?: string | null;
+            status: "measured" | "assumed" | "to-taste" | "unknown" | "heading";
+            sure: string | null;
+            note: string | null;
+            name: string | null;
+            /** @description keys */
+            alternatives: string[];
+            tags: string[];
+            written_name: string;
+            /** @description where in the text its amount stands, in UTF-16 units as a browser counts them */
+            amount: number[] | null;
+            /** @description the line as it could read */
+            choices: {
+                says: string;
+                text: string;
+            }[];
         };
-        Edit: {
-            title: string | null;
-            style: string | null;
-            /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp";
-            yield: string | null;
-            lines: string[];
-            revision: number;
-            part_ml?: number | null;
-            sauce?: number | null;
-            method?: string[];
-            pan?: string | null;
-        };
-        AdviceWish: {
-            title?: string | null;
-            style?: string | null;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            yield?: string | null;
-            lines: string[];
-            with?: string[];
-            most?: number;
-            complaint?: string | null;
-            capacity_ml?: number | null;
-            target?: {
-                sweet?: number[] | null;
-                sour?: number[] | null;
-                salt?: number[] | null;
-                umami?: number[] | null;
-                heat?: number[] | null;
-            } | null;
-            move?: string | null;
-            liked?: string[] | null;
-            part_ml?: number | null;
-            sauce?: number | null;
-            method?: string[];
-            pan?: string | null;
-        };
-        Sauce: {
+        LoggedBatch: {
             id: number;
-            revision: number;
-            title: string;
-            style: string | null;
-            /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp";
-            yield: string | null;
-            lines: string[];
-            part_ml: number | null;
-            forked_from: number | null;
-            method: string[];
-            pan: string | null;
-        };
-        ShelfSauce: {
-            id: number;
-            title: string;
-            style: string | null;
-            line_count: number;
-            updated_at: string | null;
-            standing: {
-                axes: components["schemas"]["Axes"];
-                distance: number | null;
+            code: string;
+            version: number;
+            at: string | null;
+            grams: number;
+            is_cooked: boolean;
+            axes: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
             };
-            verdict: string;
+            measured: components["schemas"]["MeasuredFigures"];
+            tastings: components["schemas"]["TastedThen"][];
         };
-        Shelf: {
-            sauces: components["schemas"]["ShelfSauce"][];
-            more: boolean;
-        };
-        Fault: {
-            message: string;
-            fields?: {
-                [key: string]: string[];
-            };
-        };
-        Conflict: {
-            message: string;
-            current: components["schemas"]["Sauce"] | null;
-            /** @description where a copy of the kitchen was put back meanwhile */
-            epoch?: number;
-        };
-        Mend: {
+        MeasureMove: {
+            line: number;
+            name: string;
+            grams: number | null;
+            measure: string;
             says: string;
+            take: string | null;
+            note: string | null;
+            actual_grams: number | null;
+            changed: boolean;
+            tolerance_grams: number;
+        };
+        MeasuredFigures: {
+            ph: {
+                value: number;
+                estimate: number | null;
+                low: number | null;
+                high: number | null;
+            } | null;
+            solids: {
+                value: number;
+                estimate: number;
+            } | null;
+        };
+        /** @description One thing to do at the stove, told in full. */
+        Move: {
+            /** @enum {string} */
+            kind: "pan-empty" | "measure" | "step" | "pan-reads" | "cool" | "readings" | "fill";
+            stage: string | null;
+            done: boolean;
+            measure: components["schemas"]["MeasureMove"] | null;
+            step: components["schemas"]["MoveStep"] | null;
+            cautions: components["schemas"]["Caution"][];
+        };
+        MoveStep: components["schemas"]["Step"] & {
+            number: number;
+            started: number | null;
+            done: number | null;
+        };
+        Nudged: {
             text: string;
         };
+        /** @description What is learned of a cook's taste for a family, in steps. */
+        Palate: {
+            style: string;
+            name: string;
+            says: string | null;
+            tastings: number;
+            /** @description by axis */
+            axes: {
+                [key: string]: {
+                    prior: number;
+                    ideal: number;
+                    deviation: number;
+                    shift: number;
+                    tastings: number;
+                };
+            };
+        };
+        Palates: {
+            on: boolean;
+            families: components["schemas"]["Palate"][];
+        };
+        PanNow: {
+            formula_grams: number;
+            balance: components["schemas"]["Balance"];
+            as_lines: string[];
+        };
+        PanWeights: {
+            empty_grams: number | null;
+            sauce_grams: number;
+            reads_grams: number | null;
+            read_grams: number | null;
+            weighed_sauce_grams: number | null;
+            tolerance_grams: number;
+            water_grams: number;
+            minutes: {
+                value: number;
+                low: number;
+                high: number;
+            } | null;
+        };
+        /** @description An ingredient as the pantry shows it: what it does, what it is made of at a glance, and what a step of it costs in a litre. / */
         PantryItem: {
             key: string;
             name: string;
             roles: string[];
             own: boolean;
+            /** @description grams in 100 g */
             parts: {
                 water: number;
                 sugars: number;
@@ -1494,6 +4938,7 @@ export interface components {
                 alcohol: number;
                 other: number;
             };
+            /** @description by axis, in its unit */
             tastes: {
                 sweet: number;
                 sour: number;
@@ -1510,561 +4955,148 @@ export interface components {
                 measure: string;
             } | null;
             allergens: string[];
+            /** @description that it fits */
             diets: string[];
+            /** @description by figure */
             grades: {
                 [key: string]: string;
             };
+            /** @description in words */
             sources: string[];
         };
-        Label: {
-            fat?: number | null;
-            carbohydrate?: number | null;
-            sugars?: number | null;
-            protein?: number | null;
-            salt?: number | null;
-            sodium?: number | null;
-            acidity?: number | null;
-            shu?: number | null;
-            serving_grams?: number | null;
-            per_serving?: boolean;
-            ingredients?: string | null;
+        PantryList: {
+            ingredients: components["schemas"]["PantryItem"][];
+            products: components["schemas"]["Product"][];
         };
-        ProductEntry: {
-            name: string;
-            like: string;
-            label: components["schemas"]["Label"];
-            stands_in: boolean;
-            in_stock: boolean;
-            price: number | null;
-            pack_grams: number | null;
+        /** @description A formula as parts by volume: "3 : 1 : 1". */
+        Parts: {
+            words: string;
+            whole: boolean;
+            /** @description one part as the formula stands */
+            part_ml: number;
+            /** @description from 1 */
+            lines: {
+                line: number;
+                parts: number;
+            }[];
+        };
+        PlanAnswer: {
+            plan: components["schemas"]["PlanKept"];
+            draft: components["schemas"]["PlanDraft"] | null;
+            says: string | null;
+        };
+        PlanDraft: {
+            starts: string;
+            ready: string;
+            sauces: {
+                id: number;
+                title: string;
+                cost: number;
+                unpriced: string[];
+                cost_per_jar: number | null;
+            }[];
+            tasks: {
+                sauce: number;
+                kind: string;
+                says: string;
+                minutes: number;
+                start: string;
+                end: string;
+            }[];
+            shopping: {
+                ingredient: string;
+                name: string;
+                need_grams: number;
+                stock_grams: number;
+                buy_grams: number;
+                packs: number | null;
+                pack_grams: number | null;
+                cost: number | null;
+                left_grams: number | null;
+                out_of_season: boolean;
+            }[];
+        };
+        PlanKept: {
+            id: number;
+            title: string;
+            ready: string;
+            zone: string;
+            rings: number;
+            items: {
+                sauce: number;
+                size: string;
+            }[];
+        };
+        Plans: {
+            plans: components["schemas"]["PlanKept"][];
         };
         Product: {
             id: number;
             key: string;
             name: string;
             like: string;
-            label: components["schemas"]["Label"];
+            label: components["schemas"]["LabelFigures"];
             stands_in: boolean;
             in_stock: boolean;
             price: number | null;
             pack_grams: number | null;
         };
-        Pantry: {
-            ingredients: components["schemas"]["PantryItem"][];
-            products: components["schemas"]["Product"][];
+        /** @description The ratios that cooks think in; null where the lower side is nothing. */
+        Ratios: {
+            sweet_to_sour: number | null;
+            salt_to_sweet: number | null;
+            sour_to_fat: number | null;
+            umami_to_salt: number | null;
         };
-        OtherWay: {
-            /** @enum {string} */
-            kind: "blend" | "start-again" | "mask";
-            says: string;
-            grams: number | null;
-            distance_after: number | null;
+        /** @description A way on after something was poured over or under: what is still to go in, and how the taste then differs. */
+        Rebalancing: {
+            way: string;
+            /** @description from 1 */
+            lines: {
+                line: number;
+                name: string;
+                planned_grams: number | null;
+                grams: number;
+                measure: string;
+            }[];
+            change_steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            /** @description from the plan */
+            away_steps: number;
         };
-        Lever: {
-            ingredient: string;
-            name: string;
-            /** @enum {string} */
-            axis: "sweet" | "sour" | "salt" | "umami" | "heat";
-            grams: number;
-            measure: string;
-            also: {
+        RecordedEvent: {
+            id: number;
+            kind: string;
+            figures: {
                 [key: string]: number;
             };
-        };
-        DesignWish: {
-            title?: string | null;
-            style: string | null;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            yield?: string | null;
-            lines: string[];
-            batch_grams: number;
-            base?: string | null;
-            part_ml?: number | null;
-            sauce?: number | null;
-            may_grow?: boolean;
-            method?: string[];
-            pan?: string | null;
-        };
-        Design: {
-            lines: {
-                ingredient: string;
-                name: string;
-                grams: number;
-                measure: string;
-                reason: string;
-            }[];
-            distance: number;
-            tastes: {
-                sweet: number;
-                sour: number;
-                salt: number;
-                umami: number;
-                heat: number;
-            };
-            hindrances: string[];
-            texts: string[];
-        };
-        Parts: {
-            words: string;
-            whole: boolean;
-            part_ml: number;
-            lines: {
-                line: number;
-                parts: number;
-            }[];
-            method?: string[];
-            pan?: string | null;
-        };
-        SuggestWish: {
-            text: string | null;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            sauce?: number | null;
-        };
-        Suggestions: {
-            suggestions: {
-                text: string;
-                name: string;
-                own: boolean;
-            }[];
-        };
-        NudgeWish: {
-            title?: string | null;
-            style?: string | null;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            yield?: string | null;
-            lines: string[];
-            part_ml?: number | null;
-            sauce?: number | null;
-            line: number;
-            /** @enum {string} */
-            direction: "up" | "down";
-            /** @enum {string} */
-            by?: "notch" | "step";
-            method?: string[];
-            pan?: string | null;
-        };
-        Nudged: {
-            text: string;
-        };
-        SwapWish: {
-            title?: string | null;
-            style?: string | null;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            yield?: string | null;
-            lines: string[];
-            part_ml?: number | null;
-            sauce?: number | null;
-            line?: number | null;
-            /** @enum {string} */
-            reason?: "missing" | "cannot-eat" | "season" | "cheaper" | "stronger" | "milder";
-            allergens?: string[];
-            diets?: string[];
-            month?: number | null;
-            for?: string | null;
-            method?: string[];
-            pan?: string | null;
-        };
-        LineEdit: {
-            line: number;
-            text: string;
-        };
-        Swap: {
-            ingredient: string;
-            grams: number;
-            measure: string;
-            compensations: {
-                ingredient: string;
-                grams: number;
-                measure: string;
-                name: string;
-            }[];
-            change_steps: {
-                sweet: number;
-                sour: number;
-                salt: number;
-                umami: number;
-                heat: number;
-            };
-            residual_steps: number;
-            allergens_added: string[];
-            allergens_removed: string[];
-            diets_gained: string[];
-            note: string | null;
-            name: string;
-            diets_lost: string[];
-            kinship: number;
-            main_axis: string | null;
-            after: components["schemas"]["Axes"];
-            edits: components["schemas"]["LineEdit"][];
-            added: string[];
-        };
-        Swaps: {
-            line: number;
-            ingredient: string | null;
-            name: string | null;
-            grams: number;
-            candidates: components["schemas"]["Swap"][];
-        };
-        Conversion: {
-            swaps: {
-                line: number;
-                replaced: string | null;
-                ingredient: string;
-                grams: number;
-                measure: string;
-                compensations: {
-                    ingredient: string;
-                    grams: number;
-                    measure: string;
-                    name: string;
-                }[];
-                change_steps: {
-                    sweet: number;
-                    sour: number;
-                    salt: number;
-                    umami: number;
-                    heat: number;
-                };
-                residual_steps: number;
-                allergens_added: string[];
-                allergens_removed: string[];
-                diets_gained: string[];
-                note: string | null;
-                name: string;
-                diets_lost: string[];
-                kinship: number;
-                main_axis: string | null;
-                after: components["schemas"]["Axes"];
-                edits: components["schemas"]["LineEdit"][];
-                added: string[];
-            }[];
-            stuck: components["schemas"]["LineEdit"][];
-            lines: string[];
-            after: components["schemas"]["Axes"];
-            change_steps: {
-                sweet: number;
-                sour: number;
-                salt: number;
-                umami: number;
-                heat: number;
-            };
-            residual_steps: number;
-        };
-        Before: {
-            style?: string | null;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            yield?: string | null;
-            lines: string[];
-            part_ml?: number | null;
-            method?: string[];
-            pan?: string | null;
-        };
-        CompareWish: {
-            title?: string | null;
-            style?: string | null;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            yield?: string | null;
-            lines: string[];
-            part_ml?: number | null;
-            sauce?: number | null;
-            before: components["schemas"]["Before"];
-            method?: string[];
-            pan?: string | null;
-        };
-        Comparison: {
-            says: string;
-            changes: string[];
-            lines: {
-                ingredient: string | null;
-                name: string | null;
-                before: string | null;
-                after: string | null;
-                grams_before: number;
-                grams_after: number;
-                says: string | null;
-            }[];
-            steps: {
-                sweet: number;
-                sour: number;
-                salt: number;
-                umami: number;
-                heat: number;
-            };
-            axes_before: components["schemas"]["Axes"];
-            axes_after: components["schemas"]["Axes"];
-            batch_before: {
-                grams: number;
-            };
-            batch_after: {
-                grams: number;
-            };
-        };
-        Version: {
-            number: number;
-            kept_at: string | null;
-            says: string | null;
-            title: string;
-            style: string | null;
-            /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp";
-            yield: string | null;
-            part_ml: number | null;
-            lines: string[];
-            method: string[];
-            pan: string | null;
-        };
-        Versions: {
-            versions: components["schemas"]["Version"][];
-        };
-        Said: {
-            complaint: string;
-            /** @enum {string} */
-            strength: "little" | "clear" | "far";
-        };
-        Dose: {
-            id: number;
-            why: string;
-            at: string | null;
-            additions: {
-                ingredient: string;
-                name: string;
-                grams: number;
-                measure: string;
-            }[];
-        };
-        Tasting: {
-            id: number;
-            at: string;
-            temperature: string | null;
-            food: string | null;
             words: string | null;
-            says: components["schemas"]["Said"][];
-            scores: {
-                sweet?: number;
-                sour?: number;
-                salt?: number;
-                umami?: number;
-                heat?: number;
-            };
-            axes: components["schemas"]["Axes"];
+            at: number;
+            says: string;
         };
-        BatchSummary: {
-            id: number;
-            sauce: number;
-            version: number;
-            title: string;
-            style: string | null;
-            /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp";
-            pan_grams: number | null;
-            started_at: string | null;
-            closed_at: string | null;
-            dose_count: number;
-            tasting_count: number;
-            doses: components["schemas"]["Dose"][];
-            tastings: components["schemas"]["Tasting"][];
-            is_cooking: boolean;
-        };
-        Batches: {
-            batches: components["schemas"]["BatchSummary"][];
-        };
-        Batch: {
-            id: number;
-            sauce: number;
-            version: number;
-            title: string;
-            style: string | null;
-            /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp";
-            pan_grams: number | null;
-            started_at: string | null;
-            closed_at: string | null;
-            dose_count: number;
-            tasting_count: number;
-            doses: components["schemas"]["Dose"][];
-            tastings: components["schemas"]["Tasting"][];
-            formula_grams: number;
-            balance: components["schemas"]["Balance"];
-            as_lines: string[];
-            is_cooking: boolean;
-        };
-        BatchStart: {
-            pan_grams?: number | null;
-        };
-        Tongue: {
-            says?: components["schemas"]["Said"][];
-            way_back?: boolean;
-            capacity_ml?: number | null;
-            additions?: {
-                ingredient: string;
-                grams: number;
-                measure: string;
-            }[];
-            scores?: {
-                sweet?: number;
-                sour?: number;
-                salt?: number;
-                umami?: number;
-                heat?: number;
-            };
-            /** @enum {string|null} */
-            temperature?: "warm" | "cold" | null;
-            food?: string | null;
-            words?: string | null;
-            good?: boolean;
-            close?: boolean;
-        };
-        PalateSwitch: {
-            on: boolean;
-        };
-        Palate: {
-            on: boolean;
-            families: {
-                style: string;
-                name: string;
-                says: string | null;
-                tastings: number;
-                axes: {
-                    sweet?: {
-                        prior: number;
-                        ideal: number;
-                        deviation: number;
-                        shift: number;
-                        tastings: number;
-                    };
-                    sour?: {
-                        prior: number;
-                        ideal: number;
-                        deviation: number;
-                        shift: number;
-                        tastings: number;
-                    };
-                    salt?: {
-                        prior: number;
-                        ideal: number;
-                        deviation: number;
-                        shift: number;
-                        tastings: number;
-                    };
-                    umami?: {
-                        prior: number;
-                        ideal: number;
-                        deviation: number;
-                        shift: number;
-                        tastings: number;
-                    };
-                    heat?: {
-                        prior: number;
-                        ideal: number;
-                        deviation: number;
-                        shift: number;
-                        tastings: number;
-                    };
-                };
-            }[];
-        };
-        ScaleWish: {
-            title?: string | null;
-            style?: string | null;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            yield?: string | null;
-            lines: string[];
-            part_ml?: number | null;
-            sauce?: number | null;
-            factor?: number | string | null;
-            to?: string | null;
-            have?: string | null;
-            serves?: number | string | null;
-            portion?: string | null;
-            pan?: string | null;
-            head_space?: number | null;
-            loss?: number | null;
-            hold_back?: boolean;
-            method?: string[];
-        };
-        Scaled: {
-            factor: number;
-            limited_by: string | null;
-            lines: {
-                ingredient: string | null;
-                text: string;
-                grams: number | null;
-                exact_grams: number | null;
-                measure: string | null;
-                error_percent: number | null;
-                note: string | null;
-                scaled_text: string;
-            }[];
-            batch: {
-                grams: number;
-                millilitres: number;
-            };
-            fill: {
-                container_ml: number;
-                count: number;
-                filled_ml: number;
-                left_over_ml: number;
-            }[];
-            cook: {
-                evaporate_grams: number;
-                minutes: {
-                    value: number;
-                    low: number;
-                    high: number;
-                };
-                pan_reads_grams: number;
-            } | null;
-            axes_before: components["schemas"]["Axes"];
-            axes_after: components["schemas"]["Axes"];
-            notes: string[];
-            change_steps: {
-                sweet: number;
-                sour: number;
-                salt: number;
-                umami: number;
-                heat: number;
-            };
-            finished: {
-                grams: number;
-                millilitres: number;
-            };
-            yield: string | null;
-        };
-        ThicknessWish: {
-            title?: string | null;
-            style?: string | null;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            yield?: string | null;
-            lines: string[];
-            part_ml?: number | null;
-            sauce?: number | null;
-            /** @enum {string} */
-            by?: "volume" | "weight" | "solids" | "window" | "thickness";
-            value?: number | null;
-            pan?: string | null;
-            heat?: string | null;
-            /** @enum {string} */
-            consistency?: "pouring" | "coating" | "spooning";
-            method?: string[];
-        };
+        /** @description Boiling down: how much water, how long, and how the axes move on the way. */
         Reduction: {
             evaporate_grams: number;
             pan_reads_grams: number;
             millilitres: number;
             dissolved_solids_percent: number;
+            /** @description null where the pan is not known */
             minutes: {
                 value: number;
                 low: number;
                 high: number;
             } | null;
+            heat: {
+                key: string;
+                cooks: number;
+                uncertain_percent: number;
+            };
+            /** @description by axis */
             change_steps: {
                 sweet: number;
                 sour: number;
@@ -2072,6 +5104,7 @@ export interface components {
                 umami: number;
                 heat: number;
             };
+            /** @description outside the cook's own target, else the style's */
             off_by_steps: {
                 sweet: number | null;
                 sour: number | null;
@@ -2091,135 +5124,95 @@ export interface components {
                 };
             }[];
             warnings: string[];
-            after: components["schemas"]["Axes"];
-            heat: {
-                key: string;
-                cooks: number;
-                uncertain_percent: number;
+            /** @description by axis */
+            after: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
             };
         };
-        Thickenings: {
-            ways: {
+        Said: {
+            complaint: string;
+            strength: string;
+        };
+        Sauce: {
+            id: number;
+            revision: number;
+            forked_from: number | null;
+            title: string;
+            style: string | null;
+            /** @enum {string} */
+            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            yield: string | null;
+            part_ml: number | null;
+            method: string[];
+            pan: string | null;
+            lines: string[];
+        };
+        SauceLog: {
+            batches: components["schemas"]["LoggedBatch"][];
+            learned: {
                 ingredient: string;
                 name: string;
-                grams: number;
-                measure: string;
-                slurry_water_grams: number;
-                how: string;
-                mind: string | null;
-                change_steps: {
-                    sweet: number;
-                    sour: number;
-                    salt: number;
-                    umami: number;
-                    heat: number;
-                };
-                allergens: string[];
+                figure: string;
+                gap: number;
+                batches: number;
             }[];
-            boiled: components["schemas"]["Reduction"] | null;
-            boiled_not: string | null;
         };
-        Stage: {
-            title: string | null;
-            off_the_heat: boolean;
-            lines: number[];
-            grams_with: number;
-            grams_after: number;
-            millilitres_after: number;
-            steps: {
+        /** @description A recipe at another size: what to measure, what it fills, how it is cooked down, and how little the rounding moves it. / */
+        Scale: {
+            factor: number;
+            limited_by: string | null;
+            lines: {
+                ingredient: string | null;
                 text: string;
-                line: number;
-                /** @enum {string} */
-                kind: "reduce" | "cook" | "rest" | "do";
-                minutes: number[] | null;
-                heat: string | null;
-                covered: boolean;
-                left: number | null;
-                celsius: number | null;
-                until: string | null;
-                sieved: boolean;
-                water: {
+                grams: number | null;
+                exact_grams: number | null;
+                measure: string | null;
+                error_percent: number | null;
+                note: string | null;
+                scaled_text: string;
+            }[];
+            /** @description before cooking */
+            batch: {
+                grams: number;
+                millilitres: number;
+            };
+            fill: {
+                container_ml: number;
+                count: number;
+                filled_ml: number;
+                left_over_ml: number;
+            }[];
+            cook: {
+                evaporate_grams: number;
+                minutes: {
                     value: number;
                     low: number;
                     high: number;
                 };
-                alcohol_left_percent: number[] | null;
-                acetic_left_percent: number | null;
-                nose_heat_left_percent: number | null;
-            }[];
-        };
-        CookStart: {
-            factor?: number | string | null;
-            to?: string | null;
-            have?: string | null;
-            serves?: number | string | null;
-            portion?: string | null;
-            head_space?: number | null;
-            loss?: number | null;
-            hold_back?: boolean;
-        };
-        CookEvent: {
-            /** @enum {string} */
-            kind: "measured" | "rebalanced" | "step-started" | "step-done" | "timer-started" | "timer-stopped" | "pan-empty" | "pan-reads" | "heat-off" | "temperature" | "ph" | "solids" | "note" | "undone" | "finished";
-            figures?: {
-                [key: string]: number;
+                pan_reads_grams: number;
+            } | null;
+            /** @description by axis */
+            axes_before: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
             };
-            rebalanced?: {
-                line: number;
-                grams: number;
-            }[];
-            words?: string | null;
-            at?: number | null;
-            key?: string | null;
-            /** @description Of a timer to be stopped, where its number is not known yet */
-            timer_key?: string | null;
-        };
-        Move: {
-            /** @enum {string} */
-            kind: "pan-empty" | "measure" | "step" | "pan-reads" | "cool" | "readings" | "fill";
-            stage: string | null;
-            done: boolean;
-            measure: {
-                line: number;
-                name: string;
-                grams: number | null;
-                measure: string;
-                take: string | null;
-                note: string | null;
-                actual_grams: number | null;
-                changed: boolean;
-                /** @description what to measure, in one sentence */
-                says: string;
-                tolerance_grams: number;
-            } | null;
-            step: {
-                text: string;
-                line: number;
-                /** @enum {string} */
-                kind: "reduce" | "cook" | "rest" | "do";
-                minutes: number[] | null;
-                heat: string | null;
-                covered: boolean;
-                left: number | null;
-                celsius: number | null;
-                until: string | null;
-                sieved: boolean;
-                number: number;
-                started: number | null;
-                done: number | null;
-            } | null;
-            cautions: components["schemas"]["Caution"][];
-        };
-        Rebalancing: {
-            /** @enum {string} */
-            way: "as-planned" | "in-proportion" | "solved";
-            lines: {
-                line: number;
-                name: string;
-                planned_grams: number | null;
-                grams: number;
-                measure: string;
-            }[];
+            /** @description by axis */
+            axes_after: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            notes: string[];
+            /** @description by axis */
             change_steps: {
                 sweet: number;
                 sour: number;
@@ -2227,187 +5220,29 @@ export interface components {
                 umami: number;
                 heat: number;
             };
-            away_steps: number;
-        };
-        CookTimer: {
-            id: number;
-            name: string;
-            minutes: number;
-            started: number;
-            ends: number;
-            stopped: number | null;
-            /** @description What the page called it before it was stored */
-            key: string | null;
-        };
-        Cooling: {
-            /** @enum {string} */
-            stage: "first" | "second" | "done" | "too-slow";
-            celsius: number | null;
-            limit: number;
-            minutes_left: number;
-            expected_minutes: number | null;
-            says: string;
-        };
-        Measured: {
-            ph: {
-                value: number;
-                estimate: number | null;
-                low: number | null;
-                high: number | null;
-            } | null;
-            solids: {
-                value: number;
-                estimate: number;
-            } | null;
-        };
-        Cook: {
-            id: number;
-            sauce: number;
-            version: number;
-            title: string;
-            measures: string;
-            pan_named: string | null;
-            started_at: string | null;
-            factor: number;
-            fill: {
-                container_ml: number;
-                count: number;
-                filled_ml: number;
-                left_over_ml: number;
-            }[];
-            notes: string[];
-            moves: components["schemas"]["Move"][];
-            timers: components["schemas"]["CookTimer"][];
-            pan: {
-                empty_grams: number | null;
-                sauce_grams: number;
-                reads_grams: number | null;
-                read_grams: number | null;
-                weighed_sauce_grams: number | null;
-                water_grams: number;
-                minutes: {
-                    value: number;
-                    low: number;
-                    high: number;
-                } | null;
-                tolerance_grams: number;
-            };
-            rebalancing: components["schemas"]["Rebalancing"][];
-            cooling: components["schemas"]["Cooling"] | null;
-            heat_off: number | null;
-            finished: number | null;
-            events: {
-                id: number;
-                kind: string;
-                figures: {
-                    [key: string]: number;
-                };
-                words: string | null;
-                at: number;
-            }[];
-            now: number;
-            balance: components["schemas"]["Balance"];
-            measured: components["schemas"]["Measured"];
-            cooling_rule: string;
-        };
-        InstrumentReading: {
-            value: number | null;
-            settled: boolean;
-            celsius: number | null;
-            says: string | null;
-        };
-        Instruments: {
-            there: string[];
-            stand_in: boolean;
-            calibration: {
-                slope_percent: number;
-                at: number;
-                stale: boolean;
-            } | null;
-            says: string | null;
-        };
-        StandInDeed: {
-            /** @enum {string} */
-            do: "pour" | "clear" | "dip";
-            grams?: number;
-            seconds?: number;
-            ph?: number;
-            percent?: number;
-            celsius?: number;
-        };
-        Keep: {
-            /** @enum {string} */
-            storage: "fridge" | "freezer" | "serve-at-once";
-            days: {
-                low: number;
-                high: number;
-            };
-            freezer_months: number | null;
-            reasons: string[];
-            cautions: components["schemas"]["Caution"][];
-            traditions: string[];
-            asks: string[];
-        };
-        LabelText: {
-            ingredients: {
-                parts: {
-                    text: string;
-                    emphasised: boolean;
-                }[];
-                percent: number;
-            }[];
-            allergens: string[];
-            warnings: string[];
-            notes: string[];
-        };
-        Jar: {
-            id: number;
-            code: string;
-            ml: number;
-            went_to: string | null;
-            finished_at: string | null;
-        };
-        BatchRecord: {
-            made_on: string;
-            use_by: string;
-            code: string;
-            yield: {
+            finished: {
                 grams: number;
                 millilitres: number;
-                planned_grams: number;
             };
-            measured: components["schemas"]["Measured"];
-            cost: {
-                total: number;
-                unpriced: string[];
-            };
-            keep: components["schemas"]["Keep"];
-            label: components["schemas"]["LabelText"];
-            jars: components["schemas"]["Jar"][];
-            events: {
-                id: number;
-                kind: string;
-                figures: {
-                    [key: string]: number;
-                };
-                words: string | null;
-                at: number;
-                says: string;
-            }[];
+            /** @description as it then reads; null where nothing is cooked */
+            yield: string | null;
         };
-        JarStart: {
-            ml: number;
-            count: number;
-            went_to?: string | null;
+        Session: {
+            addresses: string[];
+            came_in: boolean;
         };
-        JarEdit: {
-            went_to?: string | null;
-            finished?: boolean;
+        Shelf: {
+            sauces: components["schemas"]["ShelfSauce"][];
+            more: boolean;
         };
-        SplitWish: {
-            uses: ("marinade" | "basting" | "mop" | "table")[];
-            kilograms?: number | null;
-            people?: number | null;
+        ShelfSauce: {
+            id: number;
+            title: string;
+            style: string | null;
+            line_count: number;
+            updated_at: string | null;
+            standing: components["schemas"]["Standing"];
+            verdict: string;
         };
         Split: {
             parts: {
@@ -2420,81 +5255,408 @@ export interface components {
             }[];
             left_grams: number;
         };
-        SauceLog: {
-            batches: {
-                id: number;
-                code: string;
-                version: number;
-                at: string | null;
-                grams: number;
-                is_cooked: boolean;
-                axes: components["schemas"]["Axes"];
-                measured: components["schemas"]["Measured"];
-                tastings: {
-                    at: string;
-                    scores: {
-                        [key: string]: number;
-                    };
-                    words: string | null;
-                    food: string | null;
-                }[];
-            }[];
-            learned: {
-                ingredient: string;
+        /** @description A stage of a cook and what each of its steps takes: grams, millilitres, per cent that stays. */
+        Stage: {
+            title: string | null;
+            off_the_heat: boolean;
+            /** @description from 1 */
+            lines: number[];
+            grams_with: number;
+            grams_after: number;
+            millilitres_after: number;
+            steps: components["schemas"]["CookedStep"][];
+        };
+        Standing: {
+            axes: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            distance: number | null;
+        };
+        /** @description A step of the method as it was understood: minutes, °C. */
+        Step: {
+            text: string;
+            line: number;
+            kind: string;
+            /** @description from and to */
+            minutes: number[] | null;
+            heat: string | null;
+            covered: boolean;
+            left: number | null;
+            celsius: number | null;
+            until: string | null;
+            sieved: boolean;
+        };
+        /** @description A style family with its windows. */
+        Style: {
+            key: string;
+            name: string;
+            /** @description by axis, in its unit */
+            windows: {
+                sweet: number[];
+                sour: number[];
+                salt: number[];
+                umami: number[];
+                heat: number[];
+            };
+            references: number;
+            source: string;
+            base: string;
+            correctors: string[];
+            body: string;
+            schools: string;
+        };
+        Suggestions: {
+            suggestions: {
+                text: string;
                 name: string;
-                figure: string;
-                gap: number;
-                batches: number;
+                own: boolean;
             }[];
         };
-        BatchComparison: {
-            says: string;
-            changes: string[];
-            lines: {
-                ingredient: string | null;
-                name: string | null;
-                before: string | null;
-                after: string | null;
-                grams_before: number;
-                grams_after: number;
-                says: string | null;
+        /** @description What can take a line's place: how much, what makes up for the rest, how the sauce changes, and the lines as they then read. / */
+        Swap: {
+            ingredient: string;
+            grams: number;
+            measure: string;
+            compensations: {
+                ingredient: string;
+                grams: number;
+                measure: string;
+                name: string;
             }[];
-            steps: {
+            /** @description by axis */
+            change_steps: {
                 sweet: number;
                 sour: number;
                 salt: number;
                 umami: number;
                 heat: number;
             };
-            axes_before: components["schemas"]["Axes"];
-            axes_after: components["schemas"]["Axes"];
-            batch_before: {
-                grams: number;
+            residual_steps: number;
+            allergens_added: string[];
+            allergens_removed: string[];
+            diets_gained: string[];
+            note: string | null;
+            name: string;
+            diets_lost: string[];
+            /** @description of aroma, 0 to 1 */
+            kinship: number;
+            main_axis: string | null;
+            /** @description by axis */
+            after: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
             };
-            batch_after: {
-                grams: number;
-            };
-            tasted: {
-                before: {
-                    at: string;
-                    scores: {
-                        [key: string]: number;
-                    };
-                    words: string | null;
-                    food: string | null;
-                }[];
-                after: {
-                    at: string;
-                    scores: {
-                        [key: string]: number;
-                    };
-                    words: string | null;
-                    food: string | null;
-                }[];
-            };
-            brands: string[];
+            /** @description lines from 1 as they then read */
+            edits: {
+                line: number;
+                text: string;
+            }[];
+            /** @description new lines */
+            added: string[];
         };
-        PlanWish: {
+        /** @description What can take the place of one line, the best first. */
+        Swaps: {
+            /** @description from 1 */
+            line: number;
+            ingredient: string | null;
+            name: string | null;
+            grams: number;
+            candidates: components["schemas"]["Swap"][];
+        };
+        TastedBetween: {
+            brands: string[];
+            tasted: {
+                before: components["schemas"]["TastedThen"][];
+                after: components["schemas"]["TastedThen"][];
+            };
+        };
+        TastedThen: {
+            at: string;
+            scores: {
+                [key: string]: number;
+            };
+            words: string | null;
+            food: string | null;
+        };
+        TastingKept: {
+            id: number;
+            at: string;
+            temperature: string | null;
+            food: string | null;
+            words: string | null;
+            says: components["schemas"]["Said"][];
+            scores: {
+                [key: string]: number;
+            };
+            axes: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+        };
+        /** @description One way to thicken a sauce. */
+        Thickening: {
+            ingredient: string;
+            name: string;
+            grams: number;
+            measure: string;
+            slurry_water_grams: number;
+            how: string;
+            /** @description what a sharp sauce does to it */
+            mind: string | null;
+            /** @description by axis */
+            change_steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            allergens: string[];
+        };
+        Thickenings: {
+            boiled: components["schemas"]["Reduction"] | null;
+            boiled_not: string | null;
+            ways: components["schemas"]["Thickening"][];
+        };
+        /** @description A timer of a cook: minutes, and seconds since the epoch. */
+        Timer: {
+            id: number;
+            name: string;
+            minutes: number;
+            started: number;
+            ends: number;
+            stopped: number | null;
+            /** @description that the page gave it */
+            key: string | null;
+        };
+        TrainedAxis: {
+            /** @enum {string} */
+            axis: "sweet" | "sour" | "salt" | "umami" | "heat";
+            stock: {
+                ingredient: string;
+                name: string;
+                percent: number;
+                how: string;
+                solute_grams: number;
+                water_grams: number;
+            };
+            glasses: {
+                steps: number;
+                stock_grams: number;
+                water_grams: number;
+                solute_grams: number;
+            }[];
+            next: number;
+            trials: number;
+            reversals: number;
+            own_step: number | null;
+            verdict: string | null;
+        };
+        Trainer: {
+            axes: components["schemas"]["TrainedAxis"][];
+        };
+        Upload: {
+            upload: string;
+            bytes: number;
+            read: number;
+        };
+        Version: {
+            number: number;
+            kept_at: string | null;
+            says: string | null;
+            title: string;
+            style: string | null;
+            /** @enum {string} */
+            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            yield: string | null;
+            part_ml: number | null;
+            method: string[];
+            pan: string | null;
+            lines: string[];
+        };
+        Versions: {
+            versions: components["schemas"]["Version"][];
+        };
+        AdviceRequest: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            yield?: string | null;
+            part_ml?: number | string | null;
+            sauce?: number | null;
+            forked_from?: number | null;
+            pan?: string | null;
+            method?: (string | null)[] | null;
+            lines: string[];
+            with?: string[] | null;
+            most?: number | null;
+            complaint?: string | null;
+            target?: {
+                sweet?: (number | string)[] | null;
+                sour?: (number | string)[] | null;
+                salt?: (number | string)[] | null;
+                umami?: (number | string)[] | null;
+                heat?: (number | string)[] | null;
+            } | null;
+            liked?: string[] | null;
+            move?: string | null;
+            capacity_ml?: number | string | null;
+        };
+        BatchRequest: {
+            pan_grams?: number | string | null;
+        };
+        BufferRequest: {
+            buffer: number | string;
+        };
+        CompareRequest: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            yield?: string | null;
+            part_ml?: number | string | null;
+            sauce?: number | null;
+            forked_from?: number | null;
+            pan?: string | null;
+            method?: (string | null)[] | null;
+            lines: string[];
+            before: {
+                yield?: string | null;
+                /** @enum {string|null} */
+                measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+                lines: string[];
+                part_ml?: number | string | null;
+                style?: string | null;
+                pan?: string | null;
+                method?: (string | null)[] | null;
+            };
+        };
+        CookEventRequest: {
+            kind: string;
+            figures?: {
+                [key: string]: number;
+            };
+            rebalanced?: {
+                line: number;
+                grams: number | string;
+            }[];
+            words?: string | null;
+            at?: number | string | null;
+            key?: string | null;
+            timer_key?: string | null;
+        };
+        CookStartRequest: {
+            factor?: number | string | null;
+            to?: string | null;
+            have?: string | null;
+            serves?: number | string | null;
+            portion?: string | null;
+            head_space?: number | string | null;
+            loss?: number | string | null;
+            hold_back?: boolean;
+        };
+        DesignRequest: {
+            title?: string | null;
+            style: string;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            yield?: string | null;
+            part_ml?: number | string | null;
+            sauce?: number | null;
+            forked_from?: number | null;
+            pan?: string | null;
+            method?: (string | null)[] | null;
+            lines: string[];
+            batch_grams: number | string;
+            base?: string | null;
+            may_grow?: boolean;
+        };
+        EditRequest: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            yield?: string | null;
+            part_ml?: number | string | null;
+            sauce?: number | null;
+            forked_from?: number | null;
+            pan?: string | null;
+            method?: (string | null)[] | null;
+            lines: string[];
+            revision: number;
+        };
+        FormulaRequest: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            yield?: string | null;
+            part_ml?: number | string | null;
+            sauce?: number | null;
+            forked_from?: number | null;
+            pan?: string | null;
+            method?: (string | null)[] | null;
+            lines: string[];
+        };
+        GuessRequest: {
+            /** @enum {string} */
+            axis: "sweet" | "sour" | "salt" | "umami" | "heat";
+            level: number | string;
+            right: boolean;
+        };
+        ImportRequest: {
+            contents?: string | null;
+            upload?: string;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            keep_both?: boolean;
+        };
+        JarEditRequest: {
+            went_to?: string | null;
+            finished?: boolean;
+        };
+        JarRequest: {
+            ml: number | string;
+            count: number;
+            went_to?: string | null;
+        };
+        NudgeRequest: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            yield?: string | null;
+            part_ml?: number | string | null;
+            sauce?: number | null;
+            forked_from?: number | null;
+            pan?: string | null;
+            method?: (string | null)[] | null;
+            lines: string[];
+            line: number;
+            /** @enum {string} */
+            direction: "up" | "down";
+            /** @enum {string|null} */
+            by?: "notch" | "step" | null;
+        };
+        PalateRequest: {
+            on: boolean;
+        };
+        PieceRequest: {
+            at: number;
+            bytes: string;
+        };
+        PlanRequest: {
             title?: string | null;
             ready: string;
             zone: string;
@@ -2504,142 +5666,139 @@ export interface components {
                 size?: string | null;
             }[];
         };
-        PlanKept: {
-            id: number;
-            title: string;
-            ready: string;
-            zone: string;
-            rings: number;
-            items: {
-                sauce: number;
-                size: string;
-            }[];
+        ProductRequest: {
+            name: string;
+            like: string;
+            stands_in: boolean;
+            in_stock: boolean;
+            price?: number | string | null;
+            pack_grams?: number | string | null;
+            label: {
+                per_serving?: boolean;
+                ingredients?: string | null;
+                fat?: number | string | null;
+                carbohydrate?: number | string | null;
+                sugars?: number | string | null;
+                protein?: number | string | null;
+                salt?: number | string | null;
+                sodium?: number | string | null;
+                acidity?: number | string | null;
+                shu?: number | string | null;
+                serving_grams?: number | string | null;
+            };
         };
-        PlanDraft: {
-            starts: string;
-            ready: string;
-            sauces: {
-                id: number;
-                title: string;
-                cost: number;
-                unpriced: string[];
-                cost_per_jar: number | null;
-            }[];
-            tasks: {
-                sauce: number;
-                /** @enum {string} */
-                kind: "prepare" | "cook" | "cool" | "rest" | "fill";
-                says: string;
-                minutes: number;
-                start: string;
-                end: string;
-            }[];
-            shopping: {
+        ScaleRequest: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            yield?: string | null;
+            part_ml?: number | string | null;
+            sauce?: number | null;
+            forked_from?: number | null;
+            pan?: string | null;
+            method?: (string | null)[] | null;
+            lines: string[];
+            factor?: number | string | null;
+            to?: string | null;
+            have?: string | null;
+            serves?: number | string | null;
+            portion?: string | null;
+            head_space?: number | string | null;
+            loss?: number | string | null;
+            hold_back?: boolean;
+        };
+        SessionRequest: {
+            passphrase: string;
+        };
+        SplitRequest: {
+            uses: string[];
+            kilograms?: number | string | null;
+            people?: number | string | null;
+        };
+        StandInRequest: {
+            /** @enum {string} */
+            do: "pour" | "clear" | "dip";
+            grams?: number | string;
+            seconds?: number | string;
+            ph?: number | string;
+            percent?: number | string;
+            celsius?: number | string;
+        };
+        SuggestRequest: {
+            text: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            sauce?: number | null;
+        };
+        SwapRequest: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            yield?: string | null;
+            part_ml?: number | string | null;
+            sauce?: number | null;
+            forked_from?: number | null;
+            pan?: string | null;
+            method?: (string | null)[] | null;
+            lines: string[];
+            line?: number | null;
+            /** @enum {string|null} */
+            reason?: "missing" | "cannot-eat" | "season" | "cheaper" | "stronger" | "milder" | null;
+            allergens?: string[] | null;
+            diets?: string[] | null;
+            month?: number | null;
+            for?: string | null;
+        };
+        TastingRequest: {
+            says?: {
+                complaint: string;
+                strength: string;
+            }[] | null;
+            way_back?: boolean;
+            capacity_ml?: number | string | null;
+            additions?: {
                 ingredient: string;
-                name: string;
-                need_grams: number;
-                stock_grams: number;
-                buy_grams: number;
-                packs: number | null;
-                pack_grams: number | null;
-                cost: number | null;
-                left_grams: number | null;
-                out_of_season: boolean;
+                grams: number | string;
+                measure: string;
             }[];
+            scores?: {
+                sweet?: number | string;
+                sour?: number | string;
+                salt?: number | string;
+                umami?: number | string;
+                heat?: number | string;
+            } | null;
+            /** @enum {string|null} */
+            temperature?: "warm" | "cold" | null;
+            food?: string | null;
+            words?: string | null;
+            good?: boolean;
+            close?: boolean;
         };
-        PlanAnswer: {
-            plan: components["schemas"]["PlanKept"];
-            draft: components["schemas"]["PlanDraft"] | null;
-            says: string | null;
+        ThicknessRequest: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            yield?: string | null;
+            part_ml?: number | string | null;
+            sauce?: number | null;
+            forked_from?: number | null;
+            pan?: string | null;
+            method?: (string | null)[] | null;
+            lines: string[];
+            /** @enum {string|null} */
+            by?: "volume" | "weight" | "solids" | "window" | "thickness" | null;
+            value?: number | string | null;
+            heat?: string | null;
+            consistency?: string | null;
         };
-        Plans: {
-            plans: components["schemas"]["PlanKept"][];
-        };
-        Trainer: {
-            axes: {
-                /** @enum {string} */
-                axis: "sweet" | "sour" | "salt" | "umami" | "heat";
-                glasses: {
-                    steps: number;
-                    stock_grams: number;
-                    water_grams: number;
-                    solute_grams: number;
-                }[];
-                next: number;
-                trials: number;
-                reversals: number;
-                own_step: number | null;
-                verdict: string | null;
-                stock: {
-                    ingredient: string;
-                    name: string;
-                    percent: number;
-                    how: string;
-                    solute_grams: number;
-                    water_grams: number;
-                };
-            }[];
-        };
-        Guess: {
-            /** @enum {string} */
-            axis: "sweet" | "sour" | "salt" | "umami" | "heat";
-            level: number;
-            right: boolean;
-        };
-        ImportWish: {
-            contents?: string;
-            upload?: string;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
-            keep_both?: boolean;
-        };
-        ImportPreview: {
-            /** @enum {string} */
-            kind: "recipes" | "ingredients" | "products" | "batches" | "kitchen";
-            items: {
-                title: string;
-                kind: string;
-                there: boolean;
-            }[];
-        };
-        Imported: {
-            id: number;
-            says: string;
-            sauces: number[];
-            undone: boolean;
-        };
-        Copies: {
-            /** @description a number that only a restore changes */
-            epoch: number;
-            copies: {
-                name: string;
-                bytes: number;
-                at: number;
-                opens: boolean;
-                /** @description daily, by-hand, before-upgrade, before-restore or set-aside */
-                why: string;
-            }[];
-        };
-        Door: {
-            /** @description Under which the home network finds the kitchen; none where only this machine is let in */
-            addresses: string[];
-            /** @description This device came in with the passphrase */
-            came_in: boolean;
-        };
-        Upload: {
-            upload: string;
-            bytes: number;
-            read: number;
-        };
-        Piece: {
-            at: number;
-            /** @description in base64, up to 3 MB of them */
-            bytes: string;
-        };
-        Written: {
-            text: string;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp";
+        WrittenRequest: {
+            text: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
         };
     };
     responses: never;
@@ -2649,2624 +5808,4 @@ export interface components {
     pathItems: never;
 }
 export type $defs = Record<string, never>;
-export interface operations {
-    kitchen: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What a page needs once */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Kitchen"];
-                };
-            };
-        };
-    };
-    balance: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Formula"];
-            };
-        };
-        responses: {
-            /** @description The balance */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Balance"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    advise: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AdviceWish"];
-            };
-        };
-        responses: {
-            /** @description Ranked corrections */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Advice"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    shelf: {
-        parameters: {
-            query?: {
-                named?: string;
-                page?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Newest first */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Shelf"];
-                };
-            };
-        };
-    };
-    addSauce: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Formula"];
-            };
-        };
-        responses: {
-            /** @description The sauce */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Sauce"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    writeSauce: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Written"];
-            };
-        };
-        responses: {
-            /** @description The sauce */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Sauce"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    sauce: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The sauce */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Sauce"];
-                };
-            };
-            /** @description No such sauce */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    editSauce: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Edit"];
-            };
-        };
-        responses: {
-            /** @description The sauce as stored */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Sauce"];
-                };
-            };
-            /** @description No such sauce */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description The sauce has moved on; nothing was overwritten */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Conflict"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    putAway: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description No such sauce */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    bringBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The sauce */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Sauce"];
-                };
-            };
-            /** @description No such sauce */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    pantry: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The pantry */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Pantry"];
-                };
-            };
-        };
-    };
-    addProduct: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProductEntry"];
-            };
-        };
-        responses: {
-            /** @description The product */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Product"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    editProduct: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                product: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProductEntry"];
-            };
-        };
-        responses: {
-            /** @description The product */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Product"];
-                };
-            };
-            /** @description No such product */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    removeProduct: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                product: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description No such product */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    design: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DesignWish"];
-            };
-        };
-        responses: {
-            /** @description The design */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Design"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    suggest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SuggestWish"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Suggestions"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    nudge: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NudgeWish"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Nudged"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    swap: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SwapWish"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Swaps"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    convert: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SwapWish"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Conversion"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    compare: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CompareWish"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Comparison"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    palate: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Palate"];
-                };
-            };
-        };
-    };
-    switchPalate: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PalateSwitch"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Palate"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    resetPalate: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                style: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Palate"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    versions: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Versions"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    keepVersion: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Version"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    version: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-                version: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Version"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    batches: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Batches"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    startBatch: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BatchStart"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Batch"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    batch: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Batch"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    weighBatch: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BatchStart"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Batch"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    adviseBatch: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Tongue"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Advice"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    dose: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Tongue"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Batch"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    undose: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Batch"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    taste: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Tongue"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Batch"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    intoTheSauce: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Sauce"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    scale: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ScaleWish"];
-            };
-        };
-        responses: {
-            /** @description The sheet */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Scaled"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    reduce: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ThicknessWish"];
-            };
-        };
-        responses: {
-            /** @description The plan */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reduction"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    thicken: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ThicknessWish"];
-            };
-        };
-        responses: {
-            /** @description The plan */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Thickenings"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    startCook: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CookStart"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Cook"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    cook: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Cook"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    happen: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CookEvent"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Cook"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    instruments: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Instruments"];
-                };
-            };
-        };
-    };
-    weigh: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["InstrumentReading"];
-                };
-            };
-        };
-    };
-    tare: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["InstrumentReading"];
-                };
-            };
-        };
-    };
-    probe: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["InstrumentReading"];
-                };
-            };
-        };
-    };
-    refractometer: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["InstrumentReading"];
-                };
-            };
-        };
-    };
-    phMeter: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["InstrumentReading"];
-                };
-            };
-        };
-    };
-    buffer: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    buffer: number;
-                };
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["InstrumentReading"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    standIn: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["StandInDeed"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["InstrumentReading"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    keep: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Formula"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Keep"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    sauceLog: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SauceLog"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    record: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BatchRecord"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    write: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CookEvent"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BatchRecord"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    fill: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["JarStart"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BatchRecord"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    split: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SplitWish"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Split"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    between: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                before: number;
-                after: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BatchComparison"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    jar: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                jar: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["JarEdit"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BatchRecord"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    plans: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Plans"];
-                };
-            };
-        };
-    };
-    keepPlan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlanWish"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanAnswer"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    draftPlan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlanWish"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanDraft"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    plan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plan: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanAnswer"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    dropPlan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plan: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Dropped */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    calendar: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plan: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The calendar */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/calendar": string;
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    trainer: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Trainer"];
-                };
-            };
-        };
-    };
-    guess: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Guess"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Trainer"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    resetTrainer: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                axis: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Trainer"];
-                };
-            };
-        };
-    };
-    beginUpload: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Upload"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    upload: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                upload: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Upload"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    addPiece: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                upload: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Piece"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Upload"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    forgetUpload: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                upload: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    previewImport: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ImportWish"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ImportPreview"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    takeIn: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ImportWish"];
-            };
-        };
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Imported"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    undoImport: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                import: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Imported"];
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    exportKitchen: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": string;
-                };
-            };
-        };
-    };
-    kitchenSchema: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/schema+json": string;
-                };
-            };
-        };
-    };
-    exportTable: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                table: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/csv": string;
-                };
-            };
-        };
-    };
-    exportSauce: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sauce: number;
-                form: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/plain": string;
-                };
-            };
-            /** @description No such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    copies: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Copies"];
-                };
-            };
-        };
-    };
-    makeCopy: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Copies"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    putBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                name: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Copies"];
-                };
-            };
-            /** @description What is wrong with what was sent */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    door: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The door */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Door"];
-                };
-            };
-            /** @description What is wrong */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    enter: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    passphrase: string;
-                };
-            };
-        };
-        responses: {
-            /** @description In: the cookie says so */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description What is wrong */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-            /** @description What is wrong */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fault"];
-                };
-            };
-        };
-    };
-    leave: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Out */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-}
+export type operations = Record<string, never>;

@@ -27,7 +27,7 @@ final readonly class Balance
 
     /**
      * @param Mixture                $mixture  mixed, or finished where a yield is known
-     * @param array<string, Estimate> $axes     by axis
+     * @param array<value-of<Axis>, Estimate> $axes
      * @param list<string>           $notes
      * @param array<string, Estimate> $figures of the batch: grams, millilitres, density, dissolved_solids, fat,
      *     alcohol, nose_heat
@@ -90,7 +90,7 @@ final readonly class Balance
      *
      * @param list<ResolvedLine> $added
      *
-     * @return array<string, Estimate> by axis
+     * @return array<value-of<Axis>, Estimate>
      */
     public function axesAfter(array $added): array
     {
@@ -212,7 +212,7 @@ final readonly class Balance
         });
     }
 
-    /** @return array<string, Estimate> by axis */
+    /** @return array<value-of<Axis>, Estimate> */
     private static function readAxes(Uncertainty $doubt): array
     {
         return $doubt->on(static fn(Mixture $trial): array => Taste::ofMixture($trial)->byAxis(), [Axis::Heat->value]);

@@ -14,7 +14,7 @@ final readonly class Shares
     private const LEAST = 0.005;
 
     /**
-     * @param array<string, array<int, float>> $byAxis share from 0 to 1 by axis and line number from 0, the largest
+     * @param array<value-of<Axis>, array<int, float>> $byAxis share from 0 to 1 by axis and line number from 0, the largest
      *     first
      */
     private function __construct(public array $byAxis) {}

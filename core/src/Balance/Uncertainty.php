@@ -68,11 +68,13 @@ final readonly class Uncertainty
      * Figures with their 90 % intervals: symmetric around the value and never below 0, or symmetric as a factor for
      * those whose doubts are factors.
      *
-     * @param callable(Mixture): array<string, float> $figures by name
+     * @template Name of string
+     *
+     * @param callable(Mixture): array<Name, float>   $figures by name
      * @param list<string>                            $factors names of those whose doubts are factors
      * @param list<string>|null                       $depends components that can move them; all when null
      *
-     * @return array<string, Estimate> by name
+     * @return array<Name, Estimate> by name
      */
     public function on(callable $figures, array $factors = [], ?array $depends = null): array
     {

@@ -23,7 +23,7 @@ use Vinculum\CookSession\Event\Undone;
 /** Something that happened at the stove. Nothing is ever rubbed out: what was wrong is undone by a later event. */
 abstract readonly class CookEvent
 {
-    /** What it is called where it is stored and sent. */
+    /** @var string what it is called where it is stored and sent */
     public const KIND = '';
     /** @var list<string> the figures that come with it */
     public const NEEDS = [];

@@ -32,7 +32,7 @@ final readonly class Rebalance
     /**
      * @param 'as-planned'|'in-proportion'|'solved' $way
      * @param array<int, float>                     $grams       of what is still to go in, by line
-     * @param array<string, float>                  $changeSteps by axis, against the plan
+     * @param array<value-of<Axis>, float>          $changeSteps against the plan
      * @param float                                 $away        √Σ of them squared
      */
     private function __construct(

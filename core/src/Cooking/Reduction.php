@@ -123,7 +123,7 @@ final readonly class Reduction
     /**
      * How the axes move on the way: from nothing lost to all of it.
      *
-     * @return list<array{grams: float, millilitres: float, steps: array<string, float>}>
+     * @return list<array{grams: float, millilitres: float, steps: array<value-of<Axis>, float>}>
      */
     public function curve(): array
     {

@@ -14,6 +14,7 @@ use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Optimisation\Bisection;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
 
 /**
@@ -22,7 +23,7 @@ use Vinculum\Sensory\Taste;
  */
 final readonly class Thickening
 {
-    /** @param array<string, float> $changeSteps by axis */
+    /** @param array<value-of<Axis>, float> $changeSteps by axis */
     private function __construct(
         public Ingredient $ingredient,
         public float $grams,

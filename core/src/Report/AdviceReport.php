@@ -11,6 +11,7 @@ use Vinculum\Correction\Correction;
 use Vinculum\Correction\StepCost;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
+use Vinculum\Sensory\Axis;
 
 /** What to add, what else can be done, and what one step costs of each thing that may be added. */
 final readonly class AdviceReport extends Report
@@ -19,12 +20,12 @@ final readonly class AdviceReport extends Report
     private const NOTICED = 0.1;
 
     /**
-     * @param array<string, AxisReport> $before by axis
+     * @param array<value-of<Axis>, AxisReport> $before by axis
      * @param float $distanceBefore in steps
      * @param list<CorrectionReport> $corrections the best first
      * @param list<string>                                                                                                $notes
      * @param list<array{kind: string, says: string, grams: float|null, distance_after: float|null}>                      $otherWays
-     * @param list<array{ingredient: string, name: string, axis: string, grams: float, measure: string, also: \stdClass}> $levers
+     * @param list<array{ingredient: string, name: string, axis: value-of<Axis>, grams: float, measure: string, also: Named<float>}> $levers
      *     the strongest first
      */
     private function __construct(
@@ -68,7 +69,7 @@ final readonly class AdviceReport extends Report
         );
     }
 
-    /** @return list<array{ingredient: string, name: string, axis: string, grams: float, measure: string, also: \stdClass}> */
+    /** @return list<array{ingredient: string, name: string, axis: value-of<Axis>, grams: float, measure: string, also: Named<float>}> */
     private static function levers(Advice $advice, Balance $balance, Spoons $spoons): array
     {
         $levers = [];
@@ -82,9 +83,11 @@ final readonly class AdviceReport extends Report
                     'axis' => $cost->axis->value,
                     'grams' => $cost->grams,
                     'measure' => $ingredient->measure($cost->grams, $spoons)->words(),
-                    'also' => (object) array_filter(
-                        $cost->also,
-                        static fn(float $steps): bool => abs($steps) >= self::NOTICED,
+                    'also' => new Named(
+                        array_filter(
+                            $cost->also,
+                            static fn(float $steps): bool => abs($steps) >= self::NOTICED,
+                        ),
                     ),
                 ];
             }

@@ -41,7 +41,7 @@ final readonly class AxisReport extends Report
      * @param Target|null             $own        where this cook likes the family to stand, as far as tastings tell
      * @param array<string, float>    $tellsApart steps that this cook can tell apart, by axis, as far as that is known
      *
-     * @return array<string, self> by axis
+     * @return array<value-of<Axis>, self>
      */
     public static function all(array $estimates, ?Target $target, ?Target $own = null, array $tellsApart = []): array
     {

@@ -14,6 +14,7 @@ use Vinculum\Cooking\CookedStage;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Verdict;
 use Vinculum\Style\StyleFamily;
@@ -25,18 +26,18 @@ final readonly class BalanceReport extends Report
      * @param 'mixed'|'finished'                                                       $basis
      * @param list<LineReport>                                                         $lines
      * @param array{class: string, from: string, starch_percent_of_water: float}       $body
-     * @param array<string, AxisReport>                                                $axes      by axis
+     * @param array<value-of<Axis>, AxisReport>                                                $axes      by axis
      * @param float                                                                    $noseHeat  in 100 g
      * @param float|null $distance from the style, in steps
      * @param list<string>                                                             $allergens
      * @param list<string>                                                             $diets     that it certainly fits
      * @param list<CautionReport>                                                      $cautions
      * @param list<string>                                                             $notes
-     * @param array{grams: float, millilitres: float, axes: array<string, AxisReport>}|null $mixed the same lines before
+     * @param array{grams: float, millilitres: float, axes: array<value-of<Axis>, AxisReport>}|null $mixed the same lines before
      *     cooking
-     * @param array<string, list<array{line: int, share: float}>> $shares which line brings how much of each axis, the
+     * @param array<value-of<Axis>, list<array{line: int, share: float}>> $shares which line brings how much of each axis, the
      *     largest first
-     * @param array<string, list<array{line: int, share: float}>> $doubt which line brings how much of the uncertainty
+     * @param array<value-of<Axis>, list<array{line: int, share: float}>> $doubt which line brings how much of the uncertainty
      *     of each axis
      * @param string|null $doubtAdvice what would make it surer
      * @param array<string, BandReport> $bands of the other figures, by name
@@ -121,7 +122,7 @@ final readonly class BalanceReport extends Report
         );
     }
 
-    /** @return array{grams: float, millilitres: float, axes: array<string, AxisReport>}|null */
+    /** @return array{grams: float, millilitres: float, axes: array<value-of<Axis>, AxisReport>}|null */
     private static function mixed(Balance $balance, ?Target $style, ?Target $own): ?array
     {
         $mixed = $balance->asMixed();

@@ -9,6 +9,7 @@ use Vinculum\Keeping\Caution;
 /** A caution as it is read out: what it is, how grave, why, and who says so. */
 final readonly class CautionReport extends Report
 {
+    /** @param 'info'|'warn'|'stop' $severity */
     private function __construct(
         public string $code,
         public string $severity,

@@ -7,6 +7,7 @@ namespace Vinculum\Report;
 use Vinculum\Balance\Balance;
 use Vinculum\Comparison\Comparison;
 use Vinculum\Comparison\LineChange;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 
 /** Two states of a sauce side by side: which lines changed, and how the taste moved with them. */
@@ -15,9 +16,9 @@ final readonly class ComparisonReport extends Report
     /**
      * @param list<string>              $changes
      * @param list<array{ingredient: string|null, name: string|null, before: string|null, after: string|null, grams_before: float, grams_after: float, says: string|null}> $lines
-     * @param array<string, float>      $steps       by axis
-     * @param array<string, AxisReport> $axesBefore  by axis
-     * @param array<string, AxisReport> $axesAfter   by axis
+     * @param array<value-of<Axis>, float>      $steps       by axis
+     * @param array<value-of<Axis>, AxisReport> $axesBefore  by axis
+     * @param array<value-of<Axis>, AxisReport> $axesAfter   by axis
      * @param array{grams: float}       $batchBefore
      * @param array{grams: float}       $batchAfter
      */

@@ -7,6 +7,7 @@ namespace Vinculum\Report;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Substitution\Conversion;
 
@@ -16,12 +17,11 @@ use Vinculum\Substitution\Conversion;
 final readonly class ConversionReport extends Report
 {
     /**
-     * @param list<array<string, mixed>> $swaps each a swap with the line it is for, from 1, and the name of what it
-     *     replaces
+     * @param list<ConvertedLineReport>            $swaps
      * @param list<array{line: int, text: string}> $stuck       lines from 1 for which nothing does
      * @param list<string>                         $lines       the recipe as it then reads
-     * @param array<string, AxisReport>            $after       by axis
-     * @param array<string, float>                 $changeSteps by axis
+     * @param array<value-of<Axis>, AxisReport>            $after       by axis
+     * @param array<value-of<Axis>, float>                 $changeSteps by axis
      */
     private function __construct(
         public array $swaps,
@@ -36,11 +36,7 @@ final readonly class ConversionReport extends Report
     {
         [$swaps, $now] = [[], $formula];
         foreach ($conversion->swaps as $swap) {
-            $swaps[] = [
-                'line' => $swap->line + 1,
-                'replaced' => $now->lines[$swap->line]->ingredient?->name,
-                ...SwapReport::of($swap, $now, $target, $measures)->toArray(),
-            ];
+            $swaps[] = ConvertedLineReport::of($swap, $now, $target, $measures);
             $now = $swap->applied($now);
         }
 

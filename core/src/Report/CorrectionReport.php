@@ -11,6 +11,7 @@ use Vinculum\Correction\Addition;
 use Vinculum\Correction\Correction;
 use Vinculum\Quantity\Amount;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Verdict;
 
@@ -19,7 +20,7 @@ final readonly class CorrectionReport extends Report
 {
     /**
      * @param list<array{ingredient: string, name: string, grams: float, measure: string, line: string, first_dose_grams: float, first_dose: string}> $additions
-     * @param array<string, AxisReport> $after by axis
+     * @param array<value-of<Axis>, AxisReport> $after by axis
      * @param float $distanceAfter in steps
      * @param string $verdict on the whole, afterwards
      * @param list<string>                                                                                                               $sideEffects

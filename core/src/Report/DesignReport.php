@@ -8,6 +8,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Correction\Design;
 use Vinculum\Correction\DesignedLine;
 use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Axis;
 
 /** The amounts found for the free lines of a formula, and the recipe as it then reads. */
 final readonly class DesignReport extends Report
@@ -17,7 +18,7 @@ final readonly class DesignReport extends Report
      * @param list<array{ingredient: string, name: string, grams: float, measure: string, reason: string}> $lines the
      *     free ones
      * @param float $distance from the target, in steps
-     * @param array<string, float> $tastes by axis, in its unit
+     * @param array<value-of<Axis>, float> $tastes by axis, in its unit
      * @param list<string>                                                                                      $hindrances
      */
     private function __construct(

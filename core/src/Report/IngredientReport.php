@@ -21,8 +21,8 @@ final readonly class IngredientReport extends Report
      * @param list<string>          $roles
      * @param array<string, float>  $components grams in 100 g
      * @param float                 $shu        Scoville heat units
-     * @param \stdClass             $forms
-     * @param \stdClass             $units      grams of one, by its word
+     * @param Named<float>          $forms
+     * @param Named<array{grams: float, sd: float}> $units grams of one, by its word
      * @param list<string>          $allergens
      * @param list<string>          $diets      that it fits
      * @param array<string, string> $grades     by figure
@@ -40,8 +40,8 @@ final readonly class IngredientReport extends Report
         public float $sidMeqPer100g,
         public ?float $ph,
         public ?float $density,
-        public \stdClass $forms,
-        public \stdClass $units,
+        public Named $forms,
+        public Named $units,
         public array $allergens,
         public array $diets,
         public array $grades,
@@ -66,10 +66,12 @@ final readonly class IngredientReport extends Report
             $ingredient->mixture->get(Component::StrongIonDifference),
             $ingredient->ph,
             $ingredient->density,
-            (object) $ingredient->forms,
-            (object) array_map(
-                static fn(Amount $unit): array => ['grams' => $unit->value, 'sd' => $unit->deviation],
-                $ingredient->units,
+            new Named($ingredient->forms),
+            new Named(
+                array_map(
+                    static fn(Amount $unit): array => ['grams' => $unit->value, 'sd' => $unit->deviation],
+                    $ingredient->units,
+                ),
             ),
             $ingredient->allergens,
             $ingredient->diets(),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Report;
 
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\Mend;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
@@ -23,13 +24,13 @@ final readonly class LineReport extends Report
         public ?string $ingredient,
         public ?BandReport $grams,
         public ?float $millilitres,
-        public string $status,
+        public LineStatus $status,
         public ?string $sure,
         public ?string $note,
         public ?string $name,
         public array $alternatives,
         public array $tags,
-        public ?string $writtenName,
+        public string $writtenName,
         public ?array $amount,
         public array $choices,
     ) {}
@@ -41,7 +42,7 @@ final readonly class LineReport extends Report
             $line->ingredient?->key,
             $line->grams === null ? null : BandReport::of($line->grams),
             $line->millilitres,
-            $line->status->value,
+            $line->status,
             $line->sure?->value,
             $line->note,
             $line->ingredient?->name,

@@ -10,20 +10,35 @@ use Vinculum\CookSession\MeasureTask;
 use Vinculum\CookSession\Move;
 use Vinculum\Quantity\Spoons;
 
-/** One thing to do at the stove, told in full. */
+/**
+ * One thing to do at the stove, told in full.
+ *
+ * @phpstan-type MeasureMove array{
+ *     line: int,
+ *     name: string,
+ *     grams: float|null,
+ *     measure: string,
+ *     says: string,
+ *     take: string|null,
+ *     note: string|null,
+ *     actual_grams: float|null,
+ *     changed: bool,
+ *     tolerance_grams: float,
+ * }
+ */
 final readonly class MoveReport extends Report
 {
     /**
-     * @param array<string, mixed>|null $measure
-     * @param array<string, mixed>|null $step
-     * @param list<CautionReport>       $cautions
+     * @param 'pan-empty'|'measure'|'step'|'pan-reads'|'cool'|'readings'|'fill' $kind
+     * @param MeasureMove|null   $measure
+     * @param list<CautionReport> $cautions
      */
     private function __construct(
         public string $kind,
         public ?string $stage,
         public bool $done,
         public ?array $measure,
-        public ?array $step,
+        public ?MoveStepReport $step,
         public array $cautions,
     ) {}
 
@@ -34,25 +49,12 @@ final readonly class MoveReport extends Report
             $move->stage,
             $move->isDone,
             $move->measure === null ? null : self::measure($move->measure, $move->take, $plan, $record, $spoons),
-            $move->step === null ? null : self::step($move, $record),
+            $move->step === null ? null : MoveStepReport::of($move->step, $move->number ?? 0, $record),
             CautionReport::all($move->cautions),
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function step(Move $move, CookRecord $record): array
-    {
-        $times = $record->steps[$move->number ?? -1] ?? ['started' => null, 'done' => null];
-
-        return [
-            ...($move->step === null ? [] : StepReport::of($move->step)->toArray()),
-            'number' => $move->number,
-            'started' => new Exact($times['started']),
-            'done' => new Exact($times['done']),
-        ];
-    }
-
-    /** @return array<string, mixed> */
+    /** @return MeasureMove */
     private static function measure(
         MeasureTask $task,
         ?string $take,

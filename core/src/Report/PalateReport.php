@@ -11,25 +11,25 @@ use Vinculum\Style\StyleFamily;
 /** What is learned of a cook's taste for a family, in steps. */
 final readonly class PalateReport extends Report
 {
-    /** @param \stdClass $axes by axis: prior, ideal, deviation, shift, tastings */
+    /** @param Named<array{prior: float, ideal: float, deviation: float, shift: float, tastings: int}> $axes by axis */
     private function __construct(
         public string $style,
         public string $name,
         public ?string $says,
         public int $tastings,
-        public \stdClass $axes,
+        public Named $axes,
     ) {}
 
     public static function of(StyleFamily $style, Palate $palate): self
     {
-        return new self($style->key, $style->name, $palate->words(), $palate->tastings, (object) array_map(static fn(
-            PreferredPosition $preferred,
-        ): array => [
+        $axes = array_map(static fn(PreferredPosition $preferred): array => [
             'prior' => $preferred->prior,
             'ideal' => $preferred->mean,
             'deviation' => $preferred->deviation,
             'shift' => $preferred->shift(),
             'tastings' => $preferred->tastings,
-        ], $palate->ideals));
+        ], $palate->ideals);
+
+        return new self($style->key, $style->name, $palate->words(), $palate->tastings, new Named($axes));
     }
 }

@@ -11,6 +11,7 @@ use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
 
 /**
@@ -21,12 +22,12 @@ final readonly class PantryItemReport extends Report
 {
     /**
      * @param list<string>                                            $roles
-     * @param array<string, float>                                    $parts     grams in 100 g
-     * @param array<string, float>                                    $tastes    by axis, in its unit
-     * @param array{axis: string, grams: float, measure: string}|null $lever
+     * @param array<'water'|'sugars'|'acids'|'salts'|'fat'|'protein'|'starch'|'alcohol'|'other', float> $parts grams in 100 g
+     * @param array<value-of<Axis>, float>                                    $tastes    by axis, in its unit
+     * @param array{axis: value-of<Axis>, grams: float, measure: string}|null $lever
      * @param list<string>                                            $allergens
      * @param list<string>                                            $diets     that it fits
-     * @param \stdClass                                               $grades    by figure
+     * @param Named<string>                                           $grades    by figure
      * @param list<string>                                            $sources   in words
      */
     private function __construct(
@@ -41,7 +42,7 @@ final readonly class PantryItemReport extends Report
         public ?array $lever,
         public array $allergens,
         public array $diets,
-        public \stdClass $grades,
+        public Named $grades,
         public array $sources,
     ) {}
 
@@ -81,7 +82,7 @@ final readonly class PantryItemReport extends Report
                 ],
             $ingredient->allergens,
             $ingredient->diets(),
-            (object) array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
+            new Named(array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades)),
             $ingredient->sourcesInWords(),
         );
     }

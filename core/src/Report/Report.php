@@ -17,12 +17,19 @@ abstract readonly class Report implements \JsonSerializable
         return $this->toArray();
     }
 
+    /** The property whose own fields stand among those of this report, where there is one. */
+    public const INLINE = null;
+
     /** @return array<string, mixed> by the names of the contract */
     public function toArray(): array
     {
         $fields = [];
         foreach (get_object_vars($this) as $name => $value) {
-            $fields[self::named($name)] = self::plain($value);
+            if ($name === static::INLINE && $value instanceof self) {
+                $fields = [...$fields, ...$value->toArray()];
+            } else {
+                $fields[self::named($name)] = self::plain($value);
+            }
         }
 
         return $fields;
@@ -41,13 +48,14 @@ abstract readonly class Report implements \JsonSerializable
             $value instanceof Exact => $value->value,
             is_array($value) => array_map(self::plain(...), $value),
             $value instanceof self => $value->toArray(),
-            $value instanceof \stdClass => (object) array_map(self::plain(...), (array) $value),
+            $value instanceof Named => (object) array_map(self::plain(...), $value->values),
             $value instanceof \BackedEnum => $value->value,
             default => $value,
         };
     }
 
-    private static function named(string $property): string
+    /** The name that a property has in the contract. */
+    public static function named(string $property): string
     {
         // the same few names, thousands of times an answer
         /** @var array<string, string> $known */

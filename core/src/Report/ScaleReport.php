@@ -9,6 +9,7 @@ use Vinculum\Chemistry\Volume;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaledLine;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 
 /**
@@ -22,10 +23,10 @@ final readonly class ScaleReport extends Report
      * @param array{grams: float, millilitres: float} $batch before cooking
      * @param list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}>                            $fill
      * @param array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null $cook
-     * @param array<string, AxisReport> $axesBefore by axis
-     * @param array<string, AxisReport> $axesAfter by axis
+     * @param array<value-of<Axis>, AxisReport> $axesBefore by axis
+     * @param array<value-of<Axis>, AxisReport> $axesAfter by axis
      * @param list<string>                                                                                                   $notes
-     * @param array<string, float> $changeSteps by axis
+     * @param array<value-of<Axis>, float> $changeSteps by axis
      * @param array{grams: float, millilitres: float}                                                                       $finished
      * @param string|null $yield as it then reads; null where nothing is cooked
      */

@@ -12,7 +12,7 @@ use Vinculum\Style\StyleFamily;
 final readonly class StyleReport extends Report
 {
     /**
-     * @param array<string, array{float, float}> $windows    by axis, in its unit
+     * @param array<value-of<Axis>, array{float, float}> $windows    by axis, in its unit
      * @param list<string>                       $correctors
      */
     private function __construct(

@@ -7,6 +7,7 @@ namespace Vinculum\Report;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
@@ -19,13 +20,13 @@ final readonly class SwapReport extends Report
 {
     /**
      * @param list<array{ingredient: string, grams: float, measure: string, name: string}> $compensations
-     * @param array<string, float>                                                          $changeSteps   by axis
+     * @param array<value-of<Axis>, float>                                                          $changeSteps   by axis
      * @param list<string>                                                                  $allergensAdded
      * @param list<string>                                                                  $allergensRemoved
      * @param list<string>                                                                  $dietsGained
      * @param list<string>                                                                  $dietsLost
      * @param float $kinship of aroma, 0 to 1
-     * @param array<string, AxisReport>                                                     $after         by axis
+     * @param array<value-of<Axis>, AxisReport>                                                     $after         by axis
      * @param list<array{line: int, text: string}> $edits lines from 1 as they then read
      * @param list<string>                                                                  $added         new lines
      */

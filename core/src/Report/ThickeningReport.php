@@ -7,13 +7,14 @@ namespace Vinculum\Report;
 use Vinculum\Cooking\Thickening;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
+use Vinculum\Sensory\Axis;
 
 /** One way to thicken a sauce. */
 final readonly class ThickeningReport extends Report
 {
     /**
      * @param string|null          $mind        what a sharp sauce does to it
-     * @param array<string, float> $changeSteps by axis
+     * @param array<value-of<Axis>, float> $changeSteps by axis
      * @param list<string>         $allergens
      */
     private function __construct(

@@ -54,7 +54,7 @@ enum Axis: string
      *
      * @param callable(self): T $what
      *
-     * @return array<string, T>
+     * @return array<value-of<self>, T>
      */
     public static function each(callable $what): array
     {

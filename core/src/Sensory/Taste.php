@@ -43,7 +43,7 @@ final readonly class Taste
         };
     }
 
-    /** @return array<string, float> by axis */
+    /** @return array<value-of<Axis>, float> by axis */
     public function byAxis(): array
     {
         return [
@@ -63,7 +63,7 @@ final readonly class Taste
     /**
      * Steps moved on each axis from here to there.
      *
-     * @return array<string, float> by axis, positive where the other is stronger
+     * @return array<value-of<Axis>, float> positive where the other is stronger
      */
     public function stepsTo(self $other): array
     {

@@ -9,6 +9,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
 
 /** A whole recipe made fit for someone: every line that is in the way replaced at once. */
 final readonly class Conversion
@@ -17,7 +18,7 @@ final readonly class Conversion
      * @param list<Swap>           $swaps   in the order of the lines
      * @param list<int>            $stuck   lines from 0 for which nothing does
      * @param Formula              $formula with every swap made
-     * @param array<string, float> $changeSteps of the whole sauce, by axis
+     * @param array<value-of<Axis>, float> $changeSteps of the whole sauce, by axis
      */
     private function __construct(
         public array $swaps,

@@ -25,7 +25,7 @@ final readonly class Swap
     /**
      * @param int                  $line             from 0
      * @param list<SwapAddition>   $compensations    at most two
-     * @param array<string, float> $changeSteps      of the whole sauce, by axis
+     * @param array<value-of<Axis>, float> $changeSteps      of the whole sauce, by axis
      * @param float                $residual         √Σ (change in steps)²
      * @param float                $misfit           of fat, body and bulk, in units that count as a step would
      * @param float                $aromaSimilarity          of aroma, 0 to 1

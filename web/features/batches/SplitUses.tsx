@@ -1,12 +1,12 @@
 import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type SplitWish } from '../../api/client';
+import { api, type SplitRequest } from '../../api/client';
 import { grams, typedNumber } from '../../ui/words';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
 
-type Use = SplitWish['uses'][number];
+type Use = SplitRequest['uses'][number];
 const names: readonly (readonly [Use, string])[] = [
   ['table', 'at the table'],
   ['marinade', 'as a marinade'],
@@ -20,7 +20,7 @@ export function SplitUses({ batch }: { batch: number }) {
   const [kilograms, setKilograms] = useState('2');
   const [people, setPeople] = useState('6');
   const number = (text: string) => typedNumber(text) || 0;
-  const wish: SplitWish = { uses: [...uses], kilograms: number(kilograms), people: number(people) };
+  const wish: SplitRequest = { uses: [...uses], kilograms: number(kilograms), people: number(people) };
   const found = useQuery({
     queryKey: ['split', batch, wish],
     queryFn: () => api.split(batch, wish),

@@ -1,12 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { api, type Imported, type ImportPreview, type ImportWish } from '../../api/client';
+import { api, type Imported, type ImportPreview, type ImportRequest } from '../../api/client';
 import { uploadFile } from './uploadFile';
 
 /** Something that could be taken in, and what would come of it. */
 export interface Offered {
   readonly name: string;
-  readonly wish: ImportWish;
+  readonly wish: ImportRequest;
   readonly preview: ImportPreview;
 }
 

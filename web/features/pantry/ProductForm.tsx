@@ -1,6 +1,6 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { useState } from 'react';
-import { api, type PantryItem, type Product, type ProductEntry, Refusal } from '../../api/client';
+import { api, type PantryItem, type Product, type ProductRequest, Refusal } from '../../api/client';
 import { textField } from '../../ui/looks';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
@@ -57,12 +57,12 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
       setFault(`“${notNumbers[0]?.[1] ?? ''}” is not a number: write it like 12.5.`);
       return;
     }
-    const label: ProductEntry['label'] = {
+    const label: ProductRequest['label'] = {
       per_serving: perServing,
       ingredients: ingredients === '' ? null : ingredients,
     };
     for (const [field, text] of Object.entries(typed)) label[field as Figure] = read(text);
-    const entry: ProductEntry = {
+    const entry: ProductRequest = {
       name,
       like: likeKey,
       stands_in: standsIn,

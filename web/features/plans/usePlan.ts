@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { api, type Plan, type PlanWish } from '../../api/client';
+import { api, type Plan, type PlanRequest } from '../../api/client';
 import { plansQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { useLatest } from '../../api/useLatest';
@@ -23,7 +23,7 @@ export function usePlan() {
   const [sizes, setSizes] = useState<ReadonlyMap<number, string>>(new Map());
   const [kept, setKept] = useState<Plan | null>(null);
   const change = useChange<unknown>('plans', (_, queries) => queries.invalidateQueries(plansQuery));
-  const wish = useMemo<PlanWish | null>(
+  const wish = useMemo<PlanRequest | null>(
     () =>
       sizes.size === 0 || ready === ''
         ? null

@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
-import { api, type Axes, type CookStart, type Formula, type ScaleWish } from '../../api/client';
+import { api, type Axes, type CookStart, type Formula, type ScaleRequest } from '../../api/client';
 import { Choice } from '../../ui/Choice';
 import { grams, millilitres, moves, spoken } from '../../ui/words';
 import { useLatest } from '../../api/useLatest';
@@ -60,7 +60,7 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
           },
     [how, value, portion, loss, holdBack, usualLoss],
   );
-  const wish = useMemo<ScaleWish | null>(() => (size === null ? null : { ...formula, ...size }), [formula, size]);
+  const wish = useMemo<ScaleRequest | null>(() => (size === null ? null : { ...formula, ...size }), [formula, size]);
   const found = useLatest(wish, api.scale);
   const sheet = wish !== null && found.fault === null ? found.answer : null;
   const after = sheet?.axes_after ?? null;

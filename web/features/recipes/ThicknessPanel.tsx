@@ -1,7 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { later } from '../../ui/later';
-import { api, type Axes, type Formula, type ThicknessWish } from '../../api/client';
+import { api, type Axes, type Formula, type ThicknessRequest } from '../../api/client';
 import { Choice } from '../../ui/Choice';
 import { rowButton, textField } from '../../ui/looks';
 import { grams, millilitres, moves, spoken, typedNumber } from '../../ui/words';
@@ -54,7 +54,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
   const needsNumber = by !== 'window' && by !== 'thickness';
   const [heat, setHeat] = useState(heats[1] ?? '');
   const typed = typedNumber(value);
-  const wish = useMemo<ThicknessWish | null>(
+  const wish = useMemo<ThicknessRequest | null>(
     () =>
       needsNumber && value.trim() === ''
         ? null
@@ -154,7 +154,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
 
 function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
   const [consistency, setConsistency] = useState<Consistency>('coating');
-  const wish = useMemo<ThicknessWish>(() => ({ ...formula, consistency }), [formula, consistency]);
+  const wish = useMemo<ThicknessRequest>(() => ({ ...formula, consistency }), [formula, consistency]);
   const found = useLatest(wish, api.thicken);
   return (
     <Box

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Balance\Formula;
+use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Target;
+use Vinculum\Substitution\Swap;
+
+/** One swap of several in a recipe: the line it is for, and the name of what it replaces. */
+final readonly class ConvertedLineReport extends Report
+{
+    public const INLINE = 'swap';
+
+    /** @param int $line from 1 */
+    private function __construct(public int $line, public ?string $replaced, public SwapReport $swap) {}
+
+    public static function of(Swap $swap, Formula $formula, ?Target $target, Measures $measures): self
+    {
+        return new self(
+            $swap->line + 1,
+            $formula->lines[$swap->line]->ingredient?->name,
+            SwapReport::of($swap, $formula, $target, $measures),
+        );
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Cooking\MethodStep;
+use Vinculum\CookSession\CookRecord;
+
+/** A step of the method in a cook: its number from 0, and when it was begun and done, in seconds since the epoch. */
+final readonly class MoveStepReport extends Report
+{
+    public const INLINE = 'step';
+
+    /**
+     * @param Exact<float|null> $started
+     * @param Exact<float|null> $done
+     */
+    private function __construct(
+        public StepReport $step,
+        public int $number,
+        public Exact $started,
+        public Exact $done,
+    ) {}
+
+    public static function of(MethodStep $step, int $number, CookRecord $record): self
+    {
+        $times = $record->steps[$number] ?? ['started' => null, 'done' => null];
+
+        return new self(StepReport::of($step), $number, new Exact($times['started']), new Exact($times['done']));
+    }
+}
