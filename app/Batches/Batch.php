@@ -86,6 +86,12 @@ final class Batch extends Model
         return $this->lines;
     }
 
+    /** What was weighed in is told by the number of its line: a batch's lines were taken apart when it began. */
+    protected function areLinesApart(): bool
+    {
+        return true;
+    }
+
     protected function sauceNumber(): int
     {
         return $this->sauce_id;

@@ -61,7 +61,7 @@ final class BatchService
                 'sauce_id' => $sauce,
                 'version' => $version->number,
                 ...Batch::columnsOf($version->recipe()),
-                'lines' => $version->lines,
+                'lines' => $this->balanceService->linesApart($version->recipe()),
                 'pan_grams' => $panGrams,
             ]);
         });

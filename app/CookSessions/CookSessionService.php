@@ -6,6 +6,7 @@ namespace App\CookSessions;
 
 use App\Batches\Batch;
 use App\Instruments\PhMeterService;
+use App\Recipes\BalanceService;
 use App\Recipes\RequestedSize;
 use App\Recipes\SauceService;
 use App\Recipes\ScaleService;
@@ -33,6 +34,7 @@ final class CookSessionService
         private readonly ScaleService $scaleService,
         private readonly SauceService $sauceService,
         private readonly HomeHob $hob,
+        private readonly BalanceService $balanceService,
         private readonly Connection $database,
     ) {}
 
@@ -46,7 +48,7 @@ final class CookSessionService
                 'version' => $version->number,
                 'wish' => $wish->toArray(),
                 ...Batch::columnsOf($version->recipe()),
-                'lines' => $version->lines,
+                'lines' => $this->balanceService->linesApart($version->recipe()),
             ]);
             $this->plan($batch);
             $batch->save();

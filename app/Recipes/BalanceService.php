@@ -17,6 +17,7 @@ use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Report\AxisReport;
 use Vinculum\Report\BalanceReport;
 use Vinculum\Sensory\Axis;
@@ -64,6 +65,7 @@ final class BalanceService
             $edit->measures,
             $edit->yield,
             $edit->partMillilitres,
+            $edit->areLinesApart,
         );
 
         return StagedCook::of(
@@ -72,6 +74,12 @@ final class BalanceService
             $edit->method,
             $this->hob->known(),
         );
+    }
+
+    /** @return list<string> its lines with each ingredient in one of its own, headings kept */
+    public function linesApart(Recipe $edit): array
+    {
+        return array_map(static fn(ResolvedLine $line): string => $line->ownText(), $this->formula($edit)->lines);
     }
 
     public static function treatment(Recipe $edit): Treatment

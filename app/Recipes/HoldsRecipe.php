@@ -64,6 +64,7 @@ trait HoldsRecipe
             $this->part_ml,
             $this->pan,
             $this->sauceNumber(),
+            areLinesApart: $this->areLinesApart(),
         );
     }
 
@@ -84,6 +85,12 @@ trait HoldsRecipe
 
     /** @return list<string> its lines as written */
     abstract public function texts(): array;
+
+    /** Whether each of its lines names one ingredient, because several were taken apart when it was stored. */
+    protected function areLinesApart(): bool
+    {
+        return false;
+    }
 
     /** The sauce that it is a state of. */
     abstract protected function sauceNumber(): int;

@@ -29,10 +29,12 @@ final readonly class SwapController
         if ($named !== null && !$catalogue->has($named)) {
             throw ValidationException::withMessages(['for' => "There is no ingredient \"{$named}\"."]);
         }
+        $line = $formula->lineOfRow($request->line())
+            ?? throw ValidationException::withMessages(['line' => 'There is no such line.']);
         try {
             $search = new SwapSearch(
                 $formula,
-                $request->line(),
+                $line,
                 $request->reason($this->pantry),
                 $catalogue,
                 $edit->measures,
@@ -47,7 +49,7 @@ final readonly class SwapController
         return new JsonResponse(
             SwapsReport::of(
                 $formula,
-                $request->line(),
+                $line,
                 $swaps,
                 $this->balanceService->style($edit)?->target,
                 $edit->measures,

@@ -50,12 +50,13 @@ final readonly class WritingController
     public function nudge(NudgeRequest $request): JsonResponse
     {
         $edit = $request->edit();
-        [$line, $direction] = [$request->line(), $request->direction()];
+        $direction = $request->direction();
         $formula = $this->balanceService->formula($edit);
+        $line = $formula->lineOfRow($request->line()) ?? 0;
         $text = $request->isByStep()
             ? JndAdjustment::of($formula, $line, $direction, $edit->measures)
             : AmountWriter::notched($formula->lines[$line], $direction, $edit->measures);
 
-        return new JsonResponse(['text' => $text]);
+        return new JsonResponse(['text' => array_values($formula->rowsWith([$line => $text]))[0] ?? $text]);
     }
 }

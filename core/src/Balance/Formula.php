@@ -34,6 +34,7 @@ final readonly class Formula
     /**
      * @param list<string> $texts
      * @param float|null   $partMillilitres the vessel that a "part" is, where the cook says
+     * @param bool         $areApart        each text names one ingredient: it was taken apart before
      */
     public static function fromTexts(
         array $texts,
@@ -41,21 +42,64 @@ final readonly class Formula
         Measures $measures,
         ?string $yield = null,
         ?float $partMillilitres = null,
+        bool $areApart = false,
     ): self {
         $resolver = new LineResolver($catalogue, $measures, $partMillilitres ?? LineResolver::PART_MILLILITRES);
         $lines = [];
         foreach ($texts as $number => $text) {
-            $lines[] = match (true) {
-                ResolvedLine::isHeading($text) => ResolvedLine::heading($text),
-                $number < self::MOST_LINES => $resolver->resolve($text),
-                default => ResolvedLine::unread(
+            $entries = match (true) {
+                ResolvedLine::isHeading($text) => [ResolvedLine::heading($text)],
+                $number >= self::MOST_LINES => [ResolvedLine::unread(
                     $text,
                     sprintf('Only the first %d lines are read: make this sauce of two parts.', self::MOST_LINES),
-                ),
+                )],
+                $areApart => [$resolver->resolve($text)],
+                default => $resolver->entries($text),
             };
+            foreach ($entries as $entry) {
+                $lines[] = $entry->atRow($number);
+            }
         }
 
         return new self($lines, $yield === null ? null : MeasuredYield::parse($yield, $measures), $yield, $catalogue);
+    }
+
+    /** The first line that was read from a text of the recipe, both counted from 0; null where there is none. */
+    public function lineOfRow(int $row): ?int
+    {
+        foreach ($this->lines as $number => $line) {
+            if ($line->row === $row) {
+                return $number;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * What the texts of the recipe read where some lines read otherwise; a text of several ingredients is written as
+     * the sum of its parts.
+     *
+     * @param array<int, string> $edits new text by line, from 0
+     *
+     * @return array<int, string> new text by row, from 0; lines that are of no row stand at their own number
+     */
+    public function rowsWith(array $edits): array
+    {
+        $rows = [];
+        foreach (array_keys($edits) as $number) {
+            $line = $this->lines[$number];
+            $row = $line->row < 0 ? $number : $line->row;
+            $parts = [];
+            foreach ($line->part === null ? [] : $this->lines as $at => $other) {
+                if ($other->row === $line->row) {
+                    $parts[] = $edits[$at] ?? $other->ownText();
+                }
+            }
+            $rows[$row] = $line->part === null ? $edits[$number] : implode(' + ', array_filter($parts));
+        }
+
+        return $rows;
     }
 
     /** @param list<ResolvedLine> $lines */

@@ -261,7 +261,7 @@ final readonly class CookPlan
     {
         $line = $scaled->line;
         $name = $line->status === LineStatus::Unknown || $line->ingredient === null
-            ? $line->text
+            ? $line->ownText()
             : $line->ingredient->name;
 
         return new MeasureTask(

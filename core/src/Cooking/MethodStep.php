@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace Vinculum\Cooking;
 
-use Vinculum\Facts\Facts;
-
 /** One step of a method as understood: what kind of step, how long, how hot, how far. */
 final readonly class MethodStep
 {
     /**
-     * @param 'reduce'|'cook'|'rest'|'do'  $kind    water leaves; at the hob; waits; by hand
+     * @param 'do'|'heat'|'reduce'|'rest'|'cool'|'strain'|'blend' $kind by hand; at the hob or in the oven; water leaves; waits
      * @param array{float, float}|null     $minutes from and to; null where no time is named
      * @param Heat|null                    $heat    of a step from which water leaves
      * @param float|null $left the share of the volume in the pan that is left at the end, where it says so
@@ -25,7 +23,7 @@ final readonly class MethodStep
         public string $kind,
         public ?array $minutes,
         public ?Heat $heat,
-        public bool $isCovered,
+        public Lid $lid,
         public ?float $left,
         public ?float $celsius = null,
         public ?string $until = null,
@@ -36,7 +34,7 @@ final readonly class MethodStep
 
     public function isAtTheHob(): bool
     {
-        return $this->kind === 'reduce' || $this->kind === 'cook';
+        return $this->kind === 'reduce' || $this->kind === 'heat';
     }
 
     /**
@@ -68,6 +66,12 @@ final readonly class MethodStep
     /** The share of the water leaving an open pan that leaves this one. */
     public function openShare(): float
     {
-        return $this->isCovered ? Facts::of(CookingFacts::class)->evaporation->underALid : 1.0;
+        return $this->lid->openShare();
+    }
+
+    /** Whether nobody needs to stand by: it rests or cools. */
+    public function waits(): bool
+    {
+        return $this->kind === 'rest' || $this->kind === 'cool';
     }
 }

@@ -60,7 +60,7 @@ final class Stages
         [$title, $isOff, $at, $names, $lines, $cold] = [null, false, 0, [null], [[]], []];
         foreach ($formula->lines as $number => $line) {
             $isHeading = $line->status === LineStatus::Heading;
-            $named = $isHeading ? rtrim(trim($line->text), ': ') : ($titles[$number] ?? $title);
+            $named = $isHeading ? rtrim(trim($line->text), ': ') : ($titles[$line->row] ?? $title);
             if ($named !== $title && $named !== '' && $named !== null) {
                 [$title, $isOff, $at] = [$named, self::isOff($named), $at + 1];
                 [$names[], $lines[]] = [$title, []];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Exchange;
 
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\Text\PageRecipe;
 
 /** A schema.org Recipe in JSON-LD, alone, in a list, or inside an @graph. */
 final class JsonLdRecipe
@@ -33,8 +34,8 @@ final class JsonLdRecipe
         return $nodes === [] ? throw RecipeFault::notARecipe() : array_map(self::recipe(...), $nodes);
     }
 
-    /** @param array<mixed> $recipe */
-    private static function recipe(array $recipe): Recipe
+    /** @param array<mixed> $recipe one node, as linked data have it */
+    public static function recipe(array $recipe): Recipe
     {
         $method = self::steps($recipe['recipeInstructions'] ?? []);
         $minutes = self::minutes($recipe['cookTime'] ?? null) ?? self::minutes($recipe['totalTime'] ?? null);
@@ -45,6 +46,7 @@ final class JsonLdRecipe
             self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []),
             $method,
             yield: self::measurableYield(self::texts($recipe['recipeYield'] ?? $recipe['yield'] ?? [])),
+            servings: self::servings(self::texts($recipe['recipeYield'] ?? $recipe['yield'] ?? [])),
             pan: self::pan($recipe['tool'] ?? []),
             notes: $minutes === null ? [] : [sprintf('It is said to cook %d minutes.', $minutes)],
         ))->tidied();
@@ -164,6 +166,22 @@ final class JsonLdRecipe
         }
 
         return self::texts($value['itemListElement'] ?? $value['text'] ?? $value['name'] ?? []);
+    }
+
+    /**
+     * A bare number is one of portions, as is one that says so.
+     *
+     * @param list<string> $yields
+     */
+    private static function servings(array $yields): ?int
+    {
+        foreach ($yields as $yield) {
+            if (preg_match('/^\s*(\d{1,3})\s*$/', $yield, $found) === 1) {
+                return (int) $found[1];
+            }
+        }
+
+        return PageRecipe::servingsIn($yields);
     }
 
     /**

@@ -4,20 +4,53 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
+use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\Text\PageReader;
+use Vinculum\Recipe\Text\PageRecipe;
 
-/** The plain text of the command-line contract: a title, keys, one ingredient a line, headings, and a method. */
+/**
+ * A recipe in plain text: as the command-line contract has it (a title, keys, one ingredient a line, headings, and a
+ * method), or as it stands on any page.
+ */
 final class PlainTextRecipe
 {
-    private const KEYS = ['title', 'style', 'yield', 'pan'];
+    private const KEYS = ['title', 'style', 'yield', 'pan', 'without'];
+    /** Marks that only the text of a whole page has. */
+    private const OF_A_PAGE = '/^\s*(?:##|[-*•]\s|\*\*|(?:ingredients|directions|instructions|you will need|what you need)\s*$)/miu';
 
     public static function read(string $text): Recipe
     {
-        $found = ['title' => null, 'style' => null, 'yield' => null, 'pan' => null];
-        $lines = [];
-        $method = [];
-        $stage = null;
-        $inMethod = false;
+        return self::isFile($text) ? self::file($text) : PageRecipe::read($text, self::reader());
+    }
+
+    /**
+     * A web page without linked data.
+     *
+     * @throws RecipeFault
+     */
+    public static function ofPage(string $html): Recipe
+    {
+        $marked = PageText::marked($html);
+
+        return $marked === null
+            ? PageRecipe::read(PageText::of($html), self::reader())
+            : JsonLdRecipe::recipe($marked);
+    }
+
+    /** Whether a text is written as the contract has it: it names its title or a key so, and has no marks of a page. */
+    private static function isFile(string $text): bool
+    {
+        $isMarked = preg_match('/\A\s*#\s|^(?:title|style|pan|without):/miu', $text) === 1;
+
+        return $isMarked && preg_match(self::OF_A_PAGE, $text) !== 1;
+    }
+
+    private static function file(string $text): Recipe
+    {
+        $found = array_fill_keys(self::KEYS, null);
+        [$lines, $method, $aside] = [[], [], []];
+        [$stage, $inMethod] = [null, false];
         foreach (preg_split('/\R/u', $text) ?: [] as $line) {
             $line = trim($line);
             $key = self::key($line);
@@ -37,7 +70,12 @@ final class PlainTextRecipe
                 $stage = ($heading[2] ?? '') !== '' ? $heading[2] : $heading[1];
                 $stage = preg_match('/^ingredients$/iu', $stage) === 1 ? null : $stage;
             } else {
-                $lines[] = [$line, $stage];
+                $other = self::reader()->otherThanFood($line);
+                if ($other === null) {
+                    $lines[] = [$line, $stage];
+                } else {
+                    $aside[] = ['text' => $line, 'why' => $other->aside() ?? 'note'];
+                }
             }
         }
 
@@ -48,10 +86,27 @@ final class PlainTextRecipe
             $method,
             yield: $found['yield'],
             pan: $found['pan'],
+            servings: PageRecipe::servingsIn(array_column($aside, 'text')),
+            setAside: $aside,
+            letGo: self::axes($found['without']),
         );
     }
 
-    /** @return 'title'|'style'|'yield'|'pan'|null */
+    /** @return list<string> the axes named, as they are keyed */
+    private static function axes(?string $named): array
+    {
+        return $named === null ? [] : LetGo::axes($named);
+    }
+
+    private static function reader(): PageReader
+    {
+        /** @var PageReader|null $reader */
+        static $reader = null;
+
+        return $reader ??= new PageReader(Catalogue::shipped());
+    }
+
+    /** @return 'title'|'style'|'yield'|'pan'|'without'|null */
     private static function key(string $line): ?string
     {
         foreach (self::KEYS as $key) {

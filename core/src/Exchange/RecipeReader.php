@@ -54,7 +54,7 @@ final class RecipeReader
     public static function readAll(string $contents): array
     {
         $text = self::checked($contents);
-        $isPlain = !self::isJson($text) && !WebPage::holdsData($text);
+        $isPlain = !self::isJson($text) && !WebPage::holdsData($text) && !PageText::isHtml($text);
         $recipes = [];
         $parts = $isPlain
             ? preg_split('/^(?=#\s)/mu', $text, self::MOST_RECIPES + 2, PREG_SPLIT_NO_EMPTY) ?: []
@@ -103,7 +103,18 @@ final class RecipeReader
             return JsonLdRecipe::readAll($text);
         }
 
-        return WebPage::holdsData($text) ? WebPage::recipes($text) : [PlainTextRecipe::read($text)];
+        if (WebPage::holdsData($text)) {
+            try {
+                return WebPage::recipes($text);
+            } catch (RecipeFault $fault) {
+                // its data hold no recipe, but its text may
+                $recipe = PlainTextRecipe::ofPage($text);
+
+                return $recipe->ingredientTexts() === [] ? throw $fault : [$recipe];
+            }
+        }
+
+        return [PageText::isHtml($text) ? PlainTextRecipe::ofPage($text) : PlainTextRecipe::read($text)];
     }
 
     /**

@@ -217,32 +217,11 @@ final class NameSearch
         if (isset($known[$name])) {
             return $known[$name];
         }
-        $plain = strtr(
-            mb_strtolower($name),
-            [
-                'é' => 'e',
-                'è' => 'e',
-                'ê' => 'e',
-                'ñ' => 'n',
-                'ü' => 'u',
-                'ö' => 'o',
-                'ä' => 'a',
-                'á' => 'a',
-                'à' => 'a',
-                'â' => 'a',
-                'ç' => 'c',
-                'í' => 'i',
-                'î' => 'i',
-                'ó' => 'o',
-                'ô' => 'o',
-                'ú' => 'u',
-                'û' => 'u',
-                'œ' => 'oe',
-                '’' => "'",
-                '&' => ' and ',
-            ],
-        );
-        $plain = preg_replace(["/'s\b|'/", '/[^a-z0-9%.]+/'], ['', ' '], $plain) ?? '';
+        $plain = mb_strtolower($name);
+        if (preg_match('/[^\x00-\x7E]/', $plain) === 1) {
+            $plain = self::unaccented($plain);
+        }
+        $plain = (string) preg_replace(["/'s\b|'/", '/[^a-z0-9%.]+/'], ['', ' '], str_replace('&', ' and ', $plain));
         $words = [];
         foreach (explode(' ', trim($plain)) as $word) {
             $word = trim($word, '.');
@@ -255,6 +234,17 @@ final class NameSearch
         }
 
         return $known[$name] = $words;
+    }
+
+    /** "nước mắm" is written "nuoc mam" here, as most keyboards write it. */
+    private static function unaccented(string $text): string
+    {
+        $apart = \Normalizer::normalize($text, \Normalizer::FORM_D);
+
+        return strtr(
+            (string) preg_replace('/\p{Mn}/u', '', is_string($apart) ? $apart : $text),
+            ['œ' => 'oe', 'æ' => 'ae', 'ø' => 'o', 'đ' => 'd', 'ł' => 'l', 'ß' => 'ss', 'ı' => 'i', '’' => "'"],
+        );
     }
 
     /** Whether any name in the catalogue holds this word. */
@@ -347,7 +337,7 @@ final class NameSearch
     private static function singular(string $word): string
     {
         return match (true) {
-            strlen($word) < 4 || preg_match('/(ss|us|is)$/', $word) === 1 => $word,
+            strlen($word) < 4 || preg_match('/(ss|us|(?<![cnlkh])is|anis)$/', $word) === 1 => $word,
             str_ends_with($word, 'ies') && strlen($word) > 4 => substr($word, 0, -3) . 'y',
             str_ends_with($word, 'leaves') => substr($word, 0, -6) . 'leaf',
             str_ends_with($word, 'halves') => 'half',

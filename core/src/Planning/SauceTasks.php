@@ -38,7 +38,7 @@ final readonly class SauceTasks
                     true,
                     true,
                 ),
-                $step->kind === 'rest' => new Task('rest', $step->text, $minutes ?? $usual->cool, false, false),
+                $step->waits() => new Task('rest', $step->text, $minutes ?? $usual->cool, false, false),
                 default => new Task('prepare', $step->text, $minutes ?? $usual->step, false, true),
             };
             if ($hot !== [] && $number === max($hot)) {

@@ -23,6 +23,28 @@ final class Units
         return $name === null ? null : self::fromRow(FactsFile::named('units')[$name], $measures);
     }
 
+    /**
+     * The spelling of a unit that a misspelt word of six letters or more comes nearest to; null where none is near.
+     */
+    public static function nearest(string $spelling): ?string
+    {
+        $spelling = self::normalise($spelling);
+        [$nearest, $least] = [null, strlen($spelling) < 8 ? 2 : 3];
+        if (strlen($spelling) < 6 || strlen($spelling) > 20) {
+            return null;
+        }
+        foreach (array_keys(self::spellings()) as $known) {
+            if (strlen($known) >= 5 && $known[0] === $spelling[0] && abs(strlen($known) - strlen($spelling)) < $least) {
+                $distance = levenshtein($spelling, $known);
+                if ($distance < $least) {
+                    [$nearest, $least] = [$known, $distance];
+                }
+            }
+        }
+
+        return $nearest;
+    }
+
     /** @throws \OutOfBoundsException when there is no such unit */
     public static function get(string $spelling, Measures $measures): Unit
     {
@@ -65,6 +87,6 @@ final class Units
             return Unit::ofWeight($row->key, $grams, $spread);
         }
 
-        return Unit::ofVolume($row->key, $row->numberOrNull('millilitres') ?? $row->number($measures->value), $spread);
+        return Unit::ofVolume($row->key, $row->numberOrNull('millilitres') ?? $row->number($measures->spoons()->value), $spread);
     }
 }

@@ -22,6 +22,10 @@ final readonly class Recipe
      * @param string|null  $pan             as a cook names it
      * @param int|null     $sauce           the stored sauce that it is a state of
      * @param list<string> $notes           what was found odd while reading
+     * @param int|null     $servings        portions that it makes
+     * @param list<array{text: string, why: string}> $setAside what else stood on its page, and what that is
+     * @param list<string> $letGo           axes that do not count for this sauce
+     * @param bool         $areLinesApart   each line names one ingredient: several were taken apart before
      */
     public function __construct(
         public string $title = '',
@@ -34,6 +38,10 @@ final readonly class Recipe
         public ?string $pan = null,
         public ?int $sauce = null,
         public array $notes = [],
+        public bool $areLinesApart = false,
+        public ?int $servings = null,
+        public array $setAside = [],
+        public array $letGo = [],
     ) {}
 
     /**

@@ -18,6 +18,8 @@ final readonly class LineReport extends Report
      * @param list<string>                            $tags
      * @param array{int, int}|null $amount where in the text its amount stands, in UTF-16 units as a browser counts them
      * @param list<array{says: string, text: string}> $choices      the line as it could read
+     * @param int|null $part which of several ingredients that the text names, from 1
+     * @param int $row the text of the recipe that it was read from, from 0, headings counted
      */
     private function __construct(
         public string $text,
@@ -33,6 +35,8 @@ final readonly class LineReport extends Report
         public string $writtenName,
         public ?array $amount,
         public array $choices,
+        public ?int $part,
+        public int $row,
     ) {}
 
     public static function of(ResolvedLine $line, ?Catalogue $catalogue): self
@@ -56,6 +60,8 @@ final readonly class LineReport extends Report
                     static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text],
                     Mend::for($line, $catalogue),
                 ),
+            $line->part,
+            $line->row,
         );
     }
 

@@ -27,7 +27,7 @@ final readonly class SwapReport extends Report
      * @param list<string>                                                                  $dietsLost
      * @param float $kinship of aroma, 0 to 1
      * @param array<value-of<Axis>, AxisReport>                                                     $after         by axis
-     * @param list<array{line: int, text: string}> $edits lines from 1 as they then read
+     * @param list<array{line: int, text: string}> $edits rows of the recipe, from 1, as they then read
      * @param list<string>                                                                  $added         new lines
      */
     private function __construct(
@@ -53,6 +53,7 @@ final readonly class SwapReport extends Report
     public static function of(Swap $swap, Formula $formula, ?Target $target, Measures $measures): self
     {
         [$edits, $added] = $swap->written($formula, $measures);
+        $edits = $formula->rowsWith($edits);
 
         return new self(
             $swap->ingredient->key,

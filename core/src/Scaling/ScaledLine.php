@@ -30,7 +30,7 @@ final readonly class ScaledLine
     public function written(Measures $measures): string
     {
         return $this->line->status === LineStatus::Heading || $this->grams === null
-            ? $this->line->text
+            ? $this->line->ownText()
             : AmountWriter::inGrams($this->line, $this->grams, $measures);
     }
 }

@@ -7,6 +7,7 @@ namespace Tests\core\Cooking;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Cooking\Heat;
+use Vinculum\Cooking\Lid;
 use Vinculum\Cooking\MethodStep;
 use Vinculum\Cooking\Pan;
 
@@ -55,15 +56,15 @@ final class HeatTest extends TestCase
     public function test_a_lid_keeps_nine_tenths_of_it(): void
     {
         $surface = (float) Pan::parse('24 cm')?->squareMetres;
-        $step = static fn(bool $isCovered): MethodStep => new MethodStep(
+        $step = static fn(Lid $lid): MethodStep => new MethodStep(
             'Simmer 20 minutes',
-            'cook',
+            'reduce',
             [20.0, 20.0],
             Heat::named('simmering'),
-            $isCovered,
+            $lid,
             null,
         );
-        [$open, $covered] = [$step(false)->evaporates($surface), $step(true)->evaporates($surface)];
+        [$open, $covered] = [$step(Lid::NotSaid)->evaporates($surface), $step(Lid::On)->evaporates($surface)];
 
         self::assertEqualsWithDelta(0.1 * $open['value'], $covered['value'], 1e-9);
         self::assertEqualsWithDelta(0.6 * $open['value'], $open['low'], 1e-9);
@@ -72,14 +73,14 @@ final class HeatTest extends TestCase
 
     public function test_a_range_of_minutes_is_a_range_of_water(): void
     {
-        $step = new MethodStep('Simmer 20 to 40 minutes', 'cook', [20.0, 40.0], Heat::named('simmering'), false, null);
+        $step = new MethodStep('Simmer 20 to 40 minutes', 'heat', [20.0, 40.0], Heat::named('simmering'), Lid::NotSaid, null);
         $lost = $step->evaporates(0.045239) ?? self::fail('water leaves');
 
         self::assertEqualsWithDelta(158.3, $lost['value'], 0.1, 'half an hour of it');
         self::assertEqualsWithDelta(63.3, $lost['low'], 0.1);
         self::assertEqualsWithDelta(295.6, $lost['high'], 0.1);
         self::assertNull(
-            (new MethodStep('Stir', 'do', null, null, false, null))->evaporates(0.045239),
+            (new MethodStep('Stir', 'do', null, null, Lid::NotSaid, null))->evaporates(0.045239),
             'off the hob nothing leaves',
         );
     }
@@ -87,7 +88,7 @@ final class HeatTest extends TestCase
     /** A hob that was weighed is known better than the table, and its word takes the table's place. */
     public function test_a_weighed_hob_is_believed(): void
     {
-        $step = new MethodStep('Simmer 30 minutes', 'cook', [30.0, 30.0], Heat::named('simmering'), false, null);
+        $step = new MethodStep('Simmer 30 minutes', 'heat', [30.0, 30.0], Heat::named('simmering'), Lid::NotSaid, null);
         $here = Heat::named('simmering')->calibrated(9.0, 0.1, 4);
         $lost = $step->evaporates(0.045239, $here) ?? self::fail('water leaves');
 

@@ -23,17 +23,17 @@ final class MethodReaderTest extends TestCase
     {
         yield 'a range' => ['Simmer 15 to 20 minutes', 'reduce', [15, 20]];
         yield 'short forms' => ['simmer for 15–20 mins', 'reduce', [15, 20]];
-        yield 'overnight' => ['Leave in the fridge overnight', 'rest', [480, 720]];
+        yield 'overnight' => ['Leave in the fridge overnight', 'cool', [480, 720]];
         yield 'an hour and a quarter' => ['Simmer gently for an hour and a quarter', 'reduce', [75, 75]];
         yield 'an hour and a half' => ['Let it stand an hour and a half', 'rest', [90, 90]];
         yield 'a mixed number' => ['Boil for 1½ hours', 'reduce', [90, 90]];
         yield 'half an hour' => ['Rest for half an hour', 'rest', [30, 30]];
         yield 'hours and minutes' => ['Simmer 1 hour 20 minutes', 'reduce', [80, 80]];
-        yield 'four hours to overnight' => ['Chill 4 hours to overnight', 'rest', [240, 720]];
+        yield 'four hours to overnight' => ['Chill 4 hours to overnight', 'cool', [240, 720]];
         yield 'two days' => ['Leave to mature for two days', 'rest', [2880, 2880]];
-        yield 'a few minutes' => ['Fry the onion for a few minutes', 'cook', [2, 5]];
+        yield 'a few minutes' => ['Fry the onion for a few minutes', 'heat', [2, 5]];
         yield 'no time' => ['Simmer until it coats a spoon', 'reduce', null];
-        yield 'the rest is no rest' => ['Blend half, stir in the rest', 'do', null];
+        yield 'the rest is no rest' => ['Blend half, stir in the rest', 'blend', null];
         yield 'by hand' => ['Stir in 2 tbsp vinegar', 'do', null];
         yield 'an amount is no time' => ['Add 10 g salt and 3 limes', 'do', null];
     }
@@ -72,8 +72,8 @@ final class MethodReaderTest extends TestCase
         ]);
 
         self::assertSame(
-            [false, true, true, false],
-            array_map(static fn(MethodStep $step): bool => $step->isCovered, $steps),
+            [null, true, true, false],
+            array_map(static fn(MethodStep $step): ?bool => $step->lid->isOn(), $steps),
         );
         $water = array_map(static fn(MethodStep $step): ?float => $step->evaporates(0.05)['value'] ?? null, $steps);
         self::assertEqualsWithDelta(

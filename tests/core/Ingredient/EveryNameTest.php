@@ -30,7 +30,7 @@ final class EveryNameTest extends TestCase
     public function test_a_line_with_its_name_in_grams_is_that_many_grams_of_it(string $key): void
     {
         $ingredient = Catalogue::shipped()->get($key);
-        $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
+        $resolver = new LineResolver(Catalogue::shipped(), Measures::Metric);
         foreach (array_unique([
             $ingredient->name,
             mb_strtoupper($ingredient->name),

@@ -15,7 +15,7 @@ final class MendTest extends TestCase
     public function test_names_that_mean_two_things_are_offered_as_a_choice_the_likelier_first(): void
     {
         $cases = [
-            '2 tbsp tomato purée' => ['tomato-paste', 'passata'],
+            '2 tbsp tomato purée' => ['passata', 'tomato-paste'],
             '1 tbsp treacle' => ['molasses', 'golden-syrup'],
             '1 tsp chilli powder' => ['chilli-powder', 'cayenne'],
             '1 tbsp light soy sauce' => ['soy-sauce', 'reduced-salt-soy-sauce'],

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Parser;
 
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
 use Vinculum\Quantity\Measures;
 
 /**
@@ -13,7 +15,9 @@ final readonly class LineGrammar
 {
     private const LONGEST_LINE = 400;
     private const TAGS = ['cold', 'steeped', 'optional', 'lock', 'roasted', 'drained'];
-    private const PART_OF = '/^(?:the )?(?:fresh(?:ly)? |finely |lightly )?(?:squeezed |pressed |grated |strained )?(?P<part>juice|zest|rind|peel)(?: only)?(?:\s*(?:and|&|\+|,)\s*(?:finely )?(?:grated )?(?P<also>juice|zest|rind|peel))?\s+(?:of|from)\s+(?=\S)/iu';
+    private const PART_OF = '/^(?:the )?(?:fresh(?:ly)? |finely |lightly )?(?:squeezed |pressed |grated |strained )?(?:(?:lemon|lime|orange) (?=juice (?:of|from)))?'
+        . '(?P<part>juice|zest|rind|peel)(?: only)?(?:\s*(?:and|&|\+|,)\s*(?:finely )?(?:grated )?(?P<also>juice|zest|rind|peel))?'
+        . '\s+(?:(?:of|from)\s+(?=\S)|(?=[\d½⅓⅔¼¾]|an?\s|one\s|two\s|three\s|half\s))/iu';
     private const PART_AFTER = '/\b(?P<part>juiced|juice only|juice of|just the juice|juice|squeezed|zested|zest only|zest|rind only|rind|zest and juice|juice and zest)\b/iu';
 
     private QuantityGrammar $quantities;
@@ -25,8 +29,9 @@ final readonly class LineGrammar
 
     public function read(string $text): ParsedLine
     {
-        $line = mb_substr(trim(mb_scrub($text)), 0, self::LONGEST_LINE);
-        $line = preg_replace('/^(?:[•·▪◦‣*–—-]\s+|\[[ x]?\]\s*|\d{1,2}[.)]\s+(?=[\d½⅓⅔¼¾⅛]))+/u', '', $line) ?? $line;
+        $line = WrittenText::line(mb_substr(trim(mb_scrub($text)), 0, self::LONGEST_LINE));
+        $line = preg_replace('/^\d{1,2}[.)]\s+(?=[\d½⅓⅔¼¾⅛])/u', '', $line) ?? $line;
+        $line = LeadIn::without($line);
         $line = preg_replace(
             '/^(?:a little(?: bit of)?|a bit of|some|a touch of|plenty of|lots of|enough)\s+(?=\pL)/iu',
             '',
@@ -46,8 +51,13 @@ final readonly class LineGrammar
         if ($measured === null) {
             [$rest, $measured, $second, $amountText] = $this->trailingAmount($rest);
         }
-        $rest = preg_replace('/^(?:\s|of\b|the\b|each\b)+/iu', '', $rest) ?? $rest;
+        $rest = preg_replace('/^(?:\s|of\b|the\b|each\b|or so (?:of\b)?)+/iu', '', $rest) ?? $rest;
         [$name, $preparation] = self::splitPreparation($rest);
+        $name = self::withoutEmptyWords($name);
+        if ($part === null && preg_match('/^(?:(juiced|zested)\s+(\S.*)|(\S.*)\s+(juiced|zested))$/iu', $name, $found) === 1) {
+            $part = mb_strtolower($found[1] . ($found[4] ?? '')) === 'juiced' ? 'juice' : 'zest';
+            $name = $found[2] . ($found[3] ?? '');
+        }
         [$name, $alternatives] = self::splitAlternatives($name);
         $preparation = trim($preparation . ' ' . $inBrackets);
         if ($part === null && preg_match(self::PART_AFTER, $preparation, $found) === 1) {
@@ -83,6 +93,10 @@ final readonly class LineGrammar
     private static function takeTags(string $line): array
     {
         $tags = [];
+        if (preg_match('/^\(?optional\)?[:,]?\s+(?=\S)/iu', $line, $found) === 1) {
+            $tags[] = 'optional';
+            $line = substr($line, strlen($found[0]));
+        }
         $line = preg_replace_callback('/\[(\w+)\]/', static function (array $found) use (&$tags): string {
             $tag = strtolower($found[1]);
             if (!in_array($tag, self::TAGS, true)) {
@@ -148,7 +162,11 @@ final readonly class LineGrammar
             $inside = trim($found[1] !== '' ? $found[1] : ($found[2] ?? ''));
             $cursor = new Cursor(Lexer::tokens($inside));
             $amount = $this->quantities->quantity($cursor);
-            if ($amount !== null && ($amount->unit !== null || ($measured === null && $amount->counted !== 'whole'))) {
+            $isCount = $amount?->counted === 'whole' && $measured === null && $cursor->isAtEnd();
+            if (
+                $amount !== null
+                && ($amount->unit !== null || $isCount || ($measured === null && $amount->counted !== 'whole'))
+            ) {
                 $isEach = $cursor->peek()?->isWord('each', 'apiece') === true;
                 if ($measured === null) {
                     $measured = $amount;
@@ -185,7 +203,13 @@ final readonly class LineGrammar
             $measured = $this->quantities->quantity($cursor);
             if (
                 $measured === null
-                || ($measured->unit === null && !$separated && $measured->counted === 'whole' && !$cursor->isAtEnd())
+                || (
+                    $measured->unit === null
+                    && !$separated
+                    && $measured->counted === 'whole'
+                    && !$cursor->isAtEnd()
+                    && Counts::named($cursor->peek()->text ?? '') === null
+                )
             ) {
                 continue;
             }
@@ -228,7 +252,9 @@ final readonly class LineGrammar
     private static function splitPreparation(string $rest): array
     {
         $parts = preg_split(
-            '/\s*(?:[,;]|\s[-–—]\s|\bplus (?:more|extra)\b|\bor (?:more|less|so)\b|\bor to taste\b|\bto taste\b|\bas needed\b|\bto serve\b|\bfor serving\b|\bif (?:needed|liked|you like)\b|\b(?:mixed|dissolved|blended|stirred|slaked|soaked) (?:with|in|into)\b)\s*/iu',
+            '/\s*(?:[,;]|\s[-–—]\s|\bplus (?:more|extra)\b|'
+                . Words::pattern(FactsFile::named('writing')['purposes']->list('words'))
+                . '|\b(?:mixed|dissolved|blended|stirred|slaked|soaked) (?:with|in|into)\b)\s*/iu',
             $rest,
             2,
         );
@@ -240,6 +266,18 @@ final readonly class LineGrammar
         }
 
         return [$parts[0], $parts[1] ?? ''];
+    }
+
+    /** Without words that say nothing of what it is, as long as something stays. */
+    private static function withoutEmptyWords(string $name): string
+    {
+        $plain = (string) preg_replace(
+            '/^\s*(?:' . Words::pattern(FactsFile::named('writing')['passed-over']->list('words')) . '[\s,]*)+/iu',
+            '',
+            $name,
+        );
+
+        return trim($plain) === '' ? $name : $plain;
     }
 
     /** @return array{string, list<string>} */

@@ -10,8 +10,10 @@ final class NumberGrammar
     private const WORDS = [
         'a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6,
         'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10,
-        'eleven' => 11, 'twelve' => 12, 'fifteen' => 15, 'twenty' => 20, 'thirty' => 30, 'forty' => 40,
-        'fifty' => 50, 'dozen' => 12, 'couple' => 2, 'few' => 3, 'several' => 4,
+        'eleven' => 11, 'twelve' => 12, 'thirteen' => 13, 'fourteen' => 14, 'fifteen' => 15, 'sixteen' => 16,
+        'seventeen' => 17, 'eighteen' => 18, 'nineteen' => 19, 'twenty' => 20, 'thirty' => 30, 'forty' => 40,
+        'fifty' => 50, 'sixty' => 60, 'seventy' => 70, 'eighty' => 80, 'ninety' => 90, 'dozen' => 12, 'doz' => 12,
+        'couple' => 2, 'few' => 3, 'several' => 4,
         'half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'eighth' => 0.125, 'another' => 1,
     ];
     private const PORTIONS = [
@@ -26,7 +28,9 @@ final class NumberGrammar
         'fifth' => 0.2,
         'fifths' => 0.2,
     ];
-    private const POWERS = ['hundred' => 100, 'thousand' => 1000, 'million' => 1e6, 'billion' => 1e9, 'dozen' => 12];
+    private const POWERS = [
+        'hundred' => 100, 'thousand' => 1000, 'million' => 1e6, 'billion' => 1e9, 'dozen' => 12, 'doz' => 12,
+    ];
 
     /**
      * A number or a range, or null with the cursor where it was.
@@ -56,7 +60,7 @@ final class NumberGrammar
                     $next->isNumber()
                     || (
                         $next->isWord()
-                        && isset(self::WORDS[mb_strtolower($next->text)])
+                        && self::whole($next->text) !== null
                         && !$next->isWord('a', 'an', 'another')
                     )
                 );
@@ -126,8 +130,7 @@ final class NumberGrammar
 
             return self::WORDS[$joined[0]] * self::PORTIONS[$joined[1]];
         }
-        $word = self::WORDS[mb_strtolower($cursor->peek()?->kind === TokenKind::Word ? $cursor->peek()->text : '')]
-            ?? null;
+        $word = $cursor->peek()?->kind === TokenKind::Word ? self::whole($cursor->peek()->text) : null;
         if ($word === null) {
             return null;
         }
@@ -149,6 +152,7 @@ final class NumberGrammar
         } elseif (isset(self::POWERS[mb_strtolower($cursor->peek()->text ?? '')])) {
             $value *= self::POWERS[mb_strtolower($cursor->peek()->text ?? '')];
             $cursor->move();
+            $value += self::andTens($cursor);
         } elseif (
             $cursor->peek()?->isMark('-') === true
             && isset(self::PORTIONS[mb_strtolower($cursor->peek(1)->text ?? '')])
@@ -167,8 +171,37 @@ final class NumberGrammar
         return $cursor->position() > $start ? $value : null;
     }
 
+    /** "one", "twenty", "twenty-five". */
+    private static function whole(string $word): ?float
+    {
+        [$first, $second] = [...explode('-', mb_strtolower($word), 2), ''];
+        $tens = self::WORDS[$first] ?? null;
+        if ($tens === null || $second === '') {
+            return $tens === null ? null : (float) $tens;
+        }
+        $ones = self::WORDS[$second] ?? null;
+
+        return $tens >= 20 && $ones !== null && $ones >= 1 && $ones < 10 ? (float) ($tens + $ones) : null;
+    }
+
+    /** "… and fifty" after a hundred. */
+    private static function andTens(Cursor $cursor): float
+    {
+        $start = $cursor->position();
+        $cursor->skipWord('and');
+        $more = $cursor->peek()?->kind === TokenKind::Word ? self::whole($cursor->peek()->text) : null;
+        if ($more !== null && $more >= 10.0 && !$cursor->peek()?->isWord('dozen', 'doz')) {
+            $cursor->move();
+
+            return $more;
+        }
+        $cursor->backTo($start);
+
+        return 0.0;
+    }
+
     /** "… and a half", "… and three quarters", "… & ½". */
-    private static function andAPortion(Cursor $cursor): float
+    public static function andAPortion(Cursor $cursor): float
     {
         $start = $cursor->position();
         if ($cursor->skipWord('and') || $cursor->skipMark('&')) {

@@ -86,6 +86,11 @@ final readonly class QuantityGrammar
         if ($first === null) {
             return null;
         }
+        if ($first->unit !== null && $first->low >= 1.0) {
+            $portion = NumberGrammar::andAPortion($cursor);
+            $first = $first->times(1.0 + $portion / $first->low);
+            $portion > 0.0 && $cursor->skipWord('of');
+        }
         $start = $cursor->position();
         $joined = $cursor->skipMark('+')
             || $cursor->skipWord('plus', 'and')
@@ -149,8 +154,9 @@ final readonly class QuantityGrammar
     /** "pinch of salt", "handful of mint": only vague units and nouns stand for one without a number. */
     private function unitWithoutNumber(Cursor $cursor, float $fill): ?WrittenAmount
     {
+        $word = $cursor->peek();
         $unit = $this->unit($cursor);
-        $spelledOut = strlen($cursor->peek(-1)->text ?? '') > 2 && !$cursor->isAtEnd();
+        $spelledOut = strlen($word->text ?? '') > 2 && !$cursor->isAtEnd();
         if ($unit !== null && ($unit->isVague() || ($spelledOut && $unit->millilitres !== null))) {
             $this->ofTheMill($cursor);
 
@@ -161,16 +167,31 @@ final readonly class QuantityGrammar
             $unit === null
             && $word !== null
             && $word->kind === TokenKind::Word
-            && in_array(Counts::named($word->text), ['handful', 'knob', 'thumb', 'bunch', 'sprig'], true)
+            && self::standsAlone($word, $cursor->peek(1))
         ) {
             $cursor->move();
             $cursor->skipWord('piece', 'knob');
             $cursor->skipWord('of');
+            $counted = Counts::named($word->text);
 
-            return new WrittenAmount(1.0, 1.0, null, Counts::named($word->text), null, $fill, null, true);
+            return new WrittenAmount(1.0, 1.0, null, $counted, null, $fill, null, true);
         }
 
         return null;
+    }
+
+    /** Whether a noun stands for one of it: "bunch parsley", "clove of garlic", but not the clove of "clove oil". */
+    private static function standsAlone(Token $noun, ?Token $next): bool
+    {
+        $row = FactsFile::named('writing')['alone'];
+        $word = mb_strtolower($noun->text);
+
+        return $next?->isWord() === true
+            && (
+                in_array($word, $row->list('words'), true)
+                || ($next->isWord('of') && in_array($word, $row->list('of'), true))
+                || in_array("{$word} " . mb_strtolower($next->text), $row->list('pairs'), true)
+            );
     }
 
     private function after(Cursor $cursor, float $low, float $high, float $fill, bool $about): WrittenAmount
@@ -239,19 +260,17 @@ final readonly class QuantityGrammar
                 $about,
             );
         }
+        $near = $this->misspeltUnit($cursor);
+        if ($near !== null) {
+            [$unit, $word] = $near;
+
+            return new WrittenAmount($low, $high, $unit, null, $size, $fill, null, true, $word);
+        }
         $counted = $this->countingNoun($cursor);
         $each = $counted !== null && Counts::isPack($counted) ? $this->weightInBrackets($cursor) : null;
         if ($each !== null) {
-            return new WrittenAmount(
-                $low * $each->low,
-                $high * $each->high,
-                $each->unit,
-                null,
-                null,
-                1.0,
-                $counted,
-                $about,
-            );
+            // of half a tin the weight is what goes in, of two it is that of each
+            return ($low < 1.0 ? $each : $each->times($low))->inPack((string) $counted);
         }
 
         return new WrittenAmount($low, $high, null, $counted ?? 'whole', $size, 1.0, null, true);
@@ -355,6 +374,28 @@ final readonly class QuantityGrammar
         $cursor->backTo($start);
 
         return null;
+    }
+
+    /**
+     * "teapoons" before a name: the unit that it comes nearest to, and the word itself.
+     *
+     * @return array{Unit, string}|null
+     */
+    private function misspeltUnit(Cursor $cursor): ?array
+    {
+        $word = $cursor->peek();
+        if ($word?->isWord() !== true || $cursor->peek(1)?->isWord() !== true || Counts::named($word->text) !== null) {
+            return null;
+        }
+        $nearest = Units::nearest($word->text);
+        $unit = $nearest === null ? null : Units::named($nearest, $this->measures);
+        if ($unit === null || $unit->isVague()) {
+            return null;
+        }
+        $cursor->move();
+        $cursor->skipWord('of');
+
+        return [$unit, $word->text];
     }
 
     private function packNoun(Cursor $cursor): ?string

@@ -16,6 +16,7 @@ final readonly class WrittenAmount
      * @param float       $fill    1 for a level spoon, 1.5 for a heaped one
      * @param string|null $pack    the tin, jar or packet that a weight came in
      * @param bool        $isAbout the cook wrote "about", or gave a range or a heap
+     * @param string|null $misspelt the word that was taken for the unit, where it is none
      */
     public function __construct(
         public float $low,
@@ -26,6 +27,7 @@ final readonly class WrittenAmount
         public float $fill = 1.0,
         public ?string $pack = null,
         public bool $isAbout = false,
+        public ?string $misspelt = null,
     ) {}
 
     public function middle(): float
@@ -49,6 +51,7 @@ final readonly class WrittenAmount
             $this->fill,
             $this->pack,
             $this->isAbout,
+            $this->misspelt,
         );
     }
 
@@ -63,6 +66,7 @@ final readonly class WrittenAmount
             $this->fill,
             $pack,
             $this->isAbout,
+            $this->misspelt,
         );
     }
 

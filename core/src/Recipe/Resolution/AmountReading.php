@@ -22,6 +22,7 @@ final readonly class AmountReading
     /** Loosely filled pieces of something whose bulk density nobody stated, g/ml. */
     private const LOOSE_DENSITY = 0.6;
     private const LOOSE_SPREAD = 0.30;
+    private const LEAVES = 'leaves';
 
     /** @param float $partMillilitres the vessel that a "part" is */
     public function __construct(private float $partMillilitres) {}
@@ -29,6 +30,9 @@ final readonly class AmountReading
     public function grams(ParsedLine $line, WrittenAmount $measured, Ingredient $ingredient): ?FoundGrams
     {
         $first = $this->amountOf($measured, $line, $ingredient);
+        if ($measured->misspelt !== null && $first !== null && $measured->unit !== null) {
+            $first = $first->noting("\"{$measured->misspelt}\" taken for {$measured->unit->name}");
+        }
         if ($line->second === null) {
             return $first;
         }
@@ -98,7 +102,7 @@ final readonly class AmountReading
             );
         }
         $millilitres = $measured->middle() * (float) $unit->millilitres * $measured->fill;
-        [$density, $doubt, $isGuess] = $this->densityFor($line, $ingredient);
+        [$density, $doubt, $isGuess] = $this->densityFor($measured, $line, $ingredient);
         $grams = Amount::within($millilitres * $density, hypot($doubt, $spread))->doubtedBy($unit->spread);
         $note = match (true) {
             $unit->isVague() => sprintf(
@@ -128,13 +132,18 @@ final readonly class AmountReading
     }
 
     /** @return array{float, float, bool} g/ml, its relative doubt, and whether it is a guess */
-    private function densityFor(ParsedLine $line, Ingredient $ingredient): array
+    private function densityFor(WrittenAmount $measured, ParsedLine $line, Ingredient $ingredient): array
     {
         $words = mb_strtolower("{$line->text} {$line->preparation}");
-        foreach ($ingredient->forms as $form => $density) {
+        $forms = $ingredient->forms;
+        foreach ($forms as $form => $density) {
             if (str_contains($words, $form)) {
                 return [$density, max(self::PACKED, $ingredient->texture->deviation()), false];
             }
+        }
+        if (isset($forms[self::LEAVES]) && $measured->unit?->name === 'cup') {
+            // a cup of a herb is of leaves as they fall, a spoon of it is chopped
+            return [$forms[self::LEAVES], self::LOOSE_SPREAD, false];
         }
         if ($ingredient->density !== null) {
             return [$ingredient->density, $ingredient->texture->deviation(), false];

@@ -17,6 +17,18 @@ final readonly class FoundGrams
         public bool $isPack,
     ) {}
 
+    /** The same, with something more to say about it. */
+    public function noting(string $note): self
+    {
+        return new self(
+            $this->grams,
+            $this->millilitres,
+            true,
+            $this->note === null ? $note : "{$note}; {$this->note}",
+            $this->isPack,
+        );
+    }
+
     public function relativeDoubt(): float
     {
         return $this->grams->value > 0.0 ? $this->grams->deviation / $this->grams->value : 0.0;

@@ -34,7 +34,9 @@ final readonly class LineResolver
     private const STEEPED_SHARE = 0.5;
 
     private LineGrammar $grammar;
+    private Measures $measures;
     private NameReading $names;
+    private LineParts $parts;
     private AmountReading $amounts;
 
     /** @param float $partMillilitres the vessel that a "part" is */
@@ -44,15 +46,39 @@ final readonly class LineResolver
         float $partMillilitres = self::PART_MILLILITRES,
     ) {
         $this->grammar = new LineGrammar($measures);
+        $this->measures = $measures;
         $this->names = new NameReading($catalogue);
+        $this->parts = new LineParts($this->grammar, $this->names);
         $this->amounts = new AmountReading($partMillilitres);
     }
 
+    /**
+     * The ingredients that a line names, in order: nearly always one.
+     *
+     * @return non-empty-list<ResolvedLine>
+     */
+    public function entries(string $text): array
+    {
+        $parts = $this->parts->of($text);
+        if (count($parts) === 1) {
+            return [$this->resolve($text)];
+        }
+
+        return array_map(
+            fn(string $part, int $number): ResolvedLine => $this->resolve($part)->asPartOf($text, $number + 1),
+            $parts,
+            array_keys($parts),
+        );
+    }
+
+    /** The one ingredient of a line, or the first that it names. */
     public function resolve(string $text): ResolvedLine
     {
         $line = $this->grammar->read($text);
         $matches = $this->names->match($line);
         $best = $this->names->understood($line, $matches);
+        $isOwn = $best !== null && $this->catalogue->get($best->key)->isOwn();
+        $meaning = $line->part !== null || $isOwn ? null : CountryWords::in($this->measures, $line);
         [$without, $percent] = self::withoutPercent($text);
         if ($percent !== null && !str_contains($best !== null && $best->isExact ? $best->alias : '', '%')) {
             $line = $this->grammar->read($without)->of($text);
@@ -61,13 +87,13 @@ final readonly class LineResolver
         } else {
             $percent = null;
         }
-        if ($best === null) {
+        if ($best === null && $meaning === null) {
             return $this->unknown($line, $matches);
         }
-        $ingredient = $this->catalogue->get($best->key);
-        $others = [];
+        $ingredient = $this->catalogue->get($meaning->key ?? $best->key ?? '');
+        $others = $meaning->others ?? [];
         foreach ($matches as $match) {
-            if ($match->key !== $best->key && $match->score > self::AS_LIKELY && count($others) < 3) {
+            if ($match->key !== $ingredient->key && $match->score > self::AS_LIKELY && count($others) < 3) {
                 $others[] = $match->key;
             }
         }
@@ -126,7 +152,9 @@ final readonly class LineResolver
             );
         }
 
-        return $this->withStates($line, $ingredient, $found, $others, $this->names->sureness($line, $best), $percent);
+        $sure = $meaning !== null || $best === null ? Sureness::Likely : $this->names->sureness($line, $best);
+
+        return $this->withStates($line, $ingredient, $found, $others, $sure, $percent);
     }
 
     /**
@@ -170,6 +198,16 @@ final readonly class LineResolver
         }
         if ($sure === Sureness::Likely) {
             $notes[] = sprintf('taken for %s', mb_strtolower($ingredient->name));
+            $elsewhere = $line->part === null ? CountryWords::in($this->measures, $line) : null;
+            if ($elsewhere?->key === $ingredient->key) {
+                $notes[] = sprintf(
+                    'elsewhere the same words mean %s',
+                    implode(' or ', array_map(
+                        fn(string $key): string => mb_strtolower($this->catalogue->get($key)->name),
+                        $elsewhere->others,
+                    )),
+                );
+            }
         }
         if ($found->isPack && in_array('drained', $line->tags, true) && $ingredient->drainedShare !== null) {
             $grams = $grams->times($ingredient->drainedShare)->doubtedBy(self::ABOUT);
@@ -211,12 +249,6 @@ final readonly class LineResolver
                 'steeped and taken out: %d %% of what dissolves is counted',
                 (int) round(100.0 * self::STEEPED_SHARE),
             );
-        }
-        if (
-            str_contains($line->preparation, 'zest and juice')
-            || preg_match('/\bjuice (?:and|&) zest\b|\bzest (?:and|&) juice\b/iu', $line->text) === 1
-        ) {
-            $notes[] = 'the juice is counted; give the zest a line of its own';
         }
 
         return new ResolvedLine(

@@ -40,7 +40,7 @@ final readonly class NameReading
             }
         }
 
-        return $this->unlessPouredInstead($line, $this->unlessVegetable($line, $matches));
+        return $this->unlessPouredInstead($line, $this->unlessGround($line, $this->unlessVegetable($line, $matches)));
     }
 
     /**
@@ -221,6 +221,33 @@ final readonly class NameReading
         return $isCounted || !$isSpooned && preg_match('/\bpeppers\b/iu', $line->name) === 1
             ? [$best->takenFor($other, false), ...$matches]
             : $matches;
+    }
+
+    /**
+     * By the teaspoon or the pinch red pepper is ground chilli, coriander its seed and thyme dried; diced, fresh or
+     * roasted red pepper is the vegetable, and leaves are leaves.
+     *
+     * @param list<NameMatch> $matches
+     *
+     * @return list<NameMatch>
+     */
+    private function unlessGround(ParsedLine $line, array $matches): array
+    {
+        $best = $matches[0] ?? null;
+        $spooned = FactsFile::named('words')['spooned'];
+        $unit = $line->measured?->unit;
+        if (
+            $best === null
+            || $unit === null
+            || !$spooned->has($best->key)
+            || !($unit->name === 'teaspoon' || ($unit->isVague() && ($unit->millilitres ?? 1.0) < 1.0))
+            || Words::areIn($line->name, ['peppers', 'bell'])
+            || Words::areIn($line->text, $spooned->list('unless'))
+        ) {
+            return $matches;
+        }
+
+        return [$best->takenFor($spooned->text($best->key), false), ...$matches];
     }
 
     /**

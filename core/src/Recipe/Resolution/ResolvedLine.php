@@ -23,6 +23,9 @@ final readonly class ResolvedLine
      * @param WrittenAmount|null   $measured     the amount as it was written
      * @param string          $amountText   the part of the text that says it
      * @param Sureness|null   $sure         how sure the name is; null where no ingredient was found
+     * @param int|null        $part         which of several that its text names, from 1; null where it names one
+     * @param string|null     $alone        that part as it would stand in a line of its own
+     * @param int             $row          the text of the recipe that it was read from, from 0; −1 where it is of none
      */
     public function __construct(
         public string $text,
@@ -38,6 +41,9 @@ final readonly class ResolvedLine
         public ?WrittenAmount $measured = null,
         public string $amountText = '',
         public ?Sureness $sure = null,
+        public ?int $part = null,
+        public ?string $alone = null,
+        public int $row = -1,
     ) {}
 
     /** A heading that starts a stage, or an empty line: nothing goes in. */
@@ -78,41 +84,35 @@ final readonly class ResolvedLine
     /** The same thing in another amount; its doubt keeps its share. */
     public function times(float $factor): self
     {
-        return new self(
-            $this->text,
-            $this->ingredient,
-            $this->grams?->times($factor),
-            $this->millilitres === null ? null : $this->millilitres * $factor,
-            $this->status,
-            $this->note,
-            $this->hundredGrams,
-            $this->alternatives,
-            $this->tags,
-            $this->writtenName,
-            $this->measured?->times($factor),
-            $this->amountText,
-            $this->sure,
-        );
+        return $this->with([
+            'grams' => $this->grams?->times($factor),
+            'millilitres' => $this->millilitres === null ? null : $this->millilitres * $factor,
+            'measured' => $this->measured?->times($factor),
+        ]);
     }
 
     /** The same thing in an amount that was measured anew. */
     public function inGrams(Amount $grams): self
     {
-        return new self(
-            $this->text,
-            $this->ingredient,
-            $grams,
-            null,
-            LineStatus::Measured,
-            $this->note,
-            $this->hundredGrams,
-            $this->alternatives,
-            $this->tags,
-            $this->writtenName,
-            $this->measured,
-            $this->amountText,
-            $this->sure,
-        );
+        return $this->with(['grams' => $grams, 'millilitres' => null, 'status' => LineStatus::Measured]);
+    }
+
+    /** The same, as one of several that a text names. */
+    public function asPartOf(string $text, int $part): self
+    {
+        return $this->with(['text' => $text, 'part' => $part, 'alone' => $this->text]);
+    }
+
+    /** The same, read from that text of a recipe, counted from 0. */
+    public function atRow(int $row): self
+    {
+        return $this->with(['row' => $row]);
+    }
+
+    /** Its own words: its text, or what of it names this one of several. */
+    public function ownText(): string
+    {
+        return $this->alone ?? $this->text;
     }
 
     public function mixture(): Mixture
@@ -123,5 +123,12 @@ final readonly class ResolvedLine
     public function countsInTheMixture(): bool
     {
         return $this->grams !== null && $this->grams->value > 0.0;
+    }
+
+    /** @param array<string, mixed> $other */
+    private function with(array $other): self
+    {
+        /** @phpstan-ignore argument.type */
+        return new self(...[...get_object_vars($this), ...$other]);
     }
 }

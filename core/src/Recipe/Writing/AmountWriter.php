@@ -11,6 +11,7 @@ use Vinculum\Quantity\Spoons;
 use Vinculum\Quantity\Unit;
 use Vinculum\Quantity\Units;
 use Vinculum\Recipe\Parser\WrittenAmount;
+use Vinculum\Recipe\Parser\WrittenText;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
@@ -47,7 +48,7 @@ final class AmountWriter
     {
         $each = self::gramsOfOne($line);
         if ($each === null || $line->measured === null) {
-            return $direction > 0 ? self::withFirstAmount($line, 0.0, $measures) : $line->text;
+            return $direction > 0 ? self::withFirstAmount($line, 0.0, $measures) : $line->ownText();
         }
         $count = self::countOf($line->measured, $line);
         $notch = self::packs($line) === null
@@ -57,7 +58,7 @@ final class AmountWriter
             ? (floor($count / $notch + 1e-6) + 1.0) * $notch
             : (ceil($count / $notch - 1e-6) - 1.0) * $notch;
 
-        return $next > 0.0 ? self::written($line, $next, $measures) : $line->text;
+        return $next > 0.0 ? self::written($line, $next, $measures) : $line->ownText();
     }
 
     /** Grams of one unit as this line counts it; null where nothing is counted. */
@@ -101,14 +102,24 @@ final class AmountWriter
         };
     }
 
+    /** The text that its amount is written into: as it stands, or without odd spaces and signs where those hide it. */
+    private static function base(ResolvedLine $line): string
+    {
+        $text = $line->ownText();
+
+        return str_contains($text, $line->amountText) ? $text : WrittenText::line($text);
+    }
+
     private static function written(ResolvedLine $line, float $count, Measures $measures): string
     {
         assert($line->measured !== null);
-        $at = strpos($line->text, $line->amountText);
+        $text = self::base($line);
+        $at = strpos($text, $line->amountText);
         if ($at === false) {
-            return $line->text;
+            // what it was read from cannot be found in it again: told anew
+            return self::amount($line->measured, $count, $measures) . " {$line->writtenName}";
         }
-        $after = substr($line->text, $at + strlen($line->amountText));
+        $after = substr($text, $at + strlen($line->amountText));
         $after = preg_replace(
             '/\s*\((?:about |approx\.? |~)?[\d.,\/¼½¾⅓⅔⅛]+\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp)\b[^)]*\)/iu',
             '',
@@ -120,7 +131,7 @@ final class AmountWriter
             ? self::amount($line->measured, $count, $measures)
             : preg_replace('/^[\d.,\/½⅓⅔¼¾⅛⅜⅝⅞]+/u', KitchenNumber::mixed($count), $line->amountText);
 
-        return substr($line->text, 0, $at) . $amount . (preg_match(
+        return substr($text, 0, $at) . $amount . (preg_match(
             '/^[\s,)\]]|^$/u',
             $after,
         ) === 1 ? '' : ' ') . $after;
@@ -172,11 +183,11 @@ final class AmountWriter
     {
         $ingredient = $line->ingredient;
         if ($ingredient === null || $line->status === LineStatus::Unknown) {
-            return $line->text;
+            return $line->ownText();
         }
 
         $measure = $ingredient->measure(max($grams, 0.001), Spoons::of($measures));
 
-        return $measure->beforeItsName() . ' ' . ltrim($line->text);
+        return $measure->beforeItsName() . ' ' . ltrim($line->ownText());
     }
 }

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Cooking;
+
+use Vinculum\Facts\Facts;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
+
+/** Where the lid is. It stays where it was put until it is said to be elsewhere. */
+enum Lid
+{
+    case NotSaid;
+    case Off;
+    case Ajar;
+    case On;
+
+    public static function saidIn(string $text): self
+    {
+        $times = FactsFile::named('times');
+        $says = static fn(string $row): bool => Words::areIn($text, $times[$row]->list('words'));
+        $isNoLid = $says('not-a-lid');
+
+        return match (true) {
+            $text === '' => self::NotSaid,
+            $says('uncovered') => self::Off,
+            $says('ajar') => self::Ajar,
+            !$isNoLid && $says('covered') => self::On,
+            default => self::NotSaid,
+        };
+    }
+
+    public function after(self $before): self
+    {
+        return $this === self::NotSaid ? $before : $this;
+    }
+
+    /** Whether it is on, as the contract says it; null where nobody said. */
+    public function isOn(): ?bool
+    {
+        return match ($this) {
+            self::NotSaid => null,
+            self::Off => false,
+            self::Ajar, self::On => true,
+        };
+    }
+
+    /** The share of the water leaving an open pan that leaves this one; under a lid ajar about half of what a lid keeps. */
+    public function openShare(): float
+    {
+        $under = Facts::of(CookingFacts::class)->evaporation->underALid;
+
+        return match ($this) {
+            self::NotSaid, self::Off => 1.0,
+            self::Ajar => (1.0 + $under) / 2.0,
+            self::On => $under,
+        };
+    }
+}

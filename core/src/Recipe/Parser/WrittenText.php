@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Parser;
+
+use Vinculum\Facts\FactsFile;
+
+/** Text as it comes, with everything taken off that only a screen, a list or a keyboard put on it. */
+final class WrittenText
+{
+    private const BULLETS = '/^(?:[\s\p{So}\p{Sk}•·▪◦‣➤➢✓✔☐☑✅✗*]|[–—-]\s+|\[[ xX]?\]\s*|\x{FE0F})+/u';
+    /** "1 - 15 oz can" is one can of 15 oz. */
+    private const PACK_AFTER_DASH = '/^(\d+)\s+[-–]\s*(\d[\d.]*(?:\s?\d\/\d)?\s*-?\s*(?:oz|ounces?|g|ml|lb)\b\.?)\s+(?=(?:can|tin|jar|bottle|pack|bag|box)\w*\b)/iu';
+
+    /** One line: its entities, odd spaces, digits, bullets and leaders of dots as plain writing. */
+    public static function line(string $text): string
+    {
+        $text = mb_scrub($text);
+        if (str_contains($text, '&')) {
+            $text = html_entity_decode($text, ENT_QUOTES | ENT_HTML5);
+        }
+        if (preg_match('/[^\x20-\x7E]/', $text) === 1) {
+            $text = mb_convert_kana($text, 'as');
+            $text = (string) preg_replace(
+                ['/[\x{200B}-\x{200D}\x{2060}\x{FEFF}\x{00AD}\x{FE0F}]/u', '/[\x{00A0}\x{2000}-\x{200A}\x{202F}\x{3000}\t]/u'],
+                ['', ' '],
+                $text,
+            );
+            $text = str_replace(['‘', '’', 'ʼ', '“', '”'], ["'", "'", "'", '"', '"'], $text);
+        }
+        $text = trim((string) preg_replace(self::BULLETS, '', trim($text)));
+        $text = (string) preg_replace(
+            [
+                "/(?<=\d)'(?=\d{3}\b)/",
+                '/\b([1-9]\d{0,2})\.(\d{3})(?=\s?(?:g|gr|grams?|ml)\b)/iu',
+                '/\s*(?:\.{3,}|…+|(?:\s\.){2,})\s*(?=\S)/u',
+                '/^([\pL][^\d]*?)\s+[x×]\s?(\d[\d.\/½¼¾⅓⅔]*)$/iu',
+                self::PACK_AFTER_DASH,
+            ],
+            ['', '$1$2', ' – ', '$1, $2', '$1 ($2) '],
+            $text,
+        );
+
+        return self::rewritten($text);
+    }
+
+    /** A line without the bullet, box or emoji before it. */
+    public static function withoutBullet(string $text): string
+    {
+        $plain = trim((string) preg_replace(self::BULLETS, '', trim(mb_scrub($text))));
+
+        return $plain === '' ? trim($text) : $plain;
+    }
+
+    /** Abbreviations written out. */
+    private static function rewritten(string $text): string
+    {
+        foreach (FactsFile::named('writing')['rewritten']->list('words') as $pair) {
+            [$short, $long] = explode(' > ', $pair, 2);
+            if (stripos($text, $short) !== false) {
+                $text = (string) preg_replace(
+                    '/(?<![\pL\d])' . preg_quote($short, '/') . '(?![\pL\d])/iu',
+                    $long,
+                    $text,
+                );
+            }
+        }
+
+        return $text;
+    }
+}

@@ -1,0 +1,362 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Resolution;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
+use Vinculum\Ingredient\NameSearch;
+use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Recipe\Parser\LeadIn;
+use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\Parser\ParsedLine;
+use Vinculum\Recipe\Parser\WrittenText;
+
+/**
+ * Takes a line apart that names several ingredients: each part is a line of its own, as a cook would have written it
+ * alone. "1 tsp each cumin and paprika" is "1 tsp cumin" and "1 tsp paprika".
+ */
+final readonly class LineParts
+{
+    private const LONGEST = 400;
+    private const MOST = 12;
+    /** What every line of several holds; whatever holds none of them is one. */
+    private const HINT = '/,|;|&|\+|:|\band\b|\bwith\b|\bplus\b|\beach\b|\bparts?\b|\bhalf\b|\bin\b/iu';
+    private const BETWEEN = '\s*(?:,\s*(?:and|&)\s+|[,;]\s*|\s+(?:and|&|plus)\s+|\s*\+\s*|\s*&\s*)';
+    private const STIRRED_IN = '(?:mixed|dissolved|slaked|blended|whisked|stirred|let down)(?:\s+together)?\s+(?:with|in|into)';
+    private const OF_FRUIT = '(?:finely |coarsely |freshly )*(?:grated |squeezed )?(zest|rind|juice|zested|juiced)(?: only)?';
+    private const FRUIT = '/\b(?:lemon|lime|orange|grapefruit|clementine|tangerine|mandarin|yuzu)s?\b/iu';
+
+    public function __construct(private LineGrammar $grammar, private NameReading $names) {}
+
+    /** @return non-empty-list<string> the text of each part in order; the text itself where it names one thing */
+    public function of(string $text): array
+    {
+        if (strlen($text) > self::LONGEST || preg_match(self::HINT, $text) !== 1) {
+            return [$text];
+        }
+        $line = LeadIn::without(WrittenText::line($text));
+        [$line, $tags] = self::tags($line);
+        if ($this->isOneName($line)) {
+            return [$text];
+        }
+        foreach (
+            [
+                $this->zestAndJuice(...),
+                $this->ratio(...),
+                $this->shares(...),
+                $this->each(...),
+                $this->amounts(...),
+                $this->names(...),
+                $this->oneAmount(...),
+            ] as $way
+        ) {
+            $parts = $way($line);
+            if ($parts !== null && count($parts) > 1 && count($parts) <= self::MOST) {
+                return array_map(static fn(string $part): string => trim("{$part} {$tags}"), $parts);
+            }
+        }
+
+        return [$text];
+    }
+
+    /** @return array{string, string} the line, and the tags at its end */
+    private static function tags(string $line): array
+    {
+        return preg_match('/^(.*?)\s*((?:\[\w+\]\s*)+)$/u', $line, $found) === 1 ? [$found[1], $found[2]] : [$line, ''];
+    }
+
+    /** "half and half", "sweet and sour sauce": one thing whose name joins two words. */
+    private function isOneName(string $line): bool
+    {
+        $parsed = $this->grammar->read($line);
+        $match = $this->names->match($parsed)[0] ?? null;
+        $isWhole = $match !== null
+            && $match->score > 0.95
+            && $match->missed === []
+            && preg_match('/\band\b|&|\bin\b/iu', $parsed->name) === 1
+            && preg_match('/\band\b|\bin\b/iu', $match->alias) === 1;
+
+        return $isWhole || Words::areIn($line, FactsFile::named('writing')['one-thing']->list('words'));
+    }
+
+    /**
+     * "zest and juice of 1 lime", "2 lemons, juice and finely grated zest".
+     *
+     * @return list<string>|null
+     */
+    private function zestAndJuice(string $line): ?array
+    {
+        if (preg_match(self::FRUIT, $line) !== 1) {
+            return null;
+        }
+        $of = self::OF_FRUIT;
+        $joined = '\s*(?:and|&|\+|,)\s*';
+        $found = [];
+        if (preg_match("/^(?:the\s+)?{$of}{$joined}{$of}\s+(?:of|from)\s+(?:the\s+)?(?P<of>\S.*)$/iu", $line, $found) === 1) {
+            [$first, $second, $rest] = [$found[1], $found[2], $found['of']];
+        } elseif (preg_match("/^(?P<of>.*?\pL)\s*[,(–-]\s*(?:the\s+)?{$of}{$joined}{$of}\)?$/iu", $line, $found) === 1) {
+            [$first, $second, $rest] = [$found[2], $found[3], $found['of']];
+        } else {
+            return null;
+        }
+        $name = static fn(string $word): string => str_starts_with(mb_strtolower($word), 'j') ? 'juice' : 'zest';
+
+        return $name($first) === $name($second)
+            ? null
+            : [$name($first) . " of {$rest}", $name($second) . " of {$rest}"];
+    }
+
+    /**
+     * "3:1:1 oil, vinegar, mustard", "olive oil and lemon juice, 3:1".
+     *
+     * @return list<string>|null
+     */
+    private function ratio(string $line): ?array
+    {
+        $ratio = '\d+(?:\.\d+)?(?:\s*:\s*\d+(?:\.\d+)?)+';
+        if (
+            preg_match("/^(?P<ratio>{$ratio})(?:\s+(?:ratio|mix|mixture))?(?:\s+of)?\s+(?P<list>\pL.*)$/iu", $line, $found) !== 1
+            && preg_match("/^(?P<list>\pL.*?),?\s*\(?(?P<ratio>{$ratio})\)?(?:\s+ratio)?$/iu", $line, $found) !== 1
+        ) {
+            return null;
+        }
+        $items = self::items((string) preg_replace('~\s*[:/]\s*~u', ', ', $found['list']));
+        $numbers = preg_split('/\s*:\s*/', $found['ratio']) ?: [];
+
+        return count($items) === count($numbers) && $this->areKnown($items)
+            ? array_map(static fn(string $number, string $item): string => "{$number} part {$item}", $numbers, $items)
+            : null;
+    }
+
+    /**
+     * "equal parts soy, mirin and sake", "half and half mayo and ketchup", "two parts oil to one part vinegar".
+     *
+     * @return list<string>|null
+     */
+    private function shares(string $line): ?array
+    {
+        if (
+            preg_match('/^(?:equal|the same)\s+(?:parts?|quantit(?:y|ies)|amounts?|measures?)\s*(?:of\s+)?(?:each\s+)?(?:of\s+)?:?\s*(\S.*)$/iu', $line, $found) === 1
+            || preg_match('/^half[\s-]and[\s-]half\s+(?:of\s+)?(\S.*)$/iu', $line, $found) === 1
+        ) {
+            $items = self::items($found[1]);
+
+            return count($items) > 1 && $this->areKnown($items) ? self::withEach('1 part', $items) : null;
+        }
+        if (preg_match('/^half\s+(\pL[^,]*?)(?:,|\s+and)\s+half\s+(\pL.*)$/iu', $line, $found) === 1) {
+            $items = [$found[1], $found[2]];
+
+            return $this->areKnown($items) ? self::withEach('1 part', $items) : null;
+        }
+        if (preg_match('/\bparts?\b.*\bparts?\b/iu', $line) === 1) {
+            return $this->amounts((string) preg_replace('/\s+to\s+(?=\S+\s+parts?\b)/iu', ', ', $line));
+        }
+
+        return null;
+    }
+
+    /**
+     * "1 tsp each cumin, coriander and paprika", "cumin and paprika, 1 tsp each", "1 red and 1 green pepper".
+     *
+     * @return list<string>|null
+     */
+    private function each(string $line): ?array
+    {
+        if (preg_match('/^(?P<amount>.*?\S)\s+each(?:\s+of)?\s*:?\s+(?P<list>\pL.*)$/iu', $line, $found) !== 1
+            && preg_match('/^(?P<list>\pL.*?)\s*[,(–:-]+\s*(?P<amount>[^,(]*?\S)\s+(?:of\s+)?each\)?$/iu', $line, $found) !== 1
+        ) {
+            return null;
+        }
+        if (mb_strlen($found['amount']) > 40) {
+            return null;
+        }
+        $items = $this->leaningOnTheLast(self::items($found['list']));
+        $amount = self::isAmount($this->grammar->read("{$found['amount']} salt")) ? $found['amount'] : null;
+
+        return $amount !== null && count($items) > 1 ? self::withEach($amount, $items) : null;
+    }
+
+    /**
+     * "2 tbsp soy sauce + 1 tbsp rice vinegar + 1 tsp sugar": each with an amount of its own.
+     *
+     * @return list<string>|null
+     */
+    private function amounts(string $line): ?array
+    {
+        $line = (string) preg_replace('/,?\s*\b' . self::STIRRED_IN . '\s+(?=[\d½¼¾⅓⅔⅛]|an?\s)/iu', ' + ', $line);
+        $line = (string) preg_replace('/\s+with\s+(?=[\d½¼¾⅓⅔⅛]|an?\s)/iu', ' + ', $line);
+        $items = self::items($line);
+        if (count($items) < 2) {
+            return null;
+        }
+        $parts = $this->leaningOnTheLast($items, true);
+        foreach ($parts as $number => $part) {
+            $parsed = $this->grammar->read($part);
+            $isGiven = self::isAmount($parsed) || $parsed->part !== null;
+            $mayBeBare = $number > 0 && self::isCounted($this->grammar->read($parts[0]));
+            if ((!$isGiven && !$mayBeBare) || !$this->isKnown($part)) {
+                return null;
+            }
+        }
+
+        return $parts;
+    }
+
+    /**
+     * "salt and pepper", "parsley, mint and dill to garnish": names without an amount.
+     *
+     * @return list<string>|null
+     */
+    private function names(string $line): ?array
+    {
+        if (preg_match('/[\d½¼¾⅓⅔⅛]/u', $line) === 1) {
+            return null;
+        }
+        $plain = (string) preg_replace('/,?\s*(?:\(?' . self::purposes() . '\)?)\s*$/iu', '', $line);
+        $items = self::items($plain);
+        if (count($items) < 2 || !$this->areKnown($items)) {
+            return null;
+        }
+        foreach ($items as $item) {
+            if (self::isAmount($this->grammar->read($item))) {
+                return null;
+            }
+        }
+
+        return $items;
+    }
+
+    /**
+     * "a pinch of salt and pepper" is a pinch of each; "2 tbsp butter and oil" is shared out.
+     *
+     * @return list<string>|null
+     */
+    private function oneAmount(string $line): ?array
+    {
+        $whole = $this->grammar->read($line);
+        if ($whole->measured === null || $whole->second !== null || $whole->isNonsense || $whole->part !== null) {
+            return null;
+        }
+        $at = $whole->amountText === '' ? false : strpos($line, $whole->amountText);
+        if ($at === false) {
+            return null;
+        }
+        $after = (string) preg_replace('/^\s*(?:of\s+)?/iu', '', substr($line, $at + strlen($whole->amountText)));
+        if (preg_match('/^([^,;(]+?)\s+(?:and|&)\s+([^,;(]+?)(?=,|$|\s*\(|' . self::purposes() . ')/iu', $after, $found) !== 1) {
+            return null;
+        }
+        $items = $this->leaningOnTheLast([trim($found[1]), trim($found[2])]);
+        if (!$this->areKnown($items)) {
+            return null;
+        }
+        $unit = $whole->measured->unit;
+        if ($unit?->isVague() === true) {
+            return self::withEach(trim($whole->amountText), $items);
+        }
+        if ($unit === null) {
+            return null;
+        }
+
+        return self::withEach(KitchenNumber::plain($whole->measured->middle() / 2.0, 3) . " {$unit->name}", $items);
+    }
+
+    private static function purposes(): string
+    {
+        return Words::pattern(FactsFile::named('writing')['purposes']->list('words'));
+    }
+
+    /** @return list<string> */
+    private static function items(string $list): array
+    {
+        $items = [];
+        foreach (preg_split('/' . self::BETWEEN . '/iu', trim($list, " \t.:")) ?: [] as $item) {
+            $item = trim($item);
+            $says = array_filter(
+                NameSearch::words($item),
+                static fn(string $word): bool => !NameSearch::isDescriptor($word),
+            );
+            if ($item !== '' && $says === [] && $items !== []) {
+                // "2 onions and 4 tomatoes, chopped": what is done to them is none of them
+                $items[count($items) - 1] .= ", {$item}";
+            } elseif ($item !== '') {
+                $items[] = $item;
+            }
+        }
+
+        return $items;
+    }
+
+    /**
+     * @param list<string> $items
+     *
+     * @return list<string>
+     */
+    private static function withEach(string $amount, array $items): array
+    {
+        return array_map(
+            static fn(string $item): string => trim(preg_replace('/\s+of$/iu', '', $amount) . " {$item}"),
+            $items,
+        );
+    }
+
+    /**
+     * "red and green pepper", "lemon and lime juice": an item that is nothing by itself leans on the last one's noun.
+     *
+     * @param list<string> $items
+     *
+     * @return list<string>
+     */
+    private function leaningOnTheLast(array $items, bool $withAmounts = false): array
+    {
+        $last = end($items);
+        if ($last === false || count($items) < 2) {
+            return $items;
+        }
+        $words = preg_split('/\s+/u', $withAmounts ? $this->grammar->read($last)->name : $last) ?: [];
+        $noun = count($words) > 1 ? $words[count($words) - 1] : null;
+
+        return array_map(
+            fn(string $item): string => $noun !== null && $item !== $last && $this->isKnown("{$item} {$noun}")
+                && (!$this->isKnown($item) || in_array(mb_strtolower($noun), ['juice', 'zest'], true))
+                && !str_contains(mb_strtolower($item), mb_strtolower($noun))
+                    ? "{$item} {$noun}"
+                    : $item,
+            $items,
+        );
+    }
+
+    /** @param list<string> $items */
+    private function areKnown(array $items): bool
+    {
+        foreach ($items as $item) {
+            if (!$this->isKnown($item)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function isKnown(string $text): bool
+    {
+        $line = $this->grammar->read($text);
+        $says = array_filter(
+            NameSearch::words($line->name),
+            static fn(string $word): bool => !NameSearch::isDescriptor($word),
+        );
+
+        return $says !== [] && $this->names->understood($line, $this->names->match($line)) !== null;
+    }
+
+    private static function isAmount(ParsedLine $line): bool
+    {
+        return $line->measured !== null;
+    }
+
+    private static function isCounted(ParsedLine $line): bool
+    {
+        return $line->measured !== null && $line->measured->unit === null;
+    }
+}

@@ -1,0 +1,230 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Text;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\NameSearch;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\LeadIn;
+use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\Parser\WrittenText;
+use Vinculum\Recipe\Resolution\NameReading;
+
+/** The signs by which a line of a page tells what it is: its wording, its shape, where it stands. */
+final class LineSigns
+{
+    private const DURATION = '(?:\d+\s?(?:½|¼|¾|1\/2)?|[½¼¾]|an?|one|two|three|half an?)\s*(?:-|–|to)?\s*(?:\d+\s*)?(?:hours?|hrs?|h|minutes?|mins?|m|days?|weeks?|overnight)\b\.?';
+    private const MEASURE = '/\d[\d.,\/ ½¼¾⅓⅔-]*\s*(?:x\s*\d+\s*)?-?\s*(?:ml|l|litres?|liters?|cl|dl|g|kg|grams?|kilos?|oz|ounces?|lbs?|pounds?|cups?|pints?|quarts?|jars?|bottles?|gallons?)\b|\b(?:jars?|bottles?)\b/iu';
+    private const LAYOUT = '/^(?:#{1,6}\s+|>\s+)|^[\s*_~=]+(?=\S)|(?<=\S)[\s*_~=]+$/u';
+    private const BULLET = '/^\s*(?:[•·▪◦‣➤☐✅✓*]|[-–—]\s)/u';
+
+    /** Where a cue may stand. */
+    private const PLACES = ['starts' => '^\W*%s', 'has' => '%s', 'is' => '^\W*%s\W*$', 'ends' => '%s\W*$'];
+
+    private LineGrammar $grammar;
+    private NameReading $names;
+
+    public function __construct(Catalogue $catalogue)
+    {
+        $this->grammar = new LineGrammar(Measures::Us);
+        $this->names = new NameReading($catalogue);
+    }
+
+    /** A line without marks of layout: "## Method", "**For the sauce**", "=== Spice blend ===". */
+    public static function plain(string $line): string
+    {
+        $line = trim(mb_scrub($line));
+        if (preg_match('/^\*?[^*]+\*$/u', $line) === 1 && !str_starts_with($line, '*')) {
+            return $line;
+        }
+        $plain = (string) preg_replace(self::LAYOUT, '', $line);
+        // "**Yield:** 250 ml"
+        $plain = (string) preg_replace('/\*\*|__/', '', $plain);
+
+        return trim((string) preg_replace('/\s+/u', ' ', $plain));
+    }
+
+    /**
+     * @param int  $at     the place among the lines that say something, from 0
+     * @param bool $isFile it is written as a file for the command line is, where every line is an ingredient unless it
+     *     says otherwise
+     *
+     * @return list<string>
+     */
+    public function of(string $line, int $at, bool $isFile): array
+    {
+        $plain = self::plain($line);
+        $lower = mb_strtolower($plain);
+        $words = preg_split('/\s+/u', $plain, -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $count = count($words);
+        $isShape = $plain !== trim($line) && preg_match(self::BULLET, $line) !== 1;
+        $signs = array_keys(array_filter([
+            'any' => true,
+            'lower' => preg_match('/^\p{Ll}/u', $plain) === 1,
+            'trailing-comma' => str_ends_with($plain, ','),
+            'for-number' => preg_match('/^for\s+(?:\d|two|four|six|eight)/iu', $plain) === 1,
+            'first' => $at === 0,
+            'second' => $at === 1,
+            'third' => $at === 2,
+            'very-short' => $count <= 2,
+            'short' => $count <= 7,
+            'long' => $count > 13,
+            'very-long' => $count > 24,
+            'sentence' => preg_match('/[.!]["\')]?$/u', $plain) === 1 && $count > 2,
+            'question' => str_ends_with($plain, '?'),
+            'colon' => str_ends_with($plain, ':'),
+            'caps' => preg_match('/\pL{3}/u', $plain) === 1 && $plain === mb_strtoupper($plain),
+            'title-case' => self::isTitleCase($words),
+            'bullet' => preg_match(self::BULLET, $line) === 1,
+            'numbered' => preg_match('/^\s*\d{1,2}\s*[.)]\s+\S|^\s*\d{1,2}\s+\p{Lu}/u', $line) === 1,
+            'step-word' => preg_match('/^step\s*\d+/iu', $plain) === 1,
+            'heading-shape' => $isShape && $count <= 6 || preg_match('/^\s*(?:[~=*_-]{2,}).*\pL.*(?:[~=*_-]{2,})\s*$/u', $line) === 1,
+            'for-the' => preg_match('/^(?:for|to) (?:the |a |an )?[\pL -]{3,40}:?$/iu', $plain) === 1 && $count <= 6,
+            'rule' => preg_match('/^[^\pL\d]*$/u', $plain) === 1,
+            'digits' => preg_match('/\d/', $plain) === 1,
+            'percent' => str_contains($plain, '%'),
+            'degrees' => preg_match('/\d\s*(?:°|º)|\bgas\s*(?:mark)?\s*\d|\b\d{2,3}\s?[CF]\b/u', $plain) === 1,
+            'price' => preg_match('/[£€$]\s?\d|\d\s?[£€]/u', $plain) === 1,
+            'url' => preg_match('~https?://|\bwww\.|\.(?:com|org|net)\b~iu', $plain) === 1,
+            'stars' => preg_match('/[★☆⭐]|\b\d(?:\.\d+)?\s*(?:from|out of|\()\s*\d|\b\d+ (?:votes|ratings|reviews|comments)\b/iu', $plain) === 1,
+            'date' => preg_match('/\b(?:19|20)\d\d\b|\b\d{1,2}\/\d{2,4}\b(?!\s*(?:cup|tsp|tbsp))|\b(?:january|february|march|april|june|july|august|september|october|november|december)\b/iu', $plain) === 1 && !str_contains($lower, ' g'),
+            'duration' => preg_match('/^\W*(?:about |under )?' . self::DURATION . '(?:[,+\s]*(?:plus |and )?' . self::DURATION . ')*(?:\s*[,(+\/|·–-].{0,30}|\s+(?:plus|or|and|in|on|depending|until|total|approx|of)\b.{0,24})?$/iu', $plain) === 1,
+            'has-duration' => preg_match('/' . self::DURATION . '/iu', $plain) === 1,
+            'has-measure' => preg_match(self::MEASURE, $plain) === 1,
+            'tagged' => preg_match('/\[(?:cold|steeped|optional|lock|roasted|drained)\]/u', $line) === 1,
+            'marked-title' => preg_match('/^#\s+\S/u', $line) === 1,
+            'dish' => preg_match('/\b(?:sauce|dressing|relish|chutney|ketchup|catsup|glaze|marinade|dip|salsa|vinaigrette|mayonnaise|aioli|paste|gravy|mustard|oil|drizzle|rub|syrup|jam|pickle|sauces|spread|whip|base|mash)\b/iu', $plain) === 1,
+        ]));
+        if (!in_array('has-duration', $signs, true)) {
+            $signs[] = 'has-no-duration';
+        }
+        $unnumbered = in_array('numbered', $signs, true) || in_array('step-word', $signs, true)
+            ? (string) preg_replace('/^(?:step\s*)?\d{1,2}\s*[.):]?\s+/iu', '', $lower)
+            : $lower;
+        foreach (self::cues() as $cue => $pattern) {
+            if (preg_match($pattern, $unnumbered) === 1) {
+                $signs[] = $cue;
+            }
+        }
+        if ($count <= 25) {
+            array_push($signs, ...$this->ofAnIngredient($line, $plain, $words));
+        }
+        if ($isFile) {
+            $signs[] = 'file';
+        }
+
+        return array_values(array_unique($signs));
+    }
+
+    /**
+     * @param list<string> $words
+     *
+     * @return list<string>
+     */
+    private function ofAnIngredient(string $line, string $plain, array $words): array
+    {
+        $written = WrittenText::line($plain);
+        $parsed = $this->grammar->read((string) preg_replace('/^\d{1,2}[.)]\s+/u', '', $written));
+        $match = $this->names->understood($parsed, $this->names->match($parsed));
+        $isKnown = $match !== null && $match->score >= 0.6;
+        $said = array_filter(
+            NameSearch::words($parsed->name),
+            static fn(string $word): bool => !NameSearch::isDescriptor($word),
+        );
+        $amount = $parsed->measured;
+        $signs = [];
+        $isOfSomething = $amount !== null
+            && (
+                $isKnown
+                || ($amount->unit !== null && !$amount->unit->isVague())
+                || !in_array($amount->counted, [null, 'whole'], true)
+            );
+        // "a sauce for ducks, and I love it": an article is a number only before a thing
+        $isArticle = in_array(mb_strtolower(trim($parsed->amountText)), ['a', 'an'], true) && count($words) > 5;
+        if ($isOfSomething && !$isArticle && trim($parsed->amountText) !== '') {
+            $isAtStart = str_starts_with($written, $parsed->amountText) || LeadIn::without($written) !== $written;
+            $signs[] = $isAtStart || $parsed->part !== null ? 'amount' : 'ends-in-amount';
+            if ($amount?->unit === null && $amount?->counted === 'whole') {
+                $signs[] = 'count-only';
+            }
+        }
+        if ($isOfSomething && $isKnown && LeadIn::without($written) !== $written) {
+            $signs[] = 'lead-in';
+        }
+        if ($isKnown) {
+            $signs[] = count($said) <= 4 ? 'known' : 'half-known';
+        }
+        if ($isKnown && $amount === null && count($words) <= 4) {
+            $signs[] = 'bare-name';
+        }
+        if (preg_match('/\bto taste\b|\bas needed\b|\bfor (?:frying|garnish|serving)\b|\bto (?:serve|garnish)\b/iu', $plain) === 1 && count($words) <= 9) {
+            $signs[] = 'to-taste';
+        }
+        if ($parsed->part !== null || preg_match('/^\pL+(?: \pL+)?\s*(?:and|&|,)\s*(?:\pL+ ){0,3}\pL+$/u', $plain) === 1 && $this->isPair($plain)) {
+            $signs[] = 'several';
+        }
+
+        return $signs;
+    }
+
+    private function isPair(string $plain): bool
+    {
+        foreach (preg_split('/\s*(?:\band\b|&|,)\s*/iu', $plain) ?: [] as $item) {
+            $parsed = $this->grammar->read($item);
+            if ($this->names->understood($parsed, $this->names->match($parsed)) === null) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param list<string> $words */
+    private static function isTitleCase(array $words): bool
+    {
+        [$large, $long] = [0, 0];
+        foreach ($words as $word) {
+            if (mb_strlen($word) > 3 && preg_match('/^\pL/u', $word) === 1) {
+                ++$long;
+                $large += preg_match('/^\p{Lu}/u', $word);
+            }
+        }
+
+        return $long > 0 && $large === $long && preg_match('/^\W*\p{Lu}/u', $words[0] ?? '') === 1;
+    }
+
+    /** @return array<string, string> a pattern for each cue */
+    private static function cues(): array
+    {
+        /** @var array<string, string>|null $cues */
+        static $cues = null;
+        if ($cues !== null) {
+            return $cues;
+        }
+        $cues = [];
+        foreach (FactsFile::named('page') as $name => $row) {
+            if (!str_starts_with($name, 'cue-')) {
+                continue;
+            }
+            $any = [];
+            foreach (self::PLACES as $where => $shape) {
+                $list = $row->list($where);
+                if ($list !== []) {
+                    usort($list, static fn(string $one, string $other): int => strlen($other) <=> strlen($one));
+                    $quoted = array_map(static fn(string $one): string => preg_quote($one, '~'), $list);
+                    $any[] = sprintf($shape, '(?<![\pL\d])(?:' . implode('|', $quoted) . ')(?![\pL])');
+                }
+            }
+            $cues[substr($name, 4)] = '~' . implode('|', $any) . '~iu';
+        }
+        foreach (['nutrition', 'portions'] as $cue) {
+            $list = FactsFile::named('page')["cue-{$cue}"]->list('starts');
+            $cues["{$cue}-start"] = '~^\W*(?:' . implode('|', array_map(static fn(string $one): string => preg_quote($one, '~'), $list)) . ')(?![\pL])~iu';
+        }
+
+        return $cues;
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Text;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
+
+/**
+ * Reads a page line by line: what each is, by its own signs and by what stands around it. Every sign speaks for and
+ * against kinds of lines with a weight (page.ini), so does every kind that comes before; the reading is the sequence
+ * with the highest sum, found as the shortest way through (Viterbi, 1967).
+ */
+final class PageReader
+{
+    /** What comes after so many lines is taken for ingredients, unread. */
+    private const MOST_LINES = 3000;
+    /** A reading that beats every other by less is not sure. */
+    private const SURE = 2.0;
+    /** What speaks for an ingredient in a file that is written for the command line. */
+    private const FILE = 4.0;
+
+    private LineSigns $signs;
+
+    /** @var array<string, array<string, float>> weight by kind and sign */
+    private array $weights = [];
+
+    /** @var array<string, array<string, float>> by kind and the kind after it */
+    private array $follows = [];
+
+    /** @var array<string, float> */
+    private array $first = [];
+
+    public function __construct(Catalogue $catalogue)
+    {
+        $this->signs = new LineSigns($catalogue);
+        $facts = FactsFile::named('page');
+        foreach (LineKind::cases() as $kind) {
+            $this->weights[$kind->value] = $facts['weights']->amounts($kind->value);
+            $this->follows[$kind->value] = $facts['follows']->amounts($kind->value);
+            $this->first[$kind->value] = $facts['first']->numberOrNull($kind->value) ?? 0.0;
+        }
+    }
+
+    /**
+     * @param list<string> $lines of the page; those that say nothing are left out
+     * @param bool         $isFile they are written as a file for the command line is
+     *
+     * @return list<ReadLine>
+     */
+    public function read(array $lines, bool $isFile = false): array
+    {
+        $lines = array_values(array_filter($lines, static fn(string $line): bool => trim($line) !== ''));
+        $unread = array_map(
+            static fn(string $line): ReadLine => new ReadLine(trim(mb_scrub($line)), LineKind::Ingredient, false),
+            array_slice($lines, self::MOST_LINES),
+        );
+        $lines = array_slice($lines, 0, self::MOST_LINES);
+        $scores = [];
+        foreach ($lines as $at => $line) {
+            $scores[] = $this->scores($line, $at, $isFile);
+        }
+        $kinds = $this->likeliest($scores);
+        $read = array_map(
+            static fn(string $line, string $kind, array $score): ReadLine => new ReadLine(
+                LineSigns::plain($line),
+                LineKind::from($kind),
+                self::lead($score, $kind) >= self::SURE,
+            ),
+            $lines,
+            $kinds,
+            $scores,
+        );
+
+        return [...$read, ...$unread];
+    }
+
+    /** What a line is that stands alone, where it is surely something else than an ingredient; null where it may be one. */
+    public function otherThanFood(string $line): ?LineKind
+    {
+        $score = $this->scores($line, 5, false);
+        arsort($score);
+        $kind = LineKind::from((string) array_key_first($score));
+        $isOther = in_array(
+            $kind,
+            [LineKind::Time, LineKind::Yield, LineKind::Portions, LineKind::Nutrition, LineKind::Link],
+            true,
+        );
+
+        return $isOther && self::lead($score, $kind->value) >= self::SURE ? $kind : null;
+    }
+
+    /** @return array<string, float> by kind */
+    private function scores(string $line, int $at, bool $isFile): array
+    {
+        $signs = $this->signs->of($line, $at, $isFile);
+        $scores = [];
+        foreach ($this->weights as $kind => $weights) {
+            $score = 0.0;
+            foreach ($signs as $sign) {
+                $score += $weights[$sign] ?? 0.0;
+            }
+            $scores[$kind] = $score;
+        }
+        if ($isFile) {
+            $scores[LineKind::Ingredient->value] += self::FILE;
+        }
+
+        return $scores;
+    }
+
+    /**
+     * @param list<array<string, float>> $scores of each line by kind
+     *
+     * @return list<string> kinds
+     */
+    private function likeliest(array $scores): array
+    {
+        if ($scores === []) {
+            return [];
+        }
+        $best = [];
+        foreach ($scores[0] as $kind => $score) {
+            $best[$kind] = $score + $this->first[$kind];
+        }
+        $from = [];
+        for ($at = 1; $at < count($scores); ++$at) {
+            $next = [];
+            foreach ($scores[$at] as $kind => $score) {
+                [$most, $source] = [-INF, $kind];
+                foreach ($best as $before => $sum) {
+                    $here = $sum + ($this->follows[$before][$kind] ?? 0.0);
+                    if ($here > $most) {
+                        [$most, $source] = [$here, $before];
+                    }
+                }
+                $next[$kind] = $most + $score;
+                $from[$at][$kind] = $source;
+            }
+            $best = $next;
+        }
+        $kinds = [self::highest($best)];
+        for ($at = count($scores) - 1; $at > 0; --$at) {
+            array_unshift($kinds, $from[$at][$kinds[0]]);
+        }
+
+        return $kinds;
+    }
+
+    /** @param array<string, float> $score by kind */
+    private static function highest(array $score): string
+    {
+        arsort($score);
+
+        return (string) array_key_first($score);
+    }
+
+    /**
+     * By how much a kind leads all others by the line's own signs.
+     *
+     * @param array<string, float> $score
+     */
+    private static function lead(array $score, string $kind): float
+    {
+        $others = $score;
+        unset($others[$kind]);
+
+        return $score[$kind] - max(-INF, ...array_values($others));
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Text;
+
+use Vinculum\Recipe\Parser\Cursor;
+use Vinculum\Recipe\Parser\Lexer;
+use Vinculum\Recipe\Parser\NumberGrammar;
+use Vinculum\Recipe\Parser\WrittenText;
+use Vinculum\Recipe\Recipe;
+
+/** The recipe on a page: its title, ingredients under their headings, method, yield; what is none of these is set aside. */
+final class PageRecipe
+{
+    private const KEYS = '/^(?P<key>title|style|pan)\s*:\s*(?P<value>\S.*)$/iu';
+    private const LONGEST_TITLE = 200;
+
+    public static function read(string $text, PageReader $reader): Recipe
+    {
+        [$keys, $lines] = self::keys($text);
+
+        return self::of($reader->read($lines), $keys);
+    }
+
+    /**
+     * @param list<ReadLine>        $read
+     * @param array<string, string> $keys what a line says for itself: title, style, pan
+     */
+    public static function of(array $read, array $keys = []): Recipe
+    {
+        [$title, $lines, $method, $aside, $stage, $yields] = [$keys['title'] ?? '', [], [], [], null, []];
+        foreach ($read as $line) {
+            if ($line->kind === LineKind::Title && $title === '') {
+                $title = mb_substr(rtrim($line->text, " :\t"), 0, self::LONGEST_TITLE);
+                continue;
+            }
+            match ($line->kind) {
+                LineKind::Ingredient => $lines[] = [self::ingredient($line->text), $stage],
+                LineKind::Heading => $stage = rtrim(trim($line->text), ' :'),
+                LineKind::Step => $method[] = self::step($line->text),
+                default => $aside[] = ['text' => $line->text, 'why' => $line->kind->aside() ?? 'note'],
+            };
+            if ($line->kind === LineKind::Yield) {
+                $yields[] = $line->text;
+            }
+        }
+
+        return new Recipe(
+            $title,
+            $keys['style'] ?? null,
+            Recipe::underHeadings($lines),
+            $method,
+            yield: PageYield::written($yields),
+            pan: $keys['pan'] ?? null,
+            servings: self::servingsIn(
+                array_map(
+                    static fn(ReadLine $line): string => $line->text,
+                    array_values(
+                        array_filter($read, static fn(ReadLine $line): bool => $line->kind === LineKind::Portions),
+                    ),
+                ),
+            ),
+            setAside: $aside,
+        );
+    }
+
+    /**
+     * The portions that a line names: of a range the fewer.
+     *
+     * @param list<string> $lines
+     */
+    public static function servingsIn(array $lines): ?int
+    {
+        foreach ($lines as $line) {
+            if (preg_match('/\b(?:serv\w*|portions?|people|feeds|for)\b/iu', $line) !== 1
+                || preg_match('/serving size/iu', $line) === 1
+            ) {
+                continue;
+            }
+            $cursor = new Cursor(Lexer::tokens($line));
+            for (; !$cursor->isAtEnd(); $cursor->move()) {
+                $range = $cursor->peek()?->isWord('a', 'an') === true ? null : NumberGrammar::range($cursor);
+                if ($range !== null && $range[0] >= 1.0 && $range[0] <= 1000.0) {
+                    return (int) $range[0];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{array<string, string>, list<string>} */
+    private static function keys(string $text): array
+    {
+        [$keys, $lines] = [[], []];
+        foreach (preg_split('/\R/u', $text) ?: [] as $line) {
+            if (preg_match(self::KEYS, trim($line), $found) === 1) {
+                $keys[mb_strtolower($found['key'])] ??= $found['value'];
+            } else {
+                $lines[] = $line;
+            }
+        }
+
+        return [$keys, $lines];
+    }
+
+    /** Without its bullet or number. */
+    private static function ingredient(string $text): string
+    {
+        return (string) preg_replace('/^\d{1,2}[.)]\s+(?=\S)/u', '', WrittenText::withoutBullet($text));
+    }
+
+    /** Without its number: the method counts its own steps. */
+    private static function step(string $text): string
+    {
+        $text = (string) preg_replace(
+            '/^(?:step\s*\d{1,2}\s*[.:)-]?\s*|\d{1,2}\s*[.)]\s+|\d{1,2}\s+(?=\p{Lu}\p{Ll}))/iu',
+            '',
+            WrittenText::withoutBullet($text),
+        );
+
+        return trim($text);
+    }
+}

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Recipe\Text;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Exchange\RecipeFault;
+use Vinculum\Exchange\RecipeReader;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\LineResolver;
+use Vinculum\Recipe\Text\LineKind;
+use Vinculum\Recipe\Text\PageReader;
+use Vinculum\Recipe\Text\PageYield;
+
+/** Sixty recipes as they stand on pages, in mails and on cards, each line with what it is: ../data/pages. */
+final class PagesTest extends TestCase
+{
+    private const TITLES_WANTED = 0.92;
+    private const INGREDIENTS_WANTED = 0.88;
+    private const METHODS_WANTED = 0.88;
+
+    public function test_title_ingredients_and_method_are_told_apart(): void
+    {
+        $reader = new PageReader(Catalogue::shipped());
+        [$pages, $titled, $titles, $ingredients, $methods, $odd] = [0, 0, 0, 0, 0, []];
+        foreach (self::pages() as $name => $lines) {
+            ++$pages;
+            $read = $reader->read(array_column($lines, 1));
+            self::assertCount(count($lines), $read, 'no line is lost');
+            $isAs = static fn(string $letter, LineKind $kind): bool => array_filter(
+                array_keys($lines),
+                static fn(int $at): bool => ($lines[$at][0] === $letter) !== ($read[$at]->kind === $kind),
+            ) === [];
+            $titled += in_array('T', array_column($lines, 0), true) ? 1 : 0;
+            $titles += in_array('T', array_column($lines, 0), true) && $isAs('T', LineKind::Title) ? 1 : 0;
+            $ingredients += $isAs('I', LineKind::Ingredient) ? 1 : 0;
+            $methods += $isAs('S', LineKind::Step) ? 1 : 0;
+            if (!$isAs('T', LineKind::Title) || !$isAs('I', LineKind::Ingredient) || !$isAs('S', LineKind::Step)) {
+                $odd[] = $name;
+            }
+        }
+        $says = implode(', ', $odd);
+
+        self::assertGreaterThanOrEqual(60, $pages);
+        self::assertGreaterThanOrEqual(self::TITLES_WANTED, $titles / max(1, $titled), $says);
+        self::assertGreaterThanOrEqual(self::INGREDIENTS_WANTED, $ingredients / $pages, $says);
+        self::assertGreaterThanOrEqual(self::METHODS_WANTED, $methods / $pages, $says);
+    }
+
+    public function test_nothing_but_ingredients_weighs_anything(): void
+    {
+        $reader = new PageReader(Catalogue::shipped());
+        $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
+        $asked = 0;
+        foreach (self::pages() as $name => $lines) {
+            $read = $reader->read(array_column($lines, 1));
+            foreach ($lines as $at => [$letter, $text]) {
+                if ($letter !== 'I' && $read[$at]->kind === LineKind::Ingredient) {
+                    self::assertNull($resolver->resolve($text)->grams, "{$name}: {$text}");
+                }
+            }
+        }
+        foreach (self::noise() as $text) {
+            ++$asked;
+            $kind = $reader->read(['Tomato relish', 'A relish of my own.', $text])[2]->kind;
+            $grams = $kind === LineKind::Ingredient ? $resolver->resolve($text)->grams : null;
+            self::assertNull($grams, $text);
+        }
+        self::assertGreaterThanOrEqual(150, $asked);
+    }
+
+    public function test_what_takes_time_makes_jars_or_feeds_people_weighs_nothing_as_a_line_of_its_own(): void
+    {
+        $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
+        foreach (
+            [
+                'Prep time: 10 minutes',
+                'Cooking: 15 minutes',
+                'Makes about 6 jars.',
+                'Makes 2 cups',
+                'Serves 4',
+                'Calories: 48kcal',
+                'https://example.org/recipes/relish',
+                '£2.50 per jar',
+            ] as $text
+        ) {
+            $line = $resolver->resolve($text);
+            self::assertNull($line->grams, $text);
+            self::assertSame('unknown', $line->status->value, $text);
+        }
+    }
+
+    public function test_a_whole_page_becomes_a_recipe(): void
+    {
+        $recipe = RecipeReader::read(<<<'PAGE'
+            Two-way Plum Sauce
+            My neighbour has a tree, and this is what I do with it every September.
+            Prep: 10 min | Cook: 45 min
+            Serves 8
+            Makes about 2 cups
+            INGREDIENTS
+            FOR THE SAUCE
+            • 1 kg plums, stoned
+            • 250 g sugar
+            === To finish ===
+            • salt and pepper
+            METHOD
+            1. Simmer the plums and sugar for 45 minutes.
+            Step 2: Sieve, season and bottle.
+            Notes
+            Keeps 2 weeks in the fridge.
+            PAGE);
+
+        self::assertSame('Two-way Plum Sauce', $recipe->title);
+        self::assertSame(
+            ['FOR THE SAUCE:', '1 kg plums, stoned', '250 g sugar', 'To finish:', 'salt and pepper'],
+            $recipe->lines,
+        );
+        self::assertSame(['Simmer the plums and sugar for 45 minutes.', 'Sieve, season and bottle.'], $recipe->method);
+        self::assertSame(['2 cups', 8], [$recipe->yield, $recipe->servings]);
+        self::assertSame(
+            ['blurb', 'time', 'yield', 'yield', 'heading', 'heading', 'heading', 'note'],
+            array_column($recipe->setAside, 'why'),
+        );
+    }
+
+    public function test_a_yield_is_one_that_can_be_measured(): void
+    {
+        foreach (
+            [
+                'Makes about 2 cups' => '2 cups',
+                'Yield: 500 ml' => '500 ml',
+                'Fills two 8-oz jars' => '2 x 8 fl oz',
+                'Makes 4 x 250 ml jars' => '4 x 250 ml',
+                'Makes approximately 1.5 kg' => '1.5 kg',
+                'Makes about 6 jars.' => null,
+                'Makes a lovely present.' => null,
+            ] as $line => $yield
+        ) {
+            self::assertSame($yield, PageYield::written([$line]), $line);
+        }
+    }
+
+    public function test_a_page_without_linked_data_is_read_by_its_blocks_or_by_what_its_elements_say(): void
+    {
+        $blocks = '<html><head><title>x</title><style>p{}</style></head><body><nav>Home 2 cups</nav><h1>Plum Sauce</h1>'
+            . '<p>A sauce for ducks, and I love it so much.</p><h2>Ingredients</h2><ul><li>1 kg plums</li>'
+            . '<li>250&nbsp;g sugar</li></ul><table><tr><td>250 ml</td><td>vinegar</td></tr></table><h2>Method</h2>'
+            . '<ol><li>Simmer 30 minutes.</li><li>Sieve and bottle.</li></ol><script>var cups = 3;</script></body></html>';
+        $marked = '<div itemscope itemtype="https://schema.org/Recipe"><h2 itemprop="name">Dip</h2><p>Blah 3 cups sugar</p>'
+            . '<span itemprop="recipeIngredient">2 tbsp soy sauce</span><span itemprop="recipeIngredient">1 tsp sugar</span>'
+            . '<div itemprop="recipeInstructions"><p>Stir.</p></div></div>';
+        $read = RecipeReader::read($blocks);
+
+        self::assertSame('Plum Sauce', $read->title);
+        self::assertSame(['1 kg plums', '250 g sugar', '250 ml vinegar'], $read->lines);
+        self::assertSame(['Simmer 30 minutes.', 'Sieve and bottle.'], $read->method);
+        $read = RecipeReader::read($marked);
+        self::assertSame(['Dip', ['2 tbsp soy sauce', '1 tsp sugar']], [$read->title, $read->lines]);
+        self::assertSame(['Stir.'], $read->method);
+    }
+
+    public function test_a_page_with_no_recipe_says_so(): void
+    {
+        $this->expectException(RecipeFault::class);
+        RecipeReader::read('<html><body><h1>About us</h1><p>We are a small shop.</p><p>Open Monday to Friday.</p></body></html>');
+    }
+
+    /** @return iterable<string, non-empty-list<array{string, string}>> letter and text of each line, by page */
+    private static function pages(): iterable
+    {
+        foreach (glob(__DIR__ . '/../data/pages/*.txt') ?: [] as $file) {
+            [$name, $lines] = ['', []];
+            foreach ([...(file($file, FILE_IGNORE_NEW_LINES) ?: []), '=== '] as $row) {
+                if (str_starts_with($row, '=== ')) {
+                    if ($lines !== []) {
+                        yield basename($file) . ": {$name}" => $lines;
+                    }
+                    [$name, $lines] = [substr($row, 4), []];
+                } elseif ($row !== '' && $row[0] !== ';') {
+                    [$letter, $text] = explode('|', $row, 2);
+                    $lines[] = [$letter, $text];
+                }
+            }
+        }
+    }
+
+    /** @return iterable<string> */
+    private static function noise(): iterable
+    {
+        foreach (file(__DIR__ . '/../data/noise.txt', FILE_IGNORE_NEW_LINES) ?: [] as $row) {
+            if ($row !== '' && $row[0] !== ';') {
+                yield explode('|', $row, 2)[1];
+            }
+        }
+    }
+}
