@@ -58,6 +58,7 @@ Route::delete('/products/{product}', [PantryController::class, 'destroy'])->wher
 
 Route::get('/sauces', [SauceController::class, 'index']);
 Route::post('/sauces', [SauceController::class, 'store']);
+Route::post('/pages', [SauceController::class, 'read']);
 Route::post('/sauces/written', [SauceController::class, 'written']);
 Route::get('/sauces/{sauce}', [SauceController::class, 'show'])->where('sauce', '[0-9]{1,15}');
 Route::put('/sauces/{sauce}', [SauceController::class, 'update'])->where('sauce', '[0-9]{1,15}');

@@ -60,6 +60,7 @@ final class Answers
             $style,
             $call->measures(),
             stages: $stages,
+            recipe: $recipe,
             notes: self::notesOnRecipe($recipe, $call, $balance->isFinished),
         );
 
@@ -122,7 +123,7 @@ final class Answers
     private static function scale(Call $call): Answer
     {
         [$recipe, $style, $balance] = self::weigh($call);
-        $wanted = $call->wanted($balance->formula, Catalogue::shipped());
+        $wanted = $call->wanted($balance->formula, Catalogue::shipped(), $recipe->servings);
         $scale = Scale::of(
             $balance->formula,
             $wanted,
@@ -183,7 +184,7 @@ final class Answers
     /** @return array{Recipe, StyleFamily|null, Balance, list<CookedStage>} */
     private static function weigh(Call $call): array
     {
-        $recipe = RecipeReader::read($call->contents());
+        $recipe = RecipeReader::read($call->contents())->lettingGo($call->letGo());
         $texts = $recipe->ingredientTexts();
         $formula = Formula::fromTexts($texts, Catalogue::shipped(), $call->measures(), $recipe->yield);
         $cook = StagedCook::of(
@@ -194,7 +195,9 @@ final class Answers
             $recipe->stages(),
         );
         $key = $call->style() ?? $recipe->style;
-        $style = $key !== null && StyleBook::has($key) ? StyleBook::get($key) : null;
+        $style = $key !== null && StyleBook::has($key)
+            ? StyleBook::get($key)->lettingGo($recipe->letGo)
+            : null;
 
         return [
             $call->command === 'scale' ? $recipe : $recipe->withNotes($cook->notes),

@@ -6,6 +6,7 @@ namespace App\Console;
 
 use Vinculum\Balance\Formula;
 use Vinculum\Correction\Complaint;
+use Vinculum\Exchange\LetGo;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameSearch;
@@ -22,12 +23,19 @@ final readonly class Call
 
     /** Options by command, each with whether it takes a value. */
     private const OPTIONS = [
-        'balance' => ['--json' => false, '--style' => true, '--measures' => true, '--stdin' => false],
+        'balance' => [
+            '--json' => false,
+            '--style' => true,
+            '--measures' => true,
+            '--stdin' => false,
+            '--let-go' => true,
+        ],
         'advise' => [
             '--json' => false,
             '--style' => true,
             '--measures' => true,
             '--stdin' => false,
+            '--let-go' => true,
             '--with' => true,
             '--most' => true,
             '--complaint' => true,
@@ -38,6 +46,7 @@ final readonly class Call
             '--style' => true,
             '--measures' => true,
             '--stdin' => false,
+            '--let-go' => true,
             '--line' => true,
             '--for' => true,
             '--without' => true,
@@ -47,6 +56,7 @@ final readonly class Call
             '--style' => true,
             '--measures' => true,
             '--stdin' => false,
+            '--let-go' => true,
             '--to' => true,
             '--factor' => true,
             '--have' => true,
@@ -58,6 +68,7 @@ final readonly class Call
             '--style' => true,
             '--measures' => true,
             '--stdin' => false,
+            '--let-go' => true,
             '--ph' => true,
             '--water-activity' => true,
         ],
@@ -124,8 +135,25 @@ final readonly class Call
         return Measures::tryFrom($value) ?? throw WrongCall::badValue(
             '--measures',
             $value,
-            'use us, metric, imperial, au or jp',
+            'use us, metric, imperial, au, uk or jp',
         );
+    }
+
+    /**
+     * The axes that do not count for this sauce.
+     *
+     * @return list<string>
+     *
+     * @throws WrongCall
+     */
+    public function letGo(): array
+    {
+        $value = $this->values['--let-go'] ?? null;
+        $axes = $value === null ? [] : LetGo::axes($value);
+
+        return $value !== null && $axes === []
+            ? throw WrongCall::badValue('--let-go', $value, 'name axes such as "salt, heat"')
+            : $axes;
     }
 
     /** @throws WrongCall */
@@ -237,11 +265,14 @@ final readonly class Call
     }
 
     /**
-     * How much is wanted: exactly one of --to, --factor, --have, or --serves with --portion.
+     * How much is wanted: exactly one of --to, --factor, --have, or --serves, with --portion where the recipe does not say
+     * how many it serves.
+     *
+     * @param int|null $servings that the recipe says it makes
      *
      * @throws WrongCall
      */
-    public function wanted(Formula $formula, Catalogue $catalogue): TargetSize
+    public function wanted(Formula $formula, Catalogue $catalogue, ?int $servings = null): TargetSize
     {
         $given = array_values(array_intersect(['--to', '--factor', '--have', '--serves'], array_keys($this->values)));
         if (count($given) !== 1) {
@@ -256,12 +287,14 @@ final readonly class Call
             return match ($given[0]) {
                 '--factor' => TargetSize::factor($value),
                 '--have' => TargetSize::have($value, $formula, $catalogue, $this->measures()),
-                '--serves' => TargetSize::portions(
-                    $value,
-                    $this->values['--portion'] ?? throw WrongCall::missingValue('--portion'),
-                    $formula,
-                    $this->measures(),
-                ),
+                '--serves' => isset($this->values['--portion']) || $servings === null
+                    ? TargetSize::portions(
+                        $value,
+                        $this->values['--portion'] ?? throw WrongCall::missingValue('--portion'),
+                        $formula,
+                        $this->measures(),
+                    )
+                    : TargetSize::servings($value, $servings),
                 default => TargetSize::amount($value, $formula, $this->measures()),
             };
         } catch (ScaleFault $fault) {

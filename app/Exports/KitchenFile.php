@@ -19,14 +19,16 @@ use Illuminate\Database\QueryException;
  */
 final readonly class KitchenFile
 {
-    public const VERSION = 1;
+    public const VERSION = 2;
+    /** Versions that are read: 1 knew nothing of servings, of what was set aside, and of axes let go of. */
+    public const READ = [1, 2];
     /** Tables in the order they depend on one another, with the columns that hold JSON. */
     public const TABLES = [
-        'sauces' => ['standing', 'ingredient', 'method'],
+        'sauces' => ['standing', 'ingredient', 'method', 'set_aside', 'let_go'],
         'lines' => [],
-        'versions' => ['lines', 'method', 'standing'],
+        'versions' => ['lines', 'method', 'standing', 'set_aside', 'let_go'],
         'sauce_parts' => [],
-        'batches' => ['lines', 'method', 'wish'],
+        'batches' => ['lines', 'method', 'wish', 'set_aside', 'let_go'],
         'doses' => ['additions'],
         'tastings' => ['said', 'scores', 'steps', 'balance'],
         'cook_events' => ['figures', 'grams'],

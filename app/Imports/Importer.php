@@ -6,6 +6,7 @@ namespace App\Imports;
 
 use App\Exports\KitchenFile;
 use App\Exports\Tables;
+use App\Recipes\BalanceService;
 use App\Recipes\Sauce;
 use App\Recipes\SauceService;
 use Illuminate\Database\Connection;
@@ -14,6 +15,7 @@ use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\LabelFault;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Style\FamilyGuess;
 use Vinculum\Style\StyleBook;
 
 /**
@@ -27,6 +29,7 @@ final readonly class Importer
         private SauceService $sauceService,
         private KitchenFile $file,
         private Tables $tables,
+        private BalanceService $balanceService,
         private Connection $database,
     ) {}
 
@@ -115,13 +118,20 @@ final readonly class Importer
     }
 
     /**
-     * A sauce as it was typed or pasted; nothing of it yet where nothing was.
+     * A sauce as it was typed or pasted, in the family that its name and balance say; nothing of it yet where nothing
+     * was.
      *
      * @throws RecipeFault where it is no text
      */
     public function write(string $text, Measures $measures): Sauce
     {
-        return $this->sauceService->add(self::edit(RecipeReader::written($text), $measures));
+        $recipe = self::edit(RecipeReader::written($text), $measures);
+
+        return $this->sauceService->add(
+            $recipe->style !== null
+                ? $recipe
+                : $recipe->inStyle(FamilyGuess::sure($this->balanceService->balance($recipe), $recipe->title)),
+        );
     }
 
     /** Takes out again all that came in with one move. */
@@ -207,7 +217,7 @@ final readonly class Importer
         $clipped = static fn(?string $text, int $most): ?string => $text === null ? null : mb_substr($text, 0, $most);
         $style = $recipe->style !== null && StyleBook::has($recipe->style) ? $recipe->style : null;
 
-        return new Recipe(
+        return (new Recipe(
             $clipped($recipe->title, 200) ?? '',
             $style,
             $recipe->lines,
@@ -215,6 +225,6 @@ final readonly class Importer
             $measures,
             $clipped($recipe->yield, 200),
             pan: $clipped($recipe->pan, 100),
-        );
+        ))->besides($recipe);
     }
 }

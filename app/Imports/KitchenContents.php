@@ -127,7 +127,7 @@ final readonly class KitchenContents
         if (($isAll || isset($head['vinculum'])) && ($head['vinculum'] ?? null) !== 'kitchen') {
             throw ImportFault::noKitchen();
         }
-        if (($isAll || isset($head['version'])) && ($head['version'] ?? null) !== KitchenFile::VERSION) {
+        if (($isAll || isset($head['version'])) && !in_array($head['version'] ?? null, KitchenFile::READ, true)) {
             throw ImportFault::version(is_int($head['version'] ?? null) ? $head['version'] : 0);
         }
     }

@@ -111,7 +111,9 @@ final class BalanceService
 
     public function style(Recipe $edit): ?StyleFamily
     {
-        return $edit->style !== null && StyleBook::has($edit->style) ? StyleBook::get($edit->style) : null;
+        return $edit->style !== null && StyleBook::has($edit->style)
+            ? StyleBook::get($edit->style)->lettingGo($edit->letGo)
+            : null;
     }
 
     /** Where this cook likes the family to stand; null without a style, or while nothing is learned of it. */
@@ -140,6 +142,7 @@ final class BalanceService
             $this->palateService->ownSteps(),
             $cook->notes ?? [],
             $cook->stages ?? [],
+            $edit,
         );
     }
 

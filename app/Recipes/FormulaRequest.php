@@ -9,6 +9,7 @@ use Illuminate\Validation\Rule;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Sensory\Axis;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
 
@@ -18,6 +19,7 @@ class FormulaRequest extends FormRequest
     private const LONGEST_LINE = 10_000;
     private const MOST_STEPS = 500;
     private const LONGEST_STEP = 2_000;
+    private const MOST_SET_ASIDE = 2_000;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -38,6 +40,12 @@ class FormulaRequest extends FormRequest
             'pan' => ['sometimes', 'nullable', 'string', 'max:100'],
             'method' => ['sometimes', 'nullable', 'array', 'list', 'max:' . self::MOST_STEPS],
             'method.*' => ['present', 'nullable', 'string', 'max:' . self::LONGEST_STEP],
+            'servings' => ['sometimes', 'nullable', 'integer', 'between:1,10000'],
+            'set_aside' => ['sometimes', 'nullable', 'array', 'list', 'max:' . self::MOST_SET_ASIDE],
+            'set_aside.*.text' => ['present', 'nullable', 'string', 'max:' . self::LONGEST_STEP],
+            'set_aside.*.why' => ['required', 'string', 'max:20'],
+            'let_go' => ['sometimes', 'nullable', 'array', 'list', 'max:5'],
+            'let_go.*' => ['string', Rule::in(array_column(Axis::cases(), 'value'))],
             'lines' => ['present', 'array', 'list', 'max:' . RecipeReader::MOST_LINES],
             'lines.*' => ['present', self::text(...)],
         ];
@@ -50,12 +58,17 @@ class FormulaRequest extends FormRequest
             'title.max' => 'The name is longer than 200 letters: shorten it.',
             'title.string' => 'The name is not text.',
             'style.in' => 'There is no such style: choose one from the list.',
-            'measures' => 'Measures are us, metric, imperial, au or jp.',
+            'measures' => 'Measures are us, metric, imperial, au, uk or jp.',
             'yield.max' => 'The yield is longer than 200 letters: write it as "500 ml".',
             'part_ml' => 'A part is a vessel of 1 ml or more, up to 100 litres.',
             'sauce' => 'The sauce is named by its number.',
             'forked_from' => 'The sauce it is a variant of is named by its number.',
             'pan' => 'A pan is named as "24 cm" or "5 l".',
+            'servings' => 'How many it serves is a whole number from 1.',
+            'set_aside' => 'What is set aside is a list of texts, each with what it is.',
+            'set_aside.*' => 'What is set aside is a list of texts, each with what it is.',
+            'let_go' => 'The axes that do not count are sweet, sour, salt, umami and heat.',
+            'let_go.*' => 'The axes that do not count are sweet, sour, salt, umami and heat.',
             'method.max' => 'More than 500 steps is no method: split it.',
             'method' => 'The method is not a list of texts.',
             'method.*' => 'Step :position of the method is not text, or longer than 2,000 letters.',
@@ -95,7 +108,28 @@ class FormulaRequest extends FormRequest
             is_numeric($written['part_ml'] ?? null) ? (float) $written['part_ml'] : null,
             $text('pan'),
             $sauce,
+            servings: is_numeric($written['servings'] ?? null) ? (int) $written['servings'] : null,
+            setAside: self::setAside($written['set_aside'] ?? null),
+            letGo: array_values(
+                array_filter(
+                    is_array($written['let_go'] ?? null) ? $written['let_go'] : [],
+                    static fn(mixed $axis): bool => is_string($axis) && Axis::tryFrom($axis) !== null,
+                ),
+            ),
         );
+    }
+
+    /** @return list<array{text: string, why: string}> */
+    private static function setAside(mixed $written): array
+    {
+        $aside = [];
+        foreach (is_array($written) ? $written : [] as $one) {
+            if (is_array($one) && is_string($one['text'] ?? null) && is_string($one['why'] ?? null)) {
+                $aside[] = ['text' => $one['text'], 'why' => $one['why']];
+            }
+        }
+
+        return $aside;
     }
 
     private static function text(string $field, mixed $value, \Closure $fail): void

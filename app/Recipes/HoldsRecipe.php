@@ -17,6 +17,9 @@ use Vinculum\Recipe\Recipe;
  * @property float|null        $part_ml  the vessel that a "part" is
  * @property list<string>|null $method   one step a line
  * @property string|null       $pan      as a cook names it
+ * @property int|null          $servings that it makes
+ * @property list<array{text: string, why: string}>|null $set_aside what else stood on its page
+ * @property list<string>|null $let_go   axes that do not count for it
  *
  * @phpstan-type WrittenRecipe array{
  *     title: string,
@@ -26,6 +29,9 @@ use Vinculum\Recipe\Recipe;
  *     part_ml: float|null,
  *     method: list<string>,
  *     pan: string|null,
+ *     servings: int|null,
+ *     set_aside: list<array{text: string, why: string}>,
+ *     let_go: list<string>,
  *     lines: list<string>,
  * }
  */
@@ -33,8 +39,26 @@ trait HoldsRecipe
 {
     public function initializeHoldsRecipe(): void
     {
-        $this->mergeFillable(['title', 'style', 'measures', 'yield', 'part_ml', 'method', 'pan']);
-        $this->mergeCasts(['measures' => Measures::class, 'method' => 'array', 'part_ml' => 'float']);
+        $this->mergeFillable([
+            'title',
+            'style',
+            'measures',
+            'yield',
+            'part_ml',
+            'method',
+            'pan',
+            'servings',
+            'set_aside',
+            'let_go',
+        ]);
+        $this->mergeCasts([
+            'measures' => Measures::class,
+            'method' => 'array',
+            'part_ml' => 'float',
+            'servings' => 'integer',
+            'set_aside' => 'array',
+            'let_go' => 'array',
+        ]);
     }
 
     /** @return array<string, mixed> a recipe as these columns; its lines are stored by each in its own way */
@@ -48,6 +72,9 @@ trait HoldsRecipe
             'part_ml' => $recipe->partMillilitres,
             'method' => $recipe->method,
             'pan' => $recipe->pan,
+            'servings' => $recipe->servings,
+            'set_aside' => $recipe->setAside,
+            'let_go' => $recipe->letGo,
         ];
     }
 
@@ -65,6 +92,9 @@ trait HoldsRecipe
             $this->pan,
             $this->sauceNumber(),
             areLinesApart: $this->areLinesApart(),
+            servings: $this->servings,
+            setAside: $this->set_aside ?? [],
+            letGo: $this->let_go ?? [],
         );
     }
 
@@ -79,6 +109,9 @@ trait HoldsRecipe
             'part_ml' => $this->part_ml,
             'method' => $this->method ?? [],
             'pan' => $this->pan,
+            'servings' => $this->servings,
+            'set_aside' => $this->set_aside ?? [],
+            'let_go' => $this->let_go ?? [],
             'lines' => $this->texts(),
         ];
     }

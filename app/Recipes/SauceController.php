@@ -11,10 +11,13 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Vinculum\Exchange\RecipeFault;
+use Vinculum\Exchange\RecipeReader;
 
 /**
  * @phpstan-import-type SauceSent from SauceResource
  * @phpstan-import-type ShelfSauce from ShelfResource
+ * @phpstan-import-type WrittenRecipe from HoldsRecipe
+ * @phpstan-type ReadPage WrittenRecipe
  * @phpstan-type Shelf array{sauces: list<ShelfSauce>, more: bool}
  */
 final readonly class SauceController
@@ -67,6 +70,31 @@ final readonly class SauceController
         }
     }
 
+    /** What a page says, with nothing stored: for what is pasted into a sauce that is there. */
+    #[Answers('ReadPage')]
+    public function read(WrittenRequest $request): JsonResponse
+    {
+        try {
+            $recipe = RecipeReader::written($request->text());
+        } catch (RecipeFault $fault) {
+            throw Faults::in('text', $fault);
+        }
+
+        return new JsonResponse([
+            'title' => $recipe->title,
+            'style' => $recipe->style,
+            'measures' => $request->measures()->value,
+            'yield' => $recipe->yield,
+            'part_ml' => $recipe->partMillilitres,
+            'method' => $recipe->method,
+            'pan' => $recipe->pan,
+            'servings' => $recipe->servings,
+            'set_aside' => $recipe->setAside,
+            'let_go' => $recipe->letGo,
+            'lines' => $recipe->lines,
+        ]);
+    }
+
     #[Answers('SauceSent')]
     public function show(int $sauce): JsonResponse
     {
@@ -77,7 +105,12 @@ final readonly class SauceController
     public function update(int $sauce, EditRequest $request, SauceService $sauceService): JsonResponse
     {
         return new JsonResponse(
-            (new SauceResource($sauceService->edit($sauce, $request->revision(), $request->editOf($sauce))))->resolve(),
+            (new SauceResource($sauceService->edit(
+                $sauce,
+                $request->revision(),
+                $request->editOf($sauce),
+                !$request->exists('set_aside'),
+            )))->resolve(),
         );
     }
 

@@ -24,6 +24,9 @@ use Vinculum\Quantity\Measures;
  *     part_ml: float|null,
  *     method: list<string>,
  *     pan: string|null,
+ *     servings: int|null,
+ *     set_aside: list<array{text: string, why: string}>,
+ *     let_go: list<string>,
  *     lines: list<string>,
  * }
  */

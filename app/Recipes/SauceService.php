@@ -37,11 +37,16 @@ final readonly class SauceService
         });
     }
 
-    /** @throws EditConflict when the sauce has moved on since that revision */
-    public function edit(int $id, int $revision, Recipe $edit): Sauce
+    /**
+     * @param bool $keepsPage whether what its page said besides stays as it is stored: the edit says nothing of it
+     *
+     * @throws EditConflict when the sauce has moved on since that revision
+     */
+    public function edit(int $id, int $revision, Recipe $edit, bool $keepsPage = false): Sauce
     {
-        return $this->database->transaction(function () use ($id, $revision, $edit): Sauce {
+        return $this->database->transaction(function () use ($id, $revision, $edit, $keepsPage): Sauce {
             $sauce = Sauce::query()->with('lines')->findOrFail($id);
+            $edit = $keepsPage ? $edit->besides($sauce->recipe()) : $edit;
             if ($sauce->revision !== $revision && $sauce->recipe() == $edit->of($id)) {
                 // the answer to the first time was lost on its way
                 return $sauce;

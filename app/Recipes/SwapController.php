@@ -29,8 +29,7 @@ final readonly class SwapController
         if ($named !== null && !$catalogue->has($named)) {
             throw ValidationException::withMessages(['for' => "There is no ingredient \"{$named}\"."]);
         }
-        $line = $formula->lineOfRow($request->line())
-            ?? throw ValidationException::withMessages(['line' => 'There is no such line.']);
+        $line = $formula->lineOfRow($request->line()) ?? max($request->line(), count($formula->lines));
         try {
             $search = new SwapSearch(
                 $formula,

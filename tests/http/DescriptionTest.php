@@ -217,7 +217,7 @@ final class DescriptionTest extends HttpTestCase
         $edit = $schemas['EditRequest'];
 
         self::assertSame(['lines', 'revision'], $edit['required']);
-        self::assertSame(['us', 'metric', 'imperial', 'au', 'jp', null], $edit['properties']['measures']['enum']);
+        self::assertSame(['us', 'metric', 'imperial', 'au', 'jp', 'uk', null], $edit['properties']['measures']['enum']);
         self::assertSame(['type' => ['number', 'string', 'null']], $edit['properties']['part_ml']);
         self::assertSame('array', $schemas['CompareRequest']['properties']['before']['properties']['lines']['type']);
         self::assertSame(

@@ -414,7 +414,7 @@ final class FuzzTest extends HttpTestCase
                 'POST',
                 'sauces/written',
                 ['text' => "# Dip\n1 tsp salt"],
-            ], ['GET', 'sauces/{sauce}', []], [
+            ], ['POST', 'pages', ['text' => "Relish\n1 kg tomatoes\nSimmer an hour."]], ['GET', 'sauces/{sauce}', []], [
                 'PUT',
                 'sauces/{sauce}',
                 [

@@ -62,6 +62,7 @@ export const api = {
   sauce: (id: number) => answer(client.GET('/api/sauces/{sauce}', { params: { path: { sauce: id } } })),
   addSauce: (formula: Formula) => answer(client.POST('/api/sauces', { body: formula })),
   writeSauce: (written: Written) => answer(client.POST('/api/sauces/written', { body: written })),
+  readPage: (written: Written) => answer(client.POST('/api/pages', { body: written })),
   editSauce: (id: number, edit: Edit, writtenIn: number | null) =>
     answer(
       client.PUT('/api/sauces/{sauce}', {

@@ -1220,6 +1220,64 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a page says, with nothing stored: for what is pasted into a sauce that is there. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["WrittenRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReadPage"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sauces/written": {
         parameters: {
             query?: never;
@@ -4301,7 +4359,7 @@ export interface components {
             title: string | null;
             style: string | null;
             /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            measures: "us" | "metric" | "imperial" | "au" | "jp" | "uk";
             /** @enum {string} */
             basis: "mixed" | "finished";
             lines: components["schemas"]["Line"][];
@@ -4398,6 +4456,27 @@ export interface components {
             };
             verdict: string;
             stages: components["schemas"]["Stage"][];
+            /** @description as it is written */
+            yield: {
+                text: string;
+                millilitres: number | null;
+                grams: number | null;
+            } | null;
+            servings: number | null;
+            /** @description step by step, as understood */
+            method: components["schemas"]["Step"][];
+            /** @description what else stood on the page */
+            set_aside: {
+                text: string;
+                why: string;
+            }[];
+            /** @description that it looks like, the likeliest first */
+            families: {
+                style: string;
+                likelihood: number;
+            }[];
+            /** @description axes that do not count for it */
+            let_go: string[];
         };
         /** @description A figure with its 90 % band. */
         Band: {
@@ -4441,7 +4520,7 @@ export interface components {
             title: string;
             style: string | null;
             /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            measures: "us" | "metric" | "imperial" | "au" | "jp" | "uk";
             pan_grams: number | null;
             started_at: string | null;
             closed_at: string | null;
@@ -4585,7 +4664,7 @@ export interface components {
             version: number;
             title: string;
             /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            measures: "us" | "metric" | "imperial" | "au" | "jp" | "uk";
             pan_named: string | null;
             started_at: string | null;
             balance: components["schemas"]["Balance"];
@@ -4763,11 +4842,12 @@ export interface components {
                     imperial: number;
                     au: number;
                     jp: number;
+                    uk: number;
                 };
             }[];
             measures: {
                 /** @enum {string} */
-                key: "us" | "metric" | "imperial" | "au" | "jp";
+                key: "us" | "metric" | "imperial" | "au" | "jp" | "uk";
                 name: string;
             }[];
         };
@@ -4820,6 +4900,12 @@ export interface components {
                 says: string;
                 text: string;
             }[];
+            /** @description which of several ingredients that the text names, from 1 */
+            part: number | null;
+            /** @description that one as it would stand in a line of its own */
+            alone: string | null;
+            /** @description the text of the recipe that it was read from, from 0, headings counted */
+            row: number;
         };
         LoggedBatch: {
             id: number;
@@ -5048,6 +5134,7 @@ export interface components {
             sour_to_fat: number | null;
             umami_to_salt: number | null;
         };
+        ReadPage: components["schemas"]["WrittenRecipe"];
         /** @description A way on after something was poured over or under: what is still to go in, and how the taste then differs. */
         Rebalancing: {
             way: string;
@@ -5144,11 +5231,17 @@ export interface components {
             title: string;
             style: string | null;
             /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            measures: "us" | "metric" | "imperial" | "au" | "jp" | "uk";
             yield: string | null;
             part_ml: number | null;
             method: string[];
             pan: string | null;
+            servings: number | null;
+            set_aside: {
+                text: string;
+                why: string;
+            }[];
+            let_go: string[];
             lines: string[];
         };
         SauceLog: {
@@ -5280,11 +5373,13 @@ export interface components {
         Step: {
             text: string;
             line: number;
-            kind: string;
+            /** @enum {string} */
+            kind: "do" | "heat" | "reduce" | "rest" | "cool" | "strain" | "blend";
             /** @description from and to */
             minutes: number[] | null;
             heat: string | null;
-            covered: boolean;
+            /** @description null where nobody said */
+            covered: boolean | null;
             left: number | null;
             celsius: number | null;
             until: string | null;
@@ -5353,7 +5448,7 @@ export interface components {
                 umami: components["schemas"]["Axis"];
                 heat: components["schemas"]["Axis"];
             };
-            /** @description lines from 1 as they then read */
+            /** @description rows of the recipe, from 1, as they then read */
             edits: {
                 line: number;
                 text: string;
@@ -5477,27 +5572,56 @@ export interface components {
             title: string;
             style: string | null;
             /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp";
+            measures: "us" | "metric" | "imperial" | "au" | "jp" | "uk";
             yield: string | null;
             part_ml: number | null;
             method: string[];
             pan: string | null;
+            servings: number | null;
+            set_aside: {
+                text: string;
+                why: string;
+            }[];
+            let_go: string[];
             lines: string[];
         };
         Versions: {
             versions: components["schemas"]["Version"][];
         };
+        WrittenRecipe: {
+            title: string;
+            style: string | null;
+            /** @enum {string} */
+            measures: "us" | "metric" | "imperial" | "au" | "jp" | "uk";
+            yield: string | null;
+            part_ml: number | null;
+            method: string[];
+            pan: string | null;
+            servings: number | null;
+            set_aside: {
+                text: string;
+                why: string;
+            }[];
+            let_go: string[];
+            lines: string[];
+        };
         AdviceRequest: {
             title?: string | null;
             style?: string | null;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             yield?: string | null;
             part_ml?: number | string | null;
             sauce?: number | null;
             forked_from?: number | null;
             pan?: string | null;
             method?: (string | null)[] | null;
+            servings?: number | null;
+            set_aside?: {
+                text: string | null;
+                why: string;
+            }[] | null;
+            let_go?: string[] | null;
             lines: string[];
             with?: string[] | null;
             most?: number | null;
@@ -5523,18 +5647,24 @@ export interface components {
             title?: string | null;
             style?: string | null;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             yield?: string | null;
             part_ml?: number | string | null;
             sauce?: number | null;
             forked_from?: number | null;
             pan?: string | null;
             method?: (string | null)[] | null;
+            servings?: number | null;
+            set_aside?: {
+                text: string | null;
+                why: string;
+            }[] | null;
+            let_go?: string[] | null;
             lines: string[];
             before: {
                 yield?: string | null;
                 /** @enum {string|null} */
-                measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+                measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
                 lines: string[];
                 part_ml?: number | string | null;
                 style?: string | null;
@@ -5570,13 +5700,19 @@ export interface components {
             title?: string | null;
             style: string;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             yield?: string | null;
             part_ml?: number | string | null;
             sauce?: number | null;
             forked_from?: number | null;
             pan?: string | null;
             method?: (string | null)[] | null;
+            servings?: number | null;
+            set_aside?: {
+                text: string | null;
+                why: string;
+            }[] | null;
+            let_go?: string[] | null;
             lines: string[];
             batch_grams: number | string;
             base?: string | null;
@@ -5586,13 +5722,19 @@ export interface components {
             title?: string | null;
             style?: string | null;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             yield?: string | null;
             part_ml?: number | string | null;
             sauce?: number | null;
             forked_from?: number | null;
             pan?: string | null;
             method?: (string | null)[] | null;
+            servings?: number | null;
+            set_aside?: {
+                text: string | null;
+                why: string;
+            }[] | null;
+            let_go?: string[] | null;
             lines: string[];
             revision: number;
         };
@@ -5600,13 +5742,19 @@ export interface components {
             title?: string | null;
             style?: string | null;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             yield?: string | null;
             part_ml?: number | string | null;
             sauce?: number | null;
             forked_from?: number | null;
             pan?: string | null;
             method?: (string | null)[] | null;
+            servings?: number | null;
+            set_aside?: {
+                text: string | null;
+                why: string;
+            }[] | null;
+            let_go?: string[] | null;
             lines: string[];
         };
         GuessRequest: {
@@ -5619,7 +5767,7 @@ export interface components {
             contents?: string | null;
             upload?: string;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             keep_both?: boolean;
         };
         JarEditRequest: {
@@ -5635,13 +5783,19 @@ export interface components {
             title?: string | null;
             style?: string | null;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             yield?: string | null;
             part_ml?: number | string | null;
             sauce?: number | null;
             forked_from?: number | null;
             pan?: string | null;
             method?: (string | null)[] | null;
+            servings?: number | null;
+            set_aside?: {
+                text: string | null;
+                why: string;
+            }[] | null;
+            let_go?: string[] | null;
             lines: string[];
             line: number;
             /** @enum {string} */
@@ -5691,13 +5845,19 @@ export interface components {
             title?: string | null;
             style?: string | null;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             yield?: string | null;
             part_ml?: number | string | null;
             sauce?: number | null;
             forked_from?: number | null;
             pan?: string | null;
             method?: (string | null)[] | null;
+            servings?: number | null;
+            set_aside?: {
+                text: string | null;
+                why: string;
+            }[] | null;
+            let_go?: string[] | null;
             lines: string[];
             factor?: number | string | null;
             to?: string | null;
@@ -5728,20 +5888,26 @@ export interface components {
         SuggestRequest: {
             text: string | null;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             sauce?: number | null;
         };
         SwapRequest: {
             title?: string | null;
             style?: string | null;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             yield?: string | null;
             part_ml?: number | string | null;
             sauce?: number | null;
             forked_from?: number | null;
             pan?: string | null;
             method?: (string | null)[] | null;
+            servings?: number | null;
+            set_aside?: {
+                text: string | null;
+                why: string;
+            }[] | null;
+            let_go?: string[] | null;
             lines: string[];
             line?: number | null;
             /** @enum {string|null} */
@@ -5781,13 +5947,19 @@ export interface components {
             title?: string | null;
             style?: string | null;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
             yield?: string | null;
             part_ml?: number | string | null;
             sauce?: number | null;
             forked_from?: number | null;
             pan?: string | null;
             method?: (string | null)[] | null;
+            servings?: number | null;
+            set_aside?: {
+                text: string | null;
+                why: string;
+            }[] | null;
+            let_go?: string[] | null;
             lines: string[];
             /** @enum {string|null} */
             by?: "volume" | "weight" | "solids" | "window" | "thickness" | null;
@@ -5798,7 +5970,7 @@ export interface components {
         WrittenRequest: {
             text: string | null;
             /** @enum {string|null} */
-            measures?: "us" | "metric" | "imperial" | "au" | "jp" | null;
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
         };
     };
     responses: never;

@@ -72,7 +72,7 @@ final readonly class DocTypes
      *
      * @param \ReflectionClass<object> $where it is written
      *
-     * @return class-string|null
+     * @return class-string|trait-string|null
      */
     public function className(string $name, \ReflectionClass $where): ?string
     {
@@ -84,6 +84,6 @@ final readonly class DocTypes
             default => "{$where->getNamespaceName()}\\{$name}",
         };
 
-        return class_exists($class) || enum_exists($class) ? $class : null;
+        return class_exists($class) || enum_exists($class) || trait_exists($class) ? $class : null;
     }
 }

@@ -272,15 +272,15 @@ final readonly class Balance
             if ($line->status === LineStatus::Unknown) {
                 $notes[] = sprintf(
                     'Line %d, "%s", is left out: %s',
-                    $number + 1,
-                    mb_strimwidth($line->text, 0, 60, '…'),
+                    $line->number($number),
+                    mb_strimwidth($line->ownText(), 0, 60, '…'),
                     $line->note ?? '',
                 );
             } elseif ($line->status === LineStatus::ToTaste) {
                 $notes[] = sprintf(
                     'Line %d, "%s", has no amount and counts as none.',
-                    $number + 1,
-                    mb_strimwidth($line->text, 0, 60, '…'),
+                    $line->number($number),
+                    mb_strimwidth($line->ownText(), 0, 60, '…'),
                 );
             }
         }

@@ -21,7 +21,7 @@ final class PlainTextRecipe
 
     public static function read(string $text): Recipe
     {
-        return self::isFile($text) ? self::file($text) : PageRecipe::read($text, self::reader());
+        return self::isFile($text) ? self::file($text) : self::page($text);
     }
 
     /**
@@ -34,8 +34,16 @@ final class PlainTextRecipe
         $marked = PageText::marked($html);
 
         return $marked === null
-            ? PageRecipe::read(PageText::of($html), self::reader())
+            ? self::page(PageText::of($html))
             : JsonLdRecipe::recipe($marked);
+    }
+
+    /** What a page says that a recipe makes is rounded: it counts only where something is cooked, and water may leave. */
+    private static function page(string $text): Recipe
+    {
+        $recipe = PageRecipe::read($text, self::reader());
+
+        return $recipe->method !== [] && !$recipe->isCooked() ? $recipe->withoutYield() : $recipe;
     }
 
     /** Whether a text is written as the contract has it: it names its title or a key so, and has no marks of a page. */

@@ -104,6 +104,11 @@ final readonly class Recipe
         return $this->with(['measures' => $measures]);
     }
 
+    public function inStyle(?string $style): self
+    {
+        return $this->with(['style' => $style]);
+    }
+
     /** The same as a state of a stored sauce. */
     public function of(int $sauce): self
     {
@@ -116,12 +121,54 @@ final readonly class Recipe
         return $this->with(['notes' => [...$this->notes, ...$notes]]);
     }
 
+    /** What its page says that it makes, where that cannot be measured: "Makes about 6 jars." */
+    public function saidYield(): ?string
+    {
+        foreach ($this->setAside as $line) {
+            if ($line['why'] === 'yield' && preg_match('/^\W*(?:makes|yields?|fills|produces)\b/iu', $line['text']) === 1) {
+                return $line['text'];
+            }
+        }
+
+        return null;
+    }
+
+    /** The same without what a page says that it makes: where nothing is cooked, all that is mixed is there. */
+    public function withoutYield(): self
+    {
+        return $this->with(['yield' => null]);
+    }
+
+    /** The same with what another says besides its lines: servings, what was set aside, axes let go of. */
+    public function besides(self $other): self
+    {
+        return $this->with([
+            'servings' => $other->servings,
+            'setAside' => $other->setAside,
+            'letGo' => $other->letGo,
+        ]);
+    }
+
+    /**
+     * The same with more axes that do not count.
+     *
+     * @param list<string> $axes
+     */
+    public function lettingGo(array $axes): self
+    {
+        return $this->with(['letGo' => array_values(array_unique([...$this->letGo, ...$axes]))]);
+    }
+
     /** Whether the method boils water off that no yield accounts for. */
     public function isCookedWithoutYield(): bool
     {
-        $method = implode(' ', $this->method);
+        return $this->yield === null && $this->isCooked();
+    }
 
-        return $this->yield === null && preg_match('/\b(?:simmer|boil|reduce|cook down|bubble)/iu', $method) === 1;
+    /** Whether the words of its method boil water off. */
+    public function isCooked(): bool
+    {
+        return preg_match('/\b(?:simmer|boil|reduce|cook|bubble|thicken)/iu', implode(' ', $this->method)) === 1;
     }
 
     /** @return list<array{string, string|null}> */

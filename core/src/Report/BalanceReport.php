@@ -6,17 +6,21 @@ namespace Vinculum\Report;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Estimate;
+use Vinculum\Balance\MeasuredYield;
 use Vinculum\Balance\Shares;
 use Vinculum\Balance\UncertaintyAdvice;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\CookedStage;
+use Vinculum\Cooking\MethodReader;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Verdict;
+use Vinculum\Style\FamilyGuess;
 use Vinculum\Style\StyleFamily;
 
 /** Where a sauce stands, with everything that follows from it. */
@@ -42,6 +46,12 @@ final readonly class BalanceReport extends Report
      * @param string|null $doubtAdvice what would make it surer
      * @param array<string, BandReport> $bands of the other figures, by name
      * @param list<StageReport>                                                        $stages
+     * @param array{text: string, millilitres: float|null, grams: float|null}|null $yield as it is written
+     * @param int|null                                                                 $servings
+     * @param list<StepReport>                                                         $method    step by step, as understood
+     * @param list<array{text: string, why: string}>                                   $setAside  what else stood on the page
+     * @param list<array{style: string, likelihood: float}>                            $families  that it looks like, the likeliest first
+     * @param list<string>                                                             $letGo     axes that do not count for it
      */
     private function __construct(
         public ?string $title,
@@ -69,6 +79,12 @@ final readonly class BalanceReport extends Report
         public array $bands,
         public string $verdict,
         public array $stages,
+        public ?array $yield,
+        public ?int $servings,
+        public array $method,
+        public array $setAside,
+        public array $families,
+        public array $letGo,
     ) {}
 
     /**
@@ -76,6 +92,7 @@ final readonly class BalanceReport extends Report
      * @param array<string, float>  $tellsApart steps that this cook can tell apart, by axis
      * @param list<string>          $notes      on how it was read and cooked; those on the balance follow
      * @param list<CookedStage>     $stages
+     * @param Recipe|null           $recipe     that it is the balance of
      */
     public static function of(
         Balance $balance,
@@ -86,6 +103,7 @@ final readonly class BalanceReport extends Report
         array $tellsApart = [],
         array $notes = [],
         array $stages = [],
+        ?Recipe $recipe = null,
     ): self {
         $body = $balance->body;
         $distance = $style?->target->distance($balance->taste);
@@ -119,7 +137,27 @@ final readonly class BalanceReport extends Report
             array_map(BandReport::of(...), $balance->figures),
             Verdict::onTheWhole($distance),
             array_map(StageReport::of(...), $stages),
+            self::yield($recipe, $measures),
+            $recipe?->servings,
+            array_map(StepReport::of(...), MethodReader::steps($recipe->method ?? [])),
+            $recipe->setAside ?? [],
+            array_map(
+                static fn(FamilyGuess $one): array => ['style' => $one->style, 'likelihood' => $one->likelihood],
+                FamilyGuess::for($balance, $title),
+            ),
+            $recipe->letGo ?? [],
         );
+    }
+
+    /** @return array{text: string, millilitres: float|null, grams: float|null}|null */
+    private static function yield(?Recipe $recipe, Measures $measures): ?array
+    {
+        $text = $recipe === null ? null : $recipe->yield ?? $recipe->saidYield();
+        $measured = $text === null ? null : MeasuredYield::parse($text, $measures);
+
+        return $text === null
+            ? null
+            : ['text' => $text, 'millilitres' => $measured?->millilitres?->value, 'grams' => $measured?->grams?->value];
     }
 
     /** @return array{grams: float, millilitres: float, axes: array<value-of<Axis>, AxisReport>}|null */

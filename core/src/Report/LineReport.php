@@ -19,6 +19,7 @@ final readonly class LineReport extends Report
      * @param array{int, int}|null $amount where in the text its amount stands, in UTF-16 units as a browser counts them
      * @param list<array{says: string, text: string}> $choices      the line as it could read
      * @param int|null $part which of several ingredients that the text names, from 1
+     * @param string|null $alone that one as it would stand in a line of its own
      * @param int $row the text of the recipe that it was read from, from 0, headings counted
      */
     private function __construct(
@@ -36,6 +37,7 @@ final readonly class LineReport extends Report
         public ?array $amount,
         public array $choices,
         public ?int $part,
+        public ?string $alone,
         public int $row,
     ) {}
 
@@ -61,6 +63,7 @@ final readonly class LineReport extends Report
                     Mend::for($line, $catalogue),
                 ),
             $line->part,
+            $line->alone,
             $line->row,
         );
     }

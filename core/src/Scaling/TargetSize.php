@@ -89,6 +89,20 @@ final readonly class TargetSize
         return self::checked($factor / (1.0 - $loss), $asked);
     }
 
+    /**
+     * For more people, or fewer, than the recipe serves.
+     *
+     * @throws ScaleFault
+     */
+    public static function servings(string $serves, int $written): self
+    {
+        $people = str_replace(',', '.', trim($serves));
+
+        return is_numeric($people) && (float) $people > 0.0
+            ? self::factor((string) ((float) $people / $written))
+            : throw ScaleFault::notAFactor($serves);
+    }
+
     /** @throws ScaleFault */
     public static function portions(string $serves, string $portion, Formula $formula, Measures $measures): self
     {

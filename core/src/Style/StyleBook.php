@@ -48,6 +48,7 @@ final class StyleBook
             $row->list('correctors'),
             $row->text('body'),
             $row->text('schools'),
+            $row->list('titled'),
             (int) $derived->number('references'),
             $row->text('source'),
         );

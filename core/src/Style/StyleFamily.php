@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Style;
 
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 
 /** A kind of sauce: where its references stand on the axes, and what its cooks reach for. */
@@ -14,6 +15,7 @@ final readonly class StyleFamily
      * @param list<string> $correctors ingredient keys
      * @param string       $body       its usual consistency
      * @param string       $schools    where cooks differ, in words
+     * @param list<string> $titled     words of a title that name it
      * @param int          $references how many formulas the windows were derived from
      */
     public function __construct(
@@ -24,7 +26,34 @@ final readonly class StyleFamily
         public array $correctors,
         public string $body,
         public string $schools,
+        public array $titled,
         public int $references,
         public string $source,
     ) {}
+
+    /**
+     * The same family without windows on axes that do not count for a sauce.
+     *
+     * @param list<string> $axes
+     */
+    public function lettingGo(array $axes): self
+    {
+        $target = $this->target;
+        foreach ($axes as $axis) {
+            $target = $target->without(Axis::from($axis));
+        }
+
+        return new self(
+            $this->key,
+            $this->name,
+            $target,
+            $this->base,
+            $this->correctors,
+            $this->body,
+            $this->schools,
+            $this->titled,
+            $this->references,
+            $this->source,
+        );
+    }
 }

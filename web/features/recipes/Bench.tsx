@@ -12,8 +12,10 @@ import { BenchHead } from './BenchHead';
 import { BenchPanel, type Panel, panels } from './BenchPanel';
 import { BenchTools } from './BenchTools';
 import { newLine } from './draft';
+import { FamilyGuess } from './FamilyGuess';
 import { LineEditor } from './LineEditor';
 import { SauceFacts } from './SauceFacts';
+import { SetAside } from './SetAside';
 import { useBench } from './useBench';
 import { useBenchKeys } from './useBenchKeys';
 
@@ -29,9 +31,19 @@ function makers(report: Balance | null, axis: AxisKey | null): { rows: ReadonlyM
         `${part(one.share)} of the ${axis ?? ''} comes from ${(report?.lines[one.line - 1]?.name ?? '').toLowerCase()}`,
     );
   return {
-    rows: new Map(shares.map((one) => [one.line, `${part(one.share)} of ${axis ?? ''}`])),
+    rows: new Map([...rowShares(report, shares)].map(([row, share]) => [row + 1, `${part(share)} of ${axis ?? ''}`])),
     says: axis !== null && shares.length === 0 ? `Nothing brings any ${axis}.` : named.join(', '),
   };
+}
+
+/** Shares by row, from 0: a row may name several ingredients. */
+function rowShares(report: Balance | null, shares: Balance['shares'][AxisKey]): ReadonlyMap<number, number> {
+  const sums = new Map<number, number>();
+  for (const one of shares) {
+    const row = report?.lines[one.line - 1]?.row ?? one.line - 1;
+    sums.set(row, (sums.get(row) ?? 0) + one.share);
+  }
+  return sums;
 }
 
 /** One sauce being designed: lines, bars, fractions and corrections in one view. */
@@ -113,6 +125,15 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
       >
         <Box ref={linesRef} component="section" aria-label="The sauce">
           <BenchHead draft={draft} kitchen={kitchen} set={bench.set} />
+          {draft.style === null && report !== null && (
+            <FamilyGuess
+              families={report.families}
+              kitchen={kitchen}
+              onTake={(key) => {
+                bench.set('style', key);
+              }}
+            />
+          )}
           <LineEditor
             lines={draft.lines}
             understood={report?.lines ?? noLines}
@@ -120,6 +141,8 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
             shares={brought.rows}
             onChange={bench.changeLines}
             onSwap={openSwap}
+            onPage={bench.takePage}
+            onAside={bench.setAside}
           />
           <Box
             component="button"
@@ -149,6 +172,15 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
           >
             Add a stage
           </Box>
+          <SetAside
+            aside={draft.set_aside}
+            onIngredient={(at) => {
+              bench.takeBack(at, 'ingredient');
+            }}
+            onStep={(at) => {
+              bench.takeBack(at, 'step');
+            }}
+          />
         </Box>
         <Box>
           {report !== null && !isEmpty ? (

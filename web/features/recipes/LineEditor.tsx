@@ -7,6 +7,7 @@ import { LineRow, type RowActions } from './LineRow';
 import { useLatest } from '../../api/useLatest';
 import { useLineDrag } from './useLineDrag';
 import { useLineKeys } from './useLineKeys';
+import { byRow } from './understood';
 import { useNudge } from './useNudge';
 
 interface Props {
@@ -17,6 +18,10 @@ interface Props {
   shares: ReadonlyMap<number, string>;
   onChange: (next: (lines: readonly DraftLine[]) => readonly DraftLine[], move: string | null) => void;
   onSwap: (index: number) => void;
+  /** Takes in what was pasted, where it is more than one line. */
+  onPage: (text: string, index: number) => Promise<boolean>;
+  /** Sets a line aside: it is none of the sauce. */
+  onAside: (index: number) => void;
 }
 
 interface Writing {
@@ -27,7 +32,8 @@ interface Writing {
 const noOffers: readonly string[] = [];
 
 /** The lines as a cook writes them, each with what was understood beside it. */
-export function LineEditor({ lines, understood, formula, shares, onChange, onSwap }: Props) {
+export function LineEditor({ lines, understood: entries, formula, shares, onChange, onSwap, onPage, onAside }: Props) {
+  const understood = useMemo(() => byRow(entries), [entries]);
   const fields = useRef(new Map<number, HTMLInputElement>());
   // a sauce that was begun with nothing waits for its first line
   const focusNext = useRef<number | null>(lines.length === 1 && lines[0]?.text === '' ? lines[0].id : null);
@@ -150,9 +156,11 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
       const next = texts[(texts.indexOf(line.text) + 1) % texts.length];
       if (texts.length < 2 || next === undefined) return;
       mends.current.set(line.id, texts);
-      setText(index, next);
+      const [first = '', ...rest] = next.split('\n');
+      if (rest.length > 0) insertAfter(index, rest, first);
+      else setText(index, next);
     },
-    [setText],
+    [insertAfter, setText],
   );
 
   const openMenu = useCallback((index: number, anchor: HTMLElement) => {
@@ -174,6 +182,7 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
     mend,
     setText,
     onSwap,
+    onAside,
     openMenu,
   });
 
@@ -193,9 +202,12 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
       const [first = '', ...rest] = texts;
       const all = [before + first, ...rest];
       all[all.length - 1] = (all.at(-1) ?? '') + after;
-      insertAfter(index, all, '');
+      void onPage(pasted, index).then((isTaken) => {
+        // the kitchen is away: as lines, then
+        if (!isTaken) insertAfter(index, all, '');
+      });
     },
-    [insertAfter, stopWriting],
+    [insertAfter, onPage, stopWriting],
   );
 
   const actions = useMemo<RowActions>(
@@ -260,6 +272,9 @@ export function LineEditor({ lines, understood, formula, shares, onChange, onSwa
         }}
         onSwap={() => {
           if (menu !== null) onSwap(menu.index);
+        }}
+        onAside={() => {
+          if (menu !== null) onAside(menu.index);
         }}
         onRemove={() => {
           if (menu !== null) remove(menu.index);

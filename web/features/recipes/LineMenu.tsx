@@ -9,6 +9,7 @@ interface Props {
   onTag: (tag: Tag) => void;
   onMove: (to: number) => void;
   onSwap: () => void;
+  onAside: () => void;
   onRemove: () => void;
 }
 
@@ -33,7 +34,7 @@ function places(lines: readonly DraftLine[], index: number): { says: string; to:
 }
 
 /** What can be done with one line. */
-export function LineMenu({ anchor, lines, index, onClose, onTag, onMove, onSwap, onRemove }: Props) {
+export function LineMenu({ anchor, lines, index, onClose, onTag, onMove, onSwap, onAside, onRemove }: Props) {
   const line = lines[index];
   const then = (act: () => void) => () => {
     onClose();
@@ -55,6 +56,9 @@ export function LineMenu({ anchor, lines, index, onClose, onTag, onMove, onSwap,
           </MenuItem>
         ))}
       {line !== undefined && !isHeading(line.text) && <MenuItem onClick={then(onSwap)}>Swap it for something</MenuItem>}
+      {line !== undefined && line.text.trim() !== '' && (
+        <MenuItem onClick={then(onAside)}>Set it aside: it is no ingredient</MenuItem>
+      )}
       {index > 0 && (
         <MenuItem
           onClick={then(() => {

@@ -47,9 +47,19 @@ function understanding(line: Line | undefined): { text: string; mark: string; ti
   const note = [tags, line.note ?? ''].filter((part) => part !== '').join(' · ');
   switch (line.status) {
     case 'measured':
-      return { text: `${amount} ${name}`, mark: '', title: note, isOff: false };
+      return {
+        text: `${amount} ${name}`.trim(),
+        mark: line.sure === 'likely' ? 'likely' : '',
+        title: note,
+        isOff: false,
+      };
     case 'assumed':
-      return { text: `${amount} ${name}`, mark: '≈', title: note === '' ? 'taken from the usual' : note, isOff: false };
+      return {
+        text: `${amount} ${name}`.trim(),
+        mark: line.sure === 'likely' ? '≈ likely' : '≈',
+        title: note === '' ? 'taken from the usual' : note,
+        isOff: false,
+      };
     case 'to-taste':
       return { text: name, mark: 'no amount', title: note, isOff: false };
     case 'unknown':
@@ -77,6 +87,7 @@ export const LineRow = memo(function LineRow({
     (understood.status === 'assumed' ||
       understood.status === 'to-taste' ||
       understood.status === 'unknown' ||
+      understood.part !== null ||
       understood.alternatives.length > 0);
   const choices = understood?.choices ?? [];
   const noteId = `line-note-${line.id}`;

@@ -141,6 +141,8 @@ const focusStep = (event: KeyDown, number: number) => {
   requestAnimationFrame(() => list?.querySelector<HTMLElement>(`[aria-label="Step ${number}"]`)?.focus());
 };
 
+const deeds = { rest: 'rests', cool: 'cools', strain: 'strained', blend: 'blended' } as const;
+
 function Understood({
   step,
   line,
@@ -152,9 +154,9 @@ function Understood({
   heats: readonly string[];
   onTold: (told: Told) => void;
 }) {
-  const told: Told = { minutes: span(step.minutes), heat: step.heat ?? '', covered: step.covered };
+  const told: Told = { minutes: span(step.minutes), heat: step.heat ?? '', covered: step.covered === true };
   const says = [
-    ...(step.kind === 'rest' ? ['rests'] : []),
+    ...(step.kind in deeds ? [deeds[step.kind as keyof typeof deeds]] : []),
     ...(step.celsius === null ? [] : [`${step.celsius.toFixed(0)} °C`]),
     ...(step.until === null ? [] : [`until ${step.until}`]),
     ...(step.sieved ? ['the sieve keeps some of the fibre'] : []),
@@ -198,7 +200,7 @@ function Understood({
         }}
         sx={small}
       >
-        <option value="">{step.kind === 'cook' ? 'at the hob' : 'no boiling'}</option>
+        <option value="">{step.kind === 'heat' ? 'warmed or baked' : 'no boiling'}</option>
         {heats.map((heat) => (
           <option key={heat} value={heat}>
             {heat}

@@ -32,6 +32,9 @@ const sauce: Sauce = {
   lines: ['salt'],
   method: [],
   pan: null,
+  servings: null,
+  set_aside: [],
+  let_go: [],
 };
 const typed = (saver: InstanceType<typeof Saver>, ...lines: string[]) => {
   saver.take({ ...saver.start, lines: lines.map(newLine) });

@@ -23,10 +23,12 @@ interface Unsaved {
 
 const drawerOf = (id: number) => `vinculum.unsaved.${id}`;
 
+/** What a draft lacks that was put down before it was known of. */
+const without = { part_ml: null, servings: null, set_aside: [], let_go: [] };
+
 function read(id: number): Unsaved | null {
   const kept = drawer.read(drawerOf(id)) as Unsaved | null;
-  // what was put down before parts had a size
-  return kept === null ? null : { ...kept, draft: { ...kept.draft, part_ml: kept.draft.part_ml ?? null } };
+  return kept === null ? null : { ...kept, draft: { ...without, ...kept.draft } };
 }
 
 /**

@@ -81,7 +81,7 @@ export function Shelf() {
             What is in it?
           </Typography>
           <Box component="label" htmlFor="begin-text" sx={{ display: 'block', mb: 0.75 }}>
-            Type or paste a sauce, one ingredient a line
+            Paste a recipe as it stands on its page, or type one ingredient a line
           </Box>
           <Box
             component="textarea"

@@ -10,6 +10,9 @@ const written: WrittenSauce = {
   lines: ['5 tbsp fish sauce', '3 tbsp lime juice'],
   method: ['Stir'],
   pan: null,
+  servings: null,
+  set_aside: [],
+  let_go: [],
 };
 
 describe('a draft', () => {

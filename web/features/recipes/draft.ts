@@ -18,7 +18,15 @@ export interface Draft {
   /** What is done with them, one step a line. */
   readonly method: readonly string[];
   readonly pan: string | null;
+  /** Portions that it makes. */
+  readonly servings: number | null;
+  /** What else stood on the page it was read from. */
+  readonly set_aside: readonly Aside[];
+  /** Axes that do not count for it. */
+  readonly let_go: readonly string[];
 }
+
+export type Aside = Sauce['set_aside'][number];
 
 /** A sauce as it is stored: what a person has written, and nothing of the page. */
 export type WrittenSauce = Omit<Sauce, 'id' | 'revision' | 'forked_from'>;
@@ -37,6 +45,9 @@ export function draftOf(sauce: WrittenSauce): Draft {
     lines: lines.map(newLine),
     method: sauce.method,
     pan: sauce.pan,
+    servings: sauce.servings,
+    set_aside: sauce.set_aside,
+    let_go: sauce.let_go,
   };
 }
 
@@ -47,8 +58,9 @@ export function editOf(draft: Draft): WrittenSauce {
     lines.pop();
   }
   const method = draft.method.filter((step) => step.trim() !== '');
-  const { title, style, measures, part_ml, pan } = draft;
-  return { title, style, measures, yield: draft.yield, part_ml, lines, method, pan };
+  const { title, style, measures, part_ml, pan, servings } = draft;
+  const [set_aside, let_go] = [[...draft.set_aside], [...draft.let_go]];
+  return { title, style, measures, yield: draft.yield, part_ml, lines, method, pan, servings, set_aside, let_go };
 }
 
 export const sameEdit = (a: WrittenSauce, b: WrittenSauce): boolean =>
@@ -58,8 +70,13 @@ export const sameEdit = (a: WrittenSauce, b: WrittenSauce): boolean =>
   a.yield === b.yield &&
   a.part_ml === b.part_ml &&
   a.pan === b.pan &&
+  a.servings === b.servings &&
+  sameTexts(a.let_go, b.let_go) &&
+  sameTexts(a.set_aside.map(asideText), b.set_aside.map(asideText)) &&
   sameTexts(a.lines, b.lines) &&
   sameTexts(a.method, b.method);
+
+const asideText = (aside: Aside): string => `${aside.why} ${aside.text}`;
 
 const sameTexts = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((text, index) => text === b[index]);
@@ -87,6 +104,23 @@ export function relined(lines: readonly DraftLine[], texts: readonly string[]): 
     const [kept] = at >= 0 ? left.splice(at, 1) : [];
     return kept === undefined ? newLine(text) : kept.text === text ? kept : { ...kept, text };
   });
+}
+
+/**
+ * A draft with a page that was pasted at one of its lines: an empty sauce becomes that of the page, any other takes its
+ * lines in there and its steps after its own.
+ */
+export function withPage(draft: Draft, page: WrittenSauce, at: number): Draft {
+  const isEmpty = draft.title === '' && draft.lines.every((line) => line.text.trim() === '');
+  if (isEmpty) return { ...draftOf({ ...page, measures: draft.measures }), style: draft.style ?? page.style };
+  const lines = page.lines.map(newLine);
+  const before = draft.lines.slice(0, at + (draft.lines[at]?.text.trim() === '' ? 0 : 1));
+  return {
+    ...draft,
+    lines: [...before, ...lines, ...draft.lines.slice(at + 1)],
+    method: [...draft.method, ...page.method],
+    set_aside: [...draft.set_aside, ...page.set_aside],
+  };
 }
 
 /** A list with one of its items at another place. */

@@ -5,7 +5,7 @@ import type { Nudge } from './useNudge';
 
 interface Editor {
   linesRef: RefObject<readonly DraftLine[]>;
-  meaningsRef: RefObject<readonly Line[]>;
+  meaningsRef: RefObject<readonly (Line | undefined)[]>;
   /** The names that are offered while one is written, and which of them is marked. */
   stateRef: RefObject<{ offers: readonly string[]; chosen: number; writing: { readonly index: number } | null }>;
   nudge: Nudge;
@@ -19,6 +19,7 @@ interface Editor {
   mend: (index: number) => void;
   setText: (index: number, text: string) => void;
   onSwap: (index: number) => void;
+  onAside: (index: number) => void;
   openMenu: (index: number, anchor: HTMLElement) => void;
 }
 
@@ -38,6 +39,7 @@ export function useLineKeys({
   mend,
   setText,
   onSwap,
+  onAside,
   openMenu,
 }: Editor) {
   const onArrow = useCallback(
@@ -106,8 +108,25 @@ export function useLineKeys({
       } else if (event.altKey && event.code === 'KeyS') {
         event.preventDefault();
         onSwap(index);
+      } else if (event.altKey && event.code === 'KeyA') {
+        event.preventDefault();
+        onAside(index);
       }
     },
-    [linesRef, focusAt, insertAfter, mend, onArrow, onSwap, openMenu, remove, setText, stateRef, stopWriting, take],
+    [
+      linesRef,
+      focusAt,
+      insertAfter,
+      mend,
+      onArrow,
+      onAside,
+      onSwap,
+      openMenu,
+      remove,
+      setText,
+      stateRef,
+      stopWriting,
+      take,
+    ],
   );
 }

@@ -115,6 +115,16 @@ final readonly class ResolvedLine
         return $this->alone ?? $this->text;
     }
 
+    /**
+     * The number that a person counts it by, from 1: that of its text.
+     *
+     * @param int $at its place among the lines, from 0, for where it is of no text
+     */
+    public function number(int $at): int
+    {
+        return ($this->row < 0 ? $at : $this->row) + 1;
+    }
+
     public function mixture(): Mixture
     {
         return $this->grams === null ? Mixture::nothing() : $this->hundredGrams->times($this->grams->value / 100.0);

@@ -1,0 +1,112 @@
+import { Box, Typography } from '@mui/material';
+import { type KeyboardEvent, useState } from 'react';
+import { quietButton } from '../../ui/looks';
+import type { Aside } from './draft';
+
+interface Props {
+  aside: readonly Aside[];
+  onIngredient: (at: number) => void;
+  onStep: (at: number) => void;
+}
+
+const kinds: Record<string, string> = {
+  title: 'name',
+  blurb: 'about it',
+  heading: 'heading',
+  time: 'time',
+  yield: 'how much',
+  note: 'note',
+  nutrition: 'nutrition',
+  link: 'of the page',
+};
+
+/** What else stood on the page of a sauce. Nothing of it is lost, and each line can be made one of the sauce. */
+export function SetAside({ aside, onIngredient, onStep }: Props) {
+  const [isOpen, setIsOpen] = useState(false);
+  if (aside.length === 0) return null;
+  const says = `${aside.length} ${aside.length === 1 ? 'line' : 'lines'} set aside`;
+  const onKey = (event: KeyboardEvent<HTMLElement>, at: number) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const key = event.key.toLowerCase();
+    if (key === 'i') onIngredient(at);
+    else if (key === 'm') onStep(at);
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <Box component="section" aria-label="Set aside" sx={{ mt: 1.5 }}>
+      <Box
+        component="button"
+        type="button"
+        aria-expanded={isOpen}
+        onClick={() => {
+          setIsOpen(!isOpen);
+        }}
+        sx={{ ...quietButton, px: 0.5, ml: '24px' }}
+      >
+        {says}: {isOpen ? 'fold away' : 'look'}
+      </Box>
+      {isOpen && (
+        <>
+          <Typography sx={{ ml: '28px', fontSize: '0.82rem', color: 'text.secondary' }}>
+            They weigh nothing. I makes a line an ingredient, M a step of the method.
+          </Typography>
+          <Box component="ul" aria-label="Lines set aside" sx={{ listStyle: 'none', m: 0, ml: '28px', p: 0 }}>
+            {aside.map((one, at) => (
+              <Box
+                component="li"
+                key={`${String(at)} ${one.text}`}
+                data-aside={one.why}
+                onKeyDown={(event: KeyboardEvent<HTMLElement>) => {
+                  onKey(event, at);
+                }}
+                sx={row}
+              >
+                <Box component="span" sx={{ flex: '1 1 220px', minWidth: 0, overflowWrap: 'anywhere' }}>
+                  <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.82rem', mr: 1 }}>
+                    {kinds[one.why] ?? one.why}
+                  </Box>
+                  {one.text}
+                </Box>
+                <Box
+                  component="button"
+                  type="button"
+                  aria-label={`Make an ingredient of: ${one.text}`}
+                  onClick={() => {
+                    onIngredient(at);
+                  }}
+                  sx={quietButton}
+                >
+                  ingredient
+                </Box>
+                <Box
+                  component="button"
+                  type="button"
+                  aria-label={`Make a step of: ${one.text}`}
+                  onClick={() => {
+                    onStep(at);
+                  }}
+                  sx={quietButton}
+                >
+                  step
+                </Box>
+              </Box>
+            ))}
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}
+
+const row = {
+  display: 'flex',
+  flexWrap: 'wrap',
+  alignItems: 'center',
+  columnGap: 1,
+  minHeight: 38,
+  '@media (pointer: coarse)': { minHeight: 44 },
+  borderBottom: '1px solid',
+  borderColor: 'divider',
+  fontSize: '0.92rem',
+} as const;
