@@ -44,6 +44,7 @@ class FormulaRequest extends FormRequest
             'set_aside' => ['sometimes', 'nullable', 'array', 'list', 'max:' . self::MOST_SET_ASIDE],
             'set_aside.*.text' => ['present', 'nullable', 'string', 'max:' . self::LONGEST_STEP],
             'set_aside.*.why' => ['required', 'string', 'max:20'],
+            'set_aside.*.sure' => ['sometimes', 'boolean'],
             'let_go' => ['sometimes', 'nullable', 'array', 'list', 'max:5'],
             'let_go.*' => ['string', Rule::in(array_column(Axis::cases(), 'value'))],
             'lines' => ['present', 'array', 'list', 'max:' . RecipeReader::MOST_LINES],
@@ -119,13 +120,17 @@ class FormulaRequest extends FormRequest
         );
     }
 
-    /** @return list<array{text: string, why: string}> */
+    /** @return list<array{text: string, why: string, sure?: bool}> */
     private static function setAside(mixed $written): array
     {
         $aside = [];
         foreach (is_array($written) ? $written : [] as $one) {
             if (is_array($one) && is_string($one['text'] ?? null) && is_string($one['why'] ?? null)) {
-                $aside[] = ['text' => $one['text'], 'why' => $one['why']];
+                $aside[] = [
+                    'text' => $one['text'],
+                    'why' => $one['why'],
+                    ...(($one['sure'] ?? true) === false ? ['sure' => false] : []),
+                ];
             }
         }
 

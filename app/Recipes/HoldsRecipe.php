@@ -18,7 +18,7 @@ use Vinculum\Recipe\Recipe;
  * @property list<string>|null $method   one step a line
  * @property string|null       $pan      as a cook names it
  * @property int|null          $servings that it makes
- * @property list<array{text: string, why: string}>|null $set_aside what else stood on its page
+ * @property list<array{text: string, why: string, sure?: bool}>|null $set_aside what else stood on its page
  * @property list<string>|null $let_go   axes that do not count for it
  *
  * @phpstan-type WrittenRecipe array{
@@ -30,7 +30,7 @@ use Vinculum\Recipe\Recipe;
  *     method: list<string>,
  *     pan: string|null,
  *     servings: int|null,
- *     set_aside: list<array{text: string, why: string}>,
+ *     set_aside: list<array{text: string, why: string, sure?: bool}>,
  *     let_go: list<string>,
  *     lines: list<string>,
  * }

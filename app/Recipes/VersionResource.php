@@ -25,7 +25,7 @@ use Vinculum\Quantity\Measures;
  *     method: list<string>,
  *     pan: string|null,
  *     servings: int|null,
- *     set_aside: list<array{text: string, why: string}>,
+ *     set_aside: list<array{text: string, why: string, sure?: bool}>,
  *     let_go: list<string>,
  *     lines: list<string>,
  * }

@@ -4469,6 +4469,7 @@ export interface components {
             set_aside: {
                 text: string;
                 why: string;
+                sure?: boolean;
             }[];
             /** @description that it looks like, the likeliest first */
             families: {
@@ -5240,6 +5241,7 @@ export interface components {
             set_aside: {
                 text: string;
                 why: string;
+                sure?: boolean;
             }[];
             let_go: string[];
             lines: string[];
@@ -5581,6 +5583,7 @@ export interface components {
             set_aside: {
                 text: string;
                 why: string;
+                sure?: boolean;
             }[];
             let_go: string[];
             lines: string[];
@@ -5601,6 +5604,7 @@ export interface components {
             set_aside: {
                 text: string;
                 why: string;
+                sure?: boolean;
             }[];
             let_go: string[];
             lines: string[];
@@ -5620,6 +5624,7 @@ export interface components {
             set_aside?: {
                 text: string | null;
                 why: string;
+                sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
             lines: string[];
@@ -5658,6 +5663,7 @@ export interface components {
             set_aside?: {
                 text: string | null;
                 why: string;
+                sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
             lines: string[];
@@ -5711,6 +5717,7 @@ export interface components {
             set_aside?: {
                 text: string | null;
                 why: string;
+                sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
             lines: string[];
@@ -5733,6 +5740,7 @@ export interface components {
             set_aside?: {
                 text: string | null;
                 why: string;
+                sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
             lines: string[];
@@ -5753,6 +5761,7 @@ export interface components {
             set_aside?: {
                 text: string | null;
                 why: string;
+                sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
             lines: string[];
@@ -5794,6 +5803,7 @@ export interface components {
             set_aside?: {
                 text: string | null;
                 why: string;
+                sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
             lines: string[];
@@ -5856,6 +5866,7 @@ export interface components {
             set_aside?: {
                 text: string | null;
                 why: string;
+                sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
             lines: string[];
@@ -5906,6 +5917,7 @@ export interface components {
             set_aside?: {
                 text: string | null;
                 why: string;
+                sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
             lines: string[];
@@ -5958,6 +5970,7 @@ export interface components {
             set_aside?: {
                 text: string | null;
                 why: string;
+                sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
             lines: string[];

@@ -176,7 +176,7 @@ final class JsonLdRecipe
     private static function servings(array $yields): ?int
     {
         foreach ($yields as $yield) {
-            if (preg_match('/^\s*(\d{1,3})\s*$/', $yield, $found) === 1) {
+            if (preg_match('/^\s*([1-9]\d{0,2})\s*$/', $yield, $found) === 1) {
                 return (int) $found[1];
             }
         }

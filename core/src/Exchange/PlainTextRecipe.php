@@ -15,7 +15,7 @@ use Vinculum\Recipe\Text\PageRecipe;
  */
 final class PlainTextRecipe
 {
-    private const KEYS = ['title', 'style', 'yield', 'pan', 'without'];
+    private const KEYS = ['title', 'style', 'yield', 'serves', 'pan', 'without', 'aside'];
     /** Marks that only the text of a whole page has. */
     private const OF_A_PAGE = '/^\s*(?:##|[-*•]\s|\*\*|(?:ingredients|directions|instructions|you will need|what you need)\s*$)/miu';
 
@@ -49,7 +49,7 @@ final class PlainTextRecipe
     /** Whether a text is written as the contract has it: it names its title or a key so, and has no marks of a page. */
     private static function isFile(string $text): bool
     {
-        $isMarked = preg_match('/\A\s*#\s|^(?:title|style|pan|without):/miu', $text) === 1;
+        $isMarked = preg_match('/\A\s*#\s|^(?:title|style|pan|without|aside):/miu', $text) === 1;
 
         return $isMarked && preg_match(self::OF_A_PAGE, $text) !== 1;
     }
@@ -65,7 +65,10 @@ final class PlainTextRecipe
             if ($line === '') {
                 continue;
             }
-            if ($key !== null) {
+            if ($key === 'aside') {
+                [$why, $said] = [...explode(':', trim(substr($line, strlen('aside:'))), 2), ''];
+                $aside[] = ['text' => trim($said), 'why' => trim($why)];
+            } elseif ($key !== null) {
                 $found[$key] ??= trim(substr($line, strlen($key) + 1));
             } elseif (self::isHeading($line, 'method|directions|instructions|steps|preparation')) {
                 $inMethod = true;
@@ -94,7 +97,9 @@ final class PlainTextRecipe
             $method,
             yield: $found['yield'],
             pan: $found['pan'],
-            servings: PageRecipe::servingsIn(array_column($aside, 'text')),
+            servings: is_numeric($found['serves'])
+                ? (int) $found['serves']
+                : PageRecipe::servingsIn(array_column($aside, 'text')),
             setAside: $aside,
             letGo: self::axes($found['without']),
         );
@@ -114,7 +119,7 @@ final class PlainTextRecipe
         return $reader ??= new PageReader(Catalogue::shipped());
     }
 
-    /** @return 'title'|'style'|'yield'|'pan'|'without'|null */
+    /** @return 'title'|'style'|'yield'|'serves'|'pan'|'without'|'aside'|null */
     private static function key(string $line): ?string
     {
         foreach (self::KEYS as $key) {

@@ -14,18 +14,28 @@ final class RecipeWriter
     public static function text(Recipe $recipe): string
     {
         $keys = array_filter(
-            ['Style' => $recipe->style, 'Yield' => $recipe->yield, 'Pan' => $recipe->pan],
+            [
+                'Style' => $recipe->style,
+                'Yield' => $recipe->yield,
+                'Serves' => $recipe->servings === null ? null : (string) $recipe->servings,
+                'Pan' => $recipe->pan,
+                'Without' => implode(', ', $recipe->letGo),
+            ],
             static fn(?string $value): bool => $value !== null && $value !== '',
         );
         $head = [
             ...($recipe->title === '' ? [] : ["# {$recipe->title}"]),
             ...array_map(static fn(string $key, string $value): string => "{$key}: {$value}", array_keys($keys), $keys),
         ];
+        $aside = array_map(
+            static fn(array $one): string => "Aside: {$one['why']}: {$one['text']}",
+            $recipe->setAside,
+        );
         $method = $recipe->method === [] ? [] : ['', 'Method:', ...$recipe->method];
 
         return implode(
             "\n",
-            [...$head, ...($head === [] ? [] : ['']), ...$recipe->tidyLines(), ...$method],
+            [...$head, ...$aside, ...($head === [] ? [] : ['']), ...$recipe->tidyLines(), ...$method],
         ) . "\n";
     }
 
@@ -37,7 +47,9 @@ final class RecipeWriter
             '@type' => 'Recipe',
             'name' => $recipe->title === '' ? null : $recipe->title,
             'recipeCategory' => $recipe->style,
-            'recipeYield' => $recipe->yield,
+            'recipeYield' => $recipe->servings === null
+                ? $recipe->yield
+                : array_values(array_filter([$recipe->yield, (string) $recipe->servings])),
             'tool' => $recipe->pan === null ? null : [['@type' => 'HowToTool', 'name' => "pan {$recipe->pan}"]],
             'recipeIngredient' => $recipe->tidyLines(),
             'recipeInstructions' => array_map(

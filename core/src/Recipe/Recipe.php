@@ -23,7 +23,7 @@ final readonly class Recipe
      * @param int|null     $sauce           the stored sauce that it is a state of
      * @param list<string> $notes           what was found odd while reading
      * @param int|null     $servings        portions that it makes
-     * @param list<array{text: string, why: string}> $setAside what else stood on its page, and what that is
+     * @param list<array{text: string, why: string, sure?: bool}> $setAside what else stood on its page, and what that is
      * @param list<string> $letGo           axes that do not count for this sauce
      * @param bool         $areLinesApart   each line names one ingredient: several were taken apart before
      */

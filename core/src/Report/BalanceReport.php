@@ -49,7 +49,7 @@ final readonly class BalanceReport extends Report
      * @param array{text: string, millilitres: float|null, grams: float|null}|null $yield as it is written
      * @param int|null                                                                 $servings
      * @param list<StepReport>                                                         $method    step by step, as understood
-     * @param list<array{text: string, why: string}>                                   $setAside  what else stood on the page
+     * @param list<array{text: string, why: string, sure?: bool}>                                   $setAside  what else stood on the page
      * @param list<array{style: string, likelihood: float}>                            $families  that it looks like, the likeliest first
      * @param list<string>                                                             $letGo     axes that do not count for it
      */

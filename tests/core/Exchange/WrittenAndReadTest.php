@@ -184,6 +184,14 @@ final class WrittenAndReadTest extends TestCase
     {
         $text = RecipeWriter::text($recipe);
         self::assertEquals($recipe, RecipeReader::read($text), $text);
+        $whole = $recipe->besides(
+            new Recipe(
+                servings: $recipe->servings,
+                setAside: [['text' => 'Prep time: 10 min', 'why' => 'time'], ['text' => 'Keeps a week', 'why' => 'note']],
+                letGo: ['heat'],
+            ),
+        );
+        self::assertEquals($whole, RecipeReader::read(RecipeWriter::text($whole)), RecipeWriter::text($whole));
         $json = (string) json_encode(RecipeWriter::jsonLd($recipe));
         self::assertEquals($recipe, RecipeReader::read($json), $json);
         self::assertEquals(
@@ -213,6 +221,7 @@ final class WrittenAndReadTest extends TestCase
             $method,
             yield: "{$dice->getInt(1, 9)} × 250 ml",
             pan: "{$dice->getInt(12, 40)} cm",
+            servings: $dice->getInt(1, 12),
         );
     }
 

@@ -64,6 +64,7 @@ export function SetAside({ aside, onIngredient, onStep }: Props) {
               >
                 <Box component="span" sx={{ flex: '1 1 220px', minWidth: 0, overflowWrap: 'anywhere' }}>
                   <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.82rem', mr: 1 }}>
+                    {one.sure === false ? 'perhaps ' : ''}
                     {kinds[one.why] ?? one.why}
                   </Box>
                   {one.text}

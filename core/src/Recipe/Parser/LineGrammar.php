@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Parser;
 
-use Vinculum\Facts\FactsFile;
-use Vinculum\Facts\Words;
 use Vinculum\Quantity\Measures;
 
 /**
@@ -253,7 +251,7 @@ final readonly class LineGrammar
     {
         $parts = preg_split(
             '/\s*(?:[,;]|\s[-–—]\s|\bplus (?:more|extra)\b|'
-                . Words::pattern(FactsFile::named('writing')['purposes']->list('words'))
+                . WritingFacts::purposes()
                 . '|\b(?:mixed|dissolved|blended|stirred|slaked|soaked) (?:with|in|into)\b)\s*/iu',
             $rest,
             2,
@@ -272,7 +270,7 @@ final readonly class LineGrammar
     private static function withoutEmptyWords(string $name): string
     {
         $plain = (string) preg_replace(
-            '/^\s*(?:' . Words::pattern(FactsFile::named('writing')['passed-over']->list('words')) . '[\s,]*)+/iu',
+            '/^\s*(?:' . WritingFacts::passedOver() . '[\s,]*)+/iu',
             '',
             $name,
         );

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Parser;
 
-use Vinculum\Facts\FactsFile;
-
 /** Text as it comes, with everything taken off that only a screen, a list or a keyboard put on it. */
 final class WrittenText
 {
@@ -56,14 +54,9 @@ final class WrittenText
     /** Abbreviations written out. */
     private static function rewritten(string $text): string
     {
-        foreach (FactsFile::named('writing')['rewritten']->list('words') as $pair) {
-            [$short, $long] = explode(' > ', $pair, 2);
+        foreach (WritingFacts::rewritten() as $short => [$pattern, $long]) {
             if (stripos($text, $short) !== false) {
-                $text = (string) preg_replace(
-                    '/(?<![\pL\d])' . preg_quote($short, '/') . '(?![\pL\d])/iu',
-                    $long,
-                    $text,
-                );
+                $text = (string) preg_replace($pattern, $long, $text);
             }
         }
 

@@ -11,6 +11,7 @@ use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Recipe\Parser\LeadIn;
 use Vinculum\Recipe\Parser\LineGrammar;
 use Vinculum\Recipe\Parser\ParsedLine;
+use Vinculum\Recipe\Parser\WritingFacts;
 use Vinculum\Recipe\Parser\WrittenText;
 
 /**
@@ -264,7 +265,7 @@ final readonly class LineParts
 
     private static function purposes(): string
     {
-        return Words::pattern(FactsFile::named('writing')['purposes']->list('words'));
+        return WritingFacts::purposes();
     }
 
     /** @return list<string> */

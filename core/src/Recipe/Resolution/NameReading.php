@@ -179,6 +179,9 @@ final readonly class NameReading
                 $readings[] = $line->preparation;
             }
         }
+        if (preg_match('/^(.+?)\s+in\s+(?:\pL+\s+){0,2}(?:juice|syrup|brine|water|oil|vinegar)$/iu', $line->name, $found) === 1) {
+            $readings[] = $found[1];
+        }
         if (preg_match('/^(.+?)\s+(?:and|&)\s+(.+)$/iu', $line->name, $found) === 1) {
             $second = $this->catalogue->names()->find($found[2], 1)[0] ?? null;
             $readings = $second !== null && $second->score >= NameSearch::ACCEPTED && $second->missed === []

@@ -57,10 +57,11 @@ final class PageReader
             array_slice($lines, self::MOST_LINES),
         );
         $lines = array_slice($lines, 0, self::MOST_LINES);
-        $scores = [];
+        $signs = [];
         foreach ($lines as $at => $line) {
-            $scores[] = $this->scores($line, $at, $isFile);
+            $signs[] = $this->signs->of($line, $at, $isFile);
         }
+        $scores = array_map(fn(array $of): array => $this->scores($of, $isFile), self::placed($signs));
         $kinds = $this->likeliest($scores);
         $read = array_map(
             static fn(string $line, string $kind, array $score): ReadLine => new ReadLine(
@@ -79,7 +80,7 @@ final class PageReader
     /** What a line is that stands alone, where it is surely something else than an ingredient; null where it may be one. */
     public function otherThanFood(string $line): ?LineKind
     {
-        $score = $this->scores($line, 5, false);
+        $score = $this->scores($this->signs->of($line, 5, false), false);
         arsort($score);
         $kind = LineKind::from((string) array_key_first($score));
         $isOther = in_array(
@@ -91,10 +92,45 @@ final class PageReader
         return $isOther && self::lead($score, $kind->value) >= self::SURE ? $kind : null;
     }
 
-    /** @return array<string, float> by kind */
-    private function scores(string $line, int $at, bool $isFile): array
+    /**
+     * Every line with where it stands among the words for sections.
+     *
+     * @param list<list<string>> $signs of each line
+     *
+     * @return list<list<string>>
+     */
+    private static function placed(array $signs): array
     {
-        $signs = $this->signs->of($line, $at, $isFile);
+        $at = static fn(string $cue): array => array_keys(
+            array_filter($signs, static fn(array $of): bool => in_array($cue, $of, true) && !in_array('long', $of, true)),
+        );
+        $method = $at('method')[0] ?? null;
+        $ingredients = array_filter($at('ingredients'), static fn(int $line): bool => $method === null || $line < $method);
+        $from = $ingredients === [] ? null : max($ingredients);
+        $after = array_filter($at('notes'), static fn(int $line): bool => $line > max($method ?? -1, $from ?? -1));
+        $notes = $method === null || $after === [] ? null : min($after);
+        $placed = [];
+        foreach ($signs as $line => $of) {
+            $place = match (true) {
+                $notes !== null && $line > $notes => 'after-notes',
+                $method !== null && $line > $method && ($from === null || $from < $method) => 'after-method',
+                $from !== null && $line > $from => 'in-ingredients',
+                $from !== null && $line < $from => 'before-ingredients',
+                default => null,
+            };
+            $placed[] = $place === null ? $of : [...$of, $place];
+        }
+
+        return $placed;
+    }
+
+    /**
+     * @param list<string> $signs
+     *
+     * @return array<string, float> by kind
+     */
+    private function scores(array $signs, bool $isFile): array
+    {
         $scores = [];
         foreach ($this->weights as $kind => $weights) {
             $score = 0.0;

@@ -32,14 +32,19 @@ final class PageRecipe
         [$title, $lines, $method, $aside, $stage, $yields] = [$keys['title'] ?? '', [], [], [], null, []];
         foreach ($read as $line) {
             if ($line->kind === LineKind::Title && $title === '') {
-                $title = mb_substr(rtrim($line->text, " :\t"), 0, self::LONGEST_TITLE);
+                [$title, $more] = self::title($line->text);
+                array_push($aside, ...$more);
                 continue;
             }
             match ($line->kind) {
                 LineKind::Ingredient => $lines[] = [self::ingredient($line->text), $stage],
                 LineKind::Heading => $stage = rtrim(trim($line->text), ' :'),
                 LineKind::Step => $method[] = self::step($line->text),
-                default => $aside[] = ['text' => $line->text, 'why' => $line->kind->aside() ?? 'note'],
+                default => $aside[] = [
+                    'text' => $line->text,
+                    'why' => $line->kind->aside() ?? 'note',
+                    ...($line->isSure ? [] : ['sure' => false]),
+                ],
             };
             if ($line->kind === LineKind::Yield) {
                 $yields[] = $line->text;
@@ -54,15 +59,25 @@ final class PageRecipe
             yield: PageYield::written($yields),
             pan: $keys['pan'] ?? null,
             servings: self::servingsIn(
-                array_map(
-                    static fn(ReadLine $line): string => $line->text,
-                    array_values(
-                        array_filter($read, static fn(ReadLine $line): bool => $line->kind === LineKind::Portions),
-                    ),
-                ),
+                array_column(array_filter($aside, static fn(array $one): bool => $one['why'] === 'yield'), 'text'),
             ),
             setAside: $aside,
         );
+    }
+
+    /**
+     * A title, and what stands in brackets behind it: "REMOULADE (serves 6)".
+     *
+     * @return array{string, list<array{text: string, why: string, sure?: bool}>}
+     */
+    private static function title(string $text): array
+    {
+        $isMore = preg_match('/^(.+?)\s*\(((?:serves|makes|yields?|enough)\b[^)]*)\)\s*$/iu', $text, $found) === 1;
+
+        return [
+            mb_substr(rtrim($isMore ? $found[1] : $text, " :\t"), 0, self::LONGEST_TITLE),
+            $isMore ? [['text' => $found[2], 'why' => LineKind::Yield->value]] : [],
+        ];
     }
 
     /**

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Parser;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
+
+/** Words around a name, as patterns that are made once (writing.ini). */
+final class WritingFacts
+{
+    /** What only says what a thing is for: "for frying", "to taste". */
+    public static function purposes(): string
+    {
+        /** @var string|null $pattern */
+        static $pattern = null;
+
+        return $pattern ??= Words::pattern(FactsFile::named('writing')['purposes']->list('words'));
+    }
+
+    /** Words before a name that say nothing of what it is. */
+    public static function passedOver(): string
+    {
+        /** @var string|null $pattern */
+        static $pattern = null;
+
+        return $pattern ??= Words::pattern(FactsFile::named('writing')['passed-over']->list('words'));
+    }
+
+    /** @return array<string, array{string, string}> a pattern and what it stands for, by the short form */
+    public static function rewritten(): array
+    {
+        /** @var array<string, array{string, string}>|null $pairs */
+        static $pairs = null;
+        if ($pairs === null) {
+            $pairs = [];
+            foreach (FactsFile::named('writing')['rewritten']->list('words') as $pair) {
+                [$short, $long] = explode(' > ', $pair, 2);
+                $pairs[$short] = ['/(?<![\pL\d])' . preg_quote($short, '/') . '(?![\pL\d])/iu', $long];
+            }
+        }
+
+        return $pairs;
+    }
+}
