@@ -16,6 +16,7 @@ use Vinculum\Correction\Candidate;
 use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\Objective;
+use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\Measures;
@@ -141,6 +142,19 @@ for ($number = 0; $number < 1000; ++$number) {
     $lines[] = LINES[$number % 12] . ($number % 7 === 0 ? ", batch {$number}" : '');
 }
 line('1,000 lines read and resolved', median(static fn() => Formula::fromTexts($lines, $catalogue, Measures::Us), 3));
+$page = implode("\n", [
+    'Smoky Weekend Sauce',
+    'A sauce for the grill, and the one I make most often.',
+    'Prep Time: 10 minutes',
+    'Serves 8',
+    'Ingredients',
+    ...array_slice($lines, 0, 24),
+    'Method',
+    ...array_map(static fn(int $step): string => "{$step}. Simmer for {$step} minutes, stirring every minute.", range(1, 24)),
+    'Notes',
+    ...array_fill(0, 6, 'Keeps for two weeks in the fridge.'),
+]);
+line('a page of 60 lines read', median(static fn() => RecipeReader::read($page), 11));
 printf("peak memory %.0f MB\n\n", memory_get_peak_usage() / 1e6);
 
 $address = rtrim($argv[1] ?? 'http://127.0.0.1:8080', '/');

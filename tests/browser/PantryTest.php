@@ -55,7 +55,7 @@ final class PantryTest extends BrowserTestCase
         self::find('input[aria-label="Line 1"]')->click();
         self::type(Key::ALT, 'm');
         self::until(
-            static fn(): bool => self::find('input[aria-label="Line 1"]')->getAttribute('value') === '2 tbsp passata',
+            static fn(): bool => self::find('input[aria-label="Line 1"]')->getAttribute('value') === '2 tbsp tomato paste',
             'the other meaning is taken',
         );
         self::find('input[aria-label="Line 2"]')->click();

@@ -43,7 +43,7 @@ final readonly class ConversionReport extends Report
         return new self(
             $swaps,
             array_map(
-                static fn(int $line): array => ['line' => $line + 1, 'text' => $formula->lines[$line]->text],
+                static fn(int $line): array => ['line' => $line + 1, 'text' => $formula->lines[$line]->ownText()],
                 $conversion->stuck,
             ),
             $conversion->written($formula, $measures),

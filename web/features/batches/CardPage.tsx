@@ -1,12 +1,15 @@
 import { Box, Button, GlobalStyles, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
-import { api, Refusal } from '../../api/client';
+import { api, type Line, Refusal } from '../../api/client';
 import { sauceQuery } from '../../api/queries';
 import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
 import { axisKeys, axisNames, figure, grams, millilitres, shortUnit } from '../../ui/words';
 import { keepWords } from '../../ui/KeepFacts';
+
+/** A line of several ingredients is written once. */
+const isFirst = (line: Line): boolean => line.part === null || line.part === 1;
 
 /** The whole recipe on one sheet of paper. */
 export function CardPage() {
@@ -15,7 +18,7 @@ export function CardPage() {
   const formula =
     sauce.data === undefined
       ? null
-      : (({ title, style, measures, part_ml, lines, method, pan, yield: came }) => ({
+      : (({ title, style, measures, part_ml, lines, method, pan, let_go, yield: came }) => ({
           title,
           style,
           measures,
@@ -23,6 +26,7 @@ export function CardPage() {
           lines,
           method,
           pan,
+          let_go,
           yield: came,
           sauce: id,
         }))(sauce.data);
@@ -75,7 +79,7 @@ export function CardPage() {
             What goes in
           </Typography>
           <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-            {report.lines.map((line, index) => (
+            {report.lines.filter(isFirst).map((line, index) => (
               <li key={index}>
                 {line.text}
                 {line.grams !== null && line.status === 'assumed' && ` (about ${grams(line.grams.value)})`}

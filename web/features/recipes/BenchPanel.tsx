@@ -84,6 +84,13 @@ export function BenchPanel({
           onPan={(pan) => {
             set('pan', pan);
           }}
+          onAside={(step) => {
+            change((now) => ({
+              ...now,
+              method: now.method.filter((_, at) => at !== step),
+              set_aside: [...now.set_aside, { text: now.method[step] ?? '', why: 'note' }],
+            }));
+          }}
         />
       )}
       {panel === 'swap' && (

@@ -15,6 +15,8 @@ interface Props {
   /** The second argument names what is edited, so that undo takes a whole word back and not a letter. */
   onMethod: (method: readonly string[], field?: string) => void;
   onPan: (pan: string | null) => void;
+  /** Sets a step aside: it is none of the method. */
+  onAside: (step: number) => void;
 }
 
 interface Told {
@@ -38,7 +40,7 @@ const tagged = (text: string, told: Told): string =>
   ].join(' ');
 
 /** What is done with the lines: steps as one writes them, and beside each what was understood of it. */
-export function MethodPanel({ method, pan, stages, heats, onMethod, onPan }: Props) {
+export function MethodPanel({ method, pan, stages, heats, onMethod, onPan, onAside }: Props) {
   const rows = method.length === 0 ? [''] : method;
   const steps = stages.flatMap((stage) => stage.steps);
   const replace = (at: number, ...texts: readonly string[]) => [...rows.slice(0, at), ...texts, ...rows.slice(at + 1)];
@@ -95,6 +97,9 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan }: Pro
                   event.preventDefault();
                   onMethod(replace(line));
                   focusStep(event, line);
+                } else if (event.altKey && event.code === 'KeyA' && text.trim() !== '') {
+                  event.preventDefault();
+                  onAside(line);
                 }
               }}
               sx={{ width: '100%' }}
@@ -131,6 +136,8 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan }: Pro
 }
 
 interface KeyDown {
+  altKey: boolean;
+  code: string;
   key: string;
   preventDefault: () => void;
   currentTarget: HTMLElement;

@@ -101,11 +101,15 @@ final class PageReader
      */
     private static function placed(array $signs): array
     {
+        $isWord = static fn(array $of, string $cue): bool => in_array($cue, $of, true) && !in_array('long', $of, true);
         $at = static fn(string $cue): array => array_keys(
-            array_filter($signs, static fn(array $of): bool => in_array($cue, $of, true) && !in_array('long', $of, true)),
+            array_filter($signs, static fn(array $of): bool => $isWord($of, $cue)),
         );
         $method = $at('method')[0] ?? null;
-        $ingredients = array_filter($at('ingredients'), static fn(int $line): bool => $method === null || $line < $method);
+        $ingredients = array_filter(
+            $at('ingredients'),
+            static fn(int $line): bool => $method === null || $line < $method,
+        );
         $from = $ingredients === [] ? null : max($ingredients);
         $after = array_filter($at('notes'), static fn(int $line): bool => $line > max($method ?? -1, $from ?? -1));
         $notes = $method === null || $after === [] ? null : min($after);
