@@ -30,7 +30,7 @@ final class ImportRequest extends FormRequest
             'contents.required_without' => 'There is nothing in it.',
             'upload' => 'That file is not here any more: choose it again.',
             'contents' => 'It is no text, or larger than 5 MB.',
-            'measures' => 'Measures are us, metric, imperial, au or jp.',
+            'measures' => 'Measures are us, metric, imperial, au, uk or jp.',
             'keep_both' => 'Say whether both are kept.',
         ];
     }

@@ -26,7 +26,7 @@ final class SuggestRequest extends FormRequest
     {
         return [
             'text' => 'A line is a text of at most 400 letters.',
-            'measures' => 'Measures are us, metric, imperial, au or jp.',
+            'measures' => 'Measures are us, metric, imperial, au, uk or jp.',
             'sauce' => 'The sauce is named by its number.',
         ];
     }

@@ -26,7 +26,7 @@ final class WrittenRequest extends FormRequest
     {
         return [
             'text' => 'It is no text, or larger than 5 MB.',
-            'measures' => 'Measures are us, metric, imperial, au or jp.',
+            'measures' => 'Measures are us, metric, imperial, au, uk or jp.',
         ];
     }
 

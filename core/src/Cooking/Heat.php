@@ -6,6 +6,7 @@ namespace Vinculum\Cooking;
 
 use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
 use Vinculum\Facts\Words;
 
 /** How hard a pan cooks, and so how fast water leaves it. */
@@ -36,7 +37,7 @@ final readonly class Heat
     public static function namedIn(string $method): ?self
     {
         [$best, $length] = [null, 0];
-        foreach (FactsFile::named('heats') as $key => $row) {
+        foreach (preg_match(self::anyWord(), $method) === 1 ? FactsFile::named('heats') : [] as $key => $row) {
             foreach ($row->list('words') as $word) {
                 if (strlen($word) > $length && Words::areIn($method, [$word])) {
                     [$best, $length] = [$key, strlen($word)];
@@ -45,6 +46,17 @@ final readonly class Heat
         }
 
         return $best === null ? null : self::named($best);
+    }
+
+    private static function anyWord(): string
+    {
+        /** @var string|null $pattern */
+        static $pattern = null;
+
+        return $pattern ??= '/' . Words::pattern(array_merge(...array_map(
+            static fn(Row $row): array => $row->list('words'),
+            array_values(FactsFile::named('heats')),
+        ))) . '/iu';
     }
 
     public static function usual(): self

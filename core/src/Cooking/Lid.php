@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Vinculum\Cooking;
 
 use Vinculum\Facts\Facts;
-use Vinculum\Facts\FactsFile;
-use Vinculum\Facts\Words;
 
 /** Where the lid is. It stays where it was put until it is said to be elsewhere. */
 enum Lid
@@ -18,15 +16,13 @@ enum Lid
 
     public static function saidIn(string $text): self
     {
-        $times = FactsFile::named('times');
-        $says = static fn(string $row): bool => Words::areIn($text, $times[$row]->list('words'));
-        $isNoLid = $says('not-a-lid');
+        $says = static fn(string $row): bool => MethodWords::areIn($text, $row);
 
         return match (true) {
             $text === '' => self::NotSaid,
             $says('uncovered') => self::Off,
             $says('ajar') => self::Ajar,
-            !$isNoLid && $says('covered') => self::On,
+            $says('covered') && !$says('not-a-lid') => self::On,
             default => self::NotSaid,
         };
     }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Vinculum\Cooking;
 
 use Vinculum\Balance\Treatment;
-use Vinculum\Facts\FactsFile;
-use Vinculum\Facts\Words;
 
 /** Reads the steps of a method: "simmer 15 to 20 minutes", "overnight", "an hour and a quarter", "until it halves". */
 final class MethodReader
@@ -26,6 +24,23 @@ final class MethodReader
      * @return list<MethodStep>
      */
     public static function steps(array $lines): array
+    {
+        // one answer asks for the same method several times
+        /** @var array{array<int, string>, list<MethodStep>}|null $last */
+        static $last = null;
+        if ($last === null || $last[0] !== $lines) {
+            $last = [$lines, self::read($lines)];
+        }
+
+        return $last[1];
+    }
+
+    /**
+     * @param array<int, string> $lines
+     *
+     * @return list<MethodStep>
+     */
+    private static function read(array $lines): array
     {
         $steps = [];
         $lid = Lid::NotSaid;
@@ -108,7 +123,7 @@ final class MethodReader
      */
     public static function treatment(array $lines, ?Treatment $measured = null): Treatment
     {
-        $ferments = Words::areIn(implode(' ', $lines), FactsFile::named('times')['ferments']->list('words'));
+        $ferments = MethodWords::areIn(implode(' ', $lines), 'ferments');
 
         return new Treatment(
             self::cooks($lines),
@@ -181,6 +196,6 @@ final class MethodReader
 
     private static function says(string $text, string $row): bool
     {
-        return Words::areIn($text, FactsFile::named('times')[$row]->list('words'));
+        return MethodWords::areIn($text, $row);
     }
 }

@@ -108,7 +108,7 @@ final class StepTime
     private static function isAside(string $before): bool
     {
         return preg_match(
-            '/' . Words::pattern(FactsFile::named('times')['aside']->list('words')) . '(?:\s+(?:of|the|a|about|couple|few))*\s*$/iu',
+            '/' . MethodWords::pattern('aside') . '(?:\s+(?:of|the|a|about|couple|few))*\s*$/iu',
             $before,
         ) === 1;
     }
