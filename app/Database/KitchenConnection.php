@@ -27,4 +27,23 @@ final class KitchenConnection extends SQLiteConnection
             }
         }
     }
+
+    /**
+     * On a full disk SQLite takes a transaction back by itself; that there is none left to take back must not hide why.
+     *
+     * @param int $toLevel
+     */
+    protected function performRollBack($toLevel): void
+    {
+        try {
+            parent::performRollBack($toLevel);
+        } catch (\PDOException $fault) {
+            if (!str_contains($fault->getMessage(), 'no transaction is active')) {
+                throw $fault;
+            }
+            // PDO still counts one: it is given one that it can take back
+            $this->getPdo()->exec('BEGIN');
+            $this->getPdo()->rollBack();
+        }
+    }
 }

@@ -24,7 +24,7 @@ final readonly class KitchenFile
     public const READ = [1, 2];
     /** Tables in the order they depend on one another, with the columns that hold JSON. */
     public const TABLES = [
-        'sauces' => ['standing', 'ingredient', 'method', 'set_aside', 'let_go'],
+        'sauces' => ['standing', 'method', 'set_aside', 'let_go'],
         'lines' => [],
         'versions' => ['lines', 'method', 'standing', 'set_aside', 'let_go'],
         'sauce_parts' => [],

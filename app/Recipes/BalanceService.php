@@ -9,6 +9,7 @@ use App\Palate\PalateService;
 use App\Pantry\Pantry;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Balance\SauceAsIngredient;
 use Vinculum\Balance\Treatment;
 use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\MethodReader;
@@ -16,6 +17,7 @@ use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Report\AxisReport;
@@ -32,6 +34,9 @@ use Vinculum\Style\StyleFamily;
  */
 final class BalanceService
 {
+    /** @var array<string, Ingredient|null> sauces as ingredients, by key and revision, worked out once a request */
+    private array $made = [];
+
     public function __construct(
         private readonly Pantry $pantry,
         private readonly SauceParts $parts,
@@ -58,10 +63,10 @@ final class BalanceService
 
     public function cook(Recipe $edit): StagedCook
     {
-        [$rows, $refused] = $this->parts->namedIn($edit->lines, $edit->sauce);
+        [$sauces, $refused] = $this->parts->namedIn($edit->lines, $edit->sauce);
         $formula = Formula::fromTexts(
             $edit->lines,
-            $this->catalogue()->with($rows),
+            $this->catalogue()->with($this->asIngredients($sauces)),
             $edit->measures,
             $edit->yield,
             $edit->partMillilitres,
@@ -80,6 +85,31 @@ final class BalanceService
     public function linesApart(Recipe $edit): array
     {
         return array_map(static fn(ResolvedLine $line): string => $line->ownText(), $this->formula($edit)->lines);
+    }
+
+    /**
+     * Sauces as they stand, as something that goes into another; those of which nothing counts are none.
+     *
+     * @param array<string, Sauce> $sauces by key
+     *
+     * @return array<string, Ingredient> by key
+     */
+    private function asIngredients(array $sauces): array
+    {
+        $ingredients = [];
+        foreach ($sauces as $key => $sauce) {
+            $known = "{$key} {$sauce->revision}";
+            $made = $this->made[$known] ??= SauceAsIngredient::of(
+                $key,
+                $sauce->title,
+                $this->balance($sauce->recipe()),
+            );
+            if ($made !== null) {
+                $ingredients[$key] = $made;
+            }
+        }
+
+        return $ingredients;
     }
 
     public static function treatment(Recipe $edit): Treatment

@@ -15,8 +15,6 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  *
  * @property int                   $id
  * @property int|null              $forked_from the sauce it began as a variant of
- * @property array<string, string>|null $ingredient what it is as part of another sauce, as the fields of a catalogue
- *     row
  * @property int                   $revision rises with every stored edit
  * @property-read int|null          $lines_count where it was counted
  * @property array<string, mixed>  $standing what the shelf shows of its balance
@@ -39,7 +37,6 @@ final class Sauce extends Model
     {
         return [
             'standing' => 'array',
-            'ingredient' => 'array',
             'forked_from' => 'integer',
             'revision' => 'integer',
             'updated_at' => 'immutable_datetime',

@@ -7,8 +7,6 @@ namespace App\Recipes;
 use Illuminate\Support\Facades\DB;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Balance\SauceAsIngredient;
-use Vinculum\Facts\Row;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
@@ -22,11 +20,12 @@ final class SauceParts
     private ?array $titles = null;
 
     /**
-     * The sauces that these lines name, as catalogue rows; those that would make a sauce part of itself are told apart.
+     * The sauces that these lines name; those that would make a sauce part of itself are told apart.
      *
      * @param list<string> $texts
      *
-     * @return array{array<string, Row>, list<string>} rows by key, and refused titles
+     * @return array{array<string, Sauce>, list<string>} sauces by the key that they have as an ingredient, and refused
+     *     titles
      */
     public function namedIn(array $texts, ?int $of): array
     {
@@ -35,16 +34,16 @@ final class SauceParts
             return [[], []];
         }
         $above = $of === null ? [] : [$of, ...$this->thoseMadeWith($of)];
-        [$rows, $refused] = [[], []];
-        foreach (Sauce::query()->findMany($ids) as $sauce) {
+        [$sauces, $refused] = [[], []];
+        foreach (Sauce::query()->with('lines')->findMany($ids) as $sauce) {
             if (in_array($sauce->id, $above, true)) {
                 $refused[] = $sauce->title;
-            } elseif ($sauce->ingredient !== null) {
-                $rows[self::KEY . $sauce->id] = new Row(self::KEY . $sauce->id, $sauce->ingredient);
+            } else {
+                $sauces[self::KEY . $sauce->id] = $sauce;
             }
         }
 
-        return [$rows, $refused];
+        return [$sauces, $refused];
     }
 
     /** @param list<string> $refused titles of sauces that are made with this one */
@@ -64,7 +63,7 @@ final class SauceParts
         }, $formula->lines));
     }
 
-    /** Stores what a sauce is as an ingredient, and which sauces it is made with. */
+    /** Stores which sauces a sauce is made with. */
     public function note(Sauce $sauce, Balance $balance): void
     {
         $parts = [];
@@ -74,10 +73,6 @@ final class SauceParts
                 $parts[] = (int) substr($key, strlen(self::KEY));
             }
         }
-        $row = SauceAsIngredient::row(self::KEY . $sauce->id, $sauce->title, $balance);
-        $sauce->ingredient = $row === null || trim($sauce->title) === ''
-            ? null
-            : array_combine($row->fields(), array_map($row->text(...), $row->fields()));
         $sauce->timestamps = false;
         $sauce->save();
         $sauce->timestamps = true;
@@ -90,7 +85,7 @@ final class SauceParts
         );
         if ($this->titles !== null) {
             $title = mb_strtolower(trim($sauce->title));
-            $isNamed = $sauce->ingredient !== null && mb_strlen($title) >= self::SHORTEST_TITLE;
+            $isNamed = mb_strlen($title) >= self::SHORTEST_TITLE;
             $this->titles = [
                 ...array_values(array_filter($this->titles, static fn(array $one): bool => $one[0] !== $sauce->id)),
                 ...($isNamed ? [[$sauce->id, $title]] : []),
@@ -144,7 +139,7 @@ final class SauceParts
     {
         if ($this->titles === null) {
             $this->titles = [];
-            foreach (Sauce::query()->whereNotNull('ingredient')->pluck('title', 'id') as $id => $title) {
+            foreach (Sauce::query()->where('title', '!=', '')->pluck('title', 'id') as $id => $title) {
                 $title = mb_strtolower(trim(is_string($title) ? $title : ''));
                 if (mb_strlen($title) >= self::SHORTEST_TITLE) {
                     $this->titles[] = [(int) $id, $title];

@@ -18,10 +18,17 @@ return new class extends Migration {
                 $table->json('let_go')->nullable();
             });
         }
+        // what a sauce is as part of another is worked out from its recipe
+        Schema::table('sauces', static function (Blueprint $table): void {
+            $table->dropColumn('ingredient');
+        });
     }
 
     public function down(): void
     {
+        Schema::table('sauces', static function (Blueprint $table): void {
+            $table->json('ingredient')->nullable();
+        });
         foreach (self::TABLES as $name) {
             Schema::table($name, static function (Blueprint $table): void {
                 $table->dropColumn(['servings', 'set_aside', 'let_go']);

@@ -4,23 +4,16 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
-use Vinculum\Chemistry\AcidityFacts;
 use Vinculum\Chemistry\Component;
-use Vinculum\Chemistry\Mixture;
-use Vinculum\Chemistry\Volume;
-use Vinculum\Facts\Facts;
-use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Ingredient\Texture;
 use Vinculum\Quantity\Amount;
-use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** A finished sauce as something that goes into another: its composition, allergens and diets carried through. */
 final class SauceAsIngredient
 {
-    /** What the row says it is a kind of: nothing in the shipped catalogue. */
+    /** What it is a kind of: nothing in the shipped catalogue. */
     private const KIND = 'a sauce of the kitchen';
     /** The composition group whose doubt an axis tells. */
     private const TOLD_BY = [
@@ -32,42 +25,26 @@ final class SauceAsIngredient
         'heat' => 'heat',
     ];
 
-    /** A catalogue row of 100 g of it; null while nothing in it is counted. */
-    public static function row(string $key, string $title, Balance $balance): ?Row
+    /** A hundred grams of it; null while nothing in it is counted. */
+    public static function of(string $key, string $title, Balance $balance): ?Ingredient
     {
         $grams = $balance->mixture->grams();
         if ($grams <= 0.0) {
             return null;
         }
         $hundred = $balance->mixture->times(100.0 / $grams);
-        $fields = [
-            'name' => $title,
-            'roles' => 'base',
-            'own' => self::KIND,
-            'of' => self::masses($hundred),
-            'shu' => self::number($hundred->get(Component::CapsaicinoidHeat) / 100.0),
-            'other_shu' => self::number($hundred->get(Component::OtherHeat) / 100.0),
-            'nose' => self::number($hundred->get(Component::Pungency)),
-            'thickening' => self::number($hundred->get(Component::Thickening) / 100.0),
-            'sid' => $balance->ph === null && $hundred->get(Component::Protein) > 0.0
-                ? ''
-                : self::number($hundred->get(Component::StrongIonDifference)),
-            'phosphorus' => self::number(
-                1000.0 * $hundred->get(Component::Phosphoric) / Facts::of(AcidityFacts::class)->phosphorus->phosphoric,
-            ),
-            'solubles' => self::number($hundred->get(Component::Solubles)),
-            'kind' => implode(', ', self::kinds($balance)),
-            'sweetener_grams' => self::number($hundred->get(Component::Sweetener)),
-            'sweetener_worth' => self::number($hundred->get(Component::SweetenerSweetness)),
-            'density' => self::number(Volume::density($hundred) ?? 1.0),
-            'texture' => Texture::Liquid->value,
-            'allergens' => implode(', ', $balance->allergens()),
-            'breaks' => implode(', ', array_diff(Ingredient::allDiets(), $balance->diets())),
-            'grades' => self::grades($balance),
-            'sources' => 'own-sauce',
-        ];
 
-        return new Row($key, array_filter($fields, static fn(string $field): bool => $field !== ''));
+        return Ingredient::made(
+            $key,
+            $title,
+            self::KIND,
+            $hundred,
+            $balance->ph !== null || $hundred->get(Component::Protein) <= 0.0,
+            self::kinds($balance),
+            $balance->allergens(),
+            array_values(array_diff(Ingredient::allDiets(), $balance->diets())),
+            self::grades($balance),
+        );
     }
 
     /**
@@ -85,22 +62,10 @@ final class SauceAsIngredient
         return array_values(array_unique(array_merge([], ...$kinds)));
     }
 
-    private static function masses(Mixture $hundred): string
+    /** @return array<string, Grade> the doubt of each group as the grade that comes nearest to it */
+    private static function grades(Balance $balance): array
     {
-        $parts = [];
-        foreach ($hundred->amounts() as $component => $grams) {
-            if ($grams > 0.0 && Component::from($component)->isMass() && $component !== Component::Sweetener->value) {
-                $parts[] = "{$component} " . self::number($grams);
-            }
-        }
-
-        return implode(', ', $parts);
-    }
-
-    /** The doubt of each group as the grade that comes nearest to it. */
-    private static function grades(Balance $balance): string
-    {
-        $grades = ['C'];
+        $grades = [];
         foreach (self::TOLD_BY as $group => $axis) {
             $reading = $balance->axes[$axis];
             $relative = $reading->value > 0.0
@@ -113,14 +78,9 @@ final class SauceAsIngredient
                     break;
                 }
             }
-            $grades[] = "{$group} {$grade->value}";
+            $grades[$group] = $grade;
         }
 
-        return implode(', ', $grades);
-    }
-
-    private static function number(float $value): string
-    {
-        return KitchenNumber::plain($value, 8);
+        return $grades;
     }
 }

@@ -54,13 +54,13 @@ final class Catalogue
     }
 
     /**
-     * This catalogue with more in it; a key that is there already is replaced.
+     * This catalogue with more of the cook's own in it; a key that is there already is replaced.
      *
-     * @param array<string, Row> $rows by key
+     * @param array<string, Ingredient> $own by key
      */
-    public function with(array $rows): self
+    public function with(array $own): self
     {
-        return $rows === [] ? $this : new self($rows + $this->rows, $this->own);
+        return $own === [] ? $this : new self($this->rows, $own + $this->own);
     }
 
     public function has(string $key): bool
@@ -85,10 +85,7 @@ final class Catalogue
     /** @return list<string> keys of what is the cook's own */
     public function ownKeys(): array
     {
-        return [
-            ...array_keys($this->own),
-            ...array_keys(array_filter($this->rows, static fn(Row $row): bool => $row->has('own'))),
-        ];
+        return array_keys($this->own);
     }
 
     /** @return list<Ingredient> */

@@ -101,7 +101,7 @@ final readonly class Ingredient
             $row->list('sources') ?: throw FactsFault::missing($row->key, 'sources'),
             $row->textOr('pod', '') === 'yes',
             $row->has('poured') ? $row->text('poured') : null,
-            $row->has('own') ? $row->text('own') : null,
+            null,
         );
     }
 
@@ -155,6 +155,61 @@ final readonly class Ingredient
             $this->heatIsOfPods && !$heatIsKnown,
             $this->pouredAs,
             $this->kind(),
+        );
+    }
+
+    /**
+     * A mixture that was made in the kitchen, as something that goes into another: poured, and of many kinds at once.
+     *
+     * @param Mixture              $mixture   of 100 g
+     * @param bool                 $hasCharge how acid it is follows from its charge; else its pH is not known
+     * @param list<string>         $kinds
+     * @param list<string>         $allergens
+     * @param list<string>         $breaks    diets it does not fit
+     * @param array<string, Grade> $grades    by composition group; C for those not named
+     */
+    public static function made(
+        string $key,
+        string $name,
+        string $like,
+        Mixture $mixture,
+        bool $hasCharge,
+        array $kinds,
+        array $allergens,
+        array $breaks,
+        array $grades,
+    ): self {
+        $acidity = AcidState::of(self::filledUp($mixture, $key), null, $hasCharge, Grade::C);
+        $of = [];
+        foreach ($acidity->mixture->amounts() as $component => $amount) {
+            $group = Component::from($component)->group();
+            if ($amount !== 0.0 && $group !== 'buffer') {
+                $of[$group] = $grades[$group] ?? Grade::C;
+            }
+        }
+
+        return new self(
+            $key,
+            $name,
+            [],
+            [],
+            ['base'],
+            $kinds,
+            $acidity->mixture,
+            $acidity,
+            null,
+            Volume::density($acidity->mixture),
+            Texture::Liquid,
+            [],
+            [],
+            null,
+            $allergens,
+            self::brokenDiets($breaks, $allergens, $acidity->mixture),
+            $of,
+            ['own-sauce'],
+            false,
+            null,
+            $like,
         );
     }
 
@@ -241,10 +296,6 @@ final readonly class Ingredient
             $amounts['sweetener'] = ($amounts['sweetener'] ?? 0.0) + $grams;
             $amounts['sweetener_sweetness'] = ($amounts['sweetener_sweetness'] ?? 0.0)
                 + $grams * $worth->number('sweetness');
-        }
-        if ($row->has('sweetener_grams')) {
-            $amounts['sweetener'] = $row->number('sweetener_grams');
-            $amounts['sweetener_sweetness'] = $row->number('sweetener_worth');
         }
         $amounts['capsaicinoid_heat'] = 100.0 * ($row->numberOrNull('shu') ?? 0.0);
         $amounts['other_heat'] = 100.0 * ($row->numberOrNull('other_shu') ?? 0.0);

@@ -112,7 +112,7 @@ final class NameSearch
     {
         foreach ($rows as $key => $row) {
             foreach ([$row->text('name'), str_replace('-', ' ', $key), ...$row->list('also')] as $alias) {
-                $this->add($key, $alias, true, $row->has('own'));
+                $this->add($key, $alias, true);
             }
             foreach ($row->list('maybe') as $alias) {
                 $this->add($key, $alias, false);

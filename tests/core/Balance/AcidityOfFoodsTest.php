@@ -13,6 +13,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -128,15 +129,14 @@ final class AcidityOfFoodsTest extends TestCase
     public function test_what_is_not_known_is_null_and_says_which_lines_hide_it(): void
     {
         $catalogue = Catalogue::shipped()->with([
-            'odd-paste' => new Row(
-                'odd-paste',
-                [
+            'odd-paste' => Ingredient::fromRow(
+                new Row('odd-paste', [
                     'name' => 'Odd paste',
                     'of' => 'water 70, protein 12, citric 0.1',
                     'grades' => 'D',
                     'sources' => 'estimate',
                     'roles' => 'base',
-                ],
+                ]),
             ),
         ]);
         $of = static fn(array $lines): Balance => Balance::of(Formula::fromTexts($lines, $catalogue, Measures::Metric));

@@ -64,18 +64,18 @@ final class SauceAsIngredientTest extends TestCase
 
     public function test_a_sauce_with_nothing_counted_is_no_ingredient(): void
     {
-        self::assertNull(SauceAsIngredient::row('sauce-1', 'Nothing yet', self::balance(['salt to taste'])));
+        self::assertNull(SauceAsIngredient::of('sauce-1', 'Nothing yet', self::balance(['salt to taste'])));
     }
 
     /** @param list<string> $lines */
     private static function balance(array $lines, ?string $yield = null, ?Balance $base = null): Balance
     {
-        $row = $base === null ? null : SauceAsIngredient::row('sauce-1', 'Galley base', $base);
+        $made = $base === null ? null : SauceAsIngredient::of('sauce-1', 'Galley base', $base);
 
         return Balance::of(
             Formula::fromTexts(
                 $lines,
-                Catalogue::shipped()->with($row === null ? [] : ['sauce-1' => $row]),
+                Catalogue::shipped()->with($made === null ? [] : ['sauce-1' => $made]),
                 Measures::Us,
                 $yield,
             ),
