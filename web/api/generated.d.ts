@@ -4958,6 +4958,13 @@ export interface components {
             measure: components["schemas"]["MeasureMove"] | null;
             step: components["schemas"]["MoveStep"] | null;
             cautions: components["schemas"]["Caution"][];
+            /** @description the kinds of event that do it, with the figures of each */
+            done_by: {
+                kinds: string[];
+                figures: {
+                    [key: string]: number;
+                };
+            };
         };
         MoveStep: components["schemas"]["Step"] & {
             number: number;

@@ -5,6 +5,14 @@ declare(strict_types=1);
 namespace Vinculum\CookSession;
 
 use Vinculum\Cooking\MethodStep;
+use Vinculum\CookSession\Event\Finished;
+use Vinculum\CookSession\Event\HeatOff;
+use Vinculum\CookSession\Event\Measured;
+use Vinculum\CookSession\Event\PanEmptyWeighed;
+use Vinculum\CookSession\Event\PanRead;
+use Vinculum\CookSession\Event\PhMeasured;
+use Vinculum\CookSession\Event\SolidsMeasured;
+use Vinculum\CookSession\Event\StepDone;
 use Vinculum\Keeping\Caution;
 use Vinculum\Keeping\StepCautions;
 
@@ -30,6 +38,25 @@ final readonly class Move
         public ?int $number = null,
         public array $cautions = [],
     ) {}
+
+    /**
+     * What has to happen for it to be done: one of these kinds of event, with these figures (lines from 1, steps of the
+     * method from 0).
+     *
+     * @return array{kinds: non-empty-list<string>, figures: array<string, int>}
+     */
+    public function doneBy(): array
+    {
+        return match ($this->kind) {
+            'measure' => ['kinds' => [Measured::KIND], 'figures' => ['line' => ($this->measure->line ?? 0) + 1]],
+            'step' => ['kinds' => [StepDone::KIND], 'figures' => ['step' => $this->number ?? 0]],
+            'pan-empty' => ['kinds' => [PanEmptyWeighed::KIND], 'figures' => []],
+            'pan-reads' => ['kinds' => [PanRead::KIND], 'figures' => []],
+            'cool' => ['kinds' => [HeatOff::KIND], 'figures' => []],
+            'readings' => ['kinds' => [PhMeasured::KIND, SolidsMeasured::KIND], 'figures' => []],
+            'fill' => ['kinds' => [Finished::KIND], 'figures' => []],
+        };
+    }
 
     /**
      * A cook from beginning to end. A pan that is boiled down is weighed empty first, and again when the heat goes off:

@@ -32,6 +32,7 @@ final readonly class MoveReport extends Report
      * @param 'pan-empty'|'measure'|'step'|'pan-reads'|'cool'|'readings'|'fill' $kind
      * @param MeasureMove|null   $measure
      * @param list<CautionReport> $cautions
+     * @param array{kinds: list<string>, figures: Named<int>} $doneBy the kinds of event that do it, with the figures of each
      */
     private function __construct(
         public string $kind,
@@ -40,10 +41,13 @@ final readonly class MoveReport extends Report
         public ?array $measure,
         public ?MoveStepReport $step,
         public array $cautions,
+        public array $doneBy,
     ) {}
 
     public static function of(Move $move, CookPlan $plan, CookRecord $record, Spoons $spoons): self
     {
+        $doneBy = $move->doneBy();
+
         return new self(
             $move->kind,
             $move->stage,
@@ -51,6 +55,7 @@ final readonly class MoveReport extends Report
             $move->measure === null ? null : self::measure($move->measure, $move->take, $plan, $record, $spoons),
             $move->step === null ? null : MoveStepReport::of($move->step, $move->number ?? 0, $record),
             CautionReport::all($move->cautions),
+            ['kinds' => $doneBy['kinds'], 'figures' => new Named($doneBy['figures'])],
         );
     }
 
