@@ -180,6 +180,10 @@ final class CookingTest extends BrowserTestCase
     /** @return array<string, mixed> */
     private static function sheet(int $batch): array
     {
+        self::until(
+            static fn(): bool => self::find('[data-waiting]')->getAttribute('data-waiting') === '0',
+            'what happened is sent',
+        );
         $found = self::$browser->executeAsyncScript(
             'const done = arguments[arguments.length - 1]; fetch(`/api/batches/${arguments[0]}/cook`).then((answer) => answer.json()).then(done);',
             [$batch],
