@@ -9,6 +9,7 @@ use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameSearch;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Parser\ParsedLine;
 use Vinculum\Recipe\Parser\WrittenAmount;
@@ -25,7 +26,7 @@ final readonly class AmountReading
     private const LEAVES = 'leaves';
 
     /** @param float $partMillilitres the vessel that a "part" is */
-    public function __construct(private float $partMillilitres) {}
+    public function __construct(private float $partMillilitres, private Measures $measures) {}
 
     public function grams(ParsedLine $line, WrittenAmount $measured, Ingredient $ingredient): ?FoundGrams
     {
@@ -192,7 +193,7 @@ final readonly class AmountReading
     /** @return array{string, Amount}|null what was counted and the grams of one */
     private function weightOfOne(string $counted, ?string $size, ParsedLine $line, Ingredient $ingredient): ?array
     {
-        $units = $ingredient->units;
+        $units = [...$ingredient->units, ...CountryPacks::of($ingredient, $this->measures)];
         if ($counted === 'whole' && isset($units['fruit'])) {
             return [$line->part === null ? 'fruit' : "{$line->part} of one fruit", self::sized($units['fruit'], $size)];
         }

@@ -49,7 +49,7 @@ final readonly class LineResolver
         $this->measures = $measures;
         $this->names = new NameReading($catalogue);
         $this->parts = new LineParts($this->grammar, $this->names);
-        $this->amounts = new AmountReading($partMillilitres);
+        $this->amounts = new AmountReading($partMillilitres, $measures);
     }
 
     /**
