@@ -174,6 +174,7 @@ final class TellingWordsTest extends TestCase
     private static function saysOtherwise(string $name): array
     {
         return match (true) {
+            Words::areIn($name, ['vegan', 'vegetarian', 'mushroom oyster sauce']) => ['milk', 'fish', 'molluscs'],
             Words::areIn(
                 $name,
                 [
@@ -197,6 +198,8 @@ final class TellingWordsTest extends TestCase
                     'plant butter',
                     'dairy-free spread',
                     'quince cheese',
+                    'hazelnut butter',
+                    'seed butter',
                     'cocoa butter',
                     'apple butter',
                 ],
@@ -242,7 +245,7 @@ final class TellingWordsTest extends TestCase
                 )
                 && !Words::areIn(
                     $name,
-                    ['mushroom', 'mushrooms', 'crab seasoning', 'beef tomato', 'beef tomatoes', 'duck sauce', 'vegan'],
+                    ['mushroom', 'mushrooms', 'crab seasoning', 'beef tomato', 'beef tomatoes', 'duck sauce', 'vegan', 'vegetarian'],
                 )
                     ? ['vegetarian', 'vegan']
                     : []
@@ -279,6 +282,8 @@ final class TellingWordsTest extends TestCase
                         'coconut yoghurt',
                         'oat yoghurt',
                         'apple butter',
+                        'hazelnut butter',
+                        'seed butter',
                         'cocoa butter',
                         'cashew butter',
                         'butter beans',
@@ -309,7 +314,7 @@ final class TellingWordsTest extends TestCase
                         'vermouth',
                     ],
                 )
-                && !Words::areIn($name, ['vinegar', 'ginger beer', 'grape juice', 'wine must']) ? ['alcohol-free'] : []
+                && !Words::areIn($name, ['vinegar', 'ginger beer', 'root beer', 'grape juice', 'wine must']) ? ['alcohol-free'] : []
             ),
         ];
     }
