@@ -12,6 +12,7 @@ use Vinculum\Facts\Facts;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measure;
 use Vinculum\Quantity\Spoons;
+use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\TasteLoad;
@@ -195,10 +196,12 @@ final class LineScaling
         $counted = $written->measured?->counted;
         $part = $written->ingredient?->partOfFruit();
         if ($part !== null && ($counted === null || $counted === 'whole')) {
-            return sprintf('%s of %s %s', $part['part'], $number, $part['fruit'] . ($measure->count > 1.0 ? 's' : ''));
+            return sprintf('%s of %s %s', $part['part'], $number, Counts::plural($part['fruit'], $measure->count));
         }
 
-        return trim($number . ' ' . ($counted === null || $counted === 'whole' ? '' : "{$counted}s"));
+        return $counted === null || $counted === 'whole'
+            ? $number
+            : $number . ' ' . Counts::plural($counted, $measure->count);
     }
 
     /** How to measure what is too small: in a mix with something that goes in anyway. */

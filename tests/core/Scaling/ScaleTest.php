@@ -170,6 +170,22 @@ final class ScaleTest extends TestCase
 
         self::assertSame('1½, about 225 g', $lines[3]->measure);
         self::assertMatchesRegularExpression('/^(4½|5) cloves, about \d+ g$/', (string) $lines[7]->measure);
+
+        $counted = static fn(string $line, string $factor): string => explode(
+            ',',
+            (string) self::scale(self::formula([$line]), TargetSize::factor($factor))->lines[0]->measure,
+        )[0];
+        self::assertSame(
+            ['4 bunches', '1 bunch', '½ star', '1 clove', '4 cm', '3 sprigs'],
+            [
+                $counted('2 bunches coriander', '2'),
+                $counted('2 bunches coriander', '0.5'),
+                $counted('1 star anise', '0.5'),
+                $counted('2 cloves garlic', '0.5'),
+                $counted('2 cm ginger', '2'),
+                $counted('1 sprig thyme', '3'),
+            ],
+        );
     }
 
     /**

@@ -29,6 +29,18 @@ final class Counts
         return self::row($counted)->has('pack');
     }
 
+    /** A noun as it is said of so many: "½ star", "4 bunches", "2 cm". */
+    public static function plural(string $word, float $count): string
+    {
+        return match (true) {
+            $count <= 1.0, $word === 'cm' => $word,
+            $word === 'leaf' => 'leaves',
+            preg_match('/(?:ch|sh|s|x)$/', $word) === 1 => "{$word}es",
+            str_ends_with($word, 'y') => substr($word, 0, -1) . 'ies',
+            default => "{$word}s",
+        };
+    }
+
     /** @return array<string, string> */
     private static function spellings(): array
     {

@@ -160,6 +160,9 @@ final class LineSigns
         if ($isKnown && $amount === null && count($words) <= 4) {
             $signs[] = 'bare-name';
         }
+        if (!$isKnown && $amount === null && count($words) <= 3 && preg_match('/^\p{Lu}[\pL \'’-]*$/u', $plain) === 1) {
+            $signs[] = 'nameless';
+        }
         if (preg_match('/\bto taste\b|\bas needed\b|\bfor (?:frying|garnish|serving)\b|\bto (?:serve|garnish)\b/iu', $plain) === 1 && count($words) <= 9) {
             $signs[] = 'to-taste';
         }

@@ -51,6 +51,7 @@ final class PageReader
      */
     public function read(array $lines, bool $isFile = false): array
     {
+        $isFirstOfBlock = self::firstOfBlocks($lines);
         $lines = array_values(array_filter($lines, static fn(string $line): bool => trim($line) !== ''));
         $unread = array_map(
             static fn(string $line): ReadLine => new ReadLine(trim(mb_scrub($line)), LineKind::Ingredient, false),
@@ -60,6 +61,11 @@ final class PageReader
         $signs = [];
         foreach ($lines as $at => $line) {
             $signs[] = $this->signs->of($line, $at, $isFile);
+        }
+        foreach ($signs as $at => $of) {
+            if ($isFirstOfBlock[$at] && in_array('nameless', $of, true) && in_array('amount', $signs[$at + 1] ?? [], true)) {
+                $signs[$at][] = 'leads-a-block';
+            }
         }
         $scores = array_map(fn(array $of): array => $this->scores($of, $isFile), self::placed($signs));
         $kinds = $this->likeliest($scores);
@@ -90,6 +96,26 @@ final class PageReader
         );
 
         return $isOther && self::lead($score, $kind->value) >= self::SURE ? $kind : null;
+    }
+
+    /**
+     * @param list<string> $lines
+     *
+     * @return list<bool> of each line that says something: that an empty one stands before it
+     */
+    private static function firstOfBlocks(array $lines): array
+    {
+        $isFirst = [];
+        $isAfterGap = true;
+        foreach ($lines as $line) {
+            $isEmpty = trim($line) === '';
+            if (!$isEmpty) {
+                $isFirst[] = $isAfterGap;
+            }
+            $isAfterGap = $isEmpty;
+        }
+
+        return $isFirst;
     }
 
     /**

@@ -10,6 +10,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Quantity\Unit;
 use Vinculum\Quantity\Units;
+use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Parser\WrittenAmount;
 use Vinculum\Recipe\Parser\WrittenText;
 use Vinculum\Recipe\Resolution\LineStatus;
@@ -154,7 +155,7 @@ final class AmountWriter
         $words = array_filter([
             $number,
             $measured->size,
-            in_array($measured->counted, [null, 'whole'], true) ? null : self::plural($measured->counted, $count),
+            in_array($measured->counted, [null, 'whole'], true) ? null : Counts::plural($measured->counted, $count),
         ]);
 
         return implode(' ', $words);
@@ -165,18 +166,7 @@ final class AmountWriter
         $row = FactsFile::named('notches')[$unit->name] ?? null;
         $sign = $row === null ? $unit->name : $row->text('sign');
 
-        return strlen($sign) > 2 && !in_array($sign, ['tsp', 'tbsp'], true) ? self::plural($sign, $count) : $sign;
-    }
-
-    private static function plural(string $word, float $count): string
-    {
-        return match (true) {
-            $count <= 1.0 => $word,
-            $word === 'leaf' => 'leaves',
-            preg_match('/(?:ch|sh|s|x)$/', $word) === 1 => "{$word}es",
-            str_ends_with($word, 'y') => substr($word, 0, -1) . 'ies',
-            default => "{$word}s",
-        };
+        return strlen($sign) > 2 && !in_array($sign, ['tsp', 'tbsp'], true) ? Counts::plural($sign, $count) : $sign;
     }
 
     private static function withFirstAmount(ResolvedLine $line, float $grams, Measures $measures): string

@@ -126,6 +126,22 @@ final class PagesTest extends TestCase
         );
     }
 
+    public function test_the_name_of_a_part_alone_in_its_line_is_a_heading_and_no_unknown_food(): void
+    {
+        $lines = static fn(string $part, string $gap): array => RecipeReader::read(
+            "Plum sauce\n\nIngredients\n500 g plums\n{$gap}{$part}\n2 tsp cumin\n1 tsp salt\n\nMethod\nBoil it for 10 minutes.",
+        )->lines;
+        foreach (['Spices', 'Aromatics', 'Dressing', 'Wet', 'The base', 'Tempering', 'Garnish'] as $part) {
+            foreach (['', "\n"] as $gap) {
+                self::assertSame(['500 g plums', "{$part}:", '2 tsp cumin', '1 tsp salt'], $lines($part, $gap), $part);
+            }
+        }
+        // what nobody listed heads the block it begins, and is food where it stands among food
+        self::assertSame('Finishing touches:', $lines('Finishing touches', "\n")[1]);
+        self::assertSame('Finishing touches', $lines('Finishing touches', '')[1]);
+        self::assertSame('Salt', $lines('Salt', "\n")[1]);
+    }
+
     public function test_a_yield_is_one_that_can_be_measured(): void
     {
         foreach (
