@@ -81,16 +81,8 @@ final readonly class SauceController
         }
 
         return new JsonResponse([
-            'title' => $recipe->title,
-            'style' => $recipe->style,
+            ...Sauce::columnsOf($recipe),
             'measures' => $request->measures()->value,
-            'yield' => $recipe->yield,
-            'part_ml' => $recipe->partMillilitres,
-            'method' => $recipe->method,
-            'pan' => $recipe->pan,
-            'servings' => $recipe->servings,
-            'set_aside' => $recipe->setAside,
-            'let_go' => $recipe->letGo,
             'lines' => $recipe->lines,
         ]);
     }

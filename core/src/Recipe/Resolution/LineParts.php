@@ -27,7 +27,6 @@ final readonly class LineParts
     private const BETWEEN = '\s*(?:,\s*(?:and|&)\s+|[,;]\s*|\s+(?:and|&|plus)\s+|\s*\+\s*|\s*&\s*)';
     private const STIRRED_IN = '(?:mixed|dissolved|slaked|blended|whisked|stirred|let down)(?:\s+together)?\s+(?:with|in|into)';
     private const OF_FRUIT = '(?:finely |coarsely |freshly )*(?:grated |squeezed )?(zest|rind|juice|zested|juiced)(?: only)?';
-    private const FRUIT = '/\b(?:lemon|lime|orange|grapefruit|clementine|tangerine|mandarin|yuzu)s?\b/iu';
 
     public function __construct(private LineGrammar $grammar, private NameReading $names) {}
 
@@ -89,7 +88,7 @@ final readonly class LineParts
      */
     private function zestAndJuice(string $line): ?array
     {
-        if (preg_match(self::FRUIT, $line) !== 1) {
+        if (!Words::areIn($line, FactsFile::named('writing')['zested']->list('words'))) {
             return null;
         }
         $of = self::OF_FRUIT;

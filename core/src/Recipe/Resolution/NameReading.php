@@ -244,7 +244,7 @@ final readonly class NameReading
             || $unit === null
             || !$spooned->has($best->key)
             || !($unit->name === 'teaspoon' || ($unit->isVague() && ($unit->millilitres ?? 1.0) < 1.0))
-            || Words::areIn($line->name, ['peppers', 'bell'])
+            || Words::areIn($line->name, $spooned->list('names_unless'))
             || Words::areIn($line->text, $spooned->list('unless'))
         ) {
             return $matches;

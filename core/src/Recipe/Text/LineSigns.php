@@ -96,7 +96,6 @@ final class LineSigns
             'has-measure' => preg_match(self::MEASURE, $plain) === 1,
             'tagged' => preg_match('/\[(?:cold|steeped|optional|lock|roasted|drained)\]/u', $line) === 1,
             'marked-title' => preg_match('/^#\s+\S/u', $line) === 1,
-            'dish' => preg_match('/\b(?:sauce|dressing|relish|chutney|ketchup|catsup|glaze|marinade|dip|salsa|vinaigrette|mayonnaise|aioli|paste|gravy|mustard|oil|drizzle|rub|syrup|jam|pickle|sauces|spread|whip|base|mash)\b/iu', $plain) === 1,
         ]));
         if (!in_array('has-duration', $signs, true)) {
             $signs[] = 'has-no-duration';

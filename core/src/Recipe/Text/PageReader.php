@@ -63,7 +63,8 @@ final class PageReader
             $signs[] = $this->signs->of($line, $at, $isFile);
         }
         foreach ($signs as $at => $of) {
-            if ($isFirstOfBlock[$at] && in_array('nameless', $of, true) && in_array('amount', $signs[$at + 1] ?? [], true)) {
+            $isBeforeFood = in_array('amount', $signs[$at + 1] ?? [], true);
+            if ($isFirstOfBlock[$at] && $isBeforeFood && in_array('nameless', $of, true)) {
                 $signs[$at][] = 'leads-a-block';
             }
         }
