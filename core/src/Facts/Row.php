@@ -58,7 +58,16 @@ final readonly class Row
     /** @return list<float> */
     public function numbers(string $field): array
     {
-        return array_map(fn(string $part): float => $this->toNumber($field, $part), $this->list($field));
+        $numbers = [];
+        foreach (explode(',', $this->fields[$field] ?? '') as $part) {
+            if (is_numeric($part)) {
+                $numbers[] = (float) $part;
+            } elseif (trim($part) !== '') {
+                throw FactsFault::notANumber($this->key, $field, trim($part));
+            }
+        }
+
+        return $numbers;
     }
 
     /**

@@ -27,6 +27,12 @@ enum Axis: string
         return self::scales()[$this->value][0];
     }
 
+    /** What is tasted, but only slightly: in no family too much. In the unit of the axis. */
+    public function slight(): float
+    {
+        return $this->facts()->number('slight');
+    }
+
     /** ln(1 + w): the width of one step on a logarithmic scale. */
     public function stepWidth(): float
     {

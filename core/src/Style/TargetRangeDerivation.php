@@ -4,72 +4,82 @@ declare(strict_types=1);
 
 namespace Vinculum\Style;
 
-use Vinculum\Balance\Balance;
-use Vinculum\Balance\Formula;
-use Vinculum\Exchange\RecipeReader;
-use Vinculum\Facts\FactsFault;
-use Vinculum\Facts\FactsFile;
-use Vinculum\Ingredient\Catalogue;
-use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TargetRange;
 use Vinculum\Sensory\Taste;
 
 /**
- * Derives the windows of a style from its reference formulas: their span on each axis, padded by one step either way.
+ * Derives the windows of a family from where its reference formulas stand, on the scale of steps: their span within
+ * Tukey's fences, so that one odd formula makes no edge, padded by what another kitchen's formula may differ.
  */
 final class TargetRangeDerivation
 {
-    /**
-     * Where each reference formula stands.
-     *
-     * @return list<Taste>
-     *
-     * @throws FactsFault when a reference holds a line that is not understood
-     */
-    public static function references(string $style, Catalogue $catalogue): array
-    {
-        $path = FactsFile::folder() . "/styles/{$style}.txt";
-        $text = is_file($path) ? (string) file_get_contents($path) : throw FactsFault::unreadable($path);
-        $tastes = [];
-        foreach (preg_split('/^(?=# )/m', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $formulaText) {
-            $recipe = RecipeReader::read($formulaText);
-            $formula = Formula::fromTexts(
-                $recipe->ingredientTexts(),
-                $catalogue,
-                Measures::Us,
-                $recipe->yield,
-            );
-            foreach ($formula->lines as $line) {
-                if (!$line->countsInTheMixture()) {
-                    throw FactsFault::unknownKey("line in style {$style}", $line->text);
-                }
-            }
-            $tastes[] = Balance::of($formula)->taste;
-        }
+    /** How far beyond its references a family reaches: so many steps, and so much of their interquartile range. */
+    private const PAD = 1.5;
+    private const PAD_OF_RANGE = 0.5;
 
-        return $tastes;
-    }
+    /** Fewer references that reach an axis than this say nothing of how far it may go. */
+    private const FEWEST = 2;
 
     /**
      * @param non-empty-list<Taste> $references
      *
-     * @return array<string, TargetRange> by axis
+     * @return array<value-of<Axis>, TargetRange>
      */
     public static function windows(array $references): array
     {
-        $windows = [];
-        foreach (Axis::cases() as $axis) {
-            $values = array_map(static fn(Taste $taste): float => $taste->on($axis), $references);
-            $step = exp($axis->stepWidth());
-            $low = min($values) / $step;
-            $windows[$axis->value] = TargetRange::between(
-                $low <= $axis->threshold() ? 0.0 : self::rounded($low),
-                self::rounded(max(max($values), $axis->threshold()) * $step),
-            );
+        return Axis::each(static fn(Axis $axis): TargetRange => self::window(
+            $axis,
+            array_map(static fn(Taste $taste): float => $axis->steps($taste->on($axis)), $references),
+        ));
+    }
+
+    /**
+     * The facts file of windows.
+     *
+     * @param array<string, non-empty-list<ReferenceFormula>> $references by family
+     */
+    public static function facts(array $references): string
+    {
+        $ini = "; Derived from the reference formulas in styles/ by bin/derive-families: do not edit. Low and high edge of each axis,\n"
+            . "; in its unit.\n";
+        foreach ($references as $family => $formulas) {
+            $ini .= "[{$family}]\nreferences = " . count($formulas) . "\n";
+            $tastes = array_map(static fn(ReferenceFormula $formula): Taste => $formula->balance->taste, $formulas);
+            foreach (self::windows($tastes) as $axis => $window) {
+                $ini .= "{$axis} = {$window->low}, {$window->high}\n";
+            }
         }
 
-        return $windows;
+        return $ini;
+    }
+
+    /**
+     * An axis that some references do not reach starts at nothing, and so does one that is only slight at its lower
+     * edge; what is slight is never too much.
+     *
+     * @param non-empty-list<float> $positions in steps
+     */
+    private static function window(Axis $axis, array $positions): TargetRange
+    {
+        [$low, $high] = Quantile::fenced($positions);
+        $range = Quantile::interquartileRange($positions);
+        $low -= self::PAD + self::PAD_OF_RANGE * $range;
+        $reaching = array_values(array_filter($positions, static fn(float $steps): bool => $steps > 0.0));
+        if (count($reaching) < count($positions)) {
+            $low = 0.0;
+            if (count($reaching) >= self::FEWEST) {
+                [, $high] = Quantile::fenced($reaching);
+                $range = Quantile::interquartileRange($reaching);
+            }
+        }
+        $slight = $axis->steps($axis->slight());
+        $high = max($slight, $high + self::PAD + self::PAD_OF_RANGE * $range);
+
+        return TargetRange::between(
+            $low <= $slight ? 0.0 : self::rounded($axis->valueAt($low)),
+            self::rounded($axis->valueAt($high)),
+        );
     }
 
     /** Three significant figures. */

@@ -7,6 +7,7 @@ namespace Vinculum\Substitution;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Work;
 
 /** A kind of work in a sauce, with the ingredients that can do it for one another (works.ini). */
 final readonly class Role
@@ -26,10 +27,11 @@ final readonly class Role
     /** @return list<self> every work that an ingredient does */
     public static function of(Ingredient $ingredient): array
     {
-        $roles = array_map(self::fromRow(...), array_values(FactsFile::named('works')));
+        $works = FactsFile::named('works');
 
-        return array_values(
-            array_filter($roles, static fn(self $role): bool => in_array($ingredient->kind(), $role->members, true)),
+        return array_map(
+            static fn(string $work): self => self::fromRow($works[$work]),
+            Work::of($ingredient->kind()),
         );
     }
 

@@ -29,7 +29,7 @@ use Vinculum\Style\StyleBook;
 final class CorrectionSearchTest extends TestCase
 {
     private const SALTY_DIP = [
-        '5 tbsp fish sauce',
+        '9 tbsp fish sauce',
         '3 tbsp lime juice',
         '3 tbsp sugar',
         '6 tbsp water',
@@ -199,7 +199,7 @@ final class CorrectionSearchTest extends TestCase
                 '6 cloves garlic',
                 '2 tbsp smoked paprika',
                 '2 tbsp red wine vinegar',
-                '3 tsp salt',
+                '8 tsp salt',
             ],
             'peri',
         );
@@ -214,7 +214,7 @@ final class CorrectionSearchTest extends TestCase
     {
         $mended = 0;
         foreach (StyleBook::all() as $style) {
-            foreach (['30 g sugar', '25 g water', '4 g salt', '30 g cider vinegar'] as $slip) {
+            foreach (['90 g sugar', '25 g water', '14 g salt', '90 g cider vinegar'] as $slip) {
                 $reference = RecipeReader::read(
                     (string) preg_replace(
                         '/^Yield:.*$/m',

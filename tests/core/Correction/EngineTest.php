@@ -184,7 +184,7 @@ final class EngineTest extends TestCase
     public function test_a_batch_far_too_salty_is_blended_with_one_made_without_the_salt(): void
     {
         $advice = self::counsel(
-            ['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '24 g salt'],
+            ['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '36 g salt'],
             'ketchup',
             ['white-sugar', 'cider-vinegar'],
         );
@@ -192,7 +192,7 @@ final class EngineTest extends TestCase
         self::assertSame('blend', $advice->otherWays[0]->kind ?? null);
         self::assertStringContainsString('without the salt', $advice->otherWays[0]->says);
         $batch = TasteLoad::of(
-            self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '24 g salt'])->mixed(),
+            self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '36 g salt'])->mixed(),
         );
         $plain = TasteLoad::of(self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar'])->mixed());
         $blended = $batch->plus($plain, (float) $advice->otherWays[0]->grams / $plain->grams)->taste();

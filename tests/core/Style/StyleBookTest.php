@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests\core\Style;
 
 use PHPUnit\Framework\TestCase;
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Work;
 use Vinculum\Sensory\Axis;
+use Vinculum\Style\Dose;
+use Vinculum\Style\ReferenceFormula;
 use Vinculum\Style\StyleBook;
-use Vinculum\Style\TargetRangeDerivation;
 
 final class StyleBookTest extends TestCase
 {
@@ -50,36 +53,55 @@ final class StyleBookTest extends TestCase
         foreach (self::PROMISED as $key) {
             self::assertTrue(StyleBook::has($key), $key);
         }
+        self::assertGreaterThanOrEqual(60, count(StyleBook::all()));
     }
 
-    public function test_windows_are_the_span_of_at_least_three_references_padded_by_a_step(): void
+    public function test_every_family_has_eight_references_with_titles_of_their_own(): void
     {
         foreach (StyleBook::all() as $style) {
-            $references = TargetRangeDerivation::references($style->key, Catalogue::shipped());
-            self::assertGreaterThanOrEqual(3, count($references), $style->key);
-            self::assertCount($style->references, $references);
-            foreach (TargetRangeDerivation::windows($references) as $axis => $window) {
-                self::assertEquals(
-                    $window,
-                    $style->target->window(Axis::from($axis)),
-                    "{$style->key} {$axis}: run bin/derive-windows",
-                );
-            }
-            foreach ($references as $reference) {
-                self::assertLessThan(0.02, $style->target->distance($reference), $style->key);
-            }
+            $references = ReferenceFormula::of($style->key, Catalogue::shipped());
+            $titles = array_map(static fn(ReferenceFormula $one): string => $one->title, $references);
+            self::assertGreaterThanOrEqual(8, count($references), $style->key);
+            self::assertCount($style->references, $references, "{$style->key}: run bin/derive-families");
+            self::assertSame($titles, array_unique($titles), $style->key);
+            self::assertNotContains('', $titles, $style->key);
+        }
+        self::assertCount(count(StyleBook::all()), glob(FactsFile::folder() . '/styles/*.txt') ?: []);
+    }
+
+    /** Schools: salted or salt-free. Only what is salt by its nature, or seasoned by what is, has a lower edge. */
+    public function test_an_axis_that_a_family_need_not_have_starts_at_nothing(): void
+    {
+        foreach (['cranberry', 'apple-sauce', 'mint-sauce', 'pepper-jelly'] as $key) {
+            self::assertSame(0.0, StyleBook::get($key)->target->window(Axis::Salt)?->low, $key);
+        }
+        foreach (['ketchup', 'vinaigrette', 'mayonnaise' => 'flavoured-mayonnaise', 'mustard', 'chutney'] as $key) {
+            self::assertSame(0.0, StyleBook::get($key)->target->window(Axis::Heat)?->low, $key);
+        }
+        foreach (['fish-sauce-dip', 'seasoned-soy', 'teriyaki-glaze'] as $key) {
+            self::assertGreaterThan(1.0, StyleBook::get($key)->target->window(Axis::Salt)?->low, $key);
         }
     }
 
-    public function test_padding_is_exactly_one_step(): void
+    public function test_doses_are_those_of_the_references(): void
     {
-        foreach (TargetRangeDerivation::references('tomato-barbecue', Catalogue::shipped()) as $reference) {
-            $salts[] = $reference->salt;
+        foreach (['ketchup', 'fish-sauce-dip', 'mole'] as $key) {
+            $shares = array_map(
+                static fn(ReferenceFormula $one): array => $one->makeup->ingredients,
+                ReferenceFormula::of($key, Catalogue::shipped()),
+            );
+            foreach (Dose::ofIngredients($key) as $ingredient => $dose) {
+                $held = array_column($shares, $ingredient);
+                self::assertCount($dose->references, $held, "{$key}: {$ingredient}");
+                self::assertEqualsWithDelta(max([0.0, ...$held]), $dose->largest, 0.005 * $dose->largest);
+                self::assertLessThanOrEqual($dose->high, $dose->low, $ingredient);
+                self::assertLessThanOrEqual($dose->largest, $dose->high, $ingredient);
+            }
         }
-        $window = StyleBook::get('tomato-barbecue')->target->window(Axis::Salt);
-
-        self::assertEqualsWithDelta(min($salts ?? [0.0]) / 1.15, $window?->low, 0.01);
-        self::assertEqualsWithDelta(max($salts ?? [0.0]) * 1.15, $window?->high, 0.01);
+        // common practice: a dip of fish sauce holds about a fifth of it
+        self::assertEqualsWithDelta(19.0, Dose::ofIngredients('fish-sauce-dip')['fish-sauce']->median, 4.0);
+        self::assertArrayHasKey('mustards', Dose::ofWorks('honey-mustard'));
+        self::assertContains('mustards', Work::of('dijon-mustard'));
     }
 
     public function test_bases_and_correctors_are_in_the_catalogue(): void

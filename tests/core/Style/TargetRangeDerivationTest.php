@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Style;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\Taste;
+use Vinculum\Style\Quantile;
+use Vinculum\Style\ReferenceFormula;
+use Vinculum\Style\StyleBook;
+use Vinculum\Style\TargetRangeDerivation;
+
+final class TargetRangeDerivationTest extends TestCase
+{
+    public function test_the_windows_that_ship_are_derived_from_the_references_that_ship(): void
+    {
+        foreach (StyleBook::all() as $style) {
+            foreach (TargetRangeDerivation::windows(self::tastes($style->key)) as $axis => $window) {
+                self::assertEquals(
+                    $window,
+                    $style->target->window(Axis::from($axis)),
+                    "{$style->key} {$axis}: run bin/derive-families",
+                );
+            }
+        }
+    }
+
+    /** Hyndman and Fan 1996, type 7; the same figures as NumPy's and R's default. */
+    public function test_quantiles(): void
+    {
+        self::assertSame(2.5, Quantile::median([4.0, 1.0, 3.0, 2.0]));
+        self::assertEqualsWithDelta(1.75, Quantile::of([1.0, 2.0, 3.0, 4.0], 0.25), 1e-12);
+        self::assertEqualsWithDelta(1.5, Quantile::interquartileRange([1.0, 2.0, 3.0, 4.0]), 1e-12);
+        self::assertSame([1.0, 4.0], Quantile::fenced([1.0, 2.0, 3.0, 4.0]));
+        // quartiles 2.25 and 4.75, so the upper fence stands at 8.5
+        self::assertSame([1.0, 8.5], Quantile::fenced([1.0, 2.0, 3.0, 4.0, 5.0, 40.0]));
+        self::assertSame(7.0, Quantile::median([7.0]));
+    }
+
+    public function test_one_odd_formula_makes_no_edge(): void
+    {
+        $usual = array_map(self::salted(...), [1.8, 1.9, 2.0, 2.0, 2.1, 2.2, 2.3]);
+        $without = TargetRangeDerivation::windows($usual)['salt'];
+        foreach ([6.0, 12.0, 25.0] as $odd) {
+            $with = TargetRangeDerivation::windows([...$usual, self::salted($odd)])['salt'];
+            self::assertLessThan(2.0, $without->off(Axis::Salt, $with->high), (string) $odd);
+        }
+    }
+
+    public function test_an_axis_that_one_reference_does_not_reach_starts_at_nothing(): void
+    {
+        $salted = array_map(self::salted(...), [1.8, 1.9, 2.0, 2.1]);
+
+        self::assertGreaterThan(1.0, TargetRangeDerivation::windows($salted)['salt']->low);
+        self::assertSame(0.0, TargetRangeDerivation::windows([...$salted, self::salted(0.0)])['salt']->low);
+    }
+
+    public function test_what_is_slight_is_never_too_much(): void
+    {
+        $windows = TargetRangeDerivation::windows([Taste::of(0.0, 0.0, 0.0, 0.0, 0.0)]);
+        foreach (Axis::cases() as $axis) {
+            self::assertSame(0.0, $windows[$axis->value]->low);
+            self::assertEqualsWithDelta($axis->slight(), $windows[$axis->value]->high, 0.01 * $axis->slight());
+        }
+    }
+
+    /** Each reference against the windows that the others make: 85 in 100 within a step on every axis, 95 within two. */
+    public function test_a_reference_left_out_stands_by_the_windows_of_the_others(): void
+    {
+        $worst = [];
+        foreach (StyleBook::all() as $style) {
+            $tastes = self::tastes($style->key);
+            foreach ($tastes as $number => $taste) {
+                $others = array_values(array_diff_key($tastes, [$number => true]));
+                $worst[] = $others === [] ? INF : self::furthest(TargetRangeDerivation::windows($others), $taste);
+            }
+        }
+        self::assertGreaterThan(700, count($worst));
+        $within = static fn(float $steps): float
+            => count(array_filter($worst, static fn(float $off): bool => $off <= $steps)) / count($worst);
+        self::assertGreaterThanOrEqual(0.85, $within(1.0));
+        self::assertGreaterThanOrEqual(0.95, $within(2.0));
+    }
+
+    public function test_classics_that_made_no_window_are_told_that_they_are_good(): void
+    {
+        $worst = [];
+        foreach (Classics::all() as [$family, $title, $balance]) {
+            $windows = array_filter(Axis::each(StyleBook::get($family)->target->window(...)));
+            $worst[$title] = self::furthest($windows, $balance->taste);
+        }
+        self::assertGreaterThanOrEqual(120, count($worst));
+        $within = static fn(float $steps): float
+            => count(array_filter($worst, static fn(float $off): bool => $off <= $steps)) / count($worst);
+        self::assertGreaterThanOrEqual(0.85, $within(1.0));
+        self::assertGreaterThanOrEqual(0.95, $within(2.0));
+        self::assertGreaterThanOrEqual(0.99, $within(4.0));
+    }
+
+    private static function salted(float $salt): Taste
+    {
+        return Taste::of(5.0, 1.0, $salt, 0.1, 50.0);
+    }
+
+    /** @return non-empty-list<Taste> */
+    private static function tastes(string $style): array
+    {
+        return array_map(
+            static fn(ReferenceFormula $one): Taste => $one->balance->taste,
+            ReferenceFormula::of($style, Catalogue::shipped()),
+        );
+    }
+
+    /** @param array<string, TargetRange> $windows */
+    private static function furthest(array $windows, Taste $taste): float
+    {
+        $off = 0.0;
+        foreach ($windows as $axis => $window) {
+            $off = max($off, abs($window->off(Axis::from($axis), $taste->on(Axis::from($axis)))));
+        }
+
+        return $off;
+    }
+}
