@@ -16,6 +16,7 @@ use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Correction\Advice;
+use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Correction\Tongue;
 use Vinculum\Ingredient\Ingredient;
@@ -185,15 +186,12 @@ final class BatchService
             );
         }
 
-        return CorrectionSetup::towards(
-            $target,
-            $now,
-            $this->balanceService->usualAdditions($edit),
+        return CorrectionSetup::towards($target, $now, new CorrectionLimits(
+            $this->balanceService->usualAdditions($edit, $now),
             3,
             $capacityMillilitres,
-            $this->balanceService->catalogue(),
             $batch->measures,
-        );
+        ));
     }
 
     /**

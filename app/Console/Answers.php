@@ -74,11 +74,12 @@ final class Answers
     {
         [$recipe, $style, $balance] = self::weigh($call);
         $catalogue = Catalogue::shipped();
+        $with = $call->with($catalogue);
         $advice = CorrectionSetup::for(
             $balance,
             $style,
             $call->complaint(),
-            $call->with($catalogue),
+            $with === null ? null : CorrectionSetup::named($with, $catalogue),
             $call->most(),
             self::capacity($call),
             $catalogue,

@@ -16,11 +16,14 @@ final readonly class AdviceController
     {
         $edit = $request->edit();
         $balance = $balanceService->balance($edit);
+        $with = $request->with();
         $advice = CorrectionSetup::for(
             $balance,
             $balanceService->style($edit),
             $request->complaint(),
-            $request->with() ?? $balanceService->usualAdditions($edit),
+            $with === null
+                ? $balanceService->usualAdditions($edit, $balance)
+                : CorrectionSetup::named($with, $balanceService->catalogue()),
             $request->most(),
             $request->capacity(),
             $balanceService->catalogue(),

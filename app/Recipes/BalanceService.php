@@ -15,7 +15,8 @@ use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
-use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\Candidate;
+use Vinculum\Correction\UsualAdditions;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Recipe\Recipe;
@@ -122,13 +123,10 @@ final class BalanceService
         return Balance::of($this->formula($edit), self::treatment($edit));
     }
 
-    /**
-     * @return list<string> what a correction may add when the cook names nothing: the style's usual things, as far as
-     *     they are there
-     */
-    public function usualAdditions(Recipe $edit): array
+    /** @return list<Candidate> what a correction may add when the cook names nothing, as far as it is there */
+    public function usualAdditions(Recipe $edit, Balance $balance): array
     {
-        return $this->pantry->usable(CorrectionSetup::usual($this->style($edit)));
+        return UsualAdditions::to($balance, $this->style($edit), $this->catalogue(), $this->pantry->usable(...));
     }
 
     /** A liked batch as a target; null where there is none, or nothing in it counts. */

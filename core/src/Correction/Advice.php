@@ -15,6 +15,7 @@ final readonly class Advice
      * @param list<string>     $notes
      * @param list<Alternative>   $otherWays
      * @param list<Candidate>  $candidates what was allowed
+     * @param self|null        $besides    what the style would want besides what was asked
      */
     public function __construct(
         public Taste $before,
@@ -24,5 +25,20 @@ final readonly class Advice
         public array $notes,
         public array $otherWays = [],
         public array $candidates = [],
+        public ?self $besides = null,
     ) {}
+
+    public function besides(self $besides): self
+    {
+        return new self(
+            $this->before,
+            $this->target,
+            $this->distanceBefore,
+            $this->corrections,
+            $this->notes,
+            $this->otherWays,
+            $this->candidates,
+            $besides,
+        );
+    }
 }

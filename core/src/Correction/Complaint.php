@@ -17,10 +17,10 @@ final readonly class Complaint
 {
     /** How far the axes that nobody complained of may drift, in steps. */
     private const HELD_WITHIN = 1.0;
-    /** A word without strength moves its axis 2 to 3 steps, and is one point on the just-about-right scale. */
-    private const STEPS_A_POINT = 2.5;
+    /** A word without strength moves its axis 2 steps, and is one point on the just-about-right scale. */
+    private const STEPS_A_POINT = 2.0;
 
-    /** @param array<string, array{float, float}> $moves least and most steps by axis */
+    /** @param array<value-of<Axis>, array{float, float}> $moves least and most steps by axis */
     private function __construct(public string $key, private array $moves, public string $says) {}
 
     /** @return list<string> */
@@ -44,20 +44,24 @@ final readonly class Complaint
         return new self($key, $moves, $row->text('says'));
     }
 
-    /**
-     * The target: the complained axes moved, the others held, or where a style is given, inside its windows.
-     */
-    public function target(Taste $now, ?Target $style = null): Target
+    /** @return list<Axis> what it is about */
+    public function axes(): array
     {
-        return self::together([[$this, 1.0]], $now, $style);
+        return array_map(Axis::from(...), array_keys($this->moves));
+    }
+
+    /** The target: the axes that are complained of moved, the others held where they are, whatever a style would want. */
+    public function target(Taste $now): Target
+    {
+        return self::together([[$this, 1.0]], $now);
     }
 
     /**
-     * The target that several words make at once, each with its strength: 1 as it is said, ½ for a little, 2 for far.
+     * The target that several words make at once, each with its strength: 1 as it is said, ½ for a little, 1½ for far.
      *
      * @param list<array{self, float}> $said
      */
-    public static function together(array $said, Taste $now, ?Target $style = null): Target
+    public static function together(array $said, Taste $now): Target
     {
         $windows = [];
         foreach (Axis::cases() as $axis) {
@@ -65,8 +69,6 @@ final readonly class Complaint
             $moves = self::movesOn($axis, $said);
             if ($moves !== null) {
                 $windows[$axis->value] = TargetRange::ofSteps($axis, $steps + $moves[0], $steps + $moves[1]);
-            } elseif ($style?->window($axis) !== null) {
-                $windows[$axis->value] = $style->window($axis);
             } else {
                 $windows[$axis->value] = TargetRange::around($axis, $steps, self::HELD_WITHIN);
             }

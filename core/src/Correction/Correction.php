@@ -15,6 +15,8 @@ final readonly class Correction
      * @param Mixture        $mixture     the batch with everything added
      * @param list<string>   $sideEffects what else moves, in words
      * @param list<string>   $allergensAdded
+     * @param float          $cost        what it is judged by, in steps
+     * @param string         $why         in half a sentence
      */
     public function __construct(
         public array $additions,
@@ -24,5 +26,7 @@ final readonly class Correction
         public float $addedGrams,
         public array $sideEffects,
         public array $allergensAdded,
+        public float $cost,
+        public string $why,
     ) {}
 }

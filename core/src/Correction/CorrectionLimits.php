@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
+use Vinculum\Facts\Facts;
 use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\TasteLoad;
 
 /** What the cook allows a correction to do. */
 final readonly class CorrectionLimits
 {
-    /** Without a capacity, at most this share of the batch may be added. */
-    public const USUAL_SHARE = 0.4;
-
     /**
      * @param list<Candidate> $candidates
      * @param int             $most                how many additions a correction may combine
@@ -23,4 +24,31 @@ final readonly class CorrectionLimits
         public ?float $capacityMillilitres = null,
         public Measures $measures = Measures::Us,
     ) {}
+
+    /**
+     * Without what would not help: of what there is too much of, a thing that holds half as much as the sauce is no
+     * thinner, and one that holds more makes it worse; a strong thing goes in for what it is strong in. What the cook names is taken at the cook's word.
+     */
+    public function onlyWhatHelps(TasteLoad $batch, Target $target): self
+    {
+        $thins = Facts::of(KitchenBasics::class)->thins;
+        $strong = Facts::of(StrongThings::class);
+        $now = $batch->taste();
+        $helping = array_filter(
+            $this->candidates,
+            static fn(Candidate $one): bool => is_infinite($one->most)
+                || !$strong->have($one->ingredient) || $strong->seasons($one->perGram->taste(), $now),
+        );
+        foreach (Axis::cases() as $axis) {
+            if (($target->window($axis)?->off($axis, $now->on($axis)) ?? 0.0) > 0.0) {
+                $helping = array_filter(
+                    $helping,
+                    static fn(Candidate $one): bool => is_infinite($one->most)
+                        || $one->perGram->taste()->on($axis) <= $thins * $now->on($axis),
+                );
+            }
+        }
+
+        return new self(array_values($helping), $this->most, $this->capacityMillilitres, $this->measures);
+    }
 }

@@ -6,12 +6,13 @@ namespace Vinculum\Correction;
 
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\Facts;
+use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
-use Vinculum\Sensory\TasteLoad;
 
 /**
  * A correction in amounts that can be measured: the best around the exact ones, by spoon, or by scale where spoons are
@@ -27,70 +28,66 @@ final readonly class CorrectionMeasuring
     /** A move on an axis that is said as a side effect, in steps. */
     private const NOTICED = 0.5;
 
-    private TasteLoad $load;
     private Taste $before;
 
+    /** @var list<array<int, float>> */
+    private array $rows;
+
     /**
-     * @param Mixture      $batch     as it stands in the pan
-     * @param float        $most      grams that may be added
-     * @param list<string> $allergens of the batch
+     * @param Mixture         $batch      as it stands in the pan
+     * @param list<Candidate> $candidates
+     * @param list<string>    $allergens  of the batch
      */
     public function __construct(
         private Mixture $batch,
         private Target $target,
+        private Objective $objective,
         private Spoons $spoons,
-        private float $most,
+        private Room $room,
+        private array $candidates,
         private array $allergens,
     ) {
-        $this->load = TasteLoad::of($batch);
-        $this->before = $this->load->taste();
+        $this->before = Taste::ofMixture($batch);
+        $this->rows = array_map(static fn(Candidate $one): array => TasteCurve::row($one->perGram), $candidates);
     }
 
     /**
-     * @param list<Candidate> $candidates
-     * @param list<float>     $grams      exact
+     * @param list<int>   $which of the candidates
+     * @param list<float> $grams exact
      *
      * @return Correction|null null where no measurable amount is worth it
      */
-    public function of(array $candidates, array $grams): ?Correction
+    public function of(array $which, array $grams): ?Correction
     {
-        $amounts = $this->snap($candidates, $grams);
+        $amounts = $this->snap($which, $grams);
 
-        return $amounts === null ? null : $this->describe($amounts);
+        return $amounts === null || $amounts === [] ? null : $this->describe($amounts);
     }
 
     /**
      * The best of the measurable amounts around the exact ones.
      *
-     * @param list<Candidate> $candidates
-     * @param list<float>     $grams
+     * @param list<int>   $which
+     * @param list<float> $grams
      *
-     * @return list<array{Candidate, float}>|null
+     * @return list<array{int, float}>|null candidate and grams
      */
-    private function snap(array $candidates, array $grams): ?array
+    private function snap(array $which, array $grams): ?array
     {
-        $bySpoon = array_map(
-            fn(Candidate $one, float $exact): array => $this->spoons->neighbours(
-                $exact,
-                $one->ingredient->density,
-                $one->ingredient->eachGrams(),
-            ),
-            $candidates,
-            $grams,
-        );
-        [$best, $least] = $this->bestOf($candidates, $bySpoon);
+        $bySpoon = array_map(fn(int $index, float $exact): array => $this->neighbours($index, $exact), $which, $grams);
+        [$best, $least] = $this->bestOf($which, $bySpoon);
         $exact = $this->valueOf(
-            array_map(static fn(Candidate $one, float $amount): array => [$one, $amount], $candidates, $grams),
+            array_map(static fn(int $index, float $amount): array => [$index, $amount], $which, $grams),
         );
         if ($least > $exact + self::TOO_COARSE) {
             $byScale = array_map(
-                fn(Candidate $one, float $exact): array => $exact < 1.0
-                    ? $this->spoons->neighbours($exact, $one->ingredient->density)
+                fn(int $index, float $exact): array => $exact < 1.0
+                    ? $this->spoons->neighbours($exact, $this->candidates[$index]->ingredient->density)
                     : $this->spoons->onScale($exact),
-                $candidates,
+                $which,
                 $grams,
             );
-            [$finer, $value] = $this->bestOf($candidates, $byScale);
+            [$finer, $value] = $this->bestOf($which, $byScale);
 
             return $value < $least ? $finer : $best;
         }
@@ -98,20 +95,28 @@ final readonly class CorrectionMeasuring
         return $best === null ? null : $this->trim($best, $least);
     }
 
+    /** @return array{float, float} the measurable amounts below and above */
+    private function neighbours(int $index, float $grams): array
+    {
+        $ingredient = $this->candidates[$index]->ingredient;
+
+        return $this->spoons->neighbours($grams, $ingredient->density, $ingredient->eachGrams());
+    }
+
     /**
-     * @param list<Candidate>             $candidates
-     * @param list<array{float, float}>   $amounts    the two to choose from for each
+     * @param list<int>                 $which
+     * @param list<array{float, float}> $amounts the two to choose from for each
      *
-     * @return array{list<array{Candidate, float}>|null, float} the best choice within the room, and its value
+     * @return array{list<array{int, float}>|null, float} the best choice within the room, and its value
      */
-    private function bestOf(array $candidates, array $amounts): array
+    private function bestOf(array $which, array $amounts): array
     {
         $choices = [[]];
-        foreach ($candidates as $index => $candidate) {
+        foreach ($which as $position => $index) {
             $extended = [];
-            foreach ($amounts[$index] as $amount) {
+            foreach ($amounts[$position] as $amount) {
                 foreach ($choices as $choice) {
-                    $extended[] = $amount > 0.0 ? [...$choice, [$candidate, $amount]] : $choice;
+                    $extended[] = $amount > 0.0 ? [...$choice, [$index, $amount]] : $choice;
                 }
             }
             $choices = $extended;
@@ -119,7 +124,10 @@ final readonly class CorrectionMeasuring
         [$best, $least] = [null, INF];
         foreach ($choices as $choice) {
             $value = $this->valueOf($choice);
-            if ($choice !== [] && array_sum(array_column($choice, 1)) <= $this->most && $value < $least) {
+            if (
+                $choice !== [] && $value < $least
+                && $this->room->holds(array_column($choice, 0), array_column($choice, 1))
+            ) {
                 [$best, $least] = [$choice, $value];
             }
         }
@@ -130,22 +138,18 @@ final readonly class CorrectionMeasuring
     /**
      * Takes back notch after notch for as long as that is no worse: the least that does the work.
      *
-     * @param list<array{Candidate, float}> $amounts
+     * @param list<array{int, float}> $amounts
      *
-     * @return list<array{Candidate, float}>
+     * @return list<array{int, float}>
      */
     private function trim(array $amounts, float $value): array
     {
-        foreach (array_keys($amounts) as $index) {
+        foreach (array_keys($amounts) as $position) {
             for ($notches = 0; $notches < 100; ++$notches) {
-                [$candidate, $grams] = $amounts[$index];
-                [$less] = $this->spoons->neighbours(
-                    $grams * (1.0 - 1e-6),
-                    $candidate->ingredient->density,
-                    $candidate->ingredient->eachGrams(),
-                );
+                [$index, $grams] = $amounts[$position];
+                [$less] = $this->neighbours($index, $grams * (1.0 - 1e-6));
                 $trial = $amounts;
-                $trial[$index] = [$candidate, $less];
+                $trial[$position] = [$index, $less];
                 $tried = $this->valueOf($trial);
                 if ($less <= 0.0 || $tried >= $value) {
                     break;
@@ -157,21 +161,16 @@ final readonly class CorrectionMeasuring
         return $amounts;
     }
 
-    /** @param list<array{Candidate, float}> $amounts */
+    /** @param list<array{int, float}> $amounts */
     private function valueOf(array $amounts): float
     {
-        $after = $this->load;
-        foreach ($amounts as [$candidate, $grams]) {
-            $after = $after->plus($candidate->perGram, $grams);
-        }
-
-        return $this->target->distance($after->taste())
-            + Objective::PRICE * ($after->grams - $this->load->grams) / $this->load->grams;
+        return $this->objective->value(
+            array_map(fn(array $one): array => $this->rows[$one[0]], $amounts),
+            array_column($amounts, 1),
+        );
     }
 
-    /**
-     * @param list<array{Candidate, float}> $amounts
-     */
+    /** @param non-empty-list<array{int, float}> $amounts */
     private function describe(array $amounts): Correction
     {
         $mixture = $this->batch;
@@ -179,8 +178,10 @@ final readonly class CorrectionMeasuring
         $added = 0.0;
         $gained = [];
         usort($amounts, static fn(array $one, array $other): int => $other[1] <=> $one[1]);
-        foreach ($amounts as [$candidate, $grams]) {
-            $ingredient = $candidate->ingredient;
+        $cost = $this->valueOf($amounts);
+        foreach ($amounts as [$index, $grams]) {
+            $ingredient = $this->candidates[$index]->ingredient;
+            $cost += Facts::of(CorrectionCosts::class)->each + $this->candidates[$index]->strange;
             $mixture = $mixture->plus($ingredient->grams($grams));
             [$density, $each] = [$ingredient->density, $ingredient->eachGrams()];
             [$first, $words] = $this->firstDose($grams, $density, $each);
@@ -204,6 +205,8 @@ final readonly class CorrectionMeasuring
             $added,
             $this->sideEffects($after, $mixture),
             array_values(array_unique($gained)),
+            $cost,
+            CorrectionReason::of($this->batch, $this->target, $additions),
         );
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Chemistry\Mixture;
-use Vinculum\Chemistry\Volume;
+use Vinculum\Facts\Facts;
 use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Target;
@@ -18,8 +18,12 @@ use Vinculum\Sensory\TasteLoad;
 final readonly class CorrectionSearch
 {
     private const MOST_ANSWERS = 8;
+    /** Pairs that a third is tried with. */
+    private const PROMISING = 8;
     /** Supports worth snapping: the best by exact value. */
     private const SHORTLIST = 60;
+    /** Less than this is not worth looking for a spoon. */
+    private const WORTH_MEASURING = 0.05;
     /** A correction must gain at least this many steps to be worth a spoon. */
     private const LEAST_GAIN = 0.125;
 
@@ -55,8 +59,9 @@ final readonly class CorrectionSearch
                 ['Nothing may be added: name at least one ingredient to correct with.'],
             );
         }
-        $most = self::mostGrams($batch, $limits);
-        if ($most <= 0.0) {
+        $limits = $limits->onlyWhatHelps($load, $target);
+        $room = Room::in($batch, $limits->candidates, $limits->capacityMillilitres);
+        if ($room->most <= 0.0) {
             return new Advice(
                 $before,
                 $target,
@@ -74,12 +79,18 @@ final readonly class CorrectionSearch
                 ['It stands inside every window: nothing needs adding.'],
             );
         }
-        $objective = new Objective($load, $target);
-        $found = self::shortlist($objective, $limits, $most);
+        $objective = Objective::correcting($load, $target);
         $corrections = self::measured(
-            $found,
-            $limits,
-            new CorrectionMeasuring($batch, $target, Spoons::of($limits->measures), $most, $batchAllergens),
+            self::shortlist($objective, $limits, $room),
+            new CorrectionMeasuring(
+                $batch,
+                $target,
+                $objective,
+                Spoons::of($limits->measures),
+                $room,
+                $limits->candidates,
+                $batchAllergens,
+            ),
             $distance,
         );
         if ($corrections === []) {
@@ -94,23 +105,12 @@ final readonly class CorrectionSearch
         return new Advice($before, $target, $distance, $corrections, $notes);
     }
 
-    /** Grams that may be added: to the capacity, else 40 % of the batch. */
-    private static function mostGrams(Mixture $batch, CorrectionLimits $limits): float
-    {
-        if ($limits->capacityMillilitres === null) {
-            return CorrectionLimits::USUAL_SHARE * $batch->grams();
-        }
-        // room filled with water, the lightest thing usually added but oil and spirits; the snapped result is held to
-        // the volume itself
-        return max(0.0, $limits->capacityMillilitres - Volume::millilitres($batch)) * 1.6;
-    }
-
     /**
      * The best amounts for every support, best first.
      *
-     * @return list<array{list<Candidate>, list<float>, float}> candidates, grams, value
+     * @return list<array{list<int>, list<float>}> which candidates, and grams of each
      */
-    private static function shortlist(Objective $objective, CorrectionLimits $limits, float $most): array
+    private static function shortlist(Objective $objective, CorrectionLimits $limits, Room $room): array
     {
         $rows = array_map(
             static fn(Candidate $candidate): array => TasteCurve::row($candidate->perGram),
@@ -120,7 +120,7 @@ final readonly class CorrectionSearch
         $found = [];
         $singles = [];
         foreach ($rows as $index => $row) {
-            $singles[$index] = self::fitOne($objective, $row, $most);
+            $singles[$index] = self::fitOne($objective, $row, $room, $index);
             $found[] = [[$index], ...$singles[$index]];
         }
         $pairs = [];
@@ -131,12 +131,16 @@ final readonly class CorrectionSearch
                     [0.0, $singles[$b][0][0]],
                     [$singles[$a][0][0], $singles[$b][0][0]],
                 ];
-                $pairs[$a][$b] = self::fitFrom($objective, [$rows[$a], $rows[$b]], $starts, $most);
+                $pairs[$a][$b] = self::fitFrom($objective, [$rows[$a], $rows[$b]], $starts, $room, [$a, $b]);
                 $found[] = [[$a, $b], ...$pairs[$a][$b]];
             }
         }
         if ($limits->most >= 3) {
+            $promising = self::promising($pairs);
             foreach (self::supports(count($rows), 3) as [$a, $b, $c]) {
+                if (!isset($promising["{$a} {$b}"]) && !isset($promising["{$a} {$c}"]) && !isset($promising["{$b} {$c}"])) {
+                    continue;
+                }
                 [$ab, $ac, $bc] = [$pairs[$a][$b][0], $pairs[$a][$c][0], $pairs[$b][$c][0]];
                 $starts = [
                     [$ab[0], $ab[1], 0.0],
@@ -146,29 +150,47 @@ final readonly class CorrectionSearch
                 ];
                 $found[] = [
                     [$a, $b, $c],
-                    ...self::fitFrom($objective, [$rows[$a], $rows[$b], $rows[$c]], $starts, $most),
+                    ...self::fitFrom($objective, [$rows[$a], $rows[$b], $rows[$c]], $starts, $room, [$a, $b, $c]),
                 ];
             }
         }
-        $found = array_filter($found, static fn(array $one): bool => $one[2] < $nothing - 0.05);
-        usort($found, static fn(array $one, array $other): int => $one[2] <=> $other[2]);
         $byCount = [];
-        foreach ($found as $one) {
-            $byCount[count($one[0])][] = $one;
+        $each = Facts::of(CorrectionCosts::class)->each;
+        foreach ($found as [$which, $grams, $value]) {
+            if ($value < $nothing - self::WORTH_MEASURING) {
+                foreach ($which as $index) {
+                    $value += $each + $limits->candidates[$index]->strange;
+                }
+                $byCount[count($which)][] = [$which, $grams, $value];
+            }
         }
         $short = [];
         foreach ($byCount as $ofCount) {
+            usort($ofCount, static fn(array $one, array $other): int => $one[2] <=> $other[2]);
             array_push($short, ...array_slice($ofCount, 0, (int) (self::SHORTLIST / 3)));
         }
 
-        return array_map(
-            static fn(array $one): array => [
-                array_map(static fn(int $index): Candidate => $limits->candidates[$index], $one[0]),
-                $one[1],
-                $one[2],
-            ],
-            $short,
-        );
+        return array_map(static fn(array $one): array => [$one[0], $one[1]], $short);
+    }
+
+    /**
+     * The pairs that a third is tried with: the best of them.
+     *
+     * @param array<int, array<int, array{list<float>, float}>> $pairs
+     *
+     * @return array<string, true> by both numbers
+     */
+    private static function promising(array $pairs): array
+    {
+        $values = [];
+        foreach ($pairs as $a => $others) {
+            foreach ($others as $b => [, $value]) {
+                $values["{$a} {$b}"] = $value;
+            }
+        }
+        asort($values);
+
+        return array_fill_keys(array_slice(array_keys($values), 0, self::PROMISING), true);
     }
 
     /**
@@ -176,8 +198,9 @@ final readonly class CorrectionSearch
      *
      * @return array{list<float>, float}
      */
-    private static function fitOne(Objective $objective, array $row, float $most): array
+    private static function fitOne(Objective $objective, array $row, Room $room, int $index): array
     {
+        $most = $room->alone($index);
         $best = [[0.0], $objective->value([$row], [0.0])];
         foreach ([...$objective->edges($row), 0.1 * $most, $most] as $grams) {
             if ($grams <= $most) {
@@ -188,31 +211,28 @@ final readonly class CorrectionSearch
             }
         }
 
-        return $objective->fit([$row], $best[0], $most, 16);
+        return $objective->fit([$row], $best[0], $room, [$index], 16);
     }
 
     /**
      * @param list<array<int, float>> $rows
-     * @param list<list<float>>                                            $starts
+     * @param list<list<float>>       $starts
+     * @param list<int>               $which
      *
      * @return array{list<float>, float}
      */
-    private static function fitFrom(Objective $objective, array $rows, array $starts, float $most): array
+    private static function fitFrom(Objective $objective, array $rows, array $starts, Room $room, array $which): array
     {
-        $best = null;
+        $best = $starts[0];
         $least = INF;
         foreach ($starts as $start) {
-            $sum = array_sum($start);
-            if ($sum > $most) {
-                $start = array_map(static fn(float $grams): float => $grams * $most / $sum, $start);
-            }
-            $value = $objective->value($rows, $start);
-            if ($value < $least || $best === null) {
+            $value = $room->holds($which, $start) ? $objective->value($rows, $start) : INF;
+            if ($value < $least) {
                 [$best, $least] = [$start, $value];
             }
         }
 
-        return $objective->fit($rows, $best ?? [], $most);
+        return $objective->fit($rows, $best, $room, $which);
     }
 
     /**
@@ -236,73 +256,20 @@ final readonly class CorrectionSearch
     }
 
     /**
-     * @param list<array{list<Candidate>, list<float>, float}> $found
+     * @param list<array{list<int>, list<float>}> $found
      *
      * @return list<Correction>
      */
-    private static function measured(
-        array $found,
-        CorrectionLimits $limits,
-        CorrectionMeasuring $measuring,
-        float $distance,
-    ): array {
-        $corrections = [];
-        foreach ($found as [$candidates, $grams]) {
-            $correction = $measuring->of($candidates, $grams);
-            if ($correction === null) {
-                continue;
-            }
-            $isTooFull = $limits->capacityMillilitres !== null
-                && Volume::millilitres($correction->mixture) > $limits->capacityMillilitres;
-            if ($correction->distanceAfter > $distance - self::LEAST_GAIN || $isTooFull) {
-                continue;
-            }
-            $corrections[] = $correction;
-        }
-        usort(
-            $corrections,
-            static fn(Correction $one, Correction $other): int => [
-                round(4.0 * $one->distanceAfter),
-                count($one->additions),
-                $one->addedGrams,
-            ] <=> [
-                round(4.0 * $other->distanceAfter),
-                count($other->additions),
-                $other->addedGrams,
-            ],
-        );
-
-        return self::withoutIdleAdditions($corrections);
-    }
-
-    /**
-     * Drops a correction that only adds something idle to a better one.
-     *
-     * @param list<Correction> $ranked
-     *
-     * @return list<Correction>
-     */
-    private static function withoutIdleAdditions(array $ranked): array
+    private static function measured(array $found, CorrectionMeasuring $measuring, float $distance): array
     {
-        $kept = [];
-        $sets = [];
-        foreach ($ranked as $correction) {
-            $keys = array_map(
-                static fn(Addition $addition): string => $addition->ingredient->key,
-                $correction->additions,
-            );
-            foreach ($sets as $better) {
-                if (array_diff($better, $keys) === []) {
-                    continue 2;
-                }
-            }
-            $kept[] = $correction;
-            $sets[] = $keys;
-            if (count($kept) === self::MOST_ANSWERS) {
-                break;
+        $corrections = [];
+        foreach ($found as [$which, $grams]) {
+            $correction = $measuring->of($which, $grams);
+            if ($correction !== null && $correction->distanceAfter <= $distance - self::LEAST_GAIN) {
+                $corrections[] = $correction;
             }
         }
 
-        return $kept;
+        return AnswersThatDiffer::of($corrections, self::MOST_ANSWERS);
     }
 }

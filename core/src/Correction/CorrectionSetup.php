@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Balance\Balance;
-use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Target;
@@ -16,15 +15,15 @@ use Vinculum\Style\StyleFamily;
 final class CorrectionSetup
 {
     /**
-     * @param list<string>|null $with ingredient keys that alone may be added
-     * @param Target|null       $own  a target of the cook's own, instead of the style's
-     * @param TargetShift|null         $move words that move the target, such as "a little sharper"
+     * @param list<Candidate>|null $candidates what alone may be added; what a cook would reach for when null
+     * @param Target|null          $own        a target of the cook's own, instead of the style's
+     * @param TargetShift|null     $move       words that move the target, such as "a little sharper"
      */
     public static function for(
         Balance $balance,
         ?StyleFamily $style,
         ?Complaint $complaint,
-        ?array $with,
+        ?array $candidates,
         int $most,
         ?float $capacityMillilitres,
         Catalogue $catalogue,
@@ -32,9 +31,10 @@ final class CorrectionSetup
         ?Target $own = null,
         ?TargetShift $move = null,
     ): Advice {
+        $candidates ??= UsualAdditions::to($balance, $style, $catalogue);
         $aim = $own ?? $style?->target;
         $aim = $aim !== null && $move !== null ? $move->apply($aim) : $aim;
-        $target = $complaint?->target($balance->taste, $aim) ?? $aim;
+        $target = $complaint?->target($balance->taste) ?? $aim;
         if ($target === null) {
             return new Advice(
                 $balance->taste,
@@ -44,59 +44,51 @@ final class CorrectionSetup
                 ['Nothing to aim at: choose a style, or say what is wrong ("too salty").'],
             );
         }
+        $limits = new CorrectionLimits($candidates, $most, $capacityMillilitres, $measures);
+        $advice = self::towards($target, $balance, $limits);
 
-        return self::towards(
-            $target,
-            $balance,
-            $with ?? self::usual($style),
-            $most,
-            $capacityMillilitres,
-            $catalogue,
-            $measures,
-        );
+        return $complaint === null || $aim === null
+            ? $advice
+            : $advice->besides(self::besides($complaint, $aim, $balance, $limits));
     }
 
-    /**
-     * What to add to get as near as may be to a target.
-     *
-     * @param list<string> $with ingredient keys that alone may be added
-     */
-    public static function towards(
-        Target $target,
-        Balance $balance,
-        array $with,
-        int $most,
-        ?float $capacityMillilitres,
-        Catalogue $catalogue,
-        Measures $measures,
-    ): Advice {
-        $candidates = array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $with);
-        $advice = CorrectionSearch::advise(
-            $balance->mixture,
-            $target,
-            new CorrectionLimits($candidates, $most, $capacityMillilitres, $measures),
-            $balance->allergens(),
-        );
+    /** What to add to get as near as may be to a target. */
+    public static function towards(Target $target, Balance $balance, CorrectionLimits $limits): Advice
+    {
+        $advice = CorrectionSearch::advise($balance->mixture, $target, $limits, $balance->allergens());
 
         return new Advice(
             $advice->before,
             $advice->target,
             $advice->distanceBefore,
             $advice->corrections,
-            $advice->notes,
+            [...$advice->notes, ...Doubt::notes($balance, $target, $advice)],
             Alternatives::for($balance, $target, $advice),
-            $candidates,
+            $limits->candidates,
         );
     }
 
+    /** What the style would want on the axes that nobody spoke of: another offer, for another moment. */
+    private static function besides(
+        Complaint $complaint,
+        Target $aim,
+        Balance $balance,
+        CorrectionLimits $limits,
+    ): Advice {
+        foreach ($complaint->axes() as $axis) {
+            $aim = $aim->without($axis);
+        }
+
+        return CorrectionSearch::advise($balance->mixture, $aim, $limits, $balance->allergens());
+    }
+
     /**
-     * @return list<string> ingredient keys that are allowed when the cook names none: the family's correctors, its
-     *     base, and water
+     * @param list<string> $keys
+     *
+     * @return list<Candidate> what the cook names, bounded by the room alone
      */
-    public static function usual(?StyleFamily $style): array
+    public static function named(array $keys, Catalogue $catalogue): array
     {
-        return $style === null
-            ? FactsFile::named('correctors')['usual']->list('of')
-            : array_values(array_unique([...$style->correctors, $style->base, 'water']));
+        return array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $keys);
     }
 }

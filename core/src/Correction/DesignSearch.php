@@ -60,7 +60,7 @@ final class DesignSearch
             static fn(Candidate $one): array => TasteCurve::row($one->perGram->plus($base->perGram, -1.0)),
             $free,
         );
-        $objective = new Objective($start, self::narrowed($target));
+        $objective = Objective::towards($start, self::narrowed($target));
         $grams = self::fit($objective, $rows, $room);
         $spoons = Spoons::of($measures);
         $lines = [];
@@ -119,7 +119,8 @@ final class DesignSearch
             $found = $objective->fit(
                 $rows,
                 array_fill(0, $count, $share * $room / max(1, $count)),
-                $room,
+                Room::ofGrams($room, $count),
+                array_keys($rows),
                 self::ROUNDS,
             );
             if ($found[1] < $best[1]) {

@@ -110,6 +110,12 @@ final class DesignSetup
     public static function isFree(ResolvedLine $line): bool
     {
         return !in_array('lock', $line->tags, true)
-            && array_intersect(self::SEASONS, $line->ingredient->roles ?? []) !== [];
+            && $line->ingredient !== null && self::seasons($line->ingredient);
+    }
+
+    /** Whether a thing is there for the balance, rather than for its smell. */
+    public static function seasons(Ingredient $ingredient): bool
+    {
+        return array_intersect(self::SEASONS, $ingredient->roles) !== [];
     }
 }

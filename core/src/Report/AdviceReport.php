@@ -23,6 +23,7 @@ final readonly class AdviceReport extends Report
      * @param array<value-of<Axis>, AxisReport> $before by axis
      * @param float $distanceBefore in steps
      * @param list<CorrectionReport> $corrections the best first
+     * @param list<CorrectionReport> $besides what the style would want besides what was asked
      * @param list<string>                                                                                                $notes
      * @param list<array{kind: string, says: string, grams: float|null, distance_after: float|null}>                      $otherWays
      * @param list<array{ingredient: string, name: string, axis: value-of<Axis>, grams: float, measure: string, also: Named<float>}> $levers
@@ -32,6 +33,7 @@ final readonly class AdviceReport extends Report
         public array $before,
         public float $distanceBefore,
         public array $corrections,
+        public array $besides,
         public array $notes,
         public array $otherWays,
         public array $levers,
@@ -47,14 +49,8 @@ final readonly class AdviceReport extends Report
         return new self(
             AxisReport::all($balance->axes, $advice->target),
             $advice->distanceBefore,
-            array_map(
-                static fn(Correction $correction): CorrectionReport => CorrectionReport::of(
-                    $correction,
-                    $advice->target,
-                    $balance,
-                ),
-                $advice->corrections,
-            ),
+            self::corrections($advice, $balance),
+            $advice->besides === null ? [] : self::corrections($advice->besides, $balance),
             $notes ?? $advice->notes,
             array_map(
                 static fn(Alternative $way): array => [
@@ -66,6 +62,19 @@ final readonly class AdviceReport extends Report
                 $advice->otherWays,
             ),
             self::levers($advice, $balance, Spoons::of($measures)),
+        );
+    }
+
+    /** @return list<CorrectionReport> */
+    private static function corrections(Advice $advice, Balance $balance): array
+    {
+        return array_map(
+            static fn(Correction $correction): CorrectionReport => CorrectionReport::of(
+                $correction,
+                $advice->target,
+                $balance,
+            ),
+            $advice->corrections,
         );
     }
 

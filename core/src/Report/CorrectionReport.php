@@ -25,6 +25,7 @@ final readonly class CorrectionReport extends Report
      * @param string $verdict on the whole, afterwards
      * @param list<string>                                                                                                               $sideEffects
      * @param list<string>                                                                                                               $allergensAdded
+     * @param string $why in half a sentence
      * @param string|null $yield as it then reads, for what is added to a finished sauce makes it more
      */
     private function __construct(
@@ -37,6 +38,7 @@ final readonly class CorrectionReport extends Report
         public float $batchMillilitres,
         public array $sideEffects,
         public array $allergensAdded,
+        public string $why,
         public ?string $yield,
     ) {}
 
@@ -68,6 +70,7 @@ final readonly class CorrectionReport extends Report
             Volume::millilitres($correction->mixture),
             $correction->sideEffects,
             $correction->allergensAdded,
+            $correction->why,
             $balance->isFinished ? MeasuredYield::written($correction->mixture->grams()) : null,
         );
     }

@@ -30,7 +30,8 @@ final readonly class FamilyGuess
             return [];
         }
         $scores = FamilyLikelihood::of(Makeup::of($balance), $balance->taste);
-        foreach (($title ?? '') === '' ? [] : FactsFile::named('styles') as $style => $row) {
+        $title ??= '';
+        foreach ($title === '' ? [] : FactsFile::named('styles') as $style => $row) {
             $scores[$style] += self::ofTitle($row->list('titled'), $title);
         }
         arsort($scores);

@@ -36,7 +36,7 @@ final readonly class ReferenceFormula
                 }
             }
             $balance = Balance::of($formula);
-            $references[] = new self($recipe->title ?? '', $balance, Makeup::of($balance));
+            $references[] = new self($recipe->title, $balance, Makeup::of($balance));
         }
 
         return $references !== [] ? $references : throw FactsFault::unreadable($path);

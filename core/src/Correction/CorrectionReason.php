@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Correction;
+
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
+
+/** Why a correction does what it does, in half a sentence: "water thins the salt; sugar and lime put back what it thins". */
+final class CorrectionReason
+{
+    /** A move on an axis that is worth a word, in steps. */
+    private const NOTICED = 0.2;
+
+    /** @param non-empty-list<Addition> $additions the largest first */
+    public static function of(Mixture $batch, Target $target, array $additions): string
+    {
+        $before = Taste::ofMixture($batch);
+        $does = [];
+        foreach ($additions as $addition) {
+            $moved = $before->stepsTo(Taste::ofMixture($batch->plus($addition->ingredient->grams($addition->grams))));
+            $does[self::clause($before, $target, $moved)][] = mb_strtolower($addition->ingredient->name);
+        }
+        $clauses = [];
+        foreach (['thins', 'brings', 'puts back'] as $kind) {
+            foreach ($does as $clause => $names) {
+                if (str_starts_with($clause, $kind)) {
+                    $clauses[] = self::and($names) . ' ' . (count($names) > 1 ? self::plural($clause) : $clause);
+                }
+            }
+        }
+
+        return implode('; ', $clauses);
+    }
+
+    /** @param array<value-of<Axis>, float> $moved what one addition moves, in steps */
+    private static function clause(Taste $before, Target $target, array $moved): string
+    {
+        $thinned = [];
+        $brought = [];
+        foreach ($moved as $key => $steps) {
+            $axis = Axis::from($key);
+            $off = $target->window($axis)?->off($axis, $before->on($axis)) ?? 0.0;
+            if ($off > 0.0 && $steps < -self::NOTICED) {
+                $thinned[] = self::noun($axis);
+            } elseif ($off < 0.0 && $steps > self::NOTICED) {
+                $brought[] = self::noun($axis);
+            }
+        }
+
+        return match (true) {
+            $brought !== [] => 'brings ' . self::and($brought),
+            $thinned !== [] => 'thins the ' . self::and($thinned),
+            default => 'puts back what else moves',
+        };
+    }
+
+    private static function noun(Axis $axis): string
+    {
+        return match ($axis) {
+            Axis::Sweet => 'sweetness',
+            Axis::Sour => 'acid',
+            Axis::Salt => 'salt',
+            Axis::Umami => 'savour',
+            Axis::Heat => 'heat',
+        };
+    }
+
+    private static function plural(string $clause): string
+    {
+        return str_replace(['brings', 'thins', 'puts'], ['bring', 'thin', 'put'], $clause);
+    }
+
+    /** @param list<string> $names */
+    private static function and(array $names): string
+    {
+        $last = array_pop($names);
+
+        return $names === [] ? (string) $last : implode(', ', $names) . " and {$last}";
+    }
+}

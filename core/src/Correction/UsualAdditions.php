@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Correction;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Facts\Facts;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Work;
+use Vinculum\Style\Dose;
+use Vinculum\Style\FamilyGuess;
+use Vinculum\Style\Makeup;
+use Vinculum\Style\StyleBook;
+use Vinculum\Style\StyleFamily;
+
+/**
+ * What a cook would reach for when nobody names anything: what is in the recipe, the basics of any kitchen, and what the
+ * family usually holds, each up to a dose that cooks use.
+ */
+final readonly class UsualAdditions
+{
+    /** A family that nobody chose lends its doses from this likelihood on. */
+    private const LIKELY = 0.5;
+
+    /** A thing of which there is more than any dose may still grow by this share of itself. */
+    private const GROWS = 0.25;
+
+    /**
+     * @param Dose[] $doses by ingredient key, of the family
+     */
+    private function __construct(
+        private Balance $balance,
+        private Makeup $makeup,
+        private array $doses,
+        private int $references,
+        private KitchenBasics $basics,
+        private Catalogue $catalogue,
+    ) {}
+
+    /**
+     * @param callable(list<string>): list<string>|null $onTheShelf which of these there is, or what stands in its place
+     *
+     * @return list<Candidate> the nearest at hand first
+     */
+    public static function to(
+        Balance $balance,
+        ?StyleFamily $style,
+        Catalogue $catalogue,
+        ?callable $onTheShelf = null,
+    ): array {
+        $family = $style->key ?? self::likely($balance);
+        $usual = new self(
+            $balance,
+            Makeup::of($balance),
+            $family === null ? [] : Dose::ofIngredients($family),
+            $family === null ? 0 : StyleBook::get($family)->references,
+            Facts::of(KitchenBasics::class),
+            $catalogue,
+        );
+        $keys = $usual->keys();
+        $keys = $onTheShelf === null ? $keys : $onTheShelf($keys);
+        $candidates = [];
+        foreach ($keys as $key) {
+            $candidate = $usual->candidate($catalogue->get($key));
+            if ($candidate->most > 0.0) {
+                $candidates[] = $candidate;
+            }
+        }
+
+        return $candidates;
+    }
+
+    private static function likely(Balance $balance): ?string
+    {
+        $guess = FamilyGuess::for($balance, null)[0] ?? null;
+
+        return $guess !== null && $guess->likelihood >= self::LIKELY ? $guess->style : null;
+    }
+
+    /** @return list<string> ingredient keys, those of the recipe first */
+    private function keys(): array
+    {
+        $inIt = $this->inTheRecipe();
+        $usual = [];
+        foreach ($this->doses as $key => $dose) {
+            if ($dose->references >= $this->basics->usual * $this->references && $this->catalogue->has($key)) {
+                $usual[] = $key;
+            }
+        }
+        $basics = array_values(array_filter(
+            array_keys($this->basics->of),
+            fn(string $key): bool => $this->isTheFamilys($key, $usual),
+        ));
+        $works = array_merge(...array_map(Work::of(...), [...array_keys($this->makeup->ingredients), '']));
+        $besides = array_filter(
+            array_unique([...$basics, ...$usual]),
+            fn(string $key): bool => !in_array($key, $inIt, true) && !$this->isReplaced($key, $works),
+        );
+
+        return array_slice([...$inIt, ...array_values($besides)], 0, (int) $this->basics->most);
+    }
+
+    /** @return list<string> what seasons the recipe or carries it: what is plain first, then the most of it */
+    private function inTheRecipe(): array
+    {
+        $strong = Facts::of(StrongThings::class);
+        $shares = [];
+        foreach ($this->balance->formula->lines as $line) {
+            $ingredient = $line->ingredient;
+            if ($ingredient === null || !$line->countsInTheMixture()) {
+                continue;
+            }
+            $share = ($this->makeup->ingredients[$ingredient->kind()] ?? 0.0) / 100.0;
+            $carriesFrom = in_array('aromatic', $ingredient->roles, true)
+                ? $this->basics->smells
+                : $this->basics->carries;
+            if (DesignSetup::seasons($ingredient) || ($share >= $carriesFrom && !$strong->have($ingredient))) {
+                $shares[$ingredient->key] = $share + ($this->isPlain($ingredient->kind()) ? 1.0 : 0.0);
+            }
+        }
+        arsort($shares);
+
+        return array_keys($shares);
+    }
+
+    /**
+     * A recipe that is soured, sweetened, oiled or salted by something of its own wants no other; but plain salt salts
+     * whatever the family salts with it.
+     *
+     * @param list<string> $works that things in the recipe do
+     */
+    private function isReplaced(string $key, array $works): bool
+    {
+        foreach ([
+            $this->basics->acids,
+            $this->basics->fats,
+            $this->basics->sweeteners,
+            isset($this->doses[$key]) && $key === 'salt' ? [] : $this->basics->salters,
+        ] as $group) {
+            if (array_intersect($group, Work::of($key)) !== [] && array_intersect($group, $works) !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Of the basics, oil goes only where the family has it; of the acids, the one that the family uses most.
+     *
+     * @param list<string> $usual of the family
+     */
+    private function isTheFamilys(string $key, array $usual): bool
+    {
+        $works = Work::of($key);
+        if (array_intersect($this->basics->fats, $works) !== []) {
+            return in_array($key, $usual, true);
+        }
+        if (array_intersect($this->basics->acids, $works) !== []) {
+            $ofFamily = array_values(array_filter(
+                array_keys($this->doses),
+                fn(string $one): bool => array_intersect($this->basics->acids, Work::of($one)) !== []
+                    && isset($this->basics->of[$one]),
+            ));
+
+            return $key === ($ofFamily[0] ?? 'lemon-juice');
+        }
+
+        return true;
+    }
+
+    private function candidate(Ingredient $ingredient): Candidate
+    {
+        $costs = Facts::of(CorrectionCosts::class);
+        $kind = $ingredient->kind();
+        $isInIt = isset($this->makeup->ingredients[$kind]);
+        // a basic that no reference of the family holds is strange to it
+        $isBasic = isset($this->basics->of[$kind]) && ($this->doses === [] || isset($this->doses[$kind]));
+
+        return Candidate::of(
+            $ingredient,
+            $this->mostOf($ingredient),
+            ($isInIt ? 0.0 : ($isBasic ? $costs->basic : $costs->unusual))
+                + ($ingredient->heatIsOfPods ? $costs->doubtful : 0.0),
+        );
+    }
+
+    /** Grams that may be added to the batch as it stands. */
+    private function mostOf(Ingredient $ingredient): float
+    {
+        $limits = Facts::of(DoseLimits::class);
+        $kind = $ingredient->kind();
+        $there = $this->makeup->ingredients[$kind] ?? 0.0;
+        $isStrong = Facts::of(StrongThings::class)->have($ingredient);
+        $byFamily = isset($this->doses[$kind]) ? $limits->pastLargest * $this->doses[$kind]->largest : null;
+        $byRecipe = $there > 0.0 ? $limits->pastThere * $there : null;
+        $most = match (true) {
+            $byFamily !== null && $byRecipe !== null => $this->isPlain($kind) && !$isStrong
+                ? max($byFamily, $byRecipe)
+                : min($byFamily, $byRecipe),
+            $byFamily !== null => $byFamily,
+            isset($this->basics->of[$kind]) => max($this->basics->of[$kind], $byRecipe ?? 0.0),
+            $byRecipe !== null => $byRecipe,
+            default => 0.0,
+        };
+        $room = max($most - $there, $there > 0.0 && !$isStrong ? self::GROWS * $there : 0.0);
+
+        return $room / 100.0 * $this->balance->mixture->grams();
+    }
+
+    /** Whether it is of the kinds that every kitchen seasons with: acid, sugar, salt, water. */
+    private function isPlain(string $kind): bool
+    {
+        return isset($this->basics->of[$kind])
+            || array_intersect([...$this->basics->acids, ...$this->basics->sweeteners], Work::of($kind)) !== [];
+    }
+}

@@ -1,0 +1,253 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Ingredient;
+
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Volume;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+
+/**
+ * Holds the rows of the catalogue against one another and against figures that are published (core/data/published.ini),
+ * for whoever writes them: bin/check-facts prints what it finds.
+ */
+final readonly class RowCheck
+{
+    /** Grams that the written figures of 100 g may come to. */
+    private const LEAST_SUM = 90.0;
+    private const MOST_SUM = 103.0;
+
+    /** Energy of a gram: Regulation (EU) 1169/2011, Annex XIV; what no table tells apart counts as fibre. */
+    private const KCAL = [
+        'fat' => 9.0,
+        'protein' => 4.0,
+        'starch' => 4.0,
+        'other' => 2.0,
+        'fibre' => 2.0,
+        'ethanol' => 7.0,
+        'sweetener' => 2.4,
+    ];
+    private const KCAL_OF_SUGARS = 4.0;
+    private const KCAL_OF_ACIDS = 3.0;
+    private const ENERGY_OFF = 0.10;
+
+    /** Foods of little energy stand in rounded figures. */
+    private const ENERGY_OFF_KCAL = 8.0;
+    private const SODIUM_OF_SALT = 2.54;
+    private const SODIUM_OFF = 0.30;
+    private const SODIUM_OFF_SALT = 0.1;
+
+    /** g/ml: from the lightest leaves to wet salt. */
+    private const LIGHTEST = 0.03;
+    private const HEAVIEST = 1.65;
+    private const DENSITY_OFF = 0.14;
+
+    /** What is this sour holds an acid; what holds so much of one is no less sour than that. */
+    private const SOUR_PH = 4.2;
+    private const LEAST_ACID = 0.02;
+    private const MUCH_ACID = 1.5;
+    private const DULL_PH = 6.2;
+
+    /** What a thing is, and the allergen that it cannot be without. */
+    private const ALLERGEN_OF_KIND = [
+        'dairy' => 'milk',
+        'egg' => 'egg',
+        'fish' => 'fish',
+        'peanut' => 'peanuts',
+    ];
+    private const ACIDS = ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'gluconic', 'oxalic'];
+    private const SIZES = [['small', 'medium', 'large'], ['small', 'whole', 'large']];
+
+    private function __construct(private Ingredient $ingredient, private Row $row) {}
+
+    /** @return list<string> what does not hold together, each naming its row; empty where all does */
+    public static function findings(Catalogue $catalogue): array
+    {
+        $findings = [];
+        $owners = [];
+        foreach (FactsFile::folderNamed('ingredients') as $key => $row) {
+            $check = new self($catalogue->get($key), $row);
+            foreach ([
+                $check->sum(),
+                $check->energy(),
+                $check->salt(),
+                $check->acidity(),
+                $check->density(),
+                $check->sizes(),
+                ...$check->allergens(),
+                ...$check->names($owners),
+            ] as $finding) {
+                if ($finding !== null) {
+                    $findings[] = "{$key}: {$finding}";
+                }
+            }
+        }
+
+        return $findings;
+    }
+
+    private function sum(): ?string
+    {
+        $sum = array_sum($this->row->amounts('of'))
+            + ($this->row->has('sweeteners') ? array_sum($this->row->amounts('sweeteners')) : 0.0);
+
+        return $sum >= self::LEAST_SUM && $sum <= self::MOST_SUM || $this->row->has('rest')
+            ? null
+            : sprintf('its figures come to %.1f g of 100 g: complete them, or say what the rest is (rest = …)', $sum);
+    }
+
+    private function energy(): ?string
+    {
+        $published = FactsFile::named('published')['energy']->amounts('of')[$this->row->key] ?? null;
+        if ($published === null) {
+            return null;
+        }
+        $kcal = 0.0;
+        foreach ($this->ingredient->mixture->amounts() as $component => $grams) {
+            $kcal += $grams
+                * (self::KCAL[$component]
+                    ?? (Component::from($component)->group() === 'sugars' ? self::KCAL_OF_SUGARS : 0.0));
+        }
+        $kcal += self::KCAL_OF_ACIDS * $this->acids();
+
+        return abs($kcal - $published) <= max(self::ENERGY_OFF * $published, self::ENERGY_OFF_KCAL)
+            ? null
+            : sprintf('its composition gives %.0f kcal, published are %.0f', $kcal, $published);
+    }
+
+    private function salt(): ?string
+    {
+        $sodium = FactsFile::named('published')['sodium']->amounts('of')[$this->row->key] ?? null;
+        $published = $sodium === null ? null : $sodium * self::SODIUM_OF_SALT / 1000.0;
+        $salt = $this->ingredient->mixture->get(Component::Salt);
+
+        return $published === null
+            || abs($salt - $published) <= max(self::SODIUM_OFF * $published, self::SODIUM_OFF_SALT)
+            ? null
+            : sprintf('holds %.2f g salt, its published sodium is that of %.2f g', $salt, $published);
+    }
+
+    private function acidity(): ?string
+    {
+        $acids = $this->acids();
+        $ph = $this->ingredient->ph;
+
+        return match (true) {
+            $ph === null => null,
+            $ph < self::SOUR_PH && $acids + $this->ingredient->mixture->get(Component::Phosphoric) < self::LEAST_ACID
+                => sprintf('a pH of %.1f, and no acid', $ph),
+            $ph > self::DULL_PH && $acids > self::MUCH_ACID
+                => sprintf('%.1f g of acids, and a pH of %.1f', $acids, $ph),
+            default => null,
+        };
+    }
+
+    /** Grams of organic acids, without what buffers. */
+    private function acids(): float
+    {
+        $amounts = $this->ingredient->mixture->amounts();
+
+        return array_sum(array_map(static fn(string $acid): float => $amounts[$acid] ?? 0.0, self::ACIDS));
+    }
+
+    private function density(): ?string
+    {
+        $density = $this->ingredient->density;
+        $computed = Volume::density($this->ingredient->mixture);
+
+        return match (true) {
+            $density === null => null,
+            $density < self::LIGHTEST || $density > self::HEAVIEST => "a density of {$density} g/ml",
+            // strong lactic acid holds its own anhydrides, which the volumes of dilute acids do not describe
+            $this->ingredient->texture === Texture::Liquid && $this->row->key !== 'lactic-acid'
+                && abs($density - $computed) > self::DENSITY_OFF
+                    => sprintf('is a liquid of %.2f g/ml, its composition gives %.2f', $density, $computed),
+            default => null,
+        };
+    }
+
+    private function sizes(): ?string
+    {
+        foreach (self::SIZES as $sizes) {
+            $last = 0.0;
+            foreach ($sizes as $size) {
+                $grams = (float) explode(' ', $this->unit($size))[0];
+                if ($grams > 0.0 && $grams < $last) {
+                    return "a {$size} one weighs less than a smaller one";
+                }
+                $last = max($last, $grams);
+            }
+        }
+
+        return null;
+    }
+
+    private function unit(string $name): string
+    {
+        foreach ($this->row->list('units') as $unit) {
+            if (str_starts_with($unit, "{$name} ")) {
+                return substr($unit, strlen($name) + 1);
+            }
+        }
+
+        return '';
+    }
+
+    /** @return list<string> */
+    private function allergens(): array
+    {
+        $findings = [];
+        foreach (self::ALLERGEN_OF_KIND as $kind => $allergen) {
+            $isOfKind = in_array($kind, $this->ingredient->kinds, true);
+            if ($isOfKind && !in_array($allergen, $this->ingredient->allergens, true)) {
+                $findings[] = "is {$kind}, and {$allergen} is not among its allergens";
+            }
+        }
+        $compound = FactsFile::named('compounds')[$this->row->key] ?? null;
+        foreach ($compound?->list('of') ?? [] as $part) {
+            foreach (preg_match_all('/\*([^*]+)\*/', $part, $marked) > 0 ? $marked[1] : [] as $word) {
+                foreach (self::allergensOf($word) as $allergen) {
+                    if (!in_array($allergen, $this->ingredient->allergens, true)) {
+                        $findings[] = "its label holds {$word}, and {$allergen} is not among its allergens";
+                    }
+                }
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<string> allergens that a word of a label means */
+    private static function allergensOf(string $word): array
+    {
+        $found = [];
+        foreach (FactsFile::named('allergens') as $allergen => $row) {
+            if (in_array(strtolower(trim($word)), [$allergen, ...$row->list('words')], true)) {
+                $found[] = $allergen;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param array<string, string> $owners row by the name it owns, filled as rows are read
+     *
+     * @return list<string>
+     */
+    private function names(array &$owners): array
+    {
+        $findings = [];
+        foreach (array_unique([$this->ingredient->name, ...$this->ingredient->aliases]) as $name) {
+            $words = implode(' ', NameSearch::words($name));
+            $owner = $owners[$words] ??= $this->row->key;
+            if ($owner !== $this->row->key) {
+                $findings[] = "\"{$name}\" is a name of {$owner} too: make one of them a maybe";
+            }
+        }
+
+        return $findings;
+    }
+}
