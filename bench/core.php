@@ -96,7 +96,7 @@ $three = array_map(
     static fn(string $key): array => TasteCurve::row(Candidate::of($catalogue->get($key))->perGram),
     ['cider-vinegar', 'light-brown-sugar', 'water'],
 );
-$objective = new Objective($balance->load(), $style->target);
+$objective = Objective::correcting($balance->load(), $style->target);
 $most = 0.4 * $balance->mixture->grams();
 $grid = median(static function () use ($objective, $three, $most): void {
     for ($a = 0; $a <= 20; ++$a) {

@@ -71,12 +71,17 @@ final class Alternatives
         if ($plain->grams <= 0.0) {
             return null;
         }
+        $distances = [];
+        for ($part = 1; $part <= 40; ++$part) {
+            $trial = self::LARGEST_BLEND * 1.5 * $batch->grams * $part / 40.0;
+            $distances[(string) $trial] = $target->distance($batch->plus($plain, $trial / $plain->grams)->taste());
+        }
         [$grams, $least] = [0.0, INF];
-        for ($tenth = 1; $tenth <= 40; ++$tenth) {
-            $trial = self::LARGEST_BLEND * 1.5 * $batch->grams * $tenth / 40.0;
-            $distance = $target->distance($batch->plus($plain, $trial / $plain->grams)->taste());
-            if ($distance < $least - 0.02) {
-                [$grams, $least] = [$trial, $distance];
+        foreach ($distances as $trial => $distance) {
+            // the smallest that is about as good as any
+            if ($distance <= min($distances) + self::BETTER_BY) {
+                [$grams, $least] = [(float) $trial, $distance];
+                break;
             }
         }
         if ($least > $best - self::BETTER_BY) {

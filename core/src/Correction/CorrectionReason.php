@@ -20,9 +20,9 @@ final class CorrectionReason
     {
         $before = Taste::ofMixture($batch);
         $does = [];
-        foreach ($additions as $addition) {
+        foreach ($additions as $position => $addition) {
             $moved = $before->stepsTo(Taste::ofMixture($batch->plus($addition->ingredient->grams($addition->grams))));
-            $does[self::clause($before, $target, $moved)][] = mb_strtolower($addition->ingredient->name);
+            $does[self::clause($before, $target, $moved, $position === 0)][] = mb_strtolower($addition->ingredient->name);
         }
         $clauses = [];
         foreach (['thins', 'brings', 'puts back'] as $kind) {
@@ -36,11 +36,16 @@ final class CorrectionReason
         return implode('; ', $clauses);
     }
 
-    /** @param array<value-of<Axis>, float> $moved what one addition moves, in steps */
-    private static function clause(Taste $before, Target $target, array $moved): string
+    /**
+     * The main addition thins what there is too much of; a smaller one that raises something else is there for that.
+     *
+     * @param array<value-of<Axis>, float> $moved what one addition moves, in steps
+     */
+    private static function clause(Taste $before, Target $target, array $moved, bool $isMain): string
     {
         $thinned = [];
         $brought = [];
+        $raises = max([0.0, ...array_values($moved)]) > self::NOTICED;
         foreach ($moved as $key => $steps) {
             $axis = Axis::from($key);
             $off = $target->window($axis)?->off($axis, $before->on($axis)) ?? 0.0;
@@ -53,7 +58,7 @@ final class CorrectionReason
 
         return match (true) {
             $brought !== [] => 'brings ' . self::and($brought),
-            $thinned !== [] => 'thins the ' . self::and($thinned),
+            $thinned !== [] && ($isMain || !$raises) => 'thins the ' . self::and($thinned),
             default => 'puts back what else moves',
         };
     }

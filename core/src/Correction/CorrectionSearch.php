@@ -19,9 +19,9 @@ final readonly class CorrectionSearch
 {
     private const MOST_ANSWERS = 8;
     /** Pairs that a third is tried with. */
-    private const PROMISING = 8;
+    private const PROMISING = 6;
     /** Supports worth snapping: the best by exact value. */
-    private const SHORTLIST = 60;
+    private const SHORTLIST = 30;
     /** Less than this is not worth looking for a spoon. */
     private const WORTH_MEASURING = 0.05;
     /** A correction must gain at least this many steps to be worth a spoon. */
@@ -105,10 +105,28 @@ final readonly class CorrectionSearch
         return new Advice($before, $target, $distance, $corrections, $notes);
     }
 
+    /** What a batch costs as it stands, in steps. */
+    public static function costOfNothing(Mixture $batch, Target $target): float
+    {
+        return Objective::correcting(TasteLoad::of($batch), $target)->value([], []);
+    }
+
+    /** What the best correction costs before its amounts are measured, in steps; without end where none is any good. */
+    public static function leastCost(Mixture $batch, Target $target, CorrectionLimits $limits): float
+    {
+        $found = self::shortlist(
+            Objective::correcting(TasteLoad::of($batch), $target),
+            $limits,
+            Room::in($batch, $limits->candidates, $limits->capacityMillilitres),
+        );
+
+        return min([INF, ...array_map(static fn(array $one): float => $one[2], $found)]);
+    }
+
     /**
      * The best amounts for every support, best first.
      *
-     * @return list<array{list<int>, list<float>}> which candidates, and grams of each
+     * @return list<array{list<int>, list<float>, float}> which candidates, grams of each, and the cost
      */
     private static function shortlist(Objective $objective, CorrectionLimits $limits, Room $room): array
     {
@@ -170,7 +188,7 @@ final readonly class CorrectionSearch
             array_push($short, ...array_slice($ofCount, 0, (int) (self::SHORTLIST / 3)));
         }
 
-        return array_map(static fn(array $one): array => [$one[0], $one[1]], $short);
+        return $short;
     }
 
     /**
@@ -256,7 +274,7 @@ final readonly class CorrectionSearch
     }
 
     /**
-     * @param list<array{list<int>, list<float>}> $found
+     * @param list<array{list<int>, list<float>, float}> $found
      *
      * @return list<Correction>
      */

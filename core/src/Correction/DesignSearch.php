@@ -61,7 +61,7 @@ final class DesignSearch
             $free,
         );
         $objective = Objective::towards($start, self::narrowed($target));
-        $grams = self::fit($objective, $rows, $room);
+        $grams = self::fit($objective, $rows, Room::within($room, $free), $room);
         $spoons = Spoons::of($measures);
         $lines = [];
         $load = $start;
@@ -111,7 +111,7 @@ final class DesignSearch
      *
      * @return list<float>
      */
-    private static function fit(Objective $objective, array $rows, float $room): array
+    private static function fit(Objective $objective, array $rows, Room $bounds, float $room): array
     {
         $count = count($rows);
         $best = [array_fill(0, $count, 0.0), INF];
@@ -119,7 +119,7 @@ final class DesignSearch
             $found = $objective->fit(
                 $rows,
                 array_fill(0, $count, $share * $room / max(1, $count)),
-                Room::ofGrams($room, $count),
+                $bounds,
                 array_keys($rows),
                 self::ROUNDS,
             );

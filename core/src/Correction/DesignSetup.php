@@ -6,11 +6,13 @@ namespace Vinculum\Correction;
 
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\Facts;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Target;
+use Vinculum\Style\Dose;
 use Vinculum\Style\StyleFamily;
 
 /** Sets up a design: which lines are locked, which are free, and what carries the sauce. */
@@ -23,8 +25,8 @@ final class DesignSetup
     private const SEASONS = ['acid', 'sweetener', 'salt', 'umami', 'heat', 'base', 'water', 'fat'];
 
     /**
-     * The unlocked lines that season are free, the rest stay as they are; on an empty bench the style's own correctors
-     * are free.
+     * The unlocked lines that season are free, up to the doses of the family's cooks; the rest stay as they are. On an
+     * empty bench the draft is what cooks of the family have cooked; where a base is named, its correctors are free.
      *
      * @param string|null $base ingredient key; the largest unlocked line, else the style's usual base, when null
      * @param Target|null $own  a target of the cook's own, instead of the style's
@@ -40,6 +42,9 @@ final class DesignSetup
         Measures $measures,
         ?Target $own = null,
     ): Design {
+        if ($formula->lines === [] && $base === null && $own === null) {
+            return TypicalDraft::of($style, $batchGrams, $catalogue, $measures);
+        }
         $fixed = Mixture::nothing();
         $free = [];
         $largest = null;
@@ -66,10 +71,21 @@ final class DesignSetup
             }
         }
 
+        $doses = Dose::ofIngredients($style->key);
+        $pastLargest = Facts::of(DoseLimits::class)->pastLargest;
+
         return DesignSearch::find(
             $fixed,
             Candidate::of($catalogue->get($carrier)),
-            array_map(static fn(Ingredient $one): Candidate => Candidate::of($one), array_values($free)),
+            array_map(
+                static fn(Ingredient $one): Candidate => Candidate::of(
+                    $one,
+                    isset($doses[$one->kind()])
+                        ? $pastLargest * $doses[$one->kind()]->largest / 100.0 * $batchGrams
+                        : INF,
+                ),
+                array_values($free),
+            ),
             $own ?? $style->target,
             $batchGrams,
             $measures,

@@ -43,10 +43,18 @@ final readonly class Room
         );
     }
 
-    /** So many grams in all, of which each may be any part. */
-    public static function ofGrams(float $most, int $candidates): self
+    /**
+     * So many grams in all, and of each as much as a cook would.
+     *
+     * @param list<Candidate> $candidates
+     */
+    public static function within(float $grams, array $candidates): self
     {
-        return new self($most, array_fill(0, $candidates, 1.0), array_fill(0, $candidates, INF));
+        return new self(
+            $grams,
+            array_fill(0, count($candidates), 1.0),
+            array_map(static fn(Candidate $one): float => $one->most, $candidates),
+        );
     }
 
     /**

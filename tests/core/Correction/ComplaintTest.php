@@ -5,20 +5,28 @@ declare(strict_types=1);
 namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Correction\Advice;
 use Vinculum\Correction\Complaint;
+use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 use Vinculum\Style\StyleBook;
+use Vinculum\Style\StyleFamily;
 
 final class ComplaintTest extends TestCase
 {
-    public function test_a_word_moves_its_axis_two_to_three_steps_and_holds_the_others_within_one(): void
+    /** Handbook, "Correcting a batch": "too salty, clearly" moves salt 2 steps, a little 1, far 3. */
+    public function test_a_word_moves_its_axis_two_steps_and_holds_the_others_within_one(): void
     {
         $now = Taste::of(12.0, 1.0, 2.0, 0.3, 400.0);
         $target = Complaint::named('too-salty')->target($now);
 
-        self::assertEqualsWithDelta([-3.0, -2.0], self::span($target, Axis::Salt, $now), 1e-6);
+        self::assertEqualsWithDelta([-2.5, -1.5], self::span($target, Axis::Salt, $now), 1e-6);
         foreach ([Axis::Sweet, Axis::Sour, Axis::Umami, Axis::Heat] as $axis) {
             self::assertEqualsWithDelta([-1.0, 1.0], self::span($target, $axis, $now), 1e-6, $axis->value);
         }
@@ -32,24 +40,41 @@ final class ComplaintTest extends TestCase
             $now,
         );
 
-        self::assertEqualsWithDelta([2.0, 3.0], self::span($target, Axis::Sour, $now), 1e-6);
+        self::assertEqualsWithDelta([1.0, 2.5], self::span($target, Axis::Sour, $now), 1e-6);
         self::assertEqualsWithDelta(
-            [1.0, 3.0],
+            [0.75, 2.25],
             self::span($target, Axis::Salt, $now),
             1e-6,
-            'flat asks for up to 1.5 steps of salt, a little unsalted for 1 to 1.5 more',
+            'flat asks for up to one step of salt, a little unsalted for a step more',
         );
-        self::assertEqualsWithDelta([-6.0, -4.0], self::span($target, Axis::Heat, $now), 1e-6);
+        self::assertEqualsWithDelta([-5.0, -3.0], self::span($target, Axis::Heat, $now), 1e-6);
     }
 
-    public function test_on_top_of_a_style_the_rest_is_the_styles(): void
+    public function test_a_word_is_answered_whatever_a_style_would_want(): void
     {
-        $now = Taste::of(12.0, 1.0, 2.0, 0.3, 400.0);
-        $style = StyleBook::get('ketchup')->target;
-        $target = Complaint::together([[Complaint::named('not-sweet'), 1.0]], $now, $style);
+        $balance = Balance::of(Formula::fromTexts(
+            ['300 g ketchup', '40 g salt', '20 g water'],
+            Catalogue::shipped(),
+            Measures::Us,
+        ));
+        $ask = static fn(?StyleFamily $style): Advice => CorrectionSetup::for(
+            $balance,
+            $style,
+            Complaint::named('not-sweet'),
+            CorrectionSetup::named(['white-sugar', 'water', 'cider-vinegar'], Catalogue::shipped()),
+            3,
+            null,
+            Catalogue::shipped(),
+            Measures::Us,
+        );
+        $styled = $ask(StyleBook::get('ketchup'));
 
-        self::assertEquals($style->window(Axis::Sour), $target->window(Axis::Sour));
-        self::assertNotEquals($style->window(Axis::Sweet), $target->window(Axis::Sweet));
+        self::assertEquals($ask(null)->corrections, $styled->corrections);
+        self::assertNull($ask(null)->besides);
+        self::assertNotSame([], $styled->besides?->corrections, 'the salt is another matter');
+        self::assertNull($styled->besides?->target->window(Axis::Sweet));
+        self::assertSame('white-sugar', $styled->corrections[0]->additions[0]->ingredient->key);
+        self::assertLessThan($balance->taste->salt, $styled->besides?->corrections[0]->after->salt);
     }
 
     public function test_words_are_points_on_the_just_about_right_scale(): void
@@ -61,7 +86,7 @@ final class ComplaintTest extends TestCase
         self::assertEqualsWithDelta(['salt' => 1.0], $score('too-salty', 1.0), 1e-9);
         self::assertEqualsWithDelta(['sour' => -0.5], $score('not-sour', 0.5), 1e-9);
         self::assertEqualsWithDelta(['heat' => 2.0], $score('too-hot', 2.0), 1e-9);
-        self::assertEqualsWithDelta(['sour' => -1.0, 'salt' => -0.3], $score('flat', 1.0), 1e-9);
+        self::assertEqualsWithDelta(['sour' => -0.875, 'salt' => -0.25], $score('flat', 1.0), 1e-9);
         self::assertEqualsWithDelta(
             ['sweet' => 2.0],
             Complaint::scores([[Complaint::named('too-sweet'), 2.0], [Complaint::named('too-sweet'), 2.0]]),

@@ -20,6 +20,7 @@ use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TargetShift;
 use Vinculum\Sensory\Taste;
 use Vinculum\Sensory\TasteLoad;
+use Vinculum\Style\Dose;
 use Vinculum\Style\StyleBook;
 
 /** Levers, designs, targets of one's own, and the ways out that are no additions. */
@@ -47,7 +48,8 @@ final class EngineTest extends TestCase
         self::assertNull(StepCost::in($batch, Candidate::of(Catalogue::shipped()->get('water'))));
     }
 
-    public function test_a_design_stands_inside_its_style_from_an_empty_bench(): void
+    /** What a cook of the family has cooked: a reference, in the size that is wanted. */
+    public function test_a_draft_for_an_empty_bench_is_a_sauce_that_cooks_have_cooked(): void
     {
         foreach (StyleBook::all() as $style) {
             $design = DesignSetup::draft(
@@ -64,36 +66,45 @@ final class EngineTest extends TestCase
                 self::assertNotSame('', $line->reason);
                 $mixture = $mixture->plus($line->ingredient->grams($line->grams));
             }
-            self::assertEqualsWithDelta(1000.0, $mixture->grams(), 12.0, $style->key);
-            self::assertEqualsWithDelta(
-                $design->distance,
-                $style->target->distance(Taste::ofMixture($mixture)),
-                0.15,
-                "{$style->key}: what is said is what is recomputed",
-            );
-            if ($design->distance > 0.5) {
-                self::assertNotSame([], $design->hindrances, $style->key);
+            self::assertLessThan(2.0, $design->distance, $style->key);
+            self::assertGreaterThanOrEqual(2, count($design->lines));
+            if ($design->hindrances === []) {
+                self::assertEqualsWithDelta(1000.0, $mixture->grams(), 25.0, $style->key);
+                self::assertLessThan(
+                    $design->distance + 0.5,
+                    $style->target->distance(Taste::ofMixture($mixture)),
+                    "{$style->key}: measured in spoons it is the same sauce",
+                );
+            } else {
+                self::assertGreaterThan(1000.0, $mixture->grams(), $style->key);
+                self::assertStringContainsString('Cook it down', $design->hindrances[0]);
             }
         }
     }
 
-    public function test_most_styles_can_be_designed_to_within_half_a_step(): void
+    public function test_a_design_keeps_to_doses_that_cooks_use(): void
     {
-        $reached = 0;
-        foreach (StyleBook::all() as $style) {
-            $reached += DesignSetup::draft(
+        foreach (['fish-sauce-dip', 'ketchup', 'vinaigrette', 'hot-sauce'] as $key) {
+            $style = StyleBook::get($key);
+            $design = DesignSetup::draft(
                 self::formula([]),
                 $style,
-                null,
+                $style->base,
                 1000.0,
                 Catalogue::shipped(),
                 Measures::Metric,
-            )->distance < 0.5
-                ? 1
-                : 0;
+            );
+            $doses = Dose::ofIngredients($key);
+            foreach ($design->lines as $line) {
+                if ($line->ingredient->key !== $style->base && isset($doses[$line->ingredient->key])) {
+                    self::assertLessThan(
+                        15.0 * $doses[$line->ingredient->key]->largest * 1.05 + 2.0,
+                        $line->grams,
+                        "{$key}: {$line->ingredient->key}",
+                    );
+                }
+            }
         }
-
-        self::assertGreaterThanOrEqual(20, $reached);
     }
 
     public function test_locked_lines_stay_and_the_free_ones_are_found(): void
@@ -184,7 +195,7 @@ final class EngineTest extends TestCase
     public function test_a_batch_far_too_salty_is_blended_with_one_made_without_the_salt(): void
     {
         $advice = self::counsel(
-            ['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '36 g salt'],
+            ['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '24 g salt'],
             'ketchup',
             ['white-sugar', 'cider-vinegar'],
         );
@@ -192,7 +203,7 @@ final class EngineTest extends TestCase
         self::assertSame('blend', $advice->otherWays[0]->kind ?? null);
         self::assertStringContainsString('without the salt', $advice->otherWays[0]->says);
         $batch = TasteLoad::of(
-            self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '36 g salt'])->mixed(),
+            self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar', '24 g salt'])->mixed(),
         );
         $plain = TasteLoad::of(self::formula(['500 g tomatoes', '60 g sugar', '50 g cider vinegar'])->mixed());
         $blended = $batch->plus($plain, (float) $advice->otherWays[0]->grams / $plain->grams)->taste();
@@ -263,7 +274,7 @@ final class EngineTest extends TestCase
             Balance::of(self::formula($lines)),
             StyleBook::get($style),
             null,
-            $with,
+            $with === null ? null : CorrectionSetup::named($with, Catalogue::shipped()),
             3,
             null,
             Catalogue::shipped(),

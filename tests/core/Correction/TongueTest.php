@@ -20,7 +20,7 @@ final class TongueTest extends TestCase
         ])->target($now)?->window(Axis::Salt)?->off(Axis::Salt, $now->salt);
 
         self::assertSame(['little', 'clear', 'far'], Tongue::strengths());
-        self::assertEqualsWithDelta([0.5, 2.0], [$off('little') / $off('clear'), $off('far') / $off('clear')], 1e-6);
+        self::assertEqualsWithDelta([0.5, 1.5], [$off('little') / $off('clear'), $off('far') / $off('clear')], 1e-6);
         self::assertGreaterThan(0.0, $off('little'));
         self::assertSame(
             0.0,
