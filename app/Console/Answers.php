@@ -20,6 +20,7 @@ use Vinculum\Keeping\Keep;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Report\AdviceReport;
 use Vinculum\Report\BalanceReport;
+use Vinculum\Report\ConversionReport;
 use Vinculum\Report\IngredientReport;
 use Vinculum\Report\KeepReport;
 use Vinculum\Report\ScaleReport;
@@ -29,6 +30,7 @@ use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
+use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\SwapFault;
 use Vinculum\Substitution\SwapSearch;
 
@@ -43,6 +45,7 @@ final class Answers
             'balance' => self::balance($call),
             'advise' => self::advise($call),
             'swap' => self::swap($call),
+            'convert' => self::convert($call),
             'scale' => self::scale($call),
             'keep' => self::keep($call),
             'ingredients' => self::ingredients($call),
@@ -119,6 +122,24 @@ final class Answers
             SwapsReport::of($formula, $call->line(), $swaps, $style?->target, $call->measures()),
             Printout::swaps($formula->lines[$call->line()]->text, $swaps),
         );
+    }
+
+    private static function convert(Call $call): Answer
+    {
+        [, $style, $balance] = self::weigh($call);
+        try {
+            $conversion = Conversion::of(
+                $balance->formula,
+                $call->needs(),
+                Catalogue::shipped(),
+                $call->measures(),
+            );
+        } catch (SwapFault $fault) {
+            throw WrongCall::badValue('FILE', '', rtrim($fault->getMessage(), '.'));
+        }
+        $report = ConversionReport::of($balance->formula, $conversion, $style?->target, $call->measures());
+
+        return new Answer($report, Printout::conversion($balance->formula, $conversion, $report));
     }
 
     private static function scale(Call $call): Answer

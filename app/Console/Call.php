@@ -14,6 +14,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\ScaleFault;
 use Vinculum\Scaling\TargetSize;
 use Vinculum\Style\StyleBook;
+use Vinculum\Substitution\DietaryNeeds;
 use Vinculum\Substitution\SwapReason;
 
 /** A command line, taken apart and checked. */
@@ -50,6 +51,14 @@ final readonly class Call
             '--line' => true,
             '--for' => true,
             '--without' => true,
+        ],
+        'convert' => [
+            '--json' => false,
+            '--style' => true,
+            '--measures' => true,
+            '--stdin' => false,
+            '--let-go' => true,
+            '--for' => true,
         ],
         'scale' => [
             '--json' => false,
@@ -246,6 +255,23 @@ final readonly class Call
      *
      * @throws WrongCall
      */
+    /**
+     * What a whole recipe is to be made fit for.
+     *
+     * @return non-empty-list<SwapReason>
+     *
+     * @throws WrongCall
+     */
+    public function needs(): array
+    {
+        $said = $this->values['--for'] ?? throw WrongCall::badValue('--for', '', 'say what for, as in --for "vegan, without soya"');
+        try {
+            return DietaryNeeds::parse($said);
+        } catch (\InvalidArgumentException $fault) {
+            throw WrongCall::badValue('--for', $said, rtrim($fault->getMessage(), '.'));
+        }
+    }
+
     public function reason(): SwapReason
     {
         $names = array_values(

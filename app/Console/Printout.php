@@ -6,6 +6,7 @@ namespace App\Console;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Estimate;
+use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Solids;
 use Vinculum\Chemistry\Volume;
@@ -16,10 +17,12 @@ use Vinculum\Keeping\Cautions;
 use Vinculum\Keeping\Keep;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Report\ConversionReport;
 use Vinculum\Scaling\Scale;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Style\StyleFamily;
+use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
 
@@ -108,9 +111,33 @@ final class Printout
                 $correction->distanceAfter,
             );
             $text .= ($correction->sideEffects === [] ? '' : '; ' . implode(', ', $correction->sideEffects)) . "\n";
+            $text .= "   {$correction->why}\n";
+        }
+        if (($advice->besides->corrections ?? []) !== []) {
+            $text .= "\nAnd while you are at it, for the style: "
+                . implode(' + ', array_map(
+                    static fn(Addition $one): string => "{$one->measure->words()} {$one->ingredient->name}",
+                    $advice->besides->corrections[0]->additions ?? [],
+                )) . ".\n";
         }
 
         return $text;
+    }
+
+    public static function conversion(Formula $formula, Conversion $conversion, ConversionReport $report): string
+    {
+        $text = $conversion->swaps === [] && $conversion->stuck === [] ? "It is so already: nothing needs swapping.\n" : '';
+        foreach ($report->swaps as $one) {
+            $text .= mb_strtolower((string) $one->replaced) . " → {$one->candidate->measure} "
+                . mb_strtolower($one->candidate->name)
+                . ($one->candidate->note === null ? '' : " ({$one->candidate->note})") . "\n";
+        }
+        foreach ($conversion->stuck as $line => $why) {
+            $text .= "{$formula->lines[$line]->ownText()}: {$why}\n";
+        }
+
+        return $text . "\n" . implode("\n", array_filter($report->text, static fn(string $line): bool => $line !== ''))
+            . sprintf("\n\n%.1f steps different.\n", $report->residualSteps);
     }
 
     /** @param list<Swap> $swaps */

@@ -64,7 +64,7 @@ final readonly class SwapController
         try {
             $conversion = Conversion::of(
                 $formula,
-                $request->avoids(),
+                [$request->avoids()],
                 $this->balanceService->catalogue(),
                 $edit->measures,
             );

@@ -21,7 +21,7 @@ final class SwapRequest extends FormulaRequest
         return [
             ...parent::rules(),
             'line' => ['sometimes', 'nullable', 'integer', 'min:1'],
-            'reason' => ['sometimes', 'nullable', 'in:missing,cannot-eat,season,cheaper,stronger,milder'],
+            'reason' => ['sometimes', 'nullable', 'in:missing,cannot-eat,season,cheaper,stronger,milder,fewer-calories,less-salt,less-sugar'],
             'allergens' => ['sometimes', 'nullable', 'array', 'list', 'max:14'],
             'allergens.*' => ['string', Rule::in(array_keys(FactsFile::named('allergens')))],
             'diets' => ['sometimes', 'nullable', 'array', 'list', 'max:5'],
@@ -36,7 +36,7 @@ final class SwapRequest extends FormulaRequest
         return [
             ...parent::messages(),
             'line' => 'Say which line is to be replaced, counted from 1.',
-            'reason' => 'A reason is missing, cannot-eat, season, cheaper, stronger or milder.',
+            'reason' => 'A reason is missing, cannot-eat, season, cheaper, stronger, milder, fewer-calories, less-salt or less-sugar.',
             'allergens' => 'Allergens are those of the European list.',
             'allergens.*' => 'One of the allergens is not on the European list.',
             'diets' => 'Diets are vegan, vegetarian, gluten-free, alcohol-free and no-added-sugar.',
@@ -60,12 +60,25 @@ final class SwapRequest extends FormulaRequest
             'cheaper' => SwapReason::cheaper($pantry->prices()),
             'stronger' => SwapReason::stronger(),
             'milder' => SwapReason::milder(),
+            'fewer-calories' => SwapReason::fewerCalories(),
+            'less-salt' => SwapReason::lessSalt(),
+            'less-sugar' => SwapReason::lessSugar(),
             default => SwapReason::missing(),
         };
     }
 
-    /** What someone cannot eat, for a whole recipe. */
+    /** What a whole recipe is to be made fit for. */
     public function avoids(): SwapReason
+    {
+        return match ((string) $this->string('reason')) {
+            'fewer-calories' => SwapReason::fewerCalories(),
+            'less-salt' => SwapReason::lessSalt(),
+            'less-sugar' => SwapReason::lessSugar(),
+            default => $this->cannotEat(),
+        };
+    }
+
+    private function cannotEat(): SwapReason
     {
         return SwapReason::cannotEat($this->texts('allergens'), $this->texts('diets'));
     }

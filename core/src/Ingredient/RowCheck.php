@@ -19,18 +19,6 @@ final readonly class RowCheck
     private const LEAST_SUM = 90.0;
     private const MOST_SUM = 103.0;
 
-    /** Energy of a gram: Regulation (EU) 1169/2011, Annex XIV; what no table tells apart counts as fibre. */
-    private const KCAL = [
-        'fat' => 9.0,
-        'protein' => 4.0,
-        'starch' => 4.0,
-        'other' => 2.0,
-        'fibre' => 2.0,
-        'ethanol' => 7.0,
-        'sweetener' => 2.4,
-    ];
-    private const KCAL_OF_SUGARS = 4.0;
-    private const KCAL_OF_ACIDS = 3.0;
     private const ENERGY_OFF = 0.10;
 
     /** Foods of little energy stand in rounded figures. */
@@ -57,7 +45,6 @@ final readonly class RowCheck
         'fish' => 'fish',
         'peanut' => 'peanuts',
     ];
-    private const ACIDS = ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'gluconic', 'oxalic'];
     private const SIZES = [['small', 'medium', 'large'], ['small', 'whole', 'large']];
 
     private function __construct(private Ingredient $ingredient, private Row $row) {}
@@ -104,13 +91,7 @@ final readonly class RowCheck
         if ($published === null) {
             return null;
         }
-        $kcal = 0.0;
-        foreach ($this->ingredient->mixture->amounts() as $component => $grams) {
-            $kcal += $grams
-                * (self::KCAL[$component]
-                    ?? (Component::from($component)->group() === 'sugars' ? self::KCAL_OF_SUGARS : 0.0));
-        }
-        $kcal += self::KCAL_OF_ACIDS * $this->acids();
+        $kcal = Energy::of($this->ingredient->mixture);
 
         return abs($kcal - $published) <= max(self::ENERGY_OFF * $published, self::ENERGY_OFF_KCAL)
             ? null
@@ -131,7 +112,7 @@ final readonly class RowCheck
 
     private function acidity(): ?string
     {
-        $acids = $this->acids();
+        $acids = Energy::acids($this->ingredient->mixture);
         $ph = $this->ingredient->ph;
 
         return match (true) {
@@ -142,14 +123,6 @@ final readonly class RowCheck
                 => sprintf('%.1f g of acids, and a pH of %.1f', $acids, $ph),
             default => null,
         };
-    }
-
-    /** Grams of organic acids, without what buffers. */
-    private function acids(): float
-    {
-        $amounts = $this->ingredient->mixture->amounts();
-
-        return array_sum(array_map(static fn(string $acid): float => $amounts[$acid] ?? 0.0, self::ACIDS));
     }
 
     private function density(): ?string

@@ -18,23 +18,28 @@ final readonly class ConversionReport extends Report
 {
     /**
      * @param list<ConvertedLineReport>            $swaps
-     * @param list<array{line: int, text: string}> $stuck       lines from 1 for which nothing does
-     * @param list<string>                         $lines       the recipe as it then reads
+     * @param list<array{line: int, text: string, why: string}> $stuck lines from 1 for which nothing does
+     * @param list<string>                         $text        the recipe as it then reads
      * @param array<value-of<Axis>, AxisReport>            $after       by axis
      * @param array<value-of<Axis>, float>                 $changeSteps by axis
+     * @param list<string> $allergens of the whole, afterwards
+     * @param list<string> $diets     that the whole fits, afterwards
      */
     private function __construct(
         public array $swaps,
         public array $stuck,
-        public array $lines,
+        public array $text,
         public array $after,
         public array $changeSteps,
         public float $residualSteps,
+        public array $allergens,
+        public array $diets,
     ) {}
 
     public static function of(Formula $formula, Conversion $conversion, ?Target $target, Measures $measures): self
     {
         [$swaps, $now] = [[], $formula];
+        $after = Balance::of($conversion->formula);
         foreach ($conversion->swaps as $swap) {
             $swaps[] = ConvertedLineReport::of($swap, $now, $target, $measures);
             $now = $swap->applied($now);
@@ -43,13 +48,20 @@ final readonly class ConversionReport extends Report
         return new self(
             $swaps,
             array_map(
-                static fn(int $line): array => ['line' => $line + 1, 'text' => $formula->lines[$line]->ownText()],
+                static fn(int $line, string $why): array => [
+                    'line' => $line + 1,
+                    'text' => $formula->lines[$line]->ownText(),
+                    'why' => $why,
+                ],
+                array_keys($conversion->stuck),
                 $conversion->stuck,
             ),
             $conversion->written($formula, $measures),
-            AxisReport::all(Balance::of($conversion->formula)->axes, $target),
+            AxisReport::all($after->axes, $target),
             $conversion->changeSteps,
             $conversion->residual,
+            $after->allergens(),
+            $after->diets(),
         );
     }
 }

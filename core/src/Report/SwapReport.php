@@ -21,6 +21,7 @@ final readonly class SwapReport extends Report
     /**
      * @param list<array{ingredient: string, grams: float, measure: string, name: string}> $compensations
      * @param array<value-of<Axis>, float>                                                          $changeSteps   by axis
+     * @param int $class 1 the same thing, 2 what cooks usually take, 3 the same work, 4 by numbers only
      * @param list<string>                                                                  $allergensAdded
      * @param list<string>                                                                  $allergensRemoved
      * @param list<string>                                                                  $dietsGained
@@ -37,6 +38,7 @@ final readonly class SwapReport extends Report
         public array $compensations,
         public array $changeSteps,
         public float $residualSteps,
+        public int $class,
         public array $allergensAdded,
         public array $allergensRemoved,
         public array $dietsGained,
@@ -70,6 +72,7 @@ final readonly class SwapReport extends Report
             ),
             $swap->changeSteps,
             $swap->residual,
+            $swap->class,
             $swap->allergensAdded,
             $swap->allergensRemoved,
             $swap->dietsGained,

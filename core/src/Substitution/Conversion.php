@@ -16,7 +16,7 @@ final readonly class Conversion
 {
     /**
      * @param list<Swap>           $swaps   in the order of the lines
-     * @param list<int>            $stuck   lines from 0 for which nothing does
+     * @param array<int, string>   $stuck   why nothing does, by line from 0
      * @param Formula              $formula with every swap made
      * @param array<value-of<Axis>, float> $changeSteps of the whole sauce, by axis
      */
@@ -37,29 +37,56 @@ final readonly class Conversion
      * Each line is replaced in the sauce as the swaps before it have left it, so that later ones make up for earlier
      * ones.
      *
+     * @param non-empty-list<SwapReason> $reasons one after the other
+     *
      * @throws SwapFault where it is too long
      */
-    public static function of(Formula $formula, SwapReason $reason, Catalogue $catalogue, Measures $measures): self
+    public static function of(Formula $formula, array $reasons, Catalogue $catalogue, Measures $measures): self
     {
         if (count($formula->ingredientLines()) > self::MOST_LINES) {
             throw SwapFault::tooLong(count($formula->ingredientLines()), self::MOST_LINES);
         }
         [$swaps, $stuck, $now] = [[], [], $formula];
-        foreach ($formula->lines as $number => $line) {
-            if ($line->ingredient === null || $reason->tolerates($line->ingredient) || !$line->countsInTheMixture()) {
-                continue;
+        foreach ($reasons as $reason) {
+            $whole = self::burden($now, $reason);
+            foreach (array_keys($now->lines) as $number) {
+                $ingredient = $now->lines[$number]->ingredient;
+                $grams = $now->lines[$number]->grams->value ?? 0.0;
+                if (
+                    $ingredient === null
+                    || !$now->lines[$number]->countsInTheMixture()
+                    || !$reason->isAgainst($ingredient, $grams, $whole)
+                ) {
+                    continue;
+                }
+                $swap = (new SwapSearch($now, $number, $reason, $catalogue, $measures))->substitutes()[0] ?? null;
+                if ($swap === null) {
+                    $stuck[$number] = sprintf(
+                        'Nothing that is known does the work of %s and is %s: leave it out, or find one that fits.',
+                        mb_strtolower($ingredient->name),
+                        $reason->wish(),
+                    );
+                    continue;
+                }
+                $swaps[] = $swap;
+                $now = $swap->applied($now);
             }
-            $swap = (new SwapSearch($now, $number, $reason, $catalogue, $measures))->substitutes()[0] ?? null;
-            if ($swap === null) {
-                $stuck[] = $number;
-                continue;
-            }
-            $swaps[] = $swap;
-            $now = $swap->applied($now);
         }
         [$before, $after] = [Balance::of($formula)->taste, Balance::of($now)->taste];
 
         return new self($swaps, $stuck, $now, $before->stepsTo($after), $before->stepsApart($after));
+    }
+
+    private static function burden(Formula $formula, SwapReason $reason): float
+    {
+        $whole = 0.0;
+        foreach ($formula->lines as $line) {
+            if ($line->ingredient !== null && $line->countsInTheMixture()) {
+                $whole += $reason->burden($line->ingredient, $line->grams->value ?? 0.0);
+            }
+        }
+
+        return $whole;
     }
 
     /** @return list<string> the recipe as it reads with every swap made */

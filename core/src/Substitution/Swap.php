@@ -34,6 +34,7 @@ final readonly class Swap
      * @param list<string>         $dietsGained      that the whole sauce now fits
      * @param list<string>         $dietsLost
      * @param list<string>         $notes            what no number holds, and how body and fat change
+     * @param int                  $class            how near it is: one of those of StandIn
      */
     public function __construct(
         public int $line,
@@ -52,6 +53,7 @@ final readonly class Swap
         public array $dietsGained,
         public array $dietsLost,
         public array $notes,
+        public int $class,
     ) {}
 
     /**

@@ -11,22 +11,49 @@ final readonly class SwapCandidates
 {
     public function __construct(private SwapTask $task) {}
 
-    /** @return list<Ingredient> everything that does the same kind of work */
-    public function all(): array
+    /** @return list<array{Ingredient, StandIn}> what cooks take in its place */
+    public function nearer(): array
     {
+        return $this->admitted(StandIn::of($this->task->gone));
+    }
+
+    /** @return list<array{Ingredient, StandIn}> everything else that does the same kind of work */
+    public function byNumbers(): array
+    {
+        $near = array_map(static fn(StandIn $one): string => $one->kind, StandIn::of($this->task->gone));
         $kinds = array_unique(
             array_merge([], ...array_map(static fn(Role $role): array => $role->members, Role::of($this->task->gone))),
         );
+
+        return $this->admitted(array_map(
+            static fn(string $kind): StandIn => new StandIn($kind, StandIn::NUMBERS, null),
+            array_values(array_diff($kinds, $near)),
+        ));
+    }
+
+    /**
+     * @param list<StandIn> $standIns
+     *
+     * @return list<array{Ingredient, StandIn}> those that there are, the cook's own among them, and that the reason
+     *     admits
+     */
+    private function admitted(array $standIns): array
+    {
         $candidates = [];
-        foreach ($kinds as $kind) {
-            foreach ([$kind, ...$this->ownOf($kind)] as $key) {
+        foreach ($standIns as $standIn) {
+            foreach ([$standIn->kind, ...$this->ownOf($standIn->kind)] as $key) {
                 $candidate = $this->task->catalogue->has($key) ? $this->task->catalogue->get($key) : null;
                 if (
                     $candidate !== null
                     && $key !== $this->task->gone->key
-                    && $this->task->reason->admits($candidate, $this->task->gone, $this->task->main)
+                    && $this->task->reason->admits(
+                        $candidate,
+                        $this->task->gone,
+                        $this->task->main,
+                        $standIn->ratio ?? 1.0,
+                    )
                 ) {
-                    $candidates[] = $candidate;
+                    $candidates[] = [$candidate, $standIn];
                 }
             }
         }

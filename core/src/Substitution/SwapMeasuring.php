@@ -39,7 +39,7 @@ final readonly class SwapMeasuring
      * @param list<array{Ingredient, int|null, array<int, float>, float}> $chosen
      * @param list<float>                                                  $grams
      */
-    public function of(Ingredient $candidate, array $chosen, array $grams, float $merit): Swap
+    public function of(Ingredient $candidate, StandIn $standIn, array $chosen, array $grams, float $merit): Swap
     {
         $things = [$candidate, ...array_column($chosen, 0)];
         $choices = [[]];
@@ -78,7 +78,7 @@ final readonly class SwapMeasuring
 
         $exactResidual = $this->residual($things, $exact, $chosen);
 
-        return $this->described($candidate, $things, $best, $chosen, sqrt(max(0.0, $merit ** 2 - $exactResidual ** 2)));
+        return $this->described($candidate, $standIn, $things, $best, $chosen, sqrt(max(0.0, $merit ** 2 - $exactResidual ** 2)));
     }
 
     /**
@@ -126,8 +126,14 @@ final readonly class SwapMeasuring
      * @param list<float>                                                  $grams
      * @param list<array{Ingredient, int|null, array<int, float>, float}> $chosen
      */
-    private function described(Ingredient $candidate, array $things, array $grams, array $chosen, float $misfit): Swap
-    {
+    private function described(
+        Ingredient $candidate,
+        StandIn $standIn,
+        array $things,
+        array $grams,
+        array $chosen,
+        float $misfit,
+    ): Swap {
         $formula = $this->swapped($things, $grams, $chosen);
         $mixture = FinishedBatch::of($formula)->mixture;
         $after = Taste::ofMixture($mixture);
@@ -164,10 +170,30 @@ final readonly class SwapMeasuring
             array_values(array_diff($diets, $this->task->balance->diets())),
             array_values(array_diff($this->task->balance->diets(), $diets)),
             [
+                ...$this->kinship($candidate, $standIn),
                 ...AromaProfile::of($this->task->gone)->changesTo(AromaProfile::of($candidate)),
                 ...$this->bodyChanges($mixture),
             ],
+            $standIn->class,
         );
+    }
+
+    /** @return list<string> what is to be said of how near it is */
+    private function kinship(Ingredient $candidate, StandIn $standIn): array
+    {
+        $said = [];
+        if ($this->task->reason->isNear($candidate)) {
+            $said[] = 'a near relative of what someone cannot eat: ask first';
+        }
+        if ($standIn->class === StandIn::NUMBERS) {
+            $said[] = 'by numbers only: no cook usually takes it';
+        }
+        $mind = StandIn::mind($this->task->gone);
+        if ($mind !== null && $standIn->class !== StandIn::NUMBERS) {
+            $said[] = "to mind: {$mind}";
+        }
+
+        return $said;
     }
 
     /** In spoons where that is what it measures, else by weight. */

@@ -103,12 +103,19 @@ final readonly class SwapObjective
      * @param list<Row>   $rows   of one gram each, the substitute first
      * @param list<float> $start  grams
      * @param list<float> $least  grams, negative where some may be taken out
+     * @param list<float>|null $greatest grams; no bound where null
+     * @param float       $most     grams that all may come to
      *
      * @return array{list<float>, float} grams, and the merit: the root of the weighted sum of squares
      */
-    public function fit(array $rows, array $start, array $least): array
-    {
-        return (new LeastSquares(self::ROUNDS, least: $least))->fit(
+    public function fit(
+        array $rows,
+        array $start,
+        array $least,
+        ?array $greatest = null,
+        float $most = INF,
+    ): array {
+        return (new LeastSquares(self::ROUNDS, most: $most, least: $least, greatest: $greatest))->fit(
             fn(array $trial): array => $this->residuals($rows, $trial),
             $start,
         );

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Vinculum\Substitution;
 
+use Vinculum\Chemistry\Component;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Energy;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
@@ -17,6 +19,10 @@ final readonly class SwapReason
      * batch").
      */
     private const STRONGER_BY = 2.5;
+    /** Less is at most this share of what there was. */
+    private const LESS = 0.85;
+    /** What brings this share of it is worth replacing. */
+    private const MUCH = 0.2;
     private const COSTS = ['low' => 1, 'middle' => 2, 'high' => 3];
 
     /**
@@ -26,6 +32,7 @@ final readonly class SwapReason
      * @param array<string, float> $prices    per 100 g of the kitchen's own products, by ingredient key
      * @param bool                 $isCheaper whether it must cost less
      * @param float                $byTaste   steps that the old line's main axis should move
+     * @param 'energy'|'salt'|'sugars'|null $less what there must be less of
      */
     private function __construct(
         public string $key,
@@ -35,6 +42,7 @@ final readonly class SwapReason
         private array $prices = [],
         private bool $isCheaper = false,
         public float $byTaste = 0.0,
+        public ?string $less = null,
     ) {}
 
     /** It is not in the house. */
@@ -93,6 +101,78 @@ final readonly class SwapReason
         return new self('milder', byTaste: -self::STRONGER_BY);
     }
 
+    public static function fewerCalories(): self
+    {
+        return new self('fewer-calories', less: 'energy');
+    }
+
+    public static function lessSalt(): self
+    {
+        return new self('less-salt', less: 'salt');
+    }
+
+    public static function lessSugar(): self
+    {
+        return new self('less-sugar', less: 'sugars');
+    }
+
+    /** Whether a thing is a near relative of what someone cannot eat. */
+    public function isNear(Ingredient $ingredient): bool
+    {
+        foreach ($this->allergens as $allergen) {
+            $near = FactsFile::named('near-allergens')[$allergen] ?? null;
+            if ($near !== null && in_array($ingredient->kind(), $near->list('of'), true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * How much there is in an ingredient of what there must be less of.
+     *
+     * @param float $grams of it
+     */
+    public function burden(Ingredient $ingredient, float $grams): float
+    {
+        $mixture = $ingredient->grams($grams);
+
+        return match ($this->less) {
+            'energy' => Energy::of($mixture),
+            'salt' => $mixture->get(Component::Salt),
+            'sugars' => Energy::sugars($mixture),
+            null => 0.0,
+        };
+    }
+
+    /**
+     * Whether so much of an ingredient is in the way of it in a whole recipe: it must not be there, or it brings much of
+     * what there must be less of.
+     *
+     * @param float $whole burden of the whole recipe
+     */
+    public function isAgainst(Ingredient $ingredient, float $grams, float $whole): bool
+    {
+        return $this->less === null
+            ? !$this->tolerates($ingredient)
+            : $whole > 0.0 && $this->burden($ingredient, $grams) >= self::MUCH * $whole;
+    }
+
+    /** What is wanted, in a word or two. */
+    public function wish(): string
+    {
+        return match ($this->less) {
+            'energy' => 'with fewer calories',
+            'salt' => 'with less salt',
+            'sugars' => 'with less sugar',
+            null => implode(' and ', [
+                ...$this->diets,
+                ...array_map(static fn(string $one): string => "without {$one}", $this->allergens),
+            ]),
+        };
+    }
+
     /** Whether an ingredient is free of what must not be there. */
     public function tolerates(Ingredient $ingredient): bool
     {
@@ -100,9 +180,16 @@ final readonly class SwapReason
             && array_diff($this->diets, $ingredient->diets()) === [];
     }
 
-    /** Whether this may take the place of that. */
-    public function admits(Ingredient $candidate, Ingredient $old, ?Axis $main): bool
+    /**
+     * Whether this may take the place of that.
+     *
+     * @param float $ratio grams of this that usually take the place of a gram of that
+     */
+    public function admits(Ingredient $candidate, Ingredient $old, ?Axis $main, float $ratio = 1.0): bool
     {
+        if ($this->less !== null && $this->burden($candidate, $ratio) >= self::LESS * $this->burden($old, 1.0)) {
+            return false;
+        }
         if (!$this->tolerates($candidate)) {
             return false;
         }

@@ -13,7 +13,7 @@ use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
 
 /**
- * Finds what can do a line's work: for every ingredient that does the same kind of work, the amount and at most two
+ * Finds what can do a line's work: what cooks take in its place, nearest kin first, in the amount and with at most two
  * compensations that leave the whole sauce as it was.
  */
 final readonly class SwapSearch
@@ -34,6 +34,12 @@ final readonly class SwapSearch
     /** Beyond this, in fat, body and bulk together, it is another sauce, offered only when nothing nearer is there. */
     private const OTHER_SAUCE = 2.0;
     private const ENOUGH = 1;
+    /** Of a fat or a nut paste no less is taken than this share of the usual amount. */
+    private const LEAST_OF_FAT = 0.75;
+    /** With what makes up for the rest it takes no more room than this many times the old line. */
+    private const MOST_BULK = 1.25;
+    /** How much fat, body and bulk count beside the axes, where one is preferred to another of its kin. */
+    private const BODY = 0.5;
 
     private SwapTask $task;
     private SwapCandidates $candidates;
@@ -57,38 +63,21 @@ final readonly class SwapSearch
     }
 
     /**
-     * Ranked substitutes: least change in steps (to a quarter), then nearest in aroma, then fewest compensations.
+     * Ranked substitutes: by kinship, near relatives of what someone cannot eat after the others; then least change in
+     * steps and body (to a quarter), nearest in aroma, fewest compensations. By numbers alone only where nothing nearer does.
      *
      * @return list<Swap>
      */
     public function substitutes(): array
     {
-        $tried = [];
-        foreach ($this->candidates->all() as $candidate) {
-            $objective = $this->objective($candidate);
-            $tried[] = [
-                $candidate,
-                $objective,
-                $objective->fit([SwapObjective::row($candidate->grams(1.0))], [$this->startFor($candidate)], [0.0]),
-            ];
+        $nearer = $this->ranked($this->candidates->nearer(), count($this->candidates->nearer()));
+        if ($nearer !== []) {
+            return array_slice($nearer, 0, self::MOST_ANSWERS);
         }
-        usort($tried, static fn(array $a, array $b): int => $a[2][1] <=> $b[2][1]);
-        $swaps = [];
-        foreach (array_slice($tried, 0, self::SHORTLIST) as [$candidate, $objective, $alone]) {
-            $swap = $this->best($candidate, $objective, $alone);
-            if ($swap !== null && $this->keepsTheMainAxis($swap)) {
-                $swaps[] = $swap;
-            }
-        }
-        usort(
-            $swaps,
-            static fn(Swap $a, Swap $b): int => [
-                round(4.0 * $a->residual),
-                -$a->aromaSimilarity,
-                count($a->compensations),
-            ] <=> [round(4.0 * $b->residual), -$b->aromaSimilarity, count($b->compensations)],
-        );
-
+        $swaps = array_values(array_filter(
+            $this->ranked($this->candidates->byNumbers(), self::SHORTLIST),
+            $this->keepsTheMainAxis(...),
+        ));
         $alike = array_values(array_filter($swaps, static fn(Swap $swap): bool => $swap->misfit <= self::OTHER_SAUCE));
 
         return array_slice(count($alike) >= self::ENOUGH ? $alike : $swaps, 0, self::MOST_ANSWERS);
@@ -97,18 +86,88 @@ final readonly class SwapSearch
     /** How much of one named ingredient replaces the line; null where no amount of it does. */
     public function with(Ingredient $candidate): ?Swap
     {
-        $objective = $this->objective($candidate);
+        $standIn = StandIn::for($this->task->gone, $candidate);
+        $objective = $this->objective($candidate, $standIn);
 
-        return $this->best(
-            $candidate,
-            $objective,
-            $objective->fit([SwapObjective::row($candidate->grams(1.0))], [$this->startFor($candidate)], [0.0]),
+        return $this->best($candidate, $standIn, $objective, $this->alone($candidate, $standIn, $objective));
+    }
+
+    /**
+     * @param list<array{Ingredient, StandIn}> $candidates
+     * @param int                              $worthTrying with compensations
+     *
+     * @return list<Swap>
+     */
+    private function ranked(array $candidates, int $worthTrying): array
+    {
+        $tried = [];
+        foreach ($candidates as [$candidate, $standIn]) {
+            $objective = $this->objective($candidate, $standIn);
+            $tried[] = [$candidate, $standIn, $objective, $this->alone($candidate, $standIn, $objective)];
+        }
+        usort($tried, static fn(array $a, array $b): int => $a[3][1] <=> $b[3][1]);
+        $swaps = [];
+        foreach (array_slice($tried, 0, $worthTrying) as [$candidate, $standIn, $objective, $alone]) {
+            $swap = $this->best($candidate, $standIn, $objective, $alone);
+            if ($swap !== null && $this->isLess($swap)) {
+                $swaps[] = $swap;
+            }
+        }
+        $rank = fn(Swap $swap): array => [
+            $this->task->reason->isNear($swap->ingredient),
+            $swap->class + (int) !$this->keepsTheMainAxis($swap),
+            $swap->class,
+            round(4.0 * hypot($swap->residual, self::BODY * $swap->misfit)),
+            -$swap->aromaSimilarity,
+            count($swap->compensations),
+        ];
+        usort($swaps, static fn(Swap $a, Swap $b): int => $rank($a) <=> $rank($b));
+
+        return $swaps;
+    }
+
+    /** @return array{list<float>, float} the amount without compensations, and its merit */
+    private function alone(Ingredient $candidate, StandIn $standIn, SwapObjective $objective): array
+    {
+        return $objective->fit(
+            [SwapObjective::row($candidate->grams(1.0))],
+            [$this->startFor($candidate, $standIn)],
+            [$this->leastOf($standIn)],
+            [$this->mostOf($standIn)],
         );
     }
 
-    private function objective(Ingredient $candidate): SwapObjective
+    /** Where there must be less of something, the amount that is needed of another thing must bring less of it too. */
+    private function isLess(Swap $swap): bool
     {
-        [$own, $weight] = $this->ownAmount($candidate);
+        $reason = $this->task->reason;
+
+        return $reason->less === null || $reason->burden($swap->ingredient, $swap->grams)
+            < $reason->burden($this->task->gone, $this->task->grams());
+    }
+
+    /** Held between half and twice of the usual amount, where there is one. */
+    private function leastOf(StandIn $standIn): float
+    {
+        return $standIn->ratio === null
+            ? 0.0
+            : ($this->carriesFat() ? self::LEAST_OF_FAT : 0.5) * $standIn->ratio * $this->task->grams();
+    }
+
+    /** What a sauce is made of for its body is not halved. */
+    private function carriesFat(): bool
+    {
+        return in_array('fat', array_map(static fn(Role $role): string => $role->by, Role::of($this->task->gone)), true);
+    }
+
+    private function mostOf(StandIn $standIn): float
+    {
+        return $standIn->ratio === null ? INF : 2.0 * $standIn->ratio * $this->task->grams();
+    }
+
+    private function objective(Ingredient $candidate, StandIn $standIn): SwapObjective
+    {
+        [$own, $weight] = $this->ownAmount($candidate, $standIn);
         $rest = $this->task->whole->plus($this->task->old->mixture()->times(-1.0));
 
         return new SwapObjective(
@@ -125,13 +184,13 @@ final readonly class SwapSearch
     /**
      * @return array{float|null, float} the amount that smell or bulk ask for, and how much that counts beside the axes
      */
-    private function ownAmount(Ingredient $candidate): array
+    private function ownAmount(Ingredient $candidate, StandIn $standIn): array
     {
-        $grams = $this->task->grams();
+        $grams = ($standIn->ratio ?? 1.0) * $this->task->grams();
         foreach (Role::of($this->task->gone) as $role) {
             if (
                 $role->by === 'aroma'
-                && ($equal = $role->equallyStrong($this->task->gone, $grams, $candidate)) !== null
+                && ($equal = $role->equallyStrong($this->task->gone, $this->task->grams(), $candidate)) !== null
             ) {
                 return [$equal, 1.0];
             }
@@ -145,11 +204,14 @@ final readonly class SwapSearch
         }];
     }
 
-    private function startFor(Ingredient $candidate): float
+    private function startFor(Ingredient $candidate, StandIn $standIn): float
     {
         $grams = $this->task->grams();
+        if ($standIn->ratio !== null) {
+            return $standIn->ratio * $grams;
+        }
         if ($this->task->main === null) {
-            return $this->ownAmount($candidate)[0] ?? $grams;
+            return $this->ownAmount($candidate, $standIn)[0] ?? $grams;
         }
         $old = Taste::ofMixture($this->task->gone->mixture)->on($this->task->main);
         $new = Taste::ofMixture($candidate->mixture)->on($this->task->main);
@@ -158,7 +220,7 @@ final readonly class SwapSearch
     }
 
     /** @param array{list<float>, float} $alone the fit without compensations */
-    private function best(Ingredient $candidate, SwapObjective $objective, array $alone): ?Swap
+    private function best(Ingredient $candidate, StandIn $standIn, SwapObjective $objective, array $alone): ?Swap
     {
         $row = SwapObjective::row($candidate->grams(1.0));
         $options = $this->candidates->compensations($candidate);
@@ -169,7 +231,9 @@ final readonly class SwapSearch
             [$grams, $merit] = $objective->fit(
                 [$row, ...array_column($chosen, 2)],
                 [$alone[0][0], ...array_fill(0, count($chosen), 0.0)],
-                [0.0, ...array_column($chosen, 3)],
+                [$this->leastOf($standIn), ...array_column($chosen, 3)],
+                [$this->mostOf($standIn), ...array_fill(0, count($chosen), INF)],
+                max($this->mostOf($standIn), self::MOST_BULK * $this->task->grams()),
             );
             if ($merit + self::WORTH_IT * count($chosen) < $score - 1e-6) {
                 $score = $merit + self::WORTH_IT * count($chosen);
@@ -180,7 +244,7 @@ final readonly class SwapSearch
 
         return $grams[0] < SwapMeasuring::LEAST_GRAMS
             ? null
-            : $this->measuring->of($candidate, $chosen, $grams, $best[2]);
+            : $this->measuring->of($candidate, $standIn, $chosen, $grams, $best[2]);
     }
 
     private function keepsTheMainAxis(Swap $swap): bool
