@@ -4303,6 +4303,8 @@ export interface components {
             distance_before: number;
             /** @description the best first */
             corrections: components["schemas"]["Correction"][];
+            /** @description what the style would want besides what was asked */
+            besides: components["schemas"]["Correction"][];
             notes: string[];
             other_ways: {
                 kind: string;
@@ -4598,9 +4600,10 @@ export interface components {
             stuck: {
                 line: number;
                 text: string;
+                why: string;
             }[];
             /** @description the recipe as it then reads */
-            lines: string[];
+            text: string[];
             /** @description by axis */
             after: {
                 sweet: components["schemas"]["Axis"];
@@ -4618,11 +4621,20 @@ export interface components {
                 heat: number;
             };
             residual_steps: number;
+            /** @description of the whole, afterwards */
+            allergens: string[];
+            /** @description that the whole fits, afterwards */
+            diets: string[];
         };
-        ConvertedLine: components["schemas"]["Swap"] & {
+        /** @description One swap of several in a recipe: the line it is for, and the name of what it replaces. */
+        ConvertedLine: {
             /** @description from 1 */
             line: number;
+            /** @description key of what is replaced */
+            ingredient: string | null;
+            /** @description its name */
             replaced: string | null;
+            candidate: components["schemas"]["Swap"];
         };
         /** @description A cook as it stands: one move after another, what runs, what the pan should read. Grams, minutes, seconds since the epoch. */
         Cook: {
@@ -4720,6 +4732,8 @@ export interface components {
             batch_millilitres: number;
             side_effects: string[];
             allergens_added: string[];
+            /** @description in half a sentence */
+            why: string;
             /** @description as it then reads, for what is added to a finished sauce makes it more */
             yield: string | null;
         };
@@ -5440,6 +5454,8 @@ export interface components {
                 heat: number;
             };
             residual_steps: number;
+            /** @description 1 the same thing, 2 what cooks usually take, 3 the same work, 4 by numbers only */
+            class: number;
             allergens_added: string[];
             allergens_removed: string[];
             diets_gained: string[];
@@ -5930,7 +5946,7 @@ export interface components {
             lines: string[];
             line?: number | null;
             /** @enum {string|null} */
-            reason?: "missing" | "cannot-eat" | "season" | "cheaper" | "stronger" | "milder" | null;
+            reason?: "missing" | "cannot-eat" | "season" | "cheaper" | "stronger" | "milder" | "fewer-calories" | "less-salt" | "less-sugar" | null;
             allergens?: string[] | null;
             diets?: string[] | null;
             month?: number | null;

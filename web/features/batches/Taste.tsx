@@ -233,6 +233,7 @@ function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
                 </Typography>
               ))}
               <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary', mb: 1 }}>
+                {correction.why}.{' '}
                 {effects.length > 0 ? `In full: ${effects.join(', ')}` : 'Nothing else moves that one could notice'}
               </Typography>
               <Button

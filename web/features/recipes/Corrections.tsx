@@ -1,4 +1,4 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import type { Advice, Correction, Kitchen } from '../../api/client';
 import { quietButton, rowButton, textField } from '../../ui/looks';
 import { axisNames, besides, spoken } from '../../ui/words';
@@ -26,6 +26,9 @@ export function Corrections({
   onApply,
   onSolve,
 }: Props) {
+  const first = advice?.corrections.slice(0, FIRST) ?? [];
+  const more = advice?.corrections.slice(FIRST) ?? [];
+  const aside = advice?.besides[0];
   return (
     <Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, py: 0.5 }}>
@@ -72,10 +75,45 @@ export function Corrections({
           </Typography>
         ))}
       {hasAim && (
-        <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }} aria-label="Corrections">
-          {advice?.corrections.map((correction, index) => (
+        <Box component="ol" sx={bare} aria-label="Corrections">
+          {first.map((correction, index) => (
             <CorrectionRow key={index} correction={correction} index={index} onPreview={onPreview} onApply={onApply} />
           ))}
+        </Box>
+      )}
+      {hasAim && more.length > 0 && (
+        <Box component="details">
+          <Box component="summary" sx={summary}>
+            {more.length === 1 ? 'One more way' : `${more.length} more ways`}
+          </Box>
+          <Box component="ol" sx={bare} aria-label="More corrections">
+            {more.map((correction, index) => (
+              <CorrectionRow
+                key={index}
+                correction={correction}
+                index={FIRST + index}
+                onPreview={onPreview}
+                onApply={onApply}
+              />
+            ))}
+          </Box>
+        </Box>
+      )}
+      {hasAim && aside !== undefined && (
+        <Box component="section" aria-label="While you are at it" sx={{ mt: 1 }}>
+          <Typography sx={{ fontSize: '0.95rem' }}>
+            While you are at it, for the style: <strong>{aside.additions.map((one) => one.line).join(' + ')}</strong> (
+            {aside.why}).
+          </Typography>
+          <Button
+            variant="outlined"
+            data-besides
+            onClick={() => {
+              onApply(aside);
+            }}
+          >
+            Add that too
+          </Button>
         </Box>
       )}
       {hasAim &&
@@ -86,7 +124,7 @@ export function Corrections({
         ))}
       {hasAim && (advice?.levers.length ?? 0) > 0 && (
         <Box component="details" sx={{ mt: 0.75, fontSize: '0.92rem' }}>
-          <Box component="summary" sx={{ cursor: 'pointer', minHeight: 36, display: 'list-item', fontWeight: 600 }}>
+          <Box component="summary" sx={summary}>
             What one step costs in this batch
           </Box>
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
@@ -151,11 +189,21 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
           Alt+{index + 1}
         </Box>
         <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
+          {correction.why}
+        </Box>
+        <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
           {[`first ${half}, stir and taste`, correction.verdict, ...extra].join(' · ')}
         </Box>
       </Box>
     </Box>
   );
 }
+
+/** Answers that differ stand open, the rest behind "more". */
+const FIRST = 3;
+
+const bare = { listStyle: 'none', m: 0, p: 0 } as const;
+
+const summary = { cursor: 'pointer', minHeight: 36, display: 'list-item', fontWeight: 600 } as const;
 
 const correctionButton = { ...rowButton, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5 } as const;

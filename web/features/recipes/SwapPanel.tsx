@@ -6,7 +6,16 @@ import { rowButton, textField } from '../../ui/looks';
 import { moves, spoken, steps } from '../../ui/words';
 import { useLatest } from '../../api/useLatest';
 
-type Reason = 'missing' | 'cannot-eat' | 'season' | 'cheaper' | 'stronger' | 'milder';
+type Reason =
+  | 'missing'
+  | 'cannot-eat'
+  | 'season'
+  | 'cheaper'
+  | 'stronger'
+  | 'milder'
+  | 'fewer-calories'
+  | 'less-salt'
+  | 'less-sugar';
 
 interface Props {
   formula: Formula;
@@ -25,7 +34,17 @@ const reasons: readonly (readonly [Reason, string])[] = [
   ['cheaper', 'Cheaper'],
   ['stronger', 'Stronger'],
   ['milder', 'Milder'],
+  ['fewer-calories', 'Fewer calories'],
+  ['less-salt', 'Less salt'],
+  ['less-sugar', 'Less sugar'],
 ];
+
+const kinships: Record<number, string> = {
+  1: 'the same thing in another form',
+  2: 'what cooks usually take',
+  3: 'the same work, another taste',
+  4: 'by numbers only',
+};
 
 const dietWords: Record<string, string> = {
   vegan: 'vegan',
@@ -153,7 +172,7 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
               </strong>
               {swap.compensations.length > 0 && <span>, {compensations(swap)}</span>}
               <Box component="span" sx={small}>
-                {consequences(swap)}
+                {[kinships[swap.class] ?? '', consequences(swap)].filter((one) => one !== '').join(' · ')}
               </Box>
               {swap.note !== null && (
                 <Box component="span" sx={small}>
@@ -256,9 +275,9 @@ function WholeRecipe({
       {conversion !== null && conversion.swaps.length === 0 && conversion.stuck.length === 0 && (
         <Typography sx={{ mt: 1 }}>It is so already: nothing needs swapping.</Typography>
       )}
-      {conversion?.swaps.map((swap) => (
-        <Box key={swap.line} data-proposed sx={{ py: 0.5 }}>
-          {(swap.replaced ?? '').toLowerCase()} →{' '}
+      {conversion?.swaps.map(({ line, replaced, candidate: swap }) => (
+        <Box key={line} data-proposed sx={{ py: 0.5 }}>
+          {(replaced ?? '').toLowerCase()} →{' '}
           <strong>
             {spoken(swap.measure)} {swap.name.toLowerCase()}
           </strong>
@@ -270,7 +289,7 @@ function WholeRecipe({
       ))}
       {conversion?.stuck.map((one) => (
         <Typography key={one.line} sx={{ py: 0.5 }}>
-          <strong>Nothing known</strong> takes the place of “{one.text}”: leave it out, or find one that fits.
+          <strong>{one.text}:</strong> {one.why}
         </Typography>
       ))}
       {conversion !== null && conversion.swaps.length > 0 && (
@@ -286,7 +305,7 @@ function WholeRecipe({
           onClick={() => {
             onPreview(null);
             onApply(
-              conversion.lines.filter((text, index) => text !== '' || formula.lines[index] === ''),
+              conversion.text.filter((text, index) => text !== '' || formula.lines[index] === ''),
               `${conversion.swaps.length} swaps made.`,
             );
           }}
