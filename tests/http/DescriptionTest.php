@@ -232,7 +232,7 @@ final class DescriptionTest extends HttpTestCase
         self::assertSame('in 100 g', $schemas['Balance']['properties']['nose_heat']['description']);
         self::assertSame(['info', 'warn', 'stop'], $schemas['Caution']['properties']['severity']['enum']);
         self::assertSame(2, $schemas['Axis']['properties']['window']['minItems']);
-        self::assertSame('#/components/schemas/Swap', $schemas['ConvertedLine']['allOf'][0]['$ref']);
+        self::assertSame('#/components/schemas/Swap', $schemas['ConvertedLine']['properties']['candidate']['$ref']);
         self::assertSame(['type' => 'number'], $schemas['CookEvent']['properties']['figures']['additionalProperties']);
     }
 

@@ -287,7 +287,7 @@ final class DesigningTest extends HttpTestCase
                 'diets' => ['vegan'],
             ],
         )->assertOk();
-        $again = $this->postJson('/api/balance', ['lines' => $converted->json('lines')]);
+        $again = $this->postJson('/api/balance', ['lines' => $converted->json('text')]);
 
         self::assertSame([], $converted->json('stuck'));
         self::assertContains('vegan', $again->json('diets'));

@@ -36,7 +36,7 @@ final class PagesTest extends HttpTestCase
         $sauce = $this->postJson('/api/sauces/written', ['text' => self::PAGE])->assertStatus(201);
 
         $sauce->assertJsonPath('title', 'Smoky Tomato Chutney')
-            ->assertJsonPath('style', 'chutney')
+            ->assertJsonPath('style', 'tomato-chutney')
             ->assertJsonPath('servings', 12)
             ->assertJsonPath('lines.0', 'For the pot:')
             ->assertJsonPath('lines.1', '1 kg ripe tomatoes, chopped')

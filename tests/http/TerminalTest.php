@@ -68,7 +68,7 @@ final class TerminalTest extends TestCase
                 '--stdin',
                 '--json',
                 '--with',
-                'cider-vinegar,white sugar',
+                'water,white sugar',
                 '--most=1',
                 '--complaint',
                 'too-sweet',
@@ -80,10 +80,10 @@ final class TerminalTest extends TestCase
         $json = json_decode($out, true);
 
         self::assertSame(0, $status);
-        self::assertSame(['before', 'distance_before', 'corrections', 'notes'], array_slice(array_keys($json), 0, 4));
+        self::assertSame(['before', 'distance_before', 'corrections', 'besides', 'notes'], array_slice(array_keys($json), 0, 5));
         self::assertNotSame([], $json['corrections']);
         foreach ($json['corrections'] as $correction) {
-            self::assertSame(['cider-vinegar'], array_column($correction['additions'], 'ingredient'));
+            self::assertSame(['water'], array_column($correction['additions'], 'ingredient'));
             self::assertLessThanOrEqual(2000, $correction['batch_millilitres']);
         }
     }
@@ -197,7 +197,7 @@ final class TerminalTest extends TestCase
             'Nothing that is known does the work',
             self::call(
                 ['swap', '--stdin', '--line', '1', '--without', 'vegan, soya'],
-                "100 g lemon curd\n100 g water\n",
+                "100 g khoya\n100 g water\n",
             )[1],
         );
     }

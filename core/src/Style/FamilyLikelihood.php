@@ -11,7 +11,7 @@ use Vinculum\Sensory\Taste;
 /**
  * How likely a sauce is of each family, by what its references hold and where they stand: naive Bayes, with a feature
  * for each ingredient and each work (Bernoulli, smoothed towards how often it is held at all) and a position in steps on
- * each axis (normal, its spread drawn towards that of all families). Features repeat one another, so each counts half.
+ * each axis (Student's t, its spread drawn towards that of all families). Features repeat one another, so each counts half.
  * Explained in docs/families.md; derived into core/data/likelihoods.ini and held-by.ini.
  */
 final readonly class FamilyLikelihood
@@ -26,6 +26,8 @@ final readonly class FamilyLikelihood
 
     /** Nothing stands nearer to a family than a step, squared. */
     private const LEAST_VARIANCE = 1.0;
+    /** Student's t with few degrees of freedom: a sauce that is not salted yet is no other sauce for that. */
+    private const FREEDOM = 3.0;
     private const WEIGHT = 0.5;
 
     /**
@@ -44,7 +46,9 @@ final readonly class FamilyLikelihood
             $variances = $facts[$axis->value]->numbers('variance');
             foreach ($facts[$axis->value]->numbers('mean') as $family => $mean) {
                 $variance = $variances[$family];
-                $scores[$family] -= self::WEIGHT * (($steps - $mean) ** 2 / $variance + log($variance)) / 2.0;
+                $square = ($steps - $mean) ** 2 / $variance;
+                $scores[$family] -= self::WEIGHT
+                    * ((self::FREEDOM + 1.0) * log(1.0 + $square / self::FREEDOM) + log($variance)) / 2.0;
             }
         }
         $heldBy = FactsFile::named('held-by');

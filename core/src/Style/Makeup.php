@@ -10,6 +10,9 @@ use Vinculum\Ingredient\Work;
 /** What a sauce holds, and how much of it: by ingredient, and by the work that ingredients do. */
 final readonly class Makeup
 {
+    /** g in 100 g: a spice tells by its name, not by all that it might do. */
+    private const MORE_THAN_A_PINCH = 1.0;
+
     /**
      * @param array<string, float> $ingredients g in 100 g of the finished sauce, by ingredient key
      * @param array<string, float> $works       the same, by key of the work
@@ -36,12 +39,14 @@ final readonly class Makeup
         return new self($ingredients, $works);
     }
 
-    /** @return list<string> what tells families apart: ingredients, and works marked as such */
+    /** @return list<string> what tells families apart: ingredients, and works that are more than a pinch, marked as such */
     public function features(): array
     {
+        $works = array_filter($this->works, static fn(float $share): bool => $share >= self::MORE_THAN_A_PINCH);
+
         return [
             ...array_keys($this->ingredients),
-            ...array_map(static fn(string $work): string => "work {$work}", array_keys($this->works)),
+            ...array_map(static fn(string $work): string => "work {$work}", array_keys($works)),
         ];
     }
 }

@@ -32,7 +32,8 @@ final readonly class StandIn
     public static function of(Ingredient $gone): array
     {
         $row = FactsFile::named('stand-ins')[$gone->kind()] ?? null;
-        $found = [];
+        // another product of the same kind is the same thing
+        $found = [new self($gone->kind(), self::SAME, 1.0)];
         foreach (self::FIELDS as $field => $class) {
             foreach ($row?->has($field) === true ? $row->amounts($field) : [] as $kind => $ratio) {
                 $found[] = new self($kind, $class, $ratio);
