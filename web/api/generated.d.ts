@@ -5488,6 +5488,8 @@ export interface components {
             ingredient: string | null;
             name: string | null;
             grams: number;
+            /** @description what to mind where it is replaced */
+            mind: string | null;
             candidates: components["schemas"]["Swap"][];
         };
         TastedBetween: {

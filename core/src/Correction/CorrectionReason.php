@@ -9,7 +9,7 @@ use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 
-/** Why a correction does what it does, in half a sentence: "water thins the salt; sugar and lime put back what it thins". */
+/** Why a correction does what it does, in half a sentence: "water thins the salt; sugar puts back what else moves". */
 final class CorrectionReason
 {
     /** A move on an axis that is worth a word, in steps. */

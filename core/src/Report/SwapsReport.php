@@ -7,6 +7,7 @@ namespace Vinculum\Report;
 use Vinculum\Balance\Formula;
 use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Target;
+use Vinculum\Substitution\StandIn;
 use Vinculum\Substitution\Swap;
 
 /** What can take the place of one line, the best first. */
@@ -14,6 +15,7 @@ final readonly class SwapsReport extends Report
 {
     /**
      * @param int              $line       from 1
+     * @param string|null      $mind       what to mind where it is replaced
      * @param list<SwapReport> $candidates
      */
     private function __construct(
@@ -21,6 +23,7 @@ final readonly class SwapsReport extends Report
         public ?string $ingredient,
         public ?string $name,
         public float $grams,
+        public ?string $mind,
         public array $candidates,
     ) {}
 
@@ -37,6 +40,7 @@ final readonly class SwapsReport extends Report
             $old->ingredient?->key,
             $old->ingredient?->name,
             $old->grams->value ?? 0.0,
+            $old->ingredient === null ? null : StandIn::mind($old->ingredient),
             array_map(static fn(Swap $swap): SwapReport => SwapReport::of($swap, $formula, $target, $measures), $swaps),
         );
     }

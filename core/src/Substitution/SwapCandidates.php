@@ -9,6 +9,9 @@ use Vinculum\Ingredient\Ingredient;
 /** What may take a line's place, and what may be put in or taken out to make up for it. */
 final readonly class SwapCandidates
 {
+    /** Of a line that makes up for another, this share may be left out. */
+    private const MOST_TAKEN_OUT = 0.5;
+
     public function __construct(private SwapTask $task) {}
 
     /** @return list<array{Ingredient, StandIn}> what cooks take in its place */
@@ -84,7 +87,9 @@ final readonly class SwapCandidates
             ) {
                 continue;
             }
-            $least = $line === null ? 0.0 : -($this->task->formula->lines[$line]->grams->value ?? 0.0);
+            $least = $line === null
+                ? 0.0
+                : -self::MOST_TAKEN_OUT * ($this->task->formula->lines[$line]->grams->value ?? 0.0);
             $options[] = [$ingredient, $line, SwapObjective::row($ingredient->grams(1.0)), $least];
         }
 

@@ -188,10 +188,6 @@ final readonly class SwapMeasuring
         if ($standIn->class === StandIn::NUMBERS) {
             $said[] = 'by numbers only: no cook usually takes it';
         }
-        $mind = StandIn::mind($this->task->gone);
-        if ($mind !== null && $standIn->class !== StandIn::NUMBERS) {
-            $said[] = "to mind: {$mind}";
-        }
 
         return $said;
     }

@@ -31,6 +31,7 @@ final readonly class SwapSearch
      */
     private const BULK_OF_A_SEASONING = 0.05;
     private const BULK_OF_FAT = 0.8;
+    private const USUAL_AMOUNT = 0.3;
     /** Beyond this, in fat, body and bulk together, it is another sauce, offered only when nothing nearer is there. */
     private const OTHER_SAUCE = 2.0;
     private const ENOUGH = 1;
@@ -199,6 +200,7 @@ final readonly class SwapSearch
 
         return [$grams, match (true) {
             in_array('fat', $bys, true) => self::BULK_OF_FAT,
+            $standIn->ratio !== null => self::USUAL_AMOUNT,
             $this->task->main !== null || in_array('thickening', $bys, true) => self::BULK_OF_A_SEASONING,
             default => 1.0,
         }];

@@ -40,7 +40,7 @@ export function BenchHead({ draft, kitchen, set }: Props) {
             sx={{ ...textField, width: '100%' }}
           >
             <option value="">no style yet</option>
-            {kitchen.styles.map((one) => (
+            {byName(kitchen.styles).map((one) => (
               <option key={one.key} value={one.key}>
                 {one.name}
               </option>
@@ -97,3 +97,7 @@ const title = {
   width: '100%',
   minHeight: 44,
 } as const;
+
+function byName(styles: Kitchen['styles']) {
+  return [...styles].sort((one, other) => one.name.localeCompare(other.name));
+}

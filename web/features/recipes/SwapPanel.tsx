@@ -142,6 +142,9 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
           bars.
         </Typography>
       )}
+      {found.isCurrent && found.answer?.mind != null && candidates?.length !== 0 && (
+        <Typography sx={{ py: 0.5, fontSize: '0.95rem' }}>To mind: {found.answer.mind}.</Typography>
+      )}
       <Box component="ol" aria-label="Substitutes" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {candidates?.map((swap) => (
           <Box component="li" key={swap.ingredient} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
