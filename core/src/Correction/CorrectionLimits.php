@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
+use Vinculum\Chemistry\Component;
 use Vinculum\Facts\Facts;
 use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
@@ -47,6 +48,15 @@ final readonly class CorrectionLimits
                         || $one->perGram->taste()->on($axis) <= $thins * $now->on($axis),
                 );
             }
+        }
+
+        if (($target->window(Axis::Heat)?->off(Axis::Heat, $now->heat) ?? 0.0) < 0.0) {
+            // heat is chilli's: ginger and pepper bring it only where they are in the recipe
+            $helping = array_filter(
+                $helping,
+                static fn(Candidate $one): bool => is_infinite($one->most) || $one->strange <= 0.0
+                    || $one->ingredient->mixture->get(Component::OtherHeat) <= 0.0,
+            );
         }
 
         return new self(array_values($helping), $this->most, $this->capacityMillilitres, $this->measures);

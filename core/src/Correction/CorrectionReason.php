@@ -22,7 +22,8 @@ final class CorrectionReason
         $does = [];
         foreach ($additions as $position => $addition) {
             $moved = $before->stepsTo(Taste::ofMixture($batch->plus($addition->ingredient->grams($addition->grams))));
-            $does[self::clause($before, $target, $moved, $position === 0)][] = mb_strtolower($addition->ingredient->name);
+            $clause = self::clause($before, $target, $moved, $position === 0);
+            $does[$clause][] = mb_strtolower($addition->ingredient->name);
         }
         $clauses = [];
         foreach (['thins', 'brings', 'puts back'] as $kind) {
