@@ -12,7 +12,7 @@ use Vinculum\Recipe\Resolution\LineResolver;
 /** What the kitchens of the world put into sauces is known, or not known; it is never taken for another thing. */
 final class WorldNamesTest extends TestCase
 {
-    private const KNOWN_WANTED = 0.9;
+    private const KNOWN_WANTED = 0.97;
 
     public function test_most_are_known_and_none_is_taken_for_another(): void
     {
@@ -31,7 +31,7 @@ final class WorldNamesTest extends TestCase
             }
         }
 
-        self::assertGreaterThanOrEqual(690, $count);
+        self::assertGreaterThanOrEqual(1200, $count);
         self::assertSame([], $wrong);
         self::assertGreaterThanOrEqual(self::KNOWN_WANTED, $known / $count);
     }
