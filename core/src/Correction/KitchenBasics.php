@@ -16,6 +16,7 @@ final readonly class KitchenBasics
      * @param list<string>         $fats
      * @param list<string>         $sweeteners
      * @param list<string>         $salters
+     * @param list<string>         $heats
      * @param float                $usual      share of a family's references
      * @param float                $most       candidates
      * @param float                $carries    share of a sauce from which a thing carries it
@@ -28,6 +29,7 @@ final readonly class KitchenBasics
         public array $fats,
         public array $sweeteners,
         public array $salters,
+        public array $heats,
         public float $usual,
         public float $most,
         public float $carries,

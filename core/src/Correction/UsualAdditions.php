@@ -9,6 +9,8 @@ use Vinculum\Facts\Facts;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Work;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Taste;
 use Vinculum\Style\Dose;
 use Vinculum\Style\FamilyGuess;
 use Vinculum\Style\Makeup;
@@ -137,6 +139,7 @@ final readonly class UsualAdditions
             $this->basics->acids,
             $this->basics->fats,
             $this->basics->sweeteners,
+            $this->basics->heats,
             isset($this->doses[$key]) && $key === 'salt' ? [] : $this->basics->salters,
         ] as $group) {
             if (array_intersect($group, Work::of($key)) !== [] && array_intersect($group, $works) !== []) {
@@ -207,7 +210,14 @@ final readonly class UsualAdditions
         };
         $room = max($most - $there, $there > 0.0 && !$isStrong ? self::GROWS * $there : 0.0);
 
-        return $room / 100.0 * $this->balance->mixture->grams();
+        $grams = $this->balance->mixture->grams();
+        $heat = Taste::ofMixture($ingredient->mixture)->heat;
+        // twice of what nobody tastes yet is nothing: heat may always become slight
+        $toSlight = $there > 0.0 && $heat > 0.0
+            ? max(0.0, Axis::Heat->slight() - $this->balance->taste->heat) / $heat * $grams
+            : 0.0;
+
+        return max($room / 100.0 * $grams, $toSlight);
     }
 
     /** Whether it is of the kinds that every kitchen seasons with: acid, sugar, salt, water. */
