@@ -4480,6 +4480,8 @@ export interface components {
             }[];
             /** @description axes that do not count for it */
             let_go: string[];
+            /** @description about, as "#b3261a"; null where nothing in it has one */
+            colour: string | null;
         };
         /** @description A figure with its 90 % band. */
         Band: {

@@ -7,12 +7,14 @@ namespace Vinculum\Report;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Estimate;
 use Vinculum\Balance\MeasuredYield;
+use Vinculum\Balance\SauceColour;
 use Vinculum\Balance\Shares;
 use Vinculum\Balance\UncertaintyAdvice;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\CookedStage;
 use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\MethodStep;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
@@ -52,6 +54,7 @@ final readonly class BalanceReport extends Report
      * @param list<array{text: string, why: string, sure?: bool}>                                   $setAside  what else stood on the page
      * @param list<array{style: string, likelihood: float}>                            $families  that it looks like, the likeliest first
      * @param list<string>                                                             $letGo     axes that do not count for it
+     * @param string|null                                                              $colour    about, as "#b3261a"; null where nothing in it has one
      */
     private function __construct(
         public ?string $title,
@@ -85,6 +88,7 @@ final readonly class BalanceReport extends Report
         public array $setAside,
         public array $families,
         public array $letGo,
+        public ?string $colour,
     ) {}
 
     /**
@@ -107,6 +111,7 @@ final readonly class BalanceReport extends Report
     ): self {
         $body = $balance->body;
         $distance = $style?->target->distance($balance->taste);
+        $steps = MethodReader::steps($recipe->method ?? []);
 
         return new self(
             $title,
@@ -139,14 +144,26 @@ final readonly class BalanceReport extends Report
             array_map(StageReport::of(...), $stages),
             self::yield($recipe, $measures),
             $recipe?->servings,
-            array_map(StepReport::of(...), MethodReader::steps($recipe->method ?? [])),
+            array_map(StepReport::of(...), $steps),
             $recipe->setAside ?? [],
             array_map(
                 static fn(FamilyGuess $one): array => ['style' => $one->style, 'likelihood' => $one->likelihood],
                 FamilyGuess::for($balance, $title),
             ),
             $recipe->letGo ?? [],
+            SauceColour::of($balance->formula, self::minutesAtTheHob($steps))?->hex(),
         );
+    }
+
+    /** @param list<MethodStep> $steps */
+    private static function minutesAtTheHob(array $steps): float
+    {
+        $minutes = 0.0;
+        foreach ($steps as $step) {
+            $minutes += $step->isAtTheHob() && $step->minutes !== null ? array_sum($step->minutes) / 2.0 : 0.0;
+        }
+
+        return $minutes;
     }
 
     /** @return array{text: string, millilitres: float|null, grams: float|null}|null */

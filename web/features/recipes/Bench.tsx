@@ -124,7 +124,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
         }}
       >
         <Box ref={linesRef} component="section" aria-label="The sauce">
-          <BenchHead draft={draft} kitchen={kitchen} set={bench.set} />
+          <BenchHead draft={draft} kitchen={kitchen} colour={report?.colour ?? null} set={bench.set} />
           {draft.style === null && report !== null && (
             <FamilyGuess
               families={report.families}

@@ -1,5 +1,6 @@
 import { Box } from '@mui/material';
 import type { Kitchen, Measures } from '../../api/client';
+import { ColourDrop } from '../../ui/ColourDrop';
 import { textField } from '../../ui/looks';
 import { displayFont } from '../../ui/theme';
 import type { Draft } from './draft';
@@ -8,24 +9,29 @@ import { TextInput } from '../../ui/TextInput';
 interface Props {
   draft: Draft;
   kitchen: Kitchen;
+  /** Of the sauce, as far as it is known. */
+  colour: string | null;
   set: <Field extends keyof Draft>(field: Field, value: Draft[Field]) => void;
 }
 
 /** Name, style, measures and what it came to. */
-export function BenchHead({ draft, kitchen, set }: Props) {
+export function BenchHead({ draft, kitchen, colour, set }: Props) {
   return (
     <>
-      <Box
-        component="input"
-        value={draft.title}
-        aria-label="Name of the sauce"
-        placeholder="Name of the sauce"
-        maxLength={200}
-        onChange={(event: { target: { value: string } }) => {
-          set('title', event.target.value);
-        }}
-        sx={title}
-      />
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+        <Box
+          component="input"
+          value={draft.title}
+          aria-label="Name of the sauce"
+          placeholder="Name of the sauce"
+          maxLength={200}
+          onChange={(event: { target: { value: string } }) => {
+            set('title', event.target.value);
+          }}
+          sx={title}
+        />
+        <ColourDrop colour={colour} />
+      </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 0.5, mb: 1 }}>
         <Box component="label" sx={{ flex: '3 1 160px' }}>
           <Box component="span" sx={caption}>

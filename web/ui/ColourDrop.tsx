@@ -1,0 +1,32 @@
+import { Box } from '@mui/material';
+
+interface Props {
+  /** As "#b3261a"; nothing is shown where it is not known. */
+  colour: string | null;
+}
+
+/** About the colour that the sauce will have: computed from what goes in, and rough. */
+export function ColourDrop({ colour }: Props) {
+  if (colour === null) {
+    return null;
+  }
+  return (
+    <Box
+      role="img"
+      aria-label="About the colour of the sauce, roughly"
+      title="About this colour, roughly: by what goes in, and for how long it boils"
+      data-colour={colour}
+      sx={{
+        flex: 'none',
+        width: 34,
+        height: 34,
+        borderRadius: '50% 50% 50% 12%',
+        border: '1px solid',
+        borderColor: 'text.secondary',
+        bgcolor: colour,
+        transition: 'background-color 200ms',
+        '@media (prefers-reduced-motion: reduce)': { transition: 'none' },
+      }}
+    />
+  );
+}
