@@ -4482,6 +4482,8 @@ export interface components {
             let_go: string[];
             /** @description about, as "#b3261a"; null where nothing in it has one */
             colour: string | null;
+            /** @description null where a line is not understood */
+            nutrition: components["schemas"]["Nutrition"] | null;
         };
         /** @description A figure with its 90 % band. */
         Band: {
@@ -4989,6 +4991,18 @@ export interface components {
         };
         Nudged: {
             text: string;
+        };
+        /** @description What 100 g of the finished sauce hold: grams, kJ and kcal. */
+        Nutrition: {
+            energy_kj: number;
+            energy_kcal: number;
+            fat: number;
+            saturates: number;
+            carbohydrate: number;
+            sugars: number;
+            fibre: number;
+            protein: number;
+            salt: number;
         };
         /** @description What is learned of a cook's taste for a family, in steps. */
         Palate: {

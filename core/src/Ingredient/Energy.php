@@ -10,30 +10,30 @@ use Vinculum\Chemistry\Mixture;
 /** Energy by the factors of Regulation (EU) 1169/2011, Annex XIV; what no table tells apart counts as fibre. */
 final class Energy
 {
-    private const KCAL = [
-        'fat' => 9.0,
-        'protein' => 4.0,
-        'starch' => 4.0,
-        'other' => 2.0,
-        'fibre' => 2.0,
-        'ethanol' => 7.0,
-        'sweetener' => 2.4,
+    /** kcal and kJ of a gram, by component. */
+    private const FACTORS = [
+        'fat' => [9.0, 37.0],
+        'protein' => [4.0, 17.0],
+        'starch' => [4.0, 17.0],
+        'other' => [2.0, 8.0],
+        'fibre' => [2.0, 8.0],
+        'ethanol' => [7.0, 29.0],
+        'sweetener' => [2.4, 10.0],
     ];
-    private const KCAL_OF_SUGARS = 4.0;
-    private const KCAL_OF_ACIDS = 3.0;
+    private const OF_SUGARS = [4.0, 17.0];
+    private const OF_ACIDS = [3.0, 13.0];
     private const ACIDS = ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'gluconic', 'oxalic'];
 
     /** kcal of a mixture. */
     public static function of(Mixture $mixture): float
     {
-        $kcal = self::KCAL_OF_ACIDS * self::acids($mixture);
-        foreach ($mixture->amounts() as $component => $grams) {
-            $kcal += $grams
-                * (self::KCAL[$component]
-                    ?? (Component::from($component)->group() === 'sugars' ? self::KCAL_OF_SUGARS : 0.0));
-        }
+        return self::sum($mixture, 0);
+    }
 
-        return $kcal;
+    /** kJ of a mixture. */
+    public static function kilojoules(Mixture $mixture): float
+    {
+        return self::sum($mixture, 1);
     }
 
     /** Grams of organic acids, without what buffers. */
@@ -50,9 +50,20 @@ final class Energy
         $sugars = 0.0;
         foreach ($mixture->amounts() as $component => $grams) {
             $isSugar = Component::from($component)->group() === 'sugars' && $component !== Component::Sweetener->value;
-            $sugars += $isSugar ? $grams : 0.0;
+            $sugars += $isSugar && Component::from($component)->isMass() ? $grams : 0.0;
         }
 
         return $sugars;
+    }
+
+    /** @param 0|1 $unit kcal or kJ */
+    private static function sum(Mixture $mixture, int $unit): float
+    {
+        $energy = self::OF_ACIDS[$unit] * self::acids($mixture) + self::OF_SUGARS[$unit] * self::sugars($mixture);
+        foreach ($mixture->amounts() as $component => $grams) {
+            $energy += $grams * (self::FACTORS[$component][$unit] ?? 0.0);
+        }
+
+        return $energy;
     }
 }

@@ -54,6 +54,7 @@ final readonly class BalanceReport extends Report
      * @param list<array{text: string, why: string, sure?: bool}>                                   $setAside  what else stood on the page
      * @param list<array{style: string, likelihood: float}>                            $families  that it looks like, the likeliest first
      * @param list<string>                                                             $letGo     axes that do not count for it
+     * @param NutritionReport|null $nutrition null where a line is not understood
      * @param string|null                                                              $colour    about, as "#b3261a"; null where nothing in it has one
      */
     private function __construct(
@@ -89,6 +90,7 @@ final readonly class BalanceReport extends Report
         public array $families,
         public array $letGo,
         public ?string $colour,
+        public ?NutritionReport $nutrition,
     ) {}
 
     /**
@@ -152,6 +154,7 @@ final readonly class BalanceReport extends Report
             ),
             $recipe->letGo ?? [],
             SauceColour::of($balance->formula, self::minutesAtTheHob($steps))?->hex(),
+            NutritionReport::of($balance),
         );
     }
 

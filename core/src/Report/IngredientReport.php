@@ -7,6 +7,7 @@ namespace Vinculum\Report;
 use Vinculum\Chemistry\Component;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Saturates;
 use Vinculum\Quantity\Amount;
 use Vinculum\Sensory\TasteLoad;
 
@@ -59,7 +60,10 @@ final readonly class IngredientReport extends Report
             $ingredient->name,
             $ingredient->aliases,
             $ingredient->roles,
-            array_filter($ingredient->mixture->amounts(), $isPart, ARRAY_FILTER_USE_BOTH),
+            [
+                ...array_filter($ingredient->mixture->amounts(), $isPart, ARRAY_FILTER_USE_BOTH),
+                ...array_filter(['saturates' => Saturates::in($ingredient)]),
+            ],
             $load->sweet,
             $load->heat / 100.0,
             $ingredient->mixture->get(Component::Pungency),

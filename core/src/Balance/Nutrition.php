@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Balance;
+
+use Vinculum\Chemistry\Component;
+use Vinculum\Ingredient\Energy;
+use Vinculum\Ingredient\Saturates;
+use Vinculum\Recipe\Resolution\LineStatus;
+
+/**
+ * What 100 g of the finished sauce hold, as a nutrition declaration has it (Regulation (EU) 1169/2011, Annexes XIV and XV):
+ * computed from what goes in, so as sure as its figures, and no declaration for the shop.
+ */
+final readonly class Nutrition
+{
+    private function __construct(
+        public float $energyKj,
+        public float $energyKcal,
+        public float $fat,
+        public float $saturates,
+        public float $carbohydrate,
+        public float $sugars,
+        public float $fibre,
+        public float $protein,
+        public float $salt,
+    ) {}
+
+    /** Null where a line is not understood, or there is nothing: what is missing would be told as nothing. */
+    public static function of(Balance $balance): ?self
+    {
+        $mixture = $balance->mixture;
+        if ($mixture->grams() <= 0.0) {
+            return null;
+        }
+        $saturates = 0.0;
+        foreach ($balance->formula->lines as $line) {
+            if ($line->status === LineStatus::Unknown) {
+                return null;
+            }
+            $saturates += $line->ingredient === null
+                ? 0.0
+                : Saturates::share($line->ingredient) * $line->mixture()->get(Component::Fat);
+        }
+        $in100g = 100.0 / $mixture->grams();
+        $sugars = Energy::sugars($mixture) * $in100g;
+
+        return new self(
+            Energy::kilojoules($mixture) * $in100g,
+            Energy::of($mixture) * $in100g,
+            $mixture->percent(Component::Fat),
+            min($saturates * $in100g, $mixture->percent(Component::Fat)),
+            $sugars + $mixture->percent(Component::Sweetener) + $mixture->percent(Component::Starch),
+            $sugars,
+            $mixture->percent(Component::Fibre),
+            $mixture->percent(Component::Protein),
+            $mixture->percent(Component::Salt),
+        );
+    }
+}

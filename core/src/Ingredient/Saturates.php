@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Ingredient;
+
+use Vinculum\Chemistry\Component;
+use Vinculum\Facts\FactsFile;
+
+/** How much of a thing's fat is saturated (core/data/fats.ini). */
+final class Saturates
+{
+    private const ELSE = 'else';
+
+    /** Share of the fat, 0 to 1: the thing's own, else that of its kind. */
+    public static function share(Ingredient $ingredient): float
+    {
+        /** @var array{array<string, float>, array<string, float>}|null $shares by key, and by kind */
+        static $shares = null;
+        if ($shares === null) {
+            $shares = [[], []];
+            foreach (FactsFile::named('fats') as $row) {
+                $shares[0] += array_fill_keys($row->list('of'), $row->number('share'));
+                $shares[1] += array_fill_keys($row->list('kinds'), $row->number('share'));
+            }
+        }
+        $share = $shares[0][$ingredient->kind()] ?? null;
+        foreach ($share === null ? $ingredient->kinds : [] as $kind) {
+            $share ??= $shares[1][$kind] ?? null;
+        }
+
+        return $share ?? FactsFile::named('fats')[self::ELSE]->number('share');
+    }
+
+    /** Grams in 100 g of it. */
+    public static function in(Ingredient $ingredient): float
+    {
+        return self::share($ingredient) * $ingredient->mixture->get(Component::Fat);
+    }
+}
