@@ -11,7 +11,7 @@ use Facebook\WebDriver\WebDriverKeys as Key;
 /** At the pan, with one hand, on a small screen. */
 final class TastingTest extends BrowserTestCase
 {
-    private const SALTY_DIP = "8 tbsp fish sauce\n3 tbsp lime juice\n3 tbsp sugar\n6 tbsp water\n2 cloves garlic\n1 bird's eye chilli";
+    private const SALTY_DIP = "14 tbsp fish sauce\n3 tbsp lime juice\n3 tbsp sugar\n6 tbsp water\n2 cloves garlic\n1 bird's eye chilli";
 
     public function test_an_oversalted_dip_is_repaired_to_within_a_step_of_its_window(): void
     {
