@@ -103,7 +103,7 @@ final class TastingTest extends BrowserTestCase
         self::resize(1280, 800);
         for ($time = 0; $time < 3; ++$time) {
             // a family that nothing else here is tasted as
-            self::atThePan('', 'Relish');
+            self::atThePan('', 'Walnut and garlic sauce');
             self::press(self::button('It is good: leave it'));
             self::$browser->executeScript('arguments[0].focus()', [self::find('[data-score="sour 0"]')]);
             self::type(Key::ARROW_LEFT, Key::ARROW_UP);
@@ -123,15 +123,15 @@ final class TastingTest extends BrowserTestCase
         self::until(
             static fn(): bool => preg_match(
                 '/you like it .*sharper.*from 3 tastings/',
-                self::text('[data-family="relish"] [data-learned]'),
+                self::text('[data-family="walnut-sauce"] [data-learned]'),
             ) === 1,
             'it is said in words',
         );
         self::press(self::button('In use: switch it off'));
         self::button('Switched off: use it again');
-        self::press(self::find('[data-family="relish"] button'));
+        self::press(self::find('[data-family="walnut-sauce"] button'));
         self::until(
-            static fn(): bool => str_starts_with(self::text('[data-family="relish"] [data-learned]'), 'Forgotten'),
+            static fn(): bool => str_starts_with(self::text('[data-family="walnut-sauce"] [data-learned]'), 'Forgotten'),
             'it is forgotten',
         );
     }

@@ -44,6 +44,10 @@ final readonly class SwapCandidates
     {
         $candidates = [];
         foreach ($standIns as $standIn) {
+            // what is taken for holding less is not taken in the larger amount that would make up for it
+            $standIn = $this->task->reason->less === null || $standIn->ratio === null
+                ? $standIn
+                : new StandIn($standIn->kind, $standIn->class, min(1.0, $standIn->ratio));
             foreach ([$standIn->kind, ...$this->ownOf($standIn->kind)] as $key) {
                 $candidate = $this->task->catalogue->has($key) ? $this->task->catalogue->get($key) : null;
                 if (
@@ -79,6 +83,9 @@ final readonly class SwapCandidates
             'salt' => 'salt',
             'acid' => 'white-vinegar',
         ] as $role => $usual) {
+            if ($this->task->reason->forbidsMore($role)) {
+                continue;
+            }
             [$line, $found] = $this->standing($role, $usual);
             $ingredient = $found ?? $this->task->catalogue->get($usual);
             if (

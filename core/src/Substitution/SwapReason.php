@@ -20,9 +20,11 @@ final readonly class SwapReason
      */
     private const STRONGER_BY = 2.5;
     /** Less is at most this share of what there was. */
-    private const LESS = 0.85;
+    private const LESS = 0.7;
     /** What brings this share of it is worth replacing. */
     private const MUCH = 0.2;
+    /** g, or kcal, in 100 g: what holds less is no source of it. */
+    private const RICH = 1.0;
     private const COSTS = ['low' => 1, 'middle' => 2, 'high' => 3];
 
     /**
@@ -156,7 +158,18 @@ final readonly class SwapReason
     {
         return $this->less === null
             ? !$this->tolerates($ingredient)
-            : $whole > 0.0 && $this->burden($ingredient, $grams) >= self::MUCH * $whole;
+            : $this->burden($ingredient, 100.0) >= self::RICH
+                && $whole > 0.0 && $this->burden($ingredient, $grams) >= self::MUCH * $whole;
+    }
+
+    /** What there must be less of is not put back beside the substitute. */
+    public function forbidsMore(string $role): bool
+    {
+        return match ($this->less) {
+            'salt' => $role === 'salt',
+            'sugars', 'energy' => $role === 'sweetener',
+            null => false,
+        };
     }
 
     /** What is wanted, in a word or two. */

@@ -35,6 +35,8 @@ final readonly class SwapSearch
     /** Beyond this, in fat, body and bulk together, it is another sauce, offered only when nothing nearer is there. */
     private const OTHER_SAUCE = 2.0;
     private const ENOUGH = 1;
+    /** Less is at most this share of what there was. */
+    private const LESS = 0.85;
     /** Of a fat or a nut paste no less is taken than this share of the usual amount. */
     private const LEAST_OF_FAT = 0.75;
     /** With what makes up for the rest it takes no more room than this many times the old line. */
@@ -118,6 +120,8 @@ final readonly class SwapSearch
             $this->task->reason->isNear($swap->ingredient),
             $swap->class + (int) !$this->keepsTheMainAxis($swap),
             $swap->class,
+            round(4.0 * $this->task->reason->burden($swap->ingredient, $swap->grams)
+                / max(1e-9, $this->task->reason->burden($this->task->gone, $this->task->grams()))),
             round(4.0 * hypot($swap->residual, self::BODY * $swap->misfit)),
             -$swap->aromaSimilarity,
             count($swap->compensations),
@@ -144,7 +148,7 @@ final readonly class SwapSearch
         $reason = $this->task->reason;
 
         return $reason->less === null || $reason->burden($swap->ingredient, $swap->grams)
-            < $reason->burden($this->task->gone, $this->task->grams());
+            < self::LESS * $reason->burden($this->task->gone, $this->task->grams());
     }
 
     /** Held between half and twice of the usual amount, where there is one. */
@@ -163,7 +167,9 @@ final readonly class SwapSearch
 
     private function mostOf(StandIn $standIn): float
     {
-        return $standIn->ratio === null ? INF : 2.0 * $standIn->ratio * $this->task->grams();
+        return $standIn->ratio === null
+            ? INF
+            : ($this->task->reason->less === null ? 2.0 : 1.0) * $standIn->ratio * $this->task->grams();
     }
 
     private function objective(Ingredient $candidate, StandIn $standIn): SwapObjective
@@ -252,6 +258,7 @@ final readonly class SwapSearch
     private function keepsTheMainAxis(Swap $swap): bool
     {
         return $this->task->main === null
+            || $this->task->reason->less !== null
             || abs($swap->changeSteps[$this->task->main->value] - $this->task->reason->byTaste) <= self::MAIN_WITHIN;
     }
 }

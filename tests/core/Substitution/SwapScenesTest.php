@@ -11,6 +11,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Energy;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Work;
 use Vinculum\Quantity\Measures;
@@ -155,6 +156,30 @@ final class SwapScenesTest extends TestCase
         }
         self::assertSame(StandIn::WORK, $class('mayonnaise', 'greek-yoghurt'));
         self::assertSame(StandIn::NUMBERS, $class('fish-sauce', 'celery-salt'));
+    }
+
+    public function test_a_recipe_with_less_of_something_holds_less_of_it(): void
+    {
+        $formula = Formula::fromTexts(
+            ['200 g mayonnaise', '30 ml soy sauce', '40 g honey', '1 tsp salt', '50 ml lemon juice'],
+            Catalogue::shipped(),
+            Measures::Us,
+        );
+        $before = Balance::of($formula)->mixture;
+        foreach (['low salt', 'less sugar', 'fewer calories'] as $for) {
+            $conversion = Conversion::of($formula, DietaryNeeds::parse($for), Catalogue::shipped(), Measures::Us);
+            $after = Balance::of($conversion->formula)->mixture;
+            self::assertNotSame([], $conversion->swaps, $for);
+            [$had, $has] = match ($for) {
+                'low salt' => [$before->percent(Component::Salt), $after->percent(Component::Salt)],
+                'less sugar' => [
+                    Energy::sugars($before) / $before->grams(),
+                    Energy::sugars($after) / $after->grams(),
+                ],
+                'fewer calories' => [Energy::of($before) / $before->grams(), Energy::of($after) / $after->grams()],
+            };
+            self::assertLessThan(0.85 * $had, $has, $for);
+        }
     }
 
     public function test_needs_are_read_as_people_write_them(): void
