@@ -5442,6 +5442,10 @@ export interface components {
             correctors: string[];
             body: string;
             schools: string;
+            /** @description ingredient keys that nearly every sauce of it holds and few others do */
+            named_by: string[];
+            /** @description usual ones */
+            aromas: string[];
         };
         Suggestions: {
             suggestions: {

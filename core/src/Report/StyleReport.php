@@ -6,6 +6,7 @@ namespace Vinculum\Report;
 
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TargetRange;
+use Vinculum\Style\FamilyIdentity;
 use Vinculum\Style\StyleFamily;
 
 /** A style family with its windows. */
@@ -14,6 +15,8 @@ final readonly class StyleReport extends Report
     /**
      * @param array<value-of<Axis>, array{float, float}> $windows    by axis, in its unit
      * @param list<string>                       $correctors
+     * @param list<string> $namedBy ingredient keys that nearly every sauce of it holds and few others do
+     * @param list<string> $aromas  usual ones
      */
     private function __construct(
         public string $key,
@@ -25,10 +28,14 @@ final readonly class StyleReport extends Report
         public array $correctors,
         public string $body,
         public string $schools,
+        public array $namedBy,
+        public array $aromas,
     ) {}
 
     public static function of(StyleFamily $style): self
     {
+        $identity = FamilyIdentity::of($style->key);
+
         return new self(
             $style->key,
             $style->name,
@@ -42,6 +49,8 @@ final readonly class StyleReport extends Report
             $style->correctors,
             $style->body,
             $style->schools,
+            $identity->ingredients,
+            $identity->aromas,
         );
     }
 }

@@ -10,6 +10,7 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Work;
 use Vinculum\Sensory\Axis;
 use Vinculum\Style\Dose;
+use Vinculum\Style\FamilyIdentity;
 use Vinculum\Style\ReferenceFormula;
 use Vinculum\Style\StyleBook;
 
@@ -102,6 +103,27 @@ final class StyleBookTest extends TestCase
         self::assertEqualsWithDelta(19.0, Dose::ofIngredients('fish-sauce-dip')['fish-sauce']->median, 4.0);
         self::assertArrayHasKey('mustards', Dose::ofWorks('honey-mustard'));
         self::assertContains('mustards', Work::of('dijon-mustard'));
+    }
+
+    /** Common practice: without mustard it is no mustard sauce. */
+    public function test_what_names_a_family_is_what_others_lack(): void
+    {
+        foreach ([
+            'honey-mustard' => 'honey',
+            'fish-sauce-dip' => 'fish-sauce',
+            'tahini-sauce' => 'tahini',
+            'gochujang-sauce' => 'gochujang',
+            'cranberry' => 'cranberry',
+            'piccalilli' => 'cauliflower',
+        ] as $family => $ingredient) {
+            self::assertContains($ingredient, FamilyIdentity::of($family)->ingredients, $family);
+        }
+        self::assertContains('mustards', FamilyIdentity::of('mustard')->works);
+        foreach (StyleBook::all() as $style) {
+            self::assertNotContains('salt', FamilyIdentity::of($style->key)->ingredients);
+            self::assertNotContains('water', FamilyIdentity::of($style->key)->ingredients);
+            self::assertNotSame([], FamilyIdentity::of($style->key)->aromas, $style->key);
+        }
     }
 
     public function test_bases_and_correctors_are_in_the_catalogue(): void
