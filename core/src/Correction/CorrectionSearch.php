@@ -156,7 +156,7 @@ final readonly class CorrectionSearch
         if ($limits->most >= 3) {
             $promising = self::promising($pairs);
             foreach (self::supports(count($rows), 3) as [$a, $b, $c]) {
-                if (!isset($promising["{$a} {$b}"]) && !isset($promising["{$a} {$c}"]) && !isset($promising["{$b} {$c}"])) {
+                if (array_intersect_key($promising, ["{$a} {$b}" => 1, "{$a} {$c}" => 1, "{$b} {$c}" => 1]) === []) {
                     continue;
                 }
                 [$ab, $ac, $bc] = [$pairs[$a][$b][0], $pairs[$a][$c][0], $pairs[$b][$c][0]];

@@ -40,6 +40,7 @@ final class ContractTest extends TestCase
         'amp',
         'ethanol',
         'fat',
+        'saturates',
         'protein',
         'starch',
         'fibre',
