@@ -50,7 +50,7 @@ const word = {
   font: 'inherit',
   fontWeight: 600,
   minHeight: 44,
-  px: { xs: 1.25, md: 1 },
+  px: { xs: 1.25, md: 0.75 },
   border: 0,
   borderBottom: '3px solid transparent',
   bgcolor: 'transparent',

@@ -70,8 +70,8 @@ final readonly class Spoons
         $teaspoons = $grams / $density / $this->teaspoon;
 
         return $density * match (true) {
-            $teaspoons < 1.0 => $this->teaspoon / 8.0,
-            $teaspoons < 3.0 => $this->teaspoon / 4.0,
+            $teaspoons < 1.0 - 1e-6 => $this->teaspoon / 8.0,
+            $teaspoons < 3.0 - 1e-6 => $this->teaspoon / 4.0,
             default => $this->tablespoon / 2.0,
         };
     }
@@ -92,8 +92,7 @@ final readonly class Spoons
         }
         if (
             $millilitres < 0.99 * $this->tablespoon / 2.0
-            || $millilitres < 0.99 * $this->teaspoon * 3.0
-            && !$this->isHalves($millilitres / $this->tablespoon)
+            || !$this->isHalves($millilitres / $this->tablespoon)
         ) {
             return Measure::spooned($millilitres / $this->teaspoon, 'tsp', $grams);
         }
