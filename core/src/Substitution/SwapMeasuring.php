@@ -78,7 +78,9 @@ final readonly class SwapMeasuring
 
         $exactResidual = $this->residual($things, $exact, $chosen);
 
-        return $this->described($candidate, $standIn, $things, $best, $chosen, sqrt(max(0.0, $merit ** 2 - $exactResidual ** 2)));
+        $misfit = sqrt(max(0.0, $merit ** 2 - $exactResidual ** 2));
+
+        return $this->described($candidate, $standIn, $things, $best, $chosen, $misfit);
     }
 
     /**
