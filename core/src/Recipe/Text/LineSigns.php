@@ -146,6 +146,9 @@ final class LineSigns
         if ($isOfSomething && !$isArticle && trim($parsed->amountText) !== '') {
             $isAtStart = str_starts_with($written, $parsed->amountText) || LeadIn::without($written) !== $written;
             $signs[] = $isAtStart || $parsed->part !== null ? 'amount' : 'ends-in-amount';
+            if ($isAtStart && $amount?->unit !== null && !$amount->unit->isVague()) {
+                $signs[] = 'measured';
+            }
             if ($amount?->unit === null && $amount?->counted === 'whole') {
                 $signs[] = 'count-only';
             }

@@ -142,6 +142,19 @@ final class PagesTest extends TestCase
         self::assertSame('Salt', $lines('Salt', "\n")[1]);
     }
 
+    public function test_what_is_measured_is_no_title_though_its_name_is_a_sauce_nobody_knows(): void
+    {
+        foreach (['100 g honey mustard', '2 tbsp Creole mustard', '1 cup curry sauce', '½ cup apple relish'] as $first) {
+            foreach ([[], ['100 g mayonnaise'], ['1 tsp salt', 'Stir it well.']] as $rest) {
+                $recipe = RecipeReader::read(implode("\n", [$first, ...$rest]));
+                self::assertSame('', $recipe->title, $first);
+                self::assertSame($first, $recipe->lines[0]);
+            }
+        }
+        self::assertSame('2 minute mustard sauce', RecipeReader::read("2 minute mustard sauce\n100 g mustard\n1 tsp salt")->title);
+        self::assertSame('3-2-1 dressing', RecipeReader::read("3-2-1 dressing\n100 g oil\n1 tsp salt")->title);
+    }
+
     public function test_a_yield_is_one_that_can_be_measured(): void
     {
         foreach (
