@@ -34,7 +34,9 @@ $ask = static function (string $method, string $path, mixed $body = null) use ($
 };
 try {
     $formula = ['style' => 'tomato-barbecue', 'lines' => LINES];
+    $first = $ask('POST', '/api/balance', $formula);
     $idle = $median(41, static fn(): float => $ask('GET', '/api/idle'));
+    $line('the first request after a restart, a balance of 20 lines', $first, $idle, 'nothing');
     $line('a route that does nothing', $idle, $idle, 'itself');
     $line('start, database and demo kitchen made', $kitchen->readyAfter, $idle, 'nothing');
     $line(

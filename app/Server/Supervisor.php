@@ -163,6 +163,8 @@ final class Supervisor
                 return "the server stopped at once, perhaps because something else took port {$this->port}; storage/logs/server.log says why";
             }
             if ($this->answers()) {
+                $this->warm();
+
                 return null;
             }
             usleep(30_000);
@@ -186,6 +188,16 @@ final class Supervisor
         return $answer !== false
             && str_contains($said, ' 200')
             && stripos($said, "X-Vinculum-Server: {$this->token}") !== false;
+    }
+
+    /** Opens the shelf once, so that what every page needs is compiled before a person asks for it. */
+    private function warm(): void
+    {
+        @file_get_contents(
+            "http://127.0.0.1:{$this->port}/api/sauces",
+            false,
+            stream_context_create(['http' => ['timeout' => 5, 'ignore_errors' => true]]),
+        );
     }
 
     private function announce(): void
