@@ -111,6 +111,8 @@ final class Supervisor
             'opcache.memory_consumption=64',
             'opcache.max_accelerated_files=8000',
             'opcache.revalidate_freq=2',
+            // the facts are moved into place whole just before: no need to wait until they are two seconds old
+            'opcache.file_update_protection=0',
             'memory_limit=128M',
             'max_execution_time=20',
             'post_max_size=6M',
