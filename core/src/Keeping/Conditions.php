@@ -22,12 +22,24 @@ final readonly class Conditions
     /** Where nothing is known of its acid a sauce counts as neutral. */
     private const NEUTRAL = 7.0;
 
-    /** @param list<ResolvedLine> $lines that name an ingredient or should */
-    private function __construct(private Balance $balance, private array $lines) {}
+    /**
+     * @param list<ResolvedLine> $lines that name an ingredient or should
+     * @param list<string>       $texts what each of them says: as written, what it was taken for, and what that is made of
+     */
+    private function __construct(private Balance $balance, private array $lines, private array $texts) {}
 
     public static function of(Balance $balance): self
     {
-        return new self($balance, $balance->formula->ingredientLines());
+        $lines = $balance->formula->ingredientLines();
+
+        return new self($balance, $lines, array_map(self::text(...), $lines));
+    }
+
+    private static function text(ResolvedLine $line): string
+    {
+        $made = FactsFile::named('compounds')[$line->ingredient?->kind() ?? ''] ?? null;
+
+        return implode('. ', [$line->text, $line->ingredient->name ?? '', $made?->textOr('of', '') ?? '']);
     }
 
     /** Whether every condition that the row names holds. */
@@ -209,13 +221,19 @@ final readonly class Conditions
      */
     private function saying(Row $row): array
     {
-        return array_values(array_filter($this->lines, static function (ResolvedLine $line) use ($row): bool {
-            $made = FactsFile::named('compounds')[$line->ingredient?->kind() ?? ''] ?? null;
-            $text = implode('. ', [$line->text, $line->ingredient->name ?? '', $made?->textOr('of', '') ?? '']);
+        $words = $row->list('words');
+        $saying = [];
+        // most rows speak of nothing that is here: one look at all lines together tells
+        foreach (Words::areIn(implode("\n", $this->texts), $words) ? $this->lines : [] as $at => $line) {
+            if (
+                Words::areIn($this->texts[$at], $words)
+                && !($row->has('but') && Words::areIn($line->text, $row->list('but')))
+            ) {
+                $saying[] = $line;
+            }
+        }
 
-            return Words::areIn($text, $row->list('words'))
-                && !($row->has('but') && Words::areIn($line->text, $row->list('but')));
-        }));
+        return $saying;
     }
 
     private function gramsSaid(Row $row): float

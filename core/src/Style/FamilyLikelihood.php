@@ -51,18 +51,19 @@ final readonly class FamilyLikelihood
                     * ((self::FREEDOM + 1.0) * log(1.0 + $square / self::FREEDOM) + log($variance)) / 2.0;
             }
         }
+        $families = $facts['families']->list('of');
         $heldBy = FactsFile::named('held-by');
         foreach ($makeup->features() as $feature) {
-            $counts = isset($heldBy[$feature]) ? $heldBy[$feature]->numbers('of') : [];
+            $counts = isset($heldBy[$feature]) ? $heldBy[$feature]->amounts('of') : [];
             $everywhere = self::everywhere(array_sum($counts), $all);
             $terms = [];
             foreach ($references as $family => $count) {
-                $held = (int) ($counts[$family] ?? 0);
+                $held = (int) ($counts[$families[$family]] ?? 0);
                 $scores[$family] += $terms[$held][(int) $count] ??= self::term($held, $count, $everywhere);
             }
         }
 
-        return array_combine($facts['families']->list('of'), $scores);
+        return array_combine($families, $scores);
     }
 
     /**
@@ -85,7 +86,7 @@ final readonly class FamilyLikelihood
         ksort($held);
         $all = array_sum(array_map(count(...), $references));
         $absent = array_fill_keys(array_keys($references), 0.0);
-        $heldBy = "; Derived by bin/derive-families: how many references hold a thing, of each family in the order of styles.ini.\n";
+        $heldBy = "; Derived by bin/derive-families: how many references of each family hold a thing.\n";
         foreach ($held as $feature => $counts) {
             $everywhere = self::everywhere(array_sum($counts), $all);
             foreach ($counts as $family => $count) {
@@ -93,8 +94,9 @@ final readonly class FamilyLikelihood
                     * log(1.0 - self::held($count, count($references[$family]), $everywhere));
             }
             $heldBy .= "[{$feature}]\n" . self::fact('of', array_map(
-                static fn(string $family): string => (string) ($counts[$family] ?? 0),
-                array_keys($references),
+                static fn(string $family, int $count): string => "{$family} {$count}",
+                array_keys($counts),
+                $counts,
             ));
         }
         $likelihoods = "; Derived by bin/derive-families, each family in the order of styles.ini. absent: the logarithm for a sauce that\n"
