@@ -20,6 +20,40 @@ final class WrittenLinesTest extends TestCase
     private const WRONG_ALLOWED = 0.005;
     private const SEVERAL_WANTED = 0.9;
 
+    public function test_what_comes_on_top_counts_or_is_said_to_be_unknown(): void
+    {
+        foreach ([
+            '1 onion, plus 3 tbsp quillfennel' => ['onion', null],
+            '2 tbsp soy sauce + 1 tbsp gribble' => ['soy-sauce', null],
+            '200 g olives plus 2 tbsp of their brine' => ['olive', 'olive-brine'],
+            '2 chipotles in adobo, plus 1 Tbsp of their sauce' => ['chipotle-in-adobo', 'chipotle-in-adobo'],
+            // the oil of a tin is no anchovy
+            '100 g anchovies and 1 tbsp of their oil' => ['anchovy', null],
+            '1 lemon, zested, plus 2 tbsp juice' => ['lemon-zest', 'lemon-juice'],
+            '1 cup sugar, plus 2 tbsp' => ['white-sugar', 'white-sugar'],
+            '100 g sugar plus 2 tbsp of it' => ['white-sugar', 'white-sugar'],
+            '500 g tomatoes, plus 2 more' => ['tomato', 'tomato'],
+            '1 tbsp oil, plus extra for frying' => ['neutral-oil'],
+            '1 tbsp oil plus a little for the pan' => ['neutral-oil'],
+        ] as $text => $keys) {
+            self::assertSame($keys, array_map(
+                static fn(ResolvedLine $line): ?string => $line->ingredient?->key,
+                self::resolver('us')->entries($text),
+            ), $text);
+        }
+    }
+
+    public function test_what_is_drained_weighs_less_than_its_pack_though_nobody_knows_how_much(): void
+    {
+        $cherries = self::resolver('us')->entries('1 400g tin cherries, drained')[0];
+        self::assertEqualsWithDelta(240.0, $cherries->grams?->value, 1.0);
+        self::assertStringContainsString('taken as 60 % of the pack', (string) $cherries->note);
+        // drained weights on labels: 0.5 to 0.75 of the contents
+        self::assertLessThan(200.0, $cherries->grams?->low());
+        self::assertGreaterThan(280.0, $cherries->grams?->high());
+        self::assertEqualsWithDelta(400.0, self::resolver('us')->entries('1 400g tin cherries')[0]->grams?->value, 1.0);
+    }
+
     public function test_nearly_every_line_is_understood_and_hardly_one_is_taken_for_something_else(): void
     {
         [$misread, $wrong, $count] = [[], [], 0];

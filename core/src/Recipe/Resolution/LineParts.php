@@ -48,6 +48,7 @@ final readonly class LineParts
                 $this->shares(...),
                 $this->each(...),
                 $this->amounts(...),
+                $this->added(...),
                 $this->names(...),
                 $this->oneAmount(...),
             ] as $way
@@ -75,6 +76,7 @@ final readonly class LineParts
         $isWhole = $match !== null
             && $match->score > 0.95
             && $match->missed === []
+            && preg_match('/\bplus\b|\+/iu', $parsed->preparation) !== 1
             && preg_match('/\band\b|&|\bin\b/iu', $parsed->name) === 1
             && preg_match('/\band\b|\bin\b/iu', $match->alias) === 1;
 
@@ -202,6 +204,52 @@ final readonly class LineParts
         }
 
         return $parts;
+    }
+
+    /**
+     * "1 cup sugar, plus 2 tbsp", "200 g olives plus 2 tbsp of their brine": what comes on top counts too, and where it is
+     * not understood it stands there as unknown.
+     *
+     * @return array{string, string}|null
+     */
+    private function added(string $line): ?array
+    {
+        if (preg_match('/^(?P<first>\S.*?),?\s+(?:plus|\+|(?:and|with)(?=\s.*\bof (?:its|their|the)\b))\s+(?P<more>\S.*)$/iu', $line, $found) !== 1) {
+            return null;
+        }
+        $first = $this->grammar->read($found['first']);
+        $more = $this->grammar->read($found['more']);
+        $isVague = $more->amountText === '' || $more->measured?->unit?->isVague() === true;
+        if ($isVague || !self::isAmount($first) || !$this->isKnown($found['first'])) {
+            return null;
+        }
+
+        return [$found['first'], trim("{$more->amountText} " . $this->onTop($first->name, $more->name))];
+    }
+
+    /** What is added to a thing: more of it, what comes from it, or another. */
+    private function onTop(string $thing, string $more): string
+    {
+        $own = FactsFile::named('writing')['its-own'];
+        $says = array_filter(
+            NameSearch::words($more),
+            static fn(string $word): bool => !NameSearch::isDescriptor($word),
+        );
+        if ($says === [] || preg_match('/^(?:more|extra|for\b.*|(?:of )?(?:it|them|these|those))$/iu', $more) === 1) {
+            return $thing;
+        }
+        if (
+            preg_match('/^(?:of\s+)?(?:(?:its|their|the)\s+)?(?:own\s+)?(?P<own>\pL+)$/iu', $more, $found) !== 1
+            || !Words::areIn($found['own'], $own->list('words'))
+        ) {
+            return $more;
+        }
+        $isItself = Words::areIn($found['own'], $own->list('itself'));
+        $key = fn(string $name): ?string
+            => $this->names->understood($line = $this->grammar->read($name), $this->names->match($line))?->key;
+        $from = $key("{$thing} {$found['own']}");
+
+        return $from !== null && ($isItself || $from !== $key($thing)) ? "{$thing} {$found['own']}" : $more;
     }
 
     /**

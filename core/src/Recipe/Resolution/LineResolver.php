@@ -7,6 +7,7 @@ namespace Vinculum\Recipe\Resolution;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Solids;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
 use Vinculum\Ingredient\Catalogue;
@@ -209,9 +210,14 @@ final readonly class LineResolver
                 );
             }
         }
-        if ($found->isPack && in_array('drained', $line->tags, true) && $ingredient->drainedShare !== null) {
-            $grams = $grams->times($ingredient->drainedShare)->doubtedBy(self::ABOUT);
-            $notes[] = sprintf('drained, %d %% of the pack', (int) round(100.0 * $ingredient->drainedShare));
+        if ($found->isPack && in_array('drained', $line->tags, true)) {
+            $drained = Facts::of(DrainedFacts::class);
+            $share = $ingredient->drainedShare ?? $drained->share;
+            $grams = $grams->times($share)->doubtedBy($ingredient->drainedShare === null ? $drained->doubt : self::ABOUT);
+            $notes[] = sprintf(
+                $ingredient->drainedShare === null ? 'drained, taken as %d %% of the pack' : 'drained, %d %% of the pack',
+                (int) round(100.0 * $share),
+            );
         }
         // a weight is of the thing as it is named; a count, and what stands after the comma, is of what was bought
         $isCount = $line->measured?->unit === null;
