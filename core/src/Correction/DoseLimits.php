@@ -10,5 +10,5 @@ final readonly class DoseLimits
     public const FILE = 'correcting';
     public const SECTION = 'doses';
 
-    public function __construct(public float $pastLargest, public float $pastThere) {}
+    public function __construct(public float $pastLargest, public float $pastThere, public float $grows) {}
 }

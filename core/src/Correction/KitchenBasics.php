@@ -13,6 +13,7 @@ final readonly class KitchenBasics
     /**
      * @param array<string, float> $of         most of each in 100 g of sauce, by ingredient key
      * @param list<string>         $acids      works of which a recipe has its own
+     * @param string               $acid       key of the one to take where the family has none
      * @param list<string>         $fats
      * @param list<string>         $sweeteners
      * @param list<string>         $salters
@@ -26,6 +27,7 @@ final readonly class KitchenBasics
     public function __construct(
         public array $of,
         public array $acids,
+        public string $acid,
         public array $fats,
         public array $sweeteners,
         public array $salters,

@@ -9,6 +9,8 @@ use Vinculum\Facts\Facts;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Work;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
 use Vinculum\Style\Dose;
@@ -25,9 +27,6 @@ final readonly class UsualAdditions
 {
     /** A family that nobody chose lends its doses from this likelihood on. */
     private const LIKELY = 0.5;
-
-    /** A thing of which there is more than any dose may still grow by this share of itself. */
-    private const GROWS = 0.25;
 
     /**
      * @param Dose[] $doses by ingredient key, of the family
@@ -96,12 +95,14 @@ final readonly class UsualAdditions
             fn(string $key): bool => $this->isTheFamilys($key, $usual),
         ));
         $works = array_merge(...array_map(Work::of(...), [...array_keys($this->makeup->ingredients), '']));
-        $besides = array_filter(
-            array_unique([...$basics, ...$usual]),
-            fn(string $key): bool => !in_array($key, $inIt, true) && !$this->isReplaced($key, $works),
+        $isWanted = fn(string $key): bool => in_array($key, $inIt, true) || !$this->isReplaced($key, $works);
+        // a long recipe leaves room for the salt and the water of any kitchen
+        $plain = array_filter($inIt, fn(string $key): bool => $this->isPlain($this->catalogue->get($key)->kind()));
+        $keys = array_unique(
+            [...$plain, ...array_filter($basics, $isWanted), ...$inIt, ...array_filter($usual, $isWanted)],
         );
 
-        return array_slice([...$inIt, ...array_values($besides)], 0, (int) $this->basics->most);
+        return array_slice($keys, 0, (int) $this->basics->most);
     }
 
     /** @return list<string> what seasons the recipe or carries it: what is plain first, then the most of it */
@@ -111,7 +112,7 @@ final readonly class UsualAdditions
         $shares = [];
         foreach ($this->balance->formula->lines as $line) {
             $ingredient = $line->ingredient;
-            if ($ingredient === null || !$line->countsInTheMixture()) {
+            if ($ingredient === null || !self::isNamed($line)) {
                 continue;
             }
             $share = ($this->makeup->ingredients[$ingredient->kind()] ?? 0.0) / 100.0;
@@ -125,6 +126,12 @@ final readonly class UsualAdditions
         arsort($shares);
 
         return array_keys($shares);
+    }
+
+    /** Whether a line says that a thing is in it: how much, or to taste. */
+    private static function isNamed(ResolvedLine $line): bool
+    {
+        return $line->countsInTheMixture() || $line->status === LineStatus::ToTaste;
     }
 
     /**
@@ -168,7 +175,7 @@ final readonly class UsualAdditions
                     && isset($this->basics->of[$one]),
             ));
 
-            return $key === ($ofFamily[0] ?? 'lemon-juice');
+            return $key === ($ofFamily[0] ?? $this->basics->acid);
         }
 
         return true;
@@ -178,7 +185,10 @@ final readonly class UsualAdditions
     {
         $costs = Facts::of(CorrectionCosts::class);
         $kind = $ingredient->kind();
-        $isInIt = isset($this->makeup->ingredients[$kind]);
+        $isInIt = array_filter(
+            $this->balance->formula->lines,
+            static fn(ResolvedLine $line): bool => $line->ingredient?->kind() === $kind && self::isNamed($line),
+        ) !== [];
         // a basic that no reference of the family holds is strange to it
         $isBasic = isset($this->basics->of[$kind]) && ($this->doses === [] || isset($this->doses[$kind]));
 
@@ -208,7 +218,7 @@ final readonly class UsualAdditions
             $byRecipe !== null => $byRecipe,
             default => 0.0,
         };
-        $room = max($most - $there, $there > 0.0 && !$isStrong ? self::GROWS * $there : 0.0);
+        $room = max($most - $there, $there > 0.0 && !$isStrong ? $limits->grows * $there : 0.0);
 
         $grams = $this->balance->mixture->grams();
         $heat = Taste::ofMixture($ingredient->mixture)->heat;

@@ -5,7 +5,17 @@ declare(strict_types=1);
 namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Correction\Addition;
+use Vinculum\Correction\Candidate;
 use Vinculum\Correction\Correction;
+use Vinculum\Correction\CorrectionLimits;
+use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\UsualAdditions;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
+use Vinculum\Style\StyleBook;
 
 final class ScenesTest extends TestCase
 {
@@ -31,5 +41,30 @@ final class ScenesTest extends TestCase
         self::assertGreaterThanOrEqual(150, $scenes);
         self::assertLessThanOrEqual(0.05 * $scenes, count($first), implode("\n", $first));
         self::assertLessThanOrEqual(0.01 * $scenes, count($amongThree), implode("\n", $amongThree));
+    }
+
+    public function test_a_long_recipe_is_salted_with_the_salt_it_asks_for_to_taste(): void
+    {
+        $lines = [
+            '1 (15-oz) tin sliced peaches in juice, drained', '1 1/2 cups ketchup', '3/4 cup cider vinegar', '1/2 cup dark brown sugar',
+            '1/4 cup molasses', '2 chipotles in adobo', '1 small onion', '3 cloves garlic', '2 1/2 tsp smoked paprika', '1 tsp dry mustard',
+            'salt and pepper', 'a knob of butter', 'juice of 1/2 lime',
+        ];
+        $catalogue = Catalogue::shipped();
+        $balance = Balance::of(Formula::fromTexts($lines, $catalogue, Measures::Us));
+        $style = StyleBook::get('tomato-barbecue');
+        $additions = UsualAdditions::to($balance, $style, $catalogue);
+        $advice = CorrectionSetup::towards($style->target, $balance, new CorrectionLimits($additions));
+
+        self::assertSame(
+            ['salt'],
+            array_map(static fn(Addition $one): string => $one->ingredient->key, $advice->corrections[0]->additions),
+        );
+        self::assertSame('salt brings what it lacks', $advice->corrections[0]->why);
+        $keys = array_map(static fn(Candidate $one): string => $one->ingredient->key, $additions);
+        self::assertContains('water', $keys);
+        foreach ($additions as $one) {
+            self::assertTrue($one->ingredient->key !== 'salt' || $one->strange === 0.0, 'it is in the recipe');
+        }
     }
 }
