@@ -60,9 +60,7 @@ final readonly class BrandEffect
                     '%.1f steps %s %s',
                     abs($steps),
                     $steps > 0.0 ? 'more' : 'less',
-                    $axis === Axis::Heat
-                        ? 'hot'
-                        : ($axis === Axis::Salt ? 'salty' : ($axis === Axis::Umami ? 'savoury' : $axis->value)),
+                    $axis->adjective(),
                 );
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\Words;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
@@ -22,14 +23,16 @@ final class CorrectionReason
         $does = [];
         foreach ($additions as $position => $addition) {
             $moved = $before->stepsTo(Taste::ofMixture($batch->plus($addition->ingredient->grams($addition->grams))));
+            $name = mb_strtolower($addition->ingredient->name);
             $clause = self::clause($before, $target, $moved, $position === 0);
-            $does[$clause][] = mb_strtolower($addition->ingredient->name);
+            // "salt brings salt" says nothing
+            $does[$clause === "brings {$name}" ? 'brings what it lacks' : $clause][] = $name;
         }
         $clauses = [];
         foreach (['thins', 'brings', 'puts back'] as $kind) {
             foreach ($does as $clause => $names) {
                 if (str_starts_with($clause, $kind)) {
-                    $clauses[] = self::and($names) . ' ' . (count($names) > 1 ? self::plural($clause) : $clause);
+                    $clauses[] = Words::listed($names) . ' ' . (count($names) > 1 ? self::plural($clause) : $clause);
                 }
             }
         }
@@ -58,8 +61,8 @@ final class CorrectionReason
         }
 
         return match (true) {
-            $brought !== [] => 'brings ' . self::and($brought),
-            $thinned !== [] && ($isMain || !$raises) => 'thins the ' . self::and($thinned),
+            $brought !== [] => 'brings ' . Words::listed($brought),
+            $thinned !== [] && ($isMain || !$raises) => 'thins the ' . Words::listed($thinned),
             default => 'puts back what else moves',
         };
     }
@@ -78,13 +81,5 @@ final class CorrectionReason
     private static function plural(string $clause): string
     {
         return str_replace(['brings', 'thins', 'puts'], ['bring', 'thin', 'put'], $clause);
-    }
-
-    /** @param list<string> $names */
-    private static function and(array $names): string
-    {
-        $last = array_pop($names);
-
-        return $names === [] ? (string) $last : implode(', ', $names) . " and {$last}";
     }
 }

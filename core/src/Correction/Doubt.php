@@ -23,12 +23,7 @@ final class Doubt
             $band = $balance->axes[$axis->value] ?? null;
             $width = $band === null ? 0.0 : $axis->steps($band->high) - $axis->steps($band->low);
             if ($off > 0.0 && $width > $off) {
-                $doubtful[] = match ($axis) {
-                    Axis::Sweet, Axis::Sour => $axis->value,
-                    Axis::Salt => 'salty',
-                    Axis::Umami => 'savoury',
-                    Axis::Heat => 'hot',
-                };
+                $doubtful[] = $axis->adjective();
             }
         }
 

@@ -8,8 +8,6 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Taste;
 use Vinculum\Style\ReferenceFormula;
 use Vinculum\Style\StyleFamily;
 
@@ -67,7 +65,7 @@ final class TypicalDraft
         foreach ($mixed !== [] ? $mixed : $references as $one) {
             $sum = 0.0;
             foreach ($references as $other) {
-                $sum += self::between($one->balance->taste, $other->balance->taste);
+                $sum += $one->balance->taste->stepsApart($other->balance->taste);
             }
             if ($sum < $least) {
                 [$best, $least] = [$one, $sum];
@@ -75,16 +73,5 @@ final class TypicalDraft
         }
 
         return $best ?? $references[0];
-    }
-
-    /** Steps between two tastes. */
-    private static function between(Taste $one, Taste $other): float
-    {
-        $sum = 0.0;
-        foreach (Axis::cases() as $axis) {
-            $sum += ($one->stepsOn($axis) - $other->stepsOn($axis)) ** 2;
-        }
-
-        return sqrt($sum);
     }
 }

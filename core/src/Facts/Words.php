@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Facts;
 
-/** Whole words and phrases in a text, whatever their case. */
+/** Whole words and phrases in a text, whatever their case, and several of them in a sentence. */
 final class Words
 {
     /**
@@ -30,5 +30,17 @@ final class Words
             '|',
             array_map(static fn(string $word): string => preg_quote($word, '/'), $words),
         ) . ')\b';
+    }
+
+    /**
+     * Several as one says them: "salt, acid and heat".
+     *
+     * @param array<string> $words
+     */
+    public static function listed(array $words): string
+    {
+        $last = (string) array_pop($words);
+
+        return $words === [] ? $last : implode(', ', $words) . " and {$last}";
     }
 }

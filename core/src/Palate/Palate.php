@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Palate;
 
 use Vinculum\Facts\Facts;
+use Vinculum\Facts\Words;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TargetRange;
@@ -91,11 +92,8 @@ final readonly class Palate
             array_keys($shifts),
             $shifts,
         );
-        $last = array_pop($words);
 
-        return 'you like it '
-            . ($words === [] ? '' : implode(', ', $words) . ' and ')
-            . "{$last}, from {$this->tastings} "
+        return 'you like it ' . Words::listed($words) . ", from {$this->tastings} "
             . ($this->tastings === 1 ? 'tasting' : 'tastings');
     }
 

@@ -5,9 +5,15 @@ declare(strict_types=1);
 namespace Vinculum\Report;
 
 use Vinculum\Balance\Balance;
-use Vinculum\Balance\Nutrition;
+use Vinculum\Chemistry\Component;
+use Vinculum\Ingredient\Energy;
+use Vinculum\Ingredient\Saturates;
+use Vinculum\Recipe\Resolution\LineStatus;
 
-/** What 100 g of the finished sauce hold: grams, kJ and kcal. */
+/**
+ * What 100 g of the finished sauce hold, as a nutrition declaration has it (Regulation (EU) 1169/2011, Annexes XIV and XV):
+ * computed from what goes in, so as sure as its figures, and no declaration for the shop.
+ */
 final readonly class NutritionReport extends Report
 {
     private function __construct(
@@ -22,20 +28,35 @@ final readonly class NutritionReport extends Report
         public float $salt,
     ) {}
 
+    /** Null where a line is not understood, or there is nothing: what is missing would be told as nothing. */
     public static function of(Balance $balance): ?self
     {
-        $nutrition = Nutrition::of($balance);
+        $mixture = $balance->mixture;
+        if ($mixture->grams() <= 0.0) {
+            return null;
+        }
+        $saturates = 0.0;
+        foreach ($balance->formula->lines as $line) {
+            if ($line->status === LineStatus::Unknown) {
+                return null;
+            }
+            $saturates += $line->ingredient === null
+                ? 0.0
+                : Saturates::share($line->ingredient) * $line->mixture()->get(Component::Fat);
+        }
+        $in100g = 100.0 / $mixture->grams();
+        $sugars = Energy::sugars($mixture) * $in100g;
 
-        return $nutrition === null ? null : new self(
-            $nutrition->energyKj,
-            $nutrition->energyKcal,
-            $nutrition->fat,
-            $nutrition->saturates,
-            $nutrition->carbohydrate,
-            $nutrition->sugars,
-            $nutrition->fibre,
-            $nutrition->protein,
-            $nutrition->salt,
+        return new self(
+            Energy::kilojoules($mixture) * $in100g,
+            Energy::of($mixture) * $in100g,
+            $mixture->percent(Component::Fat),
+            min($saturates * $in100g, $mixture->percent(Component::Fat)),
+            $sugars + $mixture->percent(Component::Sweetener) + $mixture->percent(Component::Starch),
+            $sugars,
+            $mixture->percent(Component::Fibre),
+            $mixture->percent(Component::Protein),
+            $mixture->percent(Component::Salt),
         );
     }
 }

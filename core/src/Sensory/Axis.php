@@ -16,6 +16,17 @@ enum Axis: string
     case Umami = 'umami';
     case Heat = 'heat';
 
+    /** How it is said of a sauce: "salty". */
+    public function adjective(): string
+    {
+        return match ($this) {
+            self::Sweet, self::Sour => $this->value,
+            self::Salt => 'salty',
+            self::Umami => 'savoury',
+            self::Heat => 'hot',
+        };
+    }
+
     public function unit(): string
     {
         return $this->facts()->text('unit');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Substitution;
 
 use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
 use Vinculum\Ingredient\Ingredient;
 
 /** What no number holds of an ingredient: aromas, colour, texture (characters.ini). */
@@ -43,30 +44,21 @@ final readonly class AromaProfile
         $lost = array_diff($this->aromas, $other->aromas);
         $gained = array_diff($other->aromas, $this->aromas);
         if ($lost !== []) {
-            $changes[] = 'loses the aroma of ' . self::joined($lost);
+            $changes[] = 'loses the aroma of ' . Words::listed($lost);
         }
         if ($gained !== []) {
-            $changes[] = 'brings that of ' . self::joined($gained);
+            $changes[] = 'brings that of ' . Words::listed($gained);
         }
         foreach ([
             'colour' => [$this->colours, $other->colours],
             'texture' => [$this->textures, $other->textures],
         ] as $sense => [$from, $to]) {
             if ($from !== [] && $to !== [] && array_intersect($from, $to) === []) {
-                $changes[] = "{$sense}: " . self::joined($to) . ' instead of ' . self::joined($from);
+                $changes[] = "{$sense}: " . Words::listed($to) . ' instead of ' . Words::listed($from);
             }
         }
 
         return $changes;
-    }
-
-    /** @param array<string> $words */
-    private static function joined(array $words): string
-    {
-        $words = array_values($words);
-        $last = array_pop($words);
-
-        return $words === [] ? (string) $last : implode(', ', $words) . ' and ' . $last;
     }
 
     /** @return array<string, array<string, list<string>>> names by kind and ingredient */

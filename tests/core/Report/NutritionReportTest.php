@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-namespace Tests\core\Balance;
+namespace Tests\core\Report;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Balance\Nutrition;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Saturates;
 use Vinculum\Quantity\Measures;
+use Vinculum\Report\NutritionReport;
 
-final class NutritionTest extends TestCase
+final class NutritionReportTest extends TestCase
 {
     /** Each part by hand from the rows: sugar 100 g, oil 50 g, salt 5 g and water to 400 g. */
     public function test_is_the_sum_of_what_goes_in(): void
@@ -82,8 +82,8 @@ final class NutritionTest extends TestCase
     }
 
     /** @param list<string> $lines */
-    private static function nutrition(array $lines): ?Nutrition
+    private static function nutrition(array $lines): ?NutritionReport
     {
-        return Nutrition::of(Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Us)));
+        return NutritionReport::of(Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Us)));
     }
 }
