@@ -212,10 +212,12 @@ final readonly class LineResolver
         }
         if ($found->isPack && in_array('drained', $line->tags, true)) {
             $drained = Facts::of(DrainedFacts::class);
+            $isKnown = $ingredient->drainedShare !== null;
             $share = $ingredient->drainedShare ?? $drained->share;
-            $grams = $grams->times($share)->doubtedBy($ingredient->drainedShare === null ? $drained->doubt : self::ABOUT);
+            $grams = $grams->times($share)->doubtedBy($isKnown ? self::ABOUT : $drained->doubt);
             $notes[] = sprintf(
-                $ingredient->drainedShare === null ? 'drained, taken as %d %% of the pack' : 'drained, %d %% of the pack',
+                'drained, %s%d %% of the pack',
+                $isKnown ? '' : 'taken as ',
                 (int) round(100.0 * $share),
             );
         }
