@@ -8,6 +8,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
 
@@ -50,13 +51,19 @@ final readonly class Conversion
         foreach ($reasons as $reason) {
             $whole = self::burden($now, $reason);
             foreach (array_keys($now->lines) as $number) {
-                $ingredient = $now->lines[$number]->ingredient;
-                $grams = $now->lines[$number]->grams->value ?? 0.0;
-                if (
-                    $ingredient === null
-                    || !$now->lines[$number]->countsInTheMixture()
-                    || !$reason->isAgainst($ingredient, $grams, $whole)
-                ) {
+                $line = $now->lines[$number];
+                $ingredient = $line->ingredient;
+                if ($ingredient === null && $line->status === LineStatus::Unknown && $reason->isOfDiet()) {
+                    $stuck[$number] = 'Nobody knows what it is, so nobody knows whether it fits: write it more plainly.';
+                }
+                if ($ingredient === null || !$reason->isAgainst($ingredient, $line->grams->value ?? 0.0, $whole)) {
+                    continue;
+                }
+                if (!$line->countsInTheMixture()) {
+                    $stuck[$number] = sprintf(
+                        'How much %s is not said, so nothing can be measured in its place: say how much, or leave it out.',
+                        mb_strtolower($ingredient->name),
+                    );
                     continue;
                 }
                 $swap = (new SwapSearch($now, $number, $reason, $catalogue, $measures))->substitutes()[0] ?? null;

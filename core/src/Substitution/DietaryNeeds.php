@@ -7,35 +7,9 @@ namespace Vinculum\Substitution;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
 
-/** What a recipe is to be made fit for, as people write it: "vegan, without soya, low salt". */
+/** What a recipe is to be made fit for, as people write it: "vegan, without soya, low salt" (dietary-needs.ini). */
 final class DietaryNeeds
 {
-    private const LESS = [
-        'low salt' => 'salt',
-        'less salt' => 'salt',
-        'less sugar' => 'sugar',
-        'low sugar' => 'sugar',
-        'fewer calories' => 'energy',
-        'lighter' => 'energy',
-    ];
-
-    /** What people write for what the list calls otherwise. */
-    private const ALSO = [
-        'dairy' => 'milk',
-        'lactose' => 'milk',
-        'eggs' => 'egg',
-        'wheat' => 'gluten',
-        'soy' => 'soya',
-        'nut' => 'nuts',
-        'tree nuts' => 'nuts',
-        'peanut' => 'peanuts',
-        'shellfish' => 'crustaceans',
-        'alcohol' => 'alcohol-free',
-        'added sugar' => 'no-added-sugar',
-        'sugar' => 'no-added-sugar',
-        'meat' => 'vegetarian',
-    ];
-
     /**
      * @return non-empty-list<SwapReason> one after the other
      *
@@ -52,7 +26,7 @@ final class DietaryNeeds
                 continue;
             }
             $bare = trim((string) preg_replace('/^(?:without|no|free of|free from)\s+|\s+free$/', '', $said));
-            $known = self::LESS[$said] ?? null;
+            $known = self::meant('less', $said);
             $diet = self::diet($said) ?? self::diet($bare);
             $allergen = self::allergen($bare);
             match (true) {
@@ -78,23 +52,36 @@ final class DietaryNeeds
             $reasons[] = match ($what) {
                 'salt' => SwapReason::lessSalt(),
                 'sugar' => SwapReason::lessSugar(),
-                'energy' => SwapReason::fewerCalories(),
+                default => SwapReason::fewerCalories(),
             };
         }
 
         return $reasons !== [] ? $reasons : throw new \InvalidArgumentException('Say what it is to be made fit for.');
     }
 
+    /** What is meant by a word, by dietary-needs.ini; null where it does not say. */
+    private static function meant(string $section, string $said): ?string
+    {
+        $row = FactsFile::named('dietary-needs')[$section];
+        foreach ($row->fields() as $meant) {
+            if (in_array($said, $row->list($meant), true)) {
+                return $meant;
+            }
+        }
+
+        return null;
+    }
+
     private static function diet(string $said): ?string
     {
-        $key = str_replace(' ', '-', self::ALSO[$said] ?? $said);
+        $key = str_replace(' ', '-', self::meant('also', $said) ?? $said);
 
         return in_array($key, Ingredient::allDiets(), true) ? $key : null;
     }
 
     private static function allergen(string $said): ?string
     {
-        $key = self::ALSO[$said] ?? $said;
+        $key = self::meant('also', $said) ?? $said;
 
         return isset(FactsFile::named('allergens')[$key]) ? $key : null;
     }

@@ -148,6 +148,12 @@ final readonly class SwapReason
         };
     }
 
+    /** Whether it is something that must not be there at all, and not only less of it. */
+    public function isOfDiet(): bool
+    {
+        return $this->less === null;
+    }
+
     /**
      * Whether so much of an ingredient is in the way of it in a whole recipe: it must not be there, or it brings much of
      * what there must be less of.
@@ -156,7 +162,7 @@ final readonly class SwapReason
      */
     public function isAgainst(Ingredient $ingredient, float $grams, float $whole): bool
     {
-        return $this->less === null
+        return $this->isOfDiet()
             ? !$this->tolerates($ingredient)
             : $this->burden($ingredient, 100.0) >= self::RICH
                 && $whole > 0.0 && $this->burden($ingredient, $grams) >= self::MUCH * $whole;

@@ -17,6 +17,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Report\ConversionReport;
 use Vinculum\Report\SwapsReport;
 use Vinculum\Substitution\Conversion;
+use Vinculum\Substitution\DietaryNeeds;
 use Vinculum\Substitution\StandIn;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
@@ -543,5 +544,26 @@ final class SwapSearchTest extends TestCase
     private static function formula(array $lines, ?string $yield = null): Formula
     {
         return Formula::fromTexts(array_values($lines), Catalogue::shipped(), Measures::Us, $yield);
+    }
+
+    public function test_a_conversion_says_what_it_cannot_measure_or_does_not_know(): void
+    {
+        $formula = Formula::fromTexts(
+            ['100 g sugar', '60 ml lime juice', 'fish sauce, to taste', 'butter for frying', '1 tsp quillfennel'],
+            Catalogue::shipped(),
+            Measures::Us,
+        );
+        $stuck = static fn(string $for): array => Conversion::of(
+            $formula,
+            DietaryNeeds::parse($for),
+            Catalogue::shipped(),
+            Measures::Us,
+        )->stuck;
+
+        self::assertSame([2, 3, 4], array_keys($stuck('vegan')));
+        self::assertStringContainsString('How much fish sauce is not said', $stuck('no fish')[2]);
+        self::assertSame([3, 4], array_keys($stuck('dairy-free')));
+        self::assertStringContainsString('Nobody knows what it is', $stuck('no soy')[4]);
+        self::assertSame([], $stuck('low salt'), 'less of what is not there is nothing');
     }
 }
