@@ -4597,7 +4597,7 @@ export interface components {
             current: components["schemas"]["Sauce"] | null;
             epoch?: number;
         };
-        /** @description A whole recipe made fit for someone: every swap, what nothing could be done about, and the recipe as it then reads. / */
+        /** @description A whole recipe made fit for someone: every swap, what nothing could be done about, and the recipe as it then reads. */
         Conversion: {
             swaps: components["schemas"]["ConvertedLine"][];
             /** @description lines from 1 for which nothing does */
@@ -4992,7 +4992,7 @@ export interface components {
         Nudged: {
             text: string;
         };
-        /** @description What 100 g of the finished sauce hold: grams, kJ and kcal. */
+        /** @description What 100 g of the finished sauce hold (Regulation (EU) 1169/2011, Annexes XIV and XV), computed from what goes in. */
         Nutrition: {
             energy_kj: number;
             energy_kcal: number;
@@ -5044,7 +5044,7 @@ export interface components {
                 high: number;
             } | null;
         };
-        /** @description An ingredient as the pantry shows it: what it does, what it is made of at a glance, and what a step of it costs in a litre. / */
+        /** @description An ingredient as the pantry shows it: what it does, what it is made of at a glance, and what a step of it costs in a litre. */
         PantryItem: {
             key: string;
             name: string;
@@ -5293,7 +5293,7 @@ export interface components {
                 batches: number;
             }[];
         };
-        /** @description A recipe at another size: what to measure, what it fills, how it is cooked down, and how little the rounding moves it. / */
+        /** @description A recipe at another size: what to measure, what it fills, how it is cooked down, and how little the rounding moves it. */
         Scale: {
             factor: number;
             limited_by: string | null;
@@ -5454,7 +5454,7 @@ export interface components {
                 own: boolean;
             }[];
         };
-        /** @description What can take a line's place: how much, what makes up for the rest, how the sauce changes, and the lines as they then read. / */
+        /** @description What can take a line's place: how much, what makes up for the rest, how the sauce changes, and the lines as they then read. */
         Swap: {
             ingredient: string;
             grams: number;

@@ -184,7 +184,7 @@ final class TypeSchemas
     /** The first paragraph of a docblock. */
     public function summary(string|false $comment): string
     {
-        $text = preg_replace('~^\s*/\*\*|\*/\s*$|^[ \t]*\*[ \t]?~m', '', (string) $comment);
+        $text = preg_replace('~^\s*/\*\*|\*/\s*$|^[ \t]*\*(?!/)[ \t]?~m', '', (string) $comment);
 
         return trim((string) preg_replace('/\s+/', ' ', preg_split('/\n\s*\n|@/', trim((string) $text))[0] ?? ''));
     }

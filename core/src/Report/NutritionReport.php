@@ -10,10 +10,7 @@ use Vinculum\Ingredient\Energy;
 use Vinculum\Ingredient\Saturates;
 use Vinculum\Recipe\Resolution\LineStatus;
 
-/**
- * What 100 g of the finished sauce hold, as a nutrition declaration has it (Regulation (EU) 1169/2011, Annexes XIV and XV):
- * computed from what goes in, so as sure as its figures, and no declaration for the shop.
- */
+/** What 100 g of the finished sauce hold (Regulation (EU) 1169/2011, Annexes XIV and XV), computed from what goes in. */
 final readonly class NutritionReport extends Report
 {
     private function __construct(

@@ -64,6 +64,7 @@ final readonly class Scenes
                     'a little' => 'little',
                     'far' => 'far',
                     '' => 'clear',
+                    default => throw new \RuntimeException("Nobody knows how strong this is: {$said}."),
                 },
                 self::keys($wanted),
                 self::keys($refused),
