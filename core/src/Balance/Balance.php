@@ -70,7 +70,7 @@ final readonly class Balance
                 ...array_filter([$treatment->ph() === null ? $acidity->note : null]),
                 ...self::notesOnDoubtful($formula),
             ],
-            [...self::readFigures($doubt), ...array_filter(['dissolved_solids' => $treatment->measuredSolids()])],
+            [...self::readFigures($doubt, self::pungencyAwake($formula, $mixture)), ...array_filter(['dissolved_solids' => $treatment->measuredSolids()])],
         );
     }
 
@@ -191,10 +191,29 @@ final readonly class Balance
         return $this->mixture->percent(Component::Ethanol);
     }
 
-    /** @return array<string, Estimate> */
-    private static function readFigures(Uncertainty $doubt): array
+    /**
+     * The share of the bite that is there to be tasted: that of dry mustard and its like is made by an enzyme which
+     * needs water.
+     */
+    private static function pungencyAwake(Formula $formula, Mixture $mixture): float
     {
-        return $doubt->on(static function (Mixture $trial): array {
+        if ($mixture->percent(Component::Water) >= FactsFile::named('pungency')['wet']->number('from')) {
+            return 1.0;
+        }
+        [$all, $asleep] = [0.0, 0.0];
+        foreach ($formula->ingredientLines() as $line) {
+            $pungency = $line->mixture()->get(Component::Pungency);
+            $all += $pungency;
+            $asleep += $line->ingredient?->isPungentWhenWet() === true ? $pungency : 0.0;
+        }
+
+        return $all > 0.0 ? 1.0 - $asleep / $all : 1.0;
+    }
+
+    /** @return array<string, Estimate> */
+    private static function readFigures(Uncertainty $doubt, float $pungencyAwake): array
+    {
+        return $doubt->on(static function (Mixture $trial) use ($pungencyAwake): array {
             $grams = $trial->grams();
             $millilitres = Volume::millilitres($trial);
             $per100 = $grams > 0.0 ? 100.0 / $grams : 0.0;
@@ -206,7 +225,7 @@ final readonly class Balance
                 'dissolved_solids' => Solids::dissolvedPercent($trial),
                 'fat' => $per100 * $trial->get(Component::Fat),
                 'alcohol' => $per100 * $trial->get(Component::Ethanol),
-                'nose_heat' => $per100 * $trial->get(Component::Pungency),
+                'nose_heat' => $per100 * $pungencyAwake * $trial->get(Component::Pungency),
                 'starch' => Body::starchPercentOfWater($trial),
             ];
         });

@@ -219,6 +219,12 @@ final readonly class Ingredient
         return $this->like !== null;
     }
 
+    /** Whether its bite is made only once it is wet: dry mustard and wasabi. */
+    public function isPungentWhenWet(): bool
+    {
+        return in_array('pungent-when-wet', $this->kinds, true);
+    }
+
     /** The key of the shipped ingredient that says what it is like and what work it does. */
     public function kind(): string
     {

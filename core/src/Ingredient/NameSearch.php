@@ -18,6 +18,7 @@ final class NameSearch
     public const ACCEPTED = 0.48;
 
     private const LONGEST_NAME = 12;
+    private const MOST_FOUND = 6;
     private const MOST_REMEMBERED = 5000;
     /** What a product of the cook's own is ahead of the generic of the same name. */
     private const OWN_FIRST = 0.02;
@@ -37,8 +38,16 @@ final class NameSearch
     /** @var array<string, list<NameMatch>> answers already given, by words */
     private array $found = [];
 
-    /** @var array{keys: array<string, true>, aliases: list<array{key: string, alias: string, words: list<string>, likely: bool, own: bool}>, aliasesWith: array<string, list<int>>, exact: array<string, list<int>>}|null */
+    /**
+     * The index of the shipped names, and the best matches of each of them by its words: alias number, score, words
+     * missed, whether exact, words beyond.
+     *
+     * @var array{keys: array<string, true>, aliases: list<array{key: string, alias: string, words: list<string>, likely: bool, own: bool}>, aliasesWith: array<string, list<int>>, exact: array<string, list<int>>, ranked: array<string, list<array{int, float, list<string>, bool, list<string>}>>}|null
+     */
     private static ?array $compiled = null;
+
+    /** How many of the first aliases are those of the compiled index. */
+    private int $shipped = 0;
 
     private function __construct() {}
 
@@ -56,6 +65,7 @@ final class NameSearch
                 'exact' => $search->exact,
             ] = self::$compiled;
             $rows = array_diff_key($rows, self::$compiled['keys']);
+            $search->shipped = count($search->aliases);
         }
 
         foreach ($own as $key => $product) {
@@ -74,8 +84,9 @@ final class NameSearch
     public static function useCompiled(string $path): void
     {
         $index = require $path;
-        if (is_array($index) && isset($index['keys'], $index['aliases'], $index['aliasesWith'], $index['exact'])) {
-            /** @var array{keys: array<string, true>, aliases: list<array{key: string, alias: string, words: list<string>, likely: bool, own: bool}>, aliasesWith: array<string, list<int>>, exact: array<string, list<int>>} $index */
+        $parts = ['keys' => 0, 'aliases' => 0, 'aliasesWith' => 0, 'exact' => 0, 'ranked' => 0];
+        if (is_array($index) && array_diff_key($parts, $index) === []) {
+            /** @phpstan-ignore assign.propertyType */
             self::$compiled = $index;
         }
     }
@@ -90,15 +101,42 @@ final class NameSearch
         self::$compiled = null;
         $search = self::over($rows);
 
-        return '<?php return ' . var_export(
-            [
-                'keys' => array_fill_keys(array_keys($rows), true),
-                'aliases' => $search->aliases,
-                'aliasesWith' => $search->aliasesWith,
-                'exact' => $search->exact,
-            ],
-            true,
-        ) . ";\n";
+        $index = [
+            'keys' => array_fill_keys(array_keys($rows), true),
+            'aliases' => $search->aliases,
+            'aliasesWith' => $search->aliasesWith,
+            'exact' => $search->exact,
+            'ranked' => $search->rankings(),
+        ];
+
+        // without the spaces that set it out, which are most of it
+        return '<?php return ' . preg_replace('/\n +/', '', var_export($index, true)) . ";\n";
+    }
+
+    /** @return array<string, list<array{int, float, list<string>, bool, list<string>}>> the best matches of every name */
+    private function rankings(): array
+    {
+        $numbers = [];
+        foreach ($this->aliases as $number => $alias) {
+            $numbers[$alias['key']][$alias['alias']] = $number;
+        }
+        $rankings = [];
+        foreach ($this->aliases as $alias) {
+            if ($alias['words'] !== [] && count($alias['words']) <= self::LONGEST_NAME) {
+                $rankings[implode(' ', $alias['words'])] ??= array_map(
+                    static fn(NameMatch $match): array => [
+                        $numbers[$match->key][$match->alias],
+                        $match->score,
+                        $match->missed,
+                        $match->isExact,
+                        $match->beyond,
+                    ],
+                    array_slice($this->ranked($alias['words']), 0, self::MOST_FOUND),
+                );
+            }
+        }
+
+        return $rankings;
     }
 
     /** When the way names are indexed last changed: a Unix time. */
@@ -127,7 +165,7 @@ final class NameSearch
      *
      * @return list<NameMatch>
      */
-    public function find(string $name, int $most = 6): array
+    public function find(string $name, int $most = self::MOST_FOUND): array
     {
         $words = array_slice(self::words($name), 0, self::LONGEST_NAME);
         if ($words === []) {
@@ -178,8 +216,12 @@ final class NameSearch
         $spelt = array_map($this->spelt(...), $words);
         $misspelt = $spelt !== $words ? 0.1 : 0.0;
         $asked = AskedName::of($spelt);
-        $best = [];
+        $best = $this->shippedMatches($spelt);
+        $known = $best === [] ? 0 : $this->shipped;
         foreach ($this->candidates($spelt) as $number) {
+            if ($number < $known) {
+                continue;
+            }
             $alias = $this->aliases[$number];
             $score = $asked->score($alias['words'])
                 - $misspelt
@@ -203,6 +245,33 @@ final class NameSearch
         usort($found, static fn(NameMatch $a, NameMatch $b): int => $b->score <=> $a->score);
 
         return $found;
+    }
+
+    /**
+     * What the compiled index says of a name that is one of its own.
+     *
+     * @param list<string> $words
+     *
+     * @return array<string, NameMatch> by key, best first; empty where it is no such name
+     */
+    private function shippedMatches(array $words): array
+    {
+        $ranked = $this->shipped === 0 ? [] : self::$compiled['ranked'][implode(' ', $words)] ?? [];
+        $matches = [];
+        foreach ($ranked as [$number, $score, $missed, $isExact, $beyond]) {
+            $alias = $this->aliases[$number];
+            $matches[$alias['key']] = new NameMatch(
+                $alias['key'],
+                $alias['alias'],
+                $score,
+                $missed,
+                $isExact,
+                $alias['likely'],
+                $beyond,
+            );
+        }
+
+        return $matches;
     }
 
     /**

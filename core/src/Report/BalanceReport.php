@@ -10,7 +10,6 @@ use Vinculum\Balance\MeasuredYield;
 use Vinculum\Balance\SauceColour;
 use Vinculum\Balance\Shares;
 use Vinculum\Balance\UncertaintyAdvice;
-use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\CookedStage;
 use Vinculum\Cooking\MethodReader;
@@ -130,7 +129,7 @@ final readonly class BalanceReport extends Report
             RatiosReport::of($balance),
             EstimateReport::of($balance->ph),
             EstimateReport::of($balance->waterActivity),
-            $balance->mixture->percent(Component::Pungency),
+            $balance->figures['nose_heat']->value,
             $distance,
             $balance->allergens(),
             $balance->diets(),

@@ -13,6 +13,7 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\NameMatch;
 use Vinculum\Ingredient\NameSearch;
 use Vinculum\Ingredient\Texture;
 
@@ -217,7 +218,23 @@ final class CatalogueTest extends TestCase
         ] as $name) {
             self::assertEquals($built->find($name), $compiled->find($name), $name);
         }
+        foreach ($rows as $row) {
+            foreach ([$row->text('name'), ...$row->list('also'), ...$row->list('maybe')] as $name) {
+                // a best name of two that fit alike may be either
+                self::assertSame(self::keysOf($built->find($name)), self::keysOf($compiled->find($name)), $name);
+            }
+        }
         self::assertSame('own-1', $compiled->find('towpath mustard')[0]->key);
         self::assertNotSame('own-1', $built->find('towpath mustard')[0]->key ?? '');
+    }
+
+    /**
+     * @param list<NameMatch> $matches
+     *
+     * @return list<array{string, string}>
+     */
+    private static function keysOf(array $matches): array
+    {
+        return array_map(static fn(NameMatch $one): array => [$one->key, number_format($one->score, 6)], $matches);
     }
 }

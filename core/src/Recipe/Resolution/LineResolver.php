@@ -250,6 +250,11 @@ final readonly class LineResolver
                 );
                 $notes[] = sprintf('%s: %d %% of its heat counted', $state->key, (int) round(100.0 * $heat));
             }
+            $pungency = $state->numberOrNull('pungency');
+            if ($pungency !== null && $ingredient->isPungentWhenWet()) {
+                $mixture = $mixture->with(Component::Pungency, $mixture->get(Component::Pungency) * $pungency);
+                $notes[] = 'heated before it is wet, it has no bite';
+            }
         }
         if (in_array('steeped', $line->tags, true)) {
             $mixture = Solids::dissolvedOf($mixture)->times(self::STEEPED_SHARE);
