@@ -4324,6 +4324,10 @@ export interface components {
                     [key: string]: number;
                 };
             }[];
+            /** @description the smallest way in of each axis that is off, by axis */
+            by_axis: {
+                [key: string]: components["schemas"]["Correction"];
+            };
         };
         /** @description Where a sauce stands on one axis, in its unit and in JND steps, and what that comes to against a target. */
         Axis: {

@@ -16,6 +16,7 @@ final readonly class Advice
      * @param list<Alternative>   $otherWays
      * @param list<Candidate>  $candidates what was allowed
      * @param self|null        $besides    what the style would want besides what was asked
+     * @param array<string, Correction> $mends the smallest way in of each axis that is off, by axis
      */
     public function __construct(
         public Taste $before,
@@ -26,6 +27,7 @@ final readonly class Advice
         public array $otherWays = [],
         public array $candidates = [],
         public ?self $besides = null,
+        public array $mends = [],
     ) {}
 
     public function besides(self $besides): self
@@ -39,6 +41,23 @@ final readonly class Advice
             $this->otherWays,
             $this->candidates,
             $besides,
+            $this->mends,
+        );
+    }
+
+    /** @param array<string, Correction> $mends by axis */
+    public function withMends(array $mends): self
+    {
+        return new self(
+            $this->before,
+            $this->target,
+            $this->distanceBefore,
+            $this->corrections,
+            $this->notes,
+            $this->otherWays,
+            $this->candidates,
+            $this->besides,
+            $mends,
         );
     }
 }

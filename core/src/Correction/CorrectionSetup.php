@@ -48,7 +48,7 @@ final class CorrectionSetup
         $advice = self::towards($target, $balance, $limits);
 
         return $complaint === null || $aim === null
-            ? $advice
+            ? $advice->withMends(AxisMends::of($target, $balance, $limits))
             : $advice->besides(self::besides($complaint, $aim, $balance, $limits));
     }
 

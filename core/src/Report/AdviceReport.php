@@ -28,6 +28,7 @@ final readonly class AdviceReport extends Report
      * @param list<array{kind: string, says: string, grams: float|null, distance_after: float|null}>                      $otherWays
      * @param list<array{ingredient: string, name: string, axis: value-of<Axis>, grams: float, measure: string, also: Named<float>}> $levers
      *     the strongest first
+     * @param Named<CorrectionReport> $byAxis the smallest way in of each axis that is off, by axis
      */
     private function __construct(
         public array $before,
@@ -37,6 +38,7 @@ final readonly class AdviceReport extends Report
         public array $notes,
         public array $otherWays,
         public array $levers,
+        public Named $byAxis,
     ) {}
 
     /** @param list<string>|null $notes those on the whole answer; the advice's own when null */
@@ -62,6 +64,16 @@ final readonly class AdviceReport extends Report
                 $advice->otherWays,
             ),
             self::levers($advice, $balance, Spoons::of($measures)),
+            new Named(
+                array_map(
+                    static fn(Correction $mend): CorrectionReport => CorrectionReport::of(
+                        $mend,
+                        $advice->target,
+                        $balance,
+                    ),
+                    $advice->mends,
+                ),
+            ),
         );
     }
 

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Correction;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\core\Style\Classics;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Correction\AxisMends;
+use Vinculum\Correction\Correction;
+use Vinculum\Correction\CorrectionLimits;
+use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\UsualAdditions;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Axis;
+use Vinculum\Style\StyleBook;
+
+final class AxisMendsTest extends TestCase
+{
+    /** Held against common practice: a vinaigrette of oil, vinegar and honey wants a pinch to half a spoon of salt. */
+    public function test_a_dressing_without_salt_is_told_salt_by_the_spoon_and_nothing_else(): void
+    {
+        $mends = self::mends(['90 ml olive oil', '30 ml white wine vinegar', '1 tbsp honey'], 'vinaigrette');
+
+        self::assertSame(['salt'], array_keys($mends));
+        self::assertCount(1, $mends['salt']->additions);
+        self::assertSame('salt', $mends['salt']->additions[0]->ingredient->key);
+        self::assertEqualsWithDelta(1.8, $mends['salt']->additions[0]->grams, 1.2);
+    }
+
+    public function test_each_axis_that_is_off_has_a_way_of_its_own_that_leaves_what_is_right(): void
+    {
+        $lines = ['500 g passata', '100 g sugar', '1 tbsp salt'];
+        $balance = self::balance($lines);
+        $target = StyleBook::get('tomato-chutney')->target;
+
+        $mends = self::mends($lines, 'tomato-chutney');
+
+        self::assertSame(['sweet', 'sour', 'salt'], array_keys($mends));
+        foreach ($mends as $key => $mend) {
+            self::assertCount(1, $mend->additions, $key);
+            foreach (Axis::cases() as $axis) {
+                $window = $target->window($axis);
+                self::assertNotNull($window);
+                $before = $window->off($axis, $balance->taste->on($axis));
+                $after = $window->off($axis, $mend->after->on($axis));
+                if ($axis->value === $key) {
+                    self::assertLessThanOrEqual(0.4 * abs($before), abs($after), "{$key} is brought in");
+                } elseif ($before === 0.0) {
+                    self::assertEqualsWithDelta(0.0, $after, 0.7, "{$axis->value} stays right when {$key} is mended");
+                }
+            }
+        }
+    }
+
+    #[DataProvider('families')]
+    public function test_what_is_right_already_needs_nothing(string $family): void
+    {
+        $checked = 0;
+        foreach (Classics::all() as [$of, $title, $balance]) {
+            if ($of !== $family) {
+                continue;
+            }
+            $target = StyleBook::get($family)->target;
+            $offered = CorrectionSetup::for(
+                $balance,
+                StyleBook::get($family),
+                null,
+                null,
+                3,
+                null,
+                Catalogue::shipped(),
+                Measures::Us,
+            )->mends;
+            foreach (Axis::cases() as $axis) {
+                if (abs($target->window($axis)?->off($axis, $balance->taste->on($axis)) ?? 0.0) < 0.25) {
+                    self::assertArrayNotHasKey($axis->value, $offered, "{$title}: {$axis->value}");
+                    ++$checked;
+                }
+            }
+        }
+        self::assertGreaterThan(0, $checked);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function families(): iterable
+    {
+        foreach (['vinaigrette', 'ketchup', 'hot-sauce', 'chutney', 'mustard'] as $family) {
+            yield $family => [$family];
+        }
+    }
+
+    /**
+     * @param list<string> $lines
+     *
+     * @return array<string, Correction>
+     */
+    private static function mends(array $lines, string $family): array
+    {
+        $balance = self::balance($lines);
+        $style = StyleBook::get($family);
+
+        return AxisMends::of(
+            $style->target,
+            $balance,
+            new CorrectionLimits(UsualAdditions::to($balance, $style, Catalogue::shipped())),
+        );
+    }
+
+    /** @param list<string> $lines */
+    private static function balance(array $lines): Balance
+    {
+        return Balance::of(
+            Formula::fromTexts($lines, Catalogue::shipped(), Measures::Us),
+        );
+    }
+}
