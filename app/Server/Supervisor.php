@@ -27,9 +27,6 @@ final class Supervisor
     /** @var resource|null */
     private $instruments;
 
-    /** @var list<int> the server's workers when it was last looked at: they outlive it when it is killed */
-    private array $knownWorkers = [];
-
     private bool $isAskedToStop = false;
 
     /** @var list<float> */
@@ -222,9 +219,7 @@ final class Supervisor
         if ($server === null) {
             return 'the server ended';
         }
-        $workers = self::childrenOf($server);
-        $this->knownWorkers = array_values(array_unique([...$this->knownWorkers, ...$workers]));
-        $dead = $this->workers > 1 ? $this->workers - count($workers) : 0;
+        $dead = $this->workers > 1 ? $this->workers - count(self::childrenOf($server)) : 0;
 
         return $dead > 0 ? sprintf('%d of %d workers died', $dead, $this->workers) : null;
     }
@@ -307,28 +302,37 @@ final class Supervisor
             return;
         }
         $server = proc_get_status($this->server)['pid'];
-        // a number may have gone to another process in the meantime
-        $isOurs = static fn(int $process): bool => str_contains(
-            (string) @file_get_contents("/proc/{$process}/cmdline"),
-            'bin/serve.php',
-        );
-        $workers = array_values(
-            array_filter(array_unique([...$this->knownWorkers, ...self::childrenOf($server)]), $isOurs),
-        );
-        foreach ([$server, ...$workers] as $process) {
+        foreach ([$server, ...$this->started()] as $process) {
             @posix_kill($process, SIGTERM);
         }
         // a worker in the middle of something is given a moment
-        for ($wait = 0; $wait < 40 && array_filter([$server, ...$workers], self::lives(...)) !== []; ++$wait) {
+        for ($wait = 0; $wait < 40 && array_filter([$server, ...$this->started()], self::lives(...)) !== []; ++$wait) {
             proc_get_status($this->server);
             usleep(25_000);
         }
-        foreach (array_filter([$server, ...$workers], self::lives(...)) as $process) {
+        foreach (array_filter([$server, ...$this->started()], self::lives(...)) as $process) {
             @posix_kill($process, SIGKILL);
         }
         proc_close($this->server);
         $this->server = null;
-        $this->knownWorkers = [];
+    }
+
+    /**
+     * Everything that carries our token: a server's workers outlive it when it is killed, and may do so before they
+     * were ever counted.
+     *
+     * @return list<int>
+     */
+    private function started(): array
+    {
+        $started = [];
+        foreach (glob('/proc/[0-9]*/environ') ?: [] as $file) {
+            if (str_contains((string) @file_get_contents($file), "VINCULUM_SERVER={$this->token}")) {
+                $started[] = (int) basename(dirname($file));
+            }
+        }
+
+        return $started;
     }
 
     private function process(): ?int
