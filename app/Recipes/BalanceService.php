@@ -23,6 +23,7 @@ use Vinculum\Recipe\Recipe;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Report\AxisReport;
 use Vinculum\Report\BalanceReport;
+use Vinculum\Report\StandingReport;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Style\StyleBook;
@@ -30,8 +31,6 @@ use Vinculum\Style\StyleFamily;
 
 /**
  * Asks the core where an edit stands.
- *
- * @phpstan-type Standing array{axes: array<value-of<Axis>, AxisReport>, distance: float|null}
  */
 final class BalanceService
 {
@@ -185,14 +184,9 @@ final class BalanceService
         );
     }
 
-    /** @return Standing what the shelf shows of a sauce */
-    public function standing(Balance $balance, Recipe $edit): array
+    /** What the shelf shows of a sauce. */
+    public function standing(Balance $balance, Recipe $edit): StandingReport
     {
-        $target = $this->style($edit)?->target;
-
-        return [
-            'axes' => AxisReport::all($balance->axes, $target),
-            'distance' => $target === null ? null : round($target->distance($balance->taste), 3),
-        ];
+        return StandingReport::of($balance, $this->style($edit)?->target, $edit);
     }
 }

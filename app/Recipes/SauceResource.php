@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Database\Stored;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Vinculum\Quantity\Measures;
+use Vinculum\Report\StandingReport;
 
 /**
  * A sauce with its lines.
@@ -28,6 +30,7 @@ use Vinculum\Quantity\Measures;
  *     set_aside: list<array{text: string, why: string, sure?: bool}>,
  *     let_go: list<string>,
  *     lines: list<string>,
+ *     standing: Stored<StandingReport>,
  * }
  */
 final class SauceResource extends JsonResource
@@ -40,6 +43,7 @@ final class SauceResource extends JsonResource
             'id' => $this->resource->id,
             'revision' => $this->resource->revision,
             'forked_from' => $this->resource->forked_from,
+            'standing' => new Stored($this->resource->standing),
         ];
     }
 }

@@ -110,7 +110,7 @@ final readonly class SauceService
             if ($sauce !== null) {
                 $edit = $sauce->recipe();
                 $balance = $this->balanceService->balance($edit);
-                $sauce->standing = $this->balanceService->standing($balance, $edit);
+                $sauce->fill(['standing' => $this->balanceService->standing($balance, $edit)]);
                 $this->parts->note($sauce, $balance);
             }
         }

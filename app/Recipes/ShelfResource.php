@@ -7,6 +7,7 @@ namespace App\Recipes;
 use App\Database\Stored;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Vinculum\Report\StandingReport;
 use Vinculum\Sensory\Verdict;
 
 /**
@@ -14,14 +15,13 @@ use Vinculum\Sensory\Verdict;
  *
  * @property Sauce $resource
  *
- * @phpstan-import-type Standing from BalanceService
  * @phpstan-type ShelfSauce array{
  *     id: int,
  *     title: string,
  *     style: string|null,
  *     line_count: int,
  *     updated_at: string|null,
- *     standing: Stored<Standing>,
+ *     standing: Stored<StandingReport>,
  *     verdict: string,
  * }
  */

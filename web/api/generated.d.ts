@@ -4488,6 +4488,7 @@ export interface components {
             colour: string | null;
             /** @description null where a line is not understood */
             nutrition: components["schemas"]["Nutrition"] | null;
+            pungency: components["schemas"]["Pungency"];
         };
         /** @description A figure with its 90 % band. */
         Band: {
@@ -5169,6 +5170,15 @@ export interface components {
             price: number | null;
             pack_grams: number | null;
         };
+        /** @description The bite in the nose, of mustard, horseradish and wasabi: apart from heat, and gone with boiling. */
+        Pungency: {
+            /** @description mg of allyl isothiocyanate equivalent in 100 g, its band beside it */
+            value: number;
+            low: number;
+            high: number;
+            /** @description "a hint", "clear", "fierce" */
+            says: string;
+        };
         /** @description The ratios that cooks think in; null where the lower side is nothing. */
         Ratios: {
             sweet_to_sour: number | null;
@@ -5286,6 +5296,7 @@ export interface components {
             }[];
             let_go: string[];
             lines: string[];
+            standing: components["schemas"]["Standing"];
         };
         SauceLog: {
             batches: components["schemas"]["LoggedBatch"][];
@@ -5402,7 +5413,9 @@ export interface components {
             millilitres_after: number;
             steps: components["schemas"]["CookedStep"][];
         };
+        /** @description What is seen of a sauce before it is opened: where it stands, how much of it there is, its hand and its colour. */
         Standing: {
+            /** @description by axis */
             axes: {
                 sweet: components["schemas"]["Axis"];
                 sour: components["schemas"]["Axis"];
@@ -5410,7 +5423,14 @@ export interface components {
                 umami: components["schemas"]["Axis"];
                 heat: components["schemas"]["Axis"];
             };
+            /** @description from its style, in steps; null without one */
             distance: number | null;
+            /** @description about, as "#b3261a"; null where nothing in it has one */
+            colour: string | null;
+            /** @description null where nothing is sour */
+            sweet_to_sour: number | null;
+            grams: number;
+            millilitres: number;
         };
         /** @description A step of the method as it was understood: minutes, °C. */
         Step: {

@@ -1,4 +1,4 @@
-import { Box, Typography } from '@mui/material';
+import { Box, ButtonBase, Typography } from '@mui/material';
 import { axisKeys, axisNames, figure, shortUnit } from './words';
 import type { Axes, Axis, AxisKey } from '../api/client';
 
@@ -215,9 +215,7 @@ export function AxisBars({ axes, preview, styleName, looked = null, onLook }: Ba
                   {axisNames[key]}
                 </Typography>
               ) : (
-                <Box
-                  component="button"
-                  type="button"
+                <ButtonBase
                   aria-pressed={looked === key}
                   title={`What brings the ${axisNames[key].toLowerCase()}`}
                   onClick={() => {
@@ -226,7 +224,7 @@ export function AxisBars({ axes, preview, styleName, looked = null, onLook }: Ba
                   sx={axisName}
                 >
                   {axisNames[key]}
-                </Box>
+                </ButtonBase>
               )}
               <Typography
                 component="div"

@@ -1,30 +1,32 @@
-import { Box, type SxProps, type Theme } from '@mui/material';
-import type { ComponentPropsWithoutRef, ReactNode } from 'react';
+import { Checkbox, FormControlLabel, type SxProps, type Theme } from '@mui/material';
+import type { ReactNode } from 'react';
 
-interface Props extends Omit<ComponentPropsWithoutRef<'input'>, 'onChange' | 'children' | 'color'> {
+interface Props {
   checked: boolean;
   onCheck: (checked: boolean) => void;
+  /** Names the box for the page: data-… */
+  attributes?: Record<`data-${string}`, string | number>;
+  disabled?: boolean;
   sx?: SxProps<Theme>;
   children: ReactNode;
 }
 
 /** A box to tick, with its words. */
-export function Check({ onCheck, sx, children, ...rest }: Props) {
+export function Check({ checked, onCheck, attributes, disabled = false, sx, children }: Props) {
   return (
-    <Box
-      component="label"
-      sx={[look, ...(Array.isArray(sx) ? (sx as readonly SxProps<Theme>[]) : [sx])] as SxProps<Theme>}
-    >
-      <input
-        type="checkbox"
-        onChange={(event) => {
-          onCheck(event.target.checked);
-        }}
-        {...rest}
-      />
-      {children}
-    </Box>
+    <FormControlLabel
+      disabled={disabled}
+      {...(sx === undefined ? {} : { sx })}
+      label={children}
+      control={
+        <Checkbox
+          checked={checked}
+          onChange={(_, isChecked) => {
+            onCheck(isChecked);
+          }}
+          slotProps={{ input: attributes ?? {} }}
+        />
+      }
+    />
   );
 }
-
-const look = { display: 'inline-flex', alignItems: 'center', gap: 0.75, minHeight: 44, cursor: 'pointer' } as const;

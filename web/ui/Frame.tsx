@@ -1,105 +1,103 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button } from '@mui/material';
 import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { quietButton } from './looks';
 import { displayFont } from './theme';
 import { Help } from './Help';
 
-/** The strip at the top with the way back to the shelf, and the room below it. */
-export function Frame({ children, tools }: { children: ReactNode; tools?: ReactNode }) {
+interface Props {
+  /** What stands between the strip and the page: a sauce's head. */
+  head?: ReactNode;
+  /** What stands at the bottom edge of a phone, under the thumb. */
+  foot?: ReactNode;
+  children: ReactNode;
+}
+
+const places = [
+  ['/', 'Shelf'],
+  ['/pantry', 'Pantry'],
+  ['/palate', 'Palate'],
+  ['/plan', 'Plan'],
+] as const;
+
+/** The strip at the top with the kitchen's places, and the room below it. */
+export function Frame({ head, foot, children }: Props) {
   const [showsKeys, setShowsKeys] = useState(false);
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <Box
-        component="header"
-        sx={{
-          display: 'flex',
-          flexWrap: 'wrap',
-          alignItems: 'center',
-          columnGap: { xs: 1, sm: 2 },
-          px: { xs: 1.5, md: 3 },
-          minHeight: 52,
-          borderBottom: '3px solid',
-          borderColor: 'bar.rule',
-          bgcolor: 'background.paper',
-        }}
-      >
-        <Box
-          component={Link}
-          to="/"
-          aria-label="Vinculum: to the shelf"
-          sx={{ color: 'text.primary', textDecoration: 'none', display: 'flex', alignItems: 'center', minHeight: 44 }}
-        >
-          <Box
-            component="span"
-            sx={{ display: 'inline-flex', flexDirection: 'column', alignItems: 'center', lineHeight: 1 }}
-          >
-            <Typography
-              component="span"
-              sx={{ fontFamily: displayFont, fontWeight: 700, fontSize: '1.25rem', borderTop: '3px solid', pt: '1px' }}
-            >
-              Vinculum
-            </Typography>
-          </Box>
+      <Box component="header" sx={strip}>
+        <Box component={Link} to="/" aria-label="Vinculum: to the shelf" sx={brand}>
+          Vinculum
         </Box>
-        <Box component="nav" aria-label="Places" sx={{ display: 'flex', flexWrap: 'wrap' }}>
-          <Box component={NavLink} to="/" end sx={placeLink}>
-            Shelf
-          </Box>
-          <Box component={NavLink} to="/pantry" sx={placeLink}>
-            Pantry
-          </Box>
-          <Box component={NavLink} to="/palate" sx={placeLink}>
-            Palate
-          </Box>
-          <Box component={NavLink} to="/plan" sx={placeLink}>
-            Plan
-          </Box>
+        <Box component="nav" aria-label="The kitchen" sx={{ display: 'flex' }}>
+          {places.map(([to, name]) => (
+            <Box key={to} component={NavLink} to={to} end={to === '/'} sx={place}>
+              {name}
+            </Box>
+          ))}
         </Box>
-        {tools !== undefined && (
-          <Box
-            sx={{
-              // on a phone the tools have a row of their own below
-              order: { xs: 1, md: 0 },
-              flex: '1 1 auto',
-              display: 'flex',
-              flexWrap: { xs: 'wrap', md: 'nowrap' },
-              alignItems: 'center',
-              justifyContent: 'flex-end',
-              gap: { xs: 0.5, sm: 1 },
-            }}
-          >
-            {tools}
-          </Box>
-        )}
-        <Box
-          component="button"
-          type="button"
+        <Button
           aria-label="Help: what the bars say, and keys"
           title="Help (?)"
           onClick={() => {
             setShowsKeys(true);
           }}
-          sx={{ ...quietButton, minWidth: 44, ml: { xs: 'auto', md: tools === undefined ? 'auto' : 0 } }}
+          sx={{ '&&': { color: 'strip.text' }, ml: 'auto', fontSize: '1.1rem' }}
         >
           ?
-        </Box>
+        </Button>
       </Box>
-      <Box component="main" sx={{ flex: 1, width: '100%', maxWidth: 1400, mx: 'auto', px: { xs: 1.5, md: 3 }, pb: 3 }}>
+      {head !== undefined && (
+        <Box sx={{ borderBottom: '3px solid', borderColor: 'bar.rule', bgcolor: 'background.paper' }}>
+          <Box sx={room}>{head}</Box>
+        </Box>
+      )}
+      <Box component="main" sx={{ ...room, flex: 1, pb: { xs: foot === undefined ? 3 : 10, md: 3 } }}>
         {children}
       </Box>
+      {foot}
       <Help open={showsKeys} onOpenChange={setShowsKeys} />
     </Box>
   );
 }
 
-const placeLink = {
+const room = { width: '100%', maxWidth: 1400, mx: 'auto', px: { xs: 1.5, md: 3 } } as const;
+const strip = {
+  display: 'flex',
+  alignItems: 'center',
+  columnGap: { xs: 0.5, sm: 2 },
+  px: { xs: 1.5, md: 3 },
+  minHeight: 46,
+  bgcolor: 'strip.ground',
+  color: 'strip.text',
+  '& :focus-visible': { outlineColor: 'currentColor', outlineOffset: '-3px' },
+} as const;
+const brand = {
+  fontFamily: displayFont,
+  fontWeight: 700,
+  fontSize: { xs: '1.05rem', sm: '1.25rem' },
+  lineHeight: 1,
+  color: 'inherit',
+  textDecoration: 'none',
   display: 'flex',
   alignItems: 'center',
   minHeight: 44,
-  px: { xs: 0.5, sm: 1.25 },
-  color: 'text.primary',
+  // the bar of the fraction over the name
+  backgroundImage: (theme: { vars?: { palette: { strip: { accent: string } } } }) =>
+    `linear-gradient(${theme.vars?.palette.strip.accent ?? 'currentColor'}, ${theme.vars?.palette.strip.accent ?? 'currentColor'})`,
+  backgroundSize: '100% 3px',
+  backgroundRepeat: 'no-repeat',
+  backgroundPosition: '0 8px',
+} as const;
+const place = {
+  display: 'flex',
+  alignItems: 'center',
+  minHeight: 44,
+  px: { xs: 0.75, sm: 1.25 },
+  color: 'strip.text',
   fontWeight: 600,
   textDecoration: 'none',
-  '&:hover, &.active': { textDecoration: 'underline', textUnderlineOffset: '5px', textDecorationThickness: '3px' },
+  borderBottom: '3px solid transparent',
+  borderTop: '3px solid transparent',
+  '&:hover': { textDecoration: 'underline', textUnderlineOffset: '5px' },
+  '&.active': { borderBottomColor: 'strip.accent' },
 } as const;

@@ -1,23 +1,29 @@
-import { Box, type SxProps, type Theme } from '@mui/material';
-import type { ChangeEvent, ComponentPropsWithoutRef } from 'react';
-import { textField } from './looks';
+import { OutlinedInput, type SxProps, type Theme } from '@mui/material';
+import type { ComponentPropsWithRef } from 'react';
 
-interface Props extends Omit<ComponentPropsWithoutRef<'input'>, 'onChange' | 'value' | 'color'> {
+interface Props extends Omit<ComponentPropsWithRef<'input'>, 'onChange' | 'value' | 'color' | 'size'> {
   value: string;
   onText: (text: string) => void;
+  /** So many lines high; one line where it is not given. */
+  rows?: number;
   sx?: SxProps<Theme>;
 }
 
-/** One line to type into, in the house's look. */
-export function TextInput({ onText, sx, ...rest }: Props) {
+/** A line, or a few, to type into. */
+export function TextInput({ value, onText, rows, sx, id, autoFocus, placeholder, ref, ...rest }: Props) {
   return (
-    <Box
-      component="input"
-      onChange={(event: ChangeEvent<HTMLInputElement>) => {
+    <OutlinedInput
+      value={value}
+      onChange={(event) => {
         onText(event.target.value);
       }}
-      {...rest}
-      sx={[textField, ...(Array.isArray(sx) ? (sx as readonly SxProps<Theme>[]) : [sx])] as SxProps<Theme>}
+      {...(id === undefined ? {} : { id })}
+      {...(autoFocus === undefined ? {} : { autoFocus })}
+      {...(placeholder === undefined ? {} : { placeholder })}
+      {...(rows === undefined ? {} : { multiline: true, rows })}
+      {...(ref === undefined ? {} : { inputRef: ref })}
+      {...(sx === undefined ? {} : { sx })}
+      slotProps={{ input: rest }}
     />
   );
 }

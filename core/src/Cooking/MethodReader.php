@@ -36,6 +36,21 @@ final class MethodReader
     }
 
     /**
+     * How long it is at the hob in all, as far as its steps name times.
+     *
+     * @param array<int, string> $lines by their place in the method
+     */
+    public static function minutesAtTheHob(array $lines): float
+    {
+        $minutes = 0.0;
+        foreach (self::steps($lines) as $step) {
+            $minutes += $step->isAtTheHob() && $step->minutes !== null ? array_sum($step->minutes) / 2.0 : 0.0;
+        }
+
+        return $minutes;
+    }
+
+    /**
      * @param array<int, string> $lines
      *
      * @return list<MethodStep>

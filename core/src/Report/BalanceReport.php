@@ -7,13 +7,11 @@ namespace Vinculum\Report;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Estimate;
 use Vinculum\Balance\MeasuredYield;
-use Vinculum\Balance\SauceColour;
 use Vinculum\Balance\Shares;
 use Vinculum\Balance\UncertaintyAdvice;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\CookedStage;
 use Vinculum\Cooking\MethodReader;
-use Vinculum\Cooking\MethodStep;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
@@ -90,6 +88,7 @@ final readonly class BalanceReport extends Report
         public array $letGo,
         public ?string $colour,
         public ?NutritionReport $nutrition,
+        public PungencyReport $pungency,
     ) {}
 
     /**
@@ -152,20 +151,10 @@ final readonly class BalanceReport extends Report
                 FamilyGuess::for($balance, $title),
             ),
             $recipe->letGo ?? [],
-            SauceColour::of($balance->formula, self::minutesAtTheHob($steps))?->hex(),
+            StandingReport::colour($balance, $recipe),
             NutritionReport::of($balance),
+            PungencyReport::of($balance),
         );
-    }
-
-    /** @param list<MethodStep> $steps */
-    private static function minutesAtTheHob(array $steps): float
-    {
-        $minutes = 0.0;
-        foreach ($steps as $step) {
-            $minutes += $step->isAtTheHob() && $step->minutes !== null ? array_sum($step->minutes) / 2.0 : 0.0;
-        }
-
-        return $minutes;
     }
 
     /** @return array{text: string, millilitres: float|null, grams: float|null}|null */

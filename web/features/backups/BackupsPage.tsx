@@ -6,7 +6,6 @@ import { backupsQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
-import { quietButton } from '../../ui/looks';
 import { DoorFacts } from '../auth/HomeNetworkFacts';
 import { TakeIn } from '../imports/TakeIn';
 
@@ -76,11 +75,8 @@ export function SafePage() {
                 <td>{(copy.bytes / 1000).toFixed(0)} kB</td>
                 <td>{copy.opens ? 'yes' : 'damaged'}</td>
                 <td>
-                  <Box
-                    component="button"
-                    type="button"
+                  <Button
                     disabled={!copy.opens}
-                    sx={quietButton}
                     onClick={() =>
                       void then(
                         () => api.putCopyBack(copy.name),
@@ -89,7 +85,7 @@ export function SafePage() {
                     }
                   >
                     Put back
-                  </Box>
+                  </Button>
                 </td>
               </tr>
             ))}

@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button, Typography, OutlinedInput } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -6,7 +6,6 @@ import { api, type BatchRecord, type CookEvent, Refusal } from '../../api/client
 import { batchQuery, recordQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { AxisBars } from '../../ui/AxisBars';
-import { quietButton, textField } from '../../ui/looks';
 import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
 import { LostPage } from '../../ui/LostPage';
@@ -122,15 +121,13 @@ export function BatchPage() {
                     {event.says}
                   </Box>
                   {['note', 'ph', 'solids'].includes(event.kind) && (
-                    <Box
-                      component="button"
-                      type="button"
+                    <Button
                       aria-label={`Take back: ${event.says}`}
-                      sx={{ ...quietButton, minHeight: 32 }}
+                      sx={{ minHeight: 32 }}
                       onClick={() => void write({ kind: 'undone', figures: { event: event.id } })}
                     >
                       Take back
-                    </Box>
+                    </Button>
                   )}
                 </Box>
               ))}
@@ -242,29 +239,25 @@ function Jars({ kept, onFill, onEdit }: JarsProps) {
                 <th scope="row">{jar.code}</th>
                 <td>{millilitres(jar.ml)}</td>
                 <td>
-                  <Box
-                    component="input"
-                    aria-label={`Where ${jar.code} went`}
+                  <OutlinedInput
                     defaultValue={jar.went_to ?? ''}
-                    maxLength={200}
-                    onBlur={(event: { target: { value: string } }) => {
+                    onBlur={(event) => {
                       if (event.target.value !== (jar.went_to ?? ''))
                         void onEdit(jar.id, { went_to: event.target.value });
                     }}
-                    sx={{ ...textField, minHeight: 32, width: 150 }}
+                    slotProps={{ input: { 'aria-label': `Where ${jar.code} went`, maxLength: 200 } }}
+                    sx={{ width: 150 }}
                   />
                 </td>
                 <td>
-                  <Box
-                    component="button"
-                    type="button"
+                  <Button
                     aria-pressed={jar.finished_at !== null}
                     aria-label={`${jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString()}: ${jar.code} finished`}
-                    sx={{ ...quietButton, minHeight: 32 }}
+                    sx={{ minHeight: 32 }}
                     onClick={() => void onEdit(jar.id, { finished: jar.finished_at === null })}
                   >
                     {jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString()}
-                  </Box>
+                  </Button>
                 </td>
               </tr>
             ))}

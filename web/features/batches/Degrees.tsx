@@ -1,4 +1,4 @@
-import { Box } from '@mui/material';
+import { Box, ButtonBase } from '@mui/material';
 import { onArrows } from '../../ui/onArrows';
 
 interface Props<Key extends string | number> {
@@ -20,9 +20,7 @@ export function Degrees<Key extends string | number>({ label, options, value, on
       sx={{ display: 'grid', gridTemplateColumns: `repeat(${options.length}, 1fr)` }}
     >
       {options.map(([key, says, aloud], index) => (
-        <Box
-          component="button"
-          type="button"
+        <ButtonBase
           key={key}
           role="radio"
           aria-checked={value === key}
@@ -39,7 +37,7 @@ export function Degrees<Key extends string | number>({ label, options, value, on
           sx={degree}
         >
           {says}
-        </Box>
+        </ButtonBase>
       ))}
     </Box>
   );

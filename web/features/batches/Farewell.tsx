@@ -2,7 +2,6 @@ import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { AxisKey, Batch, Tongue } from '../../api/client';
 import { Choice } from '../../ui/Choice';
-import { bigButton, textField } from '../../ui/looks';
 import { axisKeys, axisNames } from '../../ui/words';
 import { TextInput } from '../../ui/TextInput';
 import { Degrees } from './Degrees';
@@ -80,15 +79,14 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
       </Box>
       <Box component="label" sx={{ display: 'block', mt: 1.5 }}>
         In words
-        <Box
-          component="textarea"
+        <TextInput
           value={words}
           rows={2}
           maxLength={2000}
-          onChange={(event: { target: { value: string } }) => {
-            setWords(event.target.value);
+          onText={(text) => {
+            setWords(text);
           }}
-          sx={{ ...textField, width: '100%', py: 0.75 }}
+          sx={{ width: '100%', py: 0.75 }}
         />
       </Box>
       <Button
@@ -96,7 +94,8 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
         data-ask="keep"
         fullWidth
         disabled={isBusy}
-        sx={{ ...bigButton, mt: 1 }}
+        size="large"
+        sx={{ mt: 1 }}
         onClick={() => {
           onKeep({
             temperature,
@@ -108,7 +107,7 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
       >
         Keep it
       </Button>
-      <Button variant="outlined" fullWidth sx={{ ...bigButton, mt: 1 }} onClick={onBack}>
+      <Button variant="outlined" fullWidth size="large" sx={{ mt: 1 }} onClick={onBack}>
         Not yet
       </Button>
     </>

@@ -6,11 +6,11 @@ import { later } from '../../ui/later';
 import { type AxisKey, Refusal, type SauceLog } from '../../api/client';
 import { betweenQuery, logQuery, sauceQuery } from '../../api/queries';
 import { Choice } from '../../ui/Choice';
-import { textField } from '../../ui/looks';
 import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
 import { LostPage } from '../../ui/LostPage';
 import { axisKeys, axisNames, figure, grams, moment, moves } from '../../ui/words';
+import { Pick } from '../../ui/Pick';
 
 const OverTime = later(async () => (await import('./OverTime')).OverTime);
 
@@ -168,21 +168,19 @@ function TwoBatches({ batches }: { batches: readonly Batch[] }) {
   const [after, setAfter] = useState(batches.at(-1)?.id ?? 0);
   const found = useQuery(betweenQuery(before, after));
   const pick = (label: string, value: number, onPick: (id: number) => void) => (
-    <Box
-      component="select"
+    <Pick
       aria-label={label}
       value={value}
-      onChange={(event: { target: { value: string } }) => {
-        onPick(Number(event.target.value));
+      onPick={(picked) => {
+        onPick(Number(picked));
       }}
-      sx={textField}
     >
       {batches.map((one) => (
         <option key={one.id} value={one.id}>
           {one.code}
         </option>
       ))}
-    </Box>
+    </Pick>
   );
   const answer = found.data;
   return (

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Advice, type Batch, type Correction, type Kitchen, type Said } from '../../api/client';
 import { AxisBars } from '../../ui/AxisBars';
-import { bigButton, quietButton } from '../../ui/looks';
 import { besides, grams, moment, spoken } from '../../ui/words';
 import { Farewell } from './Farewell';
 import { type Strength, Words } from './Words';
@@ -82,7 +81,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
                 variant="contained"
                 fullWidth
                 data-ask="doses"
-                sx={bigButton}
+                size="large"
                 disabled={isBusy}
                 onClick={() => void ask(false)}
               >
@@ -92,7 +91,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
               <Button
                 variant="contained"
                 fullWidth
-                sx={bigButton}
+                size="large"
                 onClick={() => {
                   setPlace('farewell');
                 }}
@@ -123,7 +122,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
             <Button
               variant="contained"
               data-ask="leave"
-              sx={bigButton}
+              size="large"
               onClick={() => {
                 setSays(new Map());
                 setPlace('farewell');
@@ -135,7 +134,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
               <Button
                 variant="outlined"
                 data-ask="again"
-                sx={bigButton}
+                size="large"
                 disabled={isBusy}
                 onClick={() => void ask(false)}
               >
@@ -144,7 +143,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
             )}
             <Button
               variant="outlined"
-              sx={bigButton}
+              size="large"
               onClick={() => {
                 setSays(new Map());
                 setIsWayBack(false);
@@ -154,7 +153,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
               Something else
             </Button>
             {batch.doses.length > 0 && (
-              <Button variant="outlined" sx={bigButton} disabled={isBusy} onClick={() => void ask(true)}>
+              <Button variant="outlined" size="large" disabled={isBusy} onClick={() => void ask(true)}>
                 Overshot: the way back
               </Button>
             )}
@@ -241,7 +240,7 @@ function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
                 fullWidth
                 data-dose={index + 1}
                 disabled={isBusy}
-                sx={bigButton}
+                size="large"
                 onClick={() => {
                   onAdd(correction);
                 }}
@@ -258,7 +257,7 @@ function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
             {way.says}
           </Typography>
         ))}
-      <Button variant="outlined" fullWidth sx={{ ...bigButton, mt: 1 }} onClick={onBack}>
+      <Button variant="outlined" fullWidth size="large" sx={{ mt: 1 }} onClick={onBack}>
         None of these
       </Button>
     </>
@@ -285,14 +284,14 @@ function Done({ batch }: { batch: Batch }) {
       {batch.as_lines.length > 0 && !written && (
         <>
           <Typography>In the size of the formula, the doses were {batch.as_lines.join(', ')}.</Typography>
-          <Button variant="contained" sx={bigButton} onClick={() => void write()}>
+          <Button variant="contained" size="large" onClick={() => void write()}>
             Write the doses into the sauce
           </Button>
         </>
       )}
       {written && <Typography>They stand in the sauce now; the version before is kept.</Typography>}
       {fault !== null && <Typography role="alert">{fault}</Typography>}
-      <Button component={Link} to={`/sauce/${batch.sauce}`} variant="outlined" sx={bigButton}>
+      <Button component={Link} to={`/sauce/${batch.sauce}`} variant="outlined" size="large">
         Back to the bench
       </Button>
     </Box>
@@ -316,9 +315,9 @@ function Record({ batch, onUndose }: { batch: Batch; onUndose: () => void }) {
         ))}
       </Box>
       {batch.doses.length > 0 && batch.closed_at === null && (
-        <Box component="button" type="button" onClick={onUndose} sx={{ ...quietButton, px: 0 }}>
+        <Button onClick={onUndose} sx={{ px: 0 }}>
           The last one was a slip: take it off
-        </Box>
+        </Button>
       )}
     </Box>
   );

@@ -5,7 +5,6 @@ import { Link, useParams } from 'react-router';
 import { api, type Batch, Refusal } from '../../api/client';
 import { batchesQuery, kitchenQuery, sauceQuery } from '../../api/queries';
 import { Frame } from '../../ui/Frame';
-import { bigButton } from '../../ui/looks';
 import { LostPage } from '../../ui/LostPage';
 import { grams, moment, typedNumber } from '../../ui/words';
 import { Taste } from './Taste';
@@ -95,7 +94,7 @@ function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => v
             {open.pan_grams === null ? '' : `, ${grams(open.pan_grams)}`}, {open.dose_count}{' '}
             {open.dose_count === 1 ? 'dose' : 'doses'} so far.
           </Typography>
-          <Button variant="contained" fullWidth sx={bigButton} onClick={() => void then(api.batch(open.id))}>
+          <Button variant="contained" fullWidth size="large" onClick={() => void then(api.batch(open.id))}>
             Go on with it
           </Button>
         </Box>
@@ -117,7 +116,7 @@ function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => v
       <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
         Weigh pan and sauce, less the pan. Left empty, it is what the formula comes to.
       </Typography>
-      <Button type="submit" variant={open === undefined ? 'contained' : 'outlined'} fullWidth sx={bigButton}>
+      <Button type="submit" variant={open === undefined ? 'contained' : 'outlined'} fullWidth size="large">
         {isTyped ? `Taste ${typed > 0 ? grams(typed) : 'it'}` : 'Taste the formula’s amount'}
       </Button>
       {fault !== null && (

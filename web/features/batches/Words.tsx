@@ -1,4 +1,4 @@
-import { Box } from '@mui/material';
+import { Box, ButtonBase } from '@mui/material';
 import type { Kitchen, Said } from '../../api/client';
 import { Degrees } from './Degrees';
 
@@ -37,9 +37,7 @@ export function Words({ complaints, says, onSay }: Props) {
         const isSaid = strength !== undefined;
         return (
           <Box key={one.key} sx={isSaid ? saidBox : box}>
-            <Box
-              component="button"
-              type="button"
+            <ButtonBase
               data-word={one.key}
               aria-pressed={isSaid}
               onClick={() => {
@@ -48,7 +46,7 @@ export function Words({ complaints, says, onSay }: Props) {
               sx={word}
             >
               {one.says}
-            </Box>
+            </ButtonBase>
             {isSaid && (
               <Degrees
                 label={`How ${one.says}`}

@@ -1,10 +1,9 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import type { Cook, CookEvent, Instruments, Move } from '../../api/client';
 import { BarMark } from '../../ui/AxisBars';
-import { quietButton } from '../../ui/looks';
 import { grams } from '../../ui/words';
 import { CoolingMove } from './CoolingMove';
 import { FillMove } from './FillMove';
@@ -109,24 +108,17 @@ export function CookSheet({ opened, offset, instruments }: Props) {
         <Typography role="status" data-waiting={waiting.length} sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
           {waiting.length > 0 ? `${waiting.length} to send` : 'Kept'}
         </Typography>
-        <Box
-          component="button"
-          type="button"
+        <Button
           aria-expanded={showsAll}
-          sx={quietButton}
           onClick={() => {
             setShowsAll(!showsAll);
           }}
         >
           {at + 1} of {cook.moves.length}
-        </Box>
-        <Box
-          component={Link}
-          to={`/sauce/${cook.sauce}`}
-          sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center' }}
-        >
+        </Button>
+        <Button component={Link} to={`/sauce/${cook.sauce}`}>
           Leave
-        </Box>
+        </Button>
       </Box>
       <Timers timers={cook.timers} offset={offset} onEvent={tell} />
       {trouble !== null && (
@@ -171,20 +163,17 @@ export function CookSheet({ opened, offset, instruments }: Props) {
         </Box>
       )}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 2 }}>
-        <Box
-          component="button"
-          type="button"
+        <Button
           disabled={at === 0}
-          sx={quietButton}
           onClick={() => {
             setAt(at - 1);
           }}
         >
           Back
-        </Box>
-        <Box component="button" type="button" disabled={at + 1 >= cook.moves.length} sx={quietButton} onClick={goOn}>
+        </Button>
+        <Button disabled={at + 1 >= cook.moves.length} onClick={goOn}>
           Skip
-        </Box>
+        </Button>
       </Box>
       <Box sx={{ mt: 1, maxWidth: 420 }}>
         <BarMark axes={cook.balance.axes} />

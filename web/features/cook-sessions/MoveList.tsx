@@ -1,7 +1,7 @@
 import { Box } from '@mui/material';
 import type { Move } from '../../api/client';
-import { rowButton } from '../../ui/looks';
 import { grams, spoken } from '../../ui/words';
+import { RowButton } from '../../ui/RowButton';
 
 const names: Record<Move['kind'], string> = {
   'pan-empty': 'Weigh the empty pan',
@@ -27,19 +27,17 @@ export function MoveList({ moves, at, onMove }: { moves: readonly Move[]; at: nu
           {move.stage !== null && move.stage !== moves[index - 1]?.stage && (
             <Box sx={{ fontSize: '0.9rem', color: 'text.secondary', pt: 1 }}>{move.stage}</Box>
           )}
-          <Box
-            component="button"
-            type="button"
+          <RowButton
             aria-current={index === at ? 'step' : undefined}
             onClick={() => {
               onMove(index);
             }}
-            sx={{ ...rowButton, fontWeight: index === at ? 700 : 400, fontSize: '1.05rem' }}
+            sx={{ fontWeight: index === at ? 700 : 400, fontSize: '1.05rem' }}
           >
             {move.done ? '✓ ' : ''}
             {move.measure?.take !== null && move.measure?.take !== undefined && `Take the ${move.measure.take}: `}
             {says(move)}
-          </Box>
+          </RowButton>
         </Box>
       ))}
     </Box>

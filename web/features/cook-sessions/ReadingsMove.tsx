@@ -1,7 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { api, type Cook, type CookEvent, type InstrumentReading, type Instruments } from '../../api/client';
-import { quietButton } from '../../ui/looks';
 import { big, huge, quiet } from './looks';
 import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
@@ -77,12 +76,12 @@ export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
         )}
         {hasMeter && (
           <>
-            <Box component="button" type="button" data-buffer="4.01" sx={quietButton} onClick={() => void buffer(4.01)}>
+            <Button data-buffer="4.01" onClick={() => void buffer(4.01)}>
               It stands in buffer 4.01
-            </Box>
-            <Box component="button" type="button" data-buffer="7" sx={quietButton} onClick={() => void buffer(7)}>
+            </Button>
+            <Button data-buffer="7" onClick={() => void buffer(7)}>
               in buffer 7.00
-            </Box>
+            </Button>
           </>
         )}
       </Box>

@@ -1,7 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import type { Cook, CookEvent, Rebalancing as Way } from '../../api/client';
-import { rowButton } from '../../ui/looks';
 import { moves, spoken, steps } from '../../ui/words';
+import { RowButton } from '../../ui/RowButton';
 
 const names: Record<Way['way'], string> = {
   'as-planned': 'Leave the rest as planned',
@@ -33,9 +33,7 @@ export function Rebalancing({ cook, onEvent }: { cook: Cook; onEvent: (event: Co
         );
         const told = moves(way.change_steps);
         return (
-          <Box
-            component="button"
-            type="button"
+          <RowButton
             key={way.way}
             data-way={way.way}
             onClick={() => {
@@ -45,7 +43,7 @@ export function Rebalancing({ cook, onEvent }: { cook: Cook; onEvent: (event: Co
                 rebalanced: way.lines.map(({ line, grams }) => ({ line, grams })),
               });
             }}
-            sx={{ ...rowButton, borderTop: '1px solid', borderColor: 'divider', py: 1 }}
+            sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1 }}
           >
             <Box component="span" sx={{ fontSize: '1.15rem', fontWeight: 700 }}>
               {names[way.way]}
@@ -61,7 +59,7 @@ export function Rebalancing({ cook, onEvent }: { cook: Cook; onEvent: (event: Co
                 {changed.map((line) => `${line.name.toLowerCase()} ${spoken(line.measure)}`).join(', ')}
               </Box>
             )}
-          </Box>
+          </RowButton>
         );
       })}
     </Box>

@@ -1,7 +1,6 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { CookEvent, CookTimer } from '../../api/client';
-import { quietButton } from '../../ui/looks';
 
 /** "4:05", "1:12:00". */
 export const clock = (seconds: number): string => {
@@ -96,9 +95,7 @@ export function Timers({
                 {isDue ? `over by ${clock(now - timer.ends)}` : clock(timer.ends - now)}
               </Typography>
             </Box>
-            <Box
-              component="button"
-              type="button"
+            <Button
               aria-label={`Stop the timer ${timer.name}`}
               onClick={() => {
                 onEvent(
@@ -107,10 +104,10 @@ export function Timers({
                     : { kind: 'timer-stopped', timer_key: timer.key },
                 );
               }}
-              sx={{ ...quietButton, minHeight: 56, minWidth: 56 }}
+              sx={{ minHeight: 56, minWidth: 56 }}
             >
               Stop
-            </Box>
+            </Button>
           </Box>
         );
       })}

@@ -1,7 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useRef, useState } from 'react';
 import { api, type InstrumentReading } from '../../api/client';
-import { quietButton } from '../../ui/looks';
 import { big, inGrams } from './looks';
 import { useScale } from './useScale';
 import { TextInput } from '../../ui/TextInput';
@@ -120,35 +119,19 @@ export function WeighAlong({
           />
           g
         </Box>
-        {hasScale && (
-          <Box component="button" type="button" sx={quietButton} onClick={() => void api.tare().catch(() => undefined)}>
-            Set the scale to nothing
-          </Box>
-        )}
+        {hasScale && <Button onClick={() => void api.tare().catch(() => undefined)}>Set the scale to nothing</Button>}
       </Box>
       {isStandIn && isTared && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1, alignItems: 'center' }}>
           <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
             Stand-in scale:
           </Typography>
-          <Box
-            component="button"
-            type="button"
-            data-pour="line"
-            sx={quietButton}
-            onClick={() => void pour(pours, !tares)}
-          >
+          <Button data-pour="line" onClick={() => void pour(pours, !tares)}>
             put on {inGrams(pours)}
-          </Box>
-          <Box
-            component="button"
-            type="button"
-            data-pour="over"
-            sx={quietButton}
-            onClick={() => void pour(1.25 * pours, !tares)}
-          >
+          </Button>
+          <Button data-pour="over" onClick={() => void pour(1.25 * pours, !tares)}>
             a quarter too much
-          </Box>
+          </Button>
         </Box>
       )}
       {fault !== null && (

@@ -6,8 +6,9 @@ import { kitchenQuery, trainerQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { Choice } from '../../ui/Choice';
 import { Frame } from '../../ui/Frame';
-import { plainTable, quietButton } from '../../ui/looks';
+import { plainTable } from '../../ui/looks';
 import { axisKeys, axisNames } from '../../ui/words';
+import { Fold } from '../../ui/Fold';
 
 const letters = ['A', 'B', 'C', 'D', 'E'];
 const draw = (): boolean => (crypto.getRandomValues(new Uint8Array(1))[0] ?? 0) < 128;
@@ -83,15 +84,12 @@ export function TrainerPage() {
             <Typography variant="h2" sx={{ mt: 2 }}>
               Which is stronger?
             </Typography>
-            <Box component="details" sx={{ my: 1 }}>
-              <Box component="summary" sx={{ minHeight: 44, cursor: 'pointer', fontWeight: 600 }}>
-                For whoever pours, out of the taster’s sight
-              </Box>
+            <Fold says="For whoever pours, out of the taster’s sight" sx={{ my: 1 }}>
               <Typography data-order>
                 Left: glass {leftGlass}. Right: glass {rightGlass}. Alone? Pour both into like cups with the letter
                 beneath, close your eyes, and change them about; then say left for the cup that stands for {leftGlass}.
               </Typography>
-            </Box>
+            </Fold>
             <Box sx={{ display: 'flex', gap: 1.5 }}>
               <Button variant="outlined" data-guess="left" sx={big} onClick={() => void answer(true)}>
                 The left
@@ -109,14 +107,9 @@ export function TrainerPage() {
                 : `You tell ${one.own_step.toFixed(1)} steps apart on ${axisNames[axis].toLowerCase()}, from ${one.trials} answers: ${one.verdict ?? ''}. On the bench, what is within that counts as about right.`}
             </Typography>
             {one.trials > 0 && (
-              <Box
-                component="button"
-                type="button"
-                sx={{ ...quietButton, textDecoration: 'underline' }}
-                onClick={() => void change.make(() => api.forgetAxis(axis))}
-              >
+              <Button sx={{ textDecoration: 'underline' }} onClick={() => void change.make(() => api.forgetAxis(axis))}>
                 Forget these answers
-              </Box>
+              </Button>
             )}
           </>
         )}

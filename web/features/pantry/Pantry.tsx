@@ -6,11 +6,11 @@ import { api, type PantryItem, type Product } from '../../api/client';
 import { pantryQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { Frame } from '../../ui/Frame';
-import { quietButton } from '../../ui/looks';
 import { axisKeys, axisNames, figure, grams, shortUnit } from '../../ui/words';
 import { CompositionBar, inWords } from './CompositionBar';
 import { ProductForm } from './ProductForm';
 import { TextInput } from '../../ui/TextInput';
+import { RowButton } from '../../ui/RowButton';
 
 const doings = [
   { key: 'sweet', name: 'Sweetens', role: 'sweetener' },
@@ -141,23 +141,20 @@ export function Pantry() {
       <Box role="group" aria-label="What it does" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, py: 1 }}>
         {[{ key: 'all' as const, name: 'Everything' }, ...doings, { key: 'own' as const, name: 'My own' }].map(
           (one) => (
-            <Box
-              component="button"
-              type="button"
+            <Button
               key={one.key}
               aria-pressed={doing === one.key}
               onClick={() => {
                 setDoing(one.key);
               }}
               sx={{
-                ...quietButton,
                 px: 1.25,
                 borderBottom: '3px solid',
                 borderColor: doing === one.key ? 'bar.rule' : 'transparent',
               }}
             >
               {one.name}
-            </Box>
+            </Button>
           ),
         )}
       </Box>
@@ -213,9 +210,7 @@ const PantryRow = memo(function PantryRow({ item, isOpen, product, onToggle, onM
         containIntrinsicSize: 'auto 56px',
       }}
     >
-      <Box
-        component="button"
-        type="button"
+      <RowButton
         aria-expanded={isOpen}
         onClick={() => {
           onToggle(item.key);
@@ -259,7 +254,7 @@ const PantryRow = memo(function PantryRow({ item, isOpen, product, onToggle, onM
             </>
           )}
         </Box>
-      </Box>
+      </RowButton>
       {isOpen && (
         <Box sx={{ pb: 1.5, px: 0.5, fontSize: '0.92rem', display: 'grid', gap: 0.75 }}>
           <Box sx={{ display: { xs: 'block', sm: 'none' } }}>

@@ -1,9 +1,9 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { useState } from 'react';
 import { api, type PantryItem, type Product, type ProductRequest, Refusal } from '../../api/client';
-import { textField } from '../../ui/looks';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
+import { Pick } from '../../ui/Pick';
 
 type Figure = 'fat' | 'carbohydrate' | 'sugars' | 'protein' | 'salt' | 'sodium' | 'acidity' | 'shu' | 'serving_grams';
 
@@ -89,24 +89,22 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
       <DialogContent sx={{ display: 'grid', gap: 1.5 }}>
         <Box component="label">
           What I call it
-          <Box
-            component="input"
+          <TextInput
             value={name}
             maxLength={100}
             autoFocus
-            onChange={(event: { target: { value: string } }) => {
-              setName(event.target.value);
+            onText={(text) => {
+              setName(text);
             }}
             sx={wide}
           />
         </Box>
         <Box component="label">
           Most like (for all the label does not say)
-          <Box
-            component="select"
+          <Pick
             value={likeKey}
-            onChange={(event: { target: { value: string } }) => {
-              setLikeKey(event.target.value);
+            onPick={(picked) => {
+              setLikeKey(picked);
             }}
             sx={wide}
           >
@@ -115,7 +113,7 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
                 {one.name}
               </option>
             ))}
-          </Box>
+          </Pick>
         </Box>
         <Box component="fieldset" sx={{ border: '1px solid', borderColor: 'divider', m: 0, p: 1.5 }}>
           <legend>From the label</legend>
@@ -137,12 +135,11 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
             {figures.map(({ field, name: title, unit }) => (
               <Box component="label" key={field} sx={{ fontSize: '0.9rem' }}>
                 {title}, {unit}
-                <Box
-                  component="input"
+                <TextInput
                   inputMode="decimal"
                   value={typed[field] ?? ''}
-                  onChange={(event: { target: { value: string } }) => {
-                    setTyped({ ...typed, [field]: event.target.value });
+                  onText={(text) => {
+                    setTyped({ ...typed, [field]: text });
                   }}
                   sx={wide}
                 />
@@ -151,12 +148,11 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
           </Box>
           <Box component="label" sx={{ display: 'block', mt: 1 }}>
             List of ingredients (for the allergens)
-            <Box
-              component="textarea"
+            <TextInput
               rows={2}
               value={ingredients}
-              onChange={(event: { target: { value: string } }) => {
-                setIngredients(event.target.value);
+              onText={(text) => {
+                setIngredients(text);
               }}
               sx={{ ...wide, py: 0.75 }}
             />
@@ -165,24 +161,22 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
         <Box sx={{ display: 'flex', gap: 1.5 }}>
           <Box component="label" sx={{ flex: 1 }}>
             Price of a pack
-            <Box
-              component="input"
+            <TextInput
               inputMode="decimal"
               value={price}
-              onChange={(event: { target: { value: string } }) => {
-                setPrice(event.target.value);
+              onText={(text) => {
+                setPrice(text);
               }}
               sx={wide}
             />
           </Box>
           <Box component="label" sx={{ flex: 1 }}>
             Pack, g
-            <Box
-              component="input"
+            <TextInput
               inputMode="decimal"
               value={pack}
-              onChange={(event: { target: { value: string } }) => {
-                setPack(event.target.value);
+              onText={(text) => {
+                setPack(text);
               }}
               sx={wide}
             />
@@ -206,4 +200,4 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
   );
 }
 
-const wide = { ...textField, width: '100%', display: 'block' } as const;
+const wide = { width: '100%' } as const;

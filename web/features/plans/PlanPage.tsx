@@ -5,7 +5,6 @@ import type { PlanDraft } from '../../api/client';
 import { plansQuery, shelfQuery } from '../../api/queries';
 import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
-import { quietButton } from '../../ui/looks';
 import { grams, when } from '../../ui/words';
 import { Timeline } from './Timeline';
 import { type Planning, usePlan } from './usePlan';
@@ -117,7 +116,7 @@ function Choices({ plan }: { plan: Planning }) {
         {shelf.data?.sauces.map((sauce) => (
           <Box component="li" key={sauce.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
             <Check
-              data-plan-sauce={sauce.id}
+              attributes={{ 'data-plan-sauce': sauce.id }}
               checked={plan.sizes.has(sauce.id)}
               onCheck={(checked) => {
                 plan.choose(sauce.id, checked ? '' : null);
@@ -156,25 +155,17 @@ function KeptPlans({ plan }: { plan: Planning }) {
       )}
       {plans.data?.plans.map((one) => (
         <Box key={one.id} data-plan={one.id} sx={{ display: 'flex', alignItems: 'center' }}>
-          <Box
-            component="button"
-            type="button"
-            sx={{ ...quietButton, flex: 1, textAlign: 'left' }}
+          <Button
+            sx={{ flex: 1, textAlign: 'left' }}
             onClick={() => {
               plan.recall(one);
             }}
           >
             {one.title}, {one.ready}
-          </Box>
-          <Box
-            component="button"
-            type="button"
-            aria-label={`Drop the plan ${one.title}`}
-            sx={quietButton}
-            onClick={() => void plan.drop(one)}
-          >
+          </Button>
+          <Button aria-label={`Drop the plan ${one.title}`} onClick={() => void plan.drop(one)}>
             Drop
-          </Box>
+          </Button>
         </Box>
       ))}
     </>

@@ -1,6 +1,5 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import type { Balance } from '../../api/client';
-import { quietButton } from '../../ui/looks';
 import { grams, millilitres } from '../../ui/words';
 
 interface Props {
@@ -16,19 +15,17 @@ export function BatchLine({ report, showsMixed, onMixed }: Props) {
       <Typography data-batch sx={{ fontSize: '0.95rem', mb: 0.75, minHeight: '1.5em' }}>
         {grams(report.batch.grams)} · {millilitres(report.batch.millilitres)} {report.basis}
         {report.mixed !== null && (
-          <Box
-            component="button"
-            type="button"
+          <Button
             aria-pressed={showsMixed}
             data-as-mixed
             title="Show where it stood before cooking"
             onClick={() => {
               onMixed(!showsMixed);
             }}
-            sx={{ ...quietButton, minHeight: 24, textDecoration: 'underline' }}
+            sx={{ minHeight: 24, textDecoration: 'underline' }}
           >
             {showsMixed ? 'bars: as mixed' : `from ${grams(report.mixed.grams)} mixed`}
-          </Box>
+          </Button>
         )}{' '}
         · {report.body.class}
         {report.ph === null && report.batch.grams > 0 && <span data-ph-unknown> · pH not known</span>}

@@ -5,7 +5,6 @@ import { AxisBars, BarMark } from '../../ui/AxisBars';
 import { Choice } from '../../ui/Choice';
 import { Fraction } from '../../ui/Fraction';
 import { Frame } from '../../ui/Frame';
-import { quietButton } from '../../ui/looks';
 import { BatchLine } from './BatchLine';
 import { BenchBanners } from './BenchBanners';
 import { BenchHead } from './BenchHead';
@@ -144,19 +143,15 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
             onPage={bench.takePage}
             onAside={bench.setAside}
           />
-          <Box
-            component="button"
-            type="button"
+          <Button
             onClick={() => {
               change((now) => ({ ...now, lines: [...now.lines, newLine('')] }));
             }}
-            sx={{ ...quietButton, px: 0.5, ml: '24px' }}
+            sx={{ px: 0.5, ml: '24px' }}
           >
             Add a line
-          </Box>
-          <Box
-            component="button"
-            type="button"
+          </Button>
+          <Button
             title="A heading starts a stage: lines below it belong to it"
             onClick={() => {
               change((now) => ({
@@ -168,10 +163,10 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 ],
               }));
             }}
-            sx={{ ...quietButton, px: 0.5, ml: 2 }}
+            sx={{ px: 0.5, ml: 2 }}
           >
             Add a stage
-          </Box>
+          </Button>
           <SetAside
             aside={draft.set_aside}
             onIngredient={(at) => {

@@ -5,6 +5,7 @@ import { textField } from '../../ui/looks';
 import { displayFont } from '../../ui/theme';
 import type { Draft } from './draft';
 import { TextInput } from '../../ui/TextInput';
+import { Pick } from '../../ui/Pick';
 
 interface Props {
   draft: Draft;
@@ -37,13 +38,12 @@ export function BenchHead({ draft, kitchen, colour, set }: Props) {
           <Box component="span" sx={caption}>
             Style
           </Box>
-          <Box
-            component="select"
+          <Pick
             value={draft.style ?? ''}
-            onChange={(event: { target: { value: string } }) => {
-              set('style', event.target.value === '' ? null : event.target.value);
+            onPick={(picked) => {
+              set('style', picked === '' ? null : picked);
             }}
-            sx={{ ...textField, width: '100%' }}
+            sx={{ width: '100%' }}
           >
             <option value="">no style yet</option>
             {byName(kitchen.styles).map((one) => (
@@ -51,26 +51,25 @@ export function BenchHead({ draft, kitchen, colour, set }: Props) {
                 {one.name}
               </option>
             ))}
-          </Box>
+          </Pick>
         </Box>
         <Box component="label" sx={{ flex: '3 1 190px' }}>
           <Box component="span" sx={caption}>
             A cup means
           </Box>
-          <Box
-            component="select"
+          <Pick
             value={draft.measures}
-            onChange={(event: { target: { value: string } }) => {
-              set('measures', event.target.value as Measures);
+            onPick={(picked) => {
+              set('measures', picked as Measures);
             }}
-            sx={{ ...textField, width: '100%' }}
+            sx={{ width: '100%' }}
           >
             {kitchen.measures.map((one) => (
               <option key={one.key} value={one.key}>
                 {one.name}
               </option>
             ))}
-          </Box>
+          </Pick>
         </Box>
         <Box component="label" sx={{ flex: '1 1 100px' }}>
           <Box component="span" sx={caption}>

@@ -1,4 +1,4 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import { quietButton } from '../../ui/looks';
 import type { Saving } from './Saver';
@@ -49,12 +49,12 @@ export function BenchTools({ sauce, saving, undo, redo, canUndo, canRedo }: Prop
           {name}
         </Box>
       ))}
-      <Box component="button" type="button" onClick={undo} disabled={!canUndo} sx={quietButton}>
+      <Button onClick={undo} disabled={!canUndo}>
         Undo
-      </Box>
-      <Box component="button" type="button" onClick={redo} disabled={!canRedo} sx={quietButton}>
+      </Button>
+      <Button onClick={redo} disabled={!canRedo}>
         Redo
-      </Box>
+      </Button>
     </>
   );
 }

@@ -5,10 +5,10 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { api, type Sauce, type Version } from '../../api/client';
 import { sauceQuery, versionsQuery } from '../../api/queries';
 import { AxisBars } from '../../ui/AxisBars';
-import { textField } from '../../ui/looks';
 import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
 import { grams, moment, moves } from '../../ui/words';
+import { Pick } from '../../ui/Pick';
 
 const now = 'now';
 
@@ -74,16 +74,15 @@ export function ComparePage() {
       >
         {(['before', 'after'] as const).map((side) => (
           <Box component="section" key={side} aria-label={side === 'before' ? 'Before' : 'After'}>
-            <Box
-              component="select"
+            <Pick
               aria-label={side === 'before' ? 'Compare this' : 'With this'}
               value={side === 'before' ? left : right}
-              onChange={(event: { target: { value: string } }) => {
+              onPick={(picked) => {
                 const next = new URLSearchParams(search);
-                next.set(side, event.target.value);
+                next.set(side, picked);
                 setSearch(next, { replace: true });
               }}
-              sx={{ ...textField, width: '100%', mb: 1 }}
+              sx={{ width: '100%', mb: 1 }}
             >
               <option value={now}>as it stands now</option>
               {kept.map((version) => (
@@ -91,7 +90,7 @@ export function ComparePage() {
                   version {version.number}, {moment(version.kept_at)}
                 </option>
               ))}
-            </Box>
+            </Pick>
             {answer !== undefined && (
               <>
                 <AxisBars

@@ -1,7 +1,9 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { Advice, Correction, Kitchen } from '../../api/client';
-import { quietButton, rowButton, textField } from '../../ui/looks';
 import { axisNames, besides, spoken } from '../../ui/words';
+import { Pick } from '../../ui/Pick';
+import { Fold } from '../../ui/Fold';
+import { RowButton } from '../../ui/RowButton';
 
 interface Props {
   advice: Advice | null;
@@ -34,13 +36,12 @@ export function Corrections({
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, py: 0.5 }}>
         <Box component="label" sx={{ fontSize: '0.9rem' }}>
           The tongue says{' '}
-          <Box
-            component="select"
+          <Pick
             value={complaint ?? ''}
-            onChange={(event: { target: { value: string } }) => {
-              onComplaint(event.target.value === '' ? null : event.target.value);
+            onPick={(picked) => {
+              onComplaint(picked === '' ? null : picked);
             }}
-            sx={{ ...textField, minHeight: 36 }}
+            sx={{ minHeight: 36 }}
           >
             <option value="">nothing yet</option>
             {complaints.map((one) => (
@@ -48,19 +49,17 @@ export function Corrections({
                 {one.says}
               </option>
             ))}
-          </Box>
+          </Pick>
         </Box>
         {onSolve !== null && (
-          <Box
-            component="button"
-            type="button"
+          <Button
             data-solve
             title="Locked lines stay; the others are set so that the sauce stands in its windows (Alt+U)"
             onClick={onSolve}
-            sx={{ ...quietButton, px: 0.5, fontSize: '0.9rem' }}
+            sx={{ px: 0.5, fontSize: '0.9rem' }}
           >
             Solve the unlocked lines
-          </Box>
+          </Button>
         )}
       </Box>
       {!hasAim && (
@@ -82,10 +81,7 @@ export function Corrections({
         </Box>
       )}
       {hasAim && more.length > 0 && (
-        <Box component="details">
-          <Box component="summary" sx={summary}>
-            {more.length === 1 ? 'One more way' : `${more.length} more ways`}
-          </Box>
+        <Fold says={more.length === 1 ? 'One more way' : `${more.length} more ways`}>
           <Box component="ol" sx={bare} aria-label="More corrections">
             {more.map((correction, index) => (
               <CorrectionRow
@@ -97,7 +93,7 @@ export function Corrections({
               />
             ))}
           </Box>
-        </Box>
+        </Fold>
       )}
       {hasAim && aside !== undefined && (
         <Box component="section" aria-label="While you are at it" sx={{ mt: 1 }}>
@@ -123,10 +119,7 @@ export function Corrections({
           </Typography>
         ))}
       {hasAim && (advice?.levers.length ?? 0) > 0 && (
-        <Box component="details" sx={{ mt: 0.75, fontSize: '0.92rem' }}>
-          <Box component="summary" sx={summary}>
-            What one step costs in this batch
-          </Box>
+        <Fold says="What one step costs in this batch" sx={{ mt: 0.75, fontSize: '0.92rem' }}>
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {advice?.levers.map((lever) => (
               <Box
@@ -144,7 +137,7 @@ export function Corrections({
               </Box>
             ))}
           </Box>
-        </Box>
+        </Fold>
       )}
     </Box>
   );
@@ -168,9 +161,7 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
   };
   return (
     <Box component="li" sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
-      <Box
-        component="button"
-        type="button"
+      <RowButton
         data-correction={index + 1}
         onMouseEnter={show}
         onMouseLeave={hide}
@@ -194,7 +185,7 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
         <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
           {[`first ${half}, stir and taste`, correction.verdict, ...extra].join(' · ')}
         </Box>
-      </Box>
+      </RowButton>
     </Box>
   );
 }
@@ -204,6 +195,4 @@ const FIRST = 3;
 
 const bare = { listStyle: 'none', m: 0, p: 0 } as const;
 
-const summary = { cursor: 'pointer', minHeight: 36, display: 'list-item', fontWeight: 600 } as const;
-
-const correctionButton = { ...rowButton, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5 } as const;
+const correctionButton = { display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5 } as const;

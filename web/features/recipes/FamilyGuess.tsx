@@ -1,6 +1,5 @@
-import { Box } from '@mui/material';
+import { Box, Button } from '@mui/material';
 import type { Balance, Kitchen } from '../../api/client';
-import { quietButton } from '../../ui/looks';
 
 /** What a sauce without a family looks like, to take with one tap. */
 export function FamilyGuess({
@@ -21,18 +20,15 @@ export function FamilyGuess({
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1, fontSize: '0.88rem', mb: 0.5 }}>
       It looks like
       {offered.map((style) => (
-        <Box
-          component="button"
-          type="button"
+        <Button
           key={style.key}
           data-family={style.key}
           onClick={() => {
             onTake(style.key);
           }}
-          sx={quietButton}
         >
           {style.name}
-        </Box>
+        </Button>
       ))}
     </Box>
   );

@@ -1,4 +1,4 @@
-import { Box } from '@mui/material';
+import { Box, ButtonBase } from '@mui/material';
 import { type ClipboardEvent, type KeyboardEvent, memo, type PointerEvent } from 'react';
 import { Link } from 'react-router';
 import type { Line } from '../../api/client';
@@ -176,9 +176,7 @@ export const LineRow = memo(function LineRow({
           </Box>
         )}
         {isDoubtful && choices.length > 0 && (
-          <Box
-            component="button"
-            type="button"
+          <ButtonBase
             title={`${choices.map((choice) => choice.says).join(', or ')} (Alt+M)`}
             aria-label={`Mend line ${index + 1}: ${choices[0]?.says ?? ''}`}
             onClick={() => {
@@ -187,7 +185,7 @@ export const LineRow = memo(function LineRow({
             sx={mendButton}
           >
             mend
-          </Box>
+          </ButtonBase>
         )}
         {understood !== undefined &&
           understood.status === 'unknown' &&
@@ -209,9 +207,7 @@ export const LineRow = memo(function LineRow({
         {meaning.text}
         {meaning.title !== '' && <span>{` · ${meaning.title}`}</span>}
       </Box>
-      <Box
-        component="button"
-        type="button"
+      <ButtonBase
         aria-haspopup="menu"
         aria-label={`What to do with line ${index + 1}`}
         title="Lock, steep, swap, move (Alt+Enter)"
@@ -221,7 +217,7 @@ export const LineRow = memo(function LineRow({
         sx={menuButton}
       >
         ⋮
-      </Box>
+      </ButtonBase>
     </Box>
   );
 });

@@ -1,9 +1,10 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography, OutlinedInput } from '@mui/material';
 import type { Stage } from '../../api/client';
-import { quietButton, textField, plainTable } from '../../ui/looks';
+import { plainTable } from '../../ui/looks';
 import { grams } from '../../ui/words';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
+import { Pick } from '../../ui/Pick';
 
 type ReadStep = Stage['steps'][number];
 
@@ -120,16 +121,13 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan, onAsi
           </Box>
         ))}
       </Box>
-      <Box
-        component="button"
-        type="button"
-        sx={quietButton}
+      <Button
         onClick={() => {
           onMethod([...rows, '']);
         }}
       >
         Add a step
-      </Box>
+      </Button>
       <Stages stages={stages} />
     </Box>
   );
@@ -182,28 +180,25 @@ function Understood({
   ];
   return (
     <Box data-understood sx={understood}>
-      <Box
-        component="input"
+      <OutlinedInput
         key={told.minutes}
         defaultValue={told.minutes}
-        inputMode="numeric"
-        aria-label={`Minutes of step ${line + 1}`}
         placeholder="–"
-        onBlur={(event: { target: { value: string } }) => {
+        slotProps={{ input: { inputMode: 'numeric', 'aria-label': `Minutes of step ${line + 1}` } }}
+        onBlur={(event) => {
           if (event.target.value.trim() !== told.minutes) onTold({ ...told, minutes: event.target.value });
         }}
-        onKeyDown={(event: { key: string; currentTarget: HTMLElement }) => {
-          if (event.key === 'Enter') event.currentTarget.blur();
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && event.target instanceof HTMLElement) event.target.blur();
         }}
         sx={{ ...small, width: 88 }}
       />
       min
-      <Box
-        component="select"
+      <Pick
         value={told.heat}
         aria-label={`Heat of step ${line + 1}`}
-        onChange={(event: { target: { value: string } }) => {
-          onTold({ ...told, heat: event.target.value });
+        onPick={(picked) => {
+          onTold({ ...told, heat: picked });
         }}
         sx={small}
       >
@@ -213,7 +208,7 @@ function Understood({
             {heat}
           </option>
         ))}
-      </Box>
+      </Pick>
       {told.heat !== '' && (
         <Check
           checked={told.covered}
@@ -256,12 +251,7 @@ function Stages({ stages }: { stages: readonly Stage[] }) {
   );
 }
 
-const small = {
-  ...textField,
-  minHeight: 32,
-  fontSize: '0.9rem',
-  '@media (pointer: coarse)': { minHeight: 44 },
-} as const;
+const small = { fontSize: '0.9rem' } as const;
 const understood = {
   display: 'flex',
   flexWrap: 'wrap',

@@ -1,10 +1,11 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { Balance, Kitchen, Measures } from '../../api/client';
-import { textField, plainTable } from '../../ui/looks';
+import { plainTable } from '../../ui/looks';
 import { displayFont } from '../../ui/theme';
 import { millilitres } from '../../ui/words';
 import { TextInput } from '../../ui/TextInput';
+import { Pick } from '../../ui/Pick';
 
 interface Props {
   report: Balance;
@@ -39,15 +40,13 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', mb: 1 }}>
         <label>
           One part is a{' '}
-          <Box
-            component="select"
+          <Pick
             aria-label="The vessel that is one part"
             value={options.find((one) => Math.abs(one.ml - part) < 0.5)?.name ?? ''}
-            onChange={(event: { target: { value: string } }) => {
-              const vessel = options.find((one) => one.name === event.target.value);
+            onPick={(picked) => {
+              const vessel = options.find((one) => one.name === picked);
               if (vessel !== undefined) setOwn(String(Math.round(vessel.ml * 100) / 100));
             }}
-            sx={textField}
           >
             <option value="">vessel of</option>
             {options.map((one) => (
@@ -55,7 +54,7 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
                 {one.name}
               </option>
             ))}
-          </Box>
+          </Pick>
         </label>
         <label>
           <TextInput

@@ -2,6 +2,7 @@ import { Box, useTheme } from '@mui/material';
 import { LineChart } from '@mui/x-charts/LineChart';
 import type { AxisKey, Reduction } from '../../api/client';
 import { axisKeys, axisNames, grams } from '../../ui/words';
+import { Fold } from '../../ui/Fold';
 
 /** Shapes that differ without colour: a filled dot, a cross, and the like. */
 const shapes = ['circle', 'cross', 'diamond', 'square', 'triangle'] as const;
@@ -36,10 +37,7 @@ export function ReductionCurve({ curve }: { curve: Reduction['curve'] }) {
           curve: 'linear' as const,
         }))}
       />
-      <Box component="details" sx={{ fontSize: '0.88rem' }}>
-        <Box component="summary" sx={{ minHeight: 32, cursor: 'pointer' }}>
-          The same as a table
-        </Box>
+      <Fold says="The same as a table" sx={{ fontSize: '0.88rem' }}>
         <Box component="table" sx={{ borderCollapse: 'collapse', '& th, & td': { pr: 2, textAlign: 'right' } }}>
           <thead>
             <tr>
@@ -62,7 +60,7 @@ export function ReductionCurve({ curve }: { curve: Reduction['curve'] }) {
             ))}
           </tbody>
         </Box>
-      </Box>
+      </Fold>
     </Box>
   );
 }

@@ -1,6 +1,5 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { type KeyboardEvent, useState } from 'react';
-import { quietButton } from '../../ui/looks';
 import type { Aside } from './draft';
 
 interface Props {
@@ -35,17 +34,15 @@ export function SetAside({ aside, onIngredient, onStep }: Props) {
   };
   return (
     <Box component="section" aria-label="Set aside" sx={{ mt: 1.5 }}>
-      <Box
-        component="button"
-        type="button"
+      <Button
         aria-expanded={isOpen}
         onClick={() => {
           setIsOpen(!isOpen);
         }}
-        sx={{ ...quietButton, px: 0.5, ml: '24px' }}
+        sx={{ px: 0.5, ml: '24px' }}
       >
         {says}: {isOpen ? 'fold away' : 'look'}
-      </Box>
+      </Button>
       {isOpen && (
         <>
           <Typography sx={{ ml: '28px', fontSize: '0.82rem', color: 'text.secondary' }}>
@@ -69,28 +66,22 @@ export function SetAside({ aside, onIngredient, onStep }: Props) {
                   </Box>
                   {one.text}
                 </Box>
-                <Box
-                  component="button"
-                  type="button"
+                <Button
                   aria-label={`Make an ingredient of: ${one.text}`}
                   onClick={() => {
                     onIngredient(at);
                   }}
-                  sx={quietButton}
                 >
                   ingredient
-                </Box>
-                <Box
-                  component="button"
-                  type="button"
+                </Button>
+                <Button
                   aria-label={`Make a step of: ${one.text}`}
                   onClick={() => {
                     onStep(at);
                   }}
-                  sx={quietButton}
                 >
                   step
-                </Box>
+                </Button>
               </Box>
             ))}
           </Box>

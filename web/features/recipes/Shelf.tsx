@@ -8,7 +8,6 @@ import { useChange } from '../../api/useChange';
 import { BarMark } from '../../ui/AxisBars';
 import { keptCooks } from '../cook-sessions/keptCooks';
 import { Frame } from '../../ui/Frame';
-import { quietButton, textField } from '../../ui/looks';
 import { TextInput } from '../../ui/TextInput';
 import { TakeIn } from '../imports/TakeIn';
 
@@ -83,21 +82,20 @@ export function Shelf() {
           <Box component="label" htmlFor="begin-text" sx={{ display: 'block', mb: 0.75 }}>
             Paste a recipe as it stands on its page, or type one ingredient a line
           </Box>
-          <Box
-            component="textarea"
+          <TextInput
             id="begin-text"
             autoFocus={isAtADesk}
             value={text}
             rows={9}
             spellCheck={false}
             placeholder={'½ cup cider vinegar\n2 tbsp honey\n1 tin chopped tomatoes\na pinch of cayenne'}
-            onChange={(event: { target: { value: string } }) => {
-              setText(event.target.value);
+            onText={(text) => {
+              setText(text);
             }}
             onKeyDown={(event: { key: string; ctrlKey: boolean; metaKey: boolean }) => {
               if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void begin();
             }}
-            sx={{ ...textField, width: '100%', p: 1.25, lineHeight: 1.6, resize: 'vertical' }}
+            sx={{ width: '100%', lineHeight: 1.6 }}
           />
           <Button
             variant="contained"
@@ -234,16 +232,14 @@ function ShelfRow({ sauce, style, onPutAway }: { sauce: ShelfSauce; style: Style
         </Box>
         <BarMark axes={sauce.standing.axes} />
       </Box>
-      <Box
-        component="button"
-        type="button"
+      <Button
         aria-label={`Put away: ${title}`}
         title="Put away"
         onClick={onPutAway}
-        sx={{ ...quietButton, color: 'text.secondary', fontSize: '0.85rem' }}
+        sx={{ color: 'text.secondary', fontSize: '0.85rem' }}
       >
         Put away
-      </Box>
+      </Button>
     </Box>
   );
 }

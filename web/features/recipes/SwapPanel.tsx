@@ -2,9 +2,10 @@ import { Box, Button, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { api, type Axes, type Conversion, type Formula, type Kitchen, type Line, type Swap } from '../../api/client';
 import { Choice } from '../../ui/Choice';
-import { rowButton, textField } from '../../ui/looks';
 import { moves, spoken, steps } from '../../ui/words';
 import { useLatest } from '../../api/useLatest';
+import { Pick } from '../../ui/Pick';
+import { RowButton } from '../../ui/RowButton';
 
 type Reason =
   | 'missing'
@@ -115,21 +116,20 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
     <Box>
       <Box component="label" sx={{ display: 'block' }}>
         Instead of{' '}
-        <Box
-          component="select"
+        <Pick
           aria-label="The line to swap"
           value={chosen}
-          onChange={(event: { target: { value: string } }) => {
-            onLine(Number(event.target.value));
+          onPick={(picked) => {
+            onLine(Number(picked));
           }}
-          sx={{ ...textField, maxWidth: '100%' }}
+          sx={{ maxWidth: '100%' }}
         >
           {swappable.map((index) => (
             <option key={index} value={index}>
               {formula.lines[index] ?? ''}
             </option>
           ))}
-        </Box>
+        </Pick>
       </Box>
       <Choice label="Why" options={reasons} value={reason} onChoose={setReason} />
       {reason === 'cannot-eat' && (
@@ -148,9 +148,7 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
       <Box component="ol" aria-label="Substitutes" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {candidates?.map((swap) => (
           <Box component="li" key={swap.ingredient} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
-            <Box
-              component="button"
-              type="button"
+            <RowButton
               data-swap={swap.ingredient}
               onMouseEnter={() => {
                 onPreview(swap.after);
@@ -168,7 +166,6 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
                 onPreview(null);
                 onApply(swapped(formula.lines, swap), `${swap.name} is in.`);
               }}
-              sx={rowButton}
             >
               <strong>
                 {spoken(swap.measure)} {swap.name.toLowerCase()}
@@ -182,7 +179,7 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
                   {swap.note}
                 </Box>
               )}
-            </Box>
+            </RowButton>
           </Box>
         ))}
       </Box>
@@ -205,14 +202,12 @@ function Avoided({
   return (
     <label>
       {label}{' '}
-      <Box
-        component="select"
+      <Pick
         aria-label={label}
         value={value}
-        onChange={(event: { target: { value: string } }) => {
-          onChange(event.target.value);
+        onPick={(picked) => {
+          onChange(picked);
         }}
-        sx={textField}
       >
         {kitchen.diets.map((one) => (
           <option key={one} value={one}>
@@ -224,7 +219,7 @@ function Avoided({
             without {one}
           </option>
         ))}
-      </Box>
+      </Pick>
     </label>
   );
 }

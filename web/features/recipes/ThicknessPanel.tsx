@@ -3,11 +3,12 @@ import { useMemo, useState } from 'react';
 import { later } from '../../ui/later';
 import { api, type Axes, type Formula, type ThicknessRequest } from '../../api/client';
 import { Choice } from '../../ui/Choice';
-import { rowButton, textField } from '../../ui/looks';
 import { grams, millilitres, moves, spoken, typedNumber } from '../../ui/words';
 import { useLatest } from '../../api/useLatest';
 import { usePreview } from './usePreview';
 import { TextInput } from '../../ui/TextInput';
+import { Pick } from '../../ui/Pick';
+import { RowButton } from '../../ui/RowButton';
 
 const ReductionCurve = later(async () => (await import('./ReductionCurve')).ReductionCurve);
 
@@ -100,21 +101,19 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
             sx={{ width: 90 }}
           />
         </label>
-        <Box
-          component="select"
+        <Pick
           aria-label="Heat"
           value={heat}
-          onChange={(event: { target: { value: string } }) => {
-            setHeat(event.target.value);
+          onPick={(picked) => {
+            setHeat(picked);
           }}
-          sx={textField}
         >
           {heats.map((one) => (
             <option key={one} value={one}>
               {one}
             </option>
           ))}
-        </Box>
+        </Pick>
       </Box>
       {wish !== null && found.fault !== null && <Typography role="alert">{found.fault}</Typography>}
       {plan !== null && (
@@ -199,14 +198,11 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
         )}
         {found.answer?.ways.map((way) => (
           <Box component="li" key={way.ingredient} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
-            <Box
-              component="button"
-              type="button"
+            <RowButton
               data-thicken={way.ingredient}
               onClick={() => {
                 onAdd(`${spoken(way.measure)} ${way.name.toLowerCase()}`);
               }}
-              sx={rowButton}
             >
               <strong>
                 {spoken(way.measure)} {way.name.toLowerCase()}
@@ -222,7 +218,7 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
                   .filter((part) => part !== '')
                   .join(' · ')}
               </Box>
-            </Box>
+            </RowButton>
           </Box>
         ))}
       </Box>

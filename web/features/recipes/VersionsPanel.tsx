@@ -70,14 +70,9 @@ export function VersionsPanel({ sauce, written, settle, onReturn }: Props) {
             >
               Side by side with now
             </Box>
-            <Box
-              component="button"
-              type="button"
-              onClick={() => void goBack(version)}
-              sx={{ ...quietButton, px: 0, fontSize: '0.9rem' }}
-            >
+            <Button onClick={() => void goBack(version)} sx={{ px: 0, fontSize: '0.9rem' }}>
               Return to this
-            </Box>
+            </Button>
           </Box>
         ))}
       </Box>
