@@ -61,6 +61,7 @@ export type Plan = Schemas['PlanKept'];
 export type PlanAnswer = Schemas['PlanAnswer'];
 export type PlanDraft = Schemas['PlanDraft'];
 export type PlanRequest = Schemas['PlanRequest'];
+export type Pungency = Schemas['Pungency'];
 export type Product = Schemas['Product'];
 export type ProductRequest = Schemas['ProductRequest'];
 export type Rebalancing = Schemas['Rebalancing'];

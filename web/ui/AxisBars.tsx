@@ -1,11 +1,13 @@
-import { Box, ButtonBase, Typography } from '@mui/material';
+import { Box, ButtonBase } from '@mui/material';
 import { axisKeys, axisNames, figure, shortUnit } from './words';
-import type { Axes, Axis, AxisKey } from '../api/client';
+import type { Axes, Axis, AxisKey, Correction, Pungency } from '../api/client';
 
 const channelStart = 34;
 const channelEnd = 66;
 const stepsShown = 6;
 const openScale = 26;
+/** As long as a move along a bar takes. */
+const pace = '160ms ease-out';
 
 /** Where so many steps stand along a bar, in per cent: every window fills the same middle third, steps beyond it are evenly wide. */
 export function place(steps: number, window: readonly number[] | null): number {
@@ -67,7 +69,8 @@ function Bar({
   const at = (steps: number) => `${place(steps, window)}%`;
   const opensAtNothing = window !== null && window[0] === 0;
   const value = place(axis.steps, window);
-  const next = preview === undefined ? null : place(preview.steps, window);
+  const considered = preview === undefined ? value : place(preview.steps, window);
+  const moves = Math.abs(considered - value) > 0.3;
   return (
     <Box role="img" aria-label={spoken(name, axis, preview)} sx={{ position: 'relative', height, minWidth: 0 }}>
       <Box sx={{ ...strip, left: opensAtNothing ? `${channelStart}%` : 0, right: 0, bgcolor: 'bar.track' }} />
@@ -121,34 +124,35 @@ function Bar({
           },
         }}
       />
-      {next !== null && Math.abs(next - value) > 0.3 && (
-        <>
-          <Box
-            sx={{
-              position: 'absolute',
-              top: '50%',
-              left: `${Math.min(value, next)}%`,
-              width: `${Math.abs(next - value)}%`,
-              borderTop: '3px dotted',
-              borderColor: 'bar.preview',
-              mt: '-1.5px',
-            }}
-          />
-          <Box
-            sx={{
-              position: 'absolute',
-              top: 0,
-              bottom: 0,
-              left: `${next}%`,
-              width: 12,
-              ml: '-6px',
-              border: '3px solid',
-              borderColor: 'bar.preview',
-              bgcolor: 'background.paper',
-            }}
-          />
-        </>
-      )}
+      <Box
+        sx={{
+          position: 'absolute',
+          top: '50%',
+          left: `${Math.min(value, considered)}%`,
+          width: `${Math.abs(considered - value)}%`,
+          borderTop: '3px dotted',
+          borderColor: 'bar.preview',
+          mt: '-1.5px',
+          opacity: moves ? 1 : 0,
+          transition: moves ? `left ${pace}, width ${pace}` : 'none',
+        }}
+      />
+      <Box
+        data-considered={moves ? '' : undefined}
+        sx={{
+          position: 'absolute',
+          top: 0,
+          bottom: 0,
+          left: `${considered}%`,
+          width: 12,
+          ml: '-6px',
+          border: '3px solid',
+          borderColor: 'bar.preview',
+          bgcolor: 'background.paper',
+          opacity: moves ? 1 : 0,
+          transition: moves ? `left ${pace}` : 'none',
+        }}
+      />
       <Box
         sx={{
           position: 'absolute',
@@ -158,7 +162,7 @@ function Bar({
           width: 7,
           ml: '-3.5px',
           bgcolor: 'bar.value',
-          transition: 'left 120ms ease-out',
+          transition: `left ${pace}`,
         }}
       />
     </Box>
@@ -172,28 +176,35 @@ interface BarsProps {
   /** The axis whose makers are looked at, and what to do when another is picked; without it the names are plain. */
   looked?: AxisKey | null;
   onLook?: (axis: AxisKey) => void;
+  /** The smallest way in of each axis that is off. */
+  mends?: Partial<Record<AxisKey, Correction>>;
+  onMend?: (mend: Correction) => void;
+  /** A way in is looked at, or no longer. */
+  onConsider?: (mend: Correction | null) => void;
+  /** The bite in the nose, where there is any. */
+  pungency?: Pungency | null;
 }
 
 /** The five axes as parallel bars: window, value, doubt, own target, and where a considered correction would move them. */
-export function AxisBars({ axes, preview, styleName, looked = null, onLook }: BarsProps) {
+export function AxisBars({
+  axes,
+  preview,
+  styleName,
+  looked = null,
+  onLook,
+  mends,
+  onMend,
+  onConsider,
+  pungency = null,
+}: BarsProps) {
   return (
     <Box component="section" aria-label="Balance">
       {styleName !== null && (
-        <Box aria-hidden sx={{ ...grid, mb: 0.25, fontSize: { xs: '0.7rem', sm: '0.8rem' }, color: 'text.secondary' }}>
+        <Box aria-hidden sx={{ ...grid, fontSize: { xs: '0.7rem', sm: '0.8rem' }, color: 'text.secondary' }}>
           <span />
-          <Box sx={{ position: 'relative', height: 20 }}>
+          <Box sx={{ position: 'relative', height: 18, lineHeight: '18px' }}>
             <Box sx={{ position: 'absolute', left: 0 }}>too little</Box>
-            <Box
-              sx={{
-                position: 'absolute',
-                left: `${channelStart}%`,
-                width: `${channelEnd - channelStart}%`,
-                textAlign: 'center',
-                whiteSpace: 'nowrap',
-              }}
-            >
-              about right
-            </Box>
+            <Box sx={middle}>about right</Box>
             <Box sx={{ position: 'absolute', right: 0 }}>too much</Box>
           </Box>
           <span />
@@ -201,19 +212,13 @@ export function AxisBars({ axes, preview, styleName, looked = null, onLook }: Ba
       )}
       {axisKeys.map((key) => {
         const axis = axes[key];
+        const verdict = (preview?.[key] ?? axis).verdict;
+        const mend = mends?.[key];
         return (
-          <Box
-            key={key}
-            data-axis={key}
-            data-steps={axis.steps}
-            data-off={axis.off_by_steps ?? ''}
-            sx={{ ...grid, py: 0.5 }}
-          >
-            <Box>
+          <Box key={key} data-axis={key} data-steps={axis.steps} data-off={axis.off_by_steps ?? ''} sx={{ py: 0.25 }}>
+            <Box sx={grid}>
               {onLook === undefined ? (
-                <Typography component="div" sx={{ fontWeight: 700, fontSize: '1.05rem', lineHeight: 1.15 }}>
-                  {axisNames[key]}
-                </Typography>
+                <Box sx={axisName}>{axisNames[key]}</Box>
               ) : (
                 <ButtonBase
                   aria-pressed={looked === key}
@@ -221,37 +226,103 @@ export function AxisBars({ axes, preview, styleName, looked = null, onLook }: Ba
                   onClick={() => {
                     onLook(key);
                   }}
-                  sx={axisName}
+                  sx={pressedName}
                 >
                   {axisNames[key]}
                 </ButtonBase>
               )}
-              <Typography
-                component="div"
-                data-verdict
-                sx={{ fontSize: '0.85rem', lineHeight: 1.2, color: 'text.secondary', minHeight: '1.2em' }}
-              >
-                {(preview?.[key] ?? axis).verdict}
-              </Typography>
-            </Box>
-            <Bar name={key} axis={axis} preview={preview?.[key]} height={34} />
-            <Box aria-hidden sx={{ textAlign: 'right', whiteSpace: 'nowrap', lineHeight: 1.15 }}>
-              <Box component="span" data-value sx={{ fontWeight: 700 }}>
-                {figure(axis.value)}
-              </Box>{' '}
-              <Box component="span" sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
-                {shortUnit(key)}
+              <Bar name={key} axis={axis} preview={preview?.[key]} height={28} />
+              <Box aria-hidden sx={figures}>
+                <Box component="span" data-value sx={{ fontWeight: 700 }}>
+                  {figure(axis.value)}
+                </Box>{' '}
+                <Box component="span" sx={small}>
+                  {shortUnit(key)}
+                </Box>
               </Box>
-              <Box sx={{ fontSize: '0.78rem', color: 'text.secondary' }}>
+            </Box>
+            <Box sx={{ ...below, fontWeight: verdict === '' || verdict === 'about right' ? 400 : 600 }}>
+              <Box component="span" data-verdict>
+                {verdict}
+              </Box>
+              {mend !== undefined && onMend !== undefined && (
+                <WayIn mend={mend} axis={key} onMend={onMend} onConsider={onConsider} />
+              )}
+              <Box component="span" aria-hidden sx={mend === undefined ? range : rangeBesideWayIn}>
                 {axis.high > 0 ? `${figure(axis.low)}–${figure(axis.high)}` : 'none'}
               </Box>
             </Box>
           </Box>
         );
       })}
+      {pungency !== null && pungency.value >= leastBite && <Bite pungency={pungency} />}
     </Box>
   );
 }
+
+/** "½ tsp salt would bring it in": one press adds it. */
+function WayIn({
+  mend,
+  axis,
+  onMend,
+  onConsider,
+}: {
+  mend: Correction;
+  axis: AxisKey;
+  onMend: (mend: Correction) => void;
+  onConsider: ((mend: Correction | null) => void) | undefined;
+}) {
+  const what = mend.additions.map((one) => one.line).join(' + ');
+  const show = () => onConsider?.(mend);
+  const hide = () => onConsider?.(null);
+  return (
+    <ButtonBase
+      data-mend={axis}
+      title={`It brings it in: ${mend.why}`}
+      onMouseEnter={show}
+      onMouseLeave={hide}
+      onFocus={show}
+      onBlur={hide}
+      onClick={() => {
+        hide();
+        onMend(mend);
+      }}
+      sx={wayIn}
+    >
+      add {what}
+    </ButtonBase>
+  );
+}
+
+/** Mustard, horseradish, wasabi: on a scale of its own, for no family has a window of it. */
+function Bite({ pungency }: { pungency: Pungency }) {
+  const at = (value: number) =>
+    Math.max(0, Math.min(100, (100 * Math.log(Math.max(value, leastBite) / leastBite)) / biteScale));
+  return (
+    <Box data-pungency={pungency.value} sx={{ py: 0.25 }}>
+      <Box sx={grid}>
+        <Box sx={axisName}>Bite</Box>
+        <Box
+          role="img"
+          aria-label={`Bite in the nose, as of mustard: ${pungency.says}, likely between ${figure(pungency.low)} and ${figure(pungency.high)} milligrams in 100 grams`}
+          sx={{ position: 'relative', height: 20 }}
+        >
+          <Box sx={{ ...strip, left: 0, right: 0, bgcolor: 'bar.track' }} />
+          <Box sx={{ ...strip, left: 0, width: `${at(pungency.value)}%`, bgcolor: 'bar.doubt' }} />
+        </Box>
+        <Box aria-hidden sx={figures}>
+          <Box component="span" sx={small}>
+            {pungency.says}
+          </Box>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** Milligrams in 100 g from which a bite is noticed, and how many times as much the bar has room for, as a logarithm. */
+const leastBite = 0.5;
+const biteScale = Math.log(400 / leastBite);
 
 /** The same five bars, small, as a sauce's mark on the shelf. */
 export function BarMark({ axes }: { axes: Axes }) {
@@ -298,21 +369,12 @@ export function BarMark({ axes }: { axes: Axes }) {
   );
 }
 
-const axisName = {
-  font: 'inherit',
-  fontWeight: 700,
-  fontSize: '1.05rem',
-  lineHeight: 1.15,
-  display: 'block',
-  width: '100%',
-  textAlign: 'left',
-  minHeight: 24,
+const axisName = { fontWeight: 700, fontSize: '1.05rem', lineHeight: 1.15 } as const;
+const pressedName = {
+  ...axisName,
+  justifyContent: 'flex-start',
+  minHeight: 28,
   '@media (pointer: coarse)': { minHeight: 44 },
-  p: 0,
-  border: 0,
-  bgcolor: 'transparent',
-  color: 'text.primary',
-  cursor: 'pointer',
   '&:hover, &[aria-pressed="true"]': {
     textDecoration: 'underline',
     textDecorationThickness: '3px',
@@ -320,9 +382,49 @@ const axisName = {
   },
 } as const;
 const strip = { position: 'absolute', top: '20%', bottom: '20%' } as const;
+const middle = {
+  position: 'absolute',
+  left: `${channelStart}%`,
+  width: `${channelEnd - channelStart}%`,
+  textAlign: 'center',
+  whiteSpace: 'nowrap',
+} as const;
 const grid = {
   display: 'grid',
-  gridTemplateColumns: { xs: '104px 1fr 72px', sm: '150px 1fr 84px' },
+  gridTemplateColumns: { xs: '64px 1fr 76px', sm: '76px 1fr 84px' },
   columnGap: 1.5,
   alignItems: 'center',
+} as const;
+const below = {
+  display: 'flex',
+  alignItems: 'center',
+  columnGap: 1,
+  fontSize: '0.88rem',
+  lineHeight: '20px',
+  minHeight: 20,
+  color: 'text.primary',
+  pl: { xs: 0, sm: '88px' },
+} as const;
+const small = { fontSize: '0.8rem', color: 'text.secondary' } as const;
+const range = { ...small, ml: 'auto', fontWeight: 400, whiteSpace: 'nowrap' } as const;
+const rangeBesideWayIn = { ...range, display: { xs: 'none', sm: 'inline' } } as const;
+const figures = { textAlign: 'right', whiteSpace: 'nowrap', lineHeight: 1.15 } as const;
+const wayIn = {
+  font: 'inherit',
+  lineHeight: '20px',
+  fontWeight: 700,
+  px: 0.5,
+  mx: -0.5,
+  textDecoration: 'underline',
+  textUnderlineOffset: '3px',
+  borderRadius: '4px',
+  // a thumb needs more than the words
+  position: 'relative',
+  '&::after': {
+    content: '""',
+    position: 'absolute',
+    inset: '-2px -6px',
+    '@media (pointer: coarse)': { inset: '-12px -6px' },
+  },
+  '&:hover, &:focus-visible': { bgcolor: 'bar.window' },
 } as const;

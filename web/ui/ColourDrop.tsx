@@ -3,10 +3,12 @@ import { Box } from '@mui/material';
 interface Props {
   /** As "#b3261a"; nothing is shown where it is not known. */
   colour: string | null;
+  /** In pixels. */
+  size?: number;
 }
 
 /** About the colour that the sauce will have: computed from what goes in, and rough. */
-export function ColourDrop({ colour }: Props) {
+export function ColourDrop({ colour, size = 48 }: Props) {
   if (colour === null) {
     return null;
   }
@@ -18,8 +20,8 @@ export function ColourDrop({ colour }: Props) {
       data-colour={colour}
       sx={{
         flex: 'none',
-        width: 34,
-        height: 34,
+        width: size,
+        height: size,
         borderRadius: '50% 50% 50% 12%',
         border: '1px solid',
         borderColor: 'text.secondary',

@@ -18,18 +18,18 @@ final class Verdict
         'umami' => 'too savoury',
         'heat' => 'too hot',
     ];
-    private const TOO_LITTLE = [
-        'sweet' => 'not sweet enough',
-        'sour' => 'not sharp enough',
-        'salt' => 'not salty enough',
-        'umami' => 'not savoury enough',
-        'heat' => 'not hot enough',
+    private const MISSING = [
+        'sweet' => 'sweetness',
+        'sour' => 'sharpness',
+        'salt' => 'salt',
+        'umami' => 'savour',
+        'heat' => 'heat',
     ];
     /** As far off in all as no tongue tells from balanced: half the least gain for which something is added. */
     private const BALANCED = 0.125;
 
     /**
-     * "a little too sharp", "about right"; nothing where there is no target.
+     * "a little too sharp", "needs a touch more salt", "about right"; nothing where there is no target.
      *
      * @param float|null $off        steps outside the target, negative below it
      * @param float      $tellsApart steps that this cook can tell apart, as far as that is known
@@ -48,7 +48,9 @@ final class Verdict
             }
         }
 
-        return $word . ' ' . ($off > 0.0 ? self::TOO_MUCH : self::TOO_LITTLE)[$axis->value];
+        return $off > 0.0
+            ? "{$word} " . self::TOO_MUCH[$axis->value]
+            : "needs {$word} more " . self::MISSING[$axis->value];
     }
 
     /**

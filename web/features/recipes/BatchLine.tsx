@@ -39,11 +39,6 @@ export function BatchLine({ report, showsMixed, onMixed }: Props) {
           </Box>
         )}
       </Typography>
-      {report.doubt_advice !== null && (
-        <Typography data-doubt sx={{ fontSize: '0.88rem', color: 'text.secondary', mb: 0.5 }}>
-          {report.doubt_advice}
-        </Typography>
-      )}
     </>
   );
 }

@@ -1,20 +1,28 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { type Axes, type AxisKey, type Balance, type Correction, type Kitchen, type Sauce } from '../../api/client';
+import {
+  type Advice,
+  type Axes,
+  type AxisKey,
+  type Balance,
+  type Correction,
+  type Kitchen,
+  type Sauce,
+} from '../../api/client';
 import { AxisBars, BarMark } from '../../ui/AxisBars';
 import { Choice } from '../../ui/Choice';
-import { Fraction } from '../../ui/Fraction';
 import { Frame } from '../../ui/Frame';
 import { BatchLine } from './BatchLine';
 import { BenchBanners } from './BenchBanners';
 import { BenchHead } from './BenchHead';
 import { BenchPanel, type Panel, panels } from './BenchPanel';
-import { BenchTools } from './BenchTools';
+import { RecipeSettings } from './RecipeSettings';
 import { newLine } from './draft';
-import { FamilyGuess } from './FamilyGuess';
 import { LineEditor } from './LineEditor';
-import { SauceFacts } from './SauceFacts';
+import { SauceFoot } from './SauceHead';
+import { Hazards, SauceFacts } from './SauceFacts';
 import { SetAside } from './SetAside';
+import { useInView } from '../../ui/useInView';
 import { useBench } from './useBench';
 import { useBenchKeys } from './useBenchKeys';
 
@@ -51,16 +59,21 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const { draft, change, formula, isEmpty, report, advice, style, saving, applyCorrection } = bench;
   const [previewed, setPreviewed] = useState<number | null>(null);
   const [sidePreview, setSidePreview] = useState<Axes | null>(null);
+  const [considered, setConsidered] = useState<Correction | null>(null);
   const [panel, setPanel] = useState<Panel>('add');
   const [swapLine, setSwapLine] = useState(0);
   const [showsMixed, setShowsMixed] = useState(false);
   const [looked, setLooked] = useState<AxisKey | null>(null);
   const linesRef = useRef<HTMLDivElement>(null);
   const panelRef = useRef<HTMLDivElement>(null);
+  const barsRef = useRef<HTMLDivElement>(null);
+  const showsBars = useInView(barsRef, report === null || isEmpty);
 
   const corrections = advice.answer?.corrections ?? noCorrections;
   const isBesides = panel === 'swap' || panel === 'scale' || panel === 'thickness';
-  const preview = isBesides ? sidePreview : previewed === null ? null : (corrections[previewed]?.after ?? null);
+  const preview =
+    considered?.after ??
+    (isBesides ? sidePreview : previewed === null ? null : (corrections[previewed]?.after ?? null));
   const shown = showsMixed ? (report?.mixed?.axes ?? null) : null;
   const brought = useMemo(() => makers(report, looked), [report, looked]);
 
@@ -72,6 +85,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
     (correction: Correction) => {
       applyCorrection(correction);
       setPreviewed(null);
+      setConsidered(null);
     },
     [applyCorrection],
   );
@@ -89,20 +103,12 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
     panelRef,
   });
 
-  const tools = (
-    <BenchTools
-      sauce={sauce.id}
-      saving={saving}
-      undo={bench.undo}
-      redo={bench.redo}
-      canUndo={bench.canUndo}
-      canRedo={bench.canRedo}
-    />
-  );
-
   return (
-    <Frame tools={tools}>
-      {report !== null && !isEmpty && (
+    <Frame
+      head={<BenchHead bench={bench} kitchen={kitchen} report={report} />}
+      foot={<SauceFoot sauce={sauce.id} at="bench" />}
+    >
+      {report !== null && !isEmpty && !showsBars && (
         <Box sx={pinned}>
           <BarMark axes={preview ?? report.axes} />
         </Box>
@@ -113,26 +119,8 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
         keepMine={bench.keepMine}
         takeTheirs={bench.takeTheirs}
       />
-      <Box
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
-          columnGap: 4,
-          rowGap: 2,
-          pt: 1.5,
-        }}
-      >
-        <Box ref={linesRef} component="section" aria-label="The sauce">
-          <BenchHead draft={draft} kitchen={kitchen} colour={report?.colour ?? null} set={bench.set} />
-          {draft.style === null && report !== null && (
-            <FamilyGuess
-              families={report.families}
-              kitchen={kitchen}
-              onTake={(key) => {
-                bench.set('style', key);
-              }}
-            />
-          )}
+      <Box sx={halves}>
+        <Box ref={linesRef} component="section" aria-label="The sauce" sx={{ order: { xs: 2, md: 0 } }}>
           <LineEditor
             lines={draft.lines}
             understood={report?.lines ?? noLines}
@@ -147,7 +135,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
             onClick={() => {
               change((now) => ({ ...now, lines: [...now.lines, newLine('')] }));
             }}
-            sx={{ px: 0.5, ml: '24px' }}
+            sx={{ ml: '20px' }}
           >
             Add a line
           </Button>
@@ -163,10 +151,10 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 ],
               }));
             }}
-            sx={{ px: 0.5, ml: 2 }}
           >
             Add a stage
           </Button>
+          <RecipeSettings draft={draft} kitchen={kitchen} set={bench.set} />
           <SetAside
             aside={draft.set_aside}
             onIngredient={(at) => {
@@ -177,18 +165,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
             }}
           />
         </Box>
-        <Box>
-          {report !== null && !isEmpty ? (
-            <>
+        {report !== null && !isEmpty ? (
+          <Box sx={{ display: { xs: 'contents', md: 'block' } }}>
+            <Box ref={barsRef} sx={barsPlace}>
               <Box aria-live="polite" sx={hidden}>
                 {bench.said}
               </Box>
-              <BatchLine report={report} showsMixed={showsMixed} onMixed={setShowsMixed} />
-              {style !== null && (
-                <Typography sx={{ fontSize: '0.82rem', color: 'text.secondary' }}>
-                  {style.name}: from {style.references} reference formulas, {style.schools}
-                </Typography>
-              )}
+              <Hazards report={report} />
               <AxisBars
                 axes={shown ?? report.axes}
                 preview={preview}
@@ -197,21 +180,17 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 onLook={(axis) => {
                   setLooked(looked === axis ? null : axis);
                 }}
+                mends={advice.answer?.by_axis ?? noMends}
+                onMend={apply}
+                onConsider={setConsidered}
+                pungency={report.pungency}
               />
-              <Typography data-makers sx={{ fontSize: '0.88rem', minHeight: '1.4em', color: 'text.secondary' }}>
+              <BatchLine report={report} showsMixed={showsMixed} onMixed={setShowsMixed} />
+              <Typography data-makers sx={makersLine}>
                 {looked === null ? (bench.learned?.says ?? 'Tap an axis to see which lines make it.') : brought.says}
               </Typography>
-              <Box
-                sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5, my: 1.5 }}
-                aria-label="Ratios"
-                role="group"
-              >
-                {fractions
-                  .filter(([, above, below]) => tastes(report, above) && tastes(report, below))
-                  .map(([ratio, above, below]) => (
-                    <Fraction key={ratio} ratio={report.ratios[ratio]} above={above} below={below} />
-                  ))}
-              </Box>
+            </Box>
+            <Box sx={{ order: 3 }}>
               <Box sx={{ borderBottom: '1px solid', borderColor: 'divider', mb: 0.5 }}>
                 <Choice label="Beside the bars" options={panels} value={panel} onChoose={setPanel} controls="panel" />
               </Box>
@@ -228,58 +207,81 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                   onApply={apply}
                 />
               </Box>
-              <SauceFacts report={report} />
-            </>
-          ) : (
-            <Box sx={{ mt: 2, maxWidth: '46ch' }}>
-              <Typography sx={{ color: 'text.secondary' }}>
-                Write what goes in, one line for each thing, as you would tell a friend: “2 tbsp honey”, “juice of half
-                a lemon”, “a pinch of cayenne”. The balance appears here with the first line.
-              </Typography>
-              {style === null ? (
-                <Typography sx={{ mt: 1.5, color: 'text.secondary' }}>
-                  Or choose a style, and have a first formula drafted.
-                </Typography>
-              ) : (
-                <Button
-                  variant="contained"
-                  onClick={() => void bench.design(500, (count) => `Drafted ${count} lines.`)}
-                  sx={{ mt: 1.5 }}
-                >
-                  Draft a first formula, about 500 g
-                </Button>
-              )}
+              <SauceFacts
+                report={report}
+                family={
+                  style === null ? null : `${style.name}: from ${style.references} reference formulas, ${style.schools}`
+                }
+              />
             </Box>
-          )}
-        </Box>
+          </Box>
+        ) : (
+          <EmptyBench bench={bench} />
+        )}
       </Box>
     </Frame>
+  );
+}
+
+/** What to do with nothing written yet. */
+function EmptyBench({ bench }: { bench: ReturnType<typeof useBench> }) {
+  return (
+    <Box sx={{ mt: 2, maxWidth: '46ch' }}>
+      <Typography sx={{ color: 'text.secondary' }}>
+        Write what goes in, one line for each thing, as you would tell a friend: “2 tbsp honey”, “juice of half a
+        lemon”, “a pinch of cayenne”. Or paste a whole recipe. The balance appears here with the first line.
+      </Typography>
+      {bench.style === null ? (
+        <Typography sx={{ mt: 1.5, color: 'text.secondary' }}>
+          Or choose a family above, and have a first formula drafted.
+        </Typography>
+      ) : (
+        <Button
+          variant="contained"
+          onClick={() => void bench.design(500, (count) => `Drafted ${count} lines.`)}
+          sx={{ mt: 1.5 }}
+        >
+          Draft a first formula, about 500 g
+        </Button>
+      )}
+    </Box>
   );
 }
 
 const noCorrections: readonly Correction[] = [];
 const noLines: Balance['lines'] = [];
 
-const fractions = [
-  ['sweet_to_sour', 'sweet', 'sour'],
-  ['salt_to_sweet', 'salt', 'sweet'],
-  ['umami_to_salt', 'umami', 'salt'],
-  ['sour_to_fat', 'sour', 'fat'],
-] as const;
+const noMends: Advice['by_axis'] = {};
 
-/** Whether there is enough of it to stand in a fraction: what nobody can taste has no ratio. */
-function tastes(report: Balance, what: AxisKey | 'fat'): boolean {
-  return what === 'fat' ? report.batch.fat_percent >= 1 : report.axes[what].steps > 0;
-}
-
+const halves = {
+  display: 'grid',
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+  columnGap: 4,
+  rowGap: 1,
+  pt: 1,
+} as const;
+/** The bars stay in view while a panel below them is read. */
+const barsPlace = {
+  order: 1,
+  position: { md: 'sticky' },
+  top: 0,
+  zIndex: 2,
+  bgcolor: 'background.default',
+  pb: 0.5,
+} as const;
+const makersLine = { fontSize: '0.88rem', minHeight: '1.4em', color: 'text.secondary' } as const;
 /** On a narrow screen the bars are below the lines: their small mark stays in view. */
 const pinned = {
   display: { xs: 'block', md: 'none' },
-  position: 'sticky',
+  position: 'fixed',
   top: 0,
-  zIndex: 1,
+  left: 0,
+  right: 0,
+  zIndex: 4,
   bgcolor: 'background.default',
-  py: 0.5,
+  borderBottom: '1px solid',
+  borderColor: 'divider',
+  px: 1.5,
 } as const;
 const hidden = {
   position: 'absolute',

@@ -1,107 +1,95 @@
-import { Box } from '@mui/material';
-import type { Kitchen, Measures } from '../../api/client';
-import { ColourDrop } from '../../ui/ColourDrop';
-import { textField } from '../../ui/looks';
-import { displayFont } from '../../ui/theme';
-import type { Draft } from './draft';
-import { TextInput } from '../../ui/TextInput';
+import { InputBase, Typography } from '@mui/material';
+import type { Balance, Kitchen } from '../../api/client';
 import { Pick } from '../../ui/Pick';
+import { displayFont } from '../../ui/theme';
+import { millilitres } from '../../ui/words';
+import { BenchTools } from './BenchTools';
+import type { Draft } from './draft';
+import { FamilyGuess } from './FamilyGuess';
+import { SauceHead } from './SauceHead';
+import type { Bench } from './useBench';
 
 interface Props {
-  draft: Draft;
+  bench: Bench;
   kitchen: Kitchen;
-  /** Of the sauce, as far as it is known. */
-  colour: string | null;
-  set: <Field extends keyof Draft>(field: Field, value: Draft[Field]) => void;
+  report: Balance | null;
 }
 
-/** Name, style, measures and what it came to. */
-export function BenchHead({ draft, kitchen, colour, set }: Props) {
+/** The sauce's head where it is being written: name and family can be changed in it. */
+export function BenchHead({ bench, kitchen, report }: Props) {
+  const { draft } = bench;
+  const isThere = report !== null && !bench.isEmpty;
   return (
-    <>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
-        <Box
-          component="input"
+    <SauceHead
+      sauce={bench.sauce}
+      at="bench"
+      colour={isThere ? report.colour : null}
+      ratio={isThere ? report.ratios.sweet_to_sour : null}
+      title={
+        <InputBase
           value={draft.title}
-          aria-label="Name of the sauce"
+          fullWidth
           placeholder="Name of the sauce"
-          maxLength={200}
-          onChange={(event: { target: { value: string } }) => {
-            set('title', event.target.value);
+          onChange={(event) => {
+            bench.set('title', event.target.value);
           }}
-          sx={title}
+          slotProps={{ input: { 'aria-label': 'Name of the sauce', maxLength: 200, sx: { p: 0, height: 36 } } }}
+          sx={{ fontFamily: displayFont, fontWeight: 600, fontSize: { xs: '1.3rem', sm: '1.6rem' }, lineHeight: 1.15 }}
         />
-        <ColourDrop colour={colour} />
-      </Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 0.5, mb: 1 }}>
-        <Box component="label" sx={{ flex: '3 1 160px' }}>
-          <Box component="span" sx={caption}>
-            Style
-          </Box>
-          <Pick
-            value={draft.style ?? ''}
-            onPick={(picked) => {
-              set('style', picked === '' ? null : picked);
-            }}
-            sx={{ width: '100%' }}
-          >
-            <option value="">no style yet</option>
-            {byName(kitchen.styles).map((one) => (
-              <option key={one.key} value={one.key}>
-                {one.name}
-              </option>
-            ))}
-          </Pick>
-        </Box>
-        <Box component="label" sx={{ flex: '3 1 190px' }}>
-          <Box component="span" sx={caption}>
-            A cup means
-          </Box>
-          <Pick
-            value={draft.measures}
-            onPick={(picked) => {
-              set('measures', picked as Measures);
-            }}
-            sx={{ width: '100%' }}
-          >
-            {kitchen.measures.map((one) => (
-              <option key={one.key} value={one.key}>
-                {one.name}
-              </option>
-            ))}
-          </Pick>
-        </Box>
-        <Box component="label" sx={{ flex: '1 1 100px' }}>
-          <Box component="span" sx={caption}>
-            Came to, if cooked
-          </Box>
-          <TextInput
-            value={draft.yield ?? ''}
-            placeholder="500 ml"
-            maxLength={200}
-            onText={(text) => {
-              set('yield', text === '' ? null : text);
-            }}
-            sx={{ width: '100%' }}
-          />
-        </Box>
-      </Box>
-    </>
+      }
+      says={
+        <>
+          <Family draft={draft} kitchen={kitchen} set={bench.set} />
+          {draft.style === null && report !== null ? (
+            <FamilyGuess
+              families={report.families}
+              kitchen={kitchen}
+              onTake={(key) => {
+                bench.set('style', key);
+              }}
+            />
+          ) : (
+            isThere && (
+              <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+                {millilitres(report.batch.millilitres)}
+              </Typography>
+            )
+          )}
+        </>
+      }
+      tools={<BenchTools bench={bench} />}
+    />
   );
 }
 
-const caption = { display: 'block', fontSize: '0.8rem', color: 'text.secondary' } as const;
-const title = {
-  ...textField,
-  fontFamily: displayFont,
-  fontWeight: 600,
-  fontSize: '1.6rem',
-  border: 0,
-  bgcolor: 'transparent',
-  px: 0,
-  width: '100%',
-  minHeight: 44,
-} as const;
+function Family({ draft, kitchen, set }: { draft: Draft; kitchen: Kitchen; set: Bench['set'] }) {
+  return (
+    <Pick
+      aria-label="Family"
+      value={draft.style ?? ''}
+      onPick={(picked) => {
+        set('style', picked === '' ? null : picked);
+      }}
+      sx={{
+        fontSize: '0.95rem',
+        minHeight: 28,
+        bgcolor: 'transparent',
+        '& select': { py: '2px !important', pl: '4px !important' },
+        '&& .MuiOutlinedInput-notchedOutline': { borderColor: 'transparent' },
+        '&&:hover .MuiOutlinedInput-notchedOutline, &&.Mui-focused .MuiOutlinedInput-notchedOutline': {
+          borderColor: 'text.secondary',
+        },
+      }}
+    >
+      <option value="">no family: its own measure</option>
+      {byName(kitchen.styles).map((one) => (
+        <option key={one.key} value={one.key}>
+          {one.name}
+        </option>
+      ))}
+    </Pick>
+  );
+}
 
 function byName(styles: Kitchen['styles']) {
   return [...styles].sort((one, other) => one.name.localeCompare(other.name));

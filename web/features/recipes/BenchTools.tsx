@@ -1,7 +1,6 @@
-import { Box, Button, Typography } from '@mui/material';
-import { Link } from 'react-router';
-import { quietButton } from '../../ui/looks';
+import { Button, Typography } from '@mui/material';
 import type { Saving } from './Saver';
+import type { Bench } from './useBench';
 
 const savingWords: Record<Saving['state'], string> = {
   saved: 'Saved',
@@ -12,47 +11,23 @@ const savingWords: Record<Saving['state'], string> = {
   conflict: 'Changed elsewhere',
 };
 
-const places = [
-  ['taste', 'Taste'],
-  ['cook', 'Cook'],
-  ['log', 'Log'],
-] as const;
-
-interface Props {
-  sauce: number;
-  saving: Saving;
-  undo: () => void;
-  redo: () => void;
-  canUndo: boolean;
-  canRedo: boolean;
-}
-
-/** What stands in the bar above the bench: whether it is stored, where else to go, and the way back. */
-export function BenchTools({ sauce, saving, undo, redo, canUndo, canRedo }: Props) {
+/** Whether it is stored, and the way back. */
+export function BenchTools({ bench }: { bench: Bench }) {
+  const { state } = bench.saving;
   return (
     <>
       <Typography
         component="span"
         role="status"
-        data-saving={saving.state}
-        sx={{ fontSize: '0.9rem', color: 'text.secondary' }}
+        data-saving={state}
+        sx={{ fontSize: '0.9rem', color: 'text.secondary', minWidth: 64, textAlign: 'right', px: 0.5 }}
       >
-        {savingWords[saving.state]}
+        {savingWords[state]}
       </Typography>
-      {places.map(([place, name]) => (
-        <Box
-          key={place}
-          component={Link}
-          to={`/sauce/${sauce}/${place}`}
-          sx={{ ...quietButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'underline' }}
-        >
-          {name}
-        </Box>
-      ))}
-      <Button onClick={undo} disabled={!canUndo}>
+      <Button onClick={bench.undo} disabled={!bench.canUndo}>
         Undo
       </Button>
-      <Button onClick={redo} disabled={!canRedo}>
+      <Button onClick={bench.redo} disabled={!bench.canRedo}>
         Redo
       </Button>
     </>

@@ -58,7 +58,7 @@ export function Corrections({
             onClick={onSolve}
             sx={{ px: 0.5, fontSize: '0.9rem' }}
           >
-            Solve the unlocked lines
+            Set the unlocked lines for me
           </Button>
         )}
       </Box>

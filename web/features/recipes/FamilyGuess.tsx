@@ -1,34 +1,35 @@
-import { Box, Button } from '@mui/material';
+import { Box, Chip } from '@mui/material';
 import type { Balance, Kitchen } from '../../api/client';
 
-/** What a sauce without a family looks like, to take with one tap. */
-export function FamilyGuess({
-  families,
-  kitchen,
-  onTake,
-}: {
+interface Props {
   families: Balance['families'];
   kitchen: Kitchen;
   onTake: (style: string) => void;
-}) {
+}
+
+/** What a sauce without a family looks like: a guess, and said to be one; taken with one tap. */
+export function FamilyGuess({ families, kitchen, onTake }: Props) {
   const offered = families
     .filter((one) => one.likelihood >= 0.2)
     .slice(0, 2)
     .flatMap((one) => kitchen.styles.find((style) => style.key === one.style) ?? []);
   if (offered.length === 0) return null;
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1, fontSize: '0.88rem', mb: 0.5 }}>
-      It looks like
+    <Box component="span" sx={{ display: 'inline-flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.75 }}>
+      <Box component="span" sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+        looks like
+      </Box>
       {offered.map((style) => (
-        <Button
+        <Chip
           key={style.key}
+          variant="outlined"
+          label={`${style.name}?`}
           data-family={style.key}
           onClick={() => {
             onTake(style.key);
           }}
-        >
-          {style.name}
-        </Button>
+          sx={{ borderColor: 'bar.preview', fontWeight: 600 }}
+        />
       ))}
     </Box>
   );

@@ -1,4 +1,4 @@
-import { Box, ButtonBase } from '@mui/material';
+import { Box, ButtonBase, InputBase } from '@mui/material';
 import { type ClipboardEvent, type KeyboardEvent, memo, type PointerEvent } from 'react';
 import { Link } from 'react-router';
 import type { Line } from '../../api/client';
@@ -114,32 +114,36 @@ export const LineRow = memo(function LineRow({
         {index + 1}
       </Box>
       <Box sx={{ position: 'relative', minWidth: 0 }}>
-        <Box
-          component="input"
-          ref={(field: HTMLInputElement | null) => {
+        <InputBase
+          inputRef={(field: HTMLInputElement | null) => {
             actions.keep(line.id, field);
           }}
           value={line.text}
-          role="combobox"
-          aria-expanded={isOpen}
-          aria-autocomplete="list"
-          aria-controls={isOpen ? listId : undefined}
-          aria-activedescendant={isOpen && chosen >= 0 ? `${listId}-${chosen}` : undefined}
-          aria-label={isStage ? `Stage, line ${index + 1}` : `Line ${index + 1}`}
-          aria-describedby={noteId}
+          fullWidth
           placeholder={placeholder}
           autoComplete="off"
-          spellCheck={false}
-          onChange={(event: { target: { value: string } }) => {
+          onChange={(event) => {
             actions.text(line.id, event.target.value);
           }}
-          onKeyDown={(event: KeyboardEvent<HTMLInputElement>) => {
-            actions.key(event, index);
+          onKeyDown={(event) => {
+            actions.key(event as KeyboardEvent<HTMLInputElement>, index);
           }}
-          onPaste={(event: ClipboardEvent<HTMLInputElement>) => {
-            actions.paste(event, index);
+          onPaste={(event) => {
+            actions.paste(event as ClipboardEvent<HTMLInputElement>, index);
           }}
           onBlur={actions.blur}
+          slotProps={{
+            input: {
+              role: 'combobox',
+              'aria-expanded': isOpen,
+              'aria-autocomplete': 'list',
+              'aria-controls': isOpen ? listId : undefined,
+              'aria-activedescendant': isOpen && chosen >= 0 ? `${listId}-${chosen}` : undefined,
+              'aria-label': isStage ? `Stage, line ${index + 1}` : `Line ${index + 1}`,
+              'aria-describedby': noteId,
+              spellCheck: false,
+            },
+          }}
           sx={isStage ? stageField : rowField}
         />
         {isOpen && (
@@ -178,13 +182,13 @@ export const LineRow = memo(function LineRow({
         {isDoubtful && choices.length > 0 && (
           <ButtonBase
             title={`${choices.map((choice) => choice.says).join(', or ')} (Alt+M)`}
-            aria-label={`Mend line ${index + 1}: ${choices[0]?.says ?? ''}`}
+            aria-label={`Fix line ${index + 1}: ${choices[0]?.says ?? ''}`}
             onClick={() => {
               actions.mend(index);
             }}
             sx={mendButton}
           >
-            mend
+            fix
           </ButtonBase>
         )}
         {understood !== undefined &&
@@ -196,7 +200,7 @@ export const LineRow = memo(function LineRow({
               to={`/pantry?mine=${encodeURIComponent(understood.written_name)}`}
               sx={{ ...mendButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'none' }}
             >
-              make it mine
+              add as my product
             </Box>
           )}
         {meaning.mark !== '' && (
@@ -248,20 +252,17 @@ const handle = {
   '&:hover': { color: 'text.primary', fontWeight: 700 },
 } as const;
 const rowField = {
-  font: 'inherit',
-  color: 'text.primary',
-  bgcolor: 'transparent',
-  border: 0,
-  outlineOffset: '-3px',
-  minWidth: 0,
-  width: '100%',
-  height: '100%',
-  minHeight: 36,
-  '@media (pointer: coarse)': { minHeight: 44 },
-  px: 0.5,
-  '&::placeholder': { color: 'text.secondary', opacity: 1 },
+  display: 'block',
+  '& input': {
+    height: 'auto',
+    minHeight: 36,
+    '@media (pointer: coarse)': { minHeight: 44 },
+    py: 0,
+    px: 0.5,
+    outlineOffset: '-3px',
+  },
 } as const;
-const stageField = { ...rowField, fontWeight: 700 } as const;
+const stageField = { ...rowField, fontWeight: 700, '& input': { ...rowField['& input'], fontWeight: 700 } } as const;
 const rowNote = {
   gridColumn: { xs: '2', sm: 'auto' },
   gridRow: { xs: '2', sm: 'auto' },

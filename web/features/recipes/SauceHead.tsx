@@ -43,7 +43,9 @@ export function SauceHead({ sauce, at, title, colour, ratio, says, tools }: Prop
           ) : (
             title
           )}
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1, minHeight: 26 }}>{says}</Box>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1, minHeight: 26 }}>
+            {says}
+          </Box>
         </Box>
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, gridArea: 'hand' }}>
