@@ -21,6 +21,7 @@ const CookPage = later(async () => (await import('./features/cook-sessions/CookP
 const LogPage = later(async () => (await import('./features/batches/LogPage')).LogPage);
 const BatchPage = later(async () => (await import('./features/batches/BatchPage')).BatchPage);
 const LabelPage = later(async () => (await import('./features/batches/LabelPage')).LabelPage);
+const SauceLabelPage = later(async () => (await import('./features/batches/LabelPage')).SauceLabelPage);
 const CardPage = later(async () => (await import('./features/batches/CardPage')).CardPage);
 const PlanPage = later(async () => (await import('./features/plans/PlanPage')).PlanPage);
 const TrainerPage = later(async () => (await import('./features/palate/TrainerPage')).TrainerPage);
@@ -60,6 +61,7 @@ if (root !== null) {
               <Route path="/sauce/:id/cook" element={<CookStart />} />
               <Route path="/cook/:id" element={<CookPage />} />
               <Route path="/sauce/:id/log" element={<LogPage />} />
+              <Route path="/sauce/:id/label" element={<SauceLabelPage />} />
               <Route path="/sauce/:id/card" element={<CardPage />} />
               <Route path="/batch/:id" element={<BatchPage />} />
               <Route path="/batch/:id/label" element={<LabelPage />} />

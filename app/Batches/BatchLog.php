@@ -26,6 +26,7 @@ use Vinculum\Report\ComparisonReport;
 use Vinculum\Report\KeepReport;
 use Vinculum\Report\LabelReport;
 use Vinculum\Report\Named;
+use Vinculum\Report\StandingReport;
 use Vinculum\Sensory\Axis;
 
 /**
@@ -75,6 +76,8 @@ use Vinculum\Sensory\Axis;
  *     axes: array<value-of<Axis>, AxisReport>,
  *     measured: MeasuredFigures,
  *     tastings: list<TastedThen>,
+ *     colour: string|null,
+ *     added: list<string>,
  * }
  * @phpstan-type SauceLog array{
  *     batches: list<LoggedBatch>,
@@ -223,6 +226,8 @@ final readonly class BatchLog
                 'axes' => $this->balanceService->axes($balance, $edit),
                 'measured' => $measured,
                 'tastings' => self::tasted($batch),
+                'colour' => StandingReport::colour($balance, $edit),
+                'added' => self::added($batch),
             ];
         }
         $catalogue = $this->balanceService->catalogue();
@@ -242,6 +247,19 @@ final readonly class BatchLog
                 BatchLesson::from($gaps),
             ),
         ];
+    }
+
+    /** @return list<string> what went into it to taste: "1 tsp lime juice" */
+    private static function added(Batch $batch): array
+    {
+        $added = [];
+        foreach ($batch->doses as $dose) {
+            foreach ($dose->additions as $one) {
+                $added[] = "{$one['measure']} " . mb_strtolower($one['name']);
+            }
+        }
+
+        return $added;
     }
 
     /** @return array<string, mixed> what changed between two batches, and how the taste changed with it */

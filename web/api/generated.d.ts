@@ -4947,6 +4947,8 @@ export interface components {
             };
             measured: components["schemas"]["MeasuredFigures"];
             tastings: components["schemas"]["TastedThen"][];
+            colour: string | null;
+            added: string[];
         };
         MeasureMove: {
             line: number;
@@ -5023,6 +5025,8 @@ export interface components {
                     deviation: number;
                     shift: number;
                     tastings: number;
+                    window_steps: number[] | null;
+                    says: string;
                 };
             };
         };

@@ -324,51 +324,52 @@ function Bite({ pungency }: { pungency: Pungency }) {
 const leastBite = 0.5;
 const biteScale = Math.log(400 / leastBite);
 
-/** The same five bars, small, as a sauce's mark on the shelf. */
+/** The same five bars, small and with their names, as a sauce's mark. */
 export function BarMark({ axes }: { axes: Axes }) {
   const label = axisKeys
     .map((key) => axes[key].verdict)
     .filter((word) => word !== '' && word !== 'about right')
     .join(', ');
   return (
-    <Box
-      role="img"
-      aria-label={label === '' ? 'balanced' : label}
-      sx={{ position: 'relative', width: '100%', display: 'grid', gap: '4px', py: '4px' }}
-    >
-      <Box
-        sx={{
-          position: 'absolute',
-          top: 0,
-          bottom: 0,
-          left: `${channelStart}%`,
-          width: `${channelEnd - channelStart}%`,
-          bgcolor: 'bar.window',
-          borderLeft: '2px solid',
-          borderRight: '2px solid',
-          borderColor: 'bar.windowEdge',
-        }}
-      />
+    <Box role="img" aria-label={label === '' ? 'balanced' : label} sx={{ display: 'grid', rowGap: '1px', py: '2px' }}>
       {axisKeys.map((key) => (
-        <Box key={key} sx={{ position: 'relative', height: 8 }}>
-          <Box sx={{ position: 'absolute', left: 0, right: 0, top: 3, height: 2, bgcolor: 'bar.track' }} />
-          <Box
-            sx={{
-              position: 'absolute',
-              left: `${place(axes[key].steps, axes[key].window_steps)}%`,
-              top: 0,
-              width: 6,
-              height: 8,
-              ml: '-3px',
-              bgcolor: 'bar.value',
-            }}
-          />
+        <Box key={key} sx={markRow}>
+          <Box component="span" sx={{ fontSize: '0.7rem', lineHeight: '12px', color: 'text.secondary' }}>
+            {key}
+          </Box>
+          <Box sx={{ position: 'relative', height: 12 }}>
+            <Box sx={{ position: 'absolute', left: 0, right: 0, top: 5, height: 2, bgcolor: 'bar.track' }} />
+            {axes[key].window_steps !== null && <Box sx={markWindow} />}
+            <Box
+              sx={{
+                position: 'absolute',
+                left: `${place(axes[key].steps, axes[key].window_steps)}%`,
+                top: 1,
+                width: 5,
+                height: 10,
+                ml: '-2.5px',
+                bgcolor: 'bar.value',
+              }}
+            />
+          </Box>
         </Box>
       ))}
     </Box>
   );
 }
 
+const markRow = { display: 'grid', gridTemplateColumns: '38px minmax(0, 1fr)', columnGap: 0.75 } as const;
+const markWindow = {
+  position: 'absolute',
+  left: `${channelStart}%`,
+  width: `${channelEnd - channelStart}%`,
+  top: 0,
+  bottom: 0,
+  bgcolor: 'bar.window',
+  borderLeft: '2px solid',
+  borderRight: '2px solid',
+  borderColor: 'bar.windowEdge',
+} as const;
 const axisName = { fontWeight: 700, fontSize: '1.05rem', lineHeight: 1.15 } as const;
 const pressedName = {
   ...axisName,

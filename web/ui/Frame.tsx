@@ -47,7 +47,7 @@ export function Frame({ head, foot, children }: Props) {
         </Button>
       </Box>
       {head !== undefined && (
-        <Box sx={{ borderBottom: '3px solid', borderColor: 'bar.rule', bgcolor: 'background.paper' }}>
+        <Box data-head sx={{ borderBottom: '3px solid', borderColor: 'bar.rule', bgcolor: 'background.paper' }}>
           <Box sx={room}>{head}</Box>
         </Box>
       )}

@@ -62,6 +62,17 @@ export const moment = (iso: string | null): string =>
     ? ''
     : new Date(iso).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
+/** "Sat 28 Nov", with the year where it is not this one. */
+export const day = (iso: string): string => {
+  const at = new Date(iso);
+  return at.toLocaleDateString(undefined, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    ...(at.getFullYear() === new Date().getFullYear() ? {} : { year: 'numeric' }),
+  });
+};
+
 /** A number as it was typed, with either mark before its decimals; not a number where it is none. */
 export const typedNumber = (text: string): number => Number(text.replace(',', '.'));
 

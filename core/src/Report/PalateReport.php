@@ -5,13 +5,24 @@ declare(strict_types=1);
 namespace Vinculum\Report;
 
 use Vinculum\Palate\Palate;
-use Vinculum\Palate\PreferredPosition;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Verdict;
 use Vinculum\Style\StyleFamily;
 
 /** What is learned of a cook's taste for a family, in steps. */
 final readonly class PalateReport extends Report
 {
-    /** @param Named<array{prior: float, ideal: float, deviation: float, shift: float, tastings: int}> $axes by axis */
+    /**
+     * @param Named<array{
+     *     prior: float,
+     *     ideal: float,
+     *     deviation: float,
+     *     shift: float,
+     *     tastings: int,
+     *     window_steps: array{float, float}|null,
+     *     says: string,
+     * }> $axes by axis
+     */
     private function __construct(
         public string $style,
         public string $name,
@@ -22,13 +33,19 @@ final readonly class PalateReport extends Report
 
     public static function of(StyleFamily $style, Palate $palate): self
     {
-        $axes = array_map(static fn(PreferredPosition $preferred): array => [
-            'prior' => $preferred->prior,
-            'ideal' => $preferred->mean,
-            'deviation' => $preferred->deviation,
-            'shift' => $preferred->shift(),
-            'tastings' => $preferred->tastings,
-        ], $palate->ideals);
+        $axes = [];
+        foreach ($palate->ideals as $key => $preferred) {
+            $axis = Axis::from($key);
+            $axes[$key] = [
+                'prior' => $preferred->prior,
+                'ideal' => $preferred->mean,
+                'deviation' => $preferred->deviation,
+                'shift' => $preferred->shift(),
+                'tastings' => $preferred->tastings,
+                'window_steps' => $style->target->window($axis)?->inSteps($axis),
+                'says' => Verdict::ofLiking($axis, $preferred->shift()),
+            ];
+        }
 
         return new self($style->key, $style->name, $palate->words(), $palate->tastings, new Named($axes));
     }

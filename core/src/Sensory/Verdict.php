@@ -9,6 +9,8 @@ final class Verdict
 {
     /** Closer than this nobody calls it anything but right, in steps. */
     private const RIGHT = 0.05;
+    /** A liking nearer to the usual than this is no other liking, in steps. */
+    private const NOTICED = 0.25;
     /** The distance up to which each word holds, in steps. */
     private const WORDS = ['a touch' => 1.0, 'a little' => 2.5, 'clearly' => 5.0, 'far' => INF];
     private const TOO_MUCH = [
@@ -42,15 +44,35 @@ final class Verdict
         if (abs($off) < max(self::RIGHT, $tellsApart)) {
             return 'about right';
         }
-        foreach (self::WORDS as $word => $most) {
-            if (abs($off) < $most) {
-                break;
-            }
-        }
+        $word = self::word(abs($off));
 
         return $off > 0.0
             ? "{$word} " . self::TOO_MUCH[$axis->value]
             : "needs {$word} more " . self::MISSING[$axis->value];
+    }
+
+    /**
+     * How a liking differs from what is usual: "a touch more sharpness", "clearly less heat", "as usual".
+     *
+     * @param float $shift in steps
+     */
+    public static function ofLiking(Axis $axis, float $shift): string
+    {
+        return abs($shift) < self::NOTICED
+            ? 'as usual'
+            : self::word(abs($shift)) . ($shift > 0.0 ? ' more ' : ' less ') . self::MISSING[$axis->value];
+    }
+
+    /** @param float $steps away */
+    private static function word(float $steps): string
+    {
+        foreach (self::WORDS as $word => $most) {
+            if ($steps < $most) {
+                return $word;
+            }
+        }
+
+        return array_key_last(self::WORDS);
     }
 
     /**

@@ -1,6 +1,6 @@
 import { Box, Button, Typography, OutlinedInput } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type BatchRecord, type CookEvent, Refusal } from '../../api/client';
 import { batchQuery, recordQuery } from '../../api/queries';
@@ -13,6 +13,7 @@ import { grams, millilitres, typedNumber } from '../../ui/words';
 import { KeepFacts } from '../../ui/KeepFacts';
 import { SplitUses } from './SplitUses';
 import { TextInput } from '../../ui/TextInput';
+import { SaucePage } from '../recipes/SaucePage';
 
 /** One batch: what went in, how it keeps, where its jars went. Corrections are added, nothing is edited away. */
 export function BatchPage() {
@@ -23,127 +24,126 @@ export function BatchPage() {
   });
   const batch = useQuery(batchQuery(id));
   const record = useQuery(recordQuery(id));
-  useEffect(() => {
-    document.title = `Batch ${record.data?.code ?? ''} · Vinculum`;
-  }, [record.data?.code]);
   if (batch.error instanceof Refusal && batch.error.status === 404) return <LostPage />;
   const write = (entry: CookEvent) => change.make(() => api.writeRecord(id, entry));
   const [one, kept] = [batch.data, record.data];
-  return (
-    <Frame>
-      {one === undefined || kept === undefined ? (
+  if (one === undefined || kept === undefined) {
+    return (
+      <Frame>
         <Typography role="status" sx={{ mt: 4 }}>
           {batch.error?.message ?? record.error?.message ?? 'Opening …'}
         </Typography>
-      ) : (
-        <Box
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
-            columnGap: 4,
-            pt: 2,
-          }}
-        >
-          <Box>
-            <Typography variant="h1">{one.title === '' ? 'Unnamed sauce' : one.title}</Typography>
-            <Typography sx={{ mb: 1 }}>
-              Batch <strong>{kept.code}</strong>, made {kept.made_on}, version {one.version} ·{' '}
-              <Box component={Link} to={`/sauce/${one.sauce}/log`} sx={{ color: 'text.primary' }}>
-                all batches
-              </Box>{' '}
-              ·{' '}
-              <Box component={Link} to={`/batch/${id}/label`} sx={{ color: 'text.primary' }}>
-                labels to print
-              </Box>
-              {one.is_cooking && (
-                <>
-                  {' '}
-                  ·{' '}
-                  <Box component={Link} to={`/cook/${id}`} sx={{ color: 'text.primary' }}>
-                    go on cooking
-                  </Box>
-                </>
-              )}
-            </Typography>
-            {change.fault !== null && (
-              <Typography role="alert" sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1, mb: 1 }}>
-                {change.fault}
-              </Typography>
-            )}
-            <Typography data-yield>
-              Came to {grams(kept.yield.grams)}, {millilitres(kept.yield.millilitres)}
-              {Math.abs(kept.yield.planned_grams - kept.yield.grams) > 5 &&
-                ` (planned ${grams(kept.yield.planned_grams)})`}
-              .
-            </Typography>
-            <Typography data-cost>
-              {kept.cost.total > 0 && `Cost ${kept.cost.total.toFixed(2)}`}
-              {kept.cost.unpriced.length > 0 &&
-                `${kept.cost.total > 0 ? ', without' : 'No price in the pantry for'} ${kept.cost.unpriced.join(', ').toLowerCase()}.`}
-            </Typography>
-            <AxisBars axes={one.balance.axes} preview={null} styleName={null} looked={null} onLook={() => undefined} />
-            <Jars
-              kept={kept}
-              onFill={(jars) => change.make(() => api.fillJars(id, jars))}
-              onEdit={(jar, edit) => change.make(() => api.editJar(jar, edit))}
-            />
-            <Typography variant="h2" sx={{ mt: 2.5 }}>
-              The record
-            </Typography>
-            <AddEntry onWrite={write} />
-            <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-              {kept.events.map((event) => (
-                <Box
-                  component="li"
-                  key={event.id}
-                  data-entry={event.kind}
-                  sx={{ display: 'flex', gap: 1, borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}
-                >
-                  <Box component="span" sx={{ color: 'text.secondary', minWidth: 110 }}>
-                    {new Date(event.at * 1000).toLocaleString(undefined, {
-                      day: 'numeric',
-                      month: 'short',
-                      hour: '2-digit',
-                      minute: '2-digit',
-                    })}
-                  </Box>
-                  <Box
-                    component="span"
-                    sx={{
-                      flex: 1,
-                      textDecoration: kept.events.some(
-                        (later) => later.kind === 'undone' && later.figures['event'] === event.id,
-                      )
-                        ? 'line-through'
-                        : 'none',
-                    }}
-                  >
-                    {event.says}
-                  </Box>
-                  {['note', 'ph', 'solids'].includes(event.kind) && (
-                    <Button
-                      aria-label={`Take back: ${event.says}`}
-                      sx={{ minHeight: 32 }}
-                      onClick={() => void write({ kind: 'undone', figures: { event: event.id } })}
-                    >
-                      Take back
-                    </Button>
-                  )}
-                </Box>
-              ))}
+      </Frame>
+    );
+  }
+  return (
+    <SaucePage sauce={one.sauce} at="log" name={`Batch ${kept.code}`}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+          columnGap: 4,
+          pt: 2,
+        }}
+      >
+        <Box>
+          <Typography sx={{ mb: 1 }}>
+            Batch <strong>{kept.code}</strong>, made {kept.made_on}, version {one.version} ·{' '}
+            <Box component={Link} to={`/sauce/${one.sauce}/log`} sx={{ color: 'text.primary' }}>
+              all batches
+            </Box>{' '}
+            ·{' '}
+            <Box component={Link} to={`/batch/${id}/label`} sx={{ color: 'text.primary' }}>
+              labels to print
             </Box>
-          </Box>
-          <Box>
-            <Typography variant="h2">How it keeps</Typography>
-            <Typography data-use-by>
-              Use by <strong>{kept.use_by}</strong>, counted from the day it was made.
+            {one.is_cooking && (
+              <>
+                {' '}
+                ·{' '}
+                <Box component={Link} to={`/cook/${id}`} sx={{ color: 'text.primary' }}>
+                  go on cooking
+                </Box>
+              </>
+            )}
+          </Typography>
+          {change.fault !== null && (
+            <Typography role="alert" sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1, mb: 1 }}>
+              {change.fault}
             </Typography>
-            <KeepFacts keep={kept.keep} />
-            <SplitUses batch={id} />
+          )}
+          <Typography data-yield>
+            Came to {grams(kept.yield.grams)}, {millilitres(kept.yield.millilitres)}
+            {Math.abs(kept.yield.planned_grams - kept.yield.grams) > 5 &&
+              ` (planned ${grams(kept.yield.planned_grams)})`}
+            .
+          </Typography>
+          <Typography data-cost>
+            {kept.cost.total > 0 && `Cost ${kept.cost.total.toFixed(2)}`}
+            {kept.cost.unpriced.length > 0 &&
+              `${kept.cost.total > 0 ? ', without' : 'No price in the pantry for'} ${kept.cost.unpriced.join(', ').toLowerCase()}.`}
+          </Typography>
+          <AxisBars axes={one.balance.axes} preview={null} styleName={null} looked={null} onLook={() => undefined} />
+          <Jars
+            kept={kept}
+            onFill={(jars) => change.make(() => api.fillJars(id, jars))}
+            onEdit={(jar, edit) => change.make(() => api.editJar(jar, edit))}
+          />
+          <Typography variant="h2" sx={{ mt: 2.5 }}>
+            The record
+          </Typography>
+          <AddEntry onWrite={write} />
+          <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {kept.events.map((event) => (
+              <Box
+                component="li"
+                key={event.id}
+                data-entry={event.kind}
+                sx={{ display: 'flex', gap: 1, borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}
+              >
+                <Box component="span" sx={{ color: 'text.secondary', minWidth: 110 }}>
+                  {new Date(event.at * 1000).toLocaleString(undefined, {
+                    day: 'numeric',
+                    month: 'short',
+                    hour: '2-digit',
+                    minute: '2-digit',
+                  })}
+                </Box>
+                <Box
+                  component="span"
+                  sx={{
+                    flex: 1,
+                    textDecoration: kept.events.some(
+                      (later) => later.kind === 'undone' && later.figures['event'] === event.id,
+                    )
+                      ? 'line-through'
+                      : 'none',
+                  }}
+                >
+                  {event.says}
+                </Box>
+                {['note', 'ph', 'solids'].includes(event.kind) && (
+                  <Button
+                    aria-label={`Take back: ${event.says}`}
+                    sx={{ minHeight: 32 }}
+                    onClick={() => void write({ kind: 'undone', figures: { event: event.id } })}
+                  >
+                    Take back
+                  </Button>
+                )}
+              </Box>
+            ))}
           </Box>
         </Box>
-      )}
-    </Frame>
+        <Box>
+          <Typography variant="h2">How it keeps</Typography>
+          <Typography data-use-by>
+            Use by <strong>{kept.use_by}</strong>, counted from the day it was made.
+          </Typography>
+          <KeepFacts keep={kept.keep} />
+          <SplitUses batch={id} />
+        </Box>
+      </Box>
+    </SaucePage>
   );
 }
 

@@ -1,12 +1,11 @@
 import { Box, Button, GlobalStyles, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { Link, useParams } from 'react-router';
-import { api, type Line, Refusal } from '../../api/client';
+import { useParams } from 'react-router';
+import { api, type Line } from '../../api/client';
 import { sauceQuery } from '../../api/queries';
-import { Frame } from '../../ui/Frame';
-import { LostPage } from '../../ui/LostPage';
 import { axisKeys, axisNames, figure, grams, millilitres, shortUnit } from '../../ui/words';
 import { keepWords } from '../../ui/KeepFacts';
+import { SaucePage } from '../recipes/SaucePage';
 
 /** A line of several ingredients is written once. */
 const isFirst = (line: Line): boolean => line.part === null || line.part === 1;
@@ -40,15 +39,14 @@ export function CardPage() {
     queryFn: () => api.keep(formula ?? { lines: [] }),
     enabled: formula !== null,
   });
-  if (sauce.error instanceof Refusal && sauce.error.status === 404) return <LostPage />;
   const [one, report] = [sauce.data, balance.data];
   return (
-    <Frame>
+    <SaucePage sauce={id} at="bench" name="Recipe card">
       <GlobalStyles
         styles={{
           '@page': { margin: '15mm' },
           '@media print': {
-            'header, [data-controls]': { display: 'none !important' },
+            'header, [data-head], [data-controls]': { display: 'none !important' },
             body: { background: 'white !important' },
           },
         }}
@@ -62,9 +60,6 @@ export function CardPage() {
         >
           Print
         </Button>
-        <Box component={Link} to={`/sauce/${id}`} sx={{ color: 'text.primary' }}>
-          Back to the bench
-        </Box>
       </Box>
       {one !== undefined && report !== undefined && (
         <Box data-card sx={{ maxWidth: 720, '@media print': { color: '#000' } }}>
@@ -118,6 +113,6 @@ export function CardPage() {
           )}
         </Box>
       )}
-    </Frame>
+    </SaucePage>
   );
 }

@@ -2,13 +2,14 @@ import { Box, Button, GlobalStyles, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { type BatchRecord, Refusal } from '../../api/client';
-import { batchQuery, recordQuery } from '../../api/queries';
+import { type Balance, type BatchRecord, Refusal } from '../../api/client';
+import { batchesQuery, batchQuery, recordQuery } from '../../api/queries';
 import { Choice } from '../../ui/Choice';
-import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
 import { keepWords } from '../../ui/KeepFacts';
 import { TextInput } from '../../ui/TextInput';
+import { displayFont } from '../../ui/theme';
+import { SaucePage } from '../recipes/SaucePage';
 
 interface Sheet {
   readonly says: string;
@@ -63,9 +64,45 @@ type SheetKey = keyof typeof sheets;
 /** Of the usual size of letters on a sheet: 5.5 pt and up is what can be read (x-height 0.9 mm and 1.2 mm, Regulation (EU) 1169/2011). */
 const [smallest, largest] = [0.75, 1.5];
 
-/** Labels of a batch, as they come out of the printer. */
+/** The labels of a batch. */
 export function LabelPage() {
   const id = Number(useParams().id);
+  const batch = useQuery(batchQuery(id));
+  if (batch.error instanceof Refusal && batch.error.status === 404) return <LostPage />;
+  return (
+    batch.data !== undefined && (
+      <SaucePage sauce={batch.data.sauce} at="label" name="Label">
+        <Labels batch={id} />
+      </SaucePage>
+    )
+  );
+}
+
+/** The labels of a sauce: those of its last batch. */
+export function SauceLabelPage() {
+  const sauce = Number(useParams().id);
+  const batches = useQuery(batchesQuery(sauce));
+  const last = batches.data?.batches[0];
+  return (
+    <SaucePage sauce={sauce} at="label" name="Label">
+      {last !== undefined && <Labels batch={last.id} />}
+      {batches.data !== undefined && last === undefined && (
+        <Box sx={{ mt: 2, maxWidth: '60ch' }}>
+          <Typography sx={{ mb: 1.5 }}>
+            A label says when a sauce was made and until when it keeps, so it is that of a batch. Cook one, and its
+            label stands here, to print on common sheets.
+          </Typography>
+          <Button component={Link} to={`/sauce/${sauce}/cook`} variant="contained">
+            Cook it
+          </Button>
+        </Box>
+      )}
+    </SaucePage>
+  );
+}
+
+/** Labels as they come out of the printer. */
+function Labels({ batch: id }: { batch: number }) {
   const [sheet, setSheet] = useState<SheetKey>('a4x8');
   const [net, setNet] = useState('250 ml');
   const [count, setCount] = useState('8');
@@ -89,25 +126,24 @@ export function LabelPage() {
     label.style.fontSize = '';
     setSize((now) => (now.scale === found && now.fits === fits ? now : { scale: found, fits }));
   }, [chosen, shown, net, batch.data]);
-  if (batch.error instanceof Refusal && batch.error.status === 404) return <LostPage />;
   const labels = Math.max(1, Math.min(60, Math.round(Number(count)) || 1));
   return (
-    <Frame>
+    <>
       <GlobalStyles
         styles={{
           '@page': { size: chosen.page, margin: chosen.margin },
           '@media print': {
-            'header, [data-controls]': { display: 'none !important' },
+            'header, [data-head], [data-controls]': { display: 'none !important' },
             main: { maxWidth: 'none !important', padding: '0 !important', margin: '0 !important' },
             body: { background: 'white !important' },
           },
         }}
       />
       <Box data-controls sx={{ pt: 2, pb: 1.5 }}>
-        <Typography variant="h1">Labels</Typography>
-        <Typography sx={{ mb: 1 }}>
+        <Typography variant="h2" sx={{ mb: 1 }}>
+          Labels of batch{' '}
           <Box component={Link} to={`/batch/${id}`} sx={{ color: 'text.primary' }}>
-            Back to the batch
+            {record.data?.code ?? ''}
           </Box>
         </Typography>
         <Choice
@@ -162,6 +198,8 @@ export function LabelPage() {
             <One
               key={index}
               title={batch.data.title}
+              colour={batch.data.balance.colour}
+              nutrition={batch.data.balance.nutrition}
               record={record.data}
               net={net}
               sheet={chosen}
@@ -171,12 +209,14 @@ export function LabelPage() {
           ))}
         </Box>
       )}
-    </Frame>
+    </>
   );
 }
 
 function One({
   title,
+  colour,
+  nutrition,
   record,
   net,
   sheet,
@@ -184,6 +224,8 @@ function One({
   number,
 }: {
   title: string;
+  colour: string | null;
+  nutrition: Balance['nutrition'];
   record: BatchRecord;
   net: string;
   sheet: Sheet;
@@ -197,13 +239,31 @@ function One({
     >
       <Box
         sx={{
-          fontFamily: 'inherit',
-          fontWeight: 700,
-          fontSize: '1.5em',
-          borderBottom: '0.15em solid #000',
+          display: 'flex',
+          alignItems: 'center',
+          gap: '0.4em',
+          fontFamily: displayFont,
+          fontWeight: 600,
+          fontSize: '1.6em',
+          lineHeight: 1.1,
+          borderBottom: '0.12em solid #000',
+          pb: '0.15em',
           mb: '0.3em',
         }}
       >
+        {colour !== null && (
+          <Box
+            aria-hidden
+            sx={{
+              flex: 'none',
+              width: '0.9em',
+              height: '0.9em',
+              borderRadius: '50% 50% 50% 12%',
+              bgcolor: colour,
+              printColorAdjust: 'exact',
+            }}
+          />
+        )}
         {title === '' ? 'Sauce' : title}
       </Box>
       <div>
@@ -233,12 +293,17 @@ function One({
         <strong>Net</strong> {net} · <strong>made</strong> {record.made_on} · <strong>use by</strong> {record.use_by}
       </div>
       <div>{keepWords(record.keep)}. Once open, in the fridge.</div>
+      {nutrition !== null && <div>{inHundred(nutrition)}</div>}
       <div>
         Batch {record.code}-{number}
       </div>
     </Box>
   );
 }
+
+/** In 100 g, as few as a small label bears; worked out from the recipe, and so said to be about. */
+const inHundred = (one: NonNullable<Balance['nutrition']>): string =>
+  `100 g: about ${Math.round(one.energy_kj)} kJ / ${Math.round(one.energy_kcal)} kcal, fat ${one.fat.toFixed(1)} g (saturates ${one.saturates.toFixed(1)} g), carbohydrate ${one.carbohydrate.toFixed(1)} g (sugars ${one.sugars.toFixed(1)} g), protein ${one.protein.toFixed(1)} g, salt ${one.salt.toFixed(2)} g`;
 
 const paper = {
   boxSizing: 'border-box',

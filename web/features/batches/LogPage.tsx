@@ -1,119 +1,78 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { later } from '../../ui/later';
-import { type AxisKey, Refusal, type SauceLog } from '../../api/client';
-import { betweenQuery, logQuery, sauceQuery } from '../../api/queries';
+import type { AxisKey, SauceLog } from '../../api/client';
+import { betweenQuery, logQuery } from '../../api/queries';
 import { Choice } from '../../ui/Choice';
-import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
-import { LostPage } from '../../ui/LostPage';
-import { axisKeys, axisNames, figure, grams, moment, moves } from '../../ui/words';
+import { axisKeys, axisNames, moves } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
-
-const OverTime = later(async () => (await import('./OverTime')).OverTime);
+import { SaucePage } from '../recipes/SaucePage';
+import { Diary } from './Diary';
+import { OverTime } from './OverTime';
+import { tasted } from './tasted';
 
 type Batch = SauceLog['batches'][number];
 
-const scoreWords = (scores: Batch['tastings'][number]['scores']): string =>
-  Object.entries(scores)
-    .filter(([, score]) => score !== 0)
-    .map(([axis, score]) => `${axis} ${score > 0 ? '+' : '−'}${Math.abs(score)}`)
-    .join(', ');
-
-const tasted = (batch: Pick<Batch, 'tastings'>): string =>
-  batch.tastings
-    .map(
-      (one) =>
-        [one.words ?? '', scoreWords(one.scores), one.food === null ? '' : `with ${one.food}`]
-          .filter((part) => part !== '')
-          .join('; ') || 'good',
-    )
-    .join(' · ');
-
-/** Every batch of a sauce over time: where it stood, what changed, what was learned. */
+/** Every batch of a sauce as a diary, and over time: where it stood, what changed, what was learned. */
 export function LogPage() {
   const sauce = Number(useParams().id);
   const [axis, setAxis] = useState<AxisKey>('sour');
-  const found = useQuery(sauceQuery(sauce));
   const log = useQuery(logQuery(sauce));
-  useEffect(() => {
-    document.title = `Log: ${found.data?.title ?? ''} · Vinculum`;
-  }, [found.data?.title]);
-  if (found.error instanceof Refusal && found.error.status === 404) return <LostPage />;
   const batches = log.data?.batches ?? [];
   return (
-    <Frame>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 2 }}>
-        <Typography variant="h1" sx={{ minWidth: 0 }} noWrap>
-          {found.data?.title ?? 'Opening …'}
-        </Typography>
-        <Box component={Link} to={`/sauce/${sauce}`} sx={{ color: 'text.primary' }}>
-          Bench
-        </Box>
-      </Box>
+    <SaucePage sauce={sauce} at="log" name="Log">
       {log.error !== null && <Typography role="alert">{log.error.message}</Typography>}
       {log.data !== undefined && batches.length === 0 && (
-        <Typography sx={{ mt: 2 }}>
-          No batch yet. Cook it, or taste a pan of it, and it is remembered here with its balance, its jars and what the
-          tongue said.
-        </Typography>
+        <Box sx={{ mt: 2, maxWidth: '60ch' }}>
+          <Typography sx={{ mb: 1.5 }}>
+            No batch yet. Cook it, or taste a pan of it, and it is remembered here: its colour and its balance then,
+            what went in, its jars, and what the tongue said.
+          </Typography>
+          <Button component={Link} to={`/sauce/${sauce}/cook`} variant="contained">
+            Cook it
+          </Button>{' '}
+          <Button component={Link} to={`/sauce/${sauce}/taste`} variant="outlined">
+            Taste a pan of it
+          </Button>
+        </Box>
       )}
       {batches.length > 0 && (
-        <>
-          <Box component="section" aria-label="Over time" sx={{ mt: 1 }}>
-            <Choice
-              label="Axis"
-              options={axisKeys.map((key) => [key, axisNames[key]] as const)}
-              value={axis}
-              onChoose={setAxis}
-            />
-            <OverTime batches={batches} axis={axis} />
+        <Box sx={halves}>
+          <Box>
+            <Typography variant="h2" sx={{ mt: 1.5 }}>
+              Diary
+            </Typography>
+            <Diary batches={batches} />
           </Box>
-          <PlainTable label="All batches">
-            <thead>
-              <tr>
-                <th scope="col">Batch</th>
-                <th scope="col">Made</th>
-                <th scope="col">Weight</th>
-                {axisKeys.map((key) => (
-                  <th scope="col" key={key}>
-                    {axisNames[key]}
-                  </th>
-                ))}
-                <th scope="col">pH</th>
-                <th scope="col">How it tasted</th>
-              </tr>
-            </thead>
-            <tbody>
-              {batches.map((batch) => (
-                <tr key={batch.id} data-batch-row={batch.id}>
-                  <th scope="row">
-                    <Box component={Link} to={`/batch/${batch.id}`} sx={{ color: 'text.primary' }}>
-                      {batch.code}
-                    </Box>
-                  </th>
-                  <td>{moment(batch.at)}</td>
-                  <td>{grams(batch.grams)}</td>
-                  {axisKeys.map((key) => (
-                    <td key={key} title={batch.axes[key].verdict}>
-                      {figure(batch.axes[key].value)}
-                    </td>
-                  ))}
-                  <td>{batch.measured.ph === null ? '' : batch.measured.ph.value.toFixed(2)}</td>
-                  <td>{tasted(batch)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </PlainTable>
-          <Measured batches={batches} learned={log.data?.learned ?? []} />
-          {batches.length > 1 && <TwoBatches batches={batches} />}
-        </>
+          <Box>
+            <Box component="section" aria-label="Over time">
+              <Typography variant="h2" sx={{ mt: 1.5, mb: 1 }}>
+                Over time
+              </Typography>
+              <Choice
+                label="Axis"
+                options={axisKeys.map((key) => [key, axisNames[key]] as const)}
+                value={axis}
+                onChoose={setAxis}
+              />
+              <OverTime batches={batches} axis={axis} />
+            </Box>
+            {batches.length > 1 && <TwoBatches batches={batches} />}
+            <Measured batches={batches} learned={log.data?.learned ?? []} />
+          </Box>
+        </Box>
       )}
-    </Frame>
+    </SaucePage>
   );
 }
+
+const halves = {
+  display: 'grid',
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+  columnGap: 4,
+} as const;
 
 /** Estimates beside what was measured, and what that teaches when it repeats. */
 function Measured({ batches, learned }: { batches: readonly Batch[]; learned: SauceLog['learned'] }) {

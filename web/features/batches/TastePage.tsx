@@ -1,12 +1,12 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import { Link, useParams } from 'react-router';
-import { api, type Batch, Refusal } from '../../api/client';
-import { batchesQuery, kitchenQuery, sauceQuery } from '../../api/queries';
-import { Frame } from '../../ui/Frame';
-import { LostPage } from '../../ui/LostPage';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { api, type Batch } from '../../api/client';
+import { batchesQuery, kitchenQuery } from '../../api/queries';
 import { grams, moment, typedNumber } from '../../ui/words';
+import { SaucePage } from '../recipes/SaucePage';
+import { LastTime } from './LastTime';
 import { Taste } from './Taste';
 import { TextInput } from '../../ui/TextInput';
 
@@ -14,47 +14,30 @@ import { TextInput } from '../../ui/TextInput';
 export function TastePage() {
   const sauce = Number(useParams().id);
   const [batch, setBatch] = useState<Batch | null>(null);
-  const found = useQuery(sauceQuery(sauce));
   const kitchen = useQuery(kitchenQuery);
-
-  useEffect(() => {
-    document.title = `Taste: ${found.data?.title ?? ''} · Vinculum`;
-  }, [found.data?.title]);
-
-  if (found.error instanceof Refusal && found.error.status === 404) return <LostPage />;
-  if (found.data === undefined || kitchen.data === undefined) {
-    return (
-      <Frame>
-        <Typography role="status" sx={{ mt: 4 }}>
-          {(found.error ?? kitchen.error)?.message ?? 'Opening …'}
-        </Typography>
-      </Frame>
-    );
-  }
   return (
-    <Frame>
-      <Box sx={{ maxWidth: 620, mx: 'auto', pt: 1 }}>
-        <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
-          <Typography variant="h1" sx={{ flex: 1, minWidth: 0 }} noWrap>
-            {found.data.title === '' ? 'Unnamed sauce' : found.data.title}
-          </Typography>
-          <Box
-            component={Link}
-            to={`/sauce/${sauce}`}
-            sx={{ color: 'text.primary', minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
-          >
-            Bench
-          </Box>
-        </Box>
-        {batch === null ? (
+    <SaucePage sauce={sauce} at="taste" name="Taste">
+      {batch === null || kitchen.data === undefined ? (
+        <Box sx={halves}>
           <Begin sauce={sauce} onBatch={setBatch} />
-        ) : (
+          <LastTime sauce={sauce} />
+        </Box>
+      ) : (
+        <Box sx={{ maxWidth: 620, mx: 'auto', pt: 1 }}>
           <Taste batch={batch} complaints={kitchen.data.complaints} onBatch={setBatch} />
-        )}
-      </Box>
-    </Frame>
+        </Box>
+      )}
+    </SaucePage>
   );
 }
+
+const halves = {
+  display: 'grid',
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+  columnGap: 4,
+  rowGap: 2,
+  pt: 1,
+} as const;
 
 /** What is in the pan: an open batch goes on, or one is begun with its weight. */
 function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => void }) {

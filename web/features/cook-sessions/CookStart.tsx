@@ -2,12 +2,12 @@ import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, Refusal, type CookStart as Start } from '../../api/client';
-import { batchesQuery, sauceQuery } from '../../api/queries';
-import { Frame } from '../../ui/Frame';
-import { LostPage } from '../../ui/LostPage';
+import { api, type CookStart as Start } from '../../api/client';
+import { batchesQuery } from '../../api/queries';
 import { moment } from '../../ui/words';
+import { SaucePage } from '../recipes/SaucePage';
 import { big } from './looks';
+import { WhatItTakes } from './WhatItTakes';
 import { TextInput } from '../../ui/TextInput';
 
 /** Before the stove is lit: how much of it, or a cook that is still going. */
@@ -16,9 +16,7 @@ export function CookStart() {
   const navigate = useNavigate();
   const [size, setSize] = useState('');
   const [fault, setFault] = useState<string | null>(null);
-  const found = useQuery(sauceQuery(sauce));
   const batches = useQuery(batchesQuery(sauce));
-  if (found.error instanceof Refusal && found.error.status === 404) return <LostPage />;
   const open = batches.data?.batches.filter((one) => one.is_cooking) ?? [];
   const begin = async () => {
     const asked: Start =
@@ -35,63 +33,62 @@ export function CookStart() {
     }
   };
   return (
-    <Frame>
-      <Box sx={{ maxWidth: 620, mx: 'auto', pt: 1 }}>
-        <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
-          <Typography variant="h1" noWrap sx={{ flex: 1, minWidth: 0 }}>
-            {found.data?.title === '' ? 'Unnamed sauce' : (found.data?.title ?? 'Opening …')}
-          </Typography>
+    <SaucePage sauce={sauce} at="cook" name="Cook">
+      <Box sx={halves}>
+        <Box>
+          {open.map((one) => (
+            <Box key={one.id} sx={{ borderTop: '3px solid', borderColor: 'bar.rule', py: 1.5, my: 1 }}>
+              <Typography sx={{ mb: 1 }}>Begun {moment(one.started_at)}, and not finished.</Typography>
+              <Button component={Link} to={`/cook/${one.id}`} variant="contained" fullWidth sx={big}>
+                Go on with it
+              </Button>
+            </Box>
+          ))}
           <Box
-            component={Link}
-            to={`/sauce/${sauce}`}
-            sx={{ color: 'text.primary', minHeight: 44, display: 'inline-flex', alignItems: 'center' }}
-          >
-            Bench
-          </Box>
-        </Box>
-        {open.map((one) => (
-          <Box key={one.id} sx={{ borderTop: '3px solid', borderColor: 'bar.rule', py: 1.5, my: 1 }}>
-            <Typography sx={{ mb: 1 }}>Begun {moment(one.started_at)}, and not finished.</Typography>
-            <Button component={Link} to={`/cook/${one.id}`} variant="contained" fullWidth sx={big}>
-              Go on with it
-            </Button>
-          </Box>
-        ))}
-        <Box
-          component="form"
-          onSubmit={(event: { preventDefault: () => void }) => {
-            event.preventDefault();
-            void begin();
-          }}
-        >
-          <Typography variant="h2" component="h2" sx={{ mt: 2 }}>
-            How much of it?
-          </Typography>
-          <TextInput
-            aria-label="How much of it"
-            value={size}
-            placeholder="6 x 250 ml, 1.5 l, or 2 for twice"
-            maxLength={200}
-            onText={(text) => {
-              setSize(text);
-              setFault(null);
+            component="form"
+            onSubmit={(event: { preventDefault: () => void }) => {
+              event.preventDefault();
+              void begin();
             }}
-            sx={{ width: '100%', minHeight: 56, fontSize: '1.2rem', my: 1 }}
-          />
-          <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
-            Left empty, it is cooked as it is written. Portions, head space and what there is of one thing: under Scale
-            on the bench.
-          </Typography>
-          <Button type="submit" variant={open.length === 0 ? 'contained' : 'outlined'} fullWidth sx={big}>
-            To the stove
-          </Button>
-          {fault !== null && (
-            <Typography role="alert" sx={{ mt: 1 }}>
-              {fault}
+          >
+            <Typography variant="h2" component="h2" sx={{ mt: 2 }}>
+              How much of it?
             </Typography>
-          )}
+            <TextInput
+              aria-label="How much of it"
+              value={size}
+              placeholder="6 x 250 ml, 1.5 l, or 2 for twice"
+              maxLength={200}
+              onText={(text) => {
+                setSize(text);
+                setFault(null);
+              }}
+              sx={{ width: '100%', minHeight: 56, fontSize: '1.2rem', my: 1 }}
+            />
+            <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
+              Left empty, it is cooked as it is written. Portions, head space and what there is of one thing: under
+              Scale on the bench.
+            </Typography>
+            <Button type="submit" variant={open.length === 0 ? 'contained' : 'outlined'} fullWidth sx={big}>
+              To the stove
+            </Button>
+            {fault !== null && (
+              <Typography role="alert" sx={{ mt: 1 }}>
+                {fault}
+              </Typography>
+            )}
+          </Box>
         </Box>
+        <WhatItTakes sauce={sauce} />
       </Box>
-    </Frame>
+    </SaucePage>
   );
 }
+
+const halves = {
+  display: 'grid',
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+  columnGap: 4,
+  rowGap: 2,
+  pt: 1,
+} as const;

@@ -11,7 +11,6 @@ import {
 } from '@mui/material';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Check } from '../../ui/Check';
-import { textField } from '../../ui/looks';
 import { useTakingIn, type Working } from './useTakingIn';
 
 const isTyping = (target: EventTarget | null): boolean =>
@@ -62,24 +61,23 @@ export function TakeIn() {
   const items = offered.flatMap((one) => one.preview.items);
   return (
     <>
-      <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44, flexWrap: 'wrap' }}>
-        Take in files
-        <Box
-          component="input"
+      <Button component="label" variant="outlined">
+        Import files
+        <input
           type="file"
           multiple
           data-take-in
           accept=".txt,.json,.html,.htm,.csv,text/*,application/json"
-          onChange={(event: { target: HTMLInputElement }) => {
+          onChange={(event) => {
             const files = [...(event.target.files ?? [])];
             event.target.value = '';
             setKeepsBoth(false);
             if (files.length > 0) void taking.offerFiles(files);
           }}
-          sx={{ ...textField, py: 0.5, flex: '1 1 160px', minWidth: 0, width: '100%' }}
+          style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
         />
-      </Box>
-      <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+      </Button>
+      <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary', mt: 0.5 }}>
         Recipes, saved web pages, tables (CSV) or a whole kitchen. Or drop or paste them anywhere here.
       </Typography>
       {taking.fault !== null && (
@@ -89,7 +87,7 @@ export function TakeIn() {
       )}
       {taking.working !== null && <Progress working={taking.working} onCancel={taking.cancel} />}
       <Dialog open={offered.length > 0} onClose={taking.leave} aria-labelledby="take-in">
-        <DialogTitle id="take-in">Take this in?</DialogTitle>
+        <DialogTitle id="take-in">Import this?</DialogTitle>
         <DialogContent>
           <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 320, overflowY: 'auto' }} tabIndex={0}>
             {items.map((item, index) => (
@@ -108,7 +106,7 @@ export function TakeIn() {
         <DialogActions>
           <Button onClick={taking.leave}>Leave it</Button>
           <Button variant="contained" data-take onClick={() => void taking.take(keepsBoth)}>
-            Take it in
+            Import it
           </Button>
         </DialogActions>
       </Dialog>
@@ -118,7 +116,7 @@ export function TakeIn() {
         onClose={(_, reason) => {
           if (reason !== 'clickaway') taking.forgetTaken();
         }}
-        message={`Taken in: ${taken.map((one) => one.says).join('; ')}.`}
+        message={`Imported: ${taken.map((one) => one.says).join('; ')}.`}
         action={
           <Button color="inherit" data-undo-import onClick={() => void taking.undo()}>
             Undo

@@ -6,11 +6,8 @@ import { api, type Palate } from '../../api/client';
 import { palateQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { Frame } from '../../ui/Frame';
-import { axisKeys, axisNames } from '../../ui/words';
-import { plainTable } from '../../ui/looks';
-
-const signed = (value: number): string =>
-  Math.abs(value) < 0.05 ? '0' : `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(1)}`;
+import { axisKeys } from '../../ui/words';
+import { LikingBar } from './LikingBar';
 
 /** What the tastings have taught: how far this cook's own target lies from each family's, and how sure that is. */
 export function PalatePage() {
@@ -83,32 +80,11 @@ export function PalatePage() {
                   ? 'Forgotten: it is the family’s window again. The tastings themselves are kept.'
                   : `as the family has it, from ${family.tastings} ${family.tastings === 1 ? 'tasting' : 'tastings'}`)}
             </Typography>
-            <Box component="table" sx={{ ...plainTable, width: '100%' }}>
-              <thead>
-                <tr>
-                  <th scope="col">Axis</th>
-                  <th scope="col">Middle of the family</th>
-                  <th scope="col">Your ideal, steps</th>
-                  <th scope="col">Moved by</th>
-                  <th scope="col">Tastings</th>
-                </tr>
-              </thead>
-              <tbody>
-                {axisKeys.map((axis) => {
-                  const ideal = family.axes[axis];
-                  return ideal === undefined ? null : (
-                    <tr key={axis}>
-                      <th scope="row">{axisNames[axis]}</th>
-                      <td>{ideal.prior.toFixed(1)}</td>
-                      <td>
-                        {ideal.ideal.toFixed(1)} ± {ideal.deviation.toFixed(1)}
-                      </td>
-                      <td>{signed(ideal.shift)}</td>
-                      <td>{ideal.tastings}</td>
-                    </tr>
-                  );
-                })}
-              </tbody>
+            <Box>
+              {axisKeys.map((axis) => {
+                const liking = family.axes[axis];
+                return liking === undefined ? null : <LikingBar key={axis} axis={axis} liking={liking} />;
+              })}
             </Box>
           </Box>
         ))}

@@ -1,14 +1,12 @@
 import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { api, type Sauce, type Version } from '../../api/client';
 import { sauceQuery, versionsQuery } from '../../api/queries';
 import { AxisBars } from '../../ui/AxisBars';
-import { Frame } from '../../ui/Frame';
-import { LostPage } from '../../ui/LostPage';
 import { grams, moment, moves } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
+import { SaucePage } from './SaucePage';
 
 const now = 'now';
 
@@ -52,20 +50,9 @@ export function ComparePage() {
     enabled: before !== undefined && after !== undefined,
   });
 
-  useEffect(() => {
-    document.title = `Side by side: ${sauce.data?.title ?? ''} · Vinculum`;
-  }, [sauce.data?.title]);
-
-  if (sauce.isError && versions.isError) return <LostPage />;
   const answer = compared.data;
   return (
-    <Frame>
-      <Typography variant="h1" sx={{ mt: 2 }}>
-        {sauce.data?.title ?? ''}{' '}
-        <Box component={Link} to={`/sauce/${id}`} sx={{ color: 'text.primary', fontSize: '1rem' }}>
-          to the bench
-        </Box>
-      </Typography>
+    <SaucePage sauce={id} at="bench" name="Side by side">
       <Typography role="status" data-says sx={{ my: 1, fontSize: '1.1rem' }}>
         {answer === undefined ? (compared.error?.message ?? 'Comparing …') : answer.says}
       </Typography>
@@ -128,7 +115,7 @@ export function ComparePage() {
           </tbody>
         </Box>
       )}
-    </Frame>
+    </SaucePage>
   );
 }
 

@@ -1,46 +1,41 @@
 import { Box, Button, Snackbar, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { api, type ShelfSauce, type Style, Unreachable } from '../../api/client';
 import { kitchenQuery, shelfQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { BarMark } from '../../ui/AxisBars';
+import { ColourDrop } from '../../ui/ColourDrop';
+import { axisKeys } from '../../ui/words';
+import { FromTypical, WriteIn } from './WaysIn';
 import { keptCooks } from '../cook-sessions/keptCooks';
 import { Frame } from '../../ui/Frame';
 import { TextInput } from '../../ui/TextInput';
 import { TakeIn } from '../imports/TakeIn';
 
-/** Where there is a keyboard, what is typed goes into the list at once; on a phone the board would cover the shelf. */
-const isAtADesk = !window.matchMedia('(pointer: coarse)').matches;
+const standing = (sauce: ShelfSauce): string => (sauce.verdict === '' ? 'no family chosen' : words(sauce));
 
-const standing = (sauce: ShelfSauce): string => (sauce.verdict === '' ? 'no style chosen' : sauce.verdict);
+/** What is off in words, or that nothing is. */
+function words(sauce: ShelfSauce): string {
+  const off = axisKeys
+    .map((key) => sauce.standing.axes[key].verdict)
+    .filter((word) => word !== '' && word !== 'about right');
+  return off.length === 0 ? 'balanced' : off.join(', ');
+}
 
-/** All sauces, and the place to start one. */
+/** All sauces, and the ways to start one. */
 export function Shelf() {
   const [wanted, setWanted] = useState('');
   const [pages, setPages] = useState(1);
   const shelf = useQuery(shelfQuery(wanted.trim(), pages));
   const kitchen = useQuery(kitchenQuery);
   const change = useChange<unknown>('shelf', (_, queries) => queries.invalidateQueries({ queryKey: ['shelf'] }));
-  const navigate = useNavigate();
-  const [text, setText] = useState('');
   const [away, setAway] = useState<ShelfSauce | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
 
   useEffect(() => {
     document.title = 'Shelf · Vinculum';
   }, []);
-
-  const begin = async () => {
-    try {
-      setFault(null);
-      const sauce = await api.writeSauce({ text });
-      await navigate(`/sauce/${sauce.id}`);
-    } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That did not work.');
-    }
-  };
 
   const putAway = async (sauce: ShelfSauce) => {
     if (await change.make(() => api.putAway(sauce.id))) setAway(sauce);
@@ -51,6 +46,7 @@ export function Shelf() {
   };
 
   const sauces = shelf.data?.sauces ?? [];
+  const isEmpty = shelf.isSuccess && sauces.length === 0 && wanted === '';
   const found = sauces.filter((sauce) => sauce.title.toLowerCase().includes(wanted.trim().toLowerCase()));
 
   return (
@@ -58,69 +54,26 @@ export function Shelf() {
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 2fr) minmax(0, 3fr)' },
+          gridTemplateColumns: {
+            xs: 'minmax(0, 1fr)',
+            md: isEmpty ? 'minmax(0, 1fr)' : 'minmax(0, 2fr) minmax(0, 3fr)',
+          },
           gap: 4,
-          pt: 3,
+          pt: 2,
         }}
       >
-        <Box component="section" aria-labelledby="begin">
-          <Typography
-            id="begin"
-            variant="h1"
-            sx={{
-              borderBottom: '3px solid',
-              borderColor: 'bar.rule',
-              pb: 0.5,
-              mb: 1.5,
-              minHeight: 48,
-              display: 'flex',
-              alignItems: 'end',
-            }}
-          >
-            What is in it?
-          </Typography>
-          <Box component="label" htmlFor="begin-text" sx={{ display: 'block', mb: 0.75 }}>
-            Paste a recipe as it stands on its page, or type one ingredient a line
-          </Box>
-          <TextInput
-            id="begin-text"
-            autoFocus={isAtADesk}
-            value={text}
-            rows={9}
-            spellCheck={false}
-            placeholder={'½ cup cider vinegar\n2 tbsp honey\n1 tin chopped tomatoes\na pinch of cayenne'}
-            onText={(text) => {
-              setText(text);
-            }}
-            onKeyDown={(event: { key: string; ctrlKey: boolean; metaKey: boolean }) => {
-              if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void begin();
-            }}
-            sx={{ width: '100%', lineHeight: 1.6 }}
-          />
-          <Button
-            variant="contained"
-            size="large"
-            onClick={() => void begin()}
-            sx={{ mt: 1, minHeight: 48, width: '100%' }}
-          >
-            {text.trim() === '' ? 'Start with an empty bench' : 'See how it is balanced'}
-          </Button>
-          {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
-          {fault !== null && (
-            <Typography role="alert" sx={{ mt: 1 }}>
-              {fault} What you typed is still here.
-            </Typography>
-          )}
-          <Box sx={{ mt: 2 }}>
-            <TakeIn />
-            <Box
-              component={Link}
-              to="/copies"
-              sx={{ color: 'text.primary', display: 'inline-flex', minHeight: 44, alignItems: 'center' }}
-            >
-              Copies of the kitchen, and taking things out
+        <Box sx={isEmpty ? waysInSideBySide : undefined}>
+          <WriteIn />
+          <FromTypical styles={kitchen.data?.styles ?? noStyles} />
+          <Box sx={{ mt: 2, display: 'flex', flexWrap: 'wrap', alignItems: 'start', gap: 1.5 }}>
+            <Box>
+              <TakeIn />
             </Box>
+            <Button component={Link} to="/copies">
+              Backups and export
+            </Button>
           </Box>
+          {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
         </Box>
         <Box component="section" aria-labelledby="shelf">
           <Box
@@ -185,7 +138,7 @@ export function Shelf() {
         onClose={() => {
           setAway(null);
         }}
-        message={`${away?.title === '' ? 'The sauce' : (away?.title ?? '')} is put away.`}
+        message={`${away?.title === '' ? 'The sauce' : (away?.title ?? '')} is archived.`}
         action={
           <Button color="inherit" onClick={() => void bringBack()}>
             Bring it back
@@ -198,51 +151,54 @@ export function Shelf() {
 
 function ShelfRow({ sauce, style, onPutAway }: { sauce: ShelfSauce; style: Style | undefined; onPutAway: () => void }) {
   const title = sauce.title === '' ? 'Unnamed sauce' : sauce.title;
+  const { colour, axes } = sauce.standing as Partial<ShelfSauce['standing']> & Pick<ShelfSauce['standing'], 'axes'>;
   return (
     <Box
       component="li"
       sx={{ display: 'flex', alignItems: 'center', gap: 1, borderBottom: '1px solid', borderColor: 'divider' }}
     >
-      <Box
-        component={Link}
-        to={`/sauce/${sauce.id}`}
-        sx={{
-          flex: 1,
-          minWidth: 0,
-          display: 'grid',
-          gridTemplateColumns: { xs: 'minmax(0, 1fr) 84px', sm: 'minmax(0, 1fr) 140px' },
-          columnGap: 2,
-          alignItems: 'center',
-          minHeight: 64,
-          py: 0.75,
-          color: 'text.primary',
-          textDecoration: 'none',
-          '&:hover .name': { textDecoration: 'underline', textUnderlineOffset: '4px' },
-        }}
-      >
+      <Box component={Link} to={`/sauce/${sauce.id}`} sx={row}>
+        <Box>
+          <ColourDrop colour={colour ?? null} size={40} />
+        </Box>
         <Box sx={{ minWidth: 0 }}>
           <Typography className="name" variant="h3" component="h3" noWrap>
             {title}
           </Typography>
           <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-            {[style?.name, `${sauce.line_count} ${sauce.line_count === 1 ? 'line' : 'lines'}`, standing(sauce)]
-              .filter(Boolean)
-              .join(' · ')}
+            {[style?.name, standing(sauce)].filter(Boolean).join(' · ')}
           </Typography>
         </Box>
-        <BarMark axes={sauce.standing.axes} />
+        <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
+          <BarMark axes={axes} />
+        </Box>
       </Box>
-      <Button
-        aria-label={`Put away: ${title}`}
-        title="Put away"
-        onClick={onPutAway}
-        sx={{ color: 'text.secondary', fontSize: '0.85rem' }}
-      >
-        Put away
+      <Button aria-label={`Archive: ${title}`} onClick={onPutAway} sx={{ '&&': { color: 'text.secondary' } }}>
+        Archive
       </Button>
     </Box>
   );
 }
+
+const row = {
+  flex: 1,
+  minWidth: 0,
+  display: 'grid',
+  gridTemplateColumns: { xs: '40px minmax(0, 1fr)', sm: '40px minmax(0, 1fr) 170px' },
+  columnGap: 2,
+  alignItems: 'center',
+  minHeight: 74,
+  py: 0.5,
+  color: 'text.primary',
+  textDecoration: 'none',
+  '&:hover .name': { textDecoration: 'underline', textUnderlineOffset: '4px' },
+} as const;
+const waysInSideBySide = {
+  display: 'grid',
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'repeat(auto-fit, minmax(360px, 1fr))' },
+  columnGap: 4,
+} as const;
+const noStyles: readonly Style[] = [];
 
 /** Cooks that this browser can open without the server. */
 function KeptSheets() {

@@ -1,0 +1,68 @@
+import { Box, Typography } from '@mui/material';
+import { Link } from 'react-router';
+import type { SauceLog } from '../../api/client';
+import { BarMark } from '../../ui/AxisBars';
+import { ColourDrop } from '../../ui/ColourDrop';
+import { axisKeys, day, grams, spoken } from '../../ui/words';
+import { tasted } from './tasted';
+
+type Batch = SauceLog['batches'][number];
+
+/** "a touch too sharp, needs a little more salt"; nothing where all is right, or there was no family. */
+const standing = (batch: Batch): string =>
+  axisKeys
+    .map((key) => batch.axes[key].verdict)
+    .filter((word) => word !== '' && word !== 'about right')
+    .join(', ');
+
+/** Every batch as a page of a notebook, the newest first. */
+export function Diary({ batches }: { batches: readonly Batch[] }) {
+  return (
+    <Box component="ol" aria-label="All batches" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      {[...batches].reverse().map((batch) => (
+        <Box component="li" key={batch.id} data-batch-row={batch.id} sx={page}>
+          <Box>
+            <ColourDrop colour={batch.colour} size={40} />
+          </Box>
+          <Box sx={{ minWidth: 0 }}>
+            <Typography variant="h3" component="h3">
+              <Box component={Link} to={`/batch/${batch.id}`} sx={{ color: 'inherit', textUnderlineOffset: '4px' }}>
+                {batch.at === null ? batch.code : day(batch.at)}
+              </Box>{' '}
+              <Box component="span" sx={aside}>
+                batch {batch.code} · {grams(batch.grams)}
+                {batch.measured.ph !== null && ` · pH ${batch.measured.ph.value.toFixed(2)}`}
+              </Box>
+            </Typography>
+            <Typography sx={{ my: 0.25 }}>{tasted(batch) === '' ? 'Not tasted.' : `“${tasted(batch)}”`}</Typography>
+            {batch.added.length > 0 && (
+              <Typography sx={{ fontSize: '0.92rem' }}>
+                Added to taste: {batch.added.map(spoken).join(', ')}.
+              </Typography>
+            )}
+            {standing(batch) !== '' && <Typography sx={aside}>{standing(batch)}</Typography>}
+          </Box>
+          <Box aria-hidden sx={{ display: { xs: 'none', sm: 'block' } }}>
+            <BarMark axes={batch.axes} />
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const page = {
+  display: 'grid',
+  gridTemplateColumns: { xs: '40px minmax(0, 1fr)', sm: '40px minmax(0, 1fr) 120px' },
+  columnGap: 2,
+  alignItems: 'start',
+  py: 1.25,
+  borderBottom: '1px solid',
+  borderColor: 'divider',
+} as const;
+const aside = {
+  fontSize: '0.88rem',
+  fontFamily: 'body2.fontFamily',
+  fontWeight: 400,
+  color: 'text.secondary',
+} as const;

@@ -1,0 +1,51 @@
+import { Box, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { logQuery, palateQuery, sauceQuery } from '../../api/queries';
+import { AxisBars } from '../../ui/AxisBars';
+import { grams, moment } from '../../ui/words';
+import { tasted } from './tasted';
+
+/** What is known before the spoon goes in: the last batch, what was said of it, and what tastings taught of its family. */
+export function LastTime({ sauce }: { sauce: number }) {
+  const log = useQuery(logQuery(sauce));
+  const found = useQuery(sauceQuery(sauce));
+  const palate = useQuery(palateQuery);
+  const last = log.data?.batches.at(-1);
+  const learned = palate.data?.families.find((one) => one.style === found.data?.style)?.says;
+  return (
+    <Box component="section" aria-label="Last time">
+      {last === undefined ? (
+        found.data !== undefined && (
+          <>
+            <Typography variant="h2" sx={{ mt: 2, mb: 0.5 }}>
+              As it is written
+            </Typography>
+            <AxisBars axes={found.data.standing.axes} preview={null} styleName={found.data.style} />
+          </>
+        )
+      ) : (
+        <>
+          <Typography variant="h2" sx={{ mt: 2 }}>
+            Last time, {moment(last.at)}
+          </Typography>
+          <Typography sx={{ my: 0.5 }}>
+            {tasted(last) === '' ? 'Not tasted.' : `“${tasted(last)}”`}{' '}
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {grams(last.grams)}, batch{' '}
+              <Box component={Link} to={`/batch/${last.id}`} sx={{ color: 'inherit' }}>
+                {last.code}
+              </Box>
+            </Box>
+          </Typography>
+          <AxisBars axes={last.axes} preview={null} styleName={found.data?.style ?? null} />
+        </>
+      )}
+      {learned != null && (
+        <Typography sx={{ mt: 1 }}>
+          <strong>Learned:</strong> {learned}
+        </Typography>
+      )}
+    </Box>
+  );
+}
