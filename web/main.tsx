@@ -26,6 +26,9 @@ const CardPage = later(async () => (await import('./features/batches/CardPage'))
 const PlanPage = later(async () => (await import('./features/plans/PlanPage')).PlanPage);
 const TrainerPage = later(async () => (await import('./features/palate/TrainerPage')).TrainerPage);
 const SafePage = later(async () => (await import('./features/backups/BackupsPage')).SafePage);
+/** Built only for development. */
+const LookPage = import.meta.env.DEV ? later(async () => (await import('./features/look/LookPage')).LookPage) : null;
+const SettingsPage = later(async () => (await import('./features/settings/SettingsPage')).SettingsPage);
 const PalatePage = later(async () => (await import('./features/palate/PalatePage')).PalatePage);
 
 const Entrance = later(async () => (await import('./features/auth/Entrance')).Entrance);
@@ -68,6 +71,8 @@ if (root !== null) {
               <Route path="/plan" element={<PlanPage />} />
               <Route path="/trainer" element={<TrainerPage />} />
               <Route path="/copies" element={<SafePage />} />
+              {LookPage !== null && <Route path="/look" element={<LookPage />} />}
+              <Route path="/settings" element={<SettingsPage />} />
               <Route path="/palate" element={<PalatePage />} />
               <Route path="/pantry" element={<Pantry />} />
               <Route path="*" element={<LostPage />} />

@@ -191,10 +191,11 @@ final readonly class DemoKitchen
         $batch->update(['closed_at' => Carbon::now()]);
     }
 
-    /** As if it were so many days ago. */
+    /** As if it were so many days ago, at an hour at which people cook. */
     private static function daysAgo(int $days, callable $then): void
     {
-        Carbon::setTestNow(Carbon::now()->subDays($days));
+        $at = Carbon::now()->subDays($days);
+        Carbon::setTestNow($days === 0 ? $at : $at->setTime(10 + $days % 8, 5 * ($days % 11)));
         try {
             $then();
         } finally {

@@ -19,6 +19,7 @@ use Vinculum\Planning\ScheduledTask;
 use Vinculum\Planning\Shopping;
 use Vinculum\Report\Report;
 use Vinculum\Scaling\ScaleFault;
+use Vinculum\Substitution\Season;
 use Vinculum\Substitution\SwapReason;
 
 /**
@@ -108,7 +109,7 @@ final readonly class PlanService
                         static fn(mixed $value): mixed => is_float($value) ? Report::rounded($value) : $value,
                         $one,
                     ),
-                    'out_of_season' => !$this->isInSeason($one['ingredient'], (int) $schedule->ready->format('n')),
+                    'out_of_season' => !$this->isInSeason($one['ingredient'], Season::month($schedule->ready)),
                 ],
                 Shopping::for($formulas, $stock),
             ),

@@ -8,6 +8,7 @@ use App\Pantry\Pantry;
 use Illuminate\Validation\Rule;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Substitution\Season;
 use Vinculum\Substitution\SwapReason;
 
 /**
@@ -27,6 +28,7 @@ final class SwapRequest extends FormulaRequest
             'diets' => ['sometimes', 'nullable', 'array', 'list', 'max:5'],
             'diets.*' => ['string', Rule::in(Ingredient::allDiets())],
             'month' => ['sometimes', 'nullable', 'integer', 'between:1,12'],
+            'zone' => ['sometimes', 'nullable', 'timezone:all_with_bc'],
             'for' => ['sometimes', 'nullable', 'string', 'max:100'],
         ];
     }
@@ -42,6 +44,7 @@ final class SwapRequest extends FormulaRequest
             'diets' => 'Diets are vegan, vegetarian, gluten-free, alcohol-free and no-added-sugar.',
             'diets.*' => 'Diets are vegan, vegetarian, gluten-free, alcohol-free and no-added-sugar.',
             'month' => 'A month is a number from 1 to 12.',
+            'zone' => 'The time zone is one such as Europe/London.',
             'for' => 'The substitute is named by its key in the catalogue.',
         ];
     }
@@ -56,7 +59,7 @@ final class SwapRequest extends FormulaRequest
     {
         return match ((string) $this->string('reason')) {
             'cannot-eat' => SwapReason::cannotEat($this->texts('allergens'), $this->texts('diets')),
-            'season' => SwapReason::outOfSeason($this->integer('month') ?: (int) now()->month),
+            'season' => SwapReason::outOfSeason($this->integer('month') ?: $this->monthNow()),
             'cheaper' => SwapReason::cheaper($pantry->prices()),
             'stronger' => SwapReason::stronger(),
             'milder' => SwapReason::milder(),
@@ -65,6 +68,14 @@ final class SwapRequest extends FormulaRequest
             'less-sugar' => SwapReason::lessSugar(),
             default => SwapReason::missing(),
         };
+    }
+
+    /** As the cook's own zone has it; without one, as the server's clock does. */
+    private function monthNow(): int
+    {
+        $zone = (string) $this->string('zone');
+
+        return Season::month($zone === '' ? now()->toImmutable() : now($zone)->toImmutable());
     }
 
     /** What a whole recipe is to be made fit for. */

@@ -14,7 +14,7 @@ final class DesigningTest extends BrowserTestCase
     public function test_a_sauce_is_designed_from_an_empty_bench_by_keyboard_alone(): void
     {
         self::begin('');
-        self::find('select')->sendKeys('Vinaigrette');
+        self::find('select[aria-label="Family"]')->sendKeys('Vinaigrette');
         self::find('input[aria-label="Line 1"]')->sendKeys('90 ml oliv');
         self::until(static fn(): bool => in_array('90 ml olive oil', self::offers(), true), 'names are offered');
         for ($presses = 0; self::chosenOffer() !== '90 ml olive oil' && $presses < 8; ++$presses) {

@@ -69,7 +69,7 @@ final class FirstVisitTest extends BrowserTestCase
             'the list has the focus from the start',
         );
         self::type("4 tbsp soy sauce\n", '2 tbsp rice vinegar', Key::CONTROL, Key::ENTER);
-        $style = self::find('select');
+        $style = self::find('select[aria-label="Family"]');
         $style->sendKeys('Seasoned');
         self::until(static fn(): bool => self::findAll('[data-correction="1"]') !== [], 'corrections are offered');
         self::type(Key::TAB);

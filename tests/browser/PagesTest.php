@@ -34,7 +34,7 @@ final class PagesTest extends BrowserTestCase
         self::until(static fn(): bool => str_contains(self::text('[data-axis="sour"]'), '%'), 'the bars stand');
 
         self::assertSame('Smoky Tomato Chutney', self::find('[aria-label="Name of the sauce"]')->getAttribute('value'));
-        self::assertSame('tomato-chutney', self::find('select')->getAttribute('value'));
+        self::assertSame('tomato-chutney', self::find('select[aria-label="Family"]')->getAttribute('value'));
         self::assertCount(6, self::findAll('ol[aria-label="Lines of the sauce"] li'));
         self::assertStringContainsString('Ground cumin', self::text('ol[aria-label="Lines of the sauce"] li:nth-child(5)'));
 
@@ -91,7 +91,7 @@ final class PagesTest extends BrowserTestCase
         self::until(static fn(): bool => self::findAll('[data-family="tomato-chutney"]') !== [], 'its family is offered');
         self::find('[data-family="tomato-chutney"]')->click();
         self::until(
-            static fn(): bool => self::find('select')->getAttribute('value') === 'tomato-chutney',
+            static fn(): bool => self::find('select[aria-label="Family"]')->getAttribute('value') === 'tomato-chutney',
             'the family is taken with one tap',
         );
         self::untilSaved();

@@ -49,7 +49,7 @@ final class PantryTest extends BrowserTestCase
         self::find('#begin-text')->sendKeys("2 tbsp tomato purée\n1 onion");
         self::find('main button')->click();
         self::until(
-            static fn(): bool => count(self::findAll('button[aria-label^="Mend line"]')) === 2,
+            static fn(): bool => count(self::findAll('button[aria-label^="Fix line"]')) === 2,
             'both lines offer a mend',
         );
         self::find('input[aria-label="Line 1"]')->click();
@@ -69,6 +69,7 @@ final class PantryTest extends BrowserTestCase
             static fn(): bool => self::find('input[aria-label="Line 2"]')->getAttribute('value') === '1 onion',
             'and given back',
         );
+        self::find('[data-fact="sure"]')->click();
         self::assertStringContainsString('doubt about', self::text('[data-doubt]'));
     }
 

@@ -31,7 +31,7 @@ final class RememberingTest extends BrowserTestCase
         self::find('section[aria-label="Over time"] svg');
         self::find('[data-choice="sweet"]')->click();
         self::until(
-            static fn(): bool => str_contains(self::text('section[aria-label="Over time"]'), 'Sweet, steps'),
+            static fn(): bool => str_starts_with((string) self::find('[data-over="sweet"]')->getAttribute('aria-label'), 'Sweet over time'),
             'the chart shows the axis',
         );
         self::assertStringContainsString('estimated', self::text('section[aria-label="Measured and estimated"]'));

@@ -151,7 +151,7 @@ final class TastingTest extends BrowserTestCase
         self::open('/');
         self::find('#begin-text')->sendKeys(self::SALTY_DIP);
         self::find('main button')->click();
-        self::find('select')->sendKeys($style);
+        self::find('select[aria-label="Family"]')->sendKeys($style);
         self::until(
             static fn(): bool => str_contains(self::text('[data-axis="salt"] [data-verdict]'), 'salty'),
             'it is too salty for its style',

@@ -6000,6 +6000,7 @@ export interface components {
             allergens?: string[] | null;
             diets?: string[] | null;
             month?: number | null;
+            zone?: string | null;
             for?: string | null;
         };
         TastingRequest: {

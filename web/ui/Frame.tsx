@@ -36,12 +36,19 @@ export function Frame({ head, foot, children }: Props) {
           ))}
         </Box>
         <Button
+          component={Link}
+          to="/settings"
+          sx={{ '&&': { color: 'strip.text' }, ml: 'auto', display: { xs: 'none', sm: 'inline-flex' } }}
+        >
+          Settings
+        </Button>
+        <Button
           aria-label="Help: what the bars say, and keys"
           title="Help (?)"
           onClick={() => {
             setShowsKeys(true);
           }}
-          sx={{ '&&': { color: 'strip.text' }, ml: 'auto', fontSize: '1.1rem' }}
+          sx={{ '&&': { color: 'strip.text' }, ml: { xs: 'auto', sm: 0 }, fontSize: '1.1rem' }}
         >
           ?
         </Button>

@@ -1,5 +1,6 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useEffect } from 'react';
+import { Link } from 'react-router';
 
 const keys: readonly (readonly [string, string])[] = [
   ['Enter', 'next line, or a new one'],
@@ -8,14 +9,14 @@ const keys: readonly (readonly [string, string])[] = [
   ['Ctrl+↑ ↓', 'the same from anywhere in the line'],
   ['Alt+↑ ↓', 'move the line'],
   ['↓ Enter while typing', 'take a name that is offered; Esc to go on typing'],
-  ['Backspace on an empty line', 'take the line out'],
+  ['Backspace on an empty line', 'delete the line'],
   ['Alt+Enter in a line', 'what can be done with it'],
   ['Alt+K · Alt+S in a line', 'lock its amount · swap it'],
-  ['Alt+M in a line', 'the next way to mend it: another meaning, its weight, or a line for each of several'],
+  ['Alt+M in a line', 'the next way to fix it: another meaning, its weight, or a line for each of several'],
   ['Alt+A in a line or step', 'set it aside: it is none of the sauce'],
   ['I or M on a line set aside', 'make it an ingredient, or a step of the method'],
   ['Alt+1 … Alt+8', 'add what that correction says'],
-  ['Alt+U', 'solve the unlocked lines'],
+  ['Alt+U', 'set the unlocked lines, so that all stands in its windows'],
   ['Alt+L · Alt+C', 'to the lines · to what to add'],
   ['Ctrl+Z · Ctrl+Shift+Z', 'undo · redo, back through the whole visit'],
   ['?', 'this page'],
@@ -26,10 +27,11 @@ const words: readonly (readonly [string, string])[] = [
   ['The whisker', 'what it lies between, nine times in ten: amounts, fruit and chillies vary'],
   ['The shaded part', 'what sauces of the chosen style are usually like: its window'],
   ['The bracket', 'how you like it, as far as your tastings tell'],
+  ['The bite', 'of mustard, horseradish and wasabi, in the nose; it goes with boiling'],
   ['A step', 'what a tongue just notices: one is a touch, five are far'],
   ['%', 'grams in 100 g: sweet as sugar, sour as vinegar’s acid, savoury as glutamate'],
   ['SHU', 'Scoville heat units of the sauce as it is'],
-  ['≈ and mend', 'taken from a table or guessed; mend offers what else it may mean'],
+  ['≈ and fix', 'taken from a table or guessed; fix offers what else it may mean'],
 ];
 
 const isTyping = (target: EventTarget | null): boolean =>
@@ -64,6 +66,9 @@ export function Help({ open, onOpenChange }: { open: boolean; onOpenChange: (ope
         <Pairs pairs={keys} />
       </DialogContent>
       <DialogActions>
+        <Button component={Link} to="/settings" onClick={close}>
+          Settings
+        </Button>
         <Button onClick={close}>Back</Button>
       </DialogActions>
     </Dialog>

@@ -1,3 +1,4 @@
+import { locale } from './locale';
 import type { AxisKey, Correction } from '../api/client';
 
 export const axisKeys: readonly AxisKey[] = ['sweet', 'sour', 'salt', 'umami', 'heat'];
@@ -60,12 +61,12 @@ export const shortUnit = (key: AxisKey): string => shortUnits[key];
 export const moment = (iso: string | null): string =>
   iso === null
     ? ''
-    : new Date(iso).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+    : new Date(iso).toLocaleString(locale(), { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
 /** "Sat 28 Nov", with the year where it is not this one. */
 export const day = (iso: string): string => {
   const at = new Date(iso);
-  return at.toLocaleDateString(undefined, {
+  return at.toLocaleDateString(locale(), {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
@@ -78,7 +79,7 @@ export const typedNumber = (text: string): number => Number(text.replace(',', '.
 
 /** "Sat 28 Nov, 17:40". */
 export const when = (iso: string): string =>
-  new Date(iso).toLocaleString(undefined, {
+  new Date(iso).toLocaleString(locale(), {
     weekday: 'short',
     day: 'numeric',
     month: 'short',

@@ -8,6 +8,7 @@ import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
 import { DoorFacts } from '../auth/HomeNetworkFacts';
 import { TakeIn } from '../imports/TakeIn';
+import { locale } from '../../ui/locale';
 
 const kinds: readonly (readonly [string, string])[] = [
   ['/api/export/kitchen', 'The whole kitchen, one file'],
@@ -48,7 +49,7 @@ export function SafePage() {
             ? 'Looking …'
             : newest === undefined
               ? 'There is no copy yet.'
-              : `The newest is from ${new Date(newest.at * 1000).toLocaleString()}, and it ${newest.opens ? 'opens and is sound' : 'is damaged'}.`}{' '}
+              : `The newest is from ${new Date(newest.at * 1000).toLocaleString(locale())}, and it ${newest.opens ? 'opens and is sound' : 'is damaged'}.`}{' '}
           One is made each day while the kitchen runs, and the last seven are kept.
         </Typography>
         <Button variant="contained" data-make-copy onClick={() => void then(api.makeCopy, 'A copy is made.')}>
@@ -70,7 +71,7 @@ export function SafePage() {
           <tbody>
             {copies.data?.copies.map((copy) => (
               <tr key={copy.name} data-copy={copy.name}>
-                <th scope="row">{new Date(copy.at * 1000).toLocaleString()}</th>
+                <th scope="row">{new Date(copy.at * 1000).toLocaleString(locale())}</th>
                 <td>{reasons[copy.why] ?? copy.why}</td>
                 <td>{(copy.bytes / 1000).toFixed(0)} kB</td>
                 <td>{copy.opens ? 'yes' : 'damaged'}</td>

@@ -14,6 +14,7 @@ import { KeepFacts } from '../../ui/KeepFacts';
 import { SplitUses } from './SplitUses';
 import { TextInput } from '../../ui/TextInput';
 import { SaucePage } from '../recipes/SaucePage';
+import { date, locale, money } from '../../ui/locale';
 
 /** One batch: what went in, how it keeps, where its jars went. Corrections are added, nothing is edited away. */
 export function BatchPage() {
@@ -48,7 +49,7 @@ export function BatchPage() {
       >
         <Box>
           <Typography sx={{ mb: 1 }}>
-            Batch <strong>{kept.code}</strong>, made {kept.made_on}, version {one.version} ·{' '}
+            Batch <strong>{kept.code}</strong>, made {date(kept.made_on)}, version {one.version} ·{' '}
             <Box component={Link} to={`/sauce/${one.sauce}/log`} sx={{ color: 'text.primary' }}>
               all batches
             </Box>{' '}
@@ -78,7 +79,7 @@ export function BatchPage() {
             .
           </Typography>
           <Typography data-cost>
-            {kept.cost.total > 0 && `Cost ${kept.cost.total.toFixed(2)}`}
+            {kept.cost.total > 0 && `Cost ${money(kept.cost.total)}`}
             {kept.cost.unpriced.length > 0 &&
               `${kept.cost.total > 0 ? ', without' : 'No price in the pantry for'} ${kept.cost.unpriced.join(', ').toLowerCase()}.`}
           </Typography>
@@ -101,7 +102,7 @@ export function BatchPage() {
                 sx={{ display: 'flex', gap: 1, borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}
               >
                 <Box component="span" sx={{ color: 'text.secondary', minWidth: 110 }}>
-                  {new Date(event.at * 1000).toLocaleString(undefined, {
+                  {new Date(event.at * 1000).toLocaleString(locale(), {
                     day: 'numeric',
                     month: 'short',
                     hour: '2-digit',
@@ -137,7 +138,7 @@ export function BatchPage() {
         <Box>
           <Typography variant="h2">How it keeps</Typography>
           <Typography data-use-by>
-            Use by <strong>{kept.use_by}</strong>, counted from the day it was made.
+            Use by <strong>{date(kept.use_by)}</strong>, counted from the day it was made.
           </Typography>
           <KeepFacts keep={kept.keep} />
           <SplitUses batch={id} />
@@ -252,11 +253,11 @@ function Jars({ kept, onFill, onEdit }: JarsProps) {
                 <td>
                   <Button
                     aria-pressed={jar.finished_at !== null}
-                    aria-label={`${jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString()}: ${jar.code} finished`}
+                    aria-label={`${jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString(locale())}: ${jar.code} finished`}
                     sx={{ minHeight: 32 }}
                     onClick={() => void onEdit(jar.id, { finished: jar.finished_at === null })}
                   >
-                    {jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString()}
+                    {jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString(locale())}
                   </Button>
                 </td>
               </tr>

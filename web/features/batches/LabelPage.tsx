@@ -10,6 +10,7 @@ import { keepWords } from '../../ui/KeepFacts';
 import { TextInput } from '../../ui/TextInput';
 import { displayFont } from '../../ui/theme';
 import { SaucePage } from '../recipes/SaucePage';
+import { date } from '../../ui/locale';
 
 interface Sheet {
   readonly says: string;
@@ -290,7 +291,8 @@ function One({
         </div>
       ))}
       <div>
-        <strong>Net</strong> {net} · <strong>made</strong> {record.made_on} · <strong>use by</strong> {record.use_by}
+        <strong>Net</strong> {net} · <strong>made</strong> {date(record.made_on)} · <strong>use by</strong>{' '}
+        {date(record.use_by)}
       </div>
       <div>{keepWords(record.keep)}. Once open, in the fridge.</div>
       {nutrition !== null && <div>{inHundred(nutrition)}</div>}

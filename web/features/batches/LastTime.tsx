@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { logQuery, palateQuery, sauceQuery } from '../../api/queries';
 import { AxisBars } from '../../ui/AxisBars';
-import { grams, moment } from '../../ui/words';
+import { day, grams } from '../../ui/words';
 import { tasted } from './tasted';
 
 /** What is known before the spoon goes in: the last batch, what was said of it, and what tastings taught of its family. */
@@ -27,7 +27,7 @@ export function LastTime({ sauce }: { sauce: number }) {
       ) : (
         <>
           <Typography variant="h2" sx={{ mt: 2 }}>
-            Last time, {moment(last.at)}
+            Last time, {last.at === null ? '' : day(last.at)}
           </Typography>
           <Typography sx={{ my: 0.5 }}>
             {tasted(last) === '' ? 'Not tasted.' : `“${tasted(last)}”`}{' '}

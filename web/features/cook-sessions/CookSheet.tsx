@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Cook, CookEvent, Instruments, Move } from '../../api/client';
 import { BarMark } from '../../ui/AxisBars';
@@ -19,6 +19,9 @@ import { Rebalancing } from './Rebalancing';
 import { StepMove } from './StepMove';
 import { Timers } from './Timers';
 import { WeighAlong } from './WeighAlong';
+import { ColourDrop } from '../../ui/ColourDrop';
+import { hasVoice, say } from './sound';
+import { useHands } from './useHands';
 
 /** Asks the browser to keep the screen on, again whenever the page comes back into view. */
 function useWakefulness() {
@@ -71,7 +74,9 @@ export function CookSheet({ opened, offset, instruments }: Props) {
   const cook = useMemo(() => meanwhile(stored, waiting), [stored, waiting]);
   const [at, setAt] = useState(() => firstOpen(cook));
   const trouble = useSyncExternalStore(outbox.subscribe, outbox.lastTrouble);
+  const sheet = useRef<HTMLDivElement>(null);
   useWakefulness();
+  useHands(sheet);
   useEffect(
     () => () => {
       outbox.close();
@@ -91,7 +96,7 @@ export function CookSheet({ opened, offset, instruments }: Props) {
   };
   const move = cook.moves[at];
   return (
-    <Box sx={{ maxWidth: 900, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 3 }}>
+    <Box ref={sheet} sx={{ maxWidth: 900, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 3 }}>
       <Box
         sx={{
           display: 'flex',
@@ -102,6 +107,7 @@ export function CookSheet({ opened, offset, instruments }: Props) {
           minHeight: 56,
         }}
       >
+        <ColourDrop colour={cook.balance.colour} size={34} />
         <Typography variant="h1" noWrap sx={{ flex: 1, minWidth: 0, fontSize: '1.25rem' }}>
           {cook.title === '' ? 'Unnamed sauce' : cook.title}
         </Typography>
@@ -171,6 +177,16 @@ export function CookSheet({ opened, offset, instruments }: Props) {
         >
           Back
         </Button>
+        {hasVoice() && move !== undefined && (
+          <Button
+            data-aloud
+            onClick={() => {
+              say(spokenMove(move, cook));
+            }}
+          >
+            Read it aloud
+          </Button>
+        )}
         <Button disabled={at + 1 >= cook.moves.length} onClick={goOn}>
           Skip
         </Button>
@@ -183,6 +199,17 @@ export function CookSheet({ opened, offset, instruments }: Props) {
       ))}
     </Box>
   );
+}
+
+/** What is to be done now, as one would call it across the kitchen. */
+function spokenMove(move: Move, cook: Cook): string {
+  if (move.measure !== null) return move.measure.says;
+  if (move.step !== null) return move.step.text;
+  if (move.kind === 'pan-empty') return 'Weigh the empty pan';
+  if (move.kind === 'pan-reads') {
+    return `Stop when pan and sauce weigh ${inGrams(cook.pan.reads_grams ?? cook.pan.sauce_grams)}`;
+  }
+  return move.kind === 'cool' ? 'Cool it' : move.kind === 'fill' ? 'Fill the jars' : 'Take the readings';
 }
 
 const stepCaution = { border: '3px solid', borderColor: 'bar.preview', px: 1.25, mb: 1, fontSize: '1.1rem' } as const;

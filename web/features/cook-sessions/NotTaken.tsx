@@ -1,5 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { Refused } from './outbox';
+import { locale } from '../../ui/locale';
 
 /** What the kitchen would not take stays in sight, in the cook's own words and figures, until it is put aside. */
 export function NotTaken({ refused, onSeen }: { refused: readonly Refused[]; onSeen: () => void }) {
@@ -25,5 +26,5 @@ const written = (event: Refused['event']): string =>
     event.kind.replace('-', ' '),
     ...Object.entries(event.figures ?? {}).map(([name, figure]) => `${name} ${String(figure)}`),
     ...(event.words == null || event.words === '' ? [] : [`“${event.words}”`]),
-    new Date(1000 * event.at).toLocaleString(),
+    new Date(1000 * event.at).toLocaleString(locale()),
   ].join(', ');

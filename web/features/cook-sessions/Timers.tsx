@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { CookEvent, CookTimer } from '../../api/client';
+import { ring } from './sound';
 
 /** "4:05", "1:12:00". */
 export const clock = (seconds: number): string => {
@@ -22,24 +23,6 @@ export function useNow(): number {
     };
   }, []);
   return now;
-}
-
-/** Three short tones, made here: no file to load. */
-function ring() {
-  try {
-    const context = new AudioContext();
-    [0, 0.35, 0.7].forEach((at) => {
-      const tone = context.createOscillator();
-      const loudness = context.createGain();
-      tone.frequency.value = 880;
-      loudness.gain.value = 0.2;
-      tone.connect(loudness).connect(context.destination);
-      tone.start(context.currentTime + at);
-      tone.stop(context.currentTime + at + 0.2);
-    });
-  } catch {
-    // a browser without sound still shows it
-  }
 }
 
 /** All that runs at once. A timer knows when it began: reload and sleep do not stop it. */

@@ -10,7 +10,8 @@ export function LikingBar({ axis, liking }: { axis: AxisKey; liking: Liking }) {
   const window = liking.window_steps;
   const at = (steps: number) => place(steps, window);
   const [from, to] = [at(liking.ideal - liking.deviation), at(liking.ideal + liking.deviation)];
-  const tastings = `${liking.tastings} ${liking.tastings === 1 ? 'tasting' : 'tastings'}`;
+  const tastings =
+    liking.tastings === 0 ? 'not tasted yet' : `${liking.tastings} ${liking.tastings === 1 ? 'tasting' : 'tastings'}`;
   return (
     <Box data-liking={axis} sx={row}>
       <Box sx={{ fontWeight: 700 }}>{axisNames[axis]}</Box>

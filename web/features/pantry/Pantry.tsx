@@ -302,7 +302,7 @@ const PantryRow = memo(function PantryRow({ item, isOpen, product, onToggle, onM
                   onTakeOut(product);
                 }}
               >
-                Take it out
+                Delete it
               </Button>
             )}
           </Box>

@@ -10,6 +10,7 @@ import { Timeline } from './Timeline';
 import { type Planning, usePlan } from './usePlan';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
+import { money } from '../../ui/locale';
 
 /** When to start what, so that it is ready on the day, and what to buy for it. */
 export function PlanPage() {
@@ -161,10 +162,10 @@ function KeptPlans({ plan }: { plan: Planning }) {
               plan.recall(one);
             }}
           >
-            {one.title}, {one.ready}
+            {one.title}, {when(one.ready.replace(' ', 'T'))}
           </Button>
-          <Button aria-label={`Drop the plan ${one.title}`} onClick={() => void plan.drop(one)}>
-            Drop
+          <Button aria-label={`Delete the plan ${one.title}`} onClick={() => void plan.drop(one)}>
+            Delete
           </Button>
         </Box>
       ))}
@@ -204,7 +205,7 @@ function ShoppingList({ draft }: { draft: PlanDraft }) {
               <td>{grams(one.need_grams)}</td>
               <td>{one.stock_grams > 0 ? grams(one.stock_grams) : ''}</td>
               <td>{one.packs === null ? grams(one.buy_grams) : `${one.packs} × ${grams(one.pack_grams ?? 0)}`}</td>
-              <td>{one.cost === null ? '' : one.cost.toFixed(2)}</td>
+              <td>{one.cost === null ? '' : money(one.cost)}</td>
               <td>{one.left_grams === null ? '' : grams(Math.max(0, one.left_grams))}</td>
             </tr>
           ))}
@@ -223,8 +224,8 @@ function ShoppingList({ draft }: { draft: PlanDraft }) {
       {draft.sauces.map((sauce) => (
         <Typography key={sauce.id} sx={{ fontSize: '0.92rem' }}>
           {sauce.title}:{' '}
-          {sauce.cost > 0 ? `${sauce.cost.toFixed(2)} as far as prices are known` : 'no prices in the pantry yet'}
-          {sauce.cost > 0 && sauce.cost_per_jar !== null && `, ${sauce.cost_per_jar.toFixed(2)} a jar`}
+          {sauce.cost > 0 ? `${money(sauce.cost)} as far as prices are known` : 'no prices in the pantry yet'}
+          {sauce.cost > 0 && sauce.cost_per_jar !== null && `, ${money(sauce.cost_per_jar)} a jar`}
         </Typography>
       ))}
     </Box>

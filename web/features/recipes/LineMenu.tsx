@@ -87,7 +87,7 @@ export function LineMenu({ anchor, lines, index, onClose, onTag, onMove, onSwap,
           {place.says}
         </MenuItem>
       ))}
-      <MenuItem onClick={then(onRemove)}>Take the line out</MenuItem>
+      <MenuItem onClick={then(onRemove)}>Delete the line</MenuItem>
     </Menu>
   );
 }

@@ -40,6 +40,8 @@ const reasons: readonly (readonly [Reason, string])[] = [
   ['less-sugar', 'Less sugar'],
 ];
 
+const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
 const kinships: Record<number, string> = {
   1: 'the same thing in another form',
   2: 'what cooks usually take',
@@ -103,6 +105,7 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
             ...formula,
             line: chosen + 1,
             reason,
+            zone,
             ...(reason === 'cannot-eat' ? { allergens: isDiet ? [] : [avoids], diets: isDiet ? [avoids] : [] } : {}),
           },
     [formula, chosen, reason, avoids, isDiet],
