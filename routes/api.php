@@ -40,6 +40,7 @@ Route::post('/design', DesignController::class);
 
 Route::post('/suggest', [WritingController::class, 'suggest']);
 Route::post('/nudge', [WritingController::class, 'nudge']);
+Route::post('/ratio', [WritingController::class, 'ratio']);
 Route::post('/swap', [SwapController::class, 'line']);
 Route::post('/convert', [SwapController::class, 'whole']);
 Route::post('/scale', ScaleController::class);

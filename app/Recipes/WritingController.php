@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Recipes;
 
 use App\Http\Description\Answers;
+use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Correction\JndAdjustment;
+use Vinculum\Correction\RatioAdjustment;
 use Vinculum\Recipe\Parser\LineGrammar;
 use Vinculum\Recipe\Resolution\Completion;
 use Vinculum\Recipe\Writing\AmountWriter;
@@ -16,6 +18,7 @@ use Vinculum\Recipe\Writing\AmountWriter;
  *
  * @phpstan-type Suggestions array{suggestions: list<array{text: string, name: string, own: bool}>}
  * @phpstan-type Nudged array{text: string}
+ * @phpstan-type Rewritten array{texts: list<string>}
  */
 final readonly class WritingController
 {
@@ -58,5 +61,19 @@ final readonly class WritingController
             : AmountWriter::notched($formula->lines[$line], $direction, $edit->measures);
 
         return new JsonResponse(['text' => array_values($formula->rowsWith([$line => $text]))[0] ?? $text]);
+    }
+
+    #[Answers('Rewritten')]
+    public function ratio(RatioRequest $request): JsonResponse
+    {
+        $edit = $request->edit();
+        $formula = $this->balanceService->formula($edit);
+        try {
+            $edits = RatioAdjustment::to($formula, $request->ratio(), $edit->measures);
+        } catch (\InvalidArgumentException $fault) {
+            throw Faults::in('sweet_to_sour', $fault);
+        }
+
+        return new JsonResponse(['texts' => array_replace($edit->lines, $formula->rowsWith($edits))]);
     }
 }

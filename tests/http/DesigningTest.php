@@ -44,6 +44,33 @@ final class DesigningTest extends HttpTestCase
         $this->postJson('/api/suggest', ['text' => str_repeat('a', 401)])->assertStatus(422);
     }
 
+    public function test_sweet_over_sour_is_set_by_moving_the_lines(): void
+    {
+        $lines = ['300 ml tomato juice', '60 g sugar', '60 ml cider vinegar', 'For later:', '1 tsp salt'];
+        $set = fn(mixed $ratio) => $this->postJson(
+            '/api/ratio',
+            ['lines' => $lines, 'measures' => 'metric', 'sweet_to_sour' => $ratio],
+        );
+        $before = $this->postJson('/api/balance', ['lines' => $lines, 'measures' => 'metric'])
+            ->json('ratios.sweet_to_sour');
+        $texts = $set($before / 1.5)->assertOk()->json('texts');
+        self::assertSame(['300 ml tomato juice', 'For later:', '1 tsp salt'], array_values(array_intersect($texts, $lines)));
+        self::assertEqualsWithDelta(
+            $before / 1.5,
+            $this->postJson('/api/balance', ['lines' => $texts, 'measures' => 'metric'])->json('ratios.sweet_to_sour'),
+            1.0,
+        );
+        foreach ([0, -3, 'much', null, 1e9] as $odd) {
+            $set($odd)->assertStatus(422);
+        }
+        $this->postJson('/api/ratio', ['lines' => ['1 cup water'], 'sweet_to_sour' => 3])
+            ->assertStatus(422)
+            ->assertJsonPath(
+                'message',
+                'There is no ratio to set while the sauce is not both sweet and sour.',
+            );
+    }
+
     public function test_an_amount_is_nudged_by_a_notch_or_by_a_step(): void
     {
         $nudge = fn(array $more) => $this->postJson(

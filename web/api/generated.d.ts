@@ -439,6 +439,64 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ratio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Helps with writing a line: what it may be about to name, and its amount a little up or down. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RatioRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Rewritten"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/swap": {
         parameters: {
             query?: never;
@@ -5276,6 +5334,9 @@ export interface components {
                 heat: components["schemas"]["Axis"];
             };
         };
+        Rewritten: {
+            texts: string[];
+        };
         Said: {
             complaint: string;
             strength: string;
@@ -5923,6 +5984,27 @@ export interface components {
                 shu?: number | string | null;
                 serving_grams?: number | string | null;
             };
+        };
+        RatioRequest: {
+            title?: string | null;
+            style?: string | null;
+            /** @enum {string|null} */
+            measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
+            yield?: string | null;
+            part_ml?: number | string | null;
+            sauce?: number | null;
+            forked_from?: number | null;
+            pan?: string | null;
+            method?: (string | null)[] | null;
+            servings?: number | null;
+            set_aside?: {
+                text: string | null;
+                why: string;
+                sure?: boolean;
+            }[] | null;
+            let_go?: string[] | null;
+            lines: string[];
+            sweet_to_sour: number | string;
         };
         ScaleRequest: {
             title?: string | null;

@@ -64,6 +64,7 @@ export type PlanRequest = Schemas['PlanRequest'];
 export type Pungency = Schemas['Pungency'];
 export type Product = Schemas['Product'];
 export type ProductRequest = Schemas['ProductRequest'];
+export type RatioRequest = Schemas['RatioRequest'];
 export type Rebalancing = Schemas['Rebalancing'];
 export type Reduction = Schemas['Reduction'];
 export type Sauce = Schemas['Sauce'];

@@ -6,6 +6,7 @@ import { millilitres } from '../../ui/words';
 import { BenchTools } from './BenchTools';
 import type { Draft } from './draft';
 import { FamilyGuess } from './FamilyGuess';
+import { RatioHand } from './RatioHand';
 import { SauceHead } from './SauceHead';
 import type { Bench } from './useBench';
 
@@ -25,6 +26,11 @@ export function BenchHead({ bench, kitchen, report }: Props) {
       at="bench"
       colour={isThere ? report.colour : null}
       ratio={isThere ? report.ratios.sweet_to_sour : null}
+      hand={
+        isThere && report.ratios.sweet_to_sour !== null ? (
+          <RatioHand bench={bench} ratio={report.ratios.sweet_to_sour} />
+        ) : undefined
+      }
       title={
         <InputBase
           value={draft.title}

@@ -15,6 +15,8 @@ interface Props {
   colour: string | null;
   /** Sweet over sour; null where there is none of one. */
   ratio: number | null;
+  /** In its place, where it can be set. */
+  hand?: ReactNode;
   /** Family and size, in one line. */
   says: ReactNode;
   /** Whether it is stored, and the way back. */
@@ -30,7 +32,7 @@ const places: readonly (readonly [SaucePlace, string, string])[] = [
 ];
 
 /** What a sauce is known by, and its places in the order of the work: the same on all of them. */
-export function SauceHead({ sauce, at, title, colour, ratio, says, tools }: Props) {
+export function SauceHead({ sauce, at, title, colour, ratio, hand, says, tools }: Props) {
   return (
     <Box sx={head}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, minWidth: 0 }}>
@@ -49,7 +51,7 @@ export function SauceHead({ sauce, at, title, colour, ratio, says, tools }: Prop
         </Box>
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, gridArea: 'hand' }}>
-        {ratio !== null && <Fraction ratio={ratio} above="sweet" below="sour" />}
+        {hand ?? (ratio !== null && <Fraction ratio={ratio} above="sweet" below="sour" />)}
       </Box>
       <Box sx={{ gridArea: 'places', display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1 }}>
         <Box component="nav" aria-label="This sauce" sx={{ display: { xs: 'none', md: 'flex' } }}>
