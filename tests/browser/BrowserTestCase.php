@@ -202,6 +202,28 @@ abstract class BrowserTestCase extends TestCase
         self::type(WebDriverKeys::ENTER);
     }
 
+    /** Chooses from a list as a person does, at once: letters typed one by one may come too slowly to be one word. */
+    protected static function choose(string $selector, string $says): void
+    {
+        $list = self::find($selector);
+        self::$browser->executeScript(
+            'const option = [...arguments[0].options].find((one) => one.text === arguments[1]); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(arguments[0], option.value); arguments[0].dispatchEvent(new Event("change", {bubbles: true}));',
+            [$list, $says],
+        );
+    }
+
+    /** Goes to a place of the sauce by its link: at the top on a wide screen, at the bottom on a phone. */
+    protected static function goTo(string $place): void
+    {
+        self::until(
+            static fn(): bool => (bool) self::$browser->executeScript(
+                'const link = [...document.querySelectorAll(`a[href$="${arguments[0]}"]`)].find((one) => one.getClientRects().length > 0); link?.click(); return link !== undefined;',
+                [$place],
+            ),
+            "there is a way to {$place}",
+        );
+    }
+
     protected static function untilSaved(): void
     {
         usleep(350_000);

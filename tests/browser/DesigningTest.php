@@ -14,7 +14,7 @@ final class DesigningTest extends BrowserTestCase
     public function test_a_sauce_is_designed_from_an_empty_bench_by_keyboard_alone(): void
     {
         self::begin('');
-        self::find('select[aria-label="Family"]')->sendKeys('Vinaigrette');
+        self::choose('select[aria-label="Family"]', 'Vinaigrette');
         self::find('input[aria-label="Line 1"]')->sendKeys('90 ml oliv');
         self::until(static fn(): bool => in_array('90 ml olive oil', self::offers(), true), 'names are offered');
         for ($presses = 0; self::chosenOffer() !== '90 ml olive oil' && $presses < 8; ++$presses) {
@@ -397,6 +397,34 @@ final class DesigningTest extends BrowserTestCase
         );
 
         return is_array($answer) ? $answer : [];
+    }
+
+    public function test_one_press_beside_a_bar_brings_it_in_and_the_fraction_is_set(): void
+    {
+        self::resize(1280, 900);
+        self::open('/');
+        self::find('#begin-text')->sendKeys("90 ml olive oil\n30 ml white wine vinegar\n1 tbsp honey");
+        self::find('main button')->click();
+        self::choose('select[aria-label="Family"]', 'Vinaigrette');
+        self::until(static fn(): bool => self::findAll('[data-mend="salt"]') !== [], 'salt has a way in');
+        self::assertStringContainsString('salt', self::verdict('salt'));
+        self::find('[data-mend="salt"]')->click();
+        self::until(static fn(): bool => self::verdict('salt') === 'about right', 'and is right then');
+        self::assertCount(4, array_filter(self::lines(), static fn(string $line): bool => $line !== ''));
+
+        $before = (float) self::find('[data-hand]')->getAttribute('data-hand');
+        self::find('[data-hand]')->click();
+        self::find('[data-ratio="sharper"]')->click();
+        self::until(
+            static fn(): bool => (float) self::find('[data-hand]')->getAttribute('data-hand') < 0.95 * $before,
+            'the fraction is less',
+        );
+        self::assertNotContains('1 tbsp honey', self::lines());
+        self::assertSame([], self::issues());
+        self::type(Key::ESCAPE);
+        self::until(static fn(): bool => self::findAll('[data-ratio]') === [], 'it closes');
+        self::type(Key::CONTROL, 'z');
+        self::until(static fn(): bool => in_array('1 tbsp honey', self::lines(), true), 'and is taken back');
     }
 
     private static function button(string $says): WebDriverElement

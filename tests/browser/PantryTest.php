@@ -28,7 +28,7 @@ final class PantryTest extends BrowserTestCase
             static fn(): bool => str_contains(self::text('[role="dialog"] [role="alert"]'), 'not a number'),
             'the slip is named',
         );
-        self::labelled('Salt, g')->clear();
+        self::labelled('Salt, g')->sendKeys(Key::CONTROL . 'a');
         self::labelled('Salt, g')->sendKeys('9');
         self::button('Keep it')->click();
         self::until(static fn(): bool => str_contains(self::text('ul'), 'Towpath soy'), 'it stands in the pantry');

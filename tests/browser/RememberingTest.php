@@ -169,6 +169,7 @@ final class RememberingTest extends BrowserTestCase
             'nothing is known of sweetness yet',
         );
         self::assertCount(5, self::findAll('[data-glass]'));
+        self::$browser->findElement(WebDriverBy::xpath('//button[contains(., "For whoever pours")]'))->click();
         for ($trial = 1; $trial <= 4; ++$trial) {
             // whoever pours says where the stronger one stands
             $order = (string) self::$browser->executeScript(

@@ -151,13 +151,13 @@ final class TastingTest extends BrowserTestCase
         self::open('/');
         self::find('#begin-text')->sendKeys(self::SALTY_DIP);
         self::find('main button')->click();
-        self::find('select[aria-label="Family"]')->sendKeys($style);
+        self::choose('select[aria-label="Family"]', $style);
         self::until(
             static fn(): bool => str_contains(self::text('[data-axis="salt"] [data-verdict]'), 'salty'),
             'it is too salty for its style',
         );
         self::untilSaved();
-        self::find('a[href$="/taste"]')->click();
+        self::goTo('/taste');
         self::find('input[aria-label="Grams in the pan"]')->sendKeys($grams . Key::ENTER);
         self::find('[data-word]');
     }

@@ -61,7 +61,7 @@ export function TakeIn() {
   const items = offered.flatMap((one) => one.preview.items);
   return (
     <>
-      <Button component="label" variant="outlined">
+      <Button component="label" role={undefined} tabIndex={-1} variant="outlined">
         Import files
         <input
           type="file"

@@ -11,6 +11,7 @@ import { CompositionBar, inWords } from './CompositionBar';
 import { ProductForm } from './ProductForm';
 import { TextInput } from '../../ui/TextInput';
 import { RowButton } from '../../ui/RowButton';
+import { Choice } from '../../ui/Choice';
 
 const doings = [
   { key: 'sweet', name: 'Sweetens', role: 'sweetener' },
@@ -22,6 +23,11 @@ const doings = [
   { key: 'body', name: 'Thickens', role: 'thickener' },
 ] as const;
 type Doing = (typeof doings)[number]['key'] | 'all' | 'own';
+const filters: readonly (readonly [Doing, string])[] = [
+  ['all', 'Everything'],
+  ...doings.map((one) => [one.key, one.name] as const),
+  ['own', 'My own'],
+];
 
 const gradeWords: Record<string, string> = {
   A: 'measured for this product',
@@ -138,25 +144,8 @@ export function Pantry() {
           Add a product of mine
         </Button>
       </Box>
-      <Box role="group" aria-label="What it does" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, py: 1 }}>
-        {[{ key: 'all' as const, name: 'Everything' }, ...doings, { key: 'own' as const, name: 'My own' }].map(
-          (one) => (
-            <Button
-              key={one.key}
-              aria-pressed={doing === one.key}
-              onClick={() => {
-                setDoing(one.key);
-              }}
-              sx={{
-                px: 1.25,
-                borderBottom: '3px solid',
-                borderColor: doing === one.key ? 'bar.rule' : 'transparent',
-              }}
-            >
-              {one.name}
-            </Button>
-          ),
-        )}
+      <Box sx={{ py: 1 }}>
+        <Choice label="What it does" options={filters} value={doing} onChoose={setDoing} />
       </Box>
       <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary', mb: 1 }}>
         One step is the least anyone notices, in a litre of sauce of middling balance. {shown.length} shown.

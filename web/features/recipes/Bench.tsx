@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button, GlobalStyles, Typography } from '@mui/material';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import {
   type Advice,
@@ -108,6 +108,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
       head={<BenchHead bench={bench} kitchen={kitchen} report={report} />}
       foot={<SauceFoot sauce={sauce.id} at="bench" />}
     >
+      <GlobalStyles styles={underTheBars} />
       {report !== null && !isEmpty && !showsBars && (
         <Box sx={pinned}>
           <BarMark axes={preview ?? report.axes} />
@@ -269,6 +270,8 @@ const barsPlace = {
   bgcolor: 'background.default',
   pb: 0.5,
 } as const;
+/** What is gone to by key or link does not end up under the bars. */
+const underTheBars = { html: { '@media (min-width: 900px)': { scrollPaddingTop: 360 } } } as const;
 const makersLine = { fontSize: '0.88rem', minHeight: '1.4em', color: 'text.secondary' } as const;
 /** On a narrow screen the bars are below the lines: their small mark stays in view. */
 const pinned = {

@@ -128,9 +128,6 @@ export const LineRow = memo(function LineRow({
           onKeyDown={(event) => {
             actions.key(event as KeyboardEvent<HTMLInputElement>, index);
           }}
-          onPaste={(event) => {
-            actions.paste(event as ClipboardEvent<HTMLInputElement>, index);
-          }}
           onBlur={actions.blur}
           slotProps={{
             input: {
@@ -142,6 +139,9 @@ export const LineRow = memo(function LineRow({
               'aria-label': isStage ? `Stage, line ${index + 1}` : `Line ${index + 1}`,
               'aria-describedby': noteId,
               spellCheck: false,
+              onPaste: (event: ClipboardEvent<HTMLInputElement>) => {
+                actions.paste(event, index);
+              },
             },
           }}
           sx={isStage ? stageField : rowField}
