@@ -4,7 +4,6 @@ import { Link, useNavigate } from 'react-router';
 import { api, type Version } from '../../api/client';
 import { versionsQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
-import { quietButton } from '../../ui/looks';
 import { moment } from '../../ui/words';
 import type { WrittenSauce } from './draft';
 
@@ -63,13 +62,13 @@ export function VersionsPanel({ sauce, written, settle, onReturn }: Props) {
               {moment(version.kept_at)}
             </Box>
             <Box sx={{ fontSize: '0.95rem' }}>{version.says ?? 'the first'}</Box>
-            <Box
+            <Button
               component={Link}
               to={`/sauce/${sauce}/compare?before=${version.number}`}
-              sx={{ ...quietButton, px: 0, mr: 2, display: 'inline-flex', alignItems: 'center', fontSize: '0.9rem' }}
+              sx={{ px: 0, mr: 2, fontSize: '0.9rem' }}
             >
               Side by side with now
-            </Box>
+            </Button>
             <Button onClick={() => void goBack(version)} sx={{ px: 0, fontSize: '0.9rem' }}>
               Return to this
             </Button>
