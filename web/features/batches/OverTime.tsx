@@ -41,7 +41,7 @@ export function OverTime({ batches, axis }: { batches: readonly Batch[]; axis: A
   const [family, own] = [band((one) => one.window_steps), band((one) => one.own_steps)];
   const said = dated.map((one, at) => `${day(one.at ?? '')}: ${axes[at]?.verdict ?? ''}`).join('; ');
   return (
-    <Box sx={{ overflowX: 'auto' }}>
+    <Box tabIndex={0} role="region" aria-label="Over time, as a picture" sx={{ overflowX: 'auto' }}>
       <svg
         viewBox={`0 0 ${wide} ${high}`}
         role="img"

@@ -323,4 +323,4 @@ function Record({ batch, onUndose }: { batch: Batch; onUndose: () => void }) {
   );
 }
 
-const foot = { position: 'sticky', bottom: 0, bgcolor: 'background.default', py: 1.25, mt: 1 } as const;
+const foot = { position: 'sticky', bottom: { xs: 52, md: 0 }, bgcolor: 'background.default', py: 1.25, mt: 1 } as const;

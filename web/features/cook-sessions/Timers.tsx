@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { CookEvent, CookTimer } from '../../api/client';
+import { displayFont } from '../../ui/theme';
 import { ring } from './sound';
 
 /** "4:05", "1:12:00". */
@@ -73,7 +74,7 @@ export function Timers({
               </Typography>
               <Typography
                 role={isDue ? 'alert' : undefined}
-                sx={{ fontSize: '1.5rem', fontWeight: 700, lineHeight: 1.1 }}
+                sx={{ fontFamily: displayFont, fontSize: '1.6rem', fontWeight: 700, lineHeight: 1.1 }}
               >
                 {isDue ? `over by ${clock(now - timer.ends)}` : clock(timer.ends - now)}
               </Typography>

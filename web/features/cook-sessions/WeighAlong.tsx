@@ -5,6 +5,7 @@ import { big, inGrams } from './looks';
 import { useScale } from './useScale';
 import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
+import { displayFont } from '../../ui/theme';
 
 interface Props {
   /** What the scale is to come to; null where anything goes. */
@@ -176,7 +177,7 @@ function Live({
           component="span"
           data-live={live}
           data-settled={reading?.settled}
-          sx={{ fontSize: 'clamp(2.6rem, 12vw, 5rem)', fontWeight: 700, lineHeight: 1.1 }}
+          sx={{ fontFamily: displayFont, fontSize: 'clamp(2.6rem, 12vw, 5rem)', fontWeight: 700, lineHeight: 1.1 }}
         >
           {live.toFixed(0)} g
         </Typography>

@@ -1,4 +1,4 @@
-import { Box, Button, GlobalStyles, Typography } from '@mui/material';
+import { Box, Button, GlobalStyles, Typography, useMediaQuery } from '@mui/material';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import {
   type Advice,
@@ -69,6 +69,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const barsRef = useRef<HTMLDivElement>(null);
   const showsBars = useInView(barsRef, report === null || isEmpty);
 
+  const isWide = useMediaQuery('(min-width:900px)', { noSsr: true });
   const corrections = advice.answer?.corrections ?? noCorrections;
   const isBesides = panel === 'swap' || panel === 'scale' || panel === 'thickness';
   const preview =
@@ -102,6 +103,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
     linesRef,
     panelRef,
   });
+
+  // on a wide screen they stay in view with the bars, on a narrow one they lead on from the lines
+  const tabs = (
+    <Box sx={{ borderBottom: '1px solid', borderColor: 'divider', mb: 0.5 }}>
+      <Choice label="Beside the bars" options={panels} value={panel} onChoose={setPanel} controls="panel" />
+    </Box>
+  );
 
   return (
     <Frame
@@ -190,11 +198,10 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               <Typography data-makers sx={makersLine}>
                 {looked === null ? (bench.learned?.says ?? 'Tap an axis to see which lines make it.') : brought.says}
               </Typography>
+              {isWide && tabs}
             </Box>
             <Box sx={{ order: 3 }}>
-              <Box sx={{ borderBottom: '1px solid', borderColor: 'divider', mb: 0.5 }}>
-                <Choice label="Beside the bars" options={panels} value={panel} onChoose={setPanel} controls="panel" />
-              </Box>
+              {!isWide && tabs}
               <Box id="panel" role="tabpanel" aria-labelledby={`panel-${panel}`} ref={panelRef}>
                 <BenchPanel
                   bench={bench}
@@ -271,7 +278,7 @@ const barsPlace = {
   pb: 0.5,
 } as const;
 /** What is gone to by key or link does not end up under the bars. */
-const underTheBars = { html: { '@media (min-width: 900px)': { scrollPaddingTop: 360 } } } as const;
+const underTheBars = { html: { '@media (min-width: 900px)': { scrollPaddingTop: 410 } } } as const;
 const makersLine = { fontSize: '0.88rem', minHeight: '1.4em', color: 'text.secondary' } as const;
 /** On a narrow screen the bars are below the lines: their small mark stays in view. */
 const pinned = {

@@ -7,7 +7,7 @@ import { typedNumber } from '../../ui/words';
 import type { Bench } from './useBench';
 
 /** A notch of the hand: about what a tongue notices of the two together. */
-const notch = 1.15;
+const notch = 1.25;
 
 /** Sweet over sour, to be set: what sweetens goes up as what sharpens goes down. */
 export function RatioHand({ bench, ratio }: { bench: Bench; ratio: number }) {
