@@ -1,14 +1,6 @@
-import { Box, Button, GlobalStyles, Typography, useMediaQuery } from '@mui/material';
+import { Box, GlobalStyles, Typography, useMediaQuery } from '@mui/material';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import {
-  type Advice,
-  type Axes,
-  type AxisKey,
-  type Balance,
-  type Correction,
-  type Kitchen,
-  type Sauce,
-} from '../../api/client';
+import { type Advice, type Axes, type AxisKey, type Correction, type Kitchen, type Sauce } from '../../api/client';
 import { AxisBars, BarMark } from '../../ui/AxisBars';
 import { Choice } from '../../ui/Choice';
 import { Frame } from '../../ui/Frame';
@@ -16,47 +8,19 @@ import { BatchLine } from './BatchLine';
 import { BenchBanners } from './BenchBanners';
 import { BenchHead } from './BenchHead';
 import { BenchPanel, type Panel, panels } from './BenchPanel';
-import { RecipeSettings } from './RecipeSettings';
-import { newLine } from './draft';
-import { LineEditor } from './LineEditor';
 import { SauceFoot } from './SauceHead';
 import { Hazards, SauceFacts } from './SauceFacts';
-import { SetAside } from './SetAside';
 import { useInView } from '../../ui/useInView';
 import { useBench } from './useBench';
 import { useBenchKeys } from './useBenchKeys';
-
-/** Which line brings how much of an axis, for the rows, and the same as one sentence. */
-function makers(report: Balance | null, axis: AxisKey | null): { rows: ReadonlyMap<number, string>; says: string } {
-  const shares = report === null || axis === null ? [] : report.shares[axis];
-  const part = (share: number) => `${Math.round(100 * share)} %`;
-  const named = shares
-    .filter((one) => one.share >= 0.05)
-    .slice(0, 3)
-    .map(
-      (one) =>
-        `${part(one.share)} of the ${axis ?? ''} comes from ${(report?.lines[one.line - 1]?.name ?? '').toLowerCase()}`,
-    );
-  return {
-    rows: new Map([...rowShares(report, shares)].map(([row, share]) => [row + 1, `${part(share)} of ${axis ?? ''}`])),
-    says: axis !== null && shares.length === 0 ? `Nothing brings any ${axis}.` : named.join(', '),
-  };
-}
-
-/** Shares by row, from 0: a row may name several ingredients. */
-function rowShares(report: Balance | null, shares: Balance['shares'][AxisKey]): ReadonlyMap<number, number> {
-  const sums = new Map<number, number>();
-  for (const one of shares) {
-    const row = report?.lines[one.line - 1]?.row ?? one.line - 1;
-    sums.set(row, (sums.get(row) ?? 0) + one.share);
-  }
-  return sums;
-}
+import { makers } from './makers';
+import { EmptyBench } from './EmptyBench';
+import { BenchLines } from './BenchLines';
 
 /** One sauce being designed: lines, bars, fractions and corrections in one view. */
 export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const bench = useBench(sauce, kitchen);
-  const { draft, change, formula, isEmpty, report, advice, style, saving, applyCorrection } = bench;
+  const { isEmpty, report, advice, style, saving, applyCorrection } = bench;
   const [previewed, setPreviewed] = useState<number | null>(null);
   const [sidePreview, setSidePreview] = useState<Axes | null>(null);
   const [considered, setConsidered] = useState<Correction | null>(null);
@@ -129,51 +93,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
         takeTheirs={bench.takeTheirs}
       />
       <Box sx={halves}>
-        <Box ref={linesRef} component="section" aria-label="The sauce" sx={{ order: { xs: 2, md: 0 } }}>
-          <LineEditor
-            lines={draft.lines}
-            understood={report?.lines ?? noLines}
-            formula={formula}
-            shares={brought.rows}
-            onChange={bench.changeLines}
-            onSwap={openSwap}
-            onPage={bench.takePage}
-            onAside={bench.setAside}
-          />
-          <Button
-            onClick={() => {
-              change((now) => ({ ...now, lines: [...now.lines, newLine('')] }));
-            }}
-            sx={{ ml: '20px' }}
-          >
-            Add a line
-          </Button>
-          <Button
-            title="A heading starts a stage: lines below it belong to it"
-            onClick={() => {
-              change((now) => ({
-                ...now,
-                lines: [
-                  ...now.lines.filter((line, at) => line.text !== '' || at + 1 < now.lines.length),
-                  newLine('Off the heat:'),
-                  newLine(''),
-                ],
-              }));
-            }}
-          >
-            Add a stage
-          </Button>
-          <RecipeSettings draft={draft} kitchen={kitchen} set={bench.set} />
-          <SetAside
-            aside={draft.set_aside}
-            onIngredient={(at) => {
-              bench.takeBack(at, 'ingredient');
-            }}
-            onStep={(at) => {
-              bench.takeBack(at, 'step');
-            }}
-          />
-        </Box>
+        <BenchLines ref={linesRef} bench={bench} kitchen={kitchen} shares={brought.rows} onSwap={openSwap} />
         {report !== null && !isEmpty ? (
           <Box sx={{ display: { xs: 'contents', md: 'block' } }}>
             <Box ref={barsRef} sx={barsPlace}>
@@ -231,33 +151,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   );
 }
 
-/** What to do with nothing written yet. */
-function EmptyBench({ bench }: { bench: ReturnType<typeof useBench> }) {
-  return (
-    <Box sx={{ mt: 2, maxWidth: '46ch' }}>
-      <Typography sx={{ color: 'text.secondary' }}>
-        Write what goes in, one line for each thing, as you would tell a friend: “2 tbsp honey”, “juice of half a
-        lemon”, “a pinch of cayenne”. Or paste a whole recipe. The balance appears here with the first line.
-      </Typography>
-      {bench.style === null ? (
-        <Typography sx={{ mt: 1.5, color: 'text.secondary' }}>
-          Or choose a family above, and have a first formula drafted.
-        </Typography>
-      ) : (
-        <Button
-          variant="contained"
-          onClick={() => void bench.design(500, (count) => `Drafted ${count} lines.`)}
-          sx={{ mt: 1.5 }}
-        >
-          Draft a first formula, about 500 g
-        </Button>
-      )}
-    </Box>
-  );
-}
-
 const noCorrections: readonly Correction[] = [];
-const noLines: Balance['lines'] = [];
 
 const noMends: Advice['by_axis'] = {};
 

@@ -1,0 +1,31 @@
+import type { AxisKey, Balance } from '../../api/client';
+
+/** Which line brings how much of an axis, for the rows, and the same as one sentence. */
+export function makers(
+  report: Balance | null,
+  axis: AxisKey | null,
+): { rows: ReadonlyMap<number, string>; says: string } {
+  const shares = report === null || axis === null ? [] : report.shares[axis];
+  const part = (share: number) => `${Math.round(100 * share)} %`;
+  const named = shares
+    .filter((one) => one.share >= 0.05)
+    .slice(0, 3)
+    .map(
+      (one) =>
+        `${part(one.share)} of the ${axis ?? ''} comes from ${(report?.lines[one.line - 1]?.name ?? '').toLowerCase()}`,
+    );
+  return {
+    rows: new Map([...rowShares(report, shares)].map(([row, share]) => [row + 1, `${part(share)} of ${axis ?? ''}`])),
+    says: axis !== null && shares.length === 0 ? `Nothing brings any ${axis}.` : named.join(', '),
+  };
+}
+
+/** Shares by row, from 0: a row may name several ingredients. */
+function rowShares(report: Balance | null, shares: Balance['shares'][AxisKey]): ReadonlyMap<number, number> {
+  const sums = new Map<number, number>();
+  for (const one of shares) {
+    const row = report?.lines[one.line - 1]?.row ?? one.line - 1;
+    sums.set(row, (sums.get(row) ?? 0) + one.share);
+  }
+  return sums;
+}
