@@ -143,9 +143,11 @@ function Labels({ batch: id }: { batch: number }) {
       <Box data-controls sx={{ pt: 2, pb: 1.5 }}>
         <Typography variant="h2" sx={{ mb: 1 }}>
           Labels of batch{' '}
-          <Box component={Link} to={`/batch/${id}`} sx={{ color: 'text.primary' }}>
-            {record.data?.code ?? ''}
-          </Box>
+          {record.data !== undefined && (
+            <Box component={Link} to={`/batch/${id}`} sx={{ color: 'text.primary' }}>
+              {record.data.code}
+            </Box>
+          )}
         </Typography>
         <Choice
           label="Label sheet"

@@ -1,4 +1,4 @@
-import { Box, Typography } from '@mui/material';
+import { Box, GlobalStyles, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import { ColourDrop } from '../../ui/ColourDrop';
@@ -81,11 +81,17 @@ function Places({ sauce, at }: { sauce: number; at: SaucePlace }) {
 /** The same places at the bottom edge of a phone. */
 export function SauceFoot({ sauce, at }: { sauce: number; at: SaucePlace }) {
   return (
-    <Box component="nav" aria-label="This sauce" sx={foot}>
-      <Places sauce={sauce} at={at} />
-    </Box>
+    <>
+      <GlobalStyles styles={overTheFoot} />
+      <Box component="nav" aria-label="This sauce" sx={foot}>
+        <Places sauce={sauce} at={at} />
+      </Box>
+    </>
   );
 }
+
+/** What is gone to by key or link does not end up under it. */
+const overTheFoot = { html: { '@media (max-width: 899.95px)': { scrollPaddingBottom: 72 } } } as const;
 
 const head = {
   display: 'grid',
