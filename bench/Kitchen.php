@@ -35,6 +35,7 @@ final class Kitchen
         $this->curl = curl_init();
         $this->database = sys_get_temp_dir() . "/vinculum-bench-{$name}-" . getmypid() . '.sqlite';
         $start = hrtime(true);
+        $said = sys_get_temp_dir() . "/vinculum-bench-{$name}-" . getmypid() . '.out';
         $this->launch(
             [self::root() . '/vinculum', 'start', '--no-build', '--port', (string) $port, ...array_values($options)],
             [
@@ -42,10 +43,17 @@ final class Kitchen
                 'PATH' => (string) getenv('PATH'),
                 'HOME' => (string) getenv('HOME'),
             ],
+            $said,
         );
-        for ($wait = 0; $wait < 10 * self::PATIENCE_TENTHS && $this->ask('GET', '/api/idle')[0] !== 200; ++$wait) {
+        // as a person does, who opens the address when it is told
+        for (
+            $wait = 0;
+            $wait < 10 * self::PATIENCE_TENTHS && !str_contains((string) @file_get_contents($said), 'Vinculum is at');
+            ++$wait
+        ) {
             usleep(10_000);
         }
+        @unlink($said);
         $this->readyAfter = (hrtime(true) - $start) / 1e6;
     }
 
@@ -152,9 +160,10 @@ final class Kitchen
      * @param list<string>               $command
      * @param array<string, string>|null $environment
      */
-    private function launch(array $command, ?array $environment): void
+    private function launch(array $command, ?array $environment, string $says = '/dev/null'): void
     {
-        $process = proc_open($command, self::NOWHERE, $pipes, self::root(), $environment);
+        $streams = [1 => ['file', $says, 'w']] + self::NOWHERE;
+        $process = proc_open($command, $streams, $pipes, self::root(), $environment);
         assert(is_resource($process));
         $this->processes[] = $process;
     }

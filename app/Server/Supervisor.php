@@ -189,14 +189,27 @@ final class Supervisor
             && stripos($said, "X-Vinculum-Server: {$this->token}") !== false;
     }
 
-    /** Opens the shelf once, so that what every page needs is compiled before a person asks for it. */
+    /**
+     * Asks for what every page asks for, so that the facts and the program are compiled before a person waits for it:
+     * the shelf, a balance, advice. Nothing is stored.
+     */
     private function warm(): void
     {
-        @file_get_contents(
-            "http://127.0.0.1:{$this->port}/api/sauces",
-            false,
-            stream_context_create(['http' => ['timeout' => 5, 'ignore_errors' => true]]),
-        );
+        $sauce = json_encode(['style' => 'ketchup', 'lines' => ['200 g passata', '1 tbsp vinegar', '1 onion']]);
+        foreach (['sauces' => null, 'balance' => $sauce, 'advise' => $sauce] as $path => $body) {
+            @file_get_contents(
+                "http://127.0.0.1:{$this->port}/api/{$path}",
+                false,
+                stream_context_create([
+                    'http' => [
+                        'timeout' => 5,
+                        'ignore_errors' => true,
+                        'header' => "Accept: application/json\r\nContent-Type: application/json",
+                        ...($body === null ? [] : ['method' => 'POST', 'content' => $body]),
+                    ],
+                ]),
+            );
+        }
     }
 
     private function announce(): void
