@@ -11,8 +11,8 @@ import { entrance } from './features/auth/entrance';
 import { later } from './ui/later';
 import { LostPage } from './ui/LostPage';
 import { theme } from './ui/theme';
-import { Shelf } from './features/recipes/Shelf';
 
+const Shelf = later(async () => (await import('./features/recipes/Shelf')).Shelf);
 const Pantry = later(async () => (await import('./features/pantry/Pantry')).Pantry);
 const TastePage = later(async () => (await import('./features/batches/TastePage')).TastePage);
 const ComparePage = later(async () => (await import('./features/recipes/ComparePage')).ComparePage);

@@ -2,13 +2,15 @@ import { Box } from '@mui/material';
 import { type ClipboardEvent, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { api, type Formula, type Line } from '../../api/client';
 import { type DraftLine, moved, newLine, type Tag, withTag } from './draft';
-import { LineMenu } from './LineMenu';
+import { later } from '../../ui/later';
 import { LineRow, type RowActions } from './LineRow';
 import { useLatest } from '../../api/useLatest';
 import { useLineDrag } from './useLineDrag';
 import { useLineKeys } from './useLineKeys';
 import { byRow } from './understood';
 import { useNudge } from './useNudge';
+
+const LineMenu = later(async () => (await import('./LineMenu')).LineMenu);
 
 interface Props {
   lines: readonly DraftLine[];
@@ -257,29 +259,31 @@ export function LineEditor({ lines, understood: entries, formula, shares, onChan
           />
         ))}
       </Box>
-      <LineMenu
-        anchor={menu?.anchor ?? null}
-        lines={lines}
-        index={menu?.index ?? 0}
-        onClose={() => {
-          setMenu(null);
-        }}
-        onTag={(which) => {
-          if (menu !== null) tag(menu.index, which);
-        }}
-        onMove={(to) => {
-          if (menu !== null) move(menu.index, to);
-        }}
-        onSwap={() => {
-          if (menu !== null) onSwap(menu.index);
-        }}
-        onAside={() => {
-          if (menu !== null) onAside(menu.index);
-        }}
-        onRemove={() => {
-          if (menu !== null) remove(menu.index);
-        }}
-      />
+      {menu !== null && (
+        <LineMenu
+          anchor={menu.anchor}
+          lines={lines}
+          index={menu.index}
+          onClose={() => {
+            setMenu(null);
+          }}
+          onTag={(which) => {
+            tag(menu.index, which);
+          }}
+          onMove={(to) => {
+            move(menu.index, to);
+          }}
+          onSwap={() => {
+            onSwap(menu.index);
+          }}
+          onAside={() => {
+            onAside(menu.index);
+          }}
+          onRemove={() => {
+            remove(menu.index);
+          }}
+        />
+      )}
     </>
   );
 }

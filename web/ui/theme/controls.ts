@@ -8,6 +8,8 @@ const reach = { minHeight: 40, [coarse]: { minHeight: 44 } } as const;
 export const controls: Components<Omit<Theme, 'components' | 'palette'> & CssVarsTheme> = {
   MuiCssBaseline: {
     styleOverrides: {
+      '@keyframes mui-auto-fill': { from: { display: 'block' } },
+      '@keyframes mui-auto-fill-cancel': { from: { display: 'block' } },
       body: { fontVariantNumeric: 'tabular-nums', fontFeatureSettings: '"tnum"' },
       ':focus-visible': { outline: '3px solid currentColor', outlineOffset: '2px' },
       '@media (prefers-reduced-motion: reduce)': {
@@ -65,7 +67,11 @@ export const controls: Components<Omit<Theme, 'components' | 'palette'> & CssVar
       multiline: { padding: 0 },
     },
   },
-  MuiInputBase: { styleOverrides: { root: { fontSize: 'inherit', lineHeight: 1.4 } } },
+  // once for all fields, not once for each: a sauce of twenty lines has twenty
+  MuiInputBase: {
+    defaultProps: { disableInjectingGlobalStyles: true },
+    styleOverrides: { root: { fontSize: 'inherit', lineHeight: 1.4 } },
+  },
   MuiNativeSelect: { styleOverrides: { select: { '&&': { minWidth: 44, paddingRight: 28 } } } },
   MuiCheckbox: {
     defaultProps: { disableRipple: true },

@@ -1,0 +1,83 @@
+import { Box, Button, Popover, Typography } from '@mui/material';
+import { useState } from 'react';
+import { api } from '../../api/client';
+import { Fraction } from '../../ui/Fraction';
+import { TextInput } from '../../ui/TextInput';
+import { typedNumber } from '../../ui/words';
+import type { Bench } from './useBench';
+
+/** A notch of the hand: about what a tongue notices of the two together. */
+const notch = 1.25;
+
+interface Props {
+  bench: Bench;
+  ratio: number;
+  anchor: HTMLElement;
+  onClose: () => void;
+}
+
+/** Where sweet over sour is set: what sweetens goes up as what sharpens goes down. */
+export function RatioSetting({ bench, ratio, anchor, onClose }: Props) {
+  const [typed, setTyped] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const set = async (wanted: number) => {
+    try {
+      setFault(null);
+      const { texts } = await api.ratio({ ...bench.formula, sweet_to_sour: wanted });
+      bench.rewrite(texts, `Sweet over sour is set to ${wanted.toFixed(1)}.`);
+    } catch (reason) {
+      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+    }
+  };
+  return (
+    <Popover
+      open
+      anchorEl={anchor}
+      onClose={onClose}
+      anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+      transitionDuration={0}
+      slotProps={{ paper: { role: 'dialog', 'aria-label': 'Sweet over sour', sx: { p: 2, maxWidth: 340 } } }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 1 }}>
+        <Button variant="outlined" data-ratio="sharper" onClick={() => void set(ratio / notch)}>
+          Sharper
+        </Button>
+        <Fraction ratio={ratio} above="sweet" below="sour" />
+        <Button variant="outlined" data-ratio="sweeter" onClick={() => void set(ratio * notch)}>
+          Sweeter
+        </Button>
+      </Box>
+      <Box
+        component="form"
+        onSubmit={(event: { preventDefault: () => void }) => {
+          event.preventDefault();
+          const wanted = typedNumber(typed);
+          if (wanted > 0) void set(wanted);
+        }}
+        sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1.5 }}
+      >
+        <TextInput
+          aria-label="Sweet to one of sour"
+          inputMode="decimal"
+          placeholder={ratio.toFixed(1)}
+          value={typed}
+          onText={setTyped}
+          sx={{ width: 90 }}
+        />
+        to 1
+        <Button type="submit" disabled={!(typedNumber(typed) > 0)}>
+          Set it
+        </Button>
+      </Box>
+      <Typography sx={{ mt: 1, fontSize: '0.9rem', color: 'text.secondary' }}>
+        What sweetens goes up as what sharpens goes down; locked lines and the fruit stay.
+      </Typography>
+      {fault !== null && (
+        <Typography role="alert" sx={{ mt: 1 }}>
+          {fault}
+        </Typography>
+      )}
+    </Popover>
+  );
+}
