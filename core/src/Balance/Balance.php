@@ -74,6 +74,14 @@ final readonly class Balance
         );
     }
 
+    /** @return array<value-of<Axis>, Estimate> the axes alone, where nothing else is asked: as of() has them */
+    public static function axesOf(Formula $formula): array
+    {
+        $finished = FinishedBatch::of($formula);
+
+        return self::readAxes(Uncertainty::about($formula, $finished->mixture, $finished->yield, $formula->doses));
+    }
+
     /** The same lines before cooking; null where nothing is cooked. */
     public function asMixed(): ?self
     {

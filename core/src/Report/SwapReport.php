@@ -81,7 +81,7 @@ final readonly class SwapReport extends Report
             $swap->dietsLost,
             $swap->aromaSimilarity,
             $swap->mainAxis?->value,
-            AxisReport::all(Balance::of($swap->applied($formula))->axes, $target),
+            AxisReport::all(Balance::axesOf($swap->applied($formula)), $target),
             array_map(
                 static fn(int $line, string $text): array => ['line' => $line + 1, 'text' => $text],
                 array_keys($edits),

@@ -139,6 +139,15 @@ final class BalanceTest extends TestCase
     }
 
     /** @param list<string> $lines */
+    public function test_the_axes_alone_are_those_of_the_whole_balance(): void
+    {
+        foreach ([['2 tbsp soy sauce', '1 onion', '90 g honey', '1 chilli'], ['100 g yoghurt', '1 tbsp lemon juice']] as $lines) {
+            $balance = self::balance($lines);
+
+            self::assertEquals($balance->axes, Balance::axesOf($balance->formula));
+        }
+    }
+
     private static function balance(array $lines, ?string $yield = null): Balance
     {
         return Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Us, $yield));
