@@ -28,7 +28,7 @@ final class Doubt
         }
 
         return $doubtful === [] ? [] : [sprintf(
-            'How %s it is, is known less surely than it is to move: taste before the second half.',
+            'How %s it is now is less sure than the change it needs: taste before the second half.',
             implode(' and ', $doubtful),
         )];
     }
