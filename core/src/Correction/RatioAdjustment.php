@@ -49,7 +49,9 @@ final class RatioAdjustment
         foreach ($formula->lines as $number => $line) {
             $carries = $loads[$number]->grams >= self::CARRIES * $grams
                 && in_array('base', $line->ingredient->roles ?? [], true);
-            $sides[$number] = $carries ? 0 : self::side($line, $loads[$number]->sweet / $sweet, $loads[$number]->sour / $sour);
+            $sides[$number] = $carries
+                ? 0
+                : self::side($line, $loads[$number]->sweet / $sweet, $loads[$number]->sour / $sour);
         }
         $after = static function (float $turn) use ($loads, $sides): float {
             $sums = [0.0, 0.0];
