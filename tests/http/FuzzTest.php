@@ -387,7 +387,7 @@ final class FuzzTest extends HttpTestCase
                 'POST',
                 'nudge',
                 [...$formula, 'line' => 1, 'direction' => 'up', 'by' => 'step'],
-            ], ['POST', 'swap', [...$formula, 'line' => 2]], [
+            ], ['POST', 'ratio', [...$formula, 'sweet_to_sour' => 14]], ['POST', 'swap', [...$formula, 'line' => 2]], [
                 'POST',
                 'convert',
                 [...$formula, 'diets' => ['vegan', 'no-added-sugar']],

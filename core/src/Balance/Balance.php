@@ -70,7 +70,10 @@ final readonly class Balance
                 ...array_filter([$treatment->ph() === null ? $acidity->note : null]),
                 ...self::notesOnDoubtful($formula),
             ],
-            [...self::readFigures($doubt, self::pungencyAwake($formula, $mixture)), ...array_filter(['dissolved_solids' => $treatment->measuredSolids()])],
+            [
+                ...self::readFigures($doubt, self::pungencyAwake($formula, $mixture)),
+                ...array_filter(['dissolved_solids' => $treatment->measuredSolids()]),
+            ],
         );
     }
 
