@@ -138,7 +138,6 @@ final class BalanceTest extends TestCase
         self::assertStringContainsString('first 1000 lines', (string) $balance->formula->lines[1100]->note);
     }
 
-    /** @param list<string> $lines */
     public function test_the_axes_alone_are_those_of_the_whole_balance(): void
     {
         foreach ([['2 tbsp soy sauce', '1 onion', '90 g honey', '1 chilli'], ['100 g yoghurt', '1 tbsp lemon juice']] as $lines) {
@@ -148,6 +147,7 @@ final class BalanceTest extends TestCase
         }
     }
 
+    /** @param list<string> $lines */
     private static function balance(array $lines, ?string $yield = null): Balance
     {
         return Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Us, $yield));
