@@ -31,7 +31,7 @@ final class PantryTest extends BrowserTestCase
         self::labelled('Salt, g')->sendKeys(Key::CONTROL . 'a');
         self::labelled('Salt, g')->sendKeys('9');
         self::button('Keep it')->click();
-        self::until(static fn(): bool => str_contains(self::text('ul'), 'Towpath soy'), 'it stands in the pantry');
+        self::until(static fn(): bool => str_contains(self::text('[data-pantry]'), 'Towpath soy'), 'it stands in the pantry');
 
         self::open('/');
         self::find('#begin-text')->sendKeys('100 g soy sauce');

@@ -74,3 +74,41 @@ export function CompositionBar({ parts }: { parts: PantryItem['parts'] }) {
     </Box>
   );
 }
+
+/** What the hatchings say, once for the page. */
+export function CompositionKey() {
+  return (
+    <Box
+      component="ul"
+      aria-label="What the bars are made of"
+      sx={{
+        listStyle: 'none',
+        display: 'flex',
+        flexWrap: 'wrap',
+        columnGap: 2,
+        rowGap: 0.5,
+        m: 0,
+        p: 0,
+        fontSize: '0.85rem',
+      }}
+    >
+      {order.map((part) => (
+        <Box component="li" key={part} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+          <Box
+            aria-hidden
+            style={{ backgroundImage: hatch[part], backgroundSize: part === 'salts' ? '5px 5px' : undefined }}
+            sx={{
+              width: 26,
+              height: 14,
+              border: '1px solid',
+              borderColor: 'text.secondary',
+              color: 'bar.windowEdge',
+              bgcolor: part === 'water' ? 'transparent' : part === 'other' ? 'bar.track' : 'bar.window',
+            }}
+          />
+          {names[part]}
+        </Box>
+      ))}
+    </Box>
+  );
+}

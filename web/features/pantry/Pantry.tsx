@@ -7,7 +7,7 @@ import { pantryQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { Frame } from '../../ui/Frame';
 import { axisKeys, axisNames, figure, grams, shortUnit } from '../../ui/words';
-import { CompositionBar, inWords } from './CompositionBar';
+import { CompositionBar, CompositionKey, inWords } from './CompositionBar';
 import { ProductForm } from './ProductForm';
 import { TextInput } from '../../ui/TextInput';
 import { RowButton } from '../../ui/RowButton';
@@ -150,6 +150,7 @@ export function Pantry() {
       <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary', mb: 1 }}>
         One step is the least anyone notices, in a litre of sauce of middling balance. {shown.length} shown.
       </Typography>
+      <CompositionKey />
       {pantry.isError && <Typography role="alert">{pantry.error.message}</Typography>}
       {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
       {doing === 'own' && shown.length === 0 && (
@@ -158,7 +159,7 @@ export function Pantry() {
       {doing !== 'own' && pantry.isSuccess && shown.length === 0 && (
         <Typography>Nothing of that name. Try a shorter word.</Typography>
       )}
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" data-pantry sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {shown.map((item) => (
           <PantryRow
             key={item.key}
