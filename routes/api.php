@@ -29,9 +29,9 @@ use App\Recipes\WritingController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/idle', static fn() => response()->json(['idle' => true]))->withoutMiddleware(KitchenEpoch::class);
-Route::get('/door', [SessionController::class, 'show']);
-Route::post('/door', [SessionController::class, 'enter']);
-Route::delete('/door', [SessionController::class, 'leave']);
+Route::get('/session', [SessionController::class, 'show']);
+Route::post('/session', [SessionController::class, 'enter']);
+Route::delete('/session', [SessionController::class, 'leave']);
 Route::get('/kitchen', KitchenController::class);
 
 Route::post('/balance', BalanceController::class);
@@ -133,9 +133,9 @@ Route::get(
     '/sauces/{sauce}/export/{form}',
     [ExportController::class, 'sauce'],
 )->where(['sauce' => '[0-9]{1,15}', 'form' => 'text|recipe']);
-Route::get('/copies', [BackupController::class, 'index']);
-Route::post('/copies', [BackupController::class, 'store']);
+Route::get('/backups', [BackupController::class, 'index']);
+Route::post('/backups', [BackupController::class, 'store']);
 Route::post(
-    '/copies/{name}/back',
+    '/backups/{name}/restore',
     [BackupController::class, 'putBack'],
 )->where('name', 'kitchen-[a-z0-9-]{1,80}\.sqlite');

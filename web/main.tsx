@@ -25,7 +25,7 @@ const SauceLabelPage = later(async () => (await import('./features/batches/Label
 const CardPage = later(async () => (await import('./features/batches/CardPage')).CardPage);
 const PlanPage = later(async () => (await import('./features/plans/PlanPage')).PlanPage);
 const TrainerPage = later(async () => (await import('./features/palate/TrainerPage')).TrainerPage);
-const SafePage = later(async () => (await import('./features/backups/BackupsPage')).SafePage);
+const BackupsPage = later(async () => (await import('./features/backups/BackupsPage')).BackupsPage);
 /** Built only for development. */
 const LookPage = import.meta.env.DEV ? later(async () => (await import('./features/look/LookPage')).LookPage) : null;
 const SettingsPage = later(async () => (await import('./features/settings/SettingsPage')).SettingsPage);
@@ -70,7 +70,7 @@ if (root !== null) {
               <Route path="/batch/:id/label" element={<LabelPage />} />
               <Route path="/plan" element={<PlanPage />} />
               <Route path="/trainer" element={<TrainerPage />} />
-              <Route path="/copies" element={<SafePage />} />
+              <Route path="/backups" element={<BackupsPage />} />
               {LookPage !== null && <Route path="/look" element={<LookPage />} />}
               <Route path="/settings" element={<SettingsPage />} />
               <Route path="/palate" element={<PalatePage />} />

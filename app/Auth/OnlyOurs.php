@@ -19,7 +19,7 @@ final readonly class OnlyOurs
     private const HERE = ['127.0.0.1', 'localhost', '[::1]'];
     private const LOOPBACK = ['127.0.0.1', '::1'];
     /** What is open before the passphrase is known: the pages, which hold nothing, and the door. */
-    private const BEFORE_THE_DOOR = ['POST api/door', 'GET api/idle'];
+    private const BEFORE_A_SESSION = ['POST api/session', 'GET api/idle'];
     private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self'; worker-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
 
     public function __construct(private SessionGuard $sessionGuard) {}
@@ -88,7 +88,7 @@ final readonly class OnlyOurs
     {
         return self::isThisMachine($request)
             || !$request->is('api/*')
-            || in_array("{$request->method()} {$request->path()}", self::BEFORE_THE_DOOR, true)
+            || in_array("{$request->method()} {$request->path()}", self::BEFORE_A_SESSION, true)
             || $this->sessionGuard->isIn($request);
     }
 }

@@ -29,7 +29,7 @@ final class AccessTest extends BrowserTestCase
                 '/batch/8/label',
                 '/plan',
                 '/trainer',
-                '/copies',
+                '/backups',
                 '/palate',
                 '/pantry',
                 '/nowhere/at/all',

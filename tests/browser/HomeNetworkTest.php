@@ -71,7 +71,7 @@ final class HomeNetworkTest extends BrowserTestCase
             'a cook is recorded from a page without encryption too',
         );
 
-        self::open('/copies', self::host());
+        self::open('/backups', self::host());
         self::assertStringContainsString('http://' . self::host(), self::text('[data-door]'));
         self::tap('[data-leave]');
         self::find('[data-entrance]');

@@ -75,7 +75,7 @@ final class TakingInTest extends BrowserTestCase
         $elsewhere = <<<'JS'
             const done = arguments[arguments.length - 1];
             const post = (path) => fetch('/api' + path, { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json' }, body: '{}' }).then((answer) => answer.json());
-            post('/copies').then(() => fetch('/api/copies')).then((answer) => answer.json()).then((all) => post('/copies/' + all.copies[0].name + '/back')).then((all) => done(JSON.stringify(all)));
+            post('/backups').then(() => fetch('/api/backups')).then((answer) => answer.json()).then((all) => post('/backups/' + all.copies[0].name + '/restore')).then((all) => done(JSON.stringify(all)));
             JS;
         self::assertStringContainsString('epoch', (string) self::$browser->executeAsyncScript($elsewhere));
         self::find('input[aria-label="Line 1"]')->sendKeys(' more');
@@ -142,7 +142,7 @@ final class TakingInTest extends BrowserTestCase
 
     public function test_a_copy_is_made_shown_and_put_back(): void
     {
-        self::open('/copies');
+        self::open('/backups');
         self::find('[data-make-copy]')->click();
         self::until(
             static fn(): bool => str_contains(self::text('[data-newest]'), 'opens and is sound'),
@@ -153,7 +153,7 @@ final class TakingInTest extends BrowserTestCase
         self::find('main button')->click();
         self::find('[data-axis="heat"]');
         self::untilSaved();
-        self::open('/copies');
+        self::open('/backups');
         $before = count(
             self::until(static fn(): array|false => self::findAll('[data-copy]') ?: false, 'the copies are listed'),
         );

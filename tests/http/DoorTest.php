@@ -50,13 +50,13 @@ final class DoorTest extends HttpTestCase
         self::assertTrue($cookie->isHttpOnly());
         self::assertSame(Cookie::SAMESITE_STRICT, $cookie->getSameSite());
         self::assertSame(200, $this->asks('/api/sauces', $cookie)->getStatusCode());
-        self::assertTrue($this->asks('/api/door', $cookie)->json('came_in'));
+        self::assertTrue($this->asks('/api/session', $cookie)->json('came_in'));
         self::assertSame(
             ['http://192.168.7.20:8080', 'http://kitchen.local:8080'],
-            $this->asks('/api/door', $cookie)->json('addresses'),
+            $this->asks('/api/session', $cookie)->json('addresses'),
         );
 
-        self::assertSame(204, $this->asks('/api/door', $cookie, 'DELETE')->getStatusCode());
+        self::assertSame(204, $this->asks('/api/session', $cookie, 'DELETE')->getStatusCode());
         self::assertSame(401, $this->asks('/api/sauces', $cookie)->getStatusCode());
     }
 
@@ -127,7 +127,7 @@ final class DoorTest extends HttpTestCase
         self::assertSame(429, $this->enter(self::PHRASE, '192.168.7.77')->getStatusCode(), 'a stranger waits');
         $again = fn(string $phrase, string $proof): int => $this->call(
             'POST',
-            self::HOME . '/api/door',
+            self::HOME . '/api/session',
             [],
             [$known->getName() => $proof],
             [],
@@ -209,7 +209,7 @@ final class DoorTest extends HttpTestCase
             403,
             $this->call(
                 'POST',
-                self::HOME . '/api/door',
+                self::HOME . '/api/session',
                 [],
                 [],
                 [],
@@ -262,7 +262,7 @@ final class DoorTest extends HttpTestCase
     private function enter(string $phrase, string $device = '192.168.7.30'): TestResponse
     {
         return $this->withServerVariables(['REMOTE_ADDR' => $device])->postJson(
-            self::HOME . '/api/door',
+            self::HOME . '/api/session',
             ['passphrase' => $phrase],
         );
     }

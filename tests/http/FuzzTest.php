@@ -373,11 +373,11 @@ final class FuzzTest extends HttpTestCase
         $said = [['complaint' => 'too-salty', 'strength' => 'clear']];
 
         return [
-            ['GET', 'idle', []], ['GET', 'door', []], [
+            ['GET', 'idle', []], ['GET', 'session', []], [
                 'POST',
-                'door',
+                'session',
                 ['passphrase' => 'four plums in a pot'],
-            ], ['DELETE', 'door', []], ['GET', 'kitchen', []],
+            ], ['DELETE', 'session', []], ['GET', 'kitchen', []],
             ['POST', 'balance', $formula], ['POST', 'advise', $formula], [
                 'POST',
                 'design',
@@ -503,7 +503,7 @@ final class FuzzTest extends HttpTestCase
                 'GET',
                 'sauces/{sauce}/export/{form}',
                 [],
-            ], ['GET', 'copies', []], ['POST', 'copies', []], ['POST', 'copies/{name}/back', []],
+            ], ['GET', 'backups', []], ['POST', 'backups', []], ['POST', 'backups/{name}/restore', []],
         ];
     }
 
@@ -567,7 +567,7 @@ final class FuzzTest extends HttpTestCase
         DB::statement("VACUUM INTO '{$this->folder}/kitchen.sqlite'");
         putenv("VINCULUM_DATABASE={$this->folder}/kitchen.sqlite");
 
-        return (string) $this->postJson('/api/copies')->assertCreated()->json('copies.0.name');
+        return (string) $this->postJson('/api/backups')->assertCreated()->json('copies.0.name');
     }
 
     private static function words(int $count): string

@@ -81,8 +81,8 @@ final class OnlyOursTest extends HttpTestCase
             ['CONTENT_TYPE' => 'multipart/form-data; boundary=x'],
             "--x\r\nContent-Disposition: form-data; name=\"lines[]\"\r\n\r\nsalt\r\n--x--",
         ];
-        yield 'nothing at all' => ['POST', '/api/copies', ['CONTENT_TYPE' => ''], ''];
-        yield 'an empty form' => ['POST', '/api/copies', ['CONTENT_TYPE' => 'application/x-www-form-urlencoded'], ''];
+        yield 'nothing at all' => ['POST', '/api/backups', ['CONTENT_TYPE' => ''], ''];
+        yield 'an empty form' => ['POST', '/api/backups', ['CONTENT_TYPE' => 'application/x-www-form-urlencoded'], ''];
         yield 'a deletion without its kind' => ['DELETE', '/api/sauces/1', ['CONTENT_TYPE' => ''], ''];
         yield 'a method in a header' => [
             'POST',

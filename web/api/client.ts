@@ -50,9 +50,9 @@ const instruments = {
 } as const;
 
 export const api = {
-  door: () => answer(client.GET('/api/door')),
-  enter: (passphrase: string) => answer(client.POST('/api/door', { body: { passphrase } })),
-  leave: () => answer(client.DELETE('/api/door')),
+  session: () => answer(client.GET('/api/session')),
+  enter: (passphrase: string) => answer(client.POST('/api/session', { body: { passphrase } })),
+  leave: () => answer(client.DELETE('/api/session')),
   kitchen: () => answer(client.GET('/api/kitchen')),
   shelf: (named = '', pages = 1) =>
     Promise.all(
@@ -151,13 +151,13 @@ export const api = {
     answer(client.POST('/api/imports/preview', { body: wish, ...options })),
   takeIn: (wish: ImportRequest) => answer(client.POST('/api/imports', { body: wish })),
   undoImport: (id: number) => answer(client.DELETE('/api/imports/{import}', { params: { path: { import: id } } })),
-  copies: () => answer(client.GET('/api/copies')),
-  makeCopy: () => answer(client.POST('/api/copies')),
+  backups: () => answer(client.GET('/api/backups')),
+  makeCopy: () => answer(client.POST('/api/backups')),
   putCopyBack: async (name: string) => {
-    const copies = await answer(client.POST('/api/copies/{name}/back', { params: { path: { name } } }));
+    const backups = await answer(client.POST('/api/backups/{name}/restore', { params: { path: { name } } }));
     // this page asked for it, and begins anew with what is there now
-    epoch.begin(copies.epoch);
-    return copies;
+    epoch.begin(backups.epoch);
+    return backups;
   },
   trainer: () => answer(client.GET('/api/trainer')),
   guess: (guess: Guess) => answer(client.POST('/api/trainer', { body: guess })),

@@ -4,7 +4,7 @@
  */
 
 export interface paths {
-    "/api/door": {
+    "/api/session": {
         parameters: {
             query?: never;
             header?: never;
@@ -4204,7 +4204,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/copies": {
+    "/api/backups": {
         parameters: {
             query?: never;
             header?: never;
@@ -4278,7 +4278,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/copies/{name}/back": {
+    "/api/backups/{name}/restore": {
         parameters: {
             query?: never;
             header?: never;

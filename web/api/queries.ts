@@ -35,5 +35,5 @@ export const pantryQuery = queryOptions({ queryKey: ['pantry'], queryFn: api.pan
 export const palateQuery = queryOptions({ queryKey: ['palate'], queryFn: api.palate });
 export const trainerQuery = queryOptions({ queryKey: ['trainer'], queryFn: api.trainer });
 export const plansQuery = queryOptions({ queryKey: ['plans'], queryFn: api.plans });
-export const backupsQuery = queryOptions({ queryKey: ['copies'], queryFn: api.copies });
-export const doorQuery = queryOptions({ queryKey: ['door'], queryFn: api.door });
+export const backupsQuery = queryOptions({ queryKey: ['backups'], queryFn: api.backups });
+export const sessionQuery = queryOptions({ queryKey: ['session'], queryFn: api.session });

@@ -2,13 +2,13 @@ import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { keptCooks } from '../cook-sessions/keptCooks';
 import { api } from '../../api/client';
-import { doorQuery } from '../../api/queries';
+import { sessionQuery } from '../../api/queries';
 
 /** Who may come in, and how this device leaves again. */
 export function DoorFacts() {
-  const door = useQuery(doorQuery);
-  if (door.data === undefined) return null;
-  const { addresses, came_in } = door.data;
+  const session = useQuery(sessionQuery);
+  if (session.data === undefined) return null;
+  const { addresses, came_in } = session.data;
   return (
     <Box component="section" data-door>
       <Typography variant="h2" sx={{ mt: 3 }}>

@@ -26,8 +26,8 @@ const reasons: Readonly<Record<string, string>> = {
 };
 
 /** Copies of the kitchen, and everything in and out of it. */
-export function SafePage() {
-  const copies = useQuery(backupsQuery);
+export function BackupsPage() {
+  const backups = useQuery(backupsQuery);
   const change = useChange<Copies>('backups', async (found, queries) => {
     await queries.invalidateQueries();
     queries.setQueryData(backupsQuery.queryKey, found);
@@ -39,13 +39,13 @@ export function SafePage() {
   const then = async (ask: () => Promise<Copies>, words: string) => {
     setSaid((await change.make(ask)) ? words : null);
   };
-  const newest = copies.data?.copies[0];
+  const newest = backups.data?.copies[0];
   return (
     <Frame>
       <Box sx={{ maxWidth: 760, pt: 2 }}>
         <Typography variant="h1">Copies of the kitchen</Typography>
         <Typography data-newest sx={{ my: 1 }}>
-          {copies.data === undefined
+          {backups.data === undefined
             ? 'Looking …'
             : newest === undefined
               ? 'There is no copy yet.'
@@ -69,7 +69,7 @@ export function SafePage() {
             </tr>
           </thead>
           <tbody>
-            {copies.data?.copies.map((copy) => (
+            {backups.data?.copies.map((copy) => (
               <tr key={copy.name} data-copy={copy.name}>
                 <th scope="row">{new Date(copy.at * 1000).toLocaleString(locale())}</th>
                 <td>{reasons[copy.why] ?? copy.why}</td>

@@ -69,7 +69,7 @@ export function Shelf() {
             <Box>
               <TakeIn />
             </Box>
-            <Button component={Link} to="/copies">
+            <Button component={Link} to="/backups">
               Backups and export
             </Button>
           </Box>

@@ -74,7 +74,7 @@ export function SettingsPage() {
           Times and seasons follow this browser’s time zone, {zone}: south of the equator damsons are ripe in March.
         </Typography>
         <Box>
-          <Button component={Link} to="/copies" variant="outlined">
+          <Button component={Link} to="/backups" variant="outlined">
             Backups and export
           </Button>
         </Box>
