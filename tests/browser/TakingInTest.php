@@ -158,7 +158,7 @@ final class TakingInTest extends BrowserTestCase
             self::until(static fn(): array|false => self::findAll('[data-copy]') ?: false, 'the copies are listed'),
         );
         self::$browser->executeScript('document.querySelector("[data-copy] button").click()');
-        self::until(static fn(): bool => str_contains(self::text('[data-copy-said]'), 'put back'), 'it is put back');
+        self::until(static fn(): bool => str_contains(self::text('[data-copy-said]'), 'restored'), 'it is put back');
         self::assertSame($before + 1, count(self::findAll('[data-copy]')), 'and what was there before is a copy now');
     }
 }

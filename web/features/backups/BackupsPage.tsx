@@ -34,7 +34,7 @@ export function BackupsPage() {
   });
   const [said, setSaid] = useState<string | null>(null);
   useEffect(() => {
-    document.title = 'Copies · Vinculum';
+    document.title = 'Backups · Vinculum';
   }, []);
   const then = async (ask: () => Promise<Copies>, words: string) => {
     setSaid((await change.make(ask)) ? words : null);
@@ -43,57 +43,59 @@ export function BackupsPage() {
   return (
     <Frame>
       <Box sx={{ maxWidth: 760, pt: 2 }}>
-        <Typography variant="h1">Copies of the kitchen</Typography>
+        <Typography variant="h1">Backups and export</Typography>
         <Typography data-newest sx={{ my: 1 }}>
           {backups.data === undefined
             ? 'Looking …'
             : newest === undefined
-              ? 'There is no copy yet.'
+              ? 'There is no backup yet.'
               : `The newest is from ${new Date(newest.at * 1000).toLocaleString(locale())}, and it ${newest.opens ? 'opens and is sound' : 'is damaged'}.`}{' '}
           One is made each day while the kitchen runs, and the last seven are kept.
         </Typography>
-        <Button variant="contained" data-make-copy onClick={() => void then(api.makeCopy, 'A copy is made.')}>
-          Make a copy now
+        <Button variant="contained" data-make-copy onClick={() => void then(api.makeCopy, 'A backup is made.')}>
+          Make a backup now
         </Button>
         <Typography role="status" data-copy-said sx={{ minHeight: '1.6em' }}>
           {change.fault ?? said}
         </Typography>
-        <PlainTable label="All copies">
-          <thead>
-            <tr>
-              <th scope="col">Made</th>
-              <th scope="col">Why</th>
-              <th scope="col">Size</th>
-              <th scope="col">Opens</th>
-              <th scope="col">Put back</th>
-            </tr>
-          </thead>
-          <tbody>
-            {backups.data?.copies.map((copy) => (
-              <tr key={copy.name} data-copy={copy.name}>
-                <th scope="row">{new Date(copy.at * 1000).toLocaleString(locale())}</th>
-                <td>{reasons[copy.why] ?? copy.why}</td>
-                <td>{(copy.bytes / 1000).toFixed(0)} kB</td>
-                <td>{copy.opens ? 'yes' : 'damaged'}</td>
-                <td>
-                  <Button
-                    disabled={!copy.opens}
-                    onClick={() =>
-                      void then(
-                        () => api.putCopyBack(copy.name),
-                        'It is put back. What was there before is a copy now: put that back to undo it.',
-                      )
-                    }
-                  >
-                    Put back
-                  </Button>
-                </td>
+        {newest !== undefined && (
+          <PlainTable label="All backups">
+            <thead>
+              <tr>
+                <th scope="col">Made</th>
+                <th scope="col">Why</th>
+                <th scope="col">Size</th>
+                <th scope="col">Opens</th>
+                <th scope="col">Restore</th>
               </tr>
-            ))}
-          </tbody>
-        </PlainTable>
+            </thead>
+            <tbody>
+              {backups.data?.copies.map((copy) => (
+                <tr key={copy.name} data-copy={copy.name}>
+                  <th scope="row">{new Date(copy.at * 1000).toLocaleString(locale())}</th>
+                  <td>{reasons[copy.why] ?? copy.why}</td>
+                  <td>{(copy.bytes / 1000).toFixed(0)} kB</td>
+                  <td>{copy.opens ? 'yes' : 'damaged'}</td>
+                  <td>
+                    <Button
+                      disabled={!copy.opens}
+                      onClick={() =>
+                        void then(
+                          () => api.putCopyBack(copy.name),
+                          'It is restored. What was there before is a backup now: restore that to undo it.',
+                        )
+                      }
+                    >
+                      Restore
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </PlainTable>
+        )}
         <Typography variant="h2" sx={{ mt: 3 }}>
-          In and out
+          Export and import
         </Typography>
         <Box component="ul" sx={{ m: 0, mb: 1, pl: 2.5 }}>
           {kinds.map(([address, says]) => (
