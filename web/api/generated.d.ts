@@ -5496,6 +5496,7 @@ export interface components {
             sweet_to_sour: number | null;
             grams: number;
             millilitres: number;
+            pungency: components["schemas"]["Pungency"];
         };
         /** @description A step of the method as it was understood: minutes, °C. */
         Step: {

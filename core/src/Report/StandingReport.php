@@ -27,6 +27,7 @@ final readonly class StandingReport extends Report
         public ?float $sweetToSour,
         public float $grams,
         public float $millilitres,
+        public PungencyReport $pungency,
     ) {}
 
     public static function of(Balance $balance, ?Target $target, Recipe $recipe): self
@@ -38,6 +39,7 @@ final readonly class StandingReport extends Report
             RatiosReport::of($balance)->sweetToSour,
             $balance->figures['grams']->value,
             $balance->figures['millilitres']->value,
+            PungencyReport::of($balance),
         );
     }
 

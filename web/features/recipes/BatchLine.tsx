@@ -3,16 +3,18 @@ import type { Balance } from '../../api/client';
 import { grams, millilitres } from '../../ui/words';
 
 interface Props {
-  report: Balance;
+  /** Null while it is being weighed. */
+  report: Balance | null;
   showsMixed: boolean;
   onMixed: (shows: boolean) => void;
 }
 
 /** What the whole comes to, how thick it is, how sour, and what would make it surer. */
 export function BatchLine({ report, showsMixed, onMixed }: Props) {
+  if (report === null) return <Typography sx={line}>…</Typography>;
   return (
     <>
-      <Typography data-batch sx={{ fontSize: '0.95rem', mb: 0.75, minHeight: '1.5em' }}>
+      <Typography data-batch component="div" sx={line}>
         {grams(report.batch.grams)} · {millilitres(report.batch.millilitres)} {report.basis}
         {report.mixed !== null && (
           <Button
@@ -42,3 +44,5 @@ export function BatchLine({ report, showsMixed, onMixed }: Props) {
     </>
   );
 }
+
+const line = { fontSize: '0.95rem', minHeight: 36, lineHeight: '36px' } as const;

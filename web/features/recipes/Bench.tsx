@@ -16,6 +16,7 @@ import { useBenchKeys } from './useBenchKeys';
 import { makers } from './makers';
 import { EmptyBench } from './EmptyBench';
 import { BenchLines } from './BenchLines';
+import { halves, barsPlace, underTheBars, makersLine, pinned, hidden } from './benchLooks';
 
 /** One sauce being designed: lines, bars, fractions and corrections in one view. */
 export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
@@ -31,7 +32,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const linesRef = useRef<HTMLDivElement>(null);
   const panelRef = useRef<HTMLDivElement>(null);
   const barsRef = useRef<HTMLDivElement>(null);
-  const showsBars = useInView(barsRef, report === null || isEmpty);
+  const showsBars = useInView(barsRef, isEmpty);
 
   const isWide = useMediaQuery('(min-width:900px)', { noSsr: true });
   const corrections = advice.answer?.corrections ?? noCorrections;
@@ -39,6 +40,9 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const preview =
     considered?.after ??
     (isBesides ? sidePreview : previewed === null ? null : (corrections[previewed]?.after ?? null));
+  // until it is weighed anew it stands as it was last stored, so that nothing moves when the answer comes
+  const early = report === null && !isEmpty ? stored(sauce) : null;
+  const axes = isEmpty ? null : (report?.axes ?? early?.axes ?? null);
   const shown = showsMixed ? (report?.mixed?.axes ?? null) : null;
   const brought = useMemo(() => makers(report, looked), [report, looked]);
 
@@ -77,13 +81,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
 
   return (
     <Frame
-      head={<BenchHead bench={bench} kitchen={kitchen} report={report} />}
+      head={<BenchHead bench={bench} kitchen={kitchen} report={report} early={early} />}
       foot={<SauceFoot sauce={sauce.id} at="bench" />}
     >
       <GlobalStyles styles={underTheBars} />
-      {report !== null && !isEmpty && !showsBars && (
+      {axes !== null && !showsBars && (
         <Box sx={pinned}>
-          <BarMark axes={preview ?? report.axes} />
+          <BarMark axes={preview ?? axes} />
         </Box>
       )}
       <BenchBanners
@@ -94,15 +98,15 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
       />
       <Box sx={halves}>
         <BenchLines ref={linesRef} bench={bench} kitchen={kitchen} shares={brought.rows} onSwap={openSwap} />
-        {report !== null && !isEmpty ? (
+        {axes !== null ? (
           <Box sx={{ display: { xs: 'contents', md: 'block' } }}>
             <Box ref={barsRef} sx={barsPlace}>
               <Box aria-live="polite" sx={hidden}>
                 {bench.said}
               </Box>
-              <Hazards report={report} />
+              {report !== null && <Hazards report={report} />}
               <AxisBars
-                axes={shown ?? report.axes}
+                axes={shown ?? axes}
                 preview={preview}
                 styleName={style?.name ?? null}
                 looked={looked}
@@ -112,7 +116,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 mends={advice.answer?.by_axis ?? noMends}
                 onMend={apply}
                 onConsider={setConsidered}
-                pungency={report.pungency}
+                pungency={report?.pungency ?? early?.pungency ?? null}
               />
               <BatchLine report={report} showsMixed={showsMixed} onMixed={setShowsMixed} />
               <Typography data-makers sx={makersLine}>
@@ -122,25 +126,37 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
             </Box>
             <Box sx={{ order: 3 }}>
               {!isWide && tabs}
-              <Box id="panel" role="tabpanel" aria-labelledby={`panel-${panel}`} ref={panelRef}>
-                <BenchPanel
-                  bench={bench}
-                  kitchen={kitchen}
-                  report={report}
-                  panel={panel}
-                  swapLine={swapLine}
-                  onSwapLine={setSwapLine}
-                  onPreview={setPreviewed}
-                  onSidePreview={setSidePreview}
-                  onApply={apply}
-                />
+              <Box
+                id="panel"
+                role="tabpanel"
+                aria-labelledby={`panel-${panel}`}
+                ref={panelRef}
+                sx={{ minHeight: { md: 230 } }}
+              >
+                {report !== null && (
+                  <BenchPanel
+                    bench={bench}
+                    kitchen={kitchen}
+                    report={report}
+                    panel={panel}
+                    swapLine={swapLine}
+                    onSwapLine={setSwapLine}
+                    onPreview={setPreviewed}
+                    onSidePreview={setSidePreview}
+                    onApply={apply}
+                  />
+                )}
               </Box>
-              <SauceFacts
-                report={report}
-                family={
-                  style === null ? null : `${style.name}: from ${style.references} reference formulas, ${style.schools}`
-                }
-              />
+              {report !== null && (
+                <SauceFacts
+                  report={report}
+                  family={
+                    style === null
+                      ? null
+                      : `${style.name}: from ${style.references} reference formulas, ${style.schools}`
+                  }
+                />
+              )}
             </Box>
           </Box>
         ) : (
@@ -151,46 +167,11 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   );
 }
 
+/** What was kept of a sauce's standing; what was kept before there were sizes has less. */
+function stored(sauce: Sauce): Partial<Sauce['standing']> {
+  return sauce.standing;
+}
+
 const noCorrections: readonly Correction[] = [];
 
 const noMends: Advice['by_axis'] = {};
-
-const halves = {
-  display: 'grid',
-  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
-  columnGap: 4,
-  rowGap: 1,
-  pt: 1,
-} as const;
-/** The bars stay in view while a panel below them is read. */
-const barsPlace = {
-  order: 1,
-  position: { md: 'sticky' },
-  top: 0,
-  zIndex: 2,
-  bgcolor: 'background.default',
-  pb: 0.5,
-} as const;
-/** What is gone to by key or link does not end up under the bars. */
-const underTheBars = { html: { '@media (min-width: 900px)': { scrollPaddingTop: 410 } } } as const;
-const makersLine = { fontSize: '0.88rem', minHeight: '1.4em', color: 'text.secondary' } as const;
-/** On a narrow screen the bars are below the lines: their small mark stays in view. */
-const pinned = {
-  display: { xs: 'block', md: 'none' },
-  position: 'fixed',
-  top: 0,
-  left: 0,
-  right: 0,
-  zIndex: 4,
-  bgcolor: 'background.default',
-  borderBottom: '1px solid',
-  borderColor: 'divider',
-  px: 1.5,
-} as const;
-const hidden = {
-  position: 'absolute',
-  width: '1px',
-  height: '1px',
-  overflow: 'hidden',
-  clipPath: 'inset(50%)',
-} as const;

@@ -1,5 +1,5 @@
 import { InputBase, Typography } from '@mui/material';
-import type { Balance, Kitchen } from '../../api/client';
+import type { Balance, Kitchen, Sauce } from '../../api/client';
 import { Pick } from '../../ui/Pick';
 import { displayFont } from '../../ui/theme';
 import { millilitres } from '../../ui/words';
@@ -14,23 +14,23 @@ interface Props {
   bench: Bench;
   kitchen: Kitchen;
   report: Balance | null;
+  /** As it was last stored, until it is weighed anew. */
+  early: Partial<Sauce['standing']> | null;
 }
 
 /** The sauce's head where it is being written: name and family can be changed in it. */
-export function BenchHead({ bench, kitchen, report }: Props) {
+export function BenchHead({ bench, kitchen, report, early }: Props) {
   const { draft } = bench;
   const isThere = report !== null && !bench.isEmpty;
+  const ratio = isThere ? report.ratios.sweet_to_sour : (early?.sweet_to_sour ?? null);
+  const volume = isThere ? report.batch.millilitres : early?.millilitres;
   return (
     <SauceHead
       sauce={bench.sauce}
       at="bench"
-      colour={isThere ? report.colour : null}
-      ratio={isThere ? report.ratios.sweet_to_sour : null}
-      hand={
-        isThere && report.ratios.sweet_to_sour !== null ? (
-          <RatioHand bench={bench} ratio={report.ratios.sweet_to_sour} />
-        ) : undefined
-      }
+      colour={isThere ? report.colour : (early?.colour ?? null)}
+      ratio={ratio}
+      hand={ratio === null ? undefined : <RatioHand bench={bench} ratio={ratio} />}
       title={
         <InputBase
           value={draft.title}
@@ -55,9 +55,9 @@ export function BenchHead({ bench, kitchen, report }: Props) {
               }}
             />
           ) : (
-            isThere && (
+            volume !== undefined && (
               <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
-                {millilitres(report.batch.millilitres)}
+                {millilitres(volume)}
               </Typography>
             )
           )}

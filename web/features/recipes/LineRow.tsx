@@ -268,6 +268,7 @@ const rowNote = {
   gridRow: { xs: '2', sm: 'auto' },
   fontSize: '0.86rem',
   lineHeight: 1.2,
+  minHeight: { xs: 0, sm: '1.2em' },
   color: 'text.secondary',
   pl: { xs: 0.5, sm: 1 },
   pb: { xs: 0.75, sm: 0 },
