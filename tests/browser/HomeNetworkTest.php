@@ -50,7 +50,7 @@ final class HomeNetworkTest extends BrowserTestCase
         self::assertSame('', self::$browser->executeScript('return document.cookie'), 'no script reads the cookie');
 
         self::open('/sauce/5', self::host());
-        self::find('[data-axis="sweet"]');
+        self::find('[data-batch]');
         self::$browser->manage()->deleteAllCookies();
         self::tap('[data-choice="scale"]');
         self::find('[data-scale="to"]')->sendKeys('4 x 250 ml');

@@ -33,6 +33,7 @@ final class OfflineTest extends BrowserTestCase
         self::open('/');
         self::untilKept();
         self::open('/sauce/5');
+        self::find('[data-batch]');
         self::tap('[data-choice="scale"]');
         self::find('[data-scale="to"]')->sendKeys('4 x 250 ml');
         self::tap('[data-cook-it]');

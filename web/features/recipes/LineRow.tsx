@@ -172,7 +172,7 @@ export const LineRow = memo(function LineRow({
         id={noteId}
         title={meaning.title}
         sx={meaning.isOff ? rowNoteOff : rowNote}
-        style={{ paddingBottom: meaning.text === '' ? 0 : undefined }}
+        style={isEmpty || isStage ? { paddingBottom: 0, minHeight: 0 } : undefined}
       >
         {share !== '' && (
           <Box component="span" data-share sx={{ fontWeight: 700, color: 'text.primary', mr: 0.75 }}>
@@ -268,7 +268,8 @@ const rowNote = {
   gridRow: { xs: '2', sm: 'auto' },
   fontSize: '0.86rem',
   lineHeight: 1.2,
-  minHeight: { xs: 0, sm: '1.2em' },
+  minHeight: '1.2em',
+  boxSizing: 'content-box',
   color: 'text.secondary',
   pl: { xs: 0.5, sm: 1 },
   pb: { xs: 0.75, sm: 0 },
