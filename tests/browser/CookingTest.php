@@ -16,6 +16,7 @@ final class CookingTest extends BrowserTestCase
     {
         self::resize(390, 844);
         self::open('/sauce/5');
+        self::find('[data-batch]');
         self::tap('[data-choice="scale"]');
         self::find('[data-scale="to"]')->sendKeys('4 x 250 ml');
         self::tap('[data-cook-it]');
@@ -109,6 +110,7 @@ final class CookingTest extends BrowserTestCase
     {
         self::resize(1280, 900);
         self::open('/sauce/4');
+        self::find('[data-batch]');
         self::tap('[data-choice="method"]');
         $pan = self::find('input[aria-label="Pan"]');
         $pan->sendKeys('24 cm');
