@@ -283,23 +283,26 @@ final class NameSearch
     {
         /** @var array<string, list<string>> $known */
         static $known = [];
+        /** @var array<string, string> $one by the word as it is written */
+        static $one = [];
         if (isset($known[$name])) {
             return $known[$name];
         }
-        $plain = mb_strtolower($name);
-        if (preg_match('/[^\x00-\x7E]/', $plain) === 1) {
-            $plain = self::unaccented($plain);
-        }
+        $plain = preg_match('/[^\x00-\x7E]/', $name) === 1
+            ? self::unaccented(mb_strtolower($name))
+            : strtolower($name);
         $plain = (string) preg_replace(["/'s\b|'/", '/[^a-z0-9%.]+/'], ['', ' '], str_replace('&', ' and ', $plain));
         $words = [];
         foreach (explode(' ', trim($plain)) as $word) {
             $word = trim($word, '.');
             if ($word !== '') {
-                $words[] = self::synonyms()[$word] ?? self::synonyms()[self::singular($word)] ?? self::singular($word);
+                $words[] = $one[$word] ??= self::synonyms()[$word]
+                    ?? self::synonyms()[self::singular($word)]
+                    ?? self::singular($word);
             }
         }
         if (count($known) > 5000) {
-            $known = [];
+            [$known, $one] = [[], []];
         }
 
         return $known[$name] = $words;
