@@ -45,4 +45,4 @@ export function BatchLine({ report, showsMixed, onMixed }: Props) {
   );
 }
 
-const line = { fontSize: '0.95rem', minHeight: 36, lineHeight: '36px' } as const;
+const line = { fontSize: '0.95rem', minHeight: 36, lineHeight: { xs: 1.5, md: '36px' } } as const;
