@@ -17,12 +17,22 @@ final readonly class MeasuredYield
 {
     private const WEIGHED = 0.01;
     private const POURED = 0.05;
+    /** "3 jars (700 ml)", "4 small bottles (about 300 ml each)": how many, and what stands in brackets. */
+    private const SEVERAL_VESSELS = '/\b([2-9]|\d\d+)\s+(?:\p{L}+\s+){0,2}(?:jars|bottles|pots|tubs)\s*\(([^)]*)\)/iu';
 
     private function __construct(public ?Amount $grams, public ?Amount $millilitres) {}
 
-    /** "500 ml", "1.2 kg", "about 2 cups", "6 x 250 ml"; null where no weight or volume is named. */
+    /**
+     * "500 ml", "1.2 kg", "about 2 cups", "6 x 250 ml"; null where no weight or volume is named, and for "3 jars
+     * (700 ml)", which may be of all or of each.
+     */
     public static function parse(string $text, Measures $measures): ?self
     {
+        if (preg_match(self::SEVERAL_VESSELS, $text, $vessels) === 1) {
+            return preg_match('/\beach\b/iu', $vessels[2]) === 1
+                ? self::parse($vessels[2], $measures)?->times((float) $vessels[1])
+                : null;
+        }
         $tokens = Lexer::tokens(mb_substr(mb_scrub($text), 0, 200));
         foreach (array_keys($tokens) as $index) {
             $measured = (new QuantityGrammar($measures))->quantity(new Cursor(array_slice($tokens, $index)));

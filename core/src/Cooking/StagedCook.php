@@ -34,7 +34,9 @@ final readonly class StagedCook
         $hob ??= Hob::unknown();
         [$pot, $all, $stages, $simmered] = [Mixture::nothing(), CookingLosses::none(), [], 0.0];
         $isHobKnown = false;
-        foreach (Stages::of($formula, $method, $titles) as $stage) {
+        $told = Stages::of($formula, $method, $titles);
+        $pan ??= self::panNamed($told);
+        foreach ($told as $stage) {
             $before = $pot;
             foreach ($stage->lines as $line) {
                 $pot = $line->countsInTheMixture() ? $pot->plus($line->mixture()) : $pot;
@@ -75,6 +77,24 @@ final readonly class StagedCook
         }
 
         return new self($formula->losing($all), $stages, [...$unread, ...self::notes($stages, $all, $isHobKnown)]);
+    }
+
+    /**
+     * The pan that a step names, where the recipe names none: what is begun in it goes on in it.
+     *
+     * @param list<Stage> $stages
+     */
+    private static function panNamed(array $stages): ?Pan
+    {
+        foreach ($stages as $stage) {
+            foreach ($stage->steps as $step) {
+                if ($step->pan !== null) {
+                    return $step->pan;
+                }
+            }
+        }
+
+        return null;
     }
 
     /** @param list<CookedStage> $stages */

@@ -14,6 +14,8 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
  */
 final readonly class Recipe
 {
+    private const BEHIND_THE_TIMES = '/\b(?:makes|yields?)\b:?\s.*\d.*/iu';
+
     /**
      * @param list<string> $lines           as written, headings among them
      * @param list<string> $method          one step a line
@@ -125,8 +127,13 @@ final readonly class Recipe
     public function saidYield(): ?string
     {
         foreach ($this->setAside as $line) {
-            if ($line['why'] === 'yield' && preg_match('/^\W*(?:makes|yields?|fills|produces)\b/iu', $line['text']) === 1) {
-                return $line['text'];
+            // it may stand behind the times, in one line with them
+            $begins = $line['why'] === 'yield' ? '/^\W*(?:makes|yields?|fills|produces)\b.*/iu' : self::BEHIND_THE_TIMES;
+            if (
+                in_array($line['why'], ['yield', 'time'], true)
+                && preg_match($begins, $line['text'], $found) === 1
+            ) {
+                return $found[0];
             }
         }
 

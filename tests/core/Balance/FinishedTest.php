@@ -21,6 +21,21 @@ final class FinishedTest extends TestCase
 {
     private const LINES = ['1 kg tinned tomatoes', '100 g sugar', '100 ml cider vinegar', '10 g salt'];
 
+    public function test_jars_of_which_it_is_not_said_whether_each_or_all_hold_so_much_are_no_yield(): void
+    {
+        foreach (['Makes about 3 jars (700 ml)', '2 small jars (250 ml)', 'fills 12 bottles (1.5 l)'] as $text) {
+            self::assertNull(MeasuredYield::parse($text, Measures::Metric), $text);
+        }
+        foreach (['4 jars (about 300 ml each)' => 1200.0, '3 x 250 ml' => 750.0, '1 jar (400 ml)' => 400.0] as $text => $ml) {
+            self::assertEqualsWithDelta(
+                $ml,
+                MeasuredYield::parse($text, Measures::Metric)?->millilitres?->value,
+                1.0,
+                $text,
+            );
+        }
+    }
+
     public function test_a_yield_takes_water_and_nothing_else(): void
     {
         $mixed = self::formula()->mixed();

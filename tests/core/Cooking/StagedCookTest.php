@@ -273,6 +273,18 @@ final class StagedCookTest extends TestCase
         }
     }
 
+    public function test_a_pan_named_in_one_step_is_that_of_the_rest(): void
+    {
+        $formula = self::formula(['1 kg tomatoes', '100 g sugar']);
+        $method = ['Warm the tomatoes in a wide 26 cm pan', 'Simmer uncovered for 40 minutes'];
+        $left = static fn(?Pan $pan, array $steps): float => StagedCook::of($formula, $pan, $steps)
+            ->formula->losses()?->left->get(Component::Water) ?? 0.0;
+
+        self::assertGreaterThan(50.0, $left(null, $method));
+        self::assertEqualsWithDelta($left(Pan::parse('26 cm'), [$method[1]]), $left(null, $method), 1e-6);
+        self::assertSame(0.0, $left(null, [$method[1]]), 'where none is named, nothing is reckoned');
+    }
+
     /** @param list<string> $lines */
     private static function formula(array $lines): Formula
     {
