@@ -28,6 +28,7 @@ use Vinculum\Report\LabelReport;
 use Vinculum\Report\Named;
 use Vinculum\Report\StandingReport;
 use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Verdict;
 
 /**
  * The record of batches: what was made, how it keeps, what it cost, where its jars went, what was learned.
@@ -65,7 +66,13 @@ use Vinculum\Sensory\Axis;
  *     }>,
  *     left_grams: float,
  * }
- * @phpstan-type TastedThen array{at: string, scores: Named<float>, words: string|null, food: string|null}
+ * @phpstan-type TastedThen array{
+ *     at: string,
+ *     scores: Named<float>,
+ *     words: string|null,
+ *     food: string|null,
+ *     says: list<string>,
+ * }
  * @phpstan-type LoggedBatch array{
  *     id: int,
  *     code: string,
@@ -324,8 +331,24 @@ final readonly class BatchLog
                     'scores' => new Named($one->scores),
                     'words' => $one->words,
                     'food' => $one->food,
+                    'says' => self::scored($one->scores),
                 ],
             )->all(),
         );
+    }
+
+    /**
+     * @param array<string, float> $scores by axis
+     *
+     * @return list<string> "a little too sweet"
+     */
+    private static function scored(array $scores): array
+    {
+        $says = [];
+        foreach (Axis::cases() as $axis) {
+            $says[] = Verdict::ofScore($axis, (float) ($scores[$axis->value] ?? 0.0));
+        }
+
+        return array_values(array_filter($says));
     }
 }

@@ -69,7 +69,10 @@ final readonly class WritingController
         $edit = $request->edit();
         $formula = $this->balanceService->formula($edit);
         try {
-            $edits = RatioAdjustment::to($formula, $request->ratio(), $edit->measures);
+            $direction = $request->direction();
+            $edits = $direction === null
+                ? RatioAdjustment::to($formula, $request->ratio(), $edit->measures)
+                : RatioAdjustment::notched($formula, $direction, $edit->measures);
         } catch (\InvalidArgumentException $fault) {
             throw Faults::in('sweet_to_sour', $fault);
         }

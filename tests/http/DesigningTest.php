@@ -60,6 +60,14 @@ final class DesigningTest extends HttpTestCase
             $this->postJson('/api/balance', ['lines' => $texts, 'measures' => 'metric'])->json('ratios.sweet_to_sour'),
             1.0,
         );
+        $notch = $this->postJson(
+            '/api/ratio',
+            ['lines' => $lines, 'measures' => 'metric', 'by_a_notch' => 'sweeter'],
+        )->assertOk()->json('texts');
+        self::assertGreaterThan(
+            1.1 * $before,
+            $this->postJson('/api/balance', ['lines' => $notch, 'measures' => 'metric'])->json('ratios.sweet_to_sour'),
+        );
         foreach ([0, -3, 'much', null, 1e9] as $odd) {
             $set($odd)->assertStatus(422);
         }

@@ -4407,6 +4407,8 @@ export interface components {
             own_off_by_steps: number | null;
             /** @description "a little too sharp", "about right"; nothing without a target */
             verdict: string;
+            /** @description whether that is anything but right */
+            is_off: boolean;
         };
         BackupList: {
             epoch: number;
@@ -5240,6 +5242,8 @@ export interface components {
             high: number;
             /** @description "a hint", "clear", "fierce" */
             says: string;
+            /** @description of its bar that it fills, on a logarithmic scale; 0 where none is noticed */
+            share: number;
         };
         /** @description The ratios that cooks think in; null where the lower side is nothing. */
         Ratios: {
@@ -5616,6 +5620,7 @@ export interface components {
             };
             words: string | null;
             food: string | null;
+            says: string[];
         };
         TastingKept: {
             id: number;
@@ -6005,7 +6010,9 @@ export interface components {
             }[] | null;
             let_go?: string[] | null;
             lines: string[];
-            sweet_to_sour: number | string;
+            sweet_to_sour?: number | string | null;
+            /** @enum {string|null} */
+            by_a_notch?: "sweeter" | "sharper" | null;
         };
         ScaleRequest: {
             title?: string | null;

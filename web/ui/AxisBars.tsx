@@ -1,5 +1,5 @@
 import { Box, ButtonBase } from '@mui/material';
-import { axisKeys, axisNames, figure, shortUnit } from './words';
+import { axisKeys, axisNames, figure, shortUnit, whatIsOff } from './words';
 import type { Axes, Axis, AxisKey, Correction, Pungency } from '../api/client';
 
 const channelStart = 34;
@@ -241,7 +241,7 @@ export function AxisBars({
                 </Box>
               </Box>
             </Box>
-            <Box sx={{ ...below, fontWeight: verdict === '' || verdict === 'about right' ? 400 : 600 }}>
+            <Box sx={{ ...below, fontWeight: axis.is_off ? 600 : 400 }}>
               <Box component="span" data-verdict>
                 {verdict}
               </Box>
@@ -255,7 +255,7 @@ export function AxisBars({
           </Box>
         );
       })}
-      {pungency !== null && pungency.value >= leastBite && <Bite pungency={pungency} />}
+      {pungency !== null && pungency.share > 0 && <Bite pungency={pungency} />}
     </Box>
   );
 }
@@ -296,8 +296,6 @@ function WayIn({
 
 /** Mustard, horseradish, wasabi: on a scale of its own, for no family has a window of it. */
 function Bite({ pungency }: { pungency: Pungency }) {
-  const at = (value: number) =>
-    Math.max(0, Math.min(100, (100 * Math.log(Math.max(value, leastBite) / leastBite)) / biteScale));
   return (
     <Box data-pungency={pungency.value} sx={{ py: 0.25 }}>
       <Box sx={grid}>
@@ -308,7 +306,7 @@ function Bite({ pungency }: { pungency: Pungency }) {
           sx={{ position: 'relative', height: 20 }}
         >
           <Box sx={{ ...strip, left: 0, right: 0, bgcolor: 'bar.track' }} />
-          <Box sx={{ ...strip, left: 0, width: `${at(pungency.value)}%`, bgcolor: 'bar.doubt' }} />
+          <Box sx={{ ...strip, left: 0, width: `${100 * pungency.share}%`, bgcolor: 'bar.doubt' }} />
         </Box>
         <Box aria-hidden sx={figures}>
           <Box component="span" sx={small}>
@@ -320,16 +318,9 @@ function Bite({ pungency }: { pungency: Pungency }) {
   );
 }
 
-/** Milligrams in 100 g from which a bite is noticed, and how many times as much the bar has room for, as a logarithm. */
-const leastBite = 0.5;
-const biteScale = Math.log(400 / leastBite);
-
 /** The same five bars, small and with their names, as a sauce's mark. */
 export function BarMark({ axes }: { axes: Axes }) {
-  const label = axisKeys
-    .map((key) => axes[key].verdict)
-    .filter((word) => word !== '' && word !== 'about right')
-    .join(', ');
+  const label = whatIsOff(axes);
   return (
     <Box role="img" aria-label={label === '' ? 'balanced' : label} sx={{ display: 'grid', rowGap: '1px', py: '2px' }}>
       {axisKeys.map((key) => (

@@ -15,3 +15,12 @@ export const plainTable = {
   },
   '& thead th': { color: 'text.secondary', fontWeight: 600, fontSize: '0.85rem' },
 } as const;
+
+/** Two halves side by side, one below the other on a phone. */
+export const halves = {
+  display: 'grid',
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+  columnGap: 4,
+  rowGap: { xs: 2, md: 1 },
+  pt: 1,
+} as const;

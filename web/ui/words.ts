@@ -1,5 +1,5 @@
 import { locale } from './locale';
-import type { AxisKey, Correction } from '../api/client';
+import type { Axes, AxisKey, Correction } from '../api/client';
 
 export const axisKeys: readonly AxisKey[] = ['sweet', 'sour', 'salt', 'umami', 'heat'];
 
@@ -10,6 +10,13 @@ export const axisNames: Record<AxisKey, string> = {
   umami: 'Umami',
   heat: 'Heat',
 };
+
+/** "needs a touch more salt, a little too sharp"; nothing where nothing is off. */
+export const whatIsOff = (axes: Axes): string =>
+  axisKeys
+    .filter((key) => axes[key].is_off)
+    .map((key) => axes[key].verdict)
+    .join(', ');
 
 /** What a correction does besides, in words. */
 export const besides = (correction: Correction): string[] => [

@@ -32,32 +32,19 @@ final readonly class Advice
 
     public function besides(self $besides): self
     {
-        return new self(
-            $this->before,
-            $this->target,
-            $this->distanceBefore,
-            $this->corrections,
-            $this->notes,
-            $this->otherWays,
-            $this->candidates,
-            $besides,
-            $this->mends,
-        );
+        return $this->with(['besides' => $besides]);
     }
 
     /** @param array<string, Correction> $mends by axis */
     public function withMends(array $mends): self
     {
-        return new self(
-            $this->before,
-            $this->target,
-            $this->distanceBefore,
-            $this->corrections,
-            $this->notes,
-            $this->otherWays,
-            $this->candidates,
-            $this->besides,
-            $mends,
-        );
+        return $this->with(['mends' => $mends]);
+    }
+
+    /** @param array<string, mixed> $other */
+    private function with(array $other): self
+    {
+        /** @phpstan-ignore argument.type */
+        return new self(...[...get_object_vars($this), ...$other]);
     }
 }

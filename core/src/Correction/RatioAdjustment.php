@@ -23,6 +23,8 @@ final class RatioAdjustment
     private const ONE_SIDED = 2.0;
     /** What carries the sauce is no seasoning, from this share of its weight on. */
     private const CARRIES = 0.25;
+    /** A notch of the ratio: about a step more of one side and as much less of the other (axes.ini). */
+    private const NOTCH = 1.25;
     /** No line goes further than by this factor. */
     private const FURTHEST = 6.0;
 
@@ -82,6 +84,22 @@ final class RatioAdjustment
         }
 
         return $edits;
+    }
+
+    /**
+     * A notch sweeter or sharper than it stands.
+     *
+     * @param int $direction 1 for sweeter, −1 for sharper
+     *
+     * @return array<int, string> as to()
+     *
+     * @throws \InvalidArgumentException when no line can move it
+     */
+    public static function notched(Formula $formula, int $direction, Measures $measures): array
+    {
+        $load = TasteLoad::of($formula->mixed());
+
+        return self::to($formula, $load->sweet / max(1e-9, $load->sour) * self::NOTCH ** $direction, $measures);
     }
 
     /** 1 for what sweetens, −1 for what sharpens, 0 for what stays. */

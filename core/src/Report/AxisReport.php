@@ -18,6 +18,7 @@ final readonly class AxisReport extends Report
      * @param array{float, float}|null $windowSteps its edges in steps
      * @param array{float, float}|null $ownSteps    where this cook likes it to stand, in steps
      * @param string                   $verdict     "a little too sharp", "about right"; nothing without a target
+     * @param bool                     $isOff       whether that is anything but right
      */
     private function __construct(
         public float $value,
@@ -33,6 +34,7 @@ final readonly class AxisReport extends Report
         public ?array $ownSteps,
         public ?float $ownOffBySteps,
         public string $verdict,
+        public bool $isOff,
     ) {}
 
     /**
@@ -75,6 +77,7 @@ final readonly class AxisReport extends Report
             $ownWindow?->inSteps($axis),
             $ownOff,
             Verdict::on($axis, $ownOff ?? $off, $tellsApart),
+            Verdict::isOff($ownOff ?? $off, $tellsApart),
         );
     }
 }

@@ -41,7 +41,7 @@ final class Verdict
         if ($off === null) {
             return '';
         }
-        if (abs($off) < max(self::RIGHT, $tellsApart)) {
+        if (!self::isOff($off, $tellsApart)) {
             return 'about right';
         }
         $word = self::word(abs($off));
@@ -49,6 +49,32 @@ final class Verdict
         return $off > 0.0
             ? "{$word} " . self::TOO_MUCH[$axis->value]
             : "needs {$word} more " . self::MISSING[$axis->value];
+    }
+
+    /** Whether it is called anything but right. */
+    public static function isOff(?float $off, float $tellsApart = 0.0): bool
+    {
+        return $off !== null && abs($off) >= max(self::RIGHT, $tellsApart);
+    }
+
+    /**
+     * What a point on the just-about-right scale says: "a little too sweet", "wants clearly more salt"; nothing at 0.
+     *
+     * @param float $score from −2, far too little, to 2
+     */
+    public static function ofScore(Axis $axis, float $score): string
+    {
+        $degree = match (true) {
+            abs($score) < 1.0 => 'a touch',
+            abs($score) < 2.0 => 'a little',
+            default => 'clearly',
+        };
+
+        return match (true) {
+            $score > 0.0 => "{$degree} " . self::TOO_MUCH[$axis->value],
+            $score < 0.0 => "wants {$degree} more " . self::MISSING[$axis->value],
+            default => '',
+        };
     }
 
     /**

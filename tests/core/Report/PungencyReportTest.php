@@ -40,6 +40,17 @@ final class PungencyReportTest extends TestCase
         yield 'wasabi from powder' => [['10 g wasabi powder', '10 ml water'], 'fierce'];
     }
 
+    public function test_its_bar_is_empty_where_none_is_noticed_and_never_more_than_full(): void
+    {
+        self::assertSame(0.0, self::bite(['200 g ketchup'])->share);
+        self::assertEqualsWithDelta(
+            log(100 / 0.5) / log(400 / 0.5),
+            self::bite(['100 g Dijon mustard'])->share,
+            1e-6,
+        );
+        self::assertSame(1.0, self::bite(['100 g wasabi powder', '20 ml water'])->share);
+    }
+
     public function test_its_doubt_is_wide_as_its_grade_is_low(): void
     {
         $bite = self::bite(['100 g Dijon mustard']);

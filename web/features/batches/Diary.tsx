@@ -3,17 +3,10 @@ import { Link } from 'react-router';
 import type { SauceLog } from '../../api/client';
 import { BarMark } from '../../ui/AxisBars';
 import { ColourDrop } from '../../ui/ColourDrop';
-import { axisKeys, day, grams, spoken } from '../../ui/words';
+import { day, grams, spoken, whatIsOff } from '../../ui/words';
 import { tasted } from './tasted';
 
 type Batch = SauceLog['batches'][number];
-
-/** "a touch too sharp, needs a little more salt"; nothing where all is right, or there was no family. */
-const standing = (batch: Batch): string =>
-  axisKeys
-    .map((key) => batch.axes[key].verdict)
-    .filter((word) => word !== '' && word !== 'about right')
-    .join(', ');
 
 /** Every batch as a page of a notebook, the newest first. */
 export function Diary({ batches }: { batches: readonly Batch[] }) {
@@ -40,7 +33,7 @@ export function Diary({ batches }: { batches: readonly Batch[] }) {
                 Added to taste: {batch.added.map(spoken).join(', ')}.
               </Typography>
             )}
-            {standing(batch) !== '' && <Typography sx={aside}>{standing(batch)}</Typography>}
+            {whatIsOff(batch.axes) !== '' && <Typography sx={aside}>{whatIsOff(batch.axes)}</Typography>}
           </Box>
           <Box aria-hidden sx={{ display: { xs: 'none', sm: 'block' } }}>
             <BarMark axes={batch.axes} />

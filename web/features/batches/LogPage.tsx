@@ -12,6 +12,7 @@ import { SaucePage } from '../recipes/SaucePage';
 import { Diary } from './Diary';
 import { OverTime } from './OverTime';
 import { tasted } from './tasted';
+import { halves } from '../../ui/looks';
 
 type Batch = SauceLog['batches'][number];
 
@@ -67,12 +68,6 @@ export function LogPage() {
     </SaucePage>
   );
 }
-
-const halves = {
-  display: 'grid',
-  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
-  columnGap: 4,
-} as const;
 
 /** Estimates beside what was measured, and what that teaches when it repeats. */
 function Measured({ batches, learned }: { batches: readonly Batch[]; learned: SauceLog['learned'] }) {

@@ -9,6 +9,7 @@ import { SaucePage } from '../recipes/SaucePage';
 import { LastTime } from './LastTime';
 import { Taste } from './Taste';
 import { TextInput } from '../../ui/TextInput';
+import { halves } from '../../ui/looks';
 
 /** At the pan: first how much is in it, then what the tongue says. */
 export function TastePage() {
@@ -30,14 +31,6 @@ export function TastePage() {
     </SaucePage>
   );
 }
-
-const halves = {
-  display: 'grid',
-  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
-  columnGap: 4,
-  rowGap: 2,
-  pt: 1,
-} as const;
 
 /** What is in the pan: an open batch goes on, or one is begun with its weight. */
 function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => void }) {

@@ -9,6 +9,7 @@ import { SaucePage } from '../recipes/SaucePage';
 import { big } from './looks';
 import { WhatItTakes } from './WhatItTakes';
 import { TextInput } from '../../ui/TextInput';
+import { halves } from '../../ui/looks';
 
 /** Before the stove is lit: how much of it, or a cook that is still going. */
 export function CookStart() {
@@ -84,11 +85,3 @@ export function CookStart() {
     </SaucePage>
   );
 }
-
-const halves = {
-  display: 'grid',
-  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
-  columnGap: 4,
-  rowGap: 2,
-  pt: 1,
-} as const;

@@ -16,7 +16,8 @@ import { useBenchKeys } from './useBenchKeys';
 import { makers } from './makers';
 import { EmptyBench } from './EmptyBench';
 import { BenchLines } from './BenchLines';
-import { halves, barsPlace, underTheBars, makersLine, pinned, hidden } from './benchLooks';
+import { barsPlace, underTheBars, makersLine, pinned, hidden } from './benchLooks';
+import { halves } from '../../ui/looks';
 
 /** One sauce being designed: lines, bars, fractions and corrections in one view. */
 export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {

@@ -6,9 +6,6 @@ import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
 import type { Bench } from './useBench';
 
-/** A notch of the hand: about what a tongue notices of the two together. */
-const notch = 1.25;
-
 interface Props {
   bench: Bench;
   ratio: number;
@@ -20,11 +17,11 @@ interface Props {
 export function RatioSetting({ bench, ratio, anchor, onClose }: Props) {
   const [typed, setTyped] = useState('');
   const [fault, setFault] = useState<string | null>(null);
-  const set = async (wanted: number) => {
+  const set = async (wanted: { sweet_to_sour: number } | { by_a_notch: 'sweeter' | 'sharper' }) => {
     try {
       setFault(null);
-      const { texts } = await api.ratio({ ...bench.formula, sweet_to_sour: wanted });
-      bench.rewrite(texts, `Sweet over sour is set to ${wanted.toFixed(1)}.`);
+      const { texts } = await api.ratio({ ...bench.formula, ...wanted });
+      bench.rewrite(texts, 'by_a_notch' in wanted ? `A notch ${wanted.by_a_notch}.` : 'Sweet over sour is set.');
     } catch (reason) {
       setFault(reason instanceof Error ? reason.message : 'That did not work.');
     }
@@ -40,11 +37,11 @@ export function RatioSetting({ bench, ratio, anchor, onClose }: Props) {
       slotProps={{ paper: { role: 'dialog', 'aria-label': 'Sweet over sour', sx: { p: 2, maxWidth: 340 } } }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 1 }}>
-        <Button variant="outlined" data-ratio="sharper" onClick={() => void set(ratio / notch)}>
+        <Button variant="outlined" data-ratio="sharper" onClick={() => void set({ by_a_notch: 'sharper' })}>
           Sharper
         </Button>
         <Fraction ratio={ratio} above="sweet" below="sour" />
-        <Button variant="outlined" data-ratio="sweeter" onClick={() => void set(ratio * notch)}>
+        <Button variant="outlined" data-ratio="sweeter" onClick={() => void set({ by_a_notch: 'sweeter' })}>
           Sweeter
         </Button>
       </Box>
@@ -53,7 +50,7 @@ export function RatioSetting({ bench, ratio, anchor, onClose }: Props) {
         onSubmit={(event: { preventDefault: () => void }) => {
           event.preventDefault();
           const wanted = typedNumber(typed);
-          if (wanted > 0) void set(wanted);
+          if (wanted > 0) void set({ sweet_to_sour: wanted });
         }}
         sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1.5 }}
       >

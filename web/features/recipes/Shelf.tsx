@@ -7,22 +7,15 @@ import { kitchenQuery, shelfQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { BarMark } from '../../ui/AxisBars';
 import { ColourDrop } from '../../ui/ColourDrop';
-import { axisKeys } from '../../ui/words';
+import { whatIsOff } from '../../ui/words';
 import { FromTypical, WriteIn } from './WaysIn';
 import { keptCooks } from '../cook-sessions/keptCooks';
 import { Frame } from '../../ui/Frame';
 import { TextInput } from '../../ui/TextInput';
 import { TakeIn } from '../imports/TakeIn';
 
-const standing = (sauce: ShelfSauce): string => (sauce.verdict === '' ? 'no family chosen' : words(sauce));
-
-/** What is off in words, or that nothing is. */
-function words(sauce: ShelfSauce): string {
-  const off = axisKeys
-    .map((key) => sauce.standing.axes[key].verdict)
-    .filter((word) => word !== '' && word !== 'about right');
-  return off.length === 0 ? 'balanced' : off.join(', ');
-}
+const standing = (sauce: ShelfSauce): string =>
+  sauce.verdict === '' ? 'no family chosen' : whatIsOff(sauce.standing.axes) || 'balanced';
 
 /** All sauces, and the ways to start one. */
 export function Shelf() {

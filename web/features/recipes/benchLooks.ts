@@ -1,11 +1,4 @@
 /** Where the halves of the bench stand, on a wide screen and on a phone. */
-export const halves = {
-  display: 'grid',
-  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
-  columnGap: 4,
-  rowGap: 1,
-  pt: 1,
-} as const;
 /** The bars stay in view while a panel below them is read. */
 export const barsPlace = {
   order: 1,
