@@ -408,6 +408,13 @@ final class DesigningTest extends BrowserTestCase
         self::choose('select[aria-label="Family"]', 'Vinaigrette');
         self::until(static fn(): bool => self::findAll('[data-mend="salt"]') !== [], 'salt has a way in');
         self::assertStringContainsString('salt', self::verdict('salt'));
+        self::find('[data-let-go="salt"]')->click();
+        self::until(static fn(): bool => self::verdict('salt') === 'does not count here', 'or it is left out');
+        self::untilSaved();
+        self::$browser->navigate()->refresh();
+        self::until(static fn(): bool => self::verdict('salt') === 'does not count here', 'and stays so');
+        self::find('[data-let-go="salt"]')->click();
+        self::until(static fn(): bool => self::findAll('[data-mend="salt"]') !== [], 'counted again, it has its way in');
         self::find('[data-mend="salt"]')->click();
         self::until(static fn(): bool => self::verdict('salt') === 'about right', 'and is right then');
         self::assertCount(4, array_filter(self::lines(), static fn(string $line): bool => $line !== ''));

@@ -4544,6 +4544,8 @@ export interface components {
             }[];
             /** @description axes that do not count for it */
             let_go: string[];
+            /** @description axes of its style of which it holds nothing: whether they are to count is to be asked */
+            may_let_go: ("sweet" | "sour" | "salt" | "umami" | "heat")[];
             /** @description about, as "#b3261a"; null where nothing in it has one */
             colour: string | null;
             /** @description null where a line is not understood */

@@ -183,7 +183,14 @@ interface BarsProps {
   onConsider?: (mend: Correction | null) => void;
   /** The bite in the nose, where there is any. */
   pungency?: Pungency | null;
+  /** Axes that do not count for this sauce, and those of which it is asked. */
+  letGo?: readonly string[];
+  mayLetGo?: readonly AxisKey[];
+  /** Lets an axis go, or counts it again. */
+  onLetGo?: (axis: AxisKey, letsGo: boolean) => void;
 }
+
+const none: readonly never[] = [];
 
 /** The five axes as parallel bars: window, value, doubt, own target, and where a considered correction would move them. */
 export function AxisBars({
@@ -196,6 +203,9 @@ export function AxisBars({
   onMend,
   onConsider,
   pungency = null,
+  letGo = none,
+  mayLetGo = none,
+  onLetGo,
 }: BarsProps) {
   return (
     <Box component="section" aria-label="Balance">
@@ -243,10 +253,22 @@ export function AxisBars({
             </Box>
             <Box sx={{ ...below, fontWeight: axis.is_off ? 600 : 400 }}>
               <Box component="span" data-verdict>
-                {verdict}
+                {letGo.includes(key) ? 'does not count here' : verdict}
               </Box>
               {mend !== undefined && onMend !== undefined && (
                 <WayIn mend={mend} axis={key} onMend={onMend} onConsider={onConsider} />
+              )}
+              {onLetGo !== undefined && (letGo.includes(key) || mayLetGo.includes(key) || looked === key) && (
+                <ButtonBase
+                  data-let-go={key}
+                  title="Whether it counts in the verdict and in what to add"
+                  onClick={() => {
+                    onLetGo(key, !letGo.includes(key));
+                  }}
+                  sx={wayIn}
+                >
+                  {letGo.includes(key) ? 'count it again' : mayLetGo.includes(key) ? 'or leave it out' : 'leave it out'}
+                </ButtonBase>
               )}
               <Box component="span" aria-hidden sx={mend === undefined ? range : rangeBesideWayIn}>
                 {axis.high > 0 ? `${figure(axis.low)}–${figure(axis.high)}` : 'none'}
@@ -389,6 +411,7 @@ const grid = {
 } as const;
 const below = {
   display: 'flex',
+  flexWrap: 'wrap',
   alignItems: 'center',
   columnGap: 1,
   fontSize: '0.88rem',

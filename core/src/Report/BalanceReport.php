@@ -51,6 +51,7 @@ final readonly class BalanceReport extends Report
      * @param list<array{text: string, why: string, sure?: bool}>                                   $setAside  what else stood on the page
      * @param list<array{style: string, likelihood: float}>                            $families  that it looks like, the likeliest first
      * @param list<string>                                                             $letGo     axes that do not count for it
+     * @param list<value-of<Axis>>                                                      $mayLetGo  axes of its style of which it holds nothing: whether they are to count is to be asked
      * @param NutritionReport|null $nutrition null where a line is not understood
      * @param string|null                                                              $colour    about, as "#b3261a"; null where nothing in it has one
      */
@@ -86,6 +87,7 @@ final readonly class BalanceReport extends Report
         public array $setAside,
         public array $families,
         public array $letGo,
+        public array $mayLetGo,
         public ?string $colour,
         public ?NutritionReport $nutrition,
         public PungencyReport $pungency,
@@ -151,6 +153,10 @@ final readonly class BalanceReport extends Report
                 FamilyGuess::for($balance, $title),
             ),
             $recipe->letGo ?? [],
+            array_map(
+                static fn(Axis $axis): string => $axis->value,
+                $style?->target->missingFrom($balance->taste) ?? [],
+            ),
             StandingReport::colour($balance, $recipe),
             NutritionReport::of($balance),
             PungencyReport::of($balance),

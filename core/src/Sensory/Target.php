@@ -58,6 +58,22 @@ final readonly class Target
         );
     }
 
+    /**
+     * Axes that are meant to be tasted, and of which a taste holds nothing: perhaps they are to be left out.
+     *
+     * @return list<Axis>
+     */
+    public function missingFrom(Taste $taste): array
+    {
+        return array_values(
+            array_filter(
+                Axis::cases(),
+                fn(Axis $axis): bool => $axis->steps($this->window($axis)->low ?? 0.0) > 0.0
+                    && $taste->stepsOn($axis) <= 0.0,
+            ),
+        );
+    }
+
     public function without(Axis $axis): self
     {
         return new self(array_diff_key($this->windows, [$axis->value => true]));

@@ -6,6 +6,7 @@ namespace Tests\core\Sensory;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TargetRange;
@@ -34,6 +35,21 @@ final class TargetTest extends TestCase
         }
         self::assertSame(0.0, $axis->steps(0.0), 'what cannot be tasted is no step');
         self::assertSame(0.0, $axis->steps($axis->threshold() / 2.0));
+    }
+
+    public function test_it_is_asked_of_what_a_family_has_and_a_sauce_holds_nothing_of(): void
+    {
+        $target = StyleBook::get('vinaigrette')->target;
+        $holds = static fn(array $grams): array => $target->missingFrom(
+            Taste::ofMixture(Mixture::of(['water' => 60.0, ...$grams])),
+        );
+
+        self::assertContains(Axis::Salt, $holds(['acetic' => 2.0]));
+        self::assertContains(Axis::Sour, $holds(['salt' => 1.0]));
+        self::assertSame([], $holds(['acetic' => 2.0, 'salt' => 1.0, 'sucrose' => 5.0]));
+        self::assertNotContains(Axis::Salt, $target->without(Axis::Salt)->missingFrom(
+            Taste::ofMixture(Mixture::of(['water' => 60.0, 'acetic' => 2.0])),
+        ));
     }
 
     /** ln(1 + w) for each axis: Weber fractions of Schutz and Pilgrim 1957 as the facts have them. */

@@ -117,6 +117,9 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 mends={advice.answer?.by_axis ?? noMends}
                 onMend={apply}
                 onConsider={setConsidered}
+                letGo={bench.draft.let_go}
+                mayLetGo={report?.may_let_go ?? noAxes}
+                onLetGo={bench.letGo}
                 pungency={report?.pungency ?? early?.pungency ?? null}
               />
               <BatchLine report={report} showsMixed={showsMixed} onMixed={setShowsMixed} />
@@ -175,4 +178,5 @@ function stored(sauce: Sauce): Partial<Sauce['standing']> {
 
 const noCorrections: readonly Correction[] = [];
 
+const noAxes: readonly AxisKey[] = [];
 const noMends: Advice['by_axis'] = {};

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useNavigate } from 'react-router';
-import { api, type Correction, type Formula, type Kitchen, type Sauce } from '../../api/client';
+import { api, type AxisKey, type Correction, type Formula, type Kitchen, type Sauce } from '../../api/client';
 import { palateQuery } from '../../api/queries';
 import { useLatest } from '../../api/useLatest';
 import { type Draft, type DraftLine, editOf, hasTag, newLine, relined, withPage } from './draft';
@@ -46,6 +46,17 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
   const set = useCallback(
     <Field extends keyof Draft>(field: Field, value: Draft[Field]) => {
       change((now) => ({ ...now, [field]: value }), field);
+    },
+    [change],
+  );
+
+  /** Whether an axis counts for this sauce. */
+  const letGo = useCallback(
+    (axis: AxisKey, letsGo: boolean) => {
+      change((now) => ({
+        ...now,
+        let_go: letsGo ? [...now.let_go, axis] : now.let_go.filter((one) => one !== axis),
+      }));
     },
     [change],
   );
@@ -194,6 +205,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     change,
     changeLines,
     set,
+    letGo,
     rewrite,
     applyCorrection,
     design,
