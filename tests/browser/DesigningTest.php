@@ -415,9 +415,18 @@ final class DesigningTest extends BrowserTestCase
         self::until(static fn(): bool => self::verdict('salt') === 'does not count here', 'and stays so');
         self::find('[data-let-go="salt"]')->click();
         self::until(static fn(): bool => self::findAll('[data-mend="salt"]') !== [], 'counted again, it has its way in');
-        self::find('[data-mend="salt"]')->click();
-        self::until(static fn(): bool => self::verdict('salt') === 'about right', 'and is right then');
-        self::assertCount(4, array_filter(self::lines(), static fn(string $line): bool => $line !== ''));
+        $wayIn = self::find('[data-mend="salt"]');
+        $place = $wayIn->getLocation()->getX();
+        self::$browser->action()->moveToElement($wayIn)->perform();
+        self::until(static fn(): bool => self::verdict('salt') === 'about right', 'looked at, it shows what it does');
+        self::assertSame($place, $wayIn->getLocation()->getX(), 'and stays under the pointer');
+        $wayIn->click();
+        self::until(
+            static fn(): bool => count(array_filter(self::lines(), static fn(string $line): bool => $line !== '')) === 4,
+            'pressed, it is a line',
+        );
+        self::until(static fn(): bool => self::findAll('[data-mend="salt"]') === [], 'and needs no way in');
+        self::assertSame('about right', self::verdict('salt'));
 
         $before = (float) self::find('[data-hand]')->getAttribute('data-hand');
         $lines = self::lines();

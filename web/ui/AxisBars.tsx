@@ -252,8 +252,14 @@ export function AxisBars({
               </Box>
             </Box>
             <Box sx={{ ...below, fontWeight: axis.is_off ? 600 : 400 }}>
-              <Box component="span" data-verdict>
-                {letGo.includes(key) ? 'does not count here' : verdict}
+              <Box component="span" sx={{ display: 'inline-grid', '& > *': { gridArea: '1 / 1' } }}>
+                <span data-verdict>{letGo.includes(key) ? 'does not count here' : verdict}</span>
+                {/* holds the place: what is beside it must not move away from a pointer that looks at it */}
+                {mend !== undefined && (
+                  <Box component="span" aria-hidden sx={{ visibility: 'hidden' }}>
+                    {axis.verdict}
+                  </Box>
+                )}
               </Box>
               {mend !== undefined && onMend !== undefined && (
                 <WayIn mend={mend} axis={key} onMend={onMend} onConsider={onConsider} />
