@@ -105,6 +105,9 @@ final class Supervisor
         $settings = [
             'opcache.enable=1',
             'opcache.enable_cli=1',
+            // whole functions, as they are loaded: hot paths alone would leave the first request after a restart slow
+            'opcache.jit=function',
+            'opcache.jit_buffer_size=64M',
             'opcache.memory_consumption=64',
             'opcache.max_accelerated_files=8000',
             'opcache.revalidate_freq=2',

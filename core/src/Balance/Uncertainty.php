@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace Vinculum\Balance;
 
-use Vinculum\Chemistry\AcidityFacts;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
-use Vinculum\Facts\Facts;
-use Vinculum\Facts\FactsFile;
 use Vinculum\Quantity\Amount;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
@@ -22,9 +19,6 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
  */
 final readonly class Uncertainty
 {
-    /** Water in a food is known at least this well, one relative standard deviation. */
-    private const WATER_SPREAD = 0.10;
-
     /**
      * @param list<array{int, bool, array<string, float>}> $directions line number (−1: the yield), whether it is of the
      *     amount, and direction
@@ -39,7 +33,7 @@ final readonly class Uncertainty
     {
         $directions = [];
         foreach ($formula->lines as $number => $line) {
-            foreach (self::directionsOf($line) as $index => $direction) {
+            foreach (LineDoubts::of($line) as $index => $direction) {
                 $directions[] = [
                     $number,
                     $index === 0,
@@ -56,7 +50,7 @@ final readonly class Uncertainty
             $directions[] = [-1, true, $direction];
         }
         foreach ($added as $line) {
-            foreach (self::directionsOf($line) as $direction) {
+            foreach (LineDoubts::of($line) as $direction) {
                 $directions[] = [-1, true, $direction];
             }
         }
@@ -157,73 +151,6 @@ final readonly class Uncertainty
         }
 
         return $gradients;
-    }
-
-    /** @return list<array<string, float>> one standard deviation of each independent doubt about a line */
-    private static function directionsOf(ResolvedLine $line): array
-    {
-        if ($line->ingredient === null || $line->grams === null || $line->grams->value <= 0.0) {
-            return [];
-        }
-        $amounts = array_filter($line->mixture()->amounts());
-        $byGroup = [];
-        foreach (array_diff_key($amounts, [Component::StrongIonDifference->value => 0]) as $component => $amount) {
-            $byGroup[Component::from($component)->group()][$component] = $amount;
-        }
-        unset($byGroup['water'], $byGroup['other']);
-        $directions = [self::scaled($amounts, $line->grams->deviation / $line->grams->value)];
-        foreach ($byGroup as $group => $ofGroup) {
-            $relative = match (true) {
-                $group === 'heat'
-                    && $line->ingredient->heatIsOfPods => log(FactsFile::named('axes')['heat']->number('pod_factor')),
-                $group === 'buffer' => Facts::of(AcidityFacts::class)->protein->spread,
-                default => $line->ingredient->grade($group)->deviation(),
-            };
-            $directions[] = self::heldTogether(
-                self::scaled($ofGroup, $relative),
-                $amounts[Component::Water->value] ?? 0.0,
-                $line->ingredient->acidity->charges,
-            );
-        }
-        // how acid it is by itself
-        $acidity = $line->ingredient->acidity;
-        if ($acidity->capacity > 0.0) {
-            $directions[] = [
-                Component::StrongIonDifference->value => $line->grams->value
-                    / 100.0
-                    * $acidity->capacity
-                    * $acidity->deviation,
-            ];
-        }
-
-        return $directions;
-    }
-
-    /**
-     * A hundred grams stay a hundred grams, and as acid as they are: what a figure gains water loses, as far as the
-     * water itself is in doubt, and the rest beyond that; and an acid more comes with the cation that keeps the pH.
-     *
-     * @param array<string, float> $direction
-     * @param float                $water     grams of it in the line
-     * @param array<string, float> $charges   mEq of a unit of each acid and buffer, at the line's own pH
-     *
-     * @return array<string, float>
-     */
-    private static function heldTogether(array $direction, float $water, array $charges): array
-    {
-        $gained = Mixture::of($direction)->grams();
-        $charge = 0.0;
-        foreach ($direction as $component => $amount) {
-            $charge += ($charges[$component] ?? 0.0) * $amount;
-        }
-        $fromWater = max(-self::WATER_SPREAD * $water, min(self::WATER_SPREAD * $water, $gained));
-        $rest = $gained - $fromWater;
-
-        return $direction + array_filter([
-            Component::Water->value => -$fromWater,
-            Component::Other->value => -$rest,
-            Component::StrongIonDifference->value => -$charge,
-        ]);
     }
 
     /**

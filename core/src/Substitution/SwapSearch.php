@@ -235,6 +235,10 @@ final readonly class SwapSearch
         $best = [[], $alone[0], $alone[1]];
         $score = $alone[1];
         foreach (SwapCandidates::supports(count($options)) as $support) {
+            // not even a perfect fit would be worth the trouble
+            if (self::WORTH_IT * count($support) >= $score) {
+                continue;
+            }
             $chosen = array_map(static fn(int $index): array => $options[$index], $support);
             [$grams, $merit] = $objective->fit(
                 [$row, ...array_column($chosen, 2)],
