@@ -11,10 +11,13 @@ declare(strict_types=1);
  * Run it with: php bench/year.php    (after ./vinculum test or start, which installs what it needs)
  */
 
+use App\Recipes\WrittenRecipe;
 use Illuminate\Contracts\Console\Kernel as Console;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
 
 const SAUCES = 2000;
 const BATCHES = 20_000;
@@ -74,33 +77,27 @@ $fill = static function (string $table, int $count, callable $row): void {
     }
 };
 $started = microtime(true);
-DB::transaction(static function () use ($fill, $styles, $axes, $moment, $pick): void {
+$recipe = static fn(string $title, string $style): string => (string) json_encode(WrittenRecipe::of(new Recipe(
+    $title,
+    $style,
+    $pick(),
+    ['Simmer 20 minutes'],
+    Measures::Metric,
+    pan: '24 cm',
+)));
+DB::transaction(static function () use ($fill, $styles, $axes, $moment, $recipe): void {
     $fill(
         'sauces',
         SAUCES,
         static fn(int $id): array => [
             'id' => $id,
-            'title' => "Sauce {$id}",
-            'style' => $styles[mt_rand(0, 7)],
-            'measures' => 'metric',
-            'yield' => null,
+            'recipe' => $recipe("Sauce {$id}", $styles[mt_rand(0, 7)]),
             'revision' => 1,
             'standing' => json_encode(['axes' => $axes(), 'distance' => mt_rand(0, 60) / 10]),
-            'method' => '["Simmer 20 minutes"]',
-            'pan' => '24 cm',
             'created_at' => $moment(),
             'updated_at' => $moment(),
         ],
     );
-    $lines = [];
-    for ($sauce = 1; $sauce <= SAUCES; ++$sauce) {
-        foreach ($pick() as $position => $text) {
-            $lines[] = ['sauce_id' => $sauce, 'position' => $position, 'text' => $text];
-        }
-    }
-    foreach (array_chunk($lines, 2000) as $some) {
-        DB::table('lines')->insert($some);
-    }
     $fill(
         'versions',
         SAUCES,
@@ -109,10 +106,7 @@ DB::transaction(static function () use ($fill, $styles, $axes, $moment, $pick): 
             'sauce_id' => $id,
             'number' => 1,
             'revision' => 1,
-            'title' => "Sauce {$id}",
-            'style' => 'ketchup',
-            'measures' => 'metric',
-            'lines' => json_encode($pick()),
+            'recipe' => $recipe("Sauce {$id}", 'ketchup'),
             'created_at' => $moment(),
         ],
     );
@@ -123,10 +117,7 @@ DB::transaction(static function () use ($fill, $styles, $axes, $moment, $pick): 
             'id' => $id,
             'sauce_id' => 1 + $id % SAUCES,
             'version' => 1,
-            'title' => 'Sauce ' . (1 + $id % SAUCES),
-            'style' => 'ketchup',
-            'measures' => 'metric',
-            'lines' => json_encode($pick()),
+            'recipe' => $recipe('Sauce ' . (1 + $id % SAUCES), 'ketchup'),
             'created_at' => $moment(),
             'updated_at' => $moment(),
         ],

@@ -16,7 +16,7 @@ final readonly class DatabaseFile
     private const MARK_AT = 60;
     private const PAGE_BYTES = 4096;
     /** Without these it is no kitchen. */
-    private const TABLES = ['sauces', 'lines', 'versions', 'migrations'];
+    private const TABLES = ['sauces', 'versions', 'migrations'];
 
     private function __construct(private string $file) {}
 

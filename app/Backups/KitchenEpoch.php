@@ -27,7 +27,7 @@ final readonly class KitchenEpoch
         $epoch = $this->epoch();
         if ($known !== null && $epoch !== null && !$request->isMethodSafe() && (int) $known !== $epoch) {
             $sauce = $request->isMethod('PUT') && $request->is('api/sauces/*')
-                ? Sauce::query()->with('lines')->find((int) $request->segment(3))
+                ? Sauce::query()->find((int) $request->segment(3))
                 : null;
             throw new EpochPassed($epoch, $sauce);
         }

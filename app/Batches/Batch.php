@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Batches;
 
 use App\CookSessions\StoredCookEvent;
-use App\Recipes\HoldsRecipe;
+use App\Recipes\WrittenRecipe;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Vinculum\Recipe\Recipe;
 
 /**
  * What is in the pan: a sauce as it was when it was made, how much of it there is, and what was added to taste.
@@ -17,7 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int                     $id
  * @property int                     $sauce_id
  * @property int                     $version   of the sauce that it was made from
- * @property list<string>            $lines
+ * @property Recipe                  $recipe    as it was written, its lines taken apart
  * @property array<string, mixed>|null $wish     the size asked for, where it is cooked from a sheet
  * @property float|null              $pan_grams as weighed before the first dose; the formula's own weight when null
  * @property CarbonImmutable|null    $closed_at
@@ -30,12 +31,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Batch extends Model
 {
-    use HoldsRecipe;
-
     protected $fillable = [
         'sauce_id',
         'version',
-        'lines',
+        'recipe',
         'pan_grams',
         'closed_at',
         'wish',
@@ -45,7 +44,7 @@ final class Batch extends Model
     protected function casts(): array
     {
         return [
-            'lines' => 'array',
+            'recipe' => WrittenRecipe::class,
             'wish' => 'array',
             'pan_grams' => 'float',
             'closed_at' => 'immutable_datetime',
@@ -78,22 +77,5 @@ final class Batch extends Model
         $tastings->orderBy('id');
 
         return $tastings;
-    }
-
-    /** @return list<string> the lines as written */
-    public function texts(): array
-    {
-        return $this->lines;
-    }
-
-    /** What was weighed in is told by the number of its line: a batch's lines were taken apart when it began. */
-    protected function areLinesApart(): bool
-    {
-        return true;
-    }
-
-    protected function sauceNumber(): int
-    {
-        return $this->sauce_id;
     }
 }

@@ -76,7 +76,7 @@ final readonly class BatchController
             $request->capacity(),
         );
 
-        return new JsonResponse(AdviceReport::of($advice, $this->batchService->balance($found), $found->measures));
+        return new JsonResponse(AdviceReport::of($advice, $this->batchService->balance($found), $found->recipe->measures));
     }
 
     #[Answers(['BatchSummary', 'PanNow'], 201)]

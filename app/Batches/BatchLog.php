@@ -115,7 +115,7 @@ final readonly class BatchLog
         $made = self::made($batch);
         $cost = Shopping::cost($balance->formula, $this->pantry->shelf());
         $planned = FinishedBatch::of(
-            $this->balanceService->formula($batch->recipe()),
+            $this->balanceService->formula($batch->recipe),
         )->mixture->grams() * ($this->cookSessions->planIfAny($batch)->scale->factor ?? 1.0);
 
         return [
@@ -140,7 +140,7 @@ final readonly class BatchLog
                         'figures' => new Named($one->figures),
                         'words' => $one->words,
                         'at' => $one->at,
-                        'says' => $one->event()->says($batch->lines),
+                        'says' => $one->event()->says($batch->recipe->lines),
                     ],
                 )->all(),
             ),
@@ -213,7 +213,7 @@ final readonly class BatchLog
         /** @var Batch $batch */
         foreach ($batches as $batch) {
             $balance = $this->batchService->balance($batch);
-            $edit = $batch->recipe();
+            $edit = $batch->recipe;
             $measured = $this->batchService->measured($batch);
             array_push(
                 $gaps,
@@ -273,11 +273,11 @@ final readonly class BatchLog
     public function between(Batch $before, Batch $after): array
     {
         [$was, $is] = [$this->batchService->balance($before), $this->batchService->balance($after)];
-        $style = $this->balanceService->style($after->recipe());
+        $style = $this->balanceService->style($after->recipe);
 
         return [
             ...ComparisonReport::of(
-                Comparison::of($was->formula, $is->formula, $after->measures),
+                Comparison::of($was->formula, $is->formula, $after->recipe->measures),
                 $was,
                 $is,
                 $style?->target,
@@ -292,7 +292,7 @@ final readonly class BatchLog
 
     public static function code(Batch $batch): string
     {
-        return Jars::code($batch->title, self::made($batch)->format('ymd'), $batch->id);
+        return Jars::code($batch->recipe->title, self::made($batch)->format('ymd'), $batch->id);
     }
 
     private static function made(Batch $batch): CarbonImmutable

@@ -61,8 +61,7 @@ final class BatchService
             return Batch::query()->create([
                 'sauce_id' => $sauce,
                 'version' => $version->number,
-                ...Batch::columnsOf($version->recipe()),
-                'lines' => $this->balanceService->linesApart($version->recipe()),
+                'recipe' => $this->balanceService->linesApart($version->recipe),
                 'pan_grams' => $panGrams,
             ]);
         });
@@ -120,7 +119,7 @@ final class BatchService
     /** The balance of what is in the pan now. */
     public function report(Batch $batch): BalanceReport
     {
-        return $this->balanceService->reportOn($this->balance($batch), $batch->recipe());
+        return $this->balanceService->reportOn($this->balance($batch), $batch->recipe);
     }
 
     /**
@@ -154,7 +153,7 @@ final class BatchService
     /** What is in the pan as far as it was measured: the cook's own amounts, or the formula's. */
     private function formula(Batch $batch): Formula
     {
-        return $this->cookSessions->asItGoes($batch) ?? $this->balanceService->formula($batch->recipe());
+        return $this->cookSessions->asItGoes($batch) ?? $this->balanceService->formula($batch->recipe);
     }
 
     /**
@@ -165,7 +164,7 @@ final class BatchService
      */
     public function advise(Batch $batch, array $said, bool $isWayBack, ?float $capacityMillilitres): Advice
     {
-        $edit = $batch->recipe();
+        $edit = $batch->recipe;
         $now = $this->balance($batch);
         $family = $this->balanceService->own($edit) ?? $this->balanceService->style($edit)?->target;
         $target = match (true) {
@@ -190,7 +189,7 @@ final class BatchService
             $this->balanceService->usualAdditions($edit, $now),
             3,
             $capacityMillilitres,
-            $batch->measures,
+            $batch->recipe->measures,
         ));
     }
 
@@ -227,7 +226,7 @@ final class BatchService
      */
     public function taste(Batch $batch, array $told): Tasting
     {
-        $edit = $batch->recipe();
+        $edit = $batch->recipe;
         $balance = $this->balance($batch);
         $said = $told['said'] ?? [];
         $good = ($told['good'] ?? false) ? Axis::each(static fn(): float => 0.0) : [];
@@ -253,7 +252,7 @@ final class BatchService
     public function dosesAsLines(Batch $batch): array
     {
         $factor = $this->ofTheSauce($batch);
-        $spoons = Spoons::of($batch->measures);
+        $spoons = Spoons::of($batch->recipe->measures);
         $sums = [];
         foreach ($batch->doses as $dose) {
             foreach ($dose->additions as $one) {
@@ -275,9 +274,9 @@ final class BatchService
     public function intoTheSauce(Batch $batch): Sauce
     {
         return $this->database->transaction(function () use ($batch): Sauce {
-            $sauce = Sauce::query()->with('lines')->findOrFail($batch->sauce_id);
+            $sauce = Sauce::query()->findOrFail($batch->sauce_id);
             $this->sauceService->keep($sauce->id);
-            $edit = $sauce->recipe();
+            $edit = $sauce->recipe;
             $factor = $this->ofTheSauce($batch);
             $balance = $this->balance($batch);
             // a dose after the yield was measured makes more of it
@@ -296,7 +295,7 @@ final class BatchService
     /** How many times the sauce's own formula the batch is, before any dose. */
     private function ofTheSauce(Batch $batch): float
     {
-        $formula = $this->balanceService->formula($batch->recipe());
+        $formula = $this->balanceService->formula($batch->recipe);
         $grams = FinishedBatch::of($formula)->mixture->grams();
 
         return $batch->wish === null || $grams <= 0.0

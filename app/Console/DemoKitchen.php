@@ -104,7 +104,7 @@ final readonly class DemoKitchen
             $this->cook($sauce, $event['cook']);
         }
         if (isset($event['edit'])) {
-            $edit = $sauce->recipe();
+            $edit = $sauce->recipe;
             $lines = array_map(static fn(string $line): string => $event['edit'][$line] ?? $line, $edit->lines);
             $this->sauceService->edit($sauce->id, $sauce->revision, $edit->withLines($lines, $edit->yield));
             $this->sauceService->keep($sauce->id);
@@ -147,7 +147,7 @@ final readonly class DemoKitchen
 
     private static function sauce(string $title): Sauce
     {
-        return Sauce::query()->with('lines')->where('title', $title)->firstOrFail();
+        return Sauce::query()->where('recipe->title', $title)->firstOrFail();
     }
 
     /** @param Step $step */

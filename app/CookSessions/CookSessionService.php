@@ -47,8 +47,7 @@ final class CookSessionService
                 'sauce_id' => $sauce,
                 'version' => $version->number,
                 'wish' => $wish->toArray(),
-                ...Batch::columnsOf($version->recipe()),
-                'lines' => $this->balanceService->linesApart($version->recipe()),
+                'recipe' => $this->balanceService->linesApart($version->recipe),
             ]);
             $this->plan($batch);
             $batch->save();
@@ -75,7 +74,7 @@ final class CookSessionService
     private function workedOut(Batch $batch): CookPlan
     {
         return $this->scaleService->plan(
-            $batch->recipe(),
+            $batch->recipe,
             $batch->wish === null ? RequestedSize::once() : RequestedSize::kept($batch->wish),
         );
     }
@@ -103,7 +102,7 @@ final class CookSessionService
             && ($this->isMeterStale ??= PhMeterService::calibration()?->isStale(StoredCookEvent::now()) ?? false);
 
         return MethodReader::treatment(
-            $batch->method ?? [],
+            $batch->recipe->method,
             new Treatment(
                 false,
                 $readings['ph'],

@@ -38,7 +38,7 @@ final readonly class ExportController
     #[Answers('text/plain')]
     public function sauce(int $sauce, string $form): Response
     {
-        $recipe = Sauce::query()->with('lines')->findOrFail($sauce)->recipe();
+        $recipe = Sauce::query()->findOrFail($sauce)->recipe;
         $name = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower($recipe->title)), '-') ?: 'sauce';
 
         return $form === 'text'

@@ -19,16 +19,18 @@ use Illuminate\Database\QueryException;
  */
 final readonly class KitchenFile
 {
-    public const VERSION = 2;
-    /** Versions that are read: 1 knew nothing of servings, of what was set aside, and of axes let go of. */
-    public const READ = [1, 2];
+    public const VERSION = 3;
+    /**
+     * Versions that are read: 1 knew nothing of servings, of what was set aside, and of axes let go of; both had a
+     * recipe in columns and its lines in a list (App\Imports\OlderRows).
+     */
+    public const READ = [1, 2, 3];
     /** Tables in the order they depend on one another, with the columns that hold JSON. */
     public const TABLES = [
-        'sauces' => ['standing', 'method', 'set_aside', 'let_go'],
-        'lines' => [],
-        'versions' => ['lines', 'method', 'standing', 'set_aside', 'let_go'],
+        'sauces' => ['recipe', 'standing'],
+        'versions' => ['recipe', 'standing'],
         'sauce_parts' => [],
-        'batches' => ['lines', 'method', 'wish', 'set_aside', 'let_go'],
+        'batches' => ['recipe', 'wish'],
         'doses' => ['additions'],
         'tastings' => ['said', 'scores', 'steps', 'balance'],
         'cook_events' => ['figures', 'grams'],

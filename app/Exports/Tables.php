@@ -149,7 +149,7 @@ final readonly class Tables
                     $made['products'][] = $this->product($row, $number);
                 }
             } elseif (!isset($there[self::batchTells($row, $number)])) {
-                $sauce = Sauce::query()->where('title', $row['title'])->value('id');
+                $sauce = Sauce::query()->where('recipe->title', $row['title'])->value('id');
                 $edit = self::edit($row, $number, $measures);
                 if (!is_int($sauce)) {
                     $made['sauces'][] = $sauce = $this->sauceService->add($edit)->id;
@@ -218,17 +218,17 @@ final readonly class Tables
                 'id' => $one->id,
                 'sauce' => $one->sauce_id,
                 'version' => $one->version,
-                'title' => $one->title,
-                'style' => $one->style,
+                'title' => $one->recipe->title,
+                'style' => $one->recipe->style,
                 'made' => $one->created_at?->toIso8601String(),
-                'measures' => $one->measures->value,
-                'yield' => $one->yield,
-                'pan' => $one->pan,
+                'measures' => $one->recipe->measures->value,
+                'yield' => $one->recipe->yield,
+                'pan' => $one->recipe->pan,
                 'pan_grams' => $one->pan_grams,
                 'doses' => is_int($doses) ? $doses : 0,
                 'tastings' => is_int($tastings) ? $tastings : 0,
-                'lines' => implode("\n", $one->lines),
-                'method' => implode("\n", $one->method ?? []),
+                'lines' => implode("\n", $one->recipe->lines),
+                'method' => implode("\n", $one->recipe->method),
             ];
         }, $batches));
     }
@@ -347,8 +347,7 @@ final readonly class Tables
         $batch = new Batch([
             'sauce_id' => $sauce,
             'version' => $this->sauceService->keep($sauce)->number,
-            ...Batch::columnsOf($edit),
-            'lines' => $edit->lines,
+            'recipe' => $edit,
             'pan_grams' => self::figure($row, 'pan_grams', $line),
         ]);
         $batch->created_at = self::made($row, $line);
@@ -399,8 +398,8 @@ final readonly class Tables
         }
         $there = [];
         /** @var Batch $batch */
-        foreach (Batch::query()->select(['id', 'title', 'created_at'])->cursor() as $batch) {
-            $there[$batch->title . "\n" . $batch->created_at?->getTimestamp()] = true;
+        foreach (Batch::query()->select(['id', 'recipe', 'created_at'])->cursor() as $batch) {
+            $there[$batch->recipe->title . "\n" . $batch->created_at?->getTimestamp()] = true;
         }
 
         return $there;

@@ -179,8 +179,8 @@ final readonly class Importer
         );
         foreach (array_chunk($titles, 400) as $some) {
             /** @var Sauce $sauce */
-            foreach (Sauce::query()->with('lines')->whereIn('title', $some)->get() as $sauce) {
-                $standing[$sauce->title][] = $sauce->texts();
+            foreach (Sauce::query()->whereIn('recipe->title', $some)->get() as $sauce) {
+                $standing[$sauce->recipe->title][] = $sauce->recipe->lines;
             }
         }
 

@@ -20,7 +20,8 @@ final readonly class KitchenContents
     /**
      * @param array<string, list<string>>        $columns   that there are, by table
      * @param array<int, string>                 $titles    of sauces on the shelf, by id
-     * @param array<int, array<int, string>>     $lines     by sauce and position
+     * @param OlderRows                          $older     what is needed to read rows of an older format
+     * @param array<int, string>                 $sauces    what tells sauces apart, by id, where their rows say it
      * @param array<int, string>                 $products  what tells products apart, by id
      * @param array<int, string>                 $plans     what tells plans apart, by id
      * @param list<string>                       $guesses   what tells guesses apart
@@ -30,7 +31,8 @@ final readonly class KitchenContents
     private function __construct(
         public array $columns,
         public array $titles,
-        public array $lines,
+        public OlderRows $older,
+        public array $sauces,
         public array $products,
         public array $plans,
         public array $guesses,
@@ -46,10 +48,10 @@ final readonly class KitchenContents
      */
     public static function of(JsonRows $file, callable $progress, array $columns): self
     {
-        $validator = self::validator();
+        [$validator, $older] = [self::validator(), new OlderRows()];
         [
             $titles,
-            $lines,
+            $sauces,
             $products,
             $plans,
             $guesses,
@@ -66,19 +68,13 @@ final readonly class KitchenContents
                 continue;
             }
             self::checkHead($head);
-            if (!isset(KitchenFile::TABLES[$table])) {
+            if (!isset(KitchenFile::TABLES[$table]) && $table !== OlderRows::LINES) {
                 continue;
             }
             $row = is_object($row) ? $row : throw ImportFault::damaged(self::placed($table, $place) . ' is no row');
-            $result = $validator->validate($row, self::SCHEMA . "#/properties/{$table}/items");
-            if (!$result->isValid()) {
-                $found = $result->error() === null ? [] : (new ErrorFormatter())->format($result->error(), false);
-                throw ImportFault::damaged(
-                    self::placed($table, $place) . (
-                        array_key_first($found) === '/'
-                        || $found === [] ? '' : ', ' . ltrim((string) array_key_first($found), '/')
-                    ) . ': ' . self::plain(array_values($found)[0] ?? ''),
-                );
+            self::hold($validator, $table, $place, $row, $older->anew($table, $row));
+            if ($table === OlderRows::LINES) {
+                $older->keep($row);
             }
             $fields = (array) $row;
             $key = KitchenMatch::keyOf($table, $fields);
@@ -88,37 +84,75 @@ final readonly class KitchenContents
             $keys[$table][$key] = true;
             $counts[$table] = ($counts[$table] ?? 0) + 1;
             $id = self::number($fields['id'] ?? null);
-            $sauce = self::number($fields['sauce_id'] ?? null);
             match ($table) {
                 'sauces' => ($fields['deleted_at'] ?? null) === null
-                    ? $titles[$id] = self::text($fields['title'] ?? null)
+                    ? $titles[$id] = self::title($fields)
                     : null,
-                'lines' => $lines[$sauce][self::number($fields['position'] ?? null)] = md5(self::text($fields['text'] ?? null)),
                 'products' => $products[$id] = KitchenMatch::tells($table, $fields),
                 'plans' => $plans[$id] = KitchenMatch::tells($table, $fields),
                 'guesses' => $guesses[] = KitchenMatch::tells($table, $fields),
                 'batches' => $batchesOf[$id] = self::number($fields['sauce_id'] ?? null),
                 default => null,
             };
+            if ($table === 'sauces' && is_object($fields['recipe'] ?? null)) {
+                $sauces[$id] = KitchenMatch::sauceTells((array) $fields['recipe']);
+            }
             if (++$seen % self::TELLS_EVERY === 0) {
                 $progress($file->bytesRead());
             }
         }
         self::checkHead($head, true);
-        foreach (['sauces', 'lines'] as $needed) {
-            $counts[$needed] ??= 0;
+        foreach ($older->sauces() as $sauce) {
+            if (!isset($keys['sauces'][(string) $sauce])) {
+                throw ImportFault::damaged("a line names sauce {$sauce}, which is not there");
+            }
         }
+        $counts['sauces'] ??= 0;
 
-        return new self($columns, $titles, $lines, $products, $plans, $guesses, $batchesOf, $counts);
+        return new self($columns, $titles, $older, $sauces, $products, $plans, $guesses, $batchesOf, $counts);
     }
 
     /** What tells a sauce apart: its name and lines. */
     public function sauceTells(int $id): string
     {
-        $lines = $this->lines[$id] ?? [];
-        ksort($lines);
+        return $this->sauces[$id] ?? KitchenMatch::sauceTells([
+            'title' => $this->titles[$id] ?? '',
+            'lines' => $this->older->of($id),
+        ]);
+    }
 
-        return md5(($this->titles[$id] ?? '') . "\n" . implode("\n", $lines));
+    /**
+     * @param object $row as it stands in the file
+     * @param object $now as it would be written now
+     *
+     * @throws ImportFault where it is not as the schema says
+     */
+    private static function hold(Validator $validator, string $table, int $place, object $row, object $now): void
+    {
+        $result = $validator->validate($now, self::SCHEMA . "#/properties/{$table}/items");
+        if ($result->isValid()) {
+            return;
+        }
+        $found = $result->error() === null ? [] : (new ErrorFormatter())->format($result->error(), false);
+        $where = (string) array_key_first($found);
+        // an older row has no recipe that it could name
+        $where = $now === $row ? $where : (string) preg_replace('~^/recipe(?=/)~', '', $where);
+        throw ImportFault::damaged(
+            self::placed($table, $place)
+                . ($where === '/' || $found === [] ? '' : ', ' . ltrim($where, '/'))
+                . ': '
+                . self::plain(array_values($found)[0] ?? ''),
+        );
+    }
+
+    /** @param array<mixed> $sauce a row of either format */
+    private static function title(array $sauce): string
+    {
+        $title = is_object($sauce['recipe'] ?? null)
+            ? ((array) $sauce['recipe'])['title'] ?? ''
+            : $sauce['title'] ?? '';
+
+        return is_string($title) ? $title : '';
     }
 
     /** @param array<string, mixed> $head what stands at the top of the file, so far */
@@ -158,10 +192,5 @@ final readonly class KitchenContents
     private static function number(mixed $value): int
     {
         return is_int($value) ? $value : 0;
-    }
-
-    private static function text(mixed $value): string
-    {
-        return is_string($value) ? $value : '';
     }
 }

@@ -79,6 +79,14 @@ final readonly class KitchenMatch
         );
     }
 
+    /** @param array<mixed> $recipe of which the name and the lines tell it apart */
+    public static function sauceTells(array $recipe): string
+    {
+        return md5(
+            (string) json_encode([$recipe['title'] ?? '', $recipe['lines'] ?? []], JSON_PARTIAL_OUTPUT_ON_ERROR),
+        );
+    }
+
     /** @param array<mixed> $row */
     public static function keyOf(string $table, array $row): string
     {
@@ -127,18 +135,11 @@ final readonly class KitchenMatch
     /** @return array<string, int> ids of the sauces on the shelf, by what tells them apart */
     private static function sauces(Connection $database): array
     {
-        $lines = [];
-        foreach ($database->table('lines')->orderBy('position')->cursor() as $line) {
-            $fields = (array) $line;
-            $lines[is_int($fields['sauce_id'] ?? null) ? $fields['sauce_id'] : 0][] = md5(
-                is_string($fields['text'] ?? null) ? $fields['text'] : '',
-            );
-        }
         $standing = [];
-        foreach ($database->table('sauces')->whereNull('deleted_at')->get(['id', 'title']) as $sauce) {
+        foreach ($database->table('sauces')->whereNull('deleted_at')->orderBy('id')->cursor() as $sauce) {
             $fields = (array) $sauce;
-            $id = is_int($fields['id'] ?? null) ? $fields['id'] : 0;
-            $standing[md5((is_string($fields['title'] ?? null) ? $fields['title'] : '') . "\n" . implode("\n", $lines[$id] ?? []))] = $id;
+            $recipe = json_decode(is_string($fields['recipe'] ?? null) ? $fields['recipe'] : '', true);
+            $standing[self::sauceTells((array) $recipe)] = is_int($fields['id'] ?? null) ? $fields['id'] : 0;
         }
 
         return $standing;

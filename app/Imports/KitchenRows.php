@@ -14,7 +14,6 @@ use App\Exports\KitchenFile;
 use App\Palate\Guess;
 use App\Pantry\Product;
 use App\Plans\Plan;
-use App\Recipes\Line;
 use App\Recipes\Sauce;
 use App\Recipes\Version;
 use Illuminate\Database\Connection;
@@ -34,7 +33,6 @@ final class KitchenRows
     ];
     private const MODELS = [
         'sauces' => Sauce::class,
-        'lines' => Line::class,
         'versions' => Version::class,
         'batches' => Batch::class,
         'doses' => Dose::class,
@@ -93,7 +91,10 @@ final class KitchenRows
                 continue;
             }
             /** @var array<string, mixed> $fields */
-            $fields = array_intersect_key((array) $row, array_flip($this->contents->columns[$table]));
+            $fields = array_intersect_key(
+                (array) $this->contents->older->anew($table, $row),
+                array_flip($this->contents->columns[$table]),
+            );
             if (!$this->isLeftOut($table, $fields)) {
                 $this->put($table, $this->moved($fields, $table));
             }

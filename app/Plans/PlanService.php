@@ -164,13 +164,13 @@ final readonly class PlanService
     {
         [$jobs, $formulas, $costs, $ids] = [[], [], [], []];
         foreach ($plan->items as $item) {
-            $sauce = Sauce::query()->with('lines')->find($item['sauce']);
+            $sauce = Sauce::query()->find($item['sauce']);
             if ($sauce === null) {
                 continue;
             }
-            $edit = $sauce->recipe();
+            $edit = $sauce->recipe;
             $cook = $this->scaleService->plan($edit, RequestedSize::written($item['size']));
-            $jobs[] = SauceTasks::of($sauce->title === '' ? 'Unnamed sauce' : $sauce->title, $cook);
+            $jobs[] = SauceTasks::of($edit->title === '' ? 'Unnamed sauce' : $edit->title, $cook);
             $formulas[] = $cook->scale->after;
             $costs[] = [
                 ...Shopping::cost($cook->scale->after, $this->pantry->shelf()),

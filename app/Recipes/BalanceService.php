@@ -81,10 +81,13 @@ final class BalanceService
         );
     }
 
-    /** @return list<string> its lines with each ingredient in one of its own, headings kept */
-    public function linesApart(Recipe $edit): array
+    /** The same with each ingredient in a line of its own, headings kept. */
+    public function linesApart(Recipe $edit): Recipe
     {
-        return array_map(static fn(ResolvedLine $line): string => $line->ownText(), $this->formula($edit)->lines);
+        return $edit->withLines(
+            array_map(static fn(ResolvedLine $line): string => $line->ownText(), $this->formula($edit)->lines),
+            $edit->yield,
+        );
     }
 
     /**
@@ -101,8 +104,8 @@ final class BalanceService
             $known = "{$key} {$sauce->revision}";
             $made = $this->made[$known] ??= SauceAsIngredient::of(
                 $key,
-                $sauce->title,
-                $this->balance($sauce->recipe()),
+                $sauce->recipe->title,
+                $this->balance($sauce->recipe),
             );
             if ($made !== null) {
                 $ingredients[$key] = $made;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Recipes;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Vinculum\Recipe\Recipe;
 
 /**
  * A sauce on the shelf, as it stands now.
@@ -16,17 +16,16 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property int                   $id
  * @property int|null              $forked_from the sauce it began as a variant of
  * @property int                   $revision rises with every stored edit
- * @property-read int|null          $lines_count where it was counted
  * @property array<string, mixed>  $standing what the shelf shows of its balance
  * @property CarbonImmutable|null  $updated_at
- * @property Collection<int, Line> $lines
+ * @property Recipe                $recipe   as it was written
  */
 final class Sauce extends Model
 {
-    use HoldsRecipe;
     use SoftDeletes;
 
     protected $fillable = [
+        'recipe',
         'forked_from',
         'revision',
         'standing',
@@ -36,20 +35,12 @@ final class Sauce extends Model
     protected function casts(): array
     {
         return [
+            'recipe' => WrittenRecipe::class,
             'standing' => 'array',
             'forked_from' => 'integer',
             'revision' => 'integer',
             'updated_at' => 'immutable_datetime',
         ];
-    }
-
-    /** @return HasMany<Line, $this> */
-    public function lines(): HasMany
-    {
-        $lines = $this->hasMany(Line::class);
-        $lines->orderBy('position');
-
-        return $lines;
     }
 
     /** @return HasMany<Version, $this> */
@@ -59,16 +50,5 @@ final class Sauce extends Model
         $versions->orderBy('number');
 
         return $versions;
-    }
-
-    /** @return list<string> the lines as written */
-    public function texts(): array
-    {
-        return array_values($this->lines->map(static fn(Line $line): string => $line->text)->all());
-    }
-
-    protected function sauceNumber(): int
-    {
-        return $this->id;
     }
 }

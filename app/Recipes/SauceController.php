@@ -16,8 +16,8 @@ use Vinculum\Exchange\RecipeReader;
 /**
  * @phpstan-import-type SauceSent from SauceResource
  * @phpstan-import-type ShelfSauce from ShelfResource
- * @phpstan-import-type WrittenRecipe from HoldsRecipe
- * @phpstan-type ReadPage WrittenRecipe
+ * @phpstan-import-type Written from WrittenRecipe
+ * @phpstan-type ReadPage Written
  * @phpstan-type Shelf array{sauces: list<ShelfSauce>, more: bool}
  */
 final readonly class SauceController
@@ -28,10 +28,13 @@ final readonly class SauceController
     public function index(ShelfRequest $request): JsonResponse
     {
         $named = $request->named();
-        $sauces = Sauce::query()->withCount('lines')
+        $sauces = Sauce::query()
             ->when(
                 $named !== '',
-                static fn(Builder $query) => $query->whereRaw('instr(lower(title), ?) > 0', [mb_strtolower($named)]),
+                static fn(Builder $query) => $query->whereRaw(
+                    "instr(lower(recipe->>'title'), ?) > 0",
+                    [mb_strtolower($named)],
+                ),
             )
             ->latest('updated_at')->latest('id')
             ->offset($request->page() * self::PAGE)->limit(self::PAGE + 1)->get();
@@ -80,17 +83,13 @@ final readonly class SauceController
             throw Faults::in('text', $fault);
         }
 
-        return new JsonResponse([
-            ...Sauce::columnsOf($recipe),
-            'measures' => $request->measures()->value,
-            'lines' => $recipe->lines,
-        ]);
+        return new JsonResponse(WrittenRecipe::of($recipe->in($request->measures())));
     }
 
     #[Answers('SauceSent')]
     public function show(int $sauce): JsonResponse
     {
-        return new JsonResponse((new SauceResource(Sauce::query()->with('lines')->findOrFail($sauce)))->resolve());
+        return new JsonResponse((new SauceResource(Sauce::query()->findOrFail($sauce)))->resolve());
     }
 
     #[Answers('SauceSent')]
@@ -116,7 +115,7 @@ final readonly class SauceController
     #[Answers('SauceSent')]
     public function restore(int $sauce): JsonResponse
     {
-        $found = Sauce::withTrashed()->with('lines')->findOrFail($sauce);
+        $found = Sauce::withTrashed()->findOrFail($sauce);
         $found->restore();
 
         return new JsonResponse((new SauceResource($found))->resolve());

@@ -35,9 +35,9 @@ final class SauceParts
         }
         $above = $of === null ? [] : [$of, ...$this->thoseMadeWith($of)];
         [$sauces, $refused] = [[], []];
-        foreach (Sauce::query()->with('lines')->findMany($ids) as $sauce) {
+        foreach (Sauce::query()->findMany($ids) as $sauce) {
             if (in_array($sauce->id, $above, true)) {
-                $refused[] = $sauce->title;
+                $refused[] = $sauce->recipe->title;
             } else {
                 $sauces[self::KEY . $sauce->id] = $sauce;
             }
@@ -84,7 +84,7 @@ final class SauceParts
             ),
         );
         if ($this->titles !== null) {
-            $title = mb_strtolower(trim($sauce->title));
+            $title = mb_strtolower(trim($sauce->recipe->title));
             $isNamed = mb_strlen($title) >= self::SHORTEST_TITLE;
             $this->titles = [
                 ...array_values(array_filter($this->titles, static fn(array $one): bool => $one[0] !== $sauce->id)),
@@ -139,7 +139,7 @@ final class SauceParts
     {
         if ($this->titles === null) {
             $this->titles = [];
-            foreach (Sauce::query()->where('title', '!=', '')->pluck('title', 'id') as $id => $title) {
+            foreach (Sauce::query()->where('recipe->title', '!=', '')->pluck('recipe->title as title', 'id') as $id => $title) {
                 $title = mb_strtolower(trim(is_string($title) ? $title : ''));
                 if (mb_strlen($title) >= self::SHORTEST_TITLE) {
                     $this->titles[] = [(int) $id, $title];

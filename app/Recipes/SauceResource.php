@@ -39,7 +39,7 @@ final class SauceResource extends JsonResource
     public function toArray(Request $request): array
     {
         return [
-            ...$this->resource->written(),
+            ...WrittenRecipe::of($this->resource->recipe),
             'id' => $this->resource->id,
             'revision' => $this->resource->revision,
             'forked_from' => $this->resource->forked_from,

@@ -45,9 +45,9 @@ final readonly class SauceService
     public function edit(int $id, int $revision, Recipe $edit, bool $keepsPage = false): Sauce
     {
         return $this->database->transaction(function () use ($id, $revision, $edit, $keepsPage): Sauce {
-            $sauce = Sauce::query()->with('lines')->findOrFail($id);
-            $edit = $keepsPage ? $edit->besides($sauce->recipe()) : $edit;
-            if ($sauce->revision !== $revision && $sauce->recipe() == $edit->of($id)) {
+            $sauce = Sauce::query()->findOrFail($id);
+            $edit = $keepsPage ? $edit->besides($sauce->recipe) : $edit;
+            if ($sauce->revision !== $revision && $sauce->recipe == $edit->of($id)) {
                 // the answer to the first time was lost on its way
                 return $sauce;
             }
@@ -68,7 +68,7 @@ final readonly class SauceService
     public function keep(int $id): Version
     {
         return $this->database->transaction(
-            fn(): Version => $this->keepVersion(Sauce::query()->with('lines')->findOrFail($id)),
+            fn(): Version => $this->keepVersion(Sauce::query()->findOrFail($id)),
         );
     }
 
@@ -76,24 +76,9 @@ final readonly class SauceService
     {
         $balance = $this->balanceService->balance($edit);
         $sauce->fill([
-            ...Sauce::columnsOf($edit),
+            'recipe' => $edit,
             'standing' => $this->balanceService->standing($balance, $edit),
         ])->save();
-        $sauce->lines()->delete();
-        foreach (array_chunk($edit->lines, 500, true) as $chunk) {
-            Line::query()->insert(
-                array_map(
-                    static fn(int $position, string $text): array => [
-                        'sauce_id' => $sauce->id,
-                        'position' => $position,
-                        'text' => $text,
-                    ],
-                    array_keys($chunk),
-                    $chunk,
-                ),
-            );
-        }
-        $sauce->load('lines');
         $this->parts->note($sauce, $balance);
         $this->weighAnew($this->parts->thoseMadeWith($sauce->id));
     }
@@ -106,9 +91,9 @@ final readonly class SauceService
     private function weighAnew(array $sauces): void
     {
         foreach ($sauces as $id) {
-            $sauce = Sauce::query()->with('lines')->find($id);
+            $sauce = Sauce::query()->find($id);
             if ($sauce !== null) {
-                $edit = $sauce->recipe();
+                $edit = $sauce->recipe;
                 $balance = $this->balanceService->balance($edit);
                 $sauce->fill(['standing' => $this->balanceService->standing($balance, $edit)]);
                 $this->parts->note($sauce, $balance);
@@ -119,8 +104,8 @@ final readonly class SauceService
     /** What the shelf shows of every sauce, worked out anew; nobody edited them, so revision and time stay. */
     public function weighAll(): void
     {
-        Sauce::withoutTimestamps(fn() => Sauce::query()->with('lines')->eachById(function (Sauce $sauce): void {
-            $edit = $sauce->recipe();
+        Sauce::withoutTimestamps(fn() => Sauce::query()->eachById(function (Sauce $sauce): void {
+            $edit = $sauce->recipe;
             $sauce->fill([
                 'standing' => $this->balanceService->standing($this->balanceService->balance($edit), $edit),
             ])->save();
@@ -131,23 +116,22 @@ final readonly class SauceService
     {
         /** @var Version|null $last */
         $last = $sauce->versions()->reorder('number', 'desc')->first();
-        $edit = $sauce->recipe();
-        if ($last !== null && $last->recipe() == $edit) {
+        $edit = $sauce->recipe;
+        if ($last !== null && $last->recipe == $edit) {
             return $last;
         }
         $says = $last === null
             ? null
             : Comparison::of(
-                $this->balanceService->formula($last->recipe()),
+                $this->balanceService->formula($last->recipe),
                 $this->balanceService->formula($edit),
-                $sauce->measures,
+                $edit->measures,
             )->words();
 
         return $sauce->versions()->create([
             'number' => ($last->number ?? 0) + 1,
             'revision' => $sauce->revision,
-            ...Version::columnsOf($edit),
-            'lines' => $sauce->texts(),
+            'recipe' => $edit,
             'says' => $says,
             'standing' => $sauce->standing,
         ]);

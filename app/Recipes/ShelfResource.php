@@ -34,9 +34,9 @@ final class ShelfResource extends JsonResource
 
         return [
             'id' => $this->resource->id,
-            'title' => $this->resource->title,
-            'style' => $this->resource->style,
-            'line_count' => (int) $this->resource->lines_count,
+            'title' => $this->resource->recipe->title,
+            'style' => $this->resource->recipe->style,
+            'line_count' => count($this->resource->recipe->lines),
             'updated_at' => $this->resource->updated_at?->toIso8601String(),
             'standing' => new Stored($this->resource->standing),
             'verdict' => Verdict::onTheWhole(is_numeric($distance) ? (float) $distance : null),

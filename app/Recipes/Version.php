@@ -6,6 +6,7 @@ namespace App\Recipes;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Vinculum\Recipe\Recipe;
 
 /**
  * A state of a sauce that is kept for good.
@@ -16,18 +17,16 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null  $says     what changed since the version before it, in words
  * @property array<string, mixed>|null $standing what the shelf would show of it
  * @property CarbonImmutable|null $created_at
- * @property list<string> $lines
+ * @property Recipe       $recipe   as it was written
  */
 final class Version extends Model
 {
-    use HoldsRecipe;
-
     public const UPDATED_AT = null;
 
     protected $fillable = [
         'number',
         'revision',
-        'lines',
+        'recipe',
         'says',
         'standing',
     ];
@@ -36,20 +35,9 @@ final class Version extends Model
     protected function casts(): array
     {
         return [
-            'lines' => 'array',
+            'recipe' => WrittenRecipe::class,
             'standing' => 'array',
             'created_at' => 'immutable_datetime',
         ];
-    }
-
-    /** @return list<string> the lines as written */
-    public function texts(): array
-    {
-        return $this->lines;
-    }
-
-    protected function sauceNumber(): int
-    {
-        return $this->sauce_id;
     }
 }

@@ -36,7 +36,7 @@ final class VersionResource extends JsonResource
     public function toArray(Request $request): array
     {
         return [
-            ...$this->resource->written(),
+            ...WrittenRecipe::of($this->resource->recipe),
             'number' => $this->resource->number,
             'kept_at' => $this->resource->created_at?->toIso8601String(),
             'says' => $this->resource->says,

@@ -65,7 +65,7 @@ final class CopiesTest extends TestCase
         $this->shelve('Kept');
         $writer = $this->open();
         $writer->exec('BEGIN IMMEDIATE');
-        $writer->exec("INSERT INTO sauces (title, measures, revision, standing) VALUES ('Half', 'us', 1, '{}')");
+        $writer->exec("INSERT INTO sauces (recipe, revision, standing) VALUES (json_object('title', 'Half'), 1, '{}')");
         self::assertSame(0, $this->vinculum('backup', "{$this->folder}/copy.sqlite")[0]);
         $writer->exec('COMMIT');
 
@@ -228,7 +228,7 @@ final class CopiesTest extends TestCase
         $copy = $backups->make(null, 'by-hand', new \DateTimeImmutable());
         $writer = $this->open();
         $writer->exec(
-            "PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (title, measures, revision, standing) VALUES ('Unwritten', 'us', 1, '{}')",
+            "PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (recipe, revision, standing) VALUES (json_object('title', 'Unwritten'), 1, '{}')",
         );
         copy("{$this->kitchen}-wal", "{$this->folder}/wal");
         $backups->checkKitchen();
@@ -274,7 +274,7 @@ final class CopiesTest extends TestCase
         $other = $this->open($copy);
         $other->exec('PRAGMA page_size = 1024; VACUUM');
         $other->exec(
-            "PRAGMA journal_mode = WAL; PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (title, measures, revision, standing) VALUES ('In the log', 'us', 1, '{}')",
+            "PRAGMA journal_mode = WAL; PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (recipe, revision, standing) VALUES (json_object('title', 'In the log'), 1, '{}')",
         );
         // as after a crash: the log was never written into the file
         copy($copy, "{$this->folder}/crashed.sqlite");
@@ -389,7 +389,7 @@ final class CopiesTest extends TestCase
     private function shelve(string $title): void
     {
         $this->open()->exec(
-            "INSERT INTO sauces (title, measures, revision, standing) VALUES ('{$title}', 'us', 1, '{}')",
+            "INSERT INTO sauces (recipe, revision, standing) VALUES (json_object('title', '{$title}'), 1, '{}')",
         );
     }
 
@@ -397,7 +397,7 @@ final class CopiesTest extends TestCase
     private function titles(?string $file = null): array
     {
         $titles = [];
-        $found = $this->open($file)->query('SELECT title FROM sauces ORDER BY id');
+        $found = $this->open($file)->query("SELECT recipe->>'title' FROM sauces ORDER BY id");
         while ($found instanceof \SQLite3Result && is_array($row = $found->fetchArray(SQLITE3_NUM))) {
             $titles[] = (string) $row[0];
         }

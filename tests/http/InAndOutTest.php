@@ -23,7 +23,6 @@ final class InAndOutTest extends HttpTestCase
 {
     private const TABLES = [
         'sauces',
-        'lines',
         'versions',
         'sauce_parts',
         'batches',
@@ -367,17 +366,17 @@ final class InAndOutTest extends HttpTestCase
         $csv = (string) $this->get('/api/export/batches')->assertOk()->getContent();
         $plain = static fn(): array => array_map(
             static fn(Batch $one): array => [
-                $one->title,
+                $one->recipe->title,
                 $one->created_at?->toIso8601String(),
-                $one->style,
-                $one->measures,
-                $one->yield,
-                $one->pan,
+                $one->recipe->style,
+                $one->recipe->measures,
+                $one->recipe->yield,
+                $one->recipe->pan,
                 $one->pan_grams,
-                $one->lines,
-                $one->method ?? [],
+                $one->recipe->lines,
+                $one->recipe->method,
             ],
-            Batch::all()->sortBy([['created_at', 'asc'], ['title', 'asc']])->values()->all(),
+            Batch::all()->sortBy(static fn(Batch $one): array => [$one->created_at, $one->recipe->title])->values()->all(),
         );
         $before = $plain();
         self::assertTrue(
@@ -417,7 +416,7 @@ final class InAndOutTest extends HttpTestCase
 
         self::assertSame(
             [$sauce, ['2 tbsp soy sauce', '2 tbsp honey'], 80.0, '2025-08-02'],
-            [$batch->sauce_id, $batch->lines, $batch->pan_grams, $batch->created_at?->toDateString()],
+            [$batch->sauce_id, $batch->recipe->lines, $batch->pan_grams, $batch->created_at?->toDateString()],
         );
     }
 

@@ -21,14 +21,14 @@ final class KitchenTest extends HttpTestCase
             $answer = $this->postJson(
                 '/api/balance',
                 [
-                    'lines' => $sauce->texts(),
-                    'style' => $sauce->style,
-                    'yield' => $sauce->yield,
-                    'measures' => $sauce->measures->value,
+                    'lines' => $sauce->recipe->lines,
+                    'style' => $sauce->recipe->style,
+                    'yield' => $sauce->recipe->yield,
+                    'measures' => $sauce->recipe->measures->value,
                 ],
             );
             foreach ($answer->json('lines') as $line) {
-                self::assertContains($line['status'], ['measured', 'assumed'], "{$sauce->title}: {$line['text']}");
+                self::assertContains($line['status'], ['measured', 'assumed'], "{$sauce->recipe->title}: {$line['text']}");
             }
         }
     }
@@ -52,7 +52,7 @@ final class KitchenTest extends HttpTestCase
 
     public function test_a_database_that_cannot_be_written_is_said_plainly_and_nothing_is_acknowledged(): void
     {
-        DB::statement('DROP TABLE lines');
+        DB::statement('DROP TABLE versions');
         $answer = $this->postJson('/api/sauces', ['lines' => ['1 g salt']])->assertStatus(503);
 
         self::assertStringContainsString('Nothing was stored', (string) $answer->json('message'));

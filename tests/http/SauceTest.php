@@ -154,7 +154,7 @@ final class SauceTest extends HttpTestCase
 
         $answer->assertConflict()->assertJsonPath('current.lines', ['theirs'])->assertJsonPath('current.revision', 2);
         self::assertStringContainsString('Nothing was overwritten', (string) $answer->json('message'));
-        self::assertSame(['theirs'], Sauce::query()->findOrFail($id)->texts());
+        self::assertSame(['theirs'], Sauce::query()->findOrFail($id)->recipe->lines);
     }
 
     public function test_what_stood_before_a_pause_is_kept_as_a_version(): void
@@ -168,7 +168,7 @@ final class SauceTest extends HttpTestCase
         self::assertSame(
             [self::DIP['lines'], ['1 g salt']],
             array_map(
-                static fn(Version $version): array => $version->lines,
+                static fn(Version $version): array => $version->recipe->lines,
                 Version::all()->sortBy('number')->values()->all(),
             ),
         );

@@ -5254,7 +5254,7 @@ export interface components {
             sour_to_fat: number | null;
             umami_to_salt: number | null;
         };
-        ReadPage: components["schemas"]["WrittenRecipe"];
+        ReadPage: components["schemas"]["Written"];
         /** @description A way on after something was poured over or under: what is still to go in, and how the taste then differs. */
         Rebalancing: {
             way: string;
@@ -5733,7 +5733,7 @@ export interface components {
         Versions: {
             versions: components["schemas"]["Version"][];
         };
-        WrittenRecipe: {
+        Written: {
             title: string;
             style: string | null;
             /** @enum {string} */

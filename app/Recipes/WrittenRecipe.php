@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use App\Batches\Batch;
+use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
+use Illuminate\Database\Eloquent\Model;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
+
+/**
+ * A recipe as it is sent and as it is stored: one shape in what a sauce answers, in the column of a sauce, its versions
+ * and its batches, and in the kitchen's file.
+ *
+ * @phpstan-type Written array{
+ *     title: string,
+ *     style: string|null,
+ *     measures: value-of<Measures>,
+ *     yield: string|null,
+ *     part_ml: float|null,
+ *     method: list<string>,
+ *     pan: string|null,
+ *     servings: int|null,
+ *     set_aside: list<array{text: string, why: string, sure?: bool}>,
+ *     let_go: list<string>,
+ *     lines: list<string>,
+ * }
+ *
+ * @implements CastsAttributes<Recipe, Recipe>
+ */
+final class WrittenRecipe implements CastsAttributes
+{
+    /** What is read says which stored sauce it is a state of; what was just set does not yet. */
+    public bool $withoutObjectCaching = true;
+
+    /** @return Written */
+    public static function of(Recipe $recipe): array
+    {
+        return [
+            'title' => $recipe->title,
+            'style' => $recipe->style,
+            'measures' => $recipe->measures->value,
+            'yield' => $recipe->yield,
+            'part_ml' => $recipe->partMillilitres,
+            'method' => $recipe->method,
+            'pan' => $recipe->pan,
+            'servings' => $recipe->servings,
+            'set_aside' => $recipe->setAside,
+            'let_go' => $recipe->letGo,
+            'lines' => $recipe->lines,
+        ];
+    }
+
+    public function get(Model $model, string $key, mixed $value, array $attributes): Recipe
+    {
+        /** @var Written $written */
+        $written = json_decode(is_string($value) ? $value : '', true, 16, JSON_THROW_ON_ERROR);
+        $sauce = $attributes[$model instanceof Sauce ? 'id' : 'sauce_id'] ?? null;
+
+        return new Recipe(
+            $written['title'],
+            $written['style'],
+            $written['lines'],
+            $written['method'],
+            Measures::from($written['measures']),
+            $written['yield'],
+            $written['part_ml'],
+            $written['pan'],
+            is_numeric($sauce) ? (int) $sauce : null,
+            // what was weighed into a batch is told by the number of its line: they were taken apart when it began
+            areLinesApart: $model instanceof Batch,
+            servings: $written['servings'],
+            setAside: $written['set_aside'],
+            letGo: $written['let_go'],
+        );
+    }
+
+    public function set(Model $model, string $key, mixed $value, array $attributes): string
+    {
+        return json_encode(
+            self::of($value ?? new Recipe()),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+        );
+    }
+}
