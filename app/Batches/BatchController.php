@@ -76,7 +76,9 @@ final readonly class BatchController
             $request->capacity(),
         );
 
-        return new JsonResponse(AdviceReport::of($advice, $this->batchService->balance($found), $found->recipe->measures));
+        return new JsonResponse(
+            AdviceReport::of($advice, $this->batchService->balance($found), $found->recipe->measures),
+        );
     }
 
     #[Answers(['BatchSummary', 'PanNow'], 201)]

@@ -57,7 +57,7 @@ final readonly class ExportController
     public function table(string $table, Tables $tables): Response
     {
         return self::file(
-            $tables->write(in_array($table, Tables::NAMES, true) ? $table : throw new NotFoundHttpException()),
+            ($tables->named($table) ?? throw new NotFoundHttpException())->write(),
             'text/csv',
             "{$table}.csv",
         );

@@ -47,9 +47,10 @@ final readonly class Importer
             return ['kind' => 'kitchen', 'items' => $this->file->preview($kitchen, $incoming->progress())];
         }
         $contents = $incoming->contents();
-        $table = Tables::in($contents);
+        $name = Tables::in($contents);
+        $table = $name === null ? null : $this->tables->named($name);
         if ($table !== null) {
-            return ['kind' => $table, 'items' => $this->tables->preview($table, $contents)];
+            return ['kind' => (string) $name, 'items' => $table->preview($contents)];
         }
         $recipes = RecipeReader::readAll($contents);
         $standing = self::standing($recipes);
@@ -87,11 +88,11 @@ final readonly class Importer
             $merges,
         ): Import {
             $contents = $kitchen === null ? $incoming->contents() : '';
-            $table = Tables::in($contents);
+            $table = $this->tables->named((string) Tables::in($contents));
             $made = match (true) {
                 $kitchen !== null
                     && $checked !== null => $this->file->read($kitchen, $checked, $merges, $incoming->progress()),
-                $table !== null => $this->tables->take($table, $contents, $measures, $merges),
+                $table !== null => $table->take($contents, $measures, $merges),
                 default => ['sauces' => $this->recipes(RecipeReader::readAll($contents), $measures, $merges)],
             };
             $says = [];

@@ -139,7 +139,8 @@ final class SauceParts
     {
         if ($this->titles === null) {
             $this->titles = [];
-            foreach (Sauce::query()->where('recipe->title', '!=', '')->pluck('recipe->title as title', 'id') as $id => $title) {
+            $named = Sauce::query()->where('recipe->title', '!=', '')->pluck('recipe->title as title', 'id');
+            foreach ($named as $id => $title) {
                 $title = mb_strtolower(trim(is_string($title) ? $title : ''));
                 if (mb_strlen($title) >= self::SHORTEST_TITLE) {
                     $this->titles[] = [(int) $id, $title];

@@ -6,8 +6,6 @@ namespace Vinculum\Recipe\Parser;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Quantity\Measures;
-use Vinculum\Quantity\Unit;
-use Vinculum\Quantity\Units;
 
 /**
  * Reads one amount: number, fill, size, unit or counting noun, with packs ("2 × 400 g tins") and sums ("1 cup plus 2
@@ -30,18 +28,6 @@ final readonly class QuantityGrammar
         'fat' => 'large',
         'medium-sized' => 'medium',
         'small-sized' => 'small',
-    ];
-    private const SYSTEMS = [
-        'us' => Measures::Us,
-        'u.s.' => Measures::Us,
-        'american' => Measures::Us,
-        'metric' => Measures::Metric,
-        'imperial' => Measures::Imperial,
-        'uk' => Measures::Imperial,
-        'british' => Measures::Imperial,
-        'australian' => Measures::Australian,
-        'aussie' => Measures::Australian,
-        'japanese' => Measures::Japanese,
     ];
     private const ABOUT = [
         'about',
@@ -77,7 +63,12 @@ final readonly class QuantityGrammar
         'tiny',
     ];
 
-    public function __construct(private Measures $measures) {}
+    private UnitGrammar $units;
+
+    public function __construct(Measures $measures)
+    {
+        $this->units = new UnitGrammar($measures);
+    }
 
     /** An amount, or null with the cursor where it was. */
     public function quantity(Cursor $cursor): ?WrittenAmount
@@ -96,14 +87,14 @@ final readonly class QuantityGrammar
             || $cursor->skipWord('plus', 'and')
             || ($first->unit?->name === 'pound' && $cursor->peek()?->isNumber() === true);
         $second = $joined ? $this->single($cursor) : null;
-        $sum = $second === null ? null : self::sum($first, $second);
+        $sum = $second === null ? null : $first->plus($second);
         if ($sum !== null) {
             return $sum;
         }
         $cursor->backTo($start);
         if ($first->unit !== null && ($cursor->skipWord('to', 'or') || $cursor->skipMark('-', '–', '—'))) {
             $upper = $this->single($cursor);
-            $span = $upper === null ? null : self::span($first, $upper);
+            $span = $upper === null ? null : $first->upTo($upper);
             if ($span !== null) {
                 return $span;
             }
@@ -155,10 +146,10 @@ final readonly class QuantityGrammar
     private function unitWithoutNumber(Cursor $cursor, float $fill): ?WrittenAmount
     {
         $word = $cursor->peek();
-        $unit = $this->unit($cursor);
+        $unit = $this->units->unit($cursor);
         $spelledOut = strlen($word->text ?? '') > 2 && !$cursor->isAtEnd();
         if ($unit !== null && ($unit->isVague() || ($spelledOut && $unit->millilitres !== null))) {
-            $this->ofTheMill($cursor);
+            $this->units->skipMill($cursor);
 
             return new WrittenAmount(1.0, 1.0, $unit, null, null, $fill, null, true);
         }
@@ -244,10 +235,10 @@ final readonly class QuantityGrammar
             }
         }
         $cursor->skipMark('-');
-        $unit = $this->unit($cursor);
+        $unit = $this->units->unit($cursor);
         if ($unit !== null) {
-            $pack = $this->packNoun($cursor);
-            $this->ofTheMill($cursor);
+            $pack = $this->units->packNoun($cursor);
+            $this->units->skipMill($cursor);
 
             return new WrittenAmount(
                 $low,
@@ -260,13 +251,13 @@ final readonly class QuantityGrammar
                 $about,
             );
         }
-        $near = $this->misspeltUnit($cursor);
+        $near = $this->units->misspelt($cursor);
         if ($near !== null) {
             [$unit, $word] = $near;
 
             return new WrittenAmount($low, $high, $unit, null, $size, $fill, null, true, $word);
         }
-        $counted = $this->countingNoun($cursor);
+        $counted = $this->units->countingNoun($cursor);
         $each = $counted !== null && Counts::isPack($counted) ? $this->weightInBrackets($cursor) : null;
         if ($each !== null) {
             // of half a tin the weight is what goes in, of two it is that of each
@@ -281,14 +272,14 @@ final readonly class QuantityGrammar
     {
         $start = $cursor->position();
         $bracketed = $this->weightInBrackets($cursor);
-        $pack = $bracketed === null ? null : $this->packNoun($cursor);
+        $pack = $bracketed === null ? null : $this->units->packNoun($cursor);
         if ($bracketed !== null && $pack !== null) {
             return $bracketed->inPack($pack);
         }
         $cursor->backTo($start);
         if ($cursor->peek()?->isNumber() === true && !$cursor->peek()->isFraction) {
             $weight = $this->weight($cursor);
-            $pack = $weight === null ? null : $this->packNoun($cursor);
+            $pack = $weight === null ? null : $this->units->packNoun($cursor);
             if ($weight !== null && $pack !== null) {
                 return $weight->inPack($pack);
             }
@@ -306,7 +297,7 @@ final readonly class QuantityGrammar
             ? NumberGrammar::range($cursor)
             : null;
         $cursor->skipMark('-');
-        $counted = $range === null ? null : $this->countingNoun($cursor);
+        $counted = $range === null ? null : $this->units->countingNoun($cursor);
         if ($range !== null && in_array($counted, ['inch', 'cm'], true)) {
             return new WrittenAmount($range[0], $range[1], null, $counted);
         }
@@ -338,167 +329,13 @@ final readonly class QuantityGrammar
         $start = $cursor->position();
         $range = NumberGrammar::range($cursor);
         $cursor->skipMark('-');
-        $unit = $range === null ? null : $this->unit($cursor);
+        $unit = $range === null ? null : $this->units->unit($cursor);
         if ($range !== null && $unit !== null && !$unit->isVague()) {
             return new WrittenAmount($range[0], $range[1], $unit);
         }
         $cursor->backTo($start);
 
         return null;
-    }
-
-    private function unit(Cursor $cursor): ?Unit
-    {
-        $start = $cursor->position();
-        $measures = $this->measures;
-        $word = $cursor->peek();
-        if ($word !== null && isset(self::SYSTEMS[mb_strtolower($word->text)])) {
-            $measures = self::SYSTEMS[mb_strtolower($word->text)];
-            $cursor->move();
-            $word = $cursor->peek();
-        }
-        if ($word !== null && $word->kind === TokenKind::Word) {
-            $next = $cursor->peek(1);
-            $pair = $next !== null && $next->kind === TokenKind::Word
-                ? Units::named(rtrim($word->text, '.') . ' ' . rtrim($next->text, '.'), $measures)
-                : null;
-            $unit = $pair ?? Units::named($word->text, $measures);
-            if ($unit !== null) {
-                $cursor->move($pair === null ? 1 : 2);
-                $cursor->skipMark('.');
-                $cursor->skipWord('of');
-
-                return $unit;
-            }
-        }
-        $cursor->backTo($start);
-
-        return null;
-    }
-
-    /**
-     * "teapoons" before a name: the unit that it comes nearest to, and the word itself.
-     *
-     * @return array{Unit, string}|null
-     */
-    private function misspeltUnit(Cursor $cursor): ?array
-    {
-        $word = $cursor->peek();
-        if ($word?->isWord() !== true || $cursor->peek(1)?->isWord() !== true || Counts::named($word->text) !== null) {
-            return null;
-        }
-        $nearest = Units::nearest($word->text);
-        $unit = $nearest === null ? null : Units::named($nearest, $this->measures);
-        if ($unit === null || $unit->isVague()) {
-            return null;
-        }
-        $cursor->move();
-        $cursor->skipWord('of');
-
-        return [$unit, $word->text];
-    }
-
-    private function packNoun(Cursor $cursor): ?string
-    {
-        $start = $cursor->position();
-        $cursor->skipMark('-');
-        $cursor->skipWord('small', 'large', 'standard');
-        $word = $cursor->peek();
-        $counted = $word !== null && $word->kind === TokenKind::Word ? Counts::named($word->text) : null;
-        if ($counted !== null && Counts::isPack($counted) && $cursor->peek(1) !== null) {
-            $cursor->move();
-            $cursor->skipWord('of');
-
-            return $counted;
-        }
-        $cursor->backTo($start);
-
-        return null;
-    }
-
-    private function countingNoun(Cursor $cursor): ?string
-    {
-        $word = $cursor->peek();
-        if ($word === null || ($word->kind !== TokenKind::Word && !$word->isMark('"', '″'))) {
-            return null;
-        }
-        if ($word->isMark('"', '″') || ($word->isWord('in') && $word->isGlued)) {
-            $counted = 'inch';
-        } else {
-            $counted = Counts::named($word->text);
-        }
-        if ($counted === null) {
-            return null;
-        }
-        $start = $cursor->position();
-        $cursor->move();
-        if (in_array($counted, ['cm', 'inch', 'thumb'], true)) {
-            $cursor->skipMark('-');
-            $cursor->skipWord('piece', 'knob', 'thumb', 'chunk', 'length', 'stick', 'sized', 'size', 'slice');
-            $cursor->skipWord('piece', 'knob', 'chunk');
-        }
-        $cursor->skipWord('of');
-        if ($cursor->isAtEnd() && !in_array($counted, ['part'], true)) {
-            // "2 cloves" with nothing after it is the spice
-            $cursor->backTo($start);
-
-            return null;
-        }
-
-        return $counted;
-    }
-
-    /** "turns of the pepper mill", "grinds of the mill". */
-    private function ofTheMill(Cursor $cursor): void
-    {
-        $start = $cursor->position();
-        $cursor->skipWord('of');
-        $cursor->skipWord('the', 'a');
-        $isMill = $cursor->peek()?->isWord('mill', 'grinder') === true && $cursor->peek(1)?->isWord() === true;
-        if ($isMill) {
-            $cursor->move();
-            $cursor->skipWord('of');
-        } else {
-            $cursor->backTo($start);
-        }
-    }
-
-    private static function sum(WrittenAmount $a, WrittenAmount $b): ?WrittenAmount
-    {
-        $ratio = self::ratio($a, $b);
-
-        return $ratio === null
-            ? null
-            : new WrittenAmount(
-                $a->low + $b->low * $ratio,
-                $a->high + $b->high * $ratio,
-                $a->unit,
-                null,
-                null,
-                $a->fill,
-                null,
-                $a->isAbout || $b->isAbout,
-            );
-    }
-
-    private static function span(WrittenAmount $a, WrittenAmount $b): ?WrittenAmount
-    {
-        $ratio = self::ratio($a, $b);
-
-        return $ratio === null
-            ? null
-            : new WrittenAmount($a->low, max($a->low, $b->high * $ratio), $a->unit, null, null, 1.0, null, true);
-    }
-
-    /** How many of the first unit one of the second is; null when they do not measure the same thing. */
-    private static function ratio(WrittenAmount $a, WrittenAmount $b): ?float
-    {
-        return match (true) {
-            $a->unit?->grams !== null && $b->unit?->grams !== null => $b->unit->grams / $a->unit->grams,
-            $a->unit?->millilitres !== null
-                && $b->unit?->millilitres !== null => $b->unit->millilitres / $a->unit->millilitres,
-            default => null,
-        };
     }
 
     /** @return array<string, float> how full a spoon is by the word before it, level being 1 */

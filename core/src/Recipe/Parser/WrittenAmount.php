@@ -78,4 +78,41 @@ final readonly class WrittenAmount
             && $this->high > 0.0
             && $this->high <= 1e9;
     }
+
+    /** "1 cup plus 2 tbsp", in the first unit; null where they do not measure the same thing. */
+    public function plus(self $other): ?self
+    {
+        $ratio = $this->ratio($other);
+
+        return $ratio === null
+            ? null
+            : new self(
+                $this->low + $other->low * $ratio,
+                $this->high + $other->high * $ratio,
+                $this->unit,
+                fill: $this->fill,
+                isAbout: $this->isAbout || $other->isAbout,
+            );
+    }
+
+    /** "1 tsp to 1 tbsp", in the first unit; null where they do not measure the same thing. */
+    public function upTo(self $other): ?self
+    {
+        $ratio = $this->ratio($other);
+
+        return $ratio === null
+            ? null
+            : new self($this->low, max($this->low, $other->high * $ratio), $this->unit, isAbout: true);
+    }
+
+    /** How many of its unit one of the other's is; null where they do not measure the same thing. */
+    private function ratio(self $other): ?float
+    {
+        return match (true) {
+            $this->unit?->grams !== null && $other->unit?->grams !== null => $other->unit->grams / $this->unit->grams,
+            $this->unit?->millilitres !== null && $other->unit?->millilitres !== null
+                => $other->unit->millilitres / $this->unit->millilitres,
+            default => null,
+        };
+    }
 }
