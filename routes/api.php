@@ -22,6 +22,7 @@ use App\Recipes\BalanceController;
 use App\Recipes\DesignController;
 use App\Recipes\SauceController;
 use App\Recipes\ScaleController;
+use App\Recipes\SpoonfulController;
 use App\Recipes\SwapController;
 use App\Recipes\ThicknessController;
 use App\Recipes\VersionController;
@@ -66,6 +67,7 @@ Route::put('/sauces/{sauce}', [SauceController::class, 'update'])->where('sauce'
 Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy'])->where('sauce', '[0-9]{1,15}');
 Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore'])->where('sauce', '[0-9]{1,15}');
 
+Route::get('/sauces/{sauce}/spoonfuls', [SpoonfulController::class, 'index'])->where('sauce', '[0-9]{1,15}');
 Route::get('/sauces/{sauce}/versions', [VersionController::class, 'index'])->where('sauce', '[0-9]{1,15}');
 Route::post('/sauces/{sauce}/versions', [VersionController::class, 'store'])->where('sauce', '[0-9]{1,15}');
 Route::get(

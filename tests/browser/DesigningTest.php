@@ -293,7 +293,7 @@ final class DesigningTest extends BrowserTestCase
             static fn(): bool => str_starts_with(self::text('[data-says]'), '½ tbsp more cider vinegar'),
             'side by side it is said in words',
         );
-        self::assertCount(10, self::findAll('[data-axis]'));
+        self::assertCount(5, self::findAll('[data-axis]'));
         self::assertCount(1, self::findAll('tr[data-changed="true"]'));
         self::$browser->navigate()->back();
         self::find('[data-choice="versions"]')->click();

@@ -425,7 +425,7 @@ final class FuzzTest extends HttpTestCase
                     )->value('revision'),
                 ],
             ], ['DELETE', 'sauces/{sauce}', []], ['POST', 'sauces/{sauce}/return', []],
-            ['GET', 'sauces/{sauce}/versions', []], ['POST', 'sauces/{sauce}/versions', []], [
+            ['GET', 'sauces/{sauce}/spoonfuls', []], ['GET', 'sauces/{sauce}/versions', []], ['POST', 'sauces/{sauce}/versions', []], [
                 'GET',
                 'sauces/{sauce}/versions/{version}',
                 [],

@@ -6,6 +6,31 @@ namespace Tests\http;
 
 final class PantryTest extends HttpTestCase
 {
+    public function test_what_a_spoonful_does_is_told_of_the_sauce_as_it_stands(): void
+    {
+        $does = fn(int $sauce, string $what): array => array_column(
+            (array) $this->getJson("/api/sauces/{$sauce}/spoonfuls")->assertOk()->json('spoonfuls'),
+            null,
+            'ingredient',
+        )[$what];
+        $small = ['measures' => 'metric', 'lines' => ['30 ml soy sauce', '15 ml rice vinegar', '1 tsp honey']];
+        $large = [...$small, 'lines' => ['3 l soy sauce', '1.5 l rice vinegar', '100 tsp honey']];
+        $dip = $this->postJson('/api/sauces', $small)->json('id');
+        $vat = $this->postJson('/api/sauces', $large)->json('id');
+
+        self::assertSame('1 tsp', $does($dip, 'honey')['measure']);
+        self::assertStringContainsString('sweeter', $does($dip, 'honey')['says']);
+        self::assertSame(
+            ['moves none of the five', false],
+            [$does($vat, 'honey')['says'], $does($vat, 'honey')['noticed']],
+        );
+        $own = $this->postJson('/api/products', self::SOY)->assertCreated()->json('id');
+        self::assertStringContainsString('saltier', $does($dip, "own-{$own}")['says']);
+        $empty = $this->postJson('/api/sauces', ['lines' => ['zorp']])->json('id');
+        $this->getJson("/api/sauces/{$empty}/spoonfuls")->assertOk()->assertExactJson(['spoonfuls' => []]);
+        $this->getJson('/api/sauces/99999/spoonfuls')->assertNotFound();
+    }
+
     private const SOY = [
         'name' => 'Towpath soy',
         'like' => 'soy-sauce',

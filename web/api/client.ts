@@ -75,6 +75,7 @@ export const api = {
   putAway: (id: number) => answer(client.DELETE('/api/sauces/{sauce}', { params: { path: { sauce: id } } })),
   bringBack: (id: number) => answer(client.POST('/api/sauces/{sauce}/return', { params: { path: { sauce: id } } })),
   pantry: () => answer(client.GET('/api/pantry')),
+  spoonfuls: (sauce: number) => answer(client.GET('/api/sauces/{sauce}/spoonfuls', { params: { path: { sauce } } })),
   addProduct: (entry: ProductRequest) => answer(client.POST('/api/products', { body: entry })),
   editProduct: (id: number, entry: ProductRequest) =>
     answer(client.PUT('/api/products/{product}', { params: { path: { product: id } }, body: entry })),

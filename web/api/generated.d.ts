@@ -1602,6 +1602,53 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sauces/{sauce}/spoonfuls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a spoonful of everything in the pantry does to one sauce; of nothing where nothing of the sauce counts. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Spoonfuls"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sauces/{sauce}/versions": {
         parameters: {
             query?: never;
@@ -5472,6 +5519,28 @@ export interface components {
                 source: string;
             }[];
             left_grams: number;
+        };
+        /** @description What a spoonful of one ingredient does to a sauce. */
+        Spoonful: {
+            /** @description its key */
+            ingredient: string;
+            /** @description how much that is */
+            measure: string;
+            /** @description steps by axis */
+            moves: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            /** @description whether anyone would notice it */
+            noticed: boolean;
+            /** @description in a cook's words */
+            says: string;
+        };
+        Spoonfuls: {
+            spoonfuls: components["schemas"]["Spoonful"][];
         };
         /** @description A stage of a cook and what each of its steps takes: grams, millilitres, per cent that stays. */
         Stage: {

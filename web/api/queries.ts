@@ -32,6 +32,8 @@ export const instrumentsQuery = queryOptions({
   refetchInterval: 5_000,
 });
 export const pantryQuery = queryOptions({ queryKey: ['pantry'], queryFn: api.pantry });
+export const spoonfulsQuery = (sauce: number) =>
+  queryOptions({ queryKey: ['spoonfuls', sauce], queryFn: () => api.spoonfuls(sauce) });
 export const palateQuery = queryOptions({ queryKey: ['palate'], queryFn: api.palate });
 export const trainerQuery = queryOptions({ queryKey: ['trainer'], queryFn: api.trainer });
 export const plansQuery = queryOptions({ queryKey: ['plans'], queryFn: api.plans });

@@ -56,6 +56,7 @@ export type Written = Schemas['WrittenRequest'];
 export type Version = Schemas['Version'];
 export type Measures = NonNullable<Formula['measures']>;
 export type PantryItem = Schemas['PantryItem'];
+export type Spoonful = Schemas['Spoonful'];
 export type Pantry = Schemas['PantryList'];
 export type Plan = Schemas['PlanKept'];
 export type PlanAnswer = Schemas['PlanAnswer'];

@@ -1,3 +1,4 @@
+import { fixed } from './locale';
 import { Box, ButtonBase } from '@mui/material';
 import { axisKeys, axisNames, figure, shortUnit, whatIsOff } from './words';
 import type { Axes, Axis, AxisKey, Correction, Pungency } from '../api/client';
@@ -45,7 +46,7 @@ function spoken(key: AxisKey, axis: Axis, preview: Axis | undefined): string {
     parts.push(
       off === 0
         ? 'inside your own target'
-        : `${Math.abs(off).toFixed(1)} steps ${off > 0 ? 'above' : 'below'} your own target`,
+        : `${fixed(Math.abs(off), 1)} steps ${off > 0 ? 'above' : 'below'} your own target`,
     );
   }
   if (preview !== undefined) {

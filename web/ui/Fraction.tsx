@@ -1,6 +1,6 @@
+import { fixed, upTo } from './locale';
 import { Box } from '@mui/material';
 import { displayFont } from './theme';
-import { figure } from './words';
 
 interface Props {
   ratio: number | null;
@@ -8,8 +8,7 @@ interface Props {
   below: string;
 }
 
-const short = (value: number): string =>
-  value >= 9.95 ? value.toFixed(0) : figure(Number(value.toPrecision(2))).replace(/\.?0+$/, '');
+const short = (value: number): string => (value >= 9.95 ? fixed(value, 0) : upTo(Number(value.toPrecision(2)), 3));
 
 /** A ratio set as a real fraction: what is more stands against one of what is less. */
 export function Fraction({ ratio, above, below }: Props) {

@@ -1,15 +1,16 @@
+import { fixed } from './locale';
 import { CautionLine } from './CautionLine';
 import { Box, Typography } from '@mui/material';
 import type { Keep } from '../api/client';
 
 const span = (days: Keep['days']): string =>
-  days.low === days.high ? `${days.high.toFixed(0)} days` : `${days.low.toFixed(0)} to ${days.high.toFixed(0)} days`;
+  days.low === days.high ? `${fixed(days.high, 0)} days` : `${fixed(days.low, 0)} to ${fixed(days.high, 0)} days`;
 
 /** "In the fridge 21 to 30 days, in the freezer 6 months". */
 export const keepWords = (keep: Keep): string =>
   keep.storage === 'serve-at-once'
     ? 'Serve at once: it does not keep'
-    : `In the ${keep.storage} ${span(keep.days)}, ${keep.freezer_months === null ? 'not in the freezer' : `in the freezer ${keep.freezer_months.toFixed(0)} months`}`;
+    : `In the ${keep.storage} ${span(keep.days)}, ${keep.freezer_months === null ? 'not in the freezer' : `in the freezer ${fixed(keep.freezer_months, 0)} months`}`;
 
 /** How it is kept, why, what cooks say, and what should be measured first. */
 export function KeepFacts({ keep }: { keep: Keep }) {

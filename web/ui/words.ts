@@ -1,4 +1,4 @@
-import { locale } from './locale';
+import { fixed, locale } from './locale';
 import type { Axes, AxisKey, Correction } from '../api/client';
 
 export const axisKeys: readonly AxisKey[] = ['sweet', 'sour', 'salt', 'umami', 'heat'];
@@ -31,32 +31,32 @@ export const spoken = (measure: string): string => measure.replace(/ whole$/, ''
 export function moves(change: Record<AxisKey, number>, least = 0.1): string {
   return axisKeys
     .filter((key) => Math.abs(change[key]) >= least)
-    .map((key) => `${key} ${change[key] > 0 ? '+' : '−'}${Math.abs(change[key]).toFixed(1)}`)
+    .map((key) => `${key} ${change[key] > 0 ? '+' : '−'}${fixed(Math.abs(change[key]), 1)}`)
     .join(', ');
 }
 
 /** A figure with the precision a kitchen can use. */
 export function figure(value: number): string {
   if (value === 0) return '0';
-  if (value >= 99.5) return value.toFixed(0);
-  if (value >= 9.95) return value.toFixed(1);
-  return value >= 0.095 ? value.toFixed(2) : value.toFixed(3);
+  if (value >= 99.5) return fixed(value, 0);
+  if (value >= 9.95) return fixed(value, 1);
+  return value >= 0.095 ? fixed(value, 2) : fixed(value, 3);
 }
 
 /** "12 g", "1.5 g", "1.25 kg". */
 export function grams(value: number): string {
-  if (value >= 999.5) return `${(value / 1000).toFixed(2)} kg`;
-  if (value >= 9.95) return `${value.toFixed(0)} g`;
-  return value >= 0.095 ? `${value.toFixed(1)} g` : `${value.toFixed(2)} g`;
+  if (value >= 999.5) return `${fixed(value / 1000, 2)} kg`;
+  if (value >= 9.95) return `${fixed(value, 0)} g`;
+  return value >= 0.095 ? `${fixed(value, 1)} g` : `${fixed(value, 2)} g`;
 }
 
 /** "250 ml", "1.2 l". */
 export function millilitres(value: number): string {
-  return value >= 999.5 ? `${(value / 1000).toFixed(2)} l` : `${value.toFixed(value >= 19.95 ? 0 : 1)} ml`;
+  return value >= 999.5 ? `${fixed(value / 1000, 2)} l` : `${fixed(value, value >= 19.95 ? 0 : 1)} ml`;
 }
 
 export function steps(value: number): string {
-  return `${value.toFixed(1)} ${Math.abs(value - 1) < 0.05 ? 'step' : 'steps'}`;
+  return `${fixed(value, 1)} ${Math.abs(value - 1) < 0.05 ? 'step' : 'steps'}`;
 }
 
 const shortUnits: Record<AxisKey, string> = { sweet: '%', sour: '%', salt: '%', umami: '%', heat: 'SHU' };

@@ -27,6 +27,20 @@ final class Verdict
         'umami' => 'savour',
         'heat' => 'heat',
     ];
+    private const MORE = [
+        'sweet' => 'sweeter',
+        'sour' => 'sharper',
+        'salt' => 'saltier',
+        'umami' => 'more savoury',
+        'heat' => 'hotter',
+    ];
+    private const LESS = [
+        'sweet' => 'less sweet',
+        'sour' => 'less sharp',
+        'salt' => 'less salty',
+        'umami' => 'less savoury',
+        'heat' => 'milder',
+    ];
     /** As far off in all as no tongue tells from balanced: half the least gain for which something is added. */
     private const BALANCED = 0.125;
 
@@ -87,6 +101,18 @@ final class Verdict
         return abs($shift) < self::NOTICED
             ? 'as usual'
             : self::word(abs($shift)) . ($shift > 0.0 ? ' more ' : ' less ') . self::MISSING[$axis->value];
+    }
+
+    /**
+     * What a move does: "a touch saltier", "clearly less sharp"; nothing where nobody notices it.
+     *
+     * @param float $steps that an axis moves
+     */
+    public static function ofMove(Axis $axis, float $steps): string
+    {
+        return abs($steps) < self::NOTICED
+            ? ''
+            : self::word(abs($steps)) . ' ' . ($steps > 0.0 ? self::MORE : self::LESS)[$axis->value];
     }
 
     /** @param float $steps away */

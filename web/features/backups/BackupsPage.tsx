@@ -8,7 +8,7 @@ import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
 import { DoorFacts } from '../auth/HomeNetworkFacts';
 import { TakeIn } from '../imports/TakeIn';
-import { locale } from '../../ui/locale';
+import { fixed, locale } from '../../ui/locale';
 
 const kinds: readonly (readonly [string, string])[] = [
   ['/api/export/kitchen', 'The whole kitchen, one file'],
@@ -49,7 +49,7 @@ export function BackupsPage() {
             ? 'Looking …'
             : newest === undefined
               ? 'There is no backup yet.'
-              : `The newest is from ${new Date(newest.at * 1000).toLocaleString(locale())}, and it ${newest.opens ? 'opens and is sound' : 'is damaged'}.`}{' '}
+              : `The newest is from ${dayAndTime(newest.at)}, and it ${newest.opens ? 'opens and is sound' : 'is damaged'}.`}{' '}
           One is made each day while the kitchen runs, and the last seven are kept.
         </Typography>
         <Button variant="contained" data-make-copy onClick={() => void then(api.makeCopy, 'A backup is made.')}>
@@ -72,9 +72,9 @@ export function BackupsPage() {
             <tbody>
               {backups.data?.copies.map((copy) => (
                 <tr key={copy.name} data-copy={copy.name}>
-                  <th scope="row">{new Date(copy.at * 1000).toLocaleString(locale())}</th>
+                  <th scope="row">{dayAndTime(copy.at)}</th>
                   <td>{reasons[copy.why] ?? copy.why}</td>
-                  <td>{(copy.bytes / 1000).toFixed(0)} kB</td>
+                  <td>{fixed(copy.bytes / 1000, 0)} kB</td>
                   <td>{copy.opens ? 'yes' : 'damaged'}</td>
                   <td>
                     <Button
@@ -116,3 +116,7 @@ export function BackupsPage() {
     </Frame>
   );
 }
+
+/** "27 Nov 2026, 08:27" of seconds since the epoch. */
+const dayAndTime = (seconds: number): string =>
+  new Date(seconds * 1000).toLocaleString(locale(), { dateStyle: 'medium', timeStyle: 'short' });

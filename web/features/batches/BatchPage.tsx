@@ -1,7 +1,7 @@
 import { Box, Button, Typography, OutlinedInput } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { api, type BatchRecord, type CookEvent, Refusal } from '../../api/client';
 import { batchQuery, recordQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
@@ -9,12 +9,13 @@ import { AxisBars } from '../../ui/AxisBars';
 import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
 import { LostPage } from '../../ui/LostPage';
-import { grams, millilitres, typedNumber } from '../../ui/words';
+import { millilitres, typedNumber } from '../../ui/words';
 import { KeepFacts } from '../../ui/KeepFacts';
 import { SplitUses } from './SplitUses';
 import { TextInput } from '../../ui/TextInput';
 import { SaucePage } from '../recipes/SaucePage';
-import { date, locale, money } from '../../ui/locale';
+import { locale } from '../../ui/locale';
+import { BatchFacts } from './BatchFacts';
 
 /** One batch: what went in, how it keeps, where its jars went. Corrections are added, nothing is edited away. */
 export function BatchPage() {
@@ -39,51 +40,21 @@ export function BatchPage() {
   }
   return (
     <SaucePage sauce={one.sauce} at="log" name={`Batch ${kept.code}`}>
+      <BatchFacts batch={one} kept={kept} />
       <Box
         sx={{
           display: 'grid',
           gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
           columnGap: 4,
-          pt: 2,
         }}
       >
         <Box>
-          <Typography sx={{ mb: 1 }}>
-            Batch <strong>{kept.code}</strong>, made {date(kept.made_on)}, version {one.version} ·{' '}
-            <Box component={Link} to={`/sauce/${one.sauce}/log`} sx={{ color: 'text.primary' }}>
-              all batches
-            </Box>{' '}
-            ·{' '}
-            <Box component={Link} to={`/batch/${id}/label`} sx={{ color: 'text.primary' }}>
-              labels to print
-            </Box>
-            {one.is_cooking && (
-              <>
-                {' '}
-                ·{' '}
-                <Box component={Link} to={`/cook/${id}`} sx={{ color: 'text.primary' }}>
-                  go on cooking
-                </Box>
-              </>
-            )}
-          </Typography>
           {change.fault !== null && (
             <Typography role="alert" sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1, mb: 1 }}>
               {change.fault}
             </Typography>
           )}
-          <Typography data-yield>
-            Came to {grams(kept.yield.grams)}, {millilitres(kept.yield.millilitres)}
-            {Math.abs(kept.yield.planned_grams - kept.yield.grams) > 5 &&
-              ` (planned ${grams(kept.yield.planned_grams)})`}
-            .
-          </Typography>
-          <Typography data-cost>
-            {kept.cost.total > 0 && `Cost ${money(kept.cost.total)}`}
-            {kept.cost.unpriced.length > 0 &&
-              `${kept.cost.total > 0 ? ', without' : 'No price in the pantry for'} ${kept.cost.unpriced.join(', ').toLowerCase()}.`}
-          </Typography>
-          <AxisBars axes={one.balance.axes} preview={null} styleName={null} looked={null} onLook={() => undefined} />
+          <AxisBars axes={one.balance.axes} preview={null} styleName={one.style} />
           <Jars
             kept={kept}
             onFill={(jars) => change.make(() => api.fillJars(id, jars))}
@@ -137,9 +108,6 @@ export function BatchPage() {
         </Box>
         <Box>
           <Typography variant="h2">How it keeps</Typography>
-          <Typography data-use-by>
-            Use by <strong>{date(kept.use_by)}</strong>, counted from the day it was made.
-          </Typography>
           <KeepFacts keep={kept.keep} />
           <SplitUses batch={id} />
         </Box>

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import type { SauceLog } from '../../api/client';
@@ -24,7 +25,7 @@ export function Diary({ batches }: { batches: readonly Batch[] }) {
               </Box>{' '}
               <Box component="span" sx={aside}>
                 batch {batch.code} · {grams(batch.grams)}
-                {batch.measured.ph !== null && ` · pH ${batch.measured.ph.value.toFixed(2)}`}
+                {batch.measured.ph !== null && ` · pH ${fixed(batch.measured.ph.value, 2)}`}
               </Box>
             </Typography>
             <Typography sx={{ my: 0.25 }}>{tasted(batch) === '' ? 'Not tasted.' : `“${tasted(batch)}”`}</Typography>

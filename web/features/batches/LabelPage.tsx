@@ -10,7 +10,7 @@ import { keepWords } from '../../ui/KeepFacts';
 import { TextInput } from '../../ui/TextInput';
 import { displayFont } from '../../ui/theme';
 import { SaucePage } from '../recipes/SaucePage';
-import { date } from '../../ui/locale';
+import { fixed, date } from '../../ui/locale';
 
 interface Sheet {
   readonly says: string;
@@ -307,7 +307,7 @@ function One({
 
 /** In 100 g, as few as a small label bears; worked out from the recipe, and so said to be about. */
 const inHundred = (one: NonNullable<Balance['nutrition']>): string =>
-  `100 g: about ${Math.round(one.energy_kj)} kJ / ${Math.round(one.energy_kcal)} kcal, fat ${one.fat.toFixed(1)} g (saturates ${one.saturates.toFixed(1)} g), carbohydrate ${one.carbohydrate.toFixed(1)} g (sugars ${one.sugars.toFixed(1)} g), protein ${one.protein.toFixed(1)} g, salt ${one.salt.toFixed(2)} g`;
+  `100 g: about ${Math.round(one.energy_kj)} kJ / ${Math.round(one.energy_kcal)} kcal, fat ${fixed(one.fat, 1)} g (saturates ${fixed(one.saturates, 1)} g), carbohydrate ${fixed(one.carbohydrate, 1)} g (sugars ${fixed(one.sugars, 1)} g), protein ${fixed(one.protein, 1)} g, salt ${fixed(one.salt, 2)} g`;
 
 const paper = {
   boxSizing: 'border-box',

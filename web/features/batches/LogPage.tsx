@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -90,14 +91,14 @@ function Measured({ batches, learned }: { batches: readonly Batch[]; learned: Sa
           {measured.map(({ id, code, measured: { ph, solids } }) => (
             <tr key={id}>
               <th scope="row">{code}</th>
-              <td>{ph === null ? '' : ph.value.toFixed(2)}</td>
+              <td>{ph === null ? '' : fixed(ph.value, 2)}</td>
               <td>
                 {ph?.estimate == null
                   ? ''
-                  : `${ph.estimate.toFixed(2)} (${(ph.low ?? 0).toFixed(1)}–${(ph.high ?? 0).toFixed(1)})`}
+                  : `${fixed(ph.estimate, 2)} (${fixed(ph.low ?? 0, 1)}–${fixed(ph.high ?? 0, 1)})`}
               </td>
-              <td>{solids === null ? '' : `${solids.value.toFixed(1)} %`}</td>
-              <td>{solids === null ? '' : `${solids.estimate.toFixed(1)} %`}</td>
+              <td>{solids === null ? '' : `${fixed(solids.value, 1)} %`}</td>
+              <td>{solids === null ? '' : `${fixed(solids.estimate, 1)} %`}</td>
             </tr>
           ))}
         </tbody>
@@ -106,7 +107,7 @@ function Measured({ batches, learned }: { batches: readonly Batch[]; learned: Sa
         <Typography key={one.ingredient + one.figure} data-learned sx={{ mt: 1 }}>
           <strong>It repeats:</strong> in {one.batches} batches{' '}
           {one.figure === 'ph' ? 'the pH' : 'the dissolved solids'} came out{' '}
-          {Math.abs(one.gap).toFixed(one.figure === 'ph' ? 2 : 1)}
+          {fixed(Math.abs(one.gap), one.figure === 'ph' ? 2 : 1)}
           {one.figure === 'ph' ? '' : ' points'} {one.gap > 0 ? 'above' : 'below'} the estimate, and most of the doubt
           is {one.name.toLowerCase()}: yours differs from the table. Enter it in the pantry as your own, and the
           estimate follows.

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, useSyncExternalStore, useRef } from 'react';
@@ -318,7 +319,7 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
           <Typography sx={{ ...quiet, mb: 1.5 }}>
             {cook.pan.water_grams >= 1 && `${grams(cook.pan.water_grams)} of water boil off`}
             {cook.pan.minutes !== null &&
-              `, about ${cook.pan.minutes.value.toFixed(0)} minutes (${cook.pan.minutes.low.toFixed(0)} to ${cook.pan.minutes.high.toFixed(0)})`}
+              `, about ${fixed(cook.pan.minutes.value, 0)} minutes (${fixed(cook.pan.minutes.low, 0)} to ${fixed(cook.pan.minutes.high, 0)})`}
             . The weight is the surer end.
           </Typography>
           <WeighAlong

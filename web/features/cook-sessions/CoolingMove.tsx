@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { api, type Cook, type CookEvent } from '../../api/client';
@@ -74,7 +75,7 @@ export function CoolingMove({
   return (
     <Box>
       <Typography sx={huge} data-cooling={cook.cooling?.stage}>
-        {cook.cooling?.celsius == null ? 'Cooling' : `${cook.cooling.celsius.toFixed(1)} °C`}
+        {cook.cooling?.celsius == null ? 'Cooling' : `${fixed(cook.cooling.celsius, 1)} °C`}
       </Typography>
       <Typography
         role={cook.cooling?.stage === 'too-slow' ? 'alert' : 'status'}

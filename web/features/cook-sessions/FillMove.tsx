@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import type { Cook, CookEvent } from '../../api/client';
@@ -25,13 +26,13 @@ export function FillMove({ cook, onEvent }: { cook: Cook; onEvent: (event: CookE
       </Typography>
       {measured.ph !== null && (
         <Typography data-measured="ph">
-          pH {measured.ph.value.toFixed(2)} measured
-          {measured.ph.estimate !== null && `, ${measured.ph.estimate.toFixed(2)} estimated`}
+          pH {fixed(measured.ph.value, 2)} measured
+          {measured.ph.estimate !== null && `, ${fixed(measured.ph.estimate, 2)} estimated`}
         </Typography>
       )}
       {measured.solids !== null && (
         <Typography data-measured="solids">
-          {measured.solids.value.toFixed(1)} % dissolved measured, {measured.solids.estimate.toFixed(1)} % estimated
+          {fixed(measured.solids.value, 1)} % dissolved measured, {fixed(measured.solids.estimate, 1)} % estimated
         </Typography>
       )}
       {cook.finished === null ? (

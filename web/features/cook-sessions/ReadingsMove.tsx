@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { api, type Cook, type CookEvent, type InstrumentReading, type Instruments } from '../../api/client';
@@ -54,8 +55,8 @@ export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
       <Typography sx={{ ...quiet, my: 1 }}>
         {estimate === null
           ? 'There is no estimate of its pH.'
-          : `The estimate is pH ${estimate.estimate.toFixed(1)} (${estimate.low.toFixed(1)} to ${estimate.high.toFixed(1)}) `}
-        {`and ${cook.balance.batch.dissolved_solids_percent.toFixed(0)} % dissolved. What you measure takes their place.`}
+          : `The estimate is pH ${fixed(estimate.estimate, 1)} (${fixed(estimate.low, 1)} to ${fixed(estimate.high, 1)}) `}
+        {`and ${fixed(cook.balance.batch.dissolved_solids_percent, 0)} % dissolved. What you measure takes their place.`}
       </Typography>
       <Box sx={row}>
         <Field label="pH" value={ph} onChange={setPh} />

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Typography } from '@mui/material';
 import type { Cook, CookEvent, Rebalancing as Way } from '../../api/client';
 import { moves, spoken, steps } from '../../ui/words';
@@ -11,7 +12,7 @@ const names: Record<Way['way'], string> = {
 
 const factor = (way: Way): string => {
   const first = way.lines.find((line) => (line.planned_grams ?? 0) > 0);
-  return first?.planned_grams == null ? '' : `, times ${(first.grams / first.planned_grams).toFixed(2)}`;
+  return first?.planned_grams == null ? '' : `, times ${fixed(first.grams / first.planned_grams, 2)}`;
 };
 
 /** Something was poured over or under its line: what to do with what is not in yet. */

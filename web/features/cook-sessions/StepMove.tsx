@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { CookEvent, Move } from '../../api/client';
@@ -37,9 +38,9 @@ export function StepMove({
       <Typography sx={{ ...quiet, my: 1 }}>
         {[
           ...(step.heat === null ? [] : [`${step.heat}, ${step.covered ? 'lid on' : 'lid off'}`]),
-          ...(step.celsius === null ? [] : [`${step.celsius.toFixed(0)} °C`]),
+          ...(step.celsius === null ? [] : [`${fixed(step.celsius, 0)} °C`]),
           ...(from !== undefined && to !== undefined && to > from
-            ? [`${from.toFixed(0)} to ${to.toFixed(0)} minutes`]
+            ? [`${fixed(from, 0)} to ${fixed(to, 0)} minutes`]
             : []),
           ...(step.until === null ? [] : [`stop when ${step.until}`]),
         ].join(' · ')}

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useRef, useState } from 'react';
 import { api, type InstrumentReading } from '../../api/client';
@@ -179,7 +180,7 @@ function Live({
           data-settled={reading?.settled}
           sx={{ fontFamily: displayFont, fontSize: 'clamp(2.6rem, 12vw, 5rem)', fontWeight: 700, lineHeight: 1.1 }}
         >
-          {live.toFixed(0)} g
+          {fixed(live, 0)} g
         </Typography>
         {target !== null && left !== null && (
           <Typography component="span" sx={{ fontSize: '1.6rem', fontWeight: 600 }}>

@@ -1,16 +1,16 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, type AxisKey, type Trainer } from '../../api/client';
 import { kitchenQuery, trainerQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
-import { Choice } from '../../ui/Choice';
 import { Frame } from '../../ui/Frame';
-import { plainTable } from '../../ui/looks';
-import { axisKeys, axisNames } from '../../ui/words';
+import { axisNames } from '../../ui/words';
 import { Fold } from '../../ui/Fold';
+import { Glasses, letters } from './Glasses';
+import { ToldApart } from './ToldApart';
 
-const letters = ['A', 'B', 'C', 'D', 'E'];
 const draw = (): boolean => (crypto.getRandomValues(new Uint8Array(1))[0] ?? 0) < 128;
 
 /** Two glasses at a time, one of them stronger, until it is known how fine the tongue is. */
@@ -39,48 +39,31 @@ export function TrainerPage() {
   const [leftGlass, rightGlass] = isLeft ? [letters[strong], letters[0]] : [letters[0], letters[strong]];
   return (
     <Frame>
-      <Box sx={{ maxWidth: 760, pt: 2 }}>
-        <Typography variant="h1">Train the tongue</Typography>
-        <Choice
-          label="Axis"
-          options={axisKeys.map((key) => [key, axisNames[key]] as const)}
-          value={axis}
-          onChoose={(key) => {
-            setAxis(key);
-            setSaid(null);
-            setIsLeft(draw());
-          }}
-        />
+      <Typography variant="h1" sx={{ pt: 2, mb: 1 }}>
+        Train the tongue
+      </Typography>
+      <Box sx={halves}>
+        {trainer.data !== undefined && (
+          <ToldApart
+            axes={trainer.data.axes}
+            axis={axis}
+            onAxis={(key) => {
+              setAxis(key);
+              setSaid(null);
+              setIsLeft(draw());
+            }}
+          />
+        )}
         {trainer.error !== null && <Typography role="alert">{trainer.error.message}</Typography>}
         {one !== undefined && (
-          <>
-            <Typography sx={{ my: 1 }}>
-              Make a stock: {one.stock.solute_grams} g of {one.stock.name.toLowerCase()} in {one.stock.water_grams} g of
-              water, {one.stock.how}. Then {one.glasses.length} glasses of {whole.toFixed(0)} g, with the letter under
-              each. Water between tastes, and spit.
+          <Box component="section" aria-label={axisNames[axis]}>
+            <Typography variant="h2">{axisNames[axis]}: five glasses</Typography>
+            <Typography sx={{ my: 0.5 }}>
+              Make the stock: {one.stock.solute_grams} g of {one.stock.name.toLowerCase()} in {one.stock.water_grams} g
+              of water, {one.stock.how}. Then pour glasses of {fixed(whole, 0)} g, with the letter under each. Water
+              between tastes, and spit.
             </Typography>
-            <Box component="table" sx={plainTable}>
-              <thead>
-                <tr>
-                  <th scope="col">Glass</th>
-                  <th scope="col">Stronger by</th>
-                  <th scope="col">Stock</th>
-                  <th scope="col">Water</th>
-                </tr>
-              </thead>
-              <tbody>
-                {one.glasses.map((glass, index) => (
-                  <tr key={glass.steps} data-glass={glass.steps}>
-                    <th scope="row">{letters[index]}</th>
-                    <td>
-                      {glass.steps === 0 ? 'the first' : `${glass.steps} ${glass.steps === 1 ? 'step' : 'steps'}`}
-                    </td>
-                    <td>{glass.stock_grams.toFixed(0)} g</td>
-                    <td>{glass.water_grams.toFixed(0)} g</td>
-                  </tr>
-                ))}
-              </tbody>
-            </Box>
+            <Glasses glasses={one.glasses} />
             <Typography variant="h2" sx={{ mt: 2 }}>
               Which is stronger?
             </Typography>
@@ -104,14 +87,14 @@ export function TrainerPage() {
             <Typography data-own sx={{ fontSize: '1.1rem' }}>
               {one.own_step === null
                 ? `${one.trials} ${one.trials === 1 ? 'answer' : 'answers'} so far; after some more it is known what you can tell apart.`
-                : `You tell ${one.own_step.toFixed(1)} steps apart on ${axisNames[axis].toLowerCase()}, from ${one.trials} answers: ${one.verdict ?? ''}. On the bench, what is within that counts as about right.`}
+                : `You tell ${fixed(one.own_step, 1)} steps apart on ${axisNames[axis].toLowerCase()}, from ${one.trials} answers: ${one.verdict ?? ''}. On the bench, what is within that counts as about right.`}
             </Typography>
             {one.trials > 0 && (
               <Button sx={{ textDecoration: 'underline' }} onClick={() => void change.make(() => api.forgetAxis(axis))}>
                 Forget these answers
               </Button>
             )}
-          </>
+          </Box>
         )}
       </Box>
     </Frame>
@@ -119,3 +102,10 @@ export function TrainerPage() {
 }
 
 const big = { minHeight: 64, minWidth: 140, fontSize: '1.2rem' } as const;
+const halves = {
+  display: 'grid',
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 2fr) minmax(0, 3fr)' },
+  columnGap: 5,
+  rowGap: 2,
+  alignItems: 'start',
+} as const;

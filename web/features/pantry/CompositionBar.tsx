@@ -1,3 +1,4 @@
+import { fixed, upTo } from '../../ui/locale';
 import { Box } from '@mui/material';
 import type { PantryItem } from '../../api/client';
 
@@ -31,7 +32,7 @@ const hatch: Record<Part, string> = {
 const order: readonly Part[] = ['sugars', 'acids', 'salts', 'fat', 'protein', 'starch', 'alcohol', 'other', 'water'];
 
 const amount = (grams: number): string =>
-  grams >= 9.95 ? grams.toFixed(0) : grams >= 0.95 ? grams.toFixed(1).replace(/\.0$/, '') : grams.toFixed(1);
+  grams >= 9.95 ? fixed(grams, 0) : grams >= 0.95 ? upTo(grams, 1) : fixed(grams, 1);
 
 /** What a hundred grams of it are made of, in words: the largest parts first. */
 export function inWords(parts: PantryItem['parts'], most = 4): string {

@@ -1,16 +1,16 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { api, type PantryItem, type Product } from '../../api/client';
-import { pantryQuery } from '../../api/queries';
+import { api, type PantryItem, type Product, type Spoonful } from '../../api/client';
+import { pantryQuery, spoonfulsQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { Frame } from '../../ui/Frame';
-import { axisKeys, axisNames, figure, grams, shortUnit } from '../../ui/words';
-import { CompositionBar, CompositionKey, inWords } from './CompositionBar';
+import { CompositionKey } from './CompositionBar';
+import { PantryRow } from './PantryRow';
+import { SpoonfulsIn } from './SpoonfulsIn';
 import { ProductForm } from './ProductForm';
 import { TextInput } from '../../ui/TextInput';
-import { RowButton } from '../../ui/RowButton';
 import { Choice } from '../../ui/Choice';
 
 const doings = [
@@ -29,18 +29,15 @@ const filters: readonly (readonly [Doing, string])[] = [
   ['own', 'My own'],
 ];
 
-const gradeWords: Record<string, string> = {
-  A: 'measured for this product',
-  B: 'from a published table',
-  C: 'typical of its kind',
-  D: 'a guess',
-};
+const movesOf = (doing: Doing, spoonful: Spoonful | undefined): number =>
+  doing === 'all' || doing === 'own' || doing === 'fat' || doing === 'body' ? 0 : (spoonful?.moves[doing] ?? 0);
 
 /** Own products first, then what moves the wanted axis most, then what takes the least for a step of anything. */
 const byStrengthFor =
-  (doing: Doing) =>
+  (doing: Doing, inSauce: ReadonlyMap<string, Spoonful>) =>
   (a: PantryItem, b: PantryItem): number =>
     Number(b.own) - Number(a.own) ||
+    movesOf(doing, inSauce.get(b.key)) - movesOf(doing, inSauce.get(a.key)) ||
     Number(b.lever?.axis === doing) - Number(a.lever?.axis === doing) ||
     (a.lever?.grams ?? 1e9) - (b.lever?.grams ?? 1e9) ||
     a.name.localeCompare(b.name);
@@ -66,6 +63,12 @@ export function Pantry() {
 
   const items = useMemo(() => pantry.data?.ingredients ?? [], [pantry.data]);
   const generics = useMemo(() => items.filter((one) => !one.own).sort((a, b) => a.name.localeCompare(b.name)), [items]);
+  const sauce = asked.get('sauce');
+  const spoonfuls = useQuery({ ...spoonfulsQuery(Number(sauce)), enabled: sauce !== null });
+  const inSauce = useMemo(
+    () => new Map(sauce === null ? [] : spoonfuls.data?.spoonfuls.map((one) => [one.ingredient, one])),
+    [sauce, spoonfuls.data],
+  );
   const shown = useMemo(() => {
     const role = doings.find((one) => one.key === doing)?.role;
     return items
@@ -77,9 +80,9 @@ export function Pantry() {
       .sort(
         doing === 'all' && sought === ''
           ? (a, b) => Number(b.own) - Number(a.own) || a.name.localeCompare(b.name)
-          : byStrengthFor(doing),
+          : byStrengthFor(doing, inSauce),
       );
-  }, [items, doing, sought]);
+  }, [items, doing, sought, inSauce]);
 
   const toggle = useCallback((key: string) => {
     setOpen((now) => (now === key ? null : key));
@@ -97,7 +100,7 @@ export function Pantry() {
     form ?? (newOne !== null && usual !== undefined ? { product: null, like: usual, name: newOne } : null);
   const closeForm = () => {
     setForm(null);
-    setAsked({}, { replace: true });
+    setAsked(sauce === null ? {} : { sauce }, { replace: true });
   };
   const done = async () => {
     closeForm();
@@ -147,9 +150,15 @@ export function Pantry() {
       <Box sx={{ py: 1 }}>
         <Choice label="What it does" options={filters} value={doing} onChoose={setDoing} />
       </Box>
-      <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary', mb: 1 }}>
-        One step is the least anyone notices, in a litre of sauce of middling balance. {shown.length} shown.
-      </Typography>
+      <SpoonfulsIn
+        sauce={sauce}
+        count={shown.length}
+        isEmpty={spoonfuls.isSuccess && spoonfuls.data.spoonfuls.length === 0}
+        onSauce={(picked) => {
+          setAsked(picked === null ? {} : { sauce: picked }, { replace: true });
+        }}
+      />
+      {spoonfuls.isError && <Typography role="alert">{spoonfuls.error.message}</Typography>}
       <CompositionKey />
       {pantry.isError && <Typography role="alert">{pantry.error.message}</Typography>}
       {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
@@ -164,6 +173,7 @@ export function Pantry() {
           <PantryRow
             key={item.key}
             item={item}
+            spoonful={inSauce.get(item.key)}
             isOpen={open === item.key}
             product={item.own ? (pantry.data?.products.find((one) => one.key === item.key) ?? null) : null}
             onToggle={toggle}
@@ -178,143 +188,3 @@ export function Pantry() {
     </Frame>
   );
 }
-
-interface RowProps {
-  item: PantryItem;
-  isOpen: boolean;
-  product: Product | null;
-  onToggle: (key: string) => void;
-  onMakeMine: (item: PantryItem) => void;
-  onTakeOut: (product: Product) => void;
-}
-
-const PantryRow = memo(function PantryRow({ item, isOpen, product, onToggle, onMakeMine, onTakeOut }: RowProps) {
-  return (
-    <Box
-      component="li"
-      data-ingredient={item.key}
-      sx={{
-        borderBottom: '1px solid',
-        borderColor: 'divider',
-        contentVisibility: 'auto',
-        containIntrinsicSize: 'auto 56px',
-      }}
-    >
-      <RowButton
-        aria-expanded={isOpen}
-        onClick={() => {
-          onToggle(item.key);
-        }}
-        sx={rowButton}
-      >
-        <Box component="span" sx={{ fontWeight: 700 }}>
-          {item.name}
-          {item.own && (
-            <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-              {' '}
-              · mine{product?.in_stock === false ? ', not in stock' : ''}
-            </Box>
-          )}
-        </Box>
-        <Box component="span" sx={{ minWidth: 0, display: { xs: 'none', sm: 'block' } }}>
-          <CompositionBar parts={item.parts} />
-          <Box
-            component="span"
-            sx={{
-              display: 'block',
-              fontSize: '0.8rem',
-              color: 'text.secondary',
-              whiteSpace: 'nowrap',
-              overflow: 'hidden',
-              textOverflow: 'ellipsis',
-            }}
-          >
-            {inWords(item.parts)}
-          </Box>
-        </Box>
-        <Box component="span" sx={{ textAlign: 'right', fontSize: '0.92rem' }}>
-          {item.lever === null ? (
-            <Box component="span" sx={{ color: 'text.secondary' }}>
-              no taste of its own
-            </Box>
-          ) : (
-            <>
-              <strong>{item.lever.measure.replace(/ whole$/, ' piece')}</strong> for a step of{' '}
-              {axisNames[item.lever.axis].toLowerCase()}
-            </>
-          )}
-        </Box>
-      </RowButton>
-      {isOpen && (
-        <Box sx={{ pb: 1.5, px: 0.5, fontSize: '0.92rem', display: 'grid', gap: 0.75 }}>
-          <Box sx={{ display: { xs: 'block', sm: 'none' } }}>
-            <CompositionBar parts={item.parts} />
-          </Box>
-          <div>In 100 g: {inWords(item.parts, 9)}</div>
-          <div>
-            {axisKeys
-              .filter((key) => item.tastes[key] > 0)
-              .map((key) => `${axisNames[key]} ${figure(item.tastes[key])} ${shortUnit(key)}`)
-              .join(' · ')}
-            {item.nose_heat > 0 ? ` · Nose heat ${figure(item.nose_heat)} mg/100 g` : ''}
-            {item.ph === null ? '' : ` · pH ${item.ph.toFixed(1)}`}
-            {item.lever === null ? '' : ` · one step is ${grams(item.lever.grams)} a litre`}
-          </div>
-          {item.allergens.length > 0 && <div>Holds {item.allergens.join(', ')}</div>}
-          <div>
-            How sure:{' '}
-            {Object.entries(item.grades)
-              .filter(([group]) => group !== 'other')
-              .map(([group, grade]) => `${group} ${grade}`)
-              .join(', ')}{' '}
-            <Box component="span" sx={{ color: 'text.secondary' }}>
-              (
-              {[...new Set(Object.values(item.grades))]
-                .sort()
-                .map((grade) => `${grade}: ${gradeWords[grade] ?? ''}`)
-                .join('; ')}
-              )
-            </Box>
-          </div>
-          <div>From: {item.sources.join('; ')}</div>
-          <Box sx={{ display: 'flex', gap: 1 }}>
-            <Button
-              variant="outlined"
-              onClick={() => {
-                onMakeMine(item);
-              }}
-            >
-              {product === null ? 'I have one of these' : 'Change it'}
-            </Button>
-            {product !== null && (
-              <Button
-                onClick={() => {
-                  onTakeOut(product);
-                }}
-              >
-                Delete it
-              </Button>
-            )}
-          </Box>
-        </Box>
-      )}
-    </Box>
-  );
-});
-
-const rowButton = {
-  font: 'inherit',
-  color: 'text.primary',
-  bgcolor: 'transparent',
-  border: 0,
-  width: '100%',
-  minHeight: 52,
-  textAlign: 'left',
-  cursor: 'pointer',
-  display: 'grid',
-  alignItems: 'center',
-  columnGap: 2,
-  px: 0.5,
-  gridTemplateColumns: { xs: '1fr auto', sm: 'minmax(0, 2fr) minmax(0, 3fr) minmax(0, 2fr)' },
-  '&:hover': { bgcolor: 'bar.track' },
-} as const;

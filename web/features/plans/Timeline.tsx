@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { locale } from '../../ui/locale';
+import { fixed, upTo, locale } from '../../ui/locale';
 import { when } from '../../ui/words';
 import { Box, Typography } from '@mui/material';
 import type { PlanDraft } from '../../api/client';
@@ -14,10 +14,10 @@ const kinds: Record<PlanDraft['tasks'][number]['kind'], string> = {
 
 const long = (minutes: number): string =>
   minutes >= 2880
-    ? `${(minutes / 1440).toFixed(0)} days`
+    ? `${fixed(minutes / 1440, 0)} days`
     : minutes >= 90
-      ? `${(minutes / 60).toFixed(1).replace('.0', '')} h`
-      : `${minutes.toFixed(0)} min`;
+      ? `${upTo(minutes / 60, 1)} h`
+      : `${fixed(minutes, 0)} min`;
 
 /** Each sauce a row of its own on one span of time, and beneath it the same as a list. */
 export function Timeline({ draft }: { draft: PlanDraft }) {

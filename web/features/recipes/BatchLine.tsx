@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import type { Balance } from '../../api/client';
 import { grams, millilitres } from '../../ui/words';
@@ -34,10 +35,10 @@ export function BatchLine({ report, showsMixed, onMixed }: Props) {
         {report.ph !== null && (
           <Box
             component="span"
-            title={`between ${report.ph.low.toFixed(1)} and ${report.ph.high.toFixed(1)}; measure it where safety depends on it`}
+            title={`between ${fixed(report.ph.low, 1)} and ${fixed(report.ph.high, 1)}; measure it where safety depends on it`}
           >
             {' '}
-            · pH about {report.ph.estimate.toFixed(1)} ({report.ph.low.toFixed(1)}–{report.ph.high.toFixed(1)})
+            · pH about {fixed(report.ph.estimate, 1)} ({fixed(report.ph.low, 1)}–{fixed(report.ph.high, 1)})
           </Box>
         )}
       </Typography>

@@ -62,6 +62,7 @@ export function BenchPanel({
       ))}
       {panel === 'add' && (
         <Corrections
+          sauce={bench.sauce}
           advice={advice.answer}
           complaints={kitchen.complaints}
           complaint={bench.complaint}

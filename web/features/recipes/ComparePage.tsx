@@ -6,11 +6,12 @@ import { sauceQuery, versionsQuery } from '../../api/queries';
 import { AxisBars } from '../../ui/AxisBars';
 import { grams, moment, moves } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
+import { sameEdit } from './draft';
 import { SaucePage } from './SaucePage';
 
 const now = 'now';
 
-/** Two states of one sauce side by side: what changed in words, every line, and the bars of both. */
+/** From one state of a sauce to another: what changed in words, where the bars moved, and every line. */
 export function ComparePage() {
   const id = Number(useParams().id);
   const [search, setSearch] = useSearchParams();
@@ -19,7 +20,8 @@ export function ComparePage() {
   const kept = versions.data?.versions ?? [];
   const picked = (which: string): Sauce | Version | undefined =>
     which === now ? sauce.data : kept.find((one) => String(one.number) === which);
-  const [left, right] = [search.get('before') ?? String(kept[0]?.number ?? now), search.get('after') ?? now];
+  const usual = lastOther(kept, sauce.data);
+  const [left, right] = [search.get('before') ?? String(usual?.number ?? now), search.get('after') ?? now];
   const [before, after] = [picked(left), picked(right)];
   const compared = useQuery({
     queryKey: ['compare', before, after],
@@ -51,78 +53,94 @@ export function ComparePage() {
   });
 
   const answer = compared.data;
+  const pick = (side: 'before' | 'after', says: string) => (
+    <Pick
+      aria-label={says}
+      value={side === 'before' ? left : right}
+      onPick={(picked) => {
+        const next = new URLSearchParams(search);
+        next.set(side, picked);
+        setSearch(next, { replace: true });
+      }}
+    >
+      <option value={now}>as it stands now</option>
+      {kept.map((version) => (
+        <option key={version.number} value={String(version.number)}>
+          version {version.number}, {moment(version.kept_at)}
+        </option>
+      ))}
+    </Pick>
+  );
   return (
     <SaucePage sauce={id} at="bench" name="Side by side">
-      <Typography role="status" data-says sx={{ my: 1, fontSize: '1.1rem' }}>
-        {answer === undefined ? (compared.error?.message ?? 'Comparing …') : answer.says}
-      </Typography>
-      <Box
-        sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' }, columnGap: 4, rowGap: 2 }}
-      >
-        {(['before', 'after'] as const).map((side) => (
-          <Box component="section" key={side} aria-label={side === 'before' ? 'Before' : 'After'}>
-            <Pick
-              aria-label={side === 'before' ? 'Compare this' : 'With this'}
-              value={side === 'before' ? left : right}
-              onPick={(picked) => {
-                const next = new URLSearchParams(search);
-                next.set(side, picked);
-                setSearch(next, { replace: true });
-              }}
-              sx={{ width: '100%', mb: 1 }}
-            >
-              <option value={now}>as it stands now</option>
-              {kept.map((version) => (
-                <option key={version.number} value={String(version.number)}>
-                  version {version.number}, {moment(version.kept_at)}
-                </option>
-              ))}
-            </Pick>
-            {answer !== undefined && (
-              <>
-                <AxisBars
-                  axes={side === 'before' ? answer.axes_before : answer.axes_after}
-                  preview={null}
-                  styleName={after?.style ?? null}
-                />
-                <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary', mt: 0.5 }}>
-                  {grams((side === 'before' ? answer.batch_before : answer.batch_after).grams)}
-                  {side === 'after' && moves(answer.steps) !== '' && ` · steps: ${moves(answer.steps)}`}
-                </Typography>
-              </>
-            )}
-          </Box>
-        ))}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5, rowGap: 1, mt: 1 }}>
+        <span>From</span>
+        {pick('before', 'Compare this')}
+        <span>to</span>
+        {pick('after', 'With this')}
       </Box>
+      <Typography role="status" data-says variant="h2" sx={{ my: 1.5 }}>
+        {answer === undefined ? (compared.error?.message ?? 'Comparing …') : capitalised(answer.says)}
+      </Typography>
       {answer !== undefined && (
-        <Box component="table" sx={table}>
-          <caption>Line by line</caption>
-          <thead>
-            <tr>
-              <th scope="col">Before</th>
-              <th scope="col">After</th>
-              <th scope="col">Change</th>
-            </tr>
-          </thead>
-          <tbody>
-            {answer.lines.map((line, index) => (
-              <tr key={index} data-changed={line.says !== null}>
-                <td>{line.before ?? '–'}</td>
-                <td>{line.after ?? '–'}</td>
-                <td>{line.says === null ? 'the same' : <strong>{line.says}</strong>}</td>
+        <Box sx={halves}>
+          <Box component="section" aria-label="Taste before and after">
+            <AxisBars axes={answer.axes_before} preview={answer.axes_after} styleName={after?.style ?? null} />
+            <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary', mt: 0.5 }}>
+              Solid: {sideName(left)}, {grams(answer.batch_before.grams)}. Open: {sideName(right)},{' '}
+              {grams(answer.batch_after.grams)}
+              {moves(answer.steps) !== '' && `. In steps: ${moves(answer.steps)}`}.
+            </Typography>
+          </Box>
+          <Box component="table" sx={table}>
+            <caption>Line by line</caption>
+            <thead>
+              <tr>
+                <th scope="col">Before</th>
+                <th scope="col">After</th>
+                <th scope="col">Change</th>
               </tr>
-            ))}
-          </tbody>
+            </thead>
+            <tbody>
+              {answer.lines.map((line, index) =>
+                line.says === null ? (
+                  <tr key={index} data-changed={false}>
+                    <td colSpan={3}>{line.after}</td>
+                  </tr>
+                ) : (
+                  <tr key={index} data-changed>
+                    <td>{line.before ?? '–'}</td>
+                    <td>{line.after ?? '–'}</td>
+                    <td>{line.says}</td>
+                  </tr>
+                ),
+              )}
+            </tbody>
+          </Box>
         </Box>
       )}
     </SaucePage>
   );
 }
 
+const sideName = (side: string): string => (side === now ? 'as it stands now' : `version ${side}`);
+
+const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** The newest version that is not what stands there now: with itself nothing is worth comparing. */
+const lastOther = (kept: readonly Version[], sauce: Sauce | undefined): Version | undefined =>
+  kept.find((one) => sauce !== undefined && !sameEdit(one, sauce)) ?? kept[0];
+
+const halves = {
+  display: 'grid',
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+  columnGap: 4,
+  rowGap: 2,
+  alignItems: 'start',
+} as const;
 const table = {
   borderCollapse: 'collapse',
   width: '100%',
-  mt: 2,
   '& caption': { textAlign: 'left', fontWeight: 600, pb: 0.5 },
   '& th, & td': {
     textAlign: 'left',
@@ -133,4 +151,6 @@ const table = {
     verticalAlign: 'top',
   },
   '& th': { fontSize: '0.85rem', color: 'text.secondary' },
+  '& [data-changed="false"] td': { color: 'text.secondary' },
+  '& [data-changed="true"] td:last-child': { fontWeight: 700 },
 } as const;

@@ -1,4 +1,6 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
+import { Link } from 'react-router';
 import type { Advice, Correction, Kitchen } from '../../api/client';
 import { axisNames, besides, spoken } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
@@ -6,6 +8,7 @@ import { Fold } from '../../ui/Fold';
 import { RowButton } from '../../ui/RowButton';
 
 interface Props {
+  sauce: number;
   advice: Advice | null;
   complaints: Kitchen['complaints'];
   complaint: string | null;
@@ -19,6 +22,7 @@ interface Props {
 
 /** What to add, best first. Hover or focus shows on the bars where it would move; a click or Enter adds it. */
 export function Corrections({
+  sauce,
   advice,
   complaints,
   complaint,
@@ -118,6 +122,9 @@ export function Corrections({
             <strong>Or:</strong> {way.says}
           </Typography>
         ))}
+      <Button component={Link} to={`/pantry?sauce=${sauce}`} sx={{ mt: 0.5 }}>
+        What a spoonful of anything does in it
+      </Button>
       {hasAim && (advice?.levers.length ?? 0) > 0 && (
         <Fold says="What one step costs in this batch" sx={{ mt: 0.75, fontSize: '0.92rem' }}>
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
@@ -131,7 +138,7 @@ export function Corrections({
                 {axisNames[lever.axis].toLowerCase()}
                 {Object.entries(lever.also).map(([axis, moved]) => (
                   <Box component="span" key={axis} sx={{ color: 'text.secondary' }}>
-                    {`, ${axis} ${moved > 0 ? '+' : '−'}${Math.abs(moved).toFixed(1)}`}
+                    {`, ${axis} ${moved > 0 ? '+' : '−'}${fixed(Math.abs(moved), 1)}`}
                   </Box>
                 ))}
               </Box>

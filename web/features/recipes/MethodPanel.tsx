@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Typography, OutlinedInput } from '@mui/material';
 import type { Stage } from '../../api/client';
 import { plainTable } from '../../ui/looks';
@@ -162,20 +163,20 @@ function Understood({
   const told: Told = { minutes: span(step.minutes), heat: step.heat ?? '', covered: step.covered === true };
   const says = [
     ...(step.kind in deeds ? [deeds[step.kind as keyof typeof deeds]] : []),
-    ...(step.celsius === null ? [] : [`${step.celsius.toFixed(0)} °C`]),
+    ...(step.celsius === null ? [] : [`${fixed(step.celsius, 0)} °C`]),
     ...(step.until === null ? [] : [`until ${step.until}`]),
     ...(step.sieved ? ['the sieve keeps some of the fibre'] : []),
     ...(step.water.value >= 1
       ? [`${grams(step.water.value)} of water leave (${grams(step.water.low)}–${grams(step.water.high)})`]
       : []),
     ...(step.alcohol_left_percent !== null && (step.alcohol_left_percent[0] ?? 100) < 95
-      ? [`${step.alcohol_left_percent.map((one) => one.toFixed(0)).join('–')} % of the alcohol stays`]
+      ? [`${step.alcohol_left_percent.map((one) => fixed(one, 0)).join('–')} % of the alcohol stays`]
       : []),
     ...(step.acetic_left_percent !== null && step.acetic_left_percent < 97
-      ? [`${step.acetic_left_percent.toFixed(0)} % of the vinegar’s acid stays`]
+      ? [`${fixed(step.acetic_left_percent, 0)} % of the vinegar’s acid stays`]
       : []),
     ...(step.nose_heat_left_percent !== null && step.nose_heat_left_percent < 95
-      ? [`${step.nose_heat_left_percent.toFixed(0)} % of the mustard bite stays`]
+      ? [`${fixed(step.nose_heat_left_percent, 0)} % of the mustard bite stays`]
       : []),
   ];
   return (

@@ -1,9 +1,10 @@
+import { upTo } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { Balance, Kitchen, Measures } from '../../api/client';
 import { plainTable } from '../../ui/looks';
 import { displayFont } from '../../ui/theme';
-import { millilitres } from '../../ui/words';
+import { millilitres, typedNumber } from '../../ui/words';
 import { TextInput } from '../../ui/TextInput';
 import { Pick } from '../../ui/Pick';
 
@@ -15,7 +16,7 @@ interface Props {
   onPart: (millilitres: number | null) => void;
 }
 
-const whole = (parts: number): string => parts.toFixed(1).replace(/\.0$/, '');
+const whole = (parts: number): string => upTo(parts, 1);
 
 /** The sauce as parts, 3 : 1 : 1, with any vessel as the part. */
 export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props) {
@@ -29,7 +30,7 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
       </Typography>
     );
   }
-  const typed = own === null ? null : Number(own);
+  const typed = own === null ? null : typedNumber(own);
   const part = typed !== null && Number.isFinite(typed) && typed > 0 ? typed : (partMl ?? parts.part_ml);
   const options = vessels.map((one) => ({ name: one.name, ml: one.ml[measures] }));
   return (

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Button, Popover, Typography } from '@mui/material';
 import { useState } from 'react';
 import { api } from '../../api/client';
@@ -57,7 +58,7 @@ export function RatioSetting({ bench, ratio, anchor, onClose }: Props) {
         <TextInput
           aria-label="Sweet to one of sour"
           inputMode="decimal"
-          placeholder={ratio.toFixed(1)}
+          placeholder={fixed(ratio, 1)}
           value={typed}
           onText={setTyped}
           sx={{ width: 90 }}

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, useTheme } from '@mui/material';
 import { LineChart } from '@mui/x-charts/LineChart';
 import type { AxisKey, Reduction } from '../../api/client';
@@ -54,7 +55,7 @@ export function ReductionCurve({ curve }: { curve: Reduction['curve'] }) {
               <tr key={point.grams}>
                 <td>{grams(point.grams)}</td>
                 {shown.map((axis) => (
-                  <td key={axis}>{gained(point, axis).toFixed(1)}</td>
+                  <td key={axis}>{fixed(gained(point, axis), 1)}</td>
                 ))}
               </tr>
             ))}

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Alert, Box, Chip, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { Balance } from '../../api/client';
@@ -7,7 +8,7 @@ type Nutrition = NonNullable<Balance['nutrition']>;
 
 /** In the order of a nutrition declaration; computed, so no more is told than its figures bear. */
 function inHundred(nutrition: Nutrition): string {
-  const grams = (value: number) => `${value < 10 ? value.toFixed(1) : Math.round(value)} g`;
+  const grams = (value: number) => `${value < 10 ? fixed(value, 1) : Math.round(value)} g`;
   return [
     `${Math.round(nutrition.energy_kj)} kJ, ${Math.round(nutrition.energy_kcal)} kcal`,
     `fat ${grams(nutrition.fat)}, of which saturates ${grams(nutrition.saturates)}`,

@@ -1,3 +1,4 @@
+import { fixed, upTo } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { api, type Axes, type CookStart, type Formula, type ScaleRequest } from '../../api/client';
@@ -37,7 +38,7 @@ const asked: Record<How, { label: string; usual: string }> = {
 };
 
 const percent = (error: number | null): string =>
-  error === null || Math.abs(error) < 0.5 ? '' : `${error > 0 ? '+' : '−'}${Math.abs(error).toFixed(0)} %`;
+  error === null || Math.abs(error) < 0.5 ? '' : `${error > 0 ? '+' : '−'}${fixed(Math.abs(error), 0)} %`;
 
 /** The recipe at another size, beside what it is now: every line in what can be measured. */
 export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApply }: Props) {
@@ -128,8 +129,8 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
       {sheet !== null && (
         <>
           <Typography data-factor sx={{ fontWeight: 700, mt: 0.5 }}>
-            {sheet.factor.toFixed(2).replace(/\.?0+$/, '')} times: {grams(sheet.batch.grams)} go in,{' '}
-            {millilitres(sheet.finished.millilitres)} come out
+            {upTo(sheet.factor, 2)} times: {grams(sheet.batch.grams)} go in, {millilitres(sheet.finished.millilitres)}{' '}
+            come out
           </Typography>
           {sheet.fill.map((one) => (
             <Typography key={one.container_ml} data-fill>
@@ -139,8 +140,8 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
           ))}
           {sheet.cook !== null && (
             <Typography data-cook>
-              Boil off {grams(sheet.cook.evaporate_grams)}, about {sheet.cook.minutes.value.toFixed(0)} minutes (
-              {sheet.cook.minutes.low.toFixed(0)}–{sheet.cook.minutes.high.toFixed(0)}), until the sauce weighs{' '}
+              Boil off {grams(sheet.cook.evaporate_grams)}, about {fixed(sheet.cook.minutes.value, 0)} minutes (
+              {fixed(sheet.cook.minutes.low, 0)}–{fixed(sheet.cook.minutes.high, 0)}), until the sauce weighs{' '}
               {grams(sheet.cook.pan_reads_grams)}.
             </Typography>
           )}

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/locale';
 import { Box, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { later } from '../../ui/later';
@@ -125,8 +126,8 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
           </Typography>
           {plan.minutes !== null && plan.evaporate_grams >= 1 && (
             <Typography>
-              About {plan.minutes.value.toFixed(0)} minutes, likely {plan.minutes.low.toFixed(0)} to{' '}
-              {plan.minutes.high.toFixed(0)}: the weight is the surer end.{' '}
+              About {fixed(plan.minutes.value, 0)} minutes, likely {fixed(plan.minutes.low, 0)} to{' '}
+              {fixed(plan.minutes.high, 0)}: the weight is the surer end.{' '}
               {plan.heat.cooks > 0
                 ? `Learned from ${plan.heat.cooks} weighed ${plan.heat.cooks === 1 ? 'cook' : 'cooks'} in this pan.`
                 : 'No cook was weighed in this pan at this heat yet.'}
@@ -137,7 +138,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
           )}
           <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
             {moves(plan.change_steps) === '' ? 'It moves no axis.' : `In steps: ${moves(plan.change_steps)}.`}{' '}
-            {plan.dissolved_solids_percent.toFixed(0)} % dissolved then.
+            {fixed(plan.dissolved_solids_percent, 0)} % dissolved then.
           </Typography>
           {plan.evaporate_grams >= 1 && <ReductionCurve curve={plan.curve} />}
           {plan.warnings.map((warning) => (
@@ -185,7 +186,7 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
                   {[
                     found.answer.boiled.minutes === null || found.answer.boiled.evaporate_grams < 1
                       ? ''
-                      : `about ${found.answer.boiled.minutes.value.toFixed(0)} minutes`,
+                      : `about ${fixed(found.answer.boiled.minutes.value, 0)} minutes`,
                     moves(found.answer.boiled.change_steps),
                     ...found.answer.boiled.warnings,
                   ]

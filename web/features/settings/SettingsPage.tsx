@@ -2,6 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { Frame } from '../../ui/Frame';
+import { grams } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
 import { choose, chosenCurrency, chosenLocale, date, money } from '../../ui/locale';
 
@@ -59,7 +60,8 @@ export function SettingsPage() {
               setCurrency(picked);
             }}
           >
-            <option value="">as bare numbers</option>
+            <option value="">as usual in the region</option>
+            <option value="none">as bare numbers</option>
             {currencies.map((one) => (
               <option key={one} value={one}>
                 {one}
@@ -68,7 +70,7 @@ export function SettingsPage() {
           </Pick>
         </label>
         <Typography data-example>
-          So: {date('2026-11-28')}, {money(3.2)}.
+          So: {date('2026-11-28')}, {money(3.2)}, {grams(1250)}. What a recipe says stays as it was written.
         </Typography>
         <Typography sx={{ color: 'text.secondary' }}>
           Times and seasons follow this browser’s time zone, {zone}: south of the equator damsons are ripe in March.

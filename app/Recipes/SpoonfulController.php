@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Recipes;
+
+use App\Http\Description\Answers;
+use Illuminate\Http\JsonResponse;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Report\SpoonfulReport;
+
+/**
+ * What a spoonful of everything in the pantry does to one sauce; of nothing where nothing of the sauce counts.
+ *
+ * @phpstan-type Spoonfuls array{spoonfuls: list<SpoonfulReport>}
+ */
+final readonly class SpoonfulController
+{
+    public function __construct(private BalanceService $balanceService) {}
+
+    #[Answers('Spoonfuls')]
+    public function index(int $sauce): JsonResponse
+    {
+        $recipe = Sauce::query()->findOrFail($sauce)->recipe;
+        $load = $this->balanceService->balance($recipe)->load();
+
+        return new JsonResponse([
+            'spoonfuls' => $load->grams <= 0.0 ? [] : array_map(
+                static fn(Ingredient $one): SpoonfulReport => SpoonfulReport::of($one, $load, $recipe->measures),
+                $this->balanceService->catalogue()->all(),
+            ),
+        ]);
+    }
+}

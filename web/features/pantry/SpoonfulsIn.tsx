@@ -1,0 +1,45 @@
+import { Box, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { shelfQuery } from '../../api/queries';
+import { Pick } from '../../ui/Pick';
+
+interface Props {
+  /** The sauce that is looked at; null for a litre of middling balance. */
+  sauce: string | null;
+  /** How many ingredients are shown. */
+  count: number;
+  /** Nothing of the sauce counts yet. */
+  isEmpty: boolean;
+  onSauce: (sauce: string | null) => void;
+}
+
+/** What the figures beside the ingredients are of: a litre, or a spoonful in a sauce of the shelf. */
+export function SpoonfulsIn({ sauce, count, isEmpty, onSauce }: Props) {
+  const shelf = useQuery(shelfQuery());
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, rowGap: 0.5, mb: 1 }}>
+      <Pick
+        aria-label="What it does where"
+        value={sauce ?? ''}
+        onPick={(picked) => {
+          onSauce(picked === '' ? null : picked);
+        }}
+      >
+        <option value="">in a litre of middling balance</option>
+        {shelf.data?.sauces.map((one) => (
+          <option key={one.id} value={String(one.id)}>
+            in {one.title === '' ? 'an unnamed sauce' : one.title}
+          </option>
+        ))}
+      </Pick>
+      <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
+        {isEmpty
+          ? 'Nothing of this sauce counts yet.'
+          : sauce === null
+            ? 'A step is the least anyone notices.'
+            : 'What one spoonful does to it as it stands.'}{' '}
+        {count} shown.
+      </Typography>
+    </Box>
+  );
+}
