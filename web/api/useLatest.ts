@@ -1,3 +1,4 @@
+import { replaceEqualDeep } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Asker } from './Asker';
 
@@ -11,7 +12,11 @@ export function useLatest<Question, Answer>(question: Question | null, ask: (que
   const [asker] = useState(
     () =>
       new Asker<Question, Answer>((asked, found) => {
-        setAnswer({ question: JSON.stringify(asked), answer: found });
+        // what is as it was stays itself, so that what shows it is not drawn again
+        setAnswer((last) => ({
+          question: JSON.stringify(asked),
+          answer: last === null ? found : replaceEqualDeep(last.answer, found),
+        }));
         setFault(null);
       }, setFault),
   );

@@ -159,7 +159,9 @@ export function Pantry() {
         }}
       />
       {spoonfuls.isError && <Typography role="alert">{spoonfuls.error.message}</Typography>}
-      <CompositionKey />
+      <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
+        <CompositionKey />
+      </Box>
       {pantry.isError && <Typography role="alert">{pantry.error.message}</Typography>}
       {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
       {doing === 'own' && shown.length === 0 && (

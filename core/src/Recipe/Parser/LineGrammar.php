@@ -252,7 +252,7 @@ final readonly class LineGrammar
         $parts = preg_split(
             '/\s*(?:[,;]|\s[-–—]\s|\bplus (?:more|extra)\b|'
                 . WritingFacts::purposes()
-                . '|\b(?:mixed|dissolved|blended|stirred|slaked|soaked) (?:with|in|into)\b)\s*/iu',
+                . '|\b(?:mixed|dissolved|blended|stirred|slaked|soaked|steeped|bloomed|infused) (?:with|in|into)\b)\s*/iu',
             $rest,
             2,
         );

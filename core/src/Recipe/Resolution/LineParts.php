@@ -25,7 +25,8 @@ final readonly class LineParts
     /** What every line of several holds; whatever holds none of them is one. */
     private const HINT = '/,|;|&|\+|:|\band\b|\bwith\b|\bplus\b|\beach\b|\bparts?\b|\bhalf\b|\bin\b/iu';
     private const BETWEEN = '\s*(?:,\s*(?:and|&)\s+|[,;]\s*|\s+(?:and|&|plus)\s+|\s*\+\s*|\s*&\s*)';
-    private const STIRRED_IN = '(?:mixed|dissolved|slaked|blended|whisked|stirred|let down)(?:\s+together)?\s+(?:with|in|into)';
+    private const STIRRED_IN = '(?:mixed|dissolved|slaked|blended|whisked|stirred|steeped|bloomed|infused|let down)'
+        . '(?:\s+together|\s+to an?\s+(?:\w+\s+)?paste)?\s+(?:with|in|into)';
     private const OF_FRUIT = '(?:finely |coarsely |freshly )*(?:grated |squeezed )?(zest|rind|juice|zested|juiced)(?: only)?';
 
     public function __construct(private LineGrammar $grammar, private NameReading $names) {}
