@@ -1,7 +1,8 @@
 import { gzipSync } from 'node:zlib';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import react from '@vitejs/plugin-react';
+import babel from '@rolldown/plugin-babel';
+import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 
 const base = '/build/';
@@ -42,10 +43,14 @@ function listed(): Plugin {
   };
 }
 
+/** Remembers what a component drew until what it depends on changes: a key in one line draws that line, not the page. */
+const compiler = reactCompilerPreset();
+compiler.rolldown.filter.id = { exclude: [/node_modules/] };
+
 export default defineConfig({
   root: 'web',
   base,
-  plugins: [react(), listed(), compressed()],
+  plugins: [react(), babel({ presets: [compiler] }), listed(), compressed()],
   build: {
     outDir: join(import.meta.dirname, 'public/build'),
     emptyOutDir: true,

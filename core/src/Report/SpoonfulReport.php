@@ -32,6 +32,12 @@ final readonly class SpoonfulReport extends Report
     {
         $spoonful = Spoonful::of($ingredient, $batch, $measures);
 
-        return new self($ingredient->key, $spoonful->measure->words(), $spoonful->moves, $spoonful->isNoticed(), $spoonful->says());
+        return new self(
+            $ingredient->key,
+            $spoonful->measure->words(),
+            $spoonful->moves,
+            $spoonful->isNoticed(),
+            $spoonful->says(),
+        );
     }
 }
