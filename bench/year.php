@@ -178,6 +178,7 @@ foreach ([
 }
 foreach ([
     'shelf' => 'SELECT * FROM sauces WHERE deleted_at IS NULL ORDER BY updated_at DESC LIMIT 200',
+    'names of sauces' => 'SELECT json_extract("recipe", \'$."title"\') AS "title", "id" FROM "sauces" WHERE json_extract("recipe", \'$."title"\') != \'\' AND "sauces"."deleted_at" IS NULL',
     'batches of a sauce' => 'SELECT * FROM batches WHERE sauce_id = 77 ORDER BY id DESC LIMIT 100',
     'log of a sauce' => 'SELECT * FROM batches WHERE sauce_id = 77 ORDER BY created_at DESC, id DESC LIMIT 60',
     'tastings of a batch' => 'SELECT * FROM tastings WHERE batch_id = 777 ORDER BY id',

@@ -59,6 +59,8 @@ try {
         case 'before-upgrade':
             if ($backups->isOutdated()) {
                 $backups->make(null, 'before-upgrade', $now);
+            } elseif ($backups->isCurrent()) {
+                echo "current\n";
             }
             exit(0);
         default:

@@ -279,13 +279,25 @@ final readonly class Backups
     /** Whether the kitchen waits for migrations that it has not seen. */
     public function isOutdated(): bool
     {
-        try {
-            $newest = DatabaseFile::at($this->kitchen)->schema($this->kitchen)['newest'];
-        } catch (BackupFault) {
-            return false;
-        }
+        $newest = $this->newestMigration();
 
         return $newest !== null && $newest < KitchenSchema::ofThisVersion($this->root)->newest();
+    }
+
+    /** Whether it has seen every migration there is. */
+    public function isCurrent(): bool
+    {
+        return $this->newestMigration() === KitchenSchema::ofThisVersion($this->root)->newest();
+    }
+
+    /** Null where it is no kitchen, or cannot be asked. */
+    private function newestMigration(): ?string
+    {
+        try {
+            return DatabaseFile::at($this->kitchen)->schema($this->kitchen)['newest'];
+        } catch (BackupFault) {
+            return null;
+        }
     }
 
     private function isMissing(): bool

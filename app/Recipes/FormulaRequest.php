@@ -11,7 +11,6 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Sensory\Axis;
 use Vinculum\Style\StyleBook;
-use Vinculum\Style\StyleFamily;
 
 /** A formula as a person writes it. The lines themselves are never refused for what they say. */
 class FormulaRequest extends FormRequest
@@ -26,12 +25,7 @@ class FormulaRequest extends FormRequest
     {
         return [
             'title' => ['sometimes', 'nullable', 'string', 'max:200'],
-            'style' => [
-                'sometimes',
-                'nullable',
-                'string',
-                Rule::in(array_map(static fn(StyleFamily $style): string => $style->key, StyleBook::all())),
-            ],
+            'style' => ['sometimes', 'nullable', 'string', Rule::in(StyleBook::keys())],
             'measures' => ['sometimes', 'nullable', Rule::enum(Measures::class)],
             'yield' => ['sometimes', 'nullable', 'string', 'max:200'],
             'part_ml' => ['sometimes', 'nullable', 'numeric', 'between:1,100000'],

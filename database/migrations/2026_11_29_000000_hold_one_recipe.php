@@ -35,11 +35,14 @@ return new class extends Migration {
             ]);
         }
         Schema::drop('lines');
+        // every line is looked through for the names of sauces
+        DB::statement('CREATE INDEX sauces_title_index ON sauces (deleted_at, json_extract(recipe, \'$."title"\'))');
         app(SauceService::class)->weighAll();
     }
 
     public function down(): void
     {
+        DB::statement('DROP INDEX sauces_title_index');
         Schema::create('lines', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('sauce_id')->constrained()->cascadeOnDelete();

@@ -375,9 +375,10 @@ final class CopiesTest extends TestCase
     public function test_an_upgrade_is_seen_before_it_is_made(): void
     {
         $backups = new Backups($this->kitchen, "{$this->folder}/copies", dirname(__DIR__, 2));
-        self::assertFalse($backups->isOutdated());
+        self::assertSame([false, true], [$backups->isOutdated(), $backups->isCurrent()]);
         $this->open()->exec('DELETE FROM migrations WHERE id = (SELECT MAX(id) FROM migrations)');
-        self::assertTrue($backups->isOutdated());
+        self::assertSame([true, false], [$backups->isOutdated(), $backups->isCurrent()]);
+        self::assertFalse((new Backups("{$this->folder}/no", $this->folder, dirname(__DIR__, 2)))->isCurrent());
         $this->expectException(BackupFault::class);
         (new Backups(
             "{$this->folder}/none.sqlite",

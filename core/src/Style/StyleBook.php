@@ -20,6 +20,12 @@ final class StyleBook
         return array_values(array_map(self::fromRow(...), FactsFile::named('styles')));
     }
 
+    /** @return list<string> */
+    public static function keys(): array
+    {
+        return array_keys(FactsFile::named('styles'));
+    }
+
     public static function has(string $key): bool
     {
         return isset(FactsFile::named('styles')[$key]);
