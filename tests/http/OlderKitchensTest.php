@@ -105,7 +105,7 @@ final class OlderKitchensTest extends TestCase
         $before = self::everything();
         $this->migrate(self::migrations());
         self::assertSame(count($rows['sauces']), Sauce::query()->count());
-        $mustard = Sauce::query()->firstOrFail();
+        $mustard = Sauce::query()->orderBy('id')->firstOrFail();
         self::assertSame([12, ['umami']], [$mustard->recipe->servings, $mustard->recipe->letGo]);
         foreach (Batch::query()->get() as $batch) {
             $this->getJson("/api/batches/{$batch->id}")->assertOk();
