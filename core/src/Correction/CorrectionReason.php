@@ -32,7 +32,8 @@ final class CorrectionReason
         foreach (['thins', 'brings', 'puts back'] as $kind) {
             foreach ($does as $clause => $names) {
                 if (str_starts_with($clause, $kind)) {
-                    $clauses[] = Words::listed($names) . ' ' . (count($names) > 1 ? self::plural($clause) : $clause);
+                    $clauses[] = Words::listed($names) . ' '
+                        . (count($names) > 1 || self::isPlural($names[0]) ? self::plural($clause) : $clause);
                 }
             }
         }
@@ -76,6 +77,12 @@ final class CorrectionReason
             Axis::Umami => 'savour',
             Axis::Heat => 'heat',
         };
+    }
+
+    /** "raisins", "bonito flakes"; not "molasses", "lemongrass" or "hummus". */
+    private static function isPlural(string $name): bool
+    {
+        return preg_match('/(?<!s|u|i|molasse)s(?:,| \(|$)/u', $name) === 1;
     }
 
     private static function plural(string $clause): string

@@ -146,6 +146,13 @@ final class CorrectionSearchTest extends TestCase
             'lime juice brings acid',
             self::complain($dip, 'not-sour', ['lime-juice'], 1)->corrections[0]->why,
         );
+        self::assertSame(
+            ['raisins bring sweetness', 'molasses brings sweetness'],
+            array_map(
+                static fn(string $one): string => self::complain($dip, 'not-sweet', [$one], 1)->corrections[0]->why,
+                ['raisin', 'molasses'],
+            ),
+        );
     }
 
     /**
