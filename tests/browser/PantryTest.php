@@ -41,6 +41,35 @@ final class PantryTest extends BrowserTestCase
             'the line means mine',
         );
         self::assertSame('9.00', self::text('[data-axis="salt"] [data-value]'));
+        self::untilSaved();
+
+        self::open('/pantry');
+        self::choose('select[aria-label="What it does where"]', 'in an unnamed sauce');
+        self::find('input[type="search"]')->sendKeys('salt');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-ingredient="salt"] [data-spoonful]'), 'saltier'),
+            'what a spoonful does to that sauce',
+        );
+        self::$browser->navigate()->refresh();
+        self::find('[data-ingredient="salt"] [data-spoonful]');
+    }
+
+    public function test_figures_are_written_as_the_cook_writes_them(): void
+    {
+        self::open('/');
+        self::find('#begin-text')->sendKeys("100 g water\n2 g salt");
+        self::find('main button')->click();
+        self::until(static fn(): bool => self::text('[data-axis="salt"] [data-value]') === '1.95', 'as the browser does');
+        self::untilSaved();
+        $bench = self::$browser->getCurrentURL();
+        self::open('/settings');
+        self::choose('main label:first-of-type select', 'Deutsch');
+        self::until(static fn(): bool => str_contains(self::text('[data-example]'), '3,20'), 'the example follows');
+        self::$browser->get($bench);
+        self::until(static fn(): bool => self::text('[data-axis="salt"] [data-value]') === '1,95', 'and the bars');
+        self::open('/settings');
+        self::choose('main label:first-of-type select', 'as this browser writes them');
+        self::until(static fn(): bool => str_contains(self::text('[data-example]'), '3.20'), 'and back');
     }
 
     public function test_a_doubtful_line_is_mended_with_one_key(): void
