@@ -44,6 +44,10 @@ final class PantryTest extends BrowserTestCase
         self::untilSaved();
 
         self::open('/pantry');
+        self::until(
+            static fn(): bool => str_contains(self::text('select[aria-label="What it does where"]'), 'in an unnamed sauce'),
+            'the sauces are there to choose from',
+        );
         self::choose('select[aria-label="What it does where"]', 'in an unnamed sauce');
         self::find('input[type="search"]')->sendKeys('salt');
         self::until(

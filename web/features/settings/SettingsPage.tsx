@@ -69,9 +69,8 @@ export function SettingsPage() {
             ))}
           </Pick>
         </label>
-        <Typography data-example>
-          So: {date('2026-11-28')}, {money(3.2)}, {grams(1250)}. What a recipe says stays as it was written.
-        </Typography>
+        {/* what is kept in the browser is no state: another choice is another example */}
+        <Example key={`${locale} ${currency}`} />
         <Typography sx={{ color: 'text.secondary' }}>
           Times and seasons follow this browser’s time zone, {zone}: south of the equator damsons are ripe in March.
         </Typography>
@@ -82,6 +81,14 @@ export function SettingsPage() {
         </Box>
       </Box>
     </Frame>
+  );
+}
+
+function Example() {
+  return (
+    <Typography data-example>
+      So: {date('2026-11-28')}, {money(3.2)}, {grams(1250)}. What a recipe says stays as it was written.
+    </Typography>
   );
 }
 
