@@ -19,6 +19,17 @@ return new class extends Migration {
 
     public function up(): void
     {
+        // all of it or nothing, and one write to the disk for all rows
+        DB::transaction(fn() => $this->fold());
+    }
+
+    public function down(): void
+    {
+        DB::transaction(fn() => $this->unfold());
+    }
+
+    private function fold(): void
+    {
         foreach (self::TABLES as $name) {
             Schema::table($name, static function (Blueprint $table): void {
                 $table->json('recipe')->default('{}');
@@ -40,7 +51,7 @@ return new class extends Migration {
         app(SauceService::class)->weighAll();
     }
 
-    public function down(): void
+    private function unfold(): void
     {
         DB::statement('DROP INDEX sauces_title_index');
         Schema::create('lines', static function (Blueprint $table): void {
