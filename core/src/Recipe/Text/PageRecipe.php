@@ -14,6 +14,8 @@ use Vinculum\Recipe\Recipe;
 final class PageRecipe
 {
     private const KEYS = '/^(?P<key>title|style|pan)\s*:\s*(?P<value>\S.*)$/iu';
+    /** A last sentence that says what is made. */
+    private const MAKES = '/(?:^|[.!;]\s+)((?:this |it )?(?:makes|yields|fills)\b(?:[^.!]|\.\d)*)[.!]?\s*$/iu';
     private const LONGEST_TITLE = 200;
 
     public static function read(string $text, PageReader $reader): Recipe
@@ -56,13 +58,26 @@ final class PageRecipe
             $keys['style'] ?? null,
             Recipe::underHeadings($lines),
             $method,
-            yield: PageYield::written($yields),
+            yield: PageYield::written([...$yields, ...self::saidLast($method)]),
             pan: $keys['pan'] ?? null,
             servings: self::servingsIn(
                 array_column(array_filter($aside, static fn(array $one): bool => $one['why'] === 'yield'), 'text'),
             ),
             setAside: $aside,
         );
+    }
+
+    /**
+     * What a method says at its very end that it makes: "Cool and bottle. Fills one 350 ml bottle." In the midst of it
+     * such a sentence may be of a part.
+     *
+     * @param list<string> $method
+     *
+     * @return list<string>
+     */
+    private static function saidLast(array $method): array
+    {
+        return preg_match(self::MAKES, end($method) ?: '', $found) === 1 ? [$found[1]] : [];
     }
 
     /**

@@ -225,4 +225,19 @@ final class PagesTest extends TestCase
             }
         }
     }
+
+    public function test_what_a_method_says_last_that_it_makes_is_its_yield(): void
+    {
+        $page = "Chilli syrup\n\nIngredients\n250 ml rice vinegar\n200 g sugar\n4 red chillies\n\nMethod\n";
+        $yields = [
+            "Boil for 10 minutes.\nCool and bottle. Fills one 350 ml bottle." => '1 x 350 ml',
+            "Boil for 10 minutes until syrupy. Makes about 1.2 cups" => '1.2 cups',
+            // in the midst of it, it may be of a part; and a number alone is no amount
+            "Boil the sugar with the vinegar. It makes 300 ml of syrup.\nAdd the chillies and simmer." => null,
+            'Boil for 10 minutes. Makes plenty.' => null,
+        ];
+        foreach ($yields as $method => $yield) {
+            self::assertSame($yield, RecipeReader::written($page . $method)->yield, $method);
+        }
+    }
 }
