@@ -60,9 +60,10 @@ final class PageRecipe
             $method,
             yield: PageYield::written([...$yields, ...self::saidLast($method)]),
             pan: $keys['pan'] ?? null,
-            servings: self::servingsIn(
-                array_column(array_filter($aside, static fn(array $one): bool => $one['why'] === 'yield'), 'text'),
-            ),
+            servings: self::servingsIn([
+                ...array_column(array_filter($aside, static fn(array $one): bool => $one['why'] === 'yield'), 'text'),
+                ...self::behindTheTimes($aside),
+            ]),
             setAside: $aside,
         );
     }
@@ -93,6 +94,26 @@ final class PageRecipe
             mb_substr(rtrim($isMore ? $found[1] : $text, " :\t"), 0, self::LONGEST_TITLE),
             $isMore ? [['text' => $found[2], 'why' => LineKind::Yield->value]] : [],
         ];
+    }
+
+    /**
+     * "Serves 8" of "Prep 15 mins, cook 25 mins, serves 8": what stands before it are minutes.
+     *
+     * @param list<array{text: string, why: string, sure?: bool}> $aside
+     *
+     * @return list<string>
+     */
+    private static function behindTheTimes(array $aside): array
+    {
+        $found = [];
+        foreach ($aside as $one) {
+            $says = preg_match('/\b(?:serves|feeds|servings?|portions?)\b.*/iu', $one['text'], $part) === 1;
+            if ($says && $one['why'] === 'time') {
+                $found[] = $part[0];
+            }
+        }
+
+        return $found;
     }
 
     /**

@@ -240,4 +240,16 @@ final class PagesTest extends TestCase
             self::assertSame($yield, RecipeReader::written($page . $method)->yield, $method);
         }
     }
+
+    public function test_how_many_it_serves_is_read_behind_the_times_and_minutes_are_not(): void
+    {
+        $page = "Pineapple salsa\n%s\n\nIngredients\n1 tin pineapple\n2 limes, juiced\n1 tsp salt\n\nMethod\nBlend it.";
+        foreach ([
+            'Prep 15 mins   Cook 25 mins   Serves 8' => 8,
+            'Prep: 15 min | Servings: 6-8' => 6,
+            'Prep 15 mins   Cook 25 mins' => null,
+        ] as $times => $servings) {
+            self::assertSame($servings, RecipeReader::written(sprintf($page, $times))->servings, $times);
+        }
+    }
 }
