@@ -14,17 +14,6 @@ use Vinculum\Quantity\Measures;
 /** The cook's own products. */
 final readonly class ProductTable implements Table
 {
-    private const LABEL = [
-        'fat',
-        'carbohydrate',
-        'sugars',
-        'protein',
-        'salt',
-        'sodium',
-        'acidity',
-        'shu',
-        'serving_grams',
-    ];
     private const COLUMNS = [
         'name',
         'like',
@@ -32,7 +21,7 @@ final readonly class ProductTable implements Table
         'in_stock',
         'price',
         'pack_grams',
-        ...self::LABEL,
+        ...Product::FIGURES,
         'per_serving',
         'ingredients',
     ];
@@ -144,7 +133,7 @@ final readonly class ProductTable implements Table
     private function product(array $row, int $line): int
     {
         $label = [];
-        foreach (self::LABEL as $field) {
+        foreach (Product::FIGURES as $field) {
             $label[$field] = TableRows::figure($row, $field, $line);
         }
         $label['per_serving'] = ($row['per_serving'] ?? '') === 'yes' ? true : null;

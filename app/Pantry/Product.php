@@ -25,7 +25,10 @@ final class Product extends Model
 {
     use SoftDeletes;
 
-    private const FIGURES = ['fat', 'carbohydrate', 'sugars', 'protein', 'salt', 'sodium', 'acidity'];
+    /** Every figure that a label may state. */
+    public const FIGURES = [...self::OF_A_HUNDRED_GRAMS, 'shu', 'serving_grams'];
+
+    private const OF_A_HUNDRED_GRAMS = ['fat', 'carbohydrate', 'sugars', 'protein', 'salt', 'sodium', 'acidity'];
 
     protected $fillable = ['name', 'like', 'label', 'stands_in', 'in_stock', 'price', 'pack_grams'];
 
@@ -52,7 +55,10 @@ final class Product extends Model
         $figure = fn(string $field): ?float => is_numeric($this->label[$field] ?? null)
             ? (float) $this->label[$field]
             : null;
-        $figures = array_combine(self::FIGURES, array_map($figure, self::FIGURES));
+        $figures = array_combine(
+            self::OF_A_HUNDRED_GRAMS,
+            array_map($figure, self::OF_A_HUNDRED_GRAMS),
+        );
         $ingredients = $this->label['ingredients'] ?? null;
 
         return ProductLabel::of(

@@ -11,18 +11,6 @@ use Vinculum\Ingredient\Catalogue;
 /** A product as its label has it. Whether the figures can be right is the core's to say. */
 final class ProductRequest extends FormRequest
 {
-    private const FIGURES = [
-        'fat',
-        'carbohydrate',
-        'sugars',
-        'protein',
-        'salt',
-        'sodium',
-        'acidity',
-        'shu',
-        'serving_grams',
-    ];
-
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -37,8 +25,8 @@ final class ProductRequest extends FormRequest
             'label.per_serving' => ['sometimes', 'boolean'],
             'label.ingredients' => ['nullable', 'string', 'max:5000'],
             ...array_combine(
-                array_map(static fn(string $field): string => "label.{$field}", self::FIGURES),
-                array_fill(0, count(self::FIGURES), ['nullable', 'numeric']),
+                array_map(static fn(string $field): string => "label.{$field}", Product::FIGURES),
+                array_fill(0, count(Product::FIGURES), ['nullable', 'numeric']),
             ),
         ];
     }
@@ -60,10 +48,11 @@ final class ProductRequest extends FormRequest
     public function into(Product $product): Product
     {
         $label = [];
-        foreach ([...self::FIGURES, 'per_serving', 'ingredients'] as $field) {
+        foreach ([...Product::FIGURES, 'per_serving', 'ingredients'] as $field) {
             $value = $this->input("label.{$field}");
             if ($value !== null && $value !== '') {
-                $label[$field] = in_array($field, self::FIGURES, true) && is_numeric($value) ? (float) $value : $value;
+                $isFigure = in_array($field, Product::FIGURES, true) && is_numeric($value);
+                $label[$field] = $isFigure ? (float) $value : $value;
             }
         }
 

@@ -9,6 +9,7 @@ use Vinculum\Facts\Words;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\Verdict;
 
 /**
  * A cook's own ideal for one family of sauces, axis by axis.
@@ -23,23 +24,6 @@ use Vinculum\Sensory\TargetRange;
  */
 final readonly class Palate
 {
-    /** A shift that nobody would notice is not worth saying, in steps. */
-    private const NOTICED = 0.25;
-    private const MORE = [
-        'sweet' => 'sweeter',
-        'sour' => 'sharper',
-        'salt' => 'saltier',
-        'umami' => 'more savoury',
-        'heat' => 'hotter',
-    ];
-    private const LESS = [
-        'sweet' => 'less sweet',
-        'sour' => 'less sharp',
-        'salt' => 'less salty',
-        'umami' => 'less savoury',
-        'heat' => 'milder',
-    ];
-
     /** @param array<string, PreferredPosition> $ideals by axis, for those that the family has a window on */
     private function __construct(public array $ideals, public int $tastings) {}
 
@@ -77,7 +61,7 @@ final readonly class Palate
     {
         $shifts = array_filter(
             array_map(static fn(PreferredPosition $preferred): float => $preferred->shift(), $this->ideals),
-            static fn(float $shift): bool => abs($shift) >= self::NOTICED,
+            static fn(float $shift): bool => abs($shift) >= Verdict::NOTICED,
         );
         if ($shifts === []) {
             return null;
@@ -87,7 +71,7 @@ final readonly class Palate
             static fn(string $axis, float $shift): string => sprintf(
                 '%.1f steps %s',
                 abs($shift),
-                ($shift > 0.0 ? self::MORE : self::LESS)[$axis],
+                Verdict::comparative(Axis::from($axis), $shift),
             ),
             array_keys($shifts),
             $shifts,

@@ -9,8 +9,8 @@ final class Verdict
 {
     /** Closer than this nobody calls it anything but right, in steps. */
     private const RIGHT = 0.05;
-    /** A liking nearer to the usual than this is no other liking, in steps. */
-    private const NOTICED = 0.25;
+    /** A move or a liking smaller than this nobody notices, in steps. */
+    public const NOTICED = 0.25;
     /** The distance up to which each word holds, in steps. */
     private const WORDS = ['a touch' => 1.0, 'a little' => 2.5, 'clearly' => 5.0, 'far' => INF];
     private const TOO_MUCH = [
@@ -112,7 +112,13 @@ final class Verdict
     {
         return abs($steps) < self::NOTICED
             ? ''
-            : self::word(abs($steps)) . ' ' . ($steps > 0.0 ? self::MORE : self::LESS)[$axis->value];
+            : self::word(abs($steps)) . ' ' . self::comparative($axis, $steps);
+    }
+
+    /** "saltier", "less sharp". */
+    public static function comparative(Axis $axis, float $steps): string
+    {
+        return ($steps > 0.0 ? self::MORE : self::LESS)[$axis->value];
     }
 
     /** @param float $steps away */
