@@ -19,6 +19,7 @@ $log = new ServerLog("{$root}/storage/logs/server.log");
 $log->rotate();
 $instruments = getenv('VINCULUM_INSTRUMENTS');
 $workers = max(1, (int) (getenv('VINCULUM_WORKERS') ?: 8));
+$residents = getenv('VINCULUM_RESIDENTS');
 exit((new Supervisor(
     $root,
     (int) ($argv[1] ?? 0),
@@ -26,5 +27,6 @@ exit((new Supervisor(
     is_string($instruments) && $instruments !== '' ? $instruments : null,
     getenv('VINCULUM_STAND_IN') === 'yes',
     $workers,
+    max(0, (int) ($residents === false ? 2 : $residents)),
     $log,
 ))->run());

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
-use Illuminate\Validation\Rule;
+use App\Http\OneOf;
 use Vinculum\Correction\Complaint;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
@@ -21,9 +21,15 @@ final class AdviceRequest extends FormulaRequest
         return [
             ...parent::rules(),
             'with' => ['sometimes', 'nullable', 'array', 'list', 'max:40'],
-            'with.*' => ['string', Rule::in(Catalogue::shipped()->keys())],
+            'with.*' => [
+                'string',
+                new OneOf(
+                    Catalogue::shipped()->keys(),
+                    'One of the things that may be added is not in the catalogue.',
+                ),
+            ],
             'most' => ['sometimes', 'nullable', 'integer', 'between:1,3'],
-            'complaint' => ['sometimes', 'nullable', 'string', Rule::in(Complaint::keys())],
+            'complaint' => ['sometimes', 'nullable', 'string', new OneOf(Complaint::keys(), 'Nobody knows that complaint.')],
             'target' => ['sometimes', 'nullable', 'array:sweet,sour,salt,umami,heat'],
             'target.*' => ['nullable', 'array', 'list', 'size:2', self::rightWayRound(...)],
             'target.*.*' => ['numeric', 'between:0,20000000'],
@@ -41,7 +47,6 @@ final class AdviceRequest extends FormulaRequest
             'with.*' => 'One of the things that may be added is not in the catalogue.',
             'with' => 'What may be added is a list of at most 40 ingredients.',
             'most' => 'A correction combines 1, 2 or 3 additions.',
-            'complaint' => 'Nobody knows that complaint.',
             'target.array' => 'A target is a window on some of the axes sweet, sour, salt, umami and heat.',
             'target.*.size' => 'A window is two numbers, the lower first.',
             'target.*.array' => 'A window is two numbers, the lower first.',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\OneOf;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Vinculum\Exchange\RecipeReader;
@@ -25,7 +26,7 @@ class FormulaRequest extends FormRequest
     {
         return [
             'title' => ['sometimes', 'nullable', 'string', 'max:200'],
-            'style' => ['sometimes', 'nullable', 'string', Rule::in(StyleBook::keys())],
+            'style' => ['sometimes', 'nullable', 'string', self::style()],
             'measures' => ['sometimes', 'nullable', Rule::enum(Measures::class)],
             'yield' => ['sometimes', 'nullable', 'string', 'max:200'],
             'part_ml' => ['sometimes', 'nullable', 'numeric', 'between:1,100000'],
@@ -52,7 +53,6 @@ class FormulaRequest extends FormRequest
         return [
             'title.max' => 'The name is longer than 200 letters: shorten it.',
             'title.string' => 'The name is not text.',
-            'style.in' => 'There is no such style: choose one from the list.',
             'measures' => 'Measures are us, metric, imperial, au, uk or jp.',
             'yield.max' => 'The yield is longer than 200 letters: write it as "500 ml".',
             'part_ml' => 'A part is a vessel of 1 ml or more, up to 100 litres.',
@@ -129,6 +129,11 @@ class FormulaRequest extends FormRequest
         }
 
         return $aside;
+    }
+
+    private static function style(): OneOf
+    {
+        return new OneOf(StyleBook::keys(), 'There is no such style: choose one from the list.');
     }
 
     private static function text(string $field, mixed $value, \Closure $fail): void

@@ -25,6 +25,9 @@ final class Supervisor
     private $server;
 
     /** @var resource|null */
+    private $residents;
+
+    /** @var resource|null */
     private $instruments;
 
     private bool $isAskedToStop = false;
@@ -39,6 +42,7 @@ final class Supervisor
      *     served
      * @param string|null  $ownInstruments where the cook's instruments listen, or the file that says so
      * @param bool         $hasStandIn     a stand-in plays the instruments, where there are none of the cook's own
+     * @param int          $residentCount  processes that stay between requests; none where it is 0
      */
     public function __construct(
         private readonly string $root,
@@ -47,6 +51,7 @@ final class Supervisor
         private readonly ?string $ownInstruments,
         private readonly bool $hasStandIn,
         private readonly int $workers,
+        private readonly int $residentCount,
         private readonly ServerLog $log,
     ) {
         $this->token = bin2hex(random_bytes(8));
@@ -90,6 +95,7 @@ final class Supervisor
             if ($died !== null && !$this->startAnew($died)) {
                 return 1;
             }
+            $this->keepResidents();
             if (microtime(true) - $copiedAt > self::COPIES_EVERY_SECONDS) {
                 $this->copy();
                 $copiedAt = microtime(true);
@@ -102,6 +108,43 @@ final class Supervisor
     private function startServer(): void
     {
         $on = $this->homeAddresses === [] ? '127.0.0.1' : '0.0.0.0';
+        $this->server = $this->launch(['-S', "{$on}:{$this->port}", '-t', 'public', 'bin/serve.php']);
+        $this->startResidents();
+    }
+
+    private function startResidents(): void
+    {
+        if ($this->residentCount > 0) {
+            $this->residents = $this->launch([
+                'bin/residents.php',
+                $this->residentsSocket(),
+                (string) $this->residentCount,
+            ]);
+        }
+    }
+
+    /** The server answers without them, if more slowly: nobody is kept waiting while they start anew. */
+    private function keepResidents(): void
+    {
+        if (is_resource($this->residents) && !proc_get_status($this->residents)['running']) {
+            proc_close($this->residents);
+            $this->residents = null;
+            if ($this->diesTooOften()) {
+                $this->log->note('the residents ended, again and again: going on without them');
+            } else {
+                $this->log->note('the residents ended: starting them anew');
+                $this->startResidents();
+            }
+        }
+    }
+
+    /**
+     * @param list<string> $arguments of PHP
+     *
+     * @return resource|null
+     */
+    private function launch(array $arguments)
+    {
         $settings = [
             'opcache.enable=1',
             'opcache.enable_cli=1',
@@ -122,20 +165,23 @@ final class Supervisor
         $command = [
             PHP_BINARY,
             ...array_merge([], ...array_map(static fn(string $one): array => ['-d', $one], $settings)),
-            '-S',
-            "{$on}:{$this->port}",
-            '-t',
-            'public',
-            'bin/serve.php',
+            ...$arguments,
         ];
         $environment = [
             ...getenv(),
             'VINCULUM_LAN' => implode(' ', $this->homeAddresses),
             'VINCULUM_INSTRUMENTS' => $this->instrumentsFile(),
             'VINCULUM_SERVER' => $this->token,
+            'VINCULUM_RESIDENTS_SOCKET' => $this->residentsSocket(),
             'PHP_CLI_SERVER_WORKERS' => (string) $this->workers,
         ];
-        $this->server = proc_open($command, $this->log->streams(), $pipes, $this->root, $environment) ?: null;
+
+        return proc_open($command, $this->log->streams(), $pipes, $this->root, $environment) ?: null;
+    }
+
+    private function residentsSocket(): string
+    {
+        return "{$this->root}/storage/framework/residents-{$this->port}.sock";
     }
 
     private function startInstruments(): void
@@ -242,9 +288,7 @@ final class Supervisor
 
     private function startAnew(string $died): bool
     {
-        $now = microtime(true);
-        $this->deaths = [...array_filter($this->deaths, static fn(float $at): bool => $at > $now - 60.0), $now];
-        if (count($this->deaths) > self::MOST_DEATHS) {
+        if ($this->diesTooOften()) {
             $this->log->note("{$died}, again and again: giving up");
             fwrite(
                 STDERR,
@@ -269,6 +313,15 @@ final class Supervisor
         $this->log->note($fault ?? 'it answers again');
 
         return true;
+    }
+
+    /** Counts one more death; whether there were too many within a minute. */
+    private function diesTooOften(): bool
+    {
+        $now = microtime(true);
+        $this->deaths = [...array_filter($this->deaths, static fn(float $at): bool => $at > $now - 60.0), $now];
+
+        return count($this->deaths) > self::MOST_DEATHS;
     }
 
     /** Whether a request is on its way: the server ends a connection with its answer. */
@@ -330,7 +383,11 @@ final class Supervisor
             @posix_kill($process, SIGKILL);
         }
         proc_close($this->server);
-        $this->server = null;
+        if (is_resource($this->residents)) {
+            proc_close($this->residents);
+        }
+        @unlink($this->residentsSocket());
+        [$this->server, $this->residents] = [null, null];
     }
 
     /**

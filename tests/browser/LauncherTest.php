@@ -44,6 +44,8 @@ final class LauncherTest extends TestCase
             @file_get_contents('http://127.0.0.1:' . self::PORT . '/api/idle'),
             'nothing answers any more',
         );
+        exec('pgrep -f ' . escapeshellarg('bin/residents.php .*residents-' . self::PORT . '.sock$'), $left);
+        self::assertSame([], $left, 'nobody stays');
     }
 
     public function test_a_second_start_leaves_what_is_there_alone(): void
@@ -156,6 +158,7 @@ final class LauncherTest extends TestCase
             self::assertTrue($answers(), 'it answers again');
             unset($processes);
         }
+        $this->losesItsResidents($log);
         $this->stop($process);
         exec('pgrep -f ' . escapeshellarg('127.0.0.1:' . self::PORT . ' -t public bin/serve.php'), $left);
         self::assertSame(
@@ -168,6 +171,27 @@ final class LauncherTest extends TestCase
                 ),
             ),
         );
+    }
+
+    /** It answers all the while by itself, and has them again soon. */
+    private function losesItsResidents(string $log): void
+    {
+        $socket = dirname(__DIR__, 2) . '/storage/framework/residents-' . self::PORT . '.sock';
+        $says = 'the residents ended: starting them anew';
+        for ($wait = 0; $wait < 100 && !file_exists($socket); ++$wait) {
+            usleep(100_000);
+        }
+        self::assertFileExists($socket);
+        $before = substr_count((string) file_get_contents($log), $says);
+        exec('pkill -KILL -f ' . escapeshellarg('bin/residents.php ' . $socket));
+        for ($wait = 0; $wait < 100 && substr_count((string) file_get_contents($log), $says) === $before; ++$wait) {
+            self::assertStringContainsString(
+                'sauces',
+                (string) file_get_contents('http://127.0.0.1:' . self::PORT . '/api/sauces'),
+            );
+            usleep(50_000);
+        }
+        self::assertSame($before + 1, substr_count((string) file_get_contents($log), $says));
     }
 
     public function test_only_the_demo_has_a_make_believe_scale_unless_it_is_asked_for(): void

@@ -50,9 +50,7 @@ final readonly class Row
      */
     public function list(string $field): array
     {
-        $parts = array_map(trim(...), explode(',', $this->fields[$field] ?? ''));
-
-        return array_values(array_filter($parts, static fn(string $part): bool => $part !== ''));
+        return preg_split('/\s*,\s*/', trim($this->fields[$field] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
     }
 
     /** @return list<float> */

@@ -18,9 +18,14 @@ final class Catalogue
 
     /**
      * @param array<string, Row>        $rows
-     * @param array<string, Ingredient> $own  the cook's own products
+     * @param array<string, Ingredient> $own     the cook's own products
+     * @param self|null                 $shipped of the same rows, which builds them for this one too
      */
-    private function __construct(private readonly array $rows, private readonly array $own = []) {}
+    private function __construct(
+        private readonly array $rows,
+        private readonly array $own = [],
+        private readonly ?self $shipped = null,
+    ) {}
 
     public static function shipped(): self
     {
@@ -50,7 +55,7 @@ final class Catalogue
             $own[$key] = $label->ingredient($key, $this->get($label->like));
         }
 
-        return $own === [] ? $this : new self($this->rows, $own + $this->own);
+        return $this->with($own);
     }
 
     /**
@@ -60,7 +65,7 @@ final class Catalogue
      */
     public function with(array $own): self
     {
-        return $own === [] ? $this : new self($this->rows, $own + $this->own);
+        return $own === [] ? $this : new self($this->rows, $own + $this->own, $this->shipped ?? $this);
     }
 
     public function has(string $key): bool
@@ -71,7 +76,7 @@ final class Catalogue
     /** @throws FactsFault when there is no such ingredient */
     public function get(string $key): Ingredient
     {
-        return $this->own[$key] ?? $this->built[$key] ??= Ingredient::fromRow(
+        return $this->own[$key] ?? $this->shipped?->get($key) ?? $this->built[$key] ??= Ingredient::fromRow(
             $this->rows[$key] ?? throw FactsFault::unknownKey('ingredient', $key),
         );
     }

@@ -32,7 +32,10 @@ final readonly class FamilyGuess
         $scores = FamilyLikelihood::of(Makeup::of($balance), $balance->taste);
         $title ??= '';
         foreach ($title === '' ? [] : FactsFile::named('styles') as $style => $row) {
-            $scores[$style] += self::ofTitle($row->list('titled'), $title);
+            $titled = $row->list('titled');
+            if (Words::areIn($title, $titled)) {
+                $scores[$style] += self::ofTitle($titled, $title);
+            }
         }
         arsort($scores);
         $top = max(-INF, ...array_values($scores));

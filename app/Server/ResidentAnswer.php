@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Server;
+
+/** What a resident answered, for the router to send. Plain PHP. */
+final readonly class ResidentAnswer
+{
+    /** @param list<string> $headers a line each */
+    private function __construct(private int $status, private array $headers, private string $body) {}
+
+    /**
+     * @param array<array-key, mixed>|null $message
+     *
+     * @return self|null null where it is none
+     */
+    public static function from(?array $message): ?self
+    {
+        $headers = $message['headers'] ?? null;
+
+        return is_int($message['status'] ?? null) && is_array($headers) && is_string($message['body'] ?? null)
+            ? new self(
+                $message['status'],
+                array_values(array_filter($headers, is_string(...))),
+                $message['body'],
+            )
+            : null;
+    }
+
+    public function send(): void
+    {
+        http_response_code($this->status);
+        foreach ($this->headers as $header) {
+            header($header, false);
+        }
+        echo $this->body;
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Server;
+
+/**
+ * Where a request is handed to a resident (see ResidentPool), by the server's own router before it loads the
+ * application. Handed over is only what changes nothing: when a resident is away, busy for too long or dies, nothing is
+ * lost, and the router answers by itself. Plain PHP.
+ */
+final readonly class ResidentSocket
+{
+    /** Requests that only read, by method: what a page asks while a person types, and what it opens with. */
+    private const READS = [
+        'POST' => '~^/api/(?:balance|advise|design|suggest|nudge|ratio|swap|convert|scale|reduce|thicken|compare|keep|pages)$~',
+        'GET' => '~^/api/(?:kitchen|palate|pantry|sauces|plans|trainer|sauces/\d{1,15}(?:/(?:versions|batches|log|spoonfuls))?|batches/\d{1,15}(?:/(?:cook|record))?|plans/\d{1,15})$~',
+    ];
+
+    /** Who is at the machine itself: everybody else shows a session, which a resident does not know. */
+    private const HERE = '~^(?:127\.0\.0\.1|localhost|\[::1\])(?::\d+)?$~';
+    private const LOOPBACK = ['127.0.0.1', '::1'];
+
+    /** Longer than any answer takes; a resident that stops by itself is noticed at once. */
+    private const PATIENCE_SECONDS = 25;
+
+    public function __construct(private string $file) {}
+
+    /**
+     * @param array<string, mixed> $server of the request, as PHP gives it
+     *
+     * @return ResidentAnswer|null null where the router has to answer
+     */
+    public function ask(array $server): ?ResidentAnswer
+    {
+        if (!$this->mayTake($server)) {
+            return null;
+        }
+        $stream = @stream_socket_client("unix://{$this->file}", $fault, $message, 0.1);
+        if ($stream === false) {
+            return null;
+        }
+        stream_set_timeout($stream, self::PATIENCE_SECONDS);
+        self::send($stream, [
+            'server' => array_filter($server, is_scalar(...)),
+            'query' => $_GET,
+            'body' => (string) file_get_contents('php://input'),
+        ]);
+        $answer = self::receive($stream);
+        fclose($stream);
+
+        return ResidentAnswer::from($answer);
+    }
+
+    /**
+     * @param resource             $stream
+     * @param array<string, mixed> $message of scalars and lists of them
+     */
+    public static function send($stream, array $message): void
+    {
+        $text = serialize($message);
+        $text = pack('N', strlen($text)) . $text;
+        while ($text !== '') {
+            $written = @fwrite($stream, $text);
+            if ($written === false || $written === 0) {
+                return;
+            }
+            $text = substr($text, $written);
+        }
+    }
+
+    /**
+     * @param resource $stream
+     *
+     * @return array<array-key, mixed>|null null where the other end stopped in the middle
+     */
+    public static function receive($stream): ?array
+    {
+        $length = unpack('Nbytes', str_pad((string) stream_get_contents($stream, 4), 4, "\0"));
+        $bytes = is_int($length['bytes'] ?? null) ? $length['bytes'] : 0;
+        $text = $bytes > 0 ? (string) stream_get_contents($stream, $bytes) : '';
+        $message = $bytes > 0 && strlen($text) === $bytes ? unserialize($text, ['allowed_classes' => false]) : null;
+
+        return is_array($message) ? $message : null;
+    }
+
+    /** Whether a request changes nothing, and a resident knows the way. */
+    public static function takes(string $method, string $path): bool
+    {
+        return isset(self::READS[$method]) && preg_match(self::READS[$method], $path) === 1;
+    }
+
+    /** @param array<string, mixed> $server */
+    private function mayTake(array $server): bool
+    {
+        $text = static fn(string $field): string => is_string($server[$field] ?? null) ? $server[$field] : '';
+
+        return self::takes($text('REQUEST_METHOD'), explode('?', $text('REQUEST_URI'))[0])
+            && in_array($text('REMOTE_ADDR'), self::LOOPBACK, true)
+            && preg_match(self::HERE, $text('HTTP_HOST')) === 1
+            && file_exists($this->file);
+    }
+}
