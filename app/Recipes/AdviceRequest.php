@@ -29,7 +29,12 @@ final class AdviceRequest extends FormulaRequest
                 ),
             ],
             'most' => ['sometimes', 'nullable', 'integer', 'between:1,3'],
-            'complaint' => ['sometimes', 'nullable', 'string', new OneOf(Complaint::keys(), 'Nobody knows that complaint.')],
+            'complaint' => [
+                'sometimes',
+                'nullable',
+                'string',
+                new OneOf(Complaint::keys(), 'Nobody knows that complaint.'),
+            ],
             'target' => ['sometimes', 'nullable', 'array:sweet,sour,salt,umami,heat'],
             'target.*' => ['nullable', 'array', 'list', 'size:2', self::rightWayRound(...)],
             'target.*.*' => ['numeric', 'between:0,20000000'],

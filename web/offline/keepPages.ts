@@ -1,3 +1,6 @@
+/** Milliseconds: it fetches every page there is, which must not hold up the one that is opened. */
+const afterFirstLook = 2_000;
+
 /**
  * Lets the browser keep the pages, so that they open without the kitchen server, and can be installed as an app. Browsers
  * do so for this machine and for encrypted addresses only; elsewhere nothing happens.
@@ -5,6 +8,8 @@
 export function keepPages(): void {
   if (!('serviceWorker' in navigator)) return;
   window.addEventListener('load', () => {
-    navigator.serviceWorker.register('/build/service-worker.js', { scope: '/' }).catch(() => undefined);
+    window.setTimeout(() => {
+      navigator.serviceWorker.register('/build/service-worker.js', { scope: '/' }).catch(() => undefined);
+    }, afterFirstLook);
   });
 }
