@@ -1,5 +1,6 @@
 import { Sender } from './Sender';
 import { Refusal } from './transport';
+import { say } from './sentences';
 
 /** Asks one question at a time: the newest waits, an older one that waited is dropped. */
 export class Asker<Question, Answer> {
@@ -9,7 +10,7 @@ export class Asker<Question, Answer> {
   private readonly sender = new Sender(
     () => this.next(),
     (fault) => {
-      this.onFault(fault instanceof Error ? fault.message : 'No answer.');
+      this.onFault(fault instanceof Error ? fault.message : say.noAnswer);
       // a kitchen that refuses is there: what was written meanwhile need not wait
       return fault instanceof Refusal && this.wanted !== this.failed ? 'go on' : 'try again';
     },

@@ -1,6 +1,7 @@
 import { entrance } from '../features/auth/entrance';
 import { epoch, epochHeader } from './epoch';
 import type { Sauce } from './types';
+import { say } from './sentences';
 
 /** The server answered, and said why not. */
 export class Refusal extends Error {
@@ -33,7 +34,7 @@ export async function fetchFromKitchen(request: Request): Promise<Response> {
     response = await fetch(request.clone());
   } catch (fault) {
     if (fault instanceof DOMException && fault.name === 'AbortError') throw fault;
-    throw new Unreachable('The kitchen server does not answer.');
+    throw new Unreachable(say.theKitchenServerDoesNot);
   }
   epoch.heard(response);
   if (response.status === 401) {
@@ -48,7 +49,7 @@ export async function fetchFromKitchen(request: Request): Promise<Response> {
   } | null;
   throw new Refusal(
     response.status,
-    said?.message ?? 'The kitchen server could not do that.',
+    said?.message ?? say.theKitchenServerCouldNot,
     said?.current ?? null,
     said?.epoch ?? null,
   );

@@ -1,4 +1,5 @@
 import { type QueryClient, useMutation, useQueryClient } from '@tanstack/react-query';
+import { say } from './sentences';
 
 /**
  * A change that is asked of the kitchen, one after another within its scope. Its fault, in words, stands until the next.
@@ -23,6 +24,6 @@ export function useChange<Answer>(
         () => false,
       ),
     isBusy: change.isPending,
-    fault: change.error === null ? null : change.error.message || 'That did not work.',
+    fault: change.error === null ? null : change.error.message || say.thatDidNotWork,
   };
 }

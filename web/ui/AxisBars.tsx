@@ -2,6 +2,7 @@ import { fixed } from './locale';
 import { Box, ButtonBase } from '@mui/material';
 import { axisKeys, axisNames, figure, shortUnit, whatIsOff } from './words';
 import type { Axes, Axis, AxisKey, Correction, Pungency } from '../api/client';
+import { say } from './sentences';
 
 const channelStart = 34;
 const channelEnd = 66;
@@ -34,23 +35,17 @@ const isOwn = (axis: Axis): boolean =>
   Math.abs((axis.own_steps[1] ?? 0) - (axis.window_steps[1] ?? 0)) >= 0.25;
 
 function spoken(key: AxisKey, axis: Axis, preview: Axis | undefined): string {
-  const unit = shortUnit(key) === '%' ? 'per cent' : 'Scoville units';
-  const parts = [
-    `${axisNames[key]} ${figure(axis.value)} ${unit}, likely between ${figure(axis.low)} and ${figure(axis.high)}`,
-  ];
+  const unit = shortUnit(key) === '%' ? say.perCent : say.scovilleUnits;
+  const parts = [say.likelyBetweenAnd(axisNames[key], figure(axis.value), unit, figure(axis.low), figure(axis.high))];
   if (axis.window !== null) {
-    parts.push(`${axis.verdict}; the style runs from ${figure(axis.window[0] ?? 0)} to ${figure(axis.window[1] ?? 0)}`);
+    parts.push(say.theStyleRunsFromTo(axis.verdict, figure(axis.window[0] ?? 0), figure(axis.window[1] ?? 0)));
   }
   if (axis.own_steps !== null && axis.own_off_by_steps !== null) {
     const off = axis.own_off_by_steps;
-    parts.push(
-      off === 0
-        ? 'inside your own target'
-        : `${fixed(Math.abs(off), 1)} steps ${off > 0 ? 'above' : 'below'} your own target`,
-    );
+    parts.push(off === 0 ? say.insideYourOwnTarget : say.stepsYourOwnTarget(fixed(Math.abs(off), 1), off));
   }
   if (preview !== undefined) {
-    parts.push(`would become ${figure(preview.value)}${preview.window === null ? '' : `, ${preview.verdict}`}`);
+    parts.push(say.wouldBecome(figure(preview.value), preview.window === null ? null : preview.verdict));
   }
   return parts.join('; ');
 }
@@ -209,14 +204,14 @@ export function AxisBars({
   onLetGo,
 }: BarsProps) {
   return (
-    <Box component="section" aria-label="Balance">
+    <Box component="section" aria-label={say.balance}>
       {styleName !== null && (
         <Box aria-hidden sx={{ ...grid, fontSize: { xs: '0.7rem', sm: '0.8rem' }, color: 'text.secondary' }}>
           <span />
           <Box sx={{ position: 'relative', height: 18, lineHeight: '18px' }}>
-            <Box sx={{ position: 'absolute', left: 0 }}>too little</Box>
-            <Box sx={middle}>about right</Box>
-            <Box sx={{ position: 'absolute', right: 0 }}>too much</Box>
+            <Box sx={{ position: 'absolute', left: 0 }}>{say.tooLittle}</Box>
+            <Box sx={middle}>{say.aboutRight}</Box>
+            <Box sx={{ position: 'absolute', right: 0 }}>{say.tooMuch}</Box>
           </Box>
           <span />
         </Box>
@@ -233,7 +228,7 @@ export function AxisBars({
               ) : (
                 <ButtonBase
                   aria-pressed={looked === key}
-                  title={`What brings the ${axisNames[key].toLowerCase()}`}
+                  title={say.whatBringsThe(axisNames[key].toLowerCase())}
                   onClick={() => {
                     onLook(key);
                   }}
@@ -254,7 +249,7 @@ export function AxisBars({
             </Box>
             <Box sx={{ ...below, fontWeight: axis.is_off ? 600 : 400 }}>
               <Box component="span" sx={{ display: 'inline-grid', '& > *': { gridArea: '1 / 1' } }}>
-                <span data-verdict>{letGo.includes(key) ? 'does not count here' : verdict}</span>
+                <span data-verdict>{letGo.includes(key) ? say.doesNotCountHere : verdict}</span>
                 {/* holds the place: what is beside it must not move away from a pointer that looks at it */}
                 {mend !== undefined && (
                   <Box component="span" aria-hidden sx={{ visibility: 'hidden' }}>
@@ -268,17 +263,17 @@ export function AxisBars({
               {onLetGo !== undefined && (letGo.includes(key) || mayLetGo.includes(key) || looked === key) && (
                 <ButtonBase
                   data-let-go={key}
-                  title="Whether it counts in the verdict and in what to add"
+                  title={say.whetherItCountsInThe}
                   onClick={() => {
                     onLetGo(key, !letGo.includes(key));
                   }}
                   sx={wayIn}
                 >
-                  {letGo.includes(key) ? 'count it again' : mayLetGo.includes(key) ? 'or leave it out' : 'leave it out'}
+                  {letGo.includes(key) ? say.countItAgain : mayLetGo.includes(key) ? say.orLeaveItOut : say.leaveItOut}
                 </ButtonBase>
               )}
               <Box component="span" aria-hidden sx={mend === undefined ? range : rangeBesideWayIn}>
-                {axis.high > 0 ? `${figure(axis.low)}–${figure(axis.high)}` : 'none'}
+                {axis.high > 0 ? `${figure(axis.low)}–${figure(axis.high)}` : say.noneOfIt}
               </Box>
             </Box>
           </Box>
@@ -307,7 +302,7 @@ function WayIn({
   return (
     <ButtonBase
       data-mend={axis}
-      title={`It brings it in: ${mend.why}`}
+      title={say.itBringsItIn(mend.why)}
       onMouseEnter={show}
       onMouseLeave={hide}
       onFocus={show}
@@ -318,7 +313,7 @@ function WayIn({
       }}
       sx={wayIn}
     >
-      add {what}
+      {say.add(what)}
     </ButtonBase>
   );
 }
@@ -328,10 +323,10 @@ function Bite({ pungency }: { pungency: Pungency }) {
   return (
     <Box data-pungency={pungency.value} sx={{ py: 0.25 }}>
       <Box sx={grid}>
-        <Box sx={axisName}>Bite</Box>
+        <Box sx={axisName}>{say.bite}</Box>
         <Box
           role="img"
-          aria-label={`Bite in the nose, as of mustard: ${pungency.says}, likely between ${figure(pungency.low)} and ${figure(pungency.high)} milligrams in 100 grams`}
+          aria-label={say.biteInTheNoseAs(pungency.says, figure(pungency.low), figure(pungency.high))}
           sx={{ position: 'relative', height: 20 }}
         >
           <Box sx={{ ...strip, left: 0, right: 0, bgcolor: 'bar.track' }} />
@@ -351,7 +346,7 @@ function Bite({ pungency }: { pungency: Pungency }) {
 export function BarMark({ axes }: { axes: Axes }) {
   const label = whatIsOff(axes);
   return (
-    <Box role="img" aria-label={label === '' ? 'balanced' : label} sx={{ display: 'grid', rowGap: '1px', py: '2px' }}>
+    <Box role="img" aria-label={label === '' ? say.balanced : label} sx={{ display: 'grid', rowGap: '1px', py: '2px' }}>
       {axisKeys.map((key) => (
         <Box key={key} sx={markRow}>
           <Box component="span" sx={{ fontSize: '0.7rem', lineHeight: '12px', color: 'text.secondary' }}>

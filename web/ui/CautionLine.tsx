@@ -1,7 +1,8 @@
 import { Box, type SxProps, type Theme } from '@mui/material';
 import type { Balance } from '../api/client';
+import { say } from './sentences';
 
-const signs = { stop: 'Stop', warn: 'Mind', info: 'Note' } as const;
+const signs = { stop: say.stop, warn: say.mind, info: say.note } as const;
 
 interface Props {
   caution: Balance['cautions'][number];

@@ -1,4 +1,5 @@
 import { Box } from '@mui/material';
+import { say } from './sentences';
 
 interface Props {
   /** As "#b3261a"; nothing is shown where it is not known. */
@@ -15,8 +16,8 @@ export function ColourDrop({ colour, size = 48 }: Props) {
   return (
     <Box
       role="img"
-      aria-label="About the colour of the sauce, roughly"
-      title="About this colour, roughly: by what goes in, and for how long it boils"
+      aria-label={say.aboutTheColourOfThe}
+      title={say.aboutThisColourRoughlyBy}
       data-colour={colour}
       sx={{
         flex: 'none',

@@ -1,6 +1,7 @@
 import { fixed, upTo } from './locale';
 import { Box } from '@mui/material';
 import { displayFont } from './theme';
+import { say } from './sentences';
 
 interface Props {
   ratio: number | null;
@@ -14,7 +15,7 @@ const short = (value: number): string => (value >= 9.95 ? fixed(value, 0) : upTo
 export function Fraction({ ratio, above, below }: Props) {
   const [top, bottom] =
     ratio === null || ratio <= 0 ? ['–', '–'] : ratio >= 1 ? [short(ratio), '1'] : ['1', short(1 / ratio)];
-  const spoken = ratio === null ? `${above} to ${below}: not there` : `${above} to ${below}: ${top} to ${bottom}`;
+  const spoken = ratio === null ? say.toNotThere(above, below) : say.toTo(above, below, top, bottom);
   return (
     <Box
       role="img"

@@ -3,6 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { displayFont } from './theme';
 import { Help } from './Help';
+import { say } from './sentences';
 
 interface Props {
   /** What stands between the strip and the page: a sauce's head. */
@@ -13,10 +14,10 @@ interface Props {
 }
 
 const places = [
-  ['/', 'Shelf'],
-  ['/pantry', 'Pantry'],
-  ['/palate', 'Palate'],
-  ['/plan', 'Plan'],
+  ['/', say.shelf],
+  ['/pantry', say.pantry],
+  ['/palate', say.palate],
+  ['/plan', say.plan],
 ] as const;
 
 /** The strip at the top with the kitchen's places, and the room below it. */
@@ -25,10 +26,10 @@ export function Frame({ head, foot, children }: Props) {
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <Box component="header" sx={strip}>
-        <Box component={Link} to="/" aria-label="Vinculum: to the shelf" sx={brand}>
-          Vinculum
+        <Box component={Link} to="/" aria-label={say.vinculumToTheShelf} sx={brand}>
+          {say.vinculum}
         </Box>
-        <Box component="nav" aria-label="The kitchen" sx={{ display: 'flex' }}>
+        <Box component="nav" aria-label={say.theKitchen} sx={{ display: 'flex' }}>
           {places.map(([to, name]) => (
             <Box key={to} component={NavLink} to={to} end={to === '/'} sx={place}>
               {name}
@@ -40,11 +41,11 @@ export function Frame({ head, foot, children }: Props) {
           to="/settings"
           sx={{ '&&': { color: 'strip.text' }, ml: 'auto', display: { xs: 'none', sm: 'inline-flex' } }}
         >
-          Settings
+          {say.settings}
         </Button>
         <Button
-          aria-label="Help: what the bars say, and keys"
-          title="Help (?)"
+          aria-label={say.helpWhatTheBarsSay}
+          title={say.help}
           onClick={() => {
             setShowsKeys(true);
           }}

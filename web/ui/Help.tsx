@@ -1,37 +1,38 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
+import { say } from './sentences';
 
 const keys: readonly (readonly [string, string])[] = [
-  ['Enter', 'next line, or a new one'],
-  ['↑ ↓', 'line above, line below; in the amount: a measurable notch more or less'],
-  ['Shift+↑ ↓ in the amount', 'as much as a tongue can notice'],
-  ['Ctrl+↑ ↓', 'the same from anywhere in the line'],
-  ['Alt+↑ ↓', 'move the line'],
-  ['↓ Enter while typing', 'take a name that is offered; Esc to go on typing'],
-  ['Backspace on an empty line', 'delete the line'],
-  ['Alt+Enter in a line', 'what can be done with it'],
-  ['Alt+K · Alt+S in a line', 'lock its amount · swap it'],
-  ['Alt+M in a line', 'the next way to fix it: another meaning, its weight, or a line for each of several'],
-  ['Alt+A in a line or step', 'set it aside: it is none of the sauce'],
-  ['I or M on a line set aside', 'make it an ingredient, or a step of the method'],
-  ['Alt+1 … Alt+8', 'add what that correction says'],
-  ['Alt+U', 'set the unlocked lines, so that all stands in its windows'],
-  ['Alt+L · Alt+C', 'to the lines · to what to add'],
-  ['Ctrl+Z · Ctrl+Shift+Z', 'undo · redo, back through the whole visit'],
-  ['?', 'this page'],
+  ['Enter', say.nextLineOrANew],
+  ['↑ ↓', say.lineAboveLineBelowIn],
+  [say.shiftInTheAmount, say.asMuchAsATongue],
+  [say.ctrl, say.theSameFromAnywhereIn],
+  [say.alt, say.moveTheLine],
+  [say.enterWhileTyping, say.takeANameThatIs],
+  [say.backspaceOnAnEmptyLine, say.deleteTheLine],
+  [say.altEnterInALine, say.whatCanBeDoneWith],
+  [say.altKAltSIn, say.lockItsAmountSwapIt],
+  [say.altMInALine, say.theNextWayToFix],
+  [say.altAInALine, say.setItAsideItIs],
+  [say.iOrMOnA, say.makeItAnIngredientOr],
+  [say.altAndANumber, say.addWhatThatCorrectionSays],
+  [say.altU, say.setTheUnlockedLinesSo],
+  [say.altLAltC, say.toTheLinesToWhat],
+  [say.ctrlZCtrlShiftZ, say.undoRedoBackThroughThe],
+  ['?', say.thisPage],
 ];
 
 const words: readonly (readonly [string, string])[] = [
-  ['The thick mark', 'where the sauce stands'],
-  ['The whisker', 'what it lies between, nine times in ten: amounts, fruit and chillies vary'],
-  ['The shaded part', 'what sauces of the chosen style are usually like: its window'],
-  ['The bracket', 'how you like it, as far as your tastings tell'],
-  ['The bite', 'of mustard, horseradish and wasabi, in the nose; it goes with boiling'],
-  ['A step', 'what a tongue just notices: one is a touch, five are far'],
-  ['%', 'grams in 100 g: sweet as sugar, sour as vinegar’s acid, savoury as glutamate'],
-  ['SHU', 'Scoville heat units of the sauce as it is'],
-  ['≈ and fix', 'taken from a table or guessed; fix offers what else it may mean'],
+  [say.theThickMark, say.whereTheSauceStands],
+  [say.theWhisker, say.whatItLiesBetweenNine],
+  [say.theShadedPart, say.whatSaucesOfTheChosen],
+  [say.theBracket, say.howYouLikeItAs],
+  [say.theBite, say.ofMustardHorseradishAndWasabi],
+  [say.aStep, say.whatATongueJustNotices],
+  ['%', say.gramsIn100GSweet],
+  ['SHU', say.scovilleHeatUnitsOfThe],
+  [say.andFix, say.takenFromATableOr],
 ];
 
 const isTyping = (target: EventTarget | null): boolean =>
@@ -57,19 +58,19 @@ export function Help({ open, onOpenChange }: { open: boolean; onOpenChange: (ope
   };
   return (
     <Dialog open={open} onClose={close} aria-labelledby="help-title">
-      <DialogTitle id="help-title">What the bars say, and keys</DialogTitle>
-      <DialogContent tabIndex={0} role="region" aria-label="Words and keys">
+      <DialogTitle id="help-title">{say.whatTheBarsSayAnd}</DialogTitle>
+      <DialogContent tabIndex={0} role="region" aria-label={say.wordsAndKeys}>
         <Pairs pairs={words} />
         <Box component="h3" sx={{ fontSize: '1rem', mb: 0.5 }}>
-          Keys
+          {say.keys}
         </Box>
         <Pairs pairs={keys} />
       </DialogContent>
       <DialogActions>
         <Button component={Link} to="/settings" onClick={close}>
-          Settings
+          {say.settings}
         </Button>
-        <Button onClick={close}>Back</Button>
+        <Button onClick={close}>{say.back}</Button>
       </DialogActions>
     </Dialog>
   );

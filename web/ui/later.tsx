@@ -1,4 +1,5 @@
 import { type ComponentType, useEffect, useState } from 'react';
+import { say } from './sentences';
 
 /**
  * A part of the house that is fetched when it is first wanted, and shown as soon as it is there. React's own lazy holds what
@@ -22,8 +23,6 @@ export function later<Props extends object>(fetchPart: () => Promise<ComponentTy
       );
     }, [Part]);
     if (Part !== null) return <Part {...props} />;
-    return isLost ? (
-      <p role="alert">This page could not be fetched from the kitchen: open it again in a moment.</p>
-    ) : null;
+    return isLost ? <p role="alert">{say.thisPageCouldNotBe}</p> : null;
   };
 }

@@ -1,14 +1,15 @@
 import { fixed, locale } from './locale';
 import type { Axes, AxisKey, Correction } from '../api/client';
+import { say } from './sentences';
 
 export const axisKeys: readonly AxisKey[] = ['sweet', 'sour', 'salt', 'umami', 'heat'];
 
 export const axisNames: Record<AxisKey, string> = {
-  sweet: 'Sweet',
-  sour: 'Sour',
-  salt: 'Salt',
-  umami: 'Umami',
-  heat: 'Heat',
+  sweet: say.sweet,
+  sour: say.sour,
+  salt: say.salt,
+  umami: say.umami,
+  heat: say.heat,
 };
 
 /** "needs a touch more salt, a little too sharp"; nothing where nothing is off. */
@@ -21,7 +22,7 @@ export const whatIsOff = (axes: Axes): string =>
 /** What a correction does besides, in words. */
 export const besides = (correction: Correction): string[] => [
   ...correction.side_effects.map((one) => one.replace(' -', ' −')),
-  ...correction.allergens_added.map((one) => `brings ${one}`),
+  ...correction.allergens_added.map((one) => say.brings(one)),
 ];
 
 /** An amount as one reads it aloud: what is counted needs no "whole". */
@@ -45,18 +46,18 @@ export function figure(value: number): string {
 
 /** "12 g", "1.5 g", "1.25 kg". */
 export function grams(value: number): string {
-  if (value >= 999.5) return `${fixed(value / 1000, 2)} kg`;
+  if (value >= 999.5) return say.kg(fixed(value / 1000, 2));
   if (value >= 9.95) return `${fixed(value, 0)} g`;
   return value >= 0.095 ? `${fixed(value, 1)} g` : `${fixed(value, 2)} g`;
 }
 
 /** "250 ml", "1.2 l". */
 export function millilitres(value: number): string {
-  return value >= 999.5 ? `${fixed(value / 1000, 2)} l` : `${fixed(value, value >= 19.95 ? 0 : 1)} ml`;
+  return value >= 999.5 ? `${fixed(value / 1000, 2)} l` : say.ml(fixed(value, value >= 19.95 ? 0 : 1));
 }
 
 export function steps(value: number): string {
-  return `${fixed(value, 1)} ${Math.abs(value - 1) < 0.05 ? 'step' : 'steps'}`;
+  return say.steps(fixed(value, 1), Math.abs(value - 1) < 0.05);
 }
 
 const shortUnits: Record<AxisKey, string> = { sweet: '%', sour: '%', salt: '%', umami: '%', heat: 'SHU' };

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api } from '../../api/client';
 import { entrance } from './entrance';
 import { TextInput } from '../../ui/TextInput';
+import { say } from './sentences';
 
 /** Asks a device of the home network for the passphrase. What was being done goes on behind it. */
 export function Entrance() {
@@ -13,12 +14,12 @@ export function Entrance() {
       await api.enter(phrase);
       entrance.open();
     } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+      setFault(reason instanceof Error ? reason.message : say.thatDidNotWork);
     }
   };
   return (
     <Dialog open aria-labelledby="entrance-title" fullWidth maxWidth="xs">
-      <DialogTitle id="entrance-title">The passphrase of this kitchen</DialogTitle>
+      <DialogTitle id="entrance-title">{say.thePassphraseOfThisKitchen}</DialogTitle>
       <DialogContent>
         <Box
           component="form"
@@ -28,14 +29,12 @@ export function Entrance() {
             void enter();
           }}
         >
-          <Typography sx={{ mb: 1 }}>
-            Once on this device. It stays in for a week, or until half a day goes by without it.
-          </Typography>
+          <Typography sx={{ mb: 1 }}>{say.onceOnThisDeviceIt}</Typography>
           <TextInput
             type="password"
             autoFocus
             autoComplete="current-password"
-            aria-label="Passphrase"
+            aria-label={say.passphrase}
             value={phrase}
             onText={setPhrase}
             sx={{ width: '100%', minHeight: 48 }}
@@ -46,7 +45,7 @@ export function Entrance() {
             </Typography>
           )}
           <Button type="submit" variant="contained" fullWidth disabled={phrase === ''} sx={{ mt: 2, minHeight: 48 }}>
-            Come in
+            {say.comeIn}
           </Button>
         </Box>
       </DialogContent>

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { keptCooks } from '../cook-sessions/keptCooks';
 import { api } from '../../api/client';
 import { sessionQuery } from '../../api/queries';
+import { say } from './sentences';
 
 /** Who may come in, and how this device leaves again. */
 export function DoorFacts() {
@@ -12,17 +13,16 @@ export function DoorFacts() {
   return (
     <Box component="section" data-door>
       <Typography variant="h2" sx={{ mt: 3 }}>
-        Who may come in
+        {say.whoMayComeIn}
       </Typography>
       {addresses.length === 0 ? (
         <Typography sx={{ my: 1 }}>
-          Only this machine. For a phone or tablet at the stove, stop it and begin again with{' '}
-          <code>./vinculum start --lan</code>: your home network then finds it, behind a passphrase.
+          {say.onlyThisMachineForA}
+          <code>{say.vinculumStartLan}</code>
+          {say.yourHomeNetworkThenFinds}
         </Typography>
       ) : (
-        <Typography sx={{ my: 1 }}>
-          This machine, and with the passphrase every device of the home network: {addresses.join(' · ')}
-        </Typography>
+        <Typography sx={{ my: 1 }}>{say.thisMachineAndWithThe(addresses.join(' · '))}</Typography>
       )}
       {came_in && (
         <Button
@@ -35,7 +35,7 @@ export function DoorFacts() {
             })
           }
         >
-          Lock this device out again
+          {say.lockThisDeviceOutAgain}
         </Button>
       )}
     </Box>

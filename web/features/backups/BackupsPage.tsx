@@ -9,20 +9,21 @@ import { PlainTable } from '../../ui/PlainTable';
 import { DoorFacts } from '../auth/HomeNetworkFacts';
 import { TakeIn } from '../imports/TakeIn';
 import { fixed, locale } from '../../ui/locale';
+import { say } from './sentences';
 
 const kinds: readonly (readonly [string, string])[] = [
-  ['/api/export/kitchen', 'The whole kitchen, one file'],
-  ['/api/export/products', 'Own products, CSV'],
-  ['/api/export/batches', 'Batches, CSV'],
-  ['/api/export/ingredients', 'Ingredients, CSV'],
+  ['/api/export/kitchen', say.theWholeKitchenOneFile],
+  ['/api/export/products', say.ownProductsCsv],
+  ['/api/export/batches', say.batchesCsv],
+  ['/api/export/ingredients', say.ingredientsCsv],
 ];
 
 const reasons: Readonly<Record<string, string>> = {
   daily: 'daily',
-  'by-hand': 'made by hand',
-  'before-upgrade': 'before an upgrade',
-  'before-restore': 'before a copy was put back',
-  'set-aside': 'could not be used, and was set aside',
+  'by-hand': say.madeByHand,
+  'before-upgrade': say.beforeAnUpgrade,
+  'before-restore': say.beforeACopyWasPut,
+  'set-aside': say.couldNotBeUsedAnd,
 };
 
 /** Copies of the kitchen, and everything in and out of it. */
@@ -34,7 +35,7 @@ export function BackupsPage() {
   });
   const [said, setSaid] = useState<string | null>(null);
   useEffect(() => {
-    document.title = 'Backups · Vinculum';
+    document.title = say.backupsVinculum;
   }, []);
   const then = async (ask: () => Promise<Copies>, words: string) => {
     setSaid((await change.make(ask)) ? words : null);
@@ -43,30 +44,31 @@ export function BackupsPage() {
   return (
     <Frame>
       <Box sx={{ maxWidth: 760, pt: 2 }}>
-        <Typography variant="h1">Backups and export</Typography>
+        <Typography variant="h1">{say.backupsAndExport}</Typography>
         <Typography data-newest sx={{ my: 1 }}>
-          {backups.data === undefined
-            ? 'Looking …'
-            : newest === undefined
-              ? 'There is no backup yet.'
-              : `The newest is from ${dayAndTime(newest.at)}, and it ${newest.opens ? 'opens and is sound' : 'is damaged'}.`}{' '}
-          One is made each day while the kitchen runs, and the last seven are kept.
+          {say.oneIsMadeEachDay(
+            backups.data === undefined
+              ? say.looking
+              : newest === undefined
+                ? say.thereIsNoBackupYet
+                : say.theNewestIsFromAnd(dayAndTime(newest.at), newest.opens),
+          )}
         </Typography>
-        <Button variant="contained" data-make-copy onClick={() => void then(api.makeCopy, 'A backup is made.')}>
-          Make a backup now
+        <Button variant="contained" data-make-copy onClick={() => void then(api.makeCopy, say.aBackupIsMade)}>
+          {say.makeABackupNow}
         </Button>
         <Typography role="status" data-copy-said sx={{ minHeight: '1.6em' }}>
           {change.fault ?? said}
         </Typography>
         {newest !== undefined && (
-          <PlainTable label="All backups">
+          <PlainTable label={say.allBackups}>
             <thead>
               <tr>
-                <th scope="col">Made</th>
-                <th scope="col">Why</th>
-                <th scope="col">Size</th>
-                <th scope="col">Opens</th>
-                <th scope="col">Restore</th>
+                <th scope="col">{say.made}</th>
+                <th scope="col">{say.why}</th>
+                <th scope="col">{say.size}</th>
+                <th scope="col">{say.opens}</th>
+                <th scope="col">{say.restore}</th>
               </tr>
             </thead>
             <tbody>
@@ -74,19 +76,14 @@ export function BackupsPage() {
                 <tr key={copy.name} data-copy={copy.name}>
                   <th scope="row">{dayAndTime(copy.at)}</th>
                   <td>{reasons[copy.why] ?? copy.why}</td>
-                  <td>{fixed(copy.bytes / 1000, 0)} kB</td>
-                  <td>{copy.opens ? 'yes' : 'damaged'}</td>
+                  <td>{say.kb(fixed(copy.bytes / 1000, 0))}</td>
+                  <td>{copy.opens ? say.itOpens : say.isDamaged}</td>
                   <td>
                     <Button
                       disabled={!copy.opens}
-                      onClick={() =>
-                        void then(
-                          () => api.putCopyBack(copy.name),
-                          'It is restored. What was there before is a backup now: restore that to undo it.',
-                        )
-                      }
+                      onClick={() => void then(() => api.putCopyBack(copy.name), say.itIsRestoredWhatWas)}
                     >
-                      Restore
+                      {say.restore}
                     </Button>
                   </td>
                 </tr>
@@ -95,7 +92,7 @@ export function BackupsPage() {
           </PlainTable>
         )}
         <Typography variant="h2" sx={{ mt: 3 }}>
-          Export and import
+          {say.exportAndImport}
         </Typography>
         <Box component="ul" sx={{ m: 0, mb: 1, pl: 2.5 }}>
           {kinds.map(([address, says]) => (

@@ -5,6 +5,7 @@ import type { Batch, BatchRecord } from '../../api/client';
 import { ColourDrop } from '../../ui/ColourDrop';
 import { date, money } from '../../ui/locale';
 import { grams, millilitres } from '../../ui/words';
+import { say } from './sentences';
 
 /** What one asks of a batch first: how much there is, until when it is good, what it cost, where the jars are. */
 export function BatchFacts({ batch, kept }: { batch: Batch; kept: BatchRecord }) {
@@ -12,40 +13,38 @@ export function BatchFacts({ batch, kept }: { batch: Batch; kept: BatchRecord })
   const places = [...new Set(open.map((jar) => jar.went_to).filter((place) => place !== null && place !== ''))];
   const { planned_grams: planned, grams: came, millilitres: volume } = kept.yield;
   return (
-    <Box component="section" aria-label="This batch" sx={{ pt: 2 }}>
+    <Box component="section" aria-label={say.thisBatch} sx={{ pt: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, rowGap: 1 }}>
         <ColourDrop colour={batch.balance.colour} size={40} />
         <Box sx={{ flex: 1, minWidth: 200 }}>
-          <Typography variant="h2">Made {date(kept.made_on)}</Typography>
-          <Typography sx={small}>
-            Batch {kept.code}, version {batch.version}
-          </Typography>
+          <Typography variant="h2">{say.made(date(kept.made_on))}</Typography>
+          <Typography sx={small}>{say.batchVersion(kept.code, batch.version)}</Typography>
         </Box>
         {batch.is_cooking && (
           <Button component={Link} to={`/cook/${batch.id}`} variant="contained">
-            Go on cooking
+            {say.goOnCooking}
           </Button>
         )}
         <Button component={Link} to={`/batch/${batch.id}/label`} variant="outlined">
-          Print labels
+          {say.printLabels}
         </Button>
         <Button component={Link} to={`/sauce/${batch.sauce}/log`}>
-          All batches
+          {say.allBatches}
         </Button>
       </Box>
       <Box component="dl" sx={facts}>
-        <Fact name="Finished amount" value={millilitres(volume)} mark="yield">
+        <Fact name={say.finishedAmount} value={millilitres(volume)} mark="yield">
           {grams(came)}
-          {Math.abs(planned - came) > 5 && `, planned ${grams(planned)}`}
+          {Math.abs(planned - came) > 5 && say.planned(grams(planned))}
         </Fact>
-        <Fact name="Use by" value={date(kept.use_by)} mark="use-by">
-          counted from the day it was made
+        <Fact name={say.useBy} value={date(kept.use_by)} mark="use-by">
+          {say.countedFromTheDayIt}
         </Fact>
-        <Fact name="Jars" value={kept.jars.length === 0 ? 'none yet' : `${open.length} of ${kept.jars.length} left`}>
+        <Fact name={say.jars} value={kept.jars.length === 0 ? say.noneYet : say.ofLeft(open.length, kept.jars.length)}>
           {places.join(', ')}
         </Fact>
-        <Fact name="Cost" value={kept.cost.total > 0 ? money(kept.cost.total) : 'not known'} mark="cost">
-          {kept.cost.unpriced.length > 0 && `no price for ${kept.cost.unpriced.join(', ').toLowerCase()}`}
+        <Fact name={say.cost} value={kept.cost.total > 0 ? money(kept.cost.total) : say.notKnown} mark="cost">
+          {kept.cost.unpriced.length > 0 && say.noPriceFor(kept.cost.unpriced.join(', ').toLowerCase())}
         </Fact>
       </Box>
     </Box>

@@ -16,6 +16,7 @@ import { TextInput } from '../../ui/TextInput';
 import { SaucePage } from '../recipes/SaucePage';
 import { locale } from '../../ui/locale';
 import { BatchFacts } from './BatchFacts';
+import { say } from './sentences';
 
 /** One batch: what went in, how it keeps, where its jars went. Corrections are added, nothing is edited away. */
 export function BatchPage() {
@@ -33,13 +34,13 @@ export function BatchPage() {
     return (
       <Frame>
         <Typography role="status" sx={{ mt: 4 }}>
-          {batch.error?.message ?? record.error?.message ?? 'Opening …'}
+          {batch.error?.message ?? record.error?.message ?? say.opening}
         </Typography>
       </Frame>
     );
   }
   return (
-    <SaucePage sauce={one.sauce} at="log" name={`Batch ${kept.code}`}>
+    <SaucePage sauce={one.sauce} at="log" name={say.batchCoded(kept.code)}>
       <BatchFacts batch={one} kept={kept} />
       <Box
         sx={{
@@ -61,7 +62,7 @@ export function BatchPage() {
             onEdit={(jar, edit) => change.make(() => api.editJar(jar, edit))}
           />
           <Typography variant="h2" sx={{ mt: 2.5 }}>
-            The record
+            {say.theRecord}
           </Typography>
           <AddEntry onWrite={write} />
           <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
@@ -95,11 +96,11 @@ export function BatchPage() {
                 </Box>
                 {['note', 'ph', 'solids'].includes(event.kind) && (
                   <Button
-                    aria-label={`Take back: ${event.says}`}
+                    aria-label={say.takeBackWhat(event.says)}
                     sx={{ minHeight: 32 }}
                     onClick={() => void write({ kind: 'undone', figures: { event: event.id } })}
                   >
-                    Take back
+                    {say.takeBack}
                   </Button>
                 )}
               </Box>
@@ -107,7 +108,7 @@ export function BatchPage() {
           </Box>
         </Box>
         <Box>
-          <Typography variant="h2">How it keeps</Typography>
+          <Typography variant="h2">{say.howItKeeps}</Typography>
           <KeepFacts keep={kept.keep} />
           <SplitUses batch={id} />
         </Box>
@@ -144,11 +145,11 @@ function AddEntry({ onWrite }: { onWrite: (entry: CookEvent) => Promise<boolean>
       }}
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'end', my: 1 }}
     >
-      {field('A note', note, setNote, 220)}
-      {field('pH measured', ph, setPh, 90)}
-      {field('Dissolved, %', solids, setSolids, 90)}
+      {field(say.aNote, note, setNote, 220)}
+      {field(say.phMeasured, ph, setPh, 90)}
+      {field(say.dissolved, solids, setSolids, 90)}
       <Button type="submit" variant="outlined">
-        Add to the record
+        {say.addToTheRecord}
       </Button>
     </Box>
   );
@@ -168,9 +169,9 @@ function Jars({ kept, onFill, onEdit }: JarsProps) {
     <TextInput aria-label={label} placeholder={label} value={value} maxLength={200} onText={onChange} sx={{ width }} />
   );
   return (
-    <Box component="section" aria-label="Jars">
+    <Box component="section" aria-label={say.jars}>
       <Typography variant="h2" sx={{ mt: 2 }}>
-        Jars
+        {say.jars}
       </Typography>
       <Box
         component="form"
@@ -186,20 +187,23 @@ function Jars({ kept, onFill, onEdit }: JarsProps) {
         }}
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', my: 1 }}
       >
-        {input('How many', count, setCount, 100)} of {input('ml', ml, setMl, 80)} ml to{' '}
-        {input('where to', where, setWhere, 150)}
+        {input(say.howMany, count, setCount, 100)}
+        {say.ofIt}
+        {input('ml', ml, setMl, 80)}
+        {say.mlTo}
+        {input(say.whereTo, where, setWhere, 150)}
         <Button type="submit" variant="outlined">
-          Filled
+          {say.filled}
         </Button>
       </Box>
       {kept.jars.length > 0 && (
-        <PlainTable label="The jars">
+        <PlainTable label={say.theJars}>
           <thead>
             <tr>
-              <th scope="col">Code</th>
-              <th scope="col">Holds</th>
-              <th scope="col">Where</th>
-              <th scope="col">Finished</th>
+              <th scope="col">{say.code}</th>
+              <th scope="col">{say.holds}</th>
+              <th scope="col">{say.where}</th>
+              <th scope="col">{say.finished}</th>
             </tr>
           </thead>
           <tbody>
@@ -214,18 +218,25 @@ function Jars({ kept, onFill, onEdit }: JarsProps) {
                       if (event.target.value !== (jar.went_to ?? ''))
                         void onEdit(jar.id, { went_to: event.target.value });
                     }}
-                    slotProps={{ input: { 'aria-label': `Where ${jar.code} went`, maxLength: 200 } }}
+                    slotProps={{ input: { 'aria-label': say.whereWent(jar.code), maxLength: 200 } }}
                     sx={{ width: 150 }}
                   />
                 </td>
                 <td>
                   <Button
                     aria-pressed={jar.finished_at !== null}
-                    aria-label={`${jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString(locale())}: ${jar.code} finished`}
+                    aria-label={say.finishedOn(
+                      jar.finished_at === null
+                        ? say.notFinished
+                        : new Date(jar.finished_at).toLocaleDateString(locale()),
+                      jar.code,
+                    )}
                     sx={{ minHeight: 32 }}
                     onClick={() => void onEdit(jar.id, { finished: jar.finished_at === null })}
                   >
-                    {jar.finished_at === null ? 'not yet' : new Date(jar.finished_at).toLocaleDateString(locale())}
+                    {jar.finished_at === null
+                      ? say.notFinished
+                      : new Date(jar.finished_at).toLocaleDateString(locale())}
                   </Button>
                 </td>
               </tr>

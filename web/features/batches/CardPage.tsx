@@ -6,6 +6,7 @@ import { sauceQuery } from '../../api/queries';
 import { axisKeys, axisNames, figure, grams, millilitres, shortUnit } from '../../ui/words';
 import { keepWords } from '../../ui/KeepFacts';
 import { SaucePage } from '../recipes/SaucePage';
+import { say } from './sentences';
 
 /** A line of several ingredients is written once. */
 const isFirst = (line: Line): boolean => line.part === null || line.part === 1;
@@ -41,7 +42,7 @@ export function CardPage() {
   });
   const [one, report] = [sauce.data, balance.data];
   return (
-    <SaucePage sauce={id} at="bench" name="Recipe card">
+    <SaucePage sauce={id} at="bench" name={say.recipeCard}>
       <GlobalStyles
         styles={{
           '@page': { margin: '15mm' },
@@ -58,33 +59,33 @@ export function CardPage() {
             window.print();
           }}
         >
-          Print
+          {say.print}
         </Button>
       </Box>
       {one !== undefined && report !== undefined && (
         <Box data-card sx={{ maxWidth: 720, '@media print': { color: '#000' } }}>
           <Typography variant="h1" sx={{ borderBottom: '3px solid', mt: 2 }}>
-            {one.title === '' ? 'Unnamed sauce' : one.title}
+            {one.title === '' ? say.unnamedSauce : one.title}
           </Typography>
           <Typography>
             {grams(report.batch.grams)}, {millilitres(report.batch.millilitres)} {report.basis}
-            {one.pan !== null && ` · pan ${one.pan}`}
+            {one.pan !== null && say.pan(one.pan)}
           </Typography>
           <Typography variant="h2" sx={{ mt: 1.5 }}>
-            What goes in
+            {say.whatGoesIn}
           </Typography>
           <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
             {report.lines.filter(isFirst).map((line, index) => (
               <li key={index}>
                 {line.text}
-                {line.grams !== null && line.status === 'assumed' && ` (about ${grams(line.grams.value)})`}
+                {line.grams !== null && line.status === 'assumed' && say.about(grams(line.grams.value))}
               </li>
             ))}
           </Box>
           {one.method.length > 0 && (
             <>
               <Typography variant="h2" sx={{ mt: 1.5 }}>
-                What is done
+                {say.whatIsDone}
               </Typography>
               <Box component="ol" sx={{ m: 0, pl: 2.5 }}>
                 {one.method.map((step, index) => (
@@ -94,7 +95,7 @@ export function CardPage() {
             </>
           )}
           <Typography variant="h2" sx={{ mt: 1.5 }}>
-            How it stands
+            {say.howItStands}
           </Typography>
           <Typography>
             {axisKeys
@@ -103,12 +104,13 @@ export function CardPage() {
           </Typography>
           {report.allergens.length > 0 && (
             <Typography>
-              <strong>Holds</strong> {report.allergens.join(', ')}
+              <strong>{say.holds}</strong> {report.allergens.join(', ')}
             </Typography>
           )}
           {keep.data !== undefined && (
             <Typography>
-              <strong>Keeps</strong> {keepWords(keep.data)}. Never at room temperature.
+              <strong>{say.keeps}</strong>
+              {say.neverAtRoomTemperature(keepWords(keep.data))}
             </Typography>
           )}
         </Box>

@@ -6,13 +6,14 @@ import { BarMark } from '../../ui/AxisBars';
 import { ColourDrop } from '../../ui/ColourDrop';
 import { day, grams, spoken, whatIsOff } from '../../ui/words';
 import { tasted } from './tasted';
+import { say } from './sentences';
 
 type Batch = SauceLog['batches'][number];
 
 /** Every batch as a page of a notebook, the newest first. */
 export function Diary({ batches }: { batches: readonly Batch[] }) {
   return (
-    <Box component="ol" aria-label="All batches" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+    <Box component="ol" aria-label={say.allBatches} sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {[...batches].reverse().map((batch) => (
         <Box component="li" key={batch.id} data-batch-row={batch.id} sx={page}>
           <Box>
@@ -24,14 +25,17 @@ export function Diary({ batches }: { batches: readonly Batch[] }) {
                 {batch.at === null ? batch.code : day(batch.at)}
               </Box>{' '}
               <Box component="span" sx={aside}>
-                batch {batch.code} · {grams(batch.grams)}
-                {batch.measured.ph !== null && ` · pH ${fixed(batch.measured.ph.value, 2)}`}
+                {say.batchOf(
+                  batch.code,
+                  grams(batch.grams),
+                  batch.measured.ph !== null ? say.ph(fixed(batch.measured.ph.value, 2)) : '',
+                )}
               </Box>
             </Typography>
-            <Typography sx={{ my: 0.25 }}>{tasted(batch) === '' ? 'Not tasted.' : `“${tasted(batch)}”`}</Typography>
+            <Typography sx={{ my: 0.25 }}>{tasted(batch) === '' ? say.notTasted : `“${tasted(batch)}”`}</Typography>
             {batch.added.length > 0 && (
               <Typography sx={{ fontSize: '0.92rem' }}>
-                Added to taste: {batch.added.map(spoken).join(', ')}.
+                {say.addedToTaste(batch.added.map(spoken).join(', '))}
               </Typography>
             )}
             {whatIsOff(batch.axes) !== '' && <Typography sx={aside}>{whatIsOff(batch.axes)}</Typography>}

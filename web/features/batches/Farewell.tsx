@@ -5,6 +5,7 @@ import { Choice } from '../../ui/Choice';
 import { axisKeys, axisNames } from '../../ui/words';
 import { TextInput } from '../../ui/TextInput';
 import { Degrees } from './Degrees';
+import { say } from './sentences';
 
 interface Props {
   batch: Batch;
@@ -14,11 +15,11 @@ interface Props {
 }
 
 const points: readonly (readonly [number, string, string])[] = [
-  [-2, '−2', 'far too little'],
-  [-1, '−1', 'too little'],
-  [0, '0', 'just about right'],
-  [1, '+1', 'too much'],
-  [2, '+2', 'far too much'],
+  [-2, '−2', say.farTooLittle],
+  [-1, '−1', say.tooLittle],
+  [0, '0', say.justAboutRight],
+  [1, '+1', say.tooMuch],
+  [2, '+2', say.farTooMuch],
 ];
 
 /** What is worth keeping of a tasting; all of it has an answer already. */
@@ -30,34 +31,34 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
   return (
     <>
       <Typography variant="h2" component="h2">
-        Good. What should be remembered?
+        {say.goodWhatShouldBeRemembered}
       </Typography>
       <Choice
-        label="Tasted"
+        label={say.tasted}
         options={[
-          ['warm', 'Tasted warm'],
-          ['cold', 'Tasted cold'],
+          ['warm', say.tastedWarm],
+          ['cold', say.tastedCold],
         ]}
         value={temperature}
         onChoose={setTemperature}
       />
       <Box component="label" sx={{ display: 'block', mt: 1 }}>
-        With what food
+        {say.withWhatFood}
         <TextInput
           value={food}
           maxLength={200}
-          placeholder="a chip, a piece of the meat"
+          placeholder={say.aChipAPieceOf}
           onText={setFood}
           sx={{ width: '100%', minHeight: 48 }}
         />
       </Box>
-      <Box role="group" aria-label="Just about right?" sx={{ mt: 1.5 }}>
+      <Box role="group" aria-label={say.isItJustAboutRight} sx={{ mt: 1.5 }}>
         <Box aria-hidden sx={{ ...line, fontSize: '0.8rem', color: 'text.secondary' }}>
           <span />
           <Box sx={{ display: 'flex', justifyContent: 'space-between' }}>
-            <span>far too little</span>
-            <span>just right</span>
-            <span>far too much</span>
+            <span>{say.farTooLittle}</span>
+            <span>{say.justRight}</span>
+            <span>{say.farTooMuch}</span>
           </Box>
         </Box>
         {axisKeys
@@ -78,7 +79,7 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
           ))}
       </Box>
       <Box component="label" sx={{ display: 'block', mt: 1.5 }}>
-        In words
+        {say.inWords}
         <TextInput
           value={words}
           rows={2}
@@ -105,10 +106,10 @@ export function Farewell({ batch, isBusy, onKeep, onBack }: Props) {
           });
         }}
       >
-        Keep it
+        {say.keepIt}
       </Button>
       <Button variant="outlined" fullWidth size="large" sx={{ mt: 1 }} onClick={onBack}>
-        Not yet
+        {say.notYet}
       </Button>
     </>
   );

@@ -11,6 +11,7 @@ import { TextInput } from '../../ui/TextInput';
 import { displayFont } from '../../ui/theme';
 import { SaucePage } from '../recipes/SaucePage';
 import { fixed, date } from '../../ui/locale';
+import { say } from './sentences';
 
 interface Sheet {
   readonly says: string;
@@ -25,7 +26,7 @@ interface Sheet {
 /** Common label sheets, by how many stand on a page. */
 const sheets = {
   a4x8: {
-    says: 'A4, 8 of 99 × 68 mm',
+    says: say.sheetOfEight,
     page: '210mm 297mm',
     columns: 2,
     width: '99.1mm',
@@ -34,7 +35,7 @@ const sheets = {
     font: '8.5pt',
   },
   a4x4: {
-    says: 'A4, 4 of 99 × 139 mm',
+    says: say.sheetOfFour,
     page: '210mm 297mm',
     columns: 2,
     width: '99.1mm',
@@ -43,7 +44,7 @@ const sheets = {
     font: '10pt',
   },
   a4x21: {
-    says: 'A4, 21 of 64 × 38 mm',
+    says: say.sheetOfTwentyOne,
     page: '210mm 297mm',
     columns: 3,
     width: '63.5mm',
@@ -52,7 +53,7 @@ const sheets = {
     font: '5.5pt',
   },
   letterx6: {
-    says: 'Letter, 6 of 4 × 3⅓ in',
+    says: say.letterSheetOfSix,
     page: '8.5in 11in',
     columns: 2,
     width: '4in',
@@ -72,7 +73,7 @@ export function LabelPage() {
   if (batch.error instanceof Refusal && batch.error.status === 404) return <LostPage />;
   return (
     batch.data !== undefined && (
-      <SaucePage sauce={batch.data.sauce} at="label" name="Label">
+      <SaucePage sauce={batch.data.sauce} at="label" name={say.label}>
         <Labels batch={id} />
       </SaucePage>
     )
@@ -85,16 +86,13 @@ export function SauceLabelPage() {
   const batches = useQuery(batchesQuery(sauce));
   const last = batches.data?.batches[0];
   return (
-    <SaucePage sauce={sauce} at="label" name="Label">
+    <SaucePage sauce={sauce} at="label" name={say.label}>
       {last !== undefined && <Labels batch={last.id} />}
       {batches.data !== undefined && last === undefined && (
         <Box sx={{ mt: 2, maxWidth: '60ch' }}>
-          <Typography sx={{ mb: 1.5 }}>
-            A label says when a sauce was made and until when it keeps, so it is that of a batch. Cook one, and its
-            label stands here, to print on common sheets.
-          </Typography>
+          <Typography sx={{ mb: 1.5 }}>{say.aLabelSaysWhenA}</Typography>
           <Button component={Link} to={`/sauce/${sauce}/cook`} variant="contained">
-            Cook it
+            {say.cookIt}
           </Button>
         </Box>
       )}
@@ -142,7 +140,7 @@ function Labels({ batch: id }: { batch: number }) {
       />
       <Box data-controls sx={{ pt: 2, pb: 1.5 }}>
         <Typography variant="h2" sx={{ mb: 1 }}>
-          Labels of batch{' '}
+          {say.labelsOfBatch}
           {record.data !== undefined && (
             <Box component={Link} to={`/batch/${id}`} sx={{ color: 'text.primary' }}>
               {record.data.code}
@@ -150,17 +148,19 @@ function Labels({ batch: id }: { batch: number }) {
           )}
         </Typography>
         <Choice
-          label="Label sheet"
+          label={say.labelSheet}
           options={Object.entries(sheets).map(([key, one]) => [key as SheetKey, one.says] as const)}
           value={sheet}
           onChoose={setSheet}
         />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', my: 1 }}>
           <label>
-            Net quantity <TextInput value={net} maxLength={40} onText={setNet} sx={{ width: 110 }} />
+            {say.netQuantity}
+            <TextInput value={net} maxLength={40} onText={setNet} sx={{ width: 110 }} />
           </label>
           <label>
-            How many <TextInput inputMode="numeric" value={count} onText={setCount} sx={{ width: 70 }} />
+            {say.howManyLabels}
+            <TextInput inputMode="numeric" value={count} onText={setCount} sx={{ width: 70 }} />
           </label>
           <Button
             variant="contained"
@@ -168,13 +168,12 @@ function Labels({ batch: id }: { batch: number }) {
               window.print();
             }}
           >
-            Print
+            {say.print}
           </Button>
         </Box>
         {!size.fits && (
           <Typography role="alert" data-too-long sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1, my: 1 }}>
-            There is more to say than fits on this label in letters that can be read: choose a larger one, or print the
-            list of ingredients on a second.
+            {say.thereIsMoreToSay}
           </Typography>
         )}
         {record.data?.label.notes.map((note) => (
@@ -189,7 +188,7 @@ function Labels({ batch: id }: { batch: number }) {
           data-sheet={sheet}
           tabIndex={0}
           role="region"
-          aria-label="The sheet of labels"
+          aria-label={say.theSheetOfLabels}
           sx={{
             display: 'grid',
             gridTemplateColumns: `repeat(${chosen.columns}, ${chosen.width})`,
@@ -267,10 +266,10 @@ function One({
             }}
           />
         )}
-        {title === '' ? 'Sauce' : title}
+        {title === '' ? say.sauce : title}
       </Box>
       <div>
-        <strong>Ingredients:</strong>{' '}
+        <strong>{say.ingredients}</strong>{' '}
         {record.label.ingredients.map((line, index) => (
           <span key={index}>
             {index > 0 && ', '}
@@ -293,21 +292,28 @@ function One({
         </div>
       ))}
       <div>
-        <strong>Net</strong> {net} · <strong>made</strong> {date(record.made_on)} · <strong>use by</strong>{' '}
-        {date(record.use_by)}
+        <strong>{say.net}</strong> {net} · <strong>{say.madeOnLabel}</strong> {date(record.made_on)} ·{' '}
+        <strong>{say.useByOnLabel}</strong> {date(record.use_by)}
       </div>
-      <div>{keepWords(record.keep)}. Once open, in the fridge.</div>
+      <div>{say.onceOpenInTheFridge(keepWords(record.keep))}</div>
       {nutrition !== null && <div>{inHundred(nutrition)}</div>}
-      <div>
-        Batch {record.code}-{number}
-      </div>
+      <div>{say.batchAndJar(record.code, number)}</div>
     </Box>
   );
 }
 
 /** In 100 g, as few as a small label bears; worked out from the recipe, and so said to be about. */
 const inHundred = (one: NonNullable<Balance['nutrition']>): string =>
-  `100 g: about ${Math.round(one.energy_kj)} kJ / ${Math.round(one.energy_kcal)} kcal, fat ${fixed(one.fat, 1)} g (saturates ${fixed(one.saturates, 1)} g), carbohydrate ${fixed(one.carbohydrate, 1)} g (sugars ${fixed(one.sugars, 1)} g), protein ${fixed(one.protein, 1)} g, salt ${fixed(one.salt, 2)} g`;
+  say.nutritionOf100G(
+    Math.round(one.energy_kj),
+    Math.round(one.energy_kcal),
+    fixed(one.fat, 1),
+    fixed(one.saturates, 1),
+    fixed(one.carbohydrate, 1),
+    fixed(one.sugars, 1),
+    fixed(one.protein, 1),
+    fixed(one.salt, 2),
+  );
 
 const paper = {
   boxSizing: 'border-box',

@@ -5,6 +5,7 @@ import { logQuery, palateQuery, sauceQuery } from '../../api/queries';
 import { AxisBars } from '../../ui/AxisBars';
 import { day, grams } from '../../ui/words';
 import { tasted } from './tasted';
+import { say } from './sentences';
 
 /** What is known before the spoon goes in: the last batch, what was said of it, and what tastings taught of its family. */
 export function LastTime({ sauce }: { sauce: number }) {
@@ -14,12 +15,12 @@ export function LastTime({ sauce }: { sauce: number }) {
   const last = log.data?.batches.at(-1);
   const learned = palate.data?.families.find((one) => one.style === found.data?.style)?.says;
   return (
-    <Box component="section" aria-label="Last time">
+    <Box component="section" aria-label={say.lastTime}>
       {last === undefined ? (
         found.data !== undefined && (
           <>
             <Typography variant="h2" sx={{ mt: 2, mb: 0.5 }}>
-              As it is written
+              {say.asItIsWritten}
             </Typography>
             <AxisBars axes={found.data.standing.axes} preview={null} styleName={found.data.style} />
           </>
@@ -27,12 +28,12 @@ export function LastTime({ sauce }: { sauce: number }) {
       ) : (
         <>
           <Typography variant="h2" sx={{ mt: 2 }}>
-            Last time, {last.at === null ? '' : day(last.at)}
+            {say.lastTimeOn(last.at === null ? '' : day(last.at))}
           </Typography>
           <Typography sx={{ my: 0.5 }}>
-            {tasted(last) === '' ? 'Not tasted.' : `“${tasted(last)}”`}{' '}
+            {tasted(last) === '' ? say.notTasted : `“${tasted(last)}”`}{' '}
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              {grams(last.grams)}, batch{' '}
+              {say.batch(grams(last.grams))}
               <Box component={Link} to={`/batch/${last.id}`} sx={{ color: 'inherit' }}>
                 {last.code}
               </Box>
@@ -43,7 +44,7 @@ export function LastTime({ sauce }: { sauce: number }) {
       )}
       {learned != null && (
         <Typography sx={{ mt: 1 }}>
-          <strong>Learned:</strong> {learned}
+          <strong>{say.learned}</strong> {learned}
         </Typography>
       )}
     </Box>

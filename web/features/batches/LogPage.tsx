@@ -14,6 +14,7 @@ import { Diary } from './Diary';
 import { OverTime } from './OverTime';
 import { tasted } from './tasted';
 import { halves } from '../../ui/looks';
+import { say } from './sentences';
 
 type Batch = SauceLog['batches'][number];
 
@@ -24,19 +25,16 @@ export function LogPage() {
   const log = useQuery(logQuery(sauce));
   const batches = log.data?.batches ?? [];
   return (
-    <SaucePage sauce={sauce} at="log" name="Log">
+    <SaucePage sauce={sauce} at="log" name={say.log}>
       {log.error !== null && <Typography role="alert">{log.error.message}</Typography>}
       {log.data !== undefined && batches.length === 0 && (
         <Box sx={{ mt: 2, maxWidth: '60ch' }}>
-          <Typography sx={{ mb: 1.5 }}>
-            No batch yet. Cook it, or taste a pan of it, and it is remembered here: its colour and its balance then,
-            what went in, its jars, and what the tongue said.
-          </Typography>
+          <Typography sx={{ mb: 1.5 }}>{say.noBatchYetCookIt}</Typography>
           <Button component={Link} to={`/sauce/${sauce}/cook`} variant="contained">
-            Cook it
+            {say.cookIt}
           </Button>{' '}
           <Button component={Link} to={`/sauce/${sauce}/taste`} variant="outlined">
-            Taste a pan of it
+            {say.tasteAPanOfIt}
           </Button>
         </Box>
       )}
@@ -44,17 +42,17 @@ export function LogPage() {
         <Box sx={halves}>
           <Box>
             <Typography variant="h2" sx={{ mt: 1.5 }}>
-              Diary
+              {say.diary}
             </Typography>
             <Diary batches={batches} />
           </Box>
           <Box>
-            <Box component="section" aria-label="Over time">
+            <Box component="section" aria-label={say.overTimeHeading}>
               <Typography variant="h2" sx={{ mt: 1.5, mb: 1 }}>
-                Over time
+                {say.overTimeHeading}
               </Typography>
               <Choice
-                label="Axis"
+                label={say.axis}
                 options={axisKeys.map((key) => [key, axisNames[key]] as const)}
                 value={axis}
                 onChoose={setAxis}
@@ -75,16 +73,16 @@ function Measured({ batches, learned }: { batches: readonly Batch[]; learned: Sa
   const measured = batches.filter((one) => one.measured.ph !== null || one.measured.solids !== null);
   if (measured.length === 0) return null;
   return (
-    <Box component="section" aria-label="Measured and estimated" sx={{ mt: 2.5 }}>
-      <Typography variant="h2">Measured and estimated</Typography>
-      <PlainTable label="Measured and estimated, as a table">
+    <Box component="section" aria-label={say.measuredAndEstimated} sx={{ mt: 2.5 }}>
+      <Typography variant="h2">{say.measuredAndEstimated}</Typography>
+      <PlainTable label={say.measuredAndEstimatedAsA}>
         <thead>
           <tr>
-            <th scope="col">Batch</th>
-            <th scope="col">pH measured</th>
-            <th scope="col">estimated</th>
-            <th scope="col">Dissolved, measured</th>
-            <th scope="col">estimated</th>
+            <th scope="col">{say.batchColumn}</th>
+            <th scope="col">{say.phMeasured}</th>
+            <th scope="col">{say.estimated}</th>
+            <th scope="col">{say.dissolvedMeasured}</th>
+            <th scope="col">{say.estimated}</th>
           </tr>
         </thead>
         <tbody>
@@ -105,12 +103,14 @@ function Measured({ batches, learned }: { batches: readonly Batch[]; learned: Sa
       </PlainTable>
       {learned.map((one) => (
         <Typography key={one.ingredient + one.figure} data-learned sx={{ mt: 1 }}>
-          <strong>It repeats:</strong> in {one.batches} batches{' '}
-          {one.figure === 'ph' ? 'the pH' : 'the dissolved solids'} came out{' '}
-          {fixed(Math.abs(one.gap), one.figure === 'ph' ? 2 : 1)}
-          {one.figure === 'ph' ? '' : ' points'} {one.gap > 0 ? 'above' : 'below'} the estimate, and most of the doubt
-          is {one.name.toLowerCase()}: yours differs from the table. Enter it in the pantry as your own, and the
-          estimate follows.
+          <strong>{say.itRepeats}</strong>
+          {say.inBatchesCameOutThe(
+            one.batches,
+            one.figure,
+            fixed(Math.abs(one.gap), one.figure === 'ph' ? 2 : 1),
+            one.gap,
+            one.name.toLowerCase(),
+          )}
         </Typography>
       ))}
     </Box>
@@ -139,26 +139,29 @@ function TwoBatches({ batches }: { batches: readonly Batch[] }) {
   );
   const answer = found.data;
   return (
-    <Box component="section" aria-label="Two batches" data-between sx={{ mt: 2.5 }}>
-      <Typography variant="h2">What changed between two</Typography>
+    <Box component="section" aria-label={say.twoBatches} data-between sx={{ mt: 2.5 }}>
+      <Typography variant="h2">{say.whatChangedBetweenTwo}</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', my: 1 }}>
-        from {pick('From batch', before, setBefore)} to {pick('To batch', after, setAfter)}
+        {say.from}
+        {pick(say.fromBatch, before, setBefore)}
+        {say.to}
+        {pick(say.toBatch, after, setAfter)}
       </Box>
       {answer !== undefined && (
         <>
           <Typography data-changed>
-            {answer.changes.length === 0 ? 'Nothing that changes the taste.' : `${answer.changes.join(', ')}.`}
+            {answer.changes.length === 0 ? say.nothingThatChangesTheTaste : `${answer.changes.join(', ')}.`}
           </Typography>
           <Typography sx={{ color: 'text.secondary' }}>
-            {moves(answer.steps) === '' ? 'No axis moved.' : `In steps: ${moves(answer.steps)}.`}
+            {moves(answer.steps) === '' ? say.noAxisMoved : say.inSteps(moves(answer.steps))}
           </Typography>
           {answer.brands.map((brand) => (
             <Typography key={brand} data-brand>
               {brand}.
             </Typography>
           ))}
-          <Typography>Tasted before: {tasted({ tastings: answer.tasted.before }) || 'not tasted'}</Typography>
-          <Typography>Tasted after: {tasted({ tastings: answer.tasted.after }) || 'not tasted'}</Typography>
+          <Typography>{say.tastedBefore(tasted({ tastings: answer.tasted.before }))}</Typography>
+          <Typography>{say.tastedAfter(tasted({ tastings: answer.tasted.after }))}</Typography>
         </>
       )}
     </Box>

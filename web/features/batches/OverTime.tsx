@@ -1,6 +1,7 @@
 import { Box, useTheme } from '@mui/material';
 import type { AxisKey, SauceLog } from '../../api/client';
 import { axisNames, day } from '../../ui/words';
+import { say } from './sentences';
 
 type Batch = SauceLog['batches'][number];
 
@@ -41,11 +42,11 @@ export function OverTime({ batches, axis }: { batches: readonly Batch[]; axis: A
   const [family, own] = [band((one) => one.window_steps), band((one) => one.own_steps)];
   const said = dated.map((one, at) => `${day(one.at ?? '')}: ${axes[at]?.verdict ?? ''}`).join('; ');
   return (
-    <Box tabIndex={0} role="region" aria-label="Over time, as a picture" sx={{ overflowX: 'auto' }}>
+    <Box tabIndex={0} role="region" aria-label={say.overTimeAsAPicture} sx={{ overflowX: 'auto' }}>
       <svg
         viewBox={`0 0 ${wide} ${high}`}
         role="img"
-        aria-label={`${axisNames[axis]} over time. ${said}`}
+        aria-label={say.overTime(axisNames[axis], said)}
         data-over={axis}
         style={{ width: '100%', minWidth: 420, maxWidth: 860, display: 'block' }}
       >
@@ -89,15 +90,13 @@ export function OverTime({ batches, axis }: { batches: readonly Batch[]; axis: A
           );
         })}
         <text x={0} y={edge.top + 8} fontSize={12} fill="currentColor">
-          more
+          {say.more}
         </text>
         <text x={0} y={high - edge.bottom} fontSize={12} fill="currentColor">
-          less
+          {say.less}
         </text>
       </svg>
-      <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>
-        shaded: the family’s window{own !== null && ' · dashed: how you like it'} · the line through a mark: its doubt
-      </Box>
+      <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>{say.shadedTheFamilysWindowThe(own)}</Box>
     </Box>
   );
 }

@@ -5,13 +5,14 @@ import { api, type SplitRequest } from '../../api/client';
 import { grams, typedNumber } from '../../ui/words';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
+import { say } from './sentences';
 
 type Use = SplitRequest['uses'][number];
 const names: readonly (readonly [Use, string])[] = [
-  ['table', 'at the table'],
-  ['marinade', 'as a marinade'],
-  ['basting', 'for basting'],
-  ['mop', 'as a mop'],
+  ['table', say.atTheTable],
+  ['marinade', say.asAMarinade],
+  ['basting', say.forBasting],
+  ['mop', say.asAMop],
 ];
 
 /** The batch divided before it is used, so that nothing that touched raw meat comes back. */
@@ -31,8 +32,8 @@ export function SplitUses({ batch }: { batch: number }) {
     <TextInput inputMode="decimal" aria-label={label} value={value} onText={onChange} sx={{ width: 70 }} />
   );
   return (
-    <Box component="section" aria-label="Use" sx={{ mt: 2.5 }}>
-      <Typography variant="h2">Use: divide it first</Typography>
+    <Box component="section" aria-label={say.use} sx={{ mt: 2.5 }}>
+      <Typography variant="h2">{say.useDivideItFirst}</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', my: 0.5 }}>
         {names.map(([use, says]) => (
           <Check
@@ -47,8 +48,11 @@ export function SplitUses({ batch }: { batch: number }) {
         ))}
       </Box>
       <Typography component="div">
-        for {input('Kilograms of food', kilograms, setKilograms)} kg of food and {input('People', people, setPeople)}{' '}
-        people
+        {say.forSoMuch}
+        {input(say.kilogramsOfFood, kilograms, setKilograms)}
+        {say.kgOfFoodAnd}
+        {input(say.peopleField, people, setPeople)}
+        {say.people}
       </Typography>
       {found.error !== null && <Typography role="alert">{found.error.message}</Typography>}
       {found.data?.parts.map((part) => (
@@ -56,7 +60,7 @@ export function SplitUses({ batch }: { batch: number }) {
           <strong>
             {grams(part.grams)} {names.find(([use]) => use === part.use)?.[1]}
           </strong>
-          {part.grams < part.wanted_grams - 1 && ` (${grams(part.wanted_grams)} would be usual: there is not enough)`}
+          {part.grams < part.wanted_grams - 1 && say.wouldBeUsualThereIs(grams(part.wanted_grams))}
           <Box component="span" sx={{ display: 'block', fontSize: '0.92rem' }}>
             {part.timing} <strong>{part.rule}</strong>{' '}
             <Box component="span" sx={{ color: 'text.secondary' }}>
@@ -66,7 +70,7 @@ export function SplitUses({ batch }: { batch: number }) {
         </Box>
       ))}
       {found.data !== undefined && (
-        <Typography sx={{ mt: 0.5 }}>{grams(found.data.left_grams)} left to keep.</Typography>
+        <Typography sx={{ mt: 0.5 }}>{say.leftToKeep(grams(found.data.left_grams))}</Typography>
       )}
     </Box>
   );

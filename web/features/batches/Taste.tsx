@@ -6,6 +6,7 @@ import { AxisBars } from '../../ui/AxisBars';
 import { besides, grams, moment, spoken } from '../../ui/words';
 import { Farewell } from './Farewell';
 import { type Strength, Words } from './Words';
+import { say } from './sentences';
 
 interface Props {
   batch: Batch;
@@ -41,7 +42,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
       setFault(null);
       await act();
     } catch (reason) {
-      setFault(reason instanceof Error ? `${reason.message} What you tapped is still here.` : 'That did not work.');
+      setFault(reason instanceof Error ? say.whatYouTappedIsStill(reason.message) : say.thatDidNotWork);
     }
     setIsBusy(false);
   };
@@ -61,8 +62,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
   const top = (
     <Box sx={{ my: 1 }}>
       <Typography data-pan sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
-        {grams(batch.balance.batch.grams)} in the pan
-        {batch.doses.length > 0 && `, ${batch.doses.length} ${batch.doses.length === 1 ? 'dose' : 'doses'} in`}
+        {say.inThePan(grams(batch.balance.batch.grams), batch.doses.length)}
       </Typography>
     </Box>
   );
@@ -72,7 +72,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
       {place === 'words' && (
         <>
           <Typography variant="h2" component="h2">
-            What does the tongue say?
+            {say.whatDoesTheTongueSay}
           </Typography>
           <Words complaints={complaints} says={says} onSay={setSays} />
           <Box sx={foot}>
@@ -85,7 +85,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
                 disabled={isBusy}
                 onClick={() => void ask(false)}
               >
-                What do I add?
+                {say.whatDoIAdd}
               </Button>
             ) : (
               <Button
@@ -96,7 +96,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
                   setPlace('farewell');
                 }}
               >
-                It is good: leave it
+                {say.itIsGoodLeaveIt}
               </Button>
             )}
           </Box>
@@ -116,7 +116,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
       {place === 'again' && (
         <>
           <Typography variant="h2" component="h2">
-            Stir, wait a moment, taste. How is it now?
+            {say.stirWaitAMomentTaste}
           </Typography>
           <Box sx={{ display: 'grid', gap: 1.25, mt: 1.5 }}>
             <Button
@@ -128,7 +128,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
                 setPlace('farewell');
               }}
             >
-              Good: leave it
+              {say.goodLeaveIt}
             </Button>
             {says.size > 0 && !isWayBack && (
               <Button
@@ -138,7 +138,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
                 disabled={isBusy}
                 onClick={() => void ask(false)}
               >
-                Better, but still so
+                {say.betterButStillSo}
               </Button>
             )}
             <Button
@@ -150,11 +150,11 @@ export function Taste({ batch, complaints, onBatch }: Props) {
                 setPlace('words');
               }}
             >
-              Something else
+              {say.somethingElse}
             </Button>
             {batch.doses.length > 0 && (
               <Button variant="outlined" size="large" disabled={isBusy} onClick={() => void ask(true)}>
-                Overshot: the way back
+                {say.overshotTheWayBack}
               </Button>
             )}
           </Box>
@@ -211,14 +211,14 @@ function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
   return (
     <>
       <Typography variant="h2" component="h2">
-        {isWayBack ? 'The way back, half first' : 'Half first, one of these'}
+        {isWayBack ? say.theWayBackHalfFirst : say.halfFirstOneOfThese}
       </Typography>
       {advice.notes.map((note) => (
         <Typography key={note} sx={{ my: 0.5 }}>
           {note}
         </Typography>
       ))}
-      <Box component="ol" aria-label="Doses" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ol" aria-label={say.doses} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {doses.map((correction, index) => {
           const effects = besides(correction);
           return (
@@ -227,13 +227,12 @@ function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
                 <Typography key={one.ingredient} sx={{ fontSize: '1.35rem', fontWeight: 700, lineHeight: 1.25 }}>
                   {spoken(one.first_dose)} {one.name.toLowerCase()}{' '}
                   <Box component="span" sx={{ fontSize: '0.95rem', fontWeight: 400, color: 'text.secondary' }}>
-                    half of {spoken(one.measure)}
+                    {say.halfOf(spoken(one.measure))}
                   </Box>
                 </Typography>
               ))}
               <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary', mb: 1 }}>
-                {correction.why}.{' '}
-                {effects.length > 0 ? `In full: ${effects.join(', ')}` : 'Nothing else moves that one could notice'}
+                {correction.why}. {effects.length > 0 ? say.inFull(effects.join(', ')) : say.nothingElseMovesThatOne}
               </Typography>
               <Button
                 variant={index === 0 ? 'contained' : 'outlined'}
@@ -245,7 +244,7 @@ function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
                   onAdd(correction);
                 }}
               >
-                Added it
+                {say.addedIt}
               </Button>
             </Box>
           );
@@ -258,7 +257,7 @@ function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
           </Typography>
         ))}
       <Button variant="outlined" fullWidth size="large" sx={{ mt: 1 }} onClick={onBack}>
-        None of these
+        {say.noneOfThese}
       </Button>
     </>
   );
@@ -273,26 +272,26 @@ function Done({ batch }: { batch: Batch }) {
       await api.intoTheSauce(batch.id);
       setWritten(true);
     } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+      setFault(reason instanceof Error ? reason.message : say.thatDidNotWork);
     }
   };
   return (
     <Box role="status" sx={{ display: 'grid', gap: 1.25 }}>
       <Typography variant="h2" component="h2">
-        Kept. Next time it starts from here.
+        {say.keptNextTimeItStarts}
       </Typography>
       {batch.as_lines.length > 0 && !written && (
         <>
-          <Typography>In the size of the formula, the doses were {batch.as_lines.join(', ')}.</Typography>
+          <Typography>{say.inTheSizeOfThe(batch.as_lines.join(', '))}</Typography>
           <Button variant="contained" size="large" onClick={() => void write()}>
-            Write the doses into the sauce
+            {say.writeTheDosesIntoThe}
           </Button>
         </>
       )}
-      {written && <Typography>They stand in the sauce now; the version before is kept.</Typography>}
+      {written && <Typography>{say.theyStandInTheSauce}</Typography>}
       {fault !== null && <Typography role="alert">{fault}</Typography>}
       <Button component={Link} to={`/sauce/${batch.sauce}`} variant="outlined" size="large">
-        Back to the bench
+        {say.backToTheBench}
       </Button>
     </Box>
   );
@@ -302,21 +301,21 @@ function Done({ batch }: { batch: Batch }) {
 function Record({ batch, onUndose }: { batch: Batch; onUndose: () => void }) {
   if (batch.doses.length === 0 && batch.tastings.length === 0) return null;
   return (
-    <Box component="section" aria-label="The record of this pan" sx={{ mt: 2, fontSize: '0.95rem' }}>
+    <Box component="section" aria-label={say.theRecordOfThisPan} sx={{ mt: 2, fontSize: '0.95rem' }}>
       <Typography variant="h3" component="h2">
-        Since {moment(batch.started_at)}
+        {say.since(moment(batch.started_at))}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {batch.doses.map((dose) => (
           <li key={dose.id}>
-            {dose.additions.map((one) => `${spoken(one.measure)} ${one.name.toLowerCase()}`).join(' and ')}
-            {dose.why !== '' && ` for “${dose.why}”`}
+            {dose.additions.map((one) => `${spoken(one.measure)} ${one.name.toLowerCase()}`).join(say.and)}
+            {dose.why !== '' && say.forIt(dose.why)}
           </li>
         ))}
       </Box>
       {batch.doses.length > 0 && batch.closed_at === null && (
         <Button onClick={onUndose} sx={{ px: 0 }}>
-          The last one was a slip: take it off
+          {say.theLastOneWasA}
         </Button>
       )}
     </Box>

@@ -10,6 +10,7 @@ import { LastTime } from './LastTime';
 import { Taste } from './Taste';
 import { TextInput } from '../../ui/TextInput';
 import { halves } from '../../ui/looks';
+import { say } from './sentences';
 
 /** At the pan: first how much is in it, then what the tongue says. */
 export function TastePage() {
@@ -17,7 +18,7 @@ export function TastePage() {
   const [batch, setBatch] = useState<Batch | null>(null);
   const kitchen = useQuery(kitchenQuery);
   return (
-    <SaucePage sauce={sauce} at="taste" name="Taste">
+    <SaucePage sauce={sauce} at="taste" name={say.taste}>
       {batch === null || kitchen.data === undefined ? (
         <Box sx={halves}>
           <Begin sauce={sauce} onBatch={setBatch} />
@@ -45,12 +46,12 @@ function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => v
       setFault(null);
       onBatch(await ask);
     } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+      setFault(reason instanceof Error ? reason.message : say.thatDidNotWork);
     }
   };
   const begin = () => {
     if (isTyped && !(typed > 0)) {
-      setFault('The weight is a number of grams above zero, or leave it empty.');
+      setFault(say.theWeightIsANumber);
       return;
     }
     void then(api.startBatch(sauce, isTyped ? typed : null));
@@ -66,34 +67,34 @@ function Begin({ sauce, onBatch }: { sauce: number; onBatch: (batch: Batch) => v
       {open !== undefined && (
         <Box sx={{ borderTop: '3px solid', borderColor: 'bar.rule', py: 1.5, my: 1 }}>
           <Typography sx={{ mb: 1 }}>
-            A pan from {moment(open.started_at)} is still open
-            {open.pan_grams === null ? '' : `, ${grams(open.pan_grams)}`}, {open.dose_count}{' '}
-            {open.dose_count === 1 ? 'dose' : 'doses'} so far.
+            {say.aPanFromIsStill(
+              moment(open.started_at),
+              open.pan_grams === null ? '' : `, ${grams(open.pan_grams)}`,
+              open.dose_count,
+            )}
           </Typography>
           <Button variant="contained" fullWidth size="large" onClick={() => void then(api.batch(open.id))}>
-            Go on with it
+            {say.goOnWithIt}
           </Button>
         </Box>
       )}
       <Typography variant="h2" component="h2" sx={{ mt: 2 }}>
-        How much is in the pan?
+        {say.howMuchIsInThe}
       </Typography>
       <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 1, my: 1 }}>
         <TextInput
           inputMode="decimal"
-          aria-label="Grams in the pan"
-          placeholder="weighed"
+          aria-label={say.gramsInThePan}
+          placeholder={say.weighed}
           value={weight}
           onText={setWeight}
           sx={{ flex: 1, minWidth: 0, minHeight: 56, fontSize: '1.3rem' }}
         />
-        <span>g</span>
+        <span>{say.g}</span>
       </Box>
-      <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
-        Weigh pan and sauce, less the pan. Left empty, it is what the formula comes to.
-      </Typography>
+      <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>{say.weighPanAndSauceLess}</Typography>
       <Button type="submit" variant={open === undefined ? 'contained' : 'outlined'} fullWidth size="large">
-        {isTyped ? `Taste ${typed > 0 ? grams(typed) : 'it'}` : 'Taste the formula’s amount'}
+        {isTyped ? say.tasteSoMuch(typed > 0 ? grams(typed) : 'it') : say.tasteTheFormulasAmount}
       </Button>
       {fault !== null && (
         <Typography role="alert" sx={{ mt: 1 }}>

@@ -1,6 +1,7 @@
 import { Box, ButtonBase } from '@mui/material';
 import type { Kitchen, Said } from '../../api/client';
 import { Degrees } from './Degrees';
+import { say } from './sentences';
 
 export type Strength = Said['strength'];
 
@@ -11,14 +12,14 @@ interface Props {
 }
 
 const strengths: readonly (readonly [Strength, string, string])[] = [
-  ['little', 'a little', 'a little'],
-  ['clear', 'clearly', 'clearly'],
-  ['far', 'far', 'far'],
+  ['little', say.aLittle, say.aLittle],
+  ['clear', say.clearly, say.clearly],
+  ['far', say.far, say.far],
 ];
 
 /** Big words to tap; each that is tapped asks how strongly. */
 export function Words({ complaints, says, onSay }: Props) {
-  const say = (key: string, strength: Strength | null) => {
+  const tell = (key: string, strength: Strength | null) => {
     onSay((now) => {
       const next = new Map(now);
       if (strength === null) next.delete(key);
@@ -29,7 +30,7 @@ export function Words({ complaints, says, onSay }: Props) {
   return (
     <Box
       role="group"
-      aria-label="What the tongue says"
+      aria-label={say.whatTheTongueSays}
       sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 1 }}
     >
       {complaints.map((one) => {
@@ -41,7 +42,7 @@ export function Words({ complaints, says, onSay }: Props) {
               data-word={one.key}
               aria-pressed={isSaid}
               onClick={() => {
-                say(one.key, isSaid ? null : 'clear');
+                tell(one.key, isSaid ? null : 'clear');
               }}
               sx={word}
             >
@@ -49,11 +50,11 @@ export function Words({ complaints, says, onSay }: Props) {
             </ButtonBase>
             {isSaid && (
               <Degrees
-                label={`How ${one.says}`}
+                label={say.how(one.says)}
                 options={strengths}
                 value={strength}
                 onChoose={(key) => {
-                  say(one.key, key);
+                  tell(one.key, key);
                 }}
                 attributes={(key) => ({ 'data-strength': key })}
               />

@@ -1,4 +1,5 @@
 import type { SauceLog } from '../../api/client';
+import { say } from './sentences';
 
 type Tasting = SauceLog['batches'][number]['tastings'][number];
 
@@ -7,7 +8,7 @@ export const tasted = (batch: { tastings: readonly Tasting[] }): string =>
   batch.tastings
     .map(
       (one) =>
-        [one.words ?? '', one.says.join(', '), one.food === null ? '' : `with ${one.food}`]
+        [one.words ?? '', one.says.join(', '), one.food === null ? '' : say.withIt(one.food)]
           .filter((part) => part !== '')
           .join('; ') || 'good',
     )

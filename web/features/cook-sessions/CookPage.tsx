@@ -7,6 +7,7 @@ import { keptCooks } from './keptCooks';
 import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
 import { CookSheet } from './CookSheet';
+import { say } from './sentences';
 
 /** Opens a cook, and asks which instruments are there. */
 export function CookPage() {
@@ -21,7 +22,7 @@ export function CookPage() {
     return (
       <Frame>
         <Typography role="status" sx={{ mt: 4 }}>
-          {cook.error?.message ?? 'Opening …'}
+          {cook.error?.message ?? say.opening}
         </Typography>
       </Frame>
     );

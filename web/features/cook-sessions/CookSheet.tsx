@@ -21,8 +21,9 @@ import { StepMove } from './StepMove';
 import { Timers } from './Timers';
 import { WeighAlong } from './WeighAlong';
 import { ColourDrop } from '../../ui/ColourDrop';
-import { hasVoice, say } from './sound';
+import { hasVoice, speak } from './sound';
 import { useHands } from './useHands';
+import { say } from './sentences';
 
 /** Asks the browser to keep the screen on, again whenever the page comes back into view. */
 function useWakefulness() {
@@ -85,7 +86,7 @@ export function CookSheet({ opened, offset, instruments }: Props) {
     [outbox],
   );
   useEffect(() => {
-    document.title = `Cook: ${cook.title} · Vinculum`;
+    document.title = say.cookVinculum(cook.title);
   }, [cook.title]);
 
   const notTaken = useSyncExternalStore(outbox.subscribe, outbox.notTaken);
@@ -110,10 +111,10 @@ export function CookSheet({ opened, offset, instruments }: Props) {
       >
         <ColourDrop colour={cook.balance.colour} size={34} />
         <Typography variant="h1" noWrap sx={{ flex: 1, minWidth: 0, fontSize: '1.25rem' }}>
-          {cook.title === '' ? 'Unnamed sauce' : cook.title}
+          {cook.title === '' ? say.unnamedSauce : cook.title}
         </Typography>
         <Typography role="status" data-waiting={waiting.length} sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-          {waiting.length > 0 ? `${waiting.length} to send` : 'Kept'}
+          {waiting.length > 0 ? say.toSend(waiting.length) : say.kept}
         </Typography>
         <Button
           aria-expanded={showsAll}
@@ -121,16 +122,16 @@ export function CookSheet({ opened, offset, instruments }: Props) {
             setShowsAll(!showsAll);
           }}
         >
-          {at + 1} of {cook.moves.length}
+          {say.ofIt(at, cook.moves.length)}
         </Button>
         <Button component={Link} to={`/sauce/${cook.sauce}`}>
-          Leave
+          {say.leave}
         </Button>
       </Box>
       <Timers timers={cook.timers} offset={offset} onEvent={tell} />
       {trouble !== null && (
         <Typography role="status" data-away sx={{ ...quiet, my: 1 }}>
-          {trouble} Go on: what happens is kept here and sent later, and the bars wait until then.
+          {say.goOnWhatHappensIs(trouble)}
         </Typography>
       )}
       {notTaken.length > 0 && (
@@ -159,7 +160,7 @@ export function CookSheet({ opened, offset, instruments }: Props) {
         ))}
       {cook.rebalancing.length > 0 && <Rebalancing cook={cook} onEvent={tell} />}
       {move !== undefined && (
-        <Box component="section" aria-label="Now" data-move={move.kind} key={at} sx={{ pt: 2 }}>
+        <Box component="section" aria-label={say.now} data-move={move.kind} key={at} sx={{ pt: 2 }}>
           {move.cautions.map((caution) => (
             <Box key={caution.code} role="alert" data-step-caution={caution.severity} sx={stepCaution}>
               <CautionLine caution={caution} />
@@ -176,20 +177,20 @@ export function CookSheet({ opened, offset, instruments }: Props) {
             setAt(at - 1);
           }}
         >
-          Back
+          {say.back}
         </Button>
         {hasVoice() && move !== undefined && (
           <Button
             data-aloud
             onClick={() => {
-              say(spokenMove(move, cook));
+              speak(spokenMove(move, cook));
             }}
           >
-            Read it aloud
+            {say.readItAloud}
           </Button>
         )}
         <Button disabled={at + 1 >= cook.moves.length} onClick={goOn}>
-          Skip
+          {say.skip}
         </Button>
       </Box>
       <Box sx={{ mt: 1, maxWidth: 420 }}>
@@ -206,11 +207,11 @@ export function CookSheet({ opened, offset, instruments }: Props) {
 function spokenMove(move: Move, cook: Cook): string {
   if (move.measure !== null) return move.measure.says;
   if (move.step !== null) return move.step.text;
-  if (move.kind === 'pan-empty') return 'Weigh the empty pan';
+  if (move.kind === 'pan-empty') return say.weighTheEmptyPan;
   if (move.kind === 'pan-reads') {
-    return `Stop when pan and sauce weigh ${inGrams(cook.pan.reads_grams ?? cook.pan.sauce_grams)}`;
+    return say.stopWhenPanAndSauce(inGrams(cook.pan.reads_grams ?? cook.pan.sauce_grams));
   }
-  return move.kind === 'cool' ? 'Cool it' : move.kind === 'fill' ? 'Fill the jars' : 'Take the readings';
+  return move.kind === 'cool' ? say.coolIt : move.kind === 'fill' ? say.fillTheJars : say.takeTheReadings;
 }
 
 const stepCaution = { border: '3px solid', borderColor: 'bar.preview', px: 1.25, mb: 1, fontSize: '1.1rem' } as const;
@@ -231,7 +232,7 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
       <Box>
         {measure.take !== null && (
           <Typography data-take sx={{ fontSize: '1.1rem', fontWeight: 700 }}>
-            Take the {measure.take}
+            {say.takeTheSpoon(measure.take)}
           </Typography>
         )}
         <Typography sx={huge} data-measure={measure.line}>
@@ -244,12 +245,12 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
         <Typography sx={{ ...quiet, mb: 1.5 }}>
           {[
             ...(measure.grams === null
-              ? ['to taste']
+              ? [say.toTaste]
               : measure.measure === grams(measure.grams)
                 ? []
                 : [inGrams(measure.grams)]),
             ...(measure.changed ? ['rebalanced'] : []),
-            ...(measure.actual_grams === null ? [] : [`${grams(measure.actual_grams)} went in`]),
+            ...(measure.actual_grams === null ? [] : [say.wentIn(grams(measure.actual_grams))]),
             ...(measure.note === null ? [] : [measure.note]),
           ].join(' · ')}
         </Typography>
@@ -260,7 +261,7 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
           tolerance={measure.tolerance_grams}
           tares
           pours={measure.grams ?? 1}
-          accept="It is in"
+          accept={say.itIsIn}
           mayBePlanned
           onGrams={(weighed, isPlanned) => {
             onEvent({
@@ -289,18 +290,15 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
     case 'pan-empty':
       return (
         <Box>
-          <Typography sx={huge}>Weigh the empty pan</Typography>
-          <Typography sx={{ ...quiet, mb: 1.5 }}>
-            With nothing on the scale, set it to nothing; then the pan, its handle free. So the pan itself says when
-            enough has boiled off.
-          </Typography>
+          <Typography sx={huge}>{say.weighTheEmptyPan}</Typography>
+          <Typography sx={{ ...quiet, mb: 1.5 }}>{say.withNothingOnTheScale}</Typography>
           <WeighAlong
             {...scale}
             key="empty"
             target={null}
             tares={false}
             pours={850}
-            accept="That is the pan"
+            accept={say.thatIsThePan}
             onGrams={(weighed) => {
               onEvent({ kind: 'pan-empty', figures: { grams: weighed } });
               onDone();
@@ -313,14 +311,20 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
         <Box>
           <Typography sx={huge} data-stop-at={cook.pan.reads_grams ?? cook.pan.sauce_grams}>
             {cook.pan.reads_grams === null
-              ? `Stop when the sauce alone weighs ${inGrams(cook.pan.sauce_grams)}`
-              : `Stop when pan and sauce weigh ${inGrams(cook.pan.reads_grams)}`}
+              ? say.stopWhenTheSauceAlone(inGrams(cook.pan.sauce_grams))
+              : say.stopWhenPanAndSauce(inGrams(cook.pan.reads_grams))}
           </Typography>
           <Typography sx={{ ...quiet, mb: 1.5 }}>
-            {cook.pan.water_grams >= 1 && `${grams(cook.pan.water_grams)} of water boil off`}
-            {cook.pan.minutes !== null &&
-              `, about ${fixed(cook.pan.minutes.value, 0)} minutes (${fixed(cook.pan.minutes.low, 0)} to ${fixed(cook.pan.minutes.high, 0)})`}
-            . The weight is the surer end.
+            {say.theWeightIsTheSurer(
+              cook.pan.water_grams >= 1 ? say.ofWaterBoilOff(grams(cook.pan.water_grams)) : '',
+              cook.pan.minutes !== null
+                ? say.aboutMinutesTo(
+                    fixed(cook.pan.minutes.value, 0),
+                    fixed(cook.pan.minutes.low, 0),
+                    fixed(cook.pan.minutes.high, 0),
+                  )
+                : '',
+            )}
           </Typography>
           <WeighAlong
             {...scale}
@@ -329,7 +333,7 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
             tolerance={cook.pan.tolerance_grams}
             tares={false}
             pours={cook.pan.reads_grams ?? cook.pan.sauce_grams}
-            accept="That is what it weighs"
+            accept={say.thatIsWhatItWeighs}
             onGrams={(weighed) => {
               onEvent({ kind: 'pan-reads', figures: { grams: weighed } });
               onDone();

@@ -10,6 +10,7 @@ import { big } from './looks';
 import { WhatItTakes } from './WhatItTakes';
 import { TextInput } from '../../ui/TextInput';
 import { halves } from '../../ui/looks';
+import { say } from './sentences';
 
 /** Before the stove is lit: how much of it, or a cook that is still going. */
 export function CookStart() {
@@ -30,18 +31,18 @@ export function CookStart() {
       const cook = await api.cookBatch(sauce, asked);
       await navigate(`/cook/${cook.id}`);
     } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+      setFault(reason instanceof Error ? reason.message : say.thatDidNotWork);
     }
   };
   return (
-    <SaucePage sauce={sauce} at="cook" name="Cook">
+    <SaucePage sauce={sauce} at="cook" name={say.cook}>
       <Box sx={halves}>
         <Box>
           {open.map((one) => (
             <Box key={one.id} sx={{ borderTop: '3px solid', borderColor: 'bar.rule', py: 1.5, my: 1 }}>
-              <Typography sx={{ mb: 1 }}>Begun {moment(one.started_at)}, and not finished.</Typography>
+              <Typography sx={{ mb: 1 }}>{say.begunAndNotFinished(moment(one.started_at))}</Typography>
               <Button component={Link} to={`/cook/${one.id}`} variant="contained" fullWidth sx={big}>
-                Go on with it
+                {say.goOnWithIt}
               </Button>
             </Box>
           ))}
@@ -53,12 +54,12 @@ export function CookStart() {
             }}
           >
             <Typography variant="h2" component="h2" sx={{ mt: 2 }}>
-              How much of it?
+              {say.howMuchOfIt}
             </Typography>
             <TextInput
-              aria-label="How much of it"
+              aria-label={say.howMuchOfItField}
               value={size}
-              placeholder="6 x 250 ml, 1.5 l, or 2 for twice"
+              placeholder={say.sizeExample}
               maxLength={200}
               onText={(text) => {
                 setSize(text);
@@ -66,12 +67,9 @@ export function CookStart() {
               }}
               sx={{ width: '100%', minHeight: 56, fontSize: '1.2rem', my: 1 }}
             />
-            <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
-              Left empty, it is cooked as it is written. Portions, head space and what there is of one thing: under
-              Scale on the bench.
-            </Typography>
+            <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>{say.leftEmptyItIsCooked}</Typography>
             <Button type="submit" variant={open.length === 0 ? 'contained' : 'outlined'} fullWidth sx={big}>
-              To the stove
+              {say.toTheStove}
             </Button>
             {fault !== null && (
               <Typography role="alert" sx={{ mt: 1 }}>

@@ -5,6 +5,7 @@ import { api, type Cook, type CookEvent } from '../../api/client';
 import { big, huge, quiet } from './looks';
 import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
+import { say } from './sentences';
 
 const probeEvery = 60_000;
 
@@ -39,7 +40,7 @@ export function CoolingMove({
       onEvent({ kind: 'temperature', figures: { celsius: found.value } });
       setFault(null);
     } else {
-      setFault(found?.says ?? 'The probe does not answer: type what you read.');
+      setFault(found?.says ?? say.theProbeDoesNotAnswer);
     }
   };
   const isCooling = isOff && cook.cooling?.stage !== 'done' && cook.cooling?.stage !== 'too-slow';
@@ -55,7 +56,7 @@ export function CoolingMove({
   if (!isOff) {
     return (
       <Box>
-        <Typography sx={huge}>Take it off the heat</Typography>
+        <Typography sx={huge}>{say.takeItOffTheHeat}</Typography>
         <Typography sx={{ ...quiet, my: 1.5 }}>{cook.cooling_rule}</Typography>
         <Button
           variant="contained"
@@ -66,7 +67,7 @@ export function CoolingMove({
             onEvent({ kind: 'heat-off' });
           }}
         >
-          It is off the heat
+          {say.itIsOffTheHeat}
         </Button>
       </Box>
     );
@@ -75,32 +76,32 @@ export function CoolingMove({
   return (
     <Box>
       <Typography sx={huge} data-cooling={cook.cooling?.stage}>
-        {cook.cooling?.celsius == null ? 'Cooling' : `${fixed(cook.cooling.celsius, 1)} °C`}
+        {cook.cooling?.celsius == null ? say.cooling : `${fixed(cook.cooling.celsius, 1)} °C`}
       </Typography>
       <Typography
         role={cook.cooling?.stage === 'too-slow' ? 'alert' : 'status'}
         sx={{ fontSize: '1.25rem', my: 1.5, fontWeight: cook.cooling?.stage === 'too-slow' ? 700 : 400 }}
       >
-        {cook.cooling?.stage === 'too-slow' && 'Stop: '}
+        {cook.cooling?.stage === 'too-slow' && say.stop}
         {cook.cooling?.says}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', my: 1 }}>
         {hasProbe && (
           <Button variant="outlined" sx={big} data-read-probe onClick={() => void read()}>
-            Read the probe
+            {say.readTheProbe}
           </Button>
         )}
         <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-          By hand
+          {say.byHand}
           <TextInput
             inputMode="decimal"
-            aria-label="Degrees by hand"
+            aria-label={say.degreesByHand}
             value={typed}
             onText={setTyped}
             onKeyDown={(event: { key: string }) => {
               if (event.key !== 'Enter' || typed.trim() === '') return;
               if (Number.isNaN(degrees)) {
-                setFault('A temperature is a number of degrees.');
+                setFault(say.aTemperatureIsANumber);
               } else {
                 onEvent({ kind: 'temperature', figures: { celsius: degrees } });
                 setTyped('');
@@ -108,12 +109,12 @@ export function CoolingMove({
             }}
             sx={{ width: 90, minHeight: 56, fontSize: '1.25rem' }}
           />
-          °C, then Enter
+          {say.cThenEnter}
         </Box>
       </Box>
       {fault !== null && <Typography role="alert">{fault}</Typography>}
       <Button variant="contained" fullWidth sx={{ ...big, mt: 1 }} onClick={onDone}>
-        Go on while it cools
+        {say.goOnWhileItCools}
       </Button>
     </Box>
   );

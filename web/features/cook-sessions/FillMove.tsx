@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { Cook, CookEvent } from '../../api/client';
 import { grams, millilitres } from '../../ui/words';
 import { big, huge, quiet } from './looks';
+import { say } from './sentences';
 
 /** Into the jars, and away. */
 export function FillMove({ cook, onEvent }: { cook: Cook; onEvent: (event: CookEvent) => void }) {
@@ -11,28 +12,31 @@ export function FillMove({ cook, onEvent }: { cook: Cook; onEvent: (event: CookE
   return (
     <Box>
       <Typography sx={huge}>
-        {cook.finished === null ? 'Into the jars' : 'Done'}: {grams(cook.balance.batch.grams)},{' '}
+        {cook.finished === null ? say.intoTheJars : say.done}: {grams(cook.balance.batch.grams)},{' '}
         {millilitres(cook.balance.batch.millilitres)}
       </Typography>
       {cook.fill.map((one) => (
         <Typography key={one.container_ml} sx={{ fontSize: '1.3rem', my: 0.5 }}>
-          {one.count} × {millilitres(one.container_ml)}: {millilitres(one.filled_ml)} in each
-          {one.left_over_ml >= 1 && `, ${millilitres(one.left_over_ml)} left over`}
+          {say.inEach(
+            one.count,
+            millilitres(one.container_ml),
+            millilitres(one.filled_ml),
+            one.left_over_ml >= 1 ? say.leftOver(millilitres(one.left_over_ml)) : '',
+          )}
         </Typography>
       ))}
-      <Typography sx={{ ...quiet, my: 1.5 }}>
-        Clean jars, the date and a batch number on each: this is batch {cook.id}. Into the fridge or freezer, not onto a
-        shelf.
-      </Typography>
+      <Typography sx={{ ...quiet, my: 1.5 }}>{say.cleanJarsTheDateAnd(cook.id)}</Typography>
       {measured.ph !== null && (
         <Typography data-measured="ph">
-          pH {fixed(measured.ph.value, 2)} measured
-          {measured.ph.estimate !== null && `, ${fixed(measured.ph.estimate, 2)} estimated`}
+          {say.phMeasured(
+            fixed(measured.ph.value, 2),
+            measured.ph.estimate !== null ? say.estimated(fixed(measured.ph.estimate, 2)) : '',
+          )}
         </Typography>
       )}
       {measured.solids !== null && (
         <Typography data-measured="solids">
-          {fixed(measured.solids.value, 1)} % dissolved measured, {fixed(measured.solids.estimate, 1)} % estimated
+          {say.dissolvedMeasuredEstimated(fixed(measured.solids.value, 1), fixed(measured.solids.estimate, 1))}
         </Typography>
       )}
       {cook.finished === null ? (
@@ -45,18 +49,18 @@ export function FillMove({ cook, onEvent }: { cook: Cook; onEvent: (event: CookE
             onEvent({ kind: 'finished' });
           }}
         >
-          It is in the jars
+          {say.itIsInTheJars}
         </Button>
       ) : (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 2 }}>
           <Button component={Link} to={`/sauce/${cook.sauce}/taste`} variant="contained" sx={big}>
-            Taste it
+            {say.tasteIt}
           </Button>
           <Button component={Link} to={`/batch/${cook.id}`} variant="outlined" sx={big}>
-            Jars, labels, keeping
+            {say.jarsLabelsKeeping}
           </Button>
           <Button component={Link} to={`/sauce/${cook.sauce}`} variant="outlined" sx={big}>
-            Back to the bench
+            {say.backToTheBench}
           </Button>
         </Box>
       )}

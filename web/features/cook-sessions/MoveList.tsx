@@ -2,26 +2,27 @@ import { Box } from '@mui/material';
 import type { Move } from '../../api/client';
 import { grams, spoken } from '../../ui/words';
 import { RowButton } from '../../ui/RowButton';
+import { say } from './sentences';
 
 const names: Record<Move['kind'], string> = {
-  'pan-empty': 'Weigh the empty pan',
+  'pan-empty': say.weighTheEmptyPan,
   measure: '',
   step: '',
-  'pan-reads': 'Weigh pan and sauce',
-  cool: 'Off the heat, and cool',
-  readings: 'Measure pH and solids',
-  fill: 'Into the jars',
+  'pan-reads': say.weighPanAndSauce,
+  cool: say.offTheHeatAndCool,
+  readings: say.measurePhAndSolids,
+  fill: say.intoTheJars,
 };
 
 const says = (move: Move): string =>
   move.measure !== null
-    ? `${spoken(move.measure.measure)} ${move.measure.name.toLowerCase()}${move.measure.actual_grams === null ? '' : ` (${grams(move.measure.actual_grams)} in)`}`
+    ? `${spoken(move.measure.measure)} ${move.measure.name.toLowerCase()}${move.measure.actual_grams === null ? '' : say.inIt(grams(move.measure.actual_grams))}`
     : (move.step?.text ?? names[move.kind]);
 
 /** The whole sheet at a glance: what is done, what comes. */
 export function MoveList({ moves, at, onMove }: { moves: readonly Move[]; at: number; onMove: (to: number) => void }) {
   return (
-    <Box component="ol" aria-label="The whole sheet" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+    <Box component="ol" aria-label={say.theWholeSheet} sx={{ m: 0, p: 0, listStyle: 'none' }}>
       {moves.map((move, index) => (
         <Box component="li" key={index} sx={{ borderBottom: '1px solid', borderColor: 'divider' }}>
           {move.stage !== null && move.stage !== moves[index - 1]?.stage && (
@@ -35,7 +36,7 @@ export function MoveList({ moves, at, onMove }: { moves: readonly Move[]; at: nu
             sx={{ fontWeight: index === at ? 700 : 400, fontSize: '1.05rem' }}
           >
             {move.done ? '✓ ' : ''}
-            {move.measure?.take !== null && move.measure?.take !== undefined && `Take the ${move.measure.take}: `}
+            {move.measure?.take !== null && move.measure?.take !== undefined && say.takeThe(move.measure.take)}
             {says(move)}
           </RowButton>
         </Box>

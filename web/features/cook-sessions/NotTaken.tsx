@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { Refused } from './outbox';
 import { locale } from '../../ui/locale';
+import { say } from './sentences';
 
 /** What the kitchen would not take stays in sight, in the cook's own words and figures, until it is put aside. */
 export function NotTaken({ refused, onSeen }: { refused: readonly Refused[]; onSeen: () => void }) {
@@ -10,12 +11,12 @@ export function NotTaken({ refused, onSeen }: { refused: readonly Refused[]; onS
         <Typography key={event.key}>
           {why}{' '}
           <Box component="span" sx={{ color: 'text.secondary' }}>
-            It was: {written(event)}
+            {say.itWas(written(event))}
           </Box>
         </Typography>
       ))}
       <Button variant="outlined" sx={{ mt: 1, minHeight: 44 }} onClick={onSeen}>
-        I have seen it
+        {say.iHaveSeenIt}
       </Button>
     </Box>
   );

@@ -5,6 +5,7 @@ import { api, type Cook, type CookEvent, type InstrumentReading, type Instrument
 import { big, huge, quiet } from './looks';
 import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
+import { say } from './sentences';
 
 interface Props {
   cook: Cook;
@@ -25,7 +26,7 @@ export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
       setSays(found.says);
       if (found.value !== null) take(String(found.value));
     } catch (reason) {
-      setSays(reason instanceof Error ? reason.message : 'That did not work.');
+      setSays(reason instanceof Error ? reason.message : say.thatDidNotWork);
     }
   };
   /** The stand-in is dipped into something before it is read. */
@@ -51,15 +52,15 @@ export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
   const hasGlass = instruments.there.includes('refractometer');
   return (
     <Box>
-      <Typography sx={huge}>Measure it, if you can</Typography>
+      <Typography sx={huge}>{say.measureItIfYouCan}</Typography>
       <Typography sx={{ ...quiet, my: 1 }}>
         {estimate === null
-          ? 'There is no estimate of its pH.'
-          : `The estimate is pH ${fixed(estimate.estimate, 1)} (${fixed(estimate.low, 1)} to ${fixed(estimate.high, 1)}) `}
-        {`and ${fixed(cook.balance.batch.dissolved_solids_percent, 0)} % dissolved. What you measure takes their place.`}
+          ? say.thereIsNoEstimateOf
+          : say.theEstimateIsPhTo(fixed(estimate.estimate, 1), fixed(estimate.low, 1), fixed(estimate.high, 1))}
+        {say.andDissolvedWhatYouMeasure(fixed(cook.balance.batch.dissolved_solids_percent, 0))}
       </Typography>
       <Box sx={row}>
-        <Field label="pH" value={ph} onChange={setPh} />
+        <Field label={say.ph} value={ph} onChange={setPh} />
         {hasMeter && (
           <Button
             variant="outlined"
@@ -72,22 +73,22 @@ export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
               )
             }
           >
-            Read the meter
+            {say.readTheMeter}
           </Button>
         )}
         {hasMeter && (
           <>
             <Button data-buffer="4.01" onClick={() => void buffer(4.01)}>
-              It stands in buffer 4.01
+              {say.itStandsInBufferFour}
             </Button>
             <Button data-buffer="7" onClick={() => void buffer(7)}>
-              in buffer 7.00
+              {say.inBufferSeven}
             </Button>
           </>
         )}
       </Box>
       <Box sx={row}>
-        <Field label="Dissolved solids, %" value={solids} onChange={setSolids} />
+        <Field label={say.dissolvedSolids} value={solids} onChange={setSolids} />
         {hasGlass && (
           <Button
             variant="outlined"
@@ -100,7 +101,7 @@ export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
               )
             }
           >
-            Read the refractometer
+            {say.readTheRefractometer}
           </Button>
         )}
       </Box>
@@ -110,7 +111,7 @@ export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
         </Typography>
       )}
       <Button variant="contained" fullWidth sx={{ ...big, mt: 1 }} data-done onClick={save}>
-        {ph.trim() === '' && solids.trim() === '' ? 'Nothing to measure with: go on' : 'Keep these and go on'}
+        {ph.trim() === '' && solids.trim() === '' ? say.nothingToMeasureWithGo : say.keepTheseAndGoOn}
       </Button>
     </Box>
   );

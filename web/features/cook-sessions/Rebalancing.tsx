@@ -3,16 +3,17 @@ import { Box, Typography } from '@mui/material';
 import type { Cook, CookEvent, Rebalancing as Way } from '../../api/client';
 import { moves, spoken, steps } from '../../ui/words';
 import { RowButton } from '../../ui/RowButton';
+import { say } from './sentences';
 
 const names: Record<Way['way'], string> = {
-  'as-planned': 'Leave the rest as planned',
-  'in-proportion': 'All the rest in proportion',
-  solved: 'Keep the taste',
+  'as-planned': say.leaveTheRestAsPlanned,
+  'in-proportion': say.allTheRestInProportion,
+  solved: say.keepTheTaste,
 };
 
 const factor = (way: Way): string => {
   const first = way.lines.find((line) => (line.planned_grams ?? 0) > 0);
-  return first?.planned_grams == null ? '' : `, times ${fixed(first.grams / first.planned_grams, 2)}`;
+  return first?.planned_grams == null ? '' : say.times(fixed(first.grams / first.planned_grams, 2));
 };
 
 /** Something was poured over or under its line: what to do with what is not in yet. */
@@ -25,9 +26,9 @@ export function Rebalancing({ cook, onEvent }: { cook: Cook; onEvent: (event: Co
       sx={{ border: '3px solid', borderColor: 'bar.preview', p: 1.5, my: 1.5 }}
     >
       <Typography variant="h2" component="h2">
-        That was not what was planned
+        {say.thatWasNotWhatWas}
       </Typography>
-      <Typography sx={{ mb: 0.5 }}>Nothing comes out of a pan again, but what is still to go in can change:</Typography>
+      <Typography sx={{ mb: 0.5 }}>{say.nothingComesOutOfA}</Typography>
       {cook.rebalancing.map((way) => {
         const changed = way.lines.filter(
           (line) => Math.abs(line.grams - (line.planned_grams ?? 0)) > 0.05 * line.grams + 0.05,
@@ -51,9 +52,7 @@ export function Rebalancing({ cook, onEvent }: { cook: Cook; onEvent: (event: Co
               {way.way === 'in-proportion' && factor(way)}
             </Box>
             <Box component="span" sx={{ display: 'block' }}>
-              {way.away_steps < 0.25
-                ? 'It tastes as planned.'
-                : `It ends ${steps(way.away_steps)} away${told === '' ? '' : `: ${told}`}.`}
+              {way.away_steps < 0.25 ? say.itTastesAsPlanned : say.itEndsAway(steps(way.away_steps), told)}
             </Box>
             {way.way === 'solved' && changed.length > 0 && (
               <Box component="span" sx={{ display: 'block', color: 'text.secondary' }}>

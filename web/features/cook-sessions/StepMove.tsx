@@ -5,6 +5,7 @@ import type { CookEvent, Move } from '../../api/client';
 import { big, huge, quiet } from './looks';
 import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
+import { say } from './sentences';
 
 type Step = NonNullable<Move['step']>;
 
@@ -37,32 +38,30 @@ export function StepMove({
       <Typography sx={huge}>{step.text}</Typography>
       <Typography sx={{ ...quiet, my: 1 }}>
         {[
-          ...(step.heat === null ? [] : [`${step.heat}, ${step.covered ? 'lid on' : 'lid off'}`]),
+          ...(step.heat === null ? [] : [`${step.heat}, ${step.covered ? say.lidOn : say.lidOff}`]),
           ...(step.celsius === null ? [] : [`${fixed(step.celsius, 0)} °C`]),
-          ...(from !== undefined && to !== undefined && to > from
-            ? [`${fixed(from, 0)} to ${fixed(to, 0)} minutes`]
-            : []),
-          ...(step.until === null ? [] : [`stop when ${step.until}`]),
+          ...(from !== undefined && to !== undefined && to > from ? [say.toMinutes(fixed(from, 0), fixed(to, 0))] : []),
+          ...(step.until === null ? [] : [say.stopWhen(step.until)]),
         ].join(' · ')}
       </Typography>
-      {step.started !== null && step.done === null && <Typography sx={quiet}>It is on the way.</Typography>}
+      {step.started !== null && step.done === null && <Typography sx={quiet}>{say.itIsOnTheWay}</Typography>}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', my: 1.5 }}>
         <Button variant="outlined" sx={big} data-start-timer disabled={!(typed > 0)} onClick={start}>
-          Start a timer
+          {say.startATimer}
         </Button>
         <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
           <TextInput
             inputMode="decimal"
-            aria-label="Minutes"
+            aria-label={say.minutesField}
             value={minutes}
             onText={setMinutes}
             sx={{ width: 90, minHeight: 56, fontSize: '1.25rem' }}
           />
-          minutes
+          {say.minutes}
         </Box>
       </Box>
       <Button variant="contained" fullWidth sx={big} data-done onClick={onDone}>
-        Done: go on
+        {say.doneGoOn}
       </Button>
     </Box>
   );

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { CookEvent, CookTimer } from '../../api/client';
 import { displayFont } from '../../ui/theme';
 import { ring } from './sound';
+import { say } from './sentences';
 
 /** "4:05", "1:12:00". */
 export const clock = (seconds: number): string => {
@@ -50,7 +51,7 @@ export function Timers({
   }, [due]);
   if (running.length === 0) return null;
   return (
-    <Box component="section" aria-label="Timers" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 1 }}>
+    <Box component="section" aria-label={say.timers} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 1 }}>
       {running.map((timer) => {
         const isDue = timer.ends <= now;
         return (
@@ -76,11 +77,11 @@ export function Timers({
                 role={isDue ? 'alert' : undefined}
                 sx={{ fontFamily: displayFont, fontSize: '1.6rem', fontWeight: 700, lineHeight: 1.1 }}
               >
-                {isDue ? `over by ${clock(now - timer.ends)}` : clock(timer.ends - now)}
+                {isDue ? say.overBy(clock(now - timer.ends)) : clock(timer.ends - now)}
               </Typography>
             </Box>
             <Button
-              aria-label={`Stop the timer ${timer.name}`}
+              aria-label={say.stopTheTimer(timer.name)}
               onClick={() => {
                 onEvent(
                   timer.key === null
@@ -90,7 +91,7 @@ export function Timers({
               }}
               sx={{ minHeight: 56, minWidth: 56 }}
             >
-              Stop
+              {say.stopTimer}
             </Button>
           </Box>
         );

@@ -7,6 +7,7 @@ import { useScale } from './useScale';
 import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
 import { displayFont } from '../../ui/theme';
+import { say } from './sentences';
 
 interface Props {
   /** What the scale is to come to; null where anything goes. */
@@ -30,8 +31,8 @@ const lineAt = 75;
 const noise = 2;
 
 const still = (left: number, tolerance: number): string => {
-  if (Math.abs(left) <= tolerance) return 'on the line';
-  return left > 0 ? `${inGrams(left)} to go` : `${inGrams(-left)} over`;
+  if (Math.abs(left) <= tolerance) return say.onTheLine;
+  return left > 0 ? say.toGo(inGrams(left)) : say.over(inGrams(-left));
 };
 
 /** Live weight against a line; by hand where there is no scale, or it has fallen silent. */
@@ -74,16 +75,16 @@ export function WeighAlong({
   const take = () => {
     const number = typedNumber(typed);
     if (typed.trim() !== '') {
-      if (!(number >= 0)) setFault('A weight is a number of grams, nothing or more.');
+      if (!(number >= 0)) setFault(say.aWeightIsANumber);
       else onGrams(number, false);
     } else if (moved) {
-      if (live < 0) setFault(reading?.says ?? 'The scale reads below zero: set it to nothing first.');
+      if (live < 0) setFault(reading?.says ?? say.theScaleReadsBelowZero);
       else if (settled) onGrams(live, false);
       else setWaits(true);
     } else if (target !== null && mayBePlanned) {
       onGrams(target, true);
     } else {
-      setFault(hasScale ? 'Put it on the scale, or type what it weighs.' : 'Type what the scale shows.');
+      setFault(hasScale ? say.putItOnTheScale : say.typeWhatTheScaleShows);
     }
   };
   const isAsPlanned = typed.trim() === '' && !moved && target !== null && mayBePlanned;
@@ -96,19 +97,19 @@ export function WeighAlong({
         </Typography>
       )}
       <Button variant="contained" fullWidth sx={{ ...big, mt: 1.5 }} data-accept onClick={take}>
-        {isAsPlanned ? `${accept}, as planned` : accept}
+        {isAsPlanned ? say.asPlanned(accept) : accept}
       </Button>
       {waits && (
         <Typography role="status" data-waits sx={{ mt: 1 }}>
-          Until the scale rests …
+          {say.untilTheScaleRests}
         </Typography>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mt: 1.5 }}>
         <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-          By hand
+          {say.byHand}
           <TextInput
             inputMode="decimal"
-            aria-label="Grams by hand"
+            aria-label={say.gramsByHand}
             value={typed}
             onText={(text) => {
               setTyped(text);
@@ -119,20 +120,20 @@ export function WeighAlong({
             }}
             sx={{ width: 100, minHeight: 48, fontSize: '1.1rem' }}
           />
-          g
+          {say.g}
         </Box>
-        {hasScale && <Button onClick={() => void api.tare().catch(() => undefined)}>Set the scale to nothing</Button>}
+        {hasScale && <Button onClick={() => void api.tare().catch(() => undefined)}>{say.setTheScaleToNothing}</Button>}
       </Box>
       {isStandIn && isTared && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1, alignItems: 'center' }}>
           <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
-            Stand-in scale:
+            {say.standInScale}
           </Typography>
           <Button data-pour="line" onClick={() => void pour(pours, !tares)}>
-            put on {inGrams(pours)}
+            {say.putOn(inGrams(pours))}
           </Button>
           <Button data-pour="over" onClick={() => void pour(1.25 * pours, !tares)}>
-            a quarter too much
+            {say.aQuarterTooMuch}
           </Button>
         </Box>
       )}
@@ -180,7 +181,7 @@ function Live({
           data-settled={reading?.settled}
           sx={{ fontFamily: displayFont, fontSize: 'clamp(2.6rem, 12vw, 5rem)', fontWeight: 700, lineHeight: 1.1 }}
         >
-          {fixed(live, 0)} g
+          {say.gramsOnTheScale(fixed(live, 0))}
         </Typography>
         {target !== null && left !== null && (
           <Typography component="span" sx={{ fontSize: '1.6rem', fontWeight: 600 }}>

@@ -1,6 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { sauceQuery } from '../../api/queries';
+import { say } from './sentences';
 
 /** What is weighed and done, before it is begun: the recipe as it is written. */
 export function WhatItTakes({ sauce }: { sauce: number }) {
@@ -8,9 +9,9 @@ export function WhatItTakes({ sauce }: { sauce: number }) {
   if (found.data === undefined) return null;
   const { lines, method } = found.data;
   return (
-    <Box component="section" aria-label="What it takes">
+    <Box component="section" aria-label={say.whatItTakes}>
       <Typography variant="h2" sx={{ mt: 2 }}>
-        What it takes
+        {say.whatItTakes}
       </Typography>
       <Box component="ul" sx={list}>
         {lines.map((line, index) => (
@@ -20,7 +21,7 @@ export function WhatItTakes({ sauce }: { sauce: number }) {
       {method.length > 0 && (
         <>
           <Typography variant="h2" sx={{ mt: 2 }}>
-            What is done
+            {say.whatIsDone}
           </Typography>
           <Box component="ol" sx={{ ...list, listStyle: 'decimal', pl: 3 }}>
             {method.map((step, index) => (

@@ -29,7 +29,7 @@ export function ring(): void {
 export const hasVoice = (): boolean => 'speechSynthesis' in window;
 
 /** Says it aloud, and breaks off what it was saying. */
-export function say(text: string): void {
+export function speak(text: string): void {
   window.speechSynthesis.cancel();
   const words = new SpeechSynthesisUtterance(text);
   words.lang = 'en';

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { api, type InstrumentReading } from '../../api/client';
+import { say } from './sentences';
 
 const between = 130;
 const afterSilence = 2_000;
@@ -19,8 +20,7 @@ export function useScale(isWanted: boolean): InstrumentReading | null {
         if (live) setReading(found);
       } catch {
         pause = afterSilence;
-        if (live)
-          setReading({ value: null, settled: false, celsius: null, says: 'The kitchen server does not answer.' });
+        if (live) setReading({ value: null, settled: false, celsius: null, says: say.theKitchenServerDoesNot });
       }
       if (live) timer = setTimeout(() => void ask(), pause);
     };

@@ -12,6 +12,7 @@ import {
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Check } from '../../ui/Check';
 import { useTakingIn, type Working } from './useTakingIn';
+import { say } from './sentences';
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName);
@@ -62,7 +63,7 @@ export function TakeIn() {
   return (
     <>
       <Button component="label" role={undefined} tabIndex={-1} variant="outlined">
-        Import files
+        {say.importFiles}
         <input
           type="file"
           multiple
@@ -78,7 +79,7 @@ export function TakeIn() {
         />
       </Button>
       <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary', mt: 0.5 }}>
-        Recipes, saved web pages, tables (CSV) or a whole kitchen. Or drop or paste them anywhere here.
+        {say.recipesSavedWebPagesTables}
       </Typography>
       {taking.fault !== null && (
         <Typography role="alert" data-take-in-fault>
@@ -87,26 +88,26 @@ export function TakeIn() {
       )}
       {taking.working !== null && <Progress working={taking.working} onCancel={taking.cancel} />}
       <Dialog open={offered.length > 0} onClose={taking.leave} aria-labelledby="take-in">
-        <DialogTitle id="take-in">Import this?</DialogTitle>
+        <DialogTitle id="take-in">{say.importThis}</DialogTitle>
         <DialogContent>
           <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 320, overflowY: 'auto' }} tabIndex={0}>
             {items.map((item, index) => (
               <li key={index} data-offered>
-                {item.title === '' ? 'Unnamed' : item.title} ({item.kind}
-                {item.there && (keepsBoth ? ', there already: kept beside it' : ', there already: left out')})
+                {item.title === '' ? say.unnamed : item.title} ({item.kind}
+                {item.there && (keepsBoth ? say.thereAlreadyKeptBesideIt : say.thereAlreadyLeftOut)})
               </li>
             ))}
           </Box>
           {items.some((item) => item.there) && (
             <Check checked={keepsBoth} onCheck={setKeepsBoth} sx={{ mt: 1 }}>
-              Keep both where it is there already
+              {say.keepBothWhereItIs}
             </Check>
           )}
         </DialogContent>
         <DialogActions>
-          <Button onClick={taking.leave}>Leave it</Button>
+          <Button onClick={taking.leave}>{say.leaveIt}</Button>
           <Button variant="contained" data-take onClick={() => void taking.take(keepsBoth)}>
-            Import it
+            {say.importIt}
           </Button>
         </DialogActions>
       </Dialog>
@@ -116,10 +117,10 @@ export function TakeIn() {
         onClose={(_, reason) => {
           if (reason !== 'clickaway') taking.forgetTaken();
         }}
-        message={`Imported: ${taken.map((one) => one.says).join('; ')}.`}
+        message={say.imported(taken.map((one) => one.says).join('; '))}
         action={
           <Button color="inherit" data-undo-import onClick={() => void taking.undo()}>
-            Undo
+            {say.undo}
           </Button>
         }
       />
@@ -137,7 +138,7 @@ function Progress({ working, onCancel }: { working: Working; onCancel: () => voi
         {...(working.share === null ? {} : { variant: 'determinate', value: 100 * working.share })}
       />
       <Button variant="outlined" onClick={onCancel} sx={{ minHeight: 44 }}>
-        Cancel
+        {say.cancel}
       </Button>
     </Box>
   );

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { api, type Imported, type ImportPreview, type ImportRequest } from '../../api/client';
 import { uploadFile } from './uploadFile';
+import { say } from './sentences';
 
 /** Something that could be taken in, and what would come of it. */
 export interface Offered {
@@ -17,7 +18,7 @@ export interface Working {
 }
 
 const looksEvery = 500;
-const said = (reason: unknown): string => (reason instanceof Error ? reason.message : 'That could not be read.');
+const said = (reason: unknown): string => (reason instanceof Error ? reason.message : say.thatCouldNotBeRead);
 
 /** Taking in: what was dropped, chosen or pasted is looked at, offered, taken in as one move, and can be undone. */
 export function useTakingIn() {
@@ -82,20 +83,16 @@ export function useTakingIn() {
     const found: Offered[] = [];
     for (const file of files) {
       const one = await attempt(file.name, async () => {
-        setWorking({ says: `Bringing in ${file.name}`, share: 0 });
+        setWorking({ says: say.bringingIn(file.name), share: 0 });
         const upload = await uploadFile(
           file,
           (bytes) => {
-            setWorking({ says: `Bringing in ${file.name}`, share: file.size > 0 ? bytes / file.size : 1 });
+            setWorking({ says: say.bringingIn(file.name), share: file.size > 0 ? bytes / file.size : 1 });
           },
           signal,
         );
         uploads.current.push(upload);
-        const preview = await watched(
-          `Looking through ${file.name}`,
-          upload,
-          api.previewImport({ upload }, { signal }),
-        );
+        const preview = await watched(say.lookingThrough(file.name), upload, api.previewImport({ upload }, { signal }));
         return { name: file.name, wish: { upload }, preview };
       });
       found.push(...one);
@@ -112,7 +109,7 @@ export function useTakingIn() {
     const made: Imported[] = [];
     try {
       for (const { name, wish } of all) {
-        made.push(await watched(`Taking in ${name}`, wish.upload, api.takeIn({ ...wish, keep_both: keepsBoth })));
+        made.push(await watched(say.takingIn(name), wish.upload, api.takeIn({ ...wish, keep_both: keepsBoth })));
       }
     } catch (reason) {
       setFault(said(reason));

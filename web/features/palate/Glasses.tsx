@@ -1,6 +1,7 @@
 import { Box } from '@mui/material';
 import type { Trainer } from '../../api/client';
 import { fixed } from '../../ui/locale';
+import { say } from './sentences';
 
 export const letters = ['A', 'B', 'C', 'D', 'E'];
 
@@ -10,7 +11,7 @@ type Glass = Trainer['axes'][number]['glasses'][number];
 export function Glasses({ glasses }: { glasses: readonly Glass[] }) {
   const strongest = Math.max(...glasses.map((glass) => glass.stock_grams));
   return (
-    <Box component="ol" aria-label="Glasses to pour" sx={row}>
+    <Box component="ol" aria-label={say.glassesToPour} sx={row}>
       {glasses.map((glass, index) => (
         <Box component="li" key={glass.steps} data-glass={glass.steps} sx={{ textAlign: 'center' }}>
           <Box component="svg" viewBox="0 0 60 70" aria-hidden sx={{ width: 56, height: 66, display: 'inline-block' }}>
@@ -28,12 +29,12 @@ export function Glasses({ glasses }: { glasses: readonly Glass[] }) {
             </text>
           </Box>
           <Box sx={{ fontWeight: 600, fontSize: '0.92rem' }}>
-            {glass.steps === 0 ? 'the first' : `${glass.steps} ${glass.steps === 1 ? 'step' : 'steps'} more`}
+            {glass.steps === 0 ? say.theFirst : say.more(glass.steps)}
           </Box>
           <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-            {fixed(glass.stock_grams, 0)} g stock
+            {say.gStock(fixed(glass.stock_grams, 0))}
             <br />
-            {fixed(glass.water_grams, 0)} g water
+            {say.gWater(fixed(glass.water_grams, 0))}
           </Box>
         </Box>
       ))}

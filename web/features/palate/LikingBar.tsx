@@ -2,6 +2,7 @@ import { Box } from '@mui/material';
 import type { AxisKey, Palate } from '../../api/client';
 import { place } from '../../ui/AxisBars';
 import { axisNames } from '../../ui/words';
+import { say } from './sentences';
 
 type Liking = NonNullable<Palate['families'][number]['axes'][string]>;
 
@@ -10,14 +11,13 @@ export function LikingBar({ axis, liking }: { axis: AxisKey; liking: Liking }) {
   const window = liking.window_steps;
   const at = (steps: number) => place(steps, window);
   const [from, to] = [at(liking.ideal - liking.deviation), at(liking.ideal + liking.deviation)];
-  const tastings =
-    liking.tastings === 0 ? 'not tasted yet' : `${liking.tastings} ${liking.tastings === 1 ? 'tasting' : 'tastings'}`;
+  const tastings = liking.tastings === 0 ? say.notTastedYet : say.tastings(liking.tastings);
   return (
     <Box data-liking={axis} sx={row}>
       <Box sx={{ fontWeight: 700 }}>{axisNames[axis]}</Box>
       <Box
         role="img"
-        aria-label={`${axisNames[axis]}: you like ${liking.says}, from ${tastings}`}
+        aria-label={say.youLikeFrom(axisNames[axis], liking.says, tastings)}
         sx={{ position: 'relative', height: 34 }}
       >
         <Box sx={{ ...strip, left: 0, right: 0, bgcolor: 'bar.track' }} />

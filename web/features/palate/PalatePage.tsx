@@ -8,6 +8,7 @@ import { useChange } from '../../api/useChange';
 import { Frame } from '../../ui/Frame';
 import { axisKeys } from '../../ui/words';
 import { LikingBar } from './LikingBar';
+import { say } from './sentences';
 
 /** What the tastings have taught: how far this cook's own target lies from each family's, and how sure that is. */
 export function PalatePage() {
@@ -17,22 +18,19 @@ export function PalatePage() {
     return undefined;
   });
   useEffect(() => {
-    document.title = 'Palate · Vinculum';
+    document.title = say.palateVinculum;
   }, []);
   const data = palate.data;
   return (
     <Frame>
       <Box sx={{ maxWidth: 860, pt: 2 }}>
-        <Typography variant="h1">Your palate</Typography>
-        <Typography sx={{ my: 1.5, maxWidth: '64ch' }}>
-          Each tasting you keep says where you like a kind of sauce to stand. Your own target is the family’s window,
-          moved by that; corrections aim at it, and the bars show it as a bracket above the window.
-        </Typography>
+        <Typography variant="h1">{say.yourPalate}</Typography>
+        <Typography sx={{ my: 1.5, maxWidth: '64ch' }}>{say.eachTastingYouKeepSays}</Typography>
         <Typography sx={{ mb: 1.5 }}>
           <Box component={Link} to="/trainer" sx={{ color: 'text.primary', fontWeight: 600 }}>
-            Train the tongue
-          </Box>{' '}
-          with glasses mixed from your pantry, and learn how fine it is on each axis.
+            {say.trainTheTongue}
+          </Box>
+          {say.withGlassesMixedFromYour}
         </Typography>
         {palate.error !== null && <Typography role="alert">{palate.error.message}</Typography>}
         {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
@@ -43,14 +41,10 @@ export function PalatePage() {
             aria-checked={data.on}
             onClick={() => void change.make(() => api.switchPalate(!data.on))}
           >
-            {data.on ? 'In use: switch it off' : 'Switched off: use it again'}
+            {data.on ? say.inUseSwitchItOff : say.switchedOffUseItAgain}
           </Button>
         )}
-        {data?.families.length === 0 && (
-          <Typography sx={{ mt: 2 }}>
-            Nothing is learned yet. Open a sauce, choose Taste, and say how it is: three or four tastings begin to tell.
-          </Typography>
-        )}
+        {data?.families.length === 0 && <Typography sx={{ mt: 2 }}>{say.nothingIsLearnedYetOpen}</Typography>}
         {data?.families.map((family) => (
           <Box
             component="section"
@@ -72,13 +66,11 @@ export function PalatePage() {
               <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
                 {family.name}
               </Typography>
-              <Button onClick={() => void change.make(() => api.resetPalate(family.style))}>Forget this</Button>
+              <Button onClick={() => void change.make(() => api.resetPalate(family.style))}>{say.forgetThis}</Button>
             </Box>
             <Typography data-learned sx={{ my: 0.75 }}>
               {family.says ??
-                (family.tastings === 0
-                  ? 'Forgotten: it is the family’s window again. The tastings themselves are kept.'
-                  : `as the family has it, from ${family.tastings} ${family.tastings === 1 ? 'tasting' : 'tastings'}`)}
+                (family.tastings === 0 ? say.forgottenItIsTheFamilys : say.asTheFamilyHasIt(family.tastings))}
             </Typography>
             <Box>
               {axisKeys.map((axis) => {

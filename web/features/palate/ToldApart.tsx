@@ -1,8 +1,8 @@
 import { Box, Typography } from '@mui/material';
 import type { AxisKey, Trainer } from '../../api/client';
-import { fixed } from '../../ui/locale';
 import { RowButton } from '../../ui/RowButton';
-import { axisNames } from '../../ui/words';
+import { axisNames, steps } from '../../ui/words';
+import { say } from './sentences';
 
 /** As far as the strip goes, in steps: as far as the glasses do. */
 const MOST = 4;
@@ -16,11 +16,9 @@ interface Props {
 /** What this tongue tells apart on each axis, as far as that is known; the finer, the shorter. */
 export function ToldApart({ axes, axis, onAxis }: Props) {
   return (
-    <Box component="section" aria-label="What you tell apart">
-      <Typography variant="h2">What you tell apart</Typography>
-      <Typography sx={{ fontSize: '0.92rem', color: 'text.secondary', mb: 1 }}>
-        The shorter, the finer. Most people tell one step apart.
-      </Typography>
+    <Box component="section" aria-label={say.whatYouTellApart}>
+      <Typography variant="h2">{say.whatYouTellApart}</Typography>
+      <Typography sx={{ fontSize: '0.92rem', color: 'text.secondary', mb: 1 }}>{say.theShorterTheFinerMost}</Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {axes.map((one) => (
           <Box component="li" key={one.axis} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
@@ -43,10 +41,10 @@ export function ToldApart({ axes, axis, onAxis }: Props) {
               </Box>
               <Box component="span" sx={{ fontSize: '0.92rem', color: 'text.secondary' }}>
                 {one.own_step !== null
-                  ? `${fixed(one.own_step, 1)} ${one.own_step === 1 ? 'step' : 'steps'}`
+                  ? steps(one.own_step)
                   : one.trials === 0
-                    ? 'not tried'
-                    : `${one.trials} ${one.trials === 1 ? 'answer' : 'answers'}`}
+                    ? say.notTried
+                    : say.answers(one.trials)}
               </Box>
             </RowButton>
           </Box>

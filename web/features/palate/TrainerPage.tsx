@@ -10,6 +10,7 @@ import { axisNames } from '../../ui/words';
 import { Fold } from '../../ui/Fold';
 import { Glasses, letters } from './Glasses';
 import { ToldApart } from './ToldApart';
+import { say } from './sentences';
 
 const draw = (): boolean => (crypto.getRandomValues(new Uint8Array(1))[0] ?? 0) < 128;
 
@@ -24,13 +25,13 @@ export function TrainerPage() {
   const [isLeft, setIsLeft] = useState(draw);
   const [said, setSaid] = useState<string | null>(null);
   useEffect(() => {
-    document.title = 'Train the tongue · Vinculum';
+    document.title = say.trainTheTongueVinculum;
   }, []);
   const one = trainer.data?.axes.find((row) => row.axis === axis);
   const answer = async (left: boolean) => {
     if (one === undefined) return;
     const right = left === isLeft;
-    setSaid(right ? 'Right.' : 'The other one was stronger.');
+    setSaid(right ? say.right : say.theOtherOneWasStronger);
     await change.make(() => api.guess({ axis, level: one.next, right }));
     setIsLeft(draw());
   };
@@ -40,7 +41,7 @@ export function TrainerPage() {
   return (
     <Frame>
       <Typography variant="h1" sx={{ pt: 2, mb: 1 }}>
-        Train the tongue
+        {say.trainTheTongue}
       </Typography>
       <Box sx={halves}>
         {trainer.data !== undefined && (
@@ -57,28 +58,36 @@ export function TrainerPage() {
         {trainer.error !== null && <Typography role="alert">{trainer.error.message}</Typography>}
         {one !== undefined && (
           <Box component="section" aria-label={axisNames[axis]}>
-            <Typography variant="h2">{axisNames[axis]}: five glasses</Typography>
+            <Typography variant="h2">{say.fiveGlasses(axisNames[axis])}</Typography>
             <Typography sx={{ my: 0.5 }}>
-              Make the stock: {one.stock.solute_grams} g of {one.stock.name.toLowerCase()} in {one.stock.water_grams} g
-              of water, {one.stock.how}. Then pour glasses of {fixed(whole, 0)} g, with the letter under each. Water
-              between tastes, and spit.
+              {say.makeTheStockGOf(
+                one.stock.solute_grams,
+                one.stock.name.toLowerCase(),
+                one.stock.water_grams,
+                one.stock.how,
+                fixed(whole, 0),
+              )}
             </Typography>
             <Glasses glasses={one.glasses} />
             <Typography variant="h2" sx={{ mt: 2 }}>
-              Which is stronger?
+              {say.whichIsStronger}
             </Typography>
-            <Fold says="For whoever pours, out of the taster’s sight" sx={{ my: 1 }}>
+            <Fold says={say.forWhoeverPoursOutOf} sx={{ my: 1 }}>
               <Typography data-order>
-                Left: glass {leftGlass}. Right: glass {rightGlass}. Alone? Pour both into like cups with the letter
-                beneath, close your eyes, and change them about; then say left for the cup that stands for {leftGlass}.
+                {say.leftGlass}
+                {leftGlass}
+                {say.rightGlass}
+                {rightGlass}
+                {say.alonePourBothIntoLike}
+                {leftGlass}.
               </Typography>
             </Fold>
             <Box sx={{ display: 'flex', gap: 1.5 }}>
               <Button variant="outlined" data-guess="left" sx={big} onClick={() => void answer(true)}>
-                The left
+                {say.theLeft}
               </Button>
               <Button variant="outlined" data-guess="right" sx={big} onClick={() => void answer(false)}>
-                The right
+                {say.theRight}
               </Button>
             </Box>
             <Typography role="status" data-said sx={{ minHeight: '1.6em', mt: 1 }}>
@@ -86,12 +95,17 @@ export function TrainerPage() {
             </Typography>
             <Typography data-own sx={{ fontSize: '1.1rem' }}>
               {one.own_step === null
-                ? `${one.trials} ${one.trials === 1 ? 'answer' : 'answers'} so far; after some more it is known what you can tell apart.`
-                : `You tell ${fixed(one.own_step, 1)} steps apart on ${axisNames[axis].toLowerCase()}, from ${one.trials} answers: ${one.verdict ?? ''}. On the bench, what is within that counts as about right.`}
+                ? say.soFarAfterSomeMore(one.trials)
+                : say.youTellStepsApartOn(
+                    fixed(one.own_step, 1),
+                    axisNames[axis].toLowerCase(),
+                    one.trials,
+                    one.verdict,
+                  )}
             </Typography>
             {one.trials > 0 && (
               <Button sx={{ textDecoration: 'underline' }} onClick={() => void change.make(() => api.forgetAxis(axis))}>
-                Forget these answers
+                {say.forgetTheseAnswers}
               </Button>
             )}
           </Box>

@@ -1,19 +1,20 @@
 import { fixed, upTo } from '../../ui/locale';
 import { Box } from '@mui/material';
 import type { PantryItem } from '../../api/client';
+import { say } from './sentences';
 
 type Part = keyof PantryItem['parts'];
 
 const names: Record<Part, string> = {
-  water: 'water',
-  sugars: 'sugars',
-  acids: 'acids',
-  salts: 'salt',
-  fat: 'fat',
-  protein: 'protein',
-  starch: 'starch and fibre',
-  alcohol: 'alcohol',
-  other: 'other',
+  water: say.water,
+  sugars: say.sugars,
+  acids: say.acids,
+  salts: say.saltInIt,
+  fat: say.fatInIt,
+  protein: say.proteinInIt,
+  starch: say.starchAndFibre,
+  alcohol: say.alcohol,
+  other: say.other,
 };
 
 /** Each part has a hatching of its own, so that the bar reads without colour. */
@@ -49,7 +50,7 @@ export function CompositionBar({ parts }: { parts: PantryItem['parts'] }) {
   return (
     <Box
       role="img"
-      aria-label={`In 100 g: ${inWords(parts, 9)}`}
+      aria-label={say.in100G(inWords(parts, 9))}
       sx={{ display: 'flex', height: 18, border: '1px solid', borderColor: 'text.secondary', color: 'bar.windowEdge' }}
     >
       {order.map((part) =>
@@ -81,7 +82,7 @@ export function CompositionKey() {
   return (
     <Box
       component="ul"
-      aria-label="What the bars are made of"
+      aria-label={say.whatTheBarsAreMade}
       sx={{
         listStyle: 'none',
         display: 'flex',

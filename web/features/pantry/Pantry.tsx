@@ -12,21 +12,22 @@ import { SpoonfulsIn } from './SpoonfulsIn';
 import { ProductForm } from './ProductForm';
 import { TextInput } from '../../ui/TextInput';
 import { Choice } from '../../ui/Choice';
+import { say } from './sentences';
 
 const doings = [
-  { key: 'sweet', name: 'Sweetens', role: 'sweetener' },
-  { key: 'sour', name: 'Sharpens', role: 'acid' },
-  { key: 'salt', name: 'Salts', role: 'salt' },
-  { key: 'umami', name: 'Deepens', role: 'umami' },
-  { key: 'heat', name: 'Heats', role: 'heat' },
-  { key: 'fat', name: 'Enriches', role: 'fat' },
-  { key: 'body', name: 'Thickens', role: 'thickener' },
+  { key: 'sweet', name: say.sweetens, role: 'sweetener' },
+  { key: 'sour', name: say.sharpens, role: 'acid' },
+  { key: 'salt', name: say.salts, role: 'salt' },
+  { key: 'umami', name: say.deepens, role: 'umami' },
+  { key: 'heat', name: say.heats, role: 'heat' },
+  { key: 'fat', name: say.enriches, role: 'fat' },
+  { key: 'body', name: say.thickens, role: 'thickener' },
 ] as const;
 type Doing = (typeof doings)[number]['key'] | 'all' | 'own';
 const filters: readonly (readonly [Doing, string])[] = [
-  ['all', 'Everything'],
+  ['all', say.everything],
   ...doings.map((one) => [one.key, one.name] as const),
-  ['own', 'My own'],
+  ['own', say.myOwn],
 ];
 
 const movesOf = (doing: Doing, spoonful: Spoonful | undefined): number =>
@@ -58,7 +59,7 @@ export function Pantry() {
   const sought = useDeferredValue(wanted.trim().toLowerCase());
 
   useEffect(() => {
-    document.title = 'Pantry · Vinculum';
+    document.title = say.pantryVinculum;
   }, []);
 
   const items = useMemo(() => pantry.data?.ingredients ?? [], [pantry.data]);
@@ -127,12 +128,12 @@ export function Pantry() {
         }}
       >
         <Typography variant="h1" sx={{ flex: 1, minWidth: 140 }}>
-          Pantry
+          {say.pantry}
         </Typography>
         <TextInput
           type="search"
-          aria-label="Find an ingredient"
-          placeholder="Find an ingredient"
+          aria-label={say.findAnIngredient}
+          placeholder={say.findAnIngredient}
           value={wanted}
           onText={setWanted}
           sx={{ width: { xs: '100%', sm: 240 } }}
@@ -144,11 +145,11 @@ export function Pantry() {
             if (usual !== undefined) setForm({ product: null, like: usual });
           }}
         >
-          Add a product of mine
+          {say.addAProductOfMine}
         </Button>
       </Box>
       <Box sx={{ py: 1 }}>
-        <Choice label="What it does" options={filters} value={doing} onChoose={setDoing} />
+        <Choice label={say.whatItDoes} options={filters} value={doing} onChoose={setDoing} />
       </Box>
       <SpoonfulsIn
         sauce={sauce}
@@ -164,12 +165,8 @@ export function Pantry() {
       </Box>
       {pantry.isError && <Typography role="alert">{pantry.error.message}</Typography>}
       {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
-      {doing === 'own' && shown.length === 0 && (
-        <Typography>Nothing of your own yet. Take a pack, read its label, and it is used from then on.</Typography>
-      )}
-      {doing !== 'own' && pantry.isSuccess && shown.length === 0 && (
-        <Typography>Nothing of that name. Try a shorter word.</Typography>
-      )}
+      {doing === 'own' && shown.length === 0 && <Typography>{say.nothingOfYourOwnYet}</Typography>}
+      {doing !== 'own' && pantry.isSuccess && shown.length === 0 && <Typography>{say.nothingOfThatNameTry}</Typography>}
       <Box component="ul" data-pantry sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {shown.map((item) => (
           <PantryRow

@@ -5,12 +5,13 @@ import { fixed } from '../../ui/locale';
 import { RowButton } from '../../ui/RowButton';
 import { axisKeys, axisNames, figure, grams, shortUnit } from '../../ui/words';
 import { CompositionBar, inWords } from './CompositionBar';
+import { say } from './sentences';
 
 const gradeWords: Record<string, string> = {
-  A: 'measured for this product',
-  B: 'from a published table',
-  C: 'typical of its kind',
-  D: 'a guess',
+  A: say.measuredForThisProduct,
+  B: say.fromAPublishedTable,
+  C: say.typicalOfItsKind,
+  D: say.aGuess,
 };
 
 interface RowProps {
@@ -25,7 +26,7 @@ interface RowProps {
 }
 
 /** "1 piece" of what is taken whole. */
-const piece = (measure: string): string => measure.replace(/ whole$/, ' piece');
+const piece = (measure: string): string => measure.replace(/ whole$/, say.piece);
 
 /** What an ingredient does, what it is made of, and where that is known from. */
 export const PantryRow = memo(function PantryRow({
@@ -59,8 +60,7 @@ export const PantryRow = memo(function PantryRow({
           {item.name}
           {item.own && (
             <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-              {' '}
-              · mine{product?.in_stock === false ? ', not in stock' : ''}
+              {say.mine(product?.in_stock)}
             </Box>
           )}
         </Box>
@@ -90,11 +90,12 @@ export const PantryRow = memo(function PantryRow({
             </span>
           ) : item.lever === null ? (
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              no taste of its own
+              {say.noTasteOfItsOwn}
             </Box>
           ) : (
             <>
-              <strong>{piece(item.lever.measure)}</strong> for a step of {axisNames[item.lever.axis].toLowerCase()}
+              <strong>{piece(item.lever.measure)}</strong>
+              {say.forAStepOf(axisNames[item.lever.axis].toLowerCase())}
             </>
           )}
         </Box>
@@ -104,23 +105,24 @@ export const PantryRow = memo(function PantryRow({
           <Box sx={{ display: { xs: 'block', sm: 'none' } }}>
             <CompositionBar parts={item.parts} />
           </Box>
-          <div>In 100 g: {inWords(item.parts, 9)}</div>
+          <div>{say.in100GSpoken(inWords(item.parts, 9))}</div>
           <div>
             {axisKeys
               .filter((key) => item.tastes[key] > 0)
               .map((key) => `${axisNames[key]} ${figure(item.tastes[key])} ${shortUnit(key)}`)
               .join(' · ')}
-            {item.nose_heat > 0 ? ` · Nose heat ${figure(item.nose_heat)} mg/100 g` : ''}
-            {item.ph === null ? '' : ` · pH ${fixed(item.ph, 1)}`}
-            {item.lever === null ? '' : ` · one step is ${grams(item.lever.grams)} a litre`}
+            {item.nose_heat > 0 ? say.noseHeatMg100G(figure(item.nose_heat)) : ''}
+            {item.ph === null ? '' : say.ph(fixed(item.ph, 1))}
+            {item.lever === null ? '' : say.oneStepIsALitre(grams(item.lever.grams))}
           </div>
-          {item.allergens.length > 0 && <div>Holds {item.allergens.join(', ')}</div>}
+          {item.allergens.length > 0 && <div>{say.holds(item.allergens.join(', '))}</div>}
           <div>
-            How sure:{' '}
-            {Object.entries(item.grades)
-              .filter(([group]) => group !== 'other')
-              .map(([group, grade]) => `${group} ${grade}`)
-              .join(', ')}{' '}
+            {say.howSure(
+              Object.entries(item.grades)
+                .filter(([group]) => group !== 'other')
+                .map(([group, grade]) => `${group} ${grade}`)
+                .join(', '),
+            )}
             <Box component="span" sx={{ color: 'text.secondary' }}>
               (
               {[...new Set(Object.values(item.grades))]
@@ -130,7 +132,7 @@ export const PantryRow = memo(function PantryRow({
               )
             </Box>
           </div>
-          <div>From: {item.sources.join('; ')}</div>
+          <div>{say.from(item.sources.join('; '))}</div>
           <Box sx={{ display: 'flex', gap: 1 }}>
             <Button
               variant="outlined"
@@ -138,7 +140,7 @@ export const PantryRow = memo(function PantryRow({
                 onMakeMine(item);
               }}
             >
-              {product === null ? 'I have one of these' : 'Change it'}
+              {product === null ? say.iHaveOneOfThese : say.changeIt}
             </Button>
             {product !== null && (
               <Button
@@ -146,7 +148,7 @@ export const PantryRow = memo(function PantryRow({
                   onTakeOut(product);
                 }}
               >
-                Delete it
+                {say.deleteIt}
               </Button>
             )}
           </Box>

@@ -4,18 +4,19 @@ import { api, type PantryItem, type Product, type ProductRequest, Refusal } from
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
 import { Pick } from '../../ui/Pick';
+import { say } from './sentences';
 
 type Figure = 'fat' | 'carbohydrate' | 'sugars' | 'protein' | 'salt' | 'sodium' | 'acidity' | 'shu' | 'serving_grams';
 
 const figures: readonly { field: Figure; name: string; unit: string }[] = [
-  { field: 'fat', name: 'Fat', unit: 'g' },
-  { field: 'carbohydrate', name: 'Carbohydrate', unit: 'g' },
-  { field: 'sugars', name: 'of which sugars', unit: 'g' },
-  { field: 'protein', name: 'Protein', unit: 'g' },
-  { field: 'salt', name: 'Salt', unit: 'g' },
-  { field: 'sodium', name: 'or sodium', unit: 'mg' },
-  { field: 'acidity', name: 'Acidity', unit: '%' },
-  { field: 'shu', name: 'Scoville, if stated', unit: 'SHU' },
+  { field: 'fat', name: say.fat, unit: 'g' },
+  { field: 'carbohydrate', name: say.carbohydrate, unit: 'g' },
+  { field: 'sugars', name: say.ofWhichSugars, unit: 'g' },
+  { field: 'protein', name: say.protein, unit: 'g' },
+  { field: 'salt', name: say.salt, unit: 'g' },
+  { field: 'sodium', name: say.orSodium, unit: 'mg' },
+  { field: 'acidity', name: say.acidity, unit: '%' },
+  { field: 'shu', name: say.scovilleIfStated, unit: 'SHU' },
 ];
 
 interface Props {
@@ -54,7 +55,7 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
   const save = async () => {
     const notNumbers = Object.entries(typed).filter(([, text]) => Number.isNaN(read(text)));
     if (notNumbers.length > 0) {
-      setFault(`“${notNumbers[0]?.[1] ?? ''}” is not a number: write it like 12.5.`);
+      setFault(say.isNotANumberWrite(notNumbers[0]?.[1]));
       return;
     }
     const label: ProductRequest['label'] = {
@@ -75,20 +76,16 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
       await (product === null ? api.addProduct(entry) : api.editProduct(product.id, entry));
       onDone();
     } catch (reason) {
-      setFault(
-        reason instanceof Refusal
-          ? reason.message
-          : 'The kitchen server does not answer. Nothing typed is lost: try again in a moment.',
-      );
+      setFault(reason instanceof Refusal ? reason.message : say.theKitchenServerDoesNot);
     }
   };
 
   return (
     <Dialog open onClose={onClose} aria-labelledby="product-title" maxWidth="sm" fullWidth>
-      <DialogTitle id="product-title">{product === null ? 'A product of my own' : product.name}</DialogTitle>
+      <DialogTitle id="product-title">{product === null ? say.aProductOfMyOwn : product.name}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 1.5 }}>
         <Box component="label">
-          What I call it
+          {say.whatICallIt}
           <TextInput
             value={name}
             maxLength={100}
@@ -100,7 +97,7 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
           />
         </Box>
         <Box component="label">
-          Most like (for all the label does not say)
+          {say.mostLikeForAllThe}
           <Pick
             value={likeKey}
             onPick={(picked) => {
@@ -116,11 +113,11 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
           </Pick>
         </Box>
         <Box component="fieldset" sx={{ border: '1px solid', borderColor: 'divider', m: 0, p: 1.5 }}>
-          <legend>From the label</legend>
+          <legend>{say.fromTheLabel}</legend>
           <Check checked={perServing} onCheck={setPerServing}>
-            per serving of
+            {say.perServingOf}
             <TextInput
-              aria-label="Grams in a serving"
+              aria-label={say.gramsInAServing}
               inputMode="decimal"
               value={typed.serving_grams ?? ''}
               disabled={!perServing}
@@ -129,7 +126,7 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
               }}
               sx={{ width: 80 }}
             />
-            g (otherwise per 100 g)
+            {say.gOtherwisePer100G}
           </Check>
           <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))', gap: 1, mt: 1 }}>
             {figures.map(({ field, name: title, unit }) => (
@@ -147,7 +144,7 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
             ))}
           </Box>
           <Box component="label" sx={{ display: 'block', mt: 1 }}>
-            List of ingredients (for the allergens)
+            {say.listOfIngredientsForThe}
             <TextInput
               rows={2}
               value={ingredients}
@@ -160,7 +157,7 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
         </Box>
         <Box sx={{ display: 'flex', gap: 1.5 }}>
           <Box component="label" sx={{ flex: 1 }}>
-            Price of a pack
+            {say.priceOfAPack}
             <TextInput
               inputMode="decimal"
               value={price}
@@ -171,7 +168,7 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
             />
           </Box>
           <Box component="label" sx={{ flex: 1 }}>
-            Pack, g
+            {say.packG}
             <TextInput
               inputMode="decimal"
               value={pack}
@@ -183,17 +180,17 @@ export function ProductForm({ product, like, name: suggested, generics, onDone, 
           </Box>
         </Box>
         <Check checked={standsIn} onCheck={setStandsIn}>
-          use it whenever a line names the plain ingredient
+          {say.useItWheneverALine}
         </Check>
         <Check checked={inStock} onCheck={setInStock}>
-          in stock
+          {say.inStock}
         </Check>
         {fault !== null && <Typography role="alert">{fault}</Typography>}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Back</Button>
+        <Button onClick={onClose}>{say.back}</Button>
         <Button variant="contained" onClick={() => void save()}>
-          Keep it
+          {say.keepIt}
         </Button>
       </DialogActions>
     </Dialog>

@@ -2,6 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { shelfQuery } from '../../api/queries';
 import { Pick } from '../../ui/Pick';
+import { say } from './sentences';
 
 interface Props {
   /** The sauce that is looked at; null for a litre of middling balance. */
@@ -19,27 +20,20 @@ export function SpoonfulsIn({ sauce, count, isEmpty, onSauce }: Props) {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, rowGap: 0.5, mb: 1 }}>
       <Pick
-        aria-label="What it does where"
+        aria-label={say.whatItDoesWhere}
         value={sauce ?? ''}
         onPick={(picked) => {
           onSauce(picked === '' ? null : picked);
         }}
       >
-        <option value="">in a litre of middling balance</option>
+        <option value="">{say.inALitreOfMiddling}</option>
         {shelf.data?.sauces.map((one) => (
           <option key={one.id} value={String(one.id)}>
-            in {one.title === '' ? 'an unnamed sauce' : one.title}
+            {say.inIt(one.title)}
           </option>
         ))}
       </Pick>
-      <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-        {isEmpty
-          ? 'Nothing of this sauce counts yet.'
-          : sauce === null
-            ? 'A step is the least anyone notices.'
-            : 'What one spoonful does to it as it stands.'}{' '}
-        {count} shown.
-      </Typography>
+      <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{say.shown(isEmpty, sauce, count)}</Typography>
     </Box>
   );
 }

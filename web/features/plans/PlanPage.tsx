@@ -11,12 +11,13 @@ import { type Planning, usePlan } from './usePlan';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
 import { money } from '../../ui/locale';
+import { say } from './sentences';
 
 /** When to start what, so that it is ready on the day, and what to buy for it. */
 export function PlanPage() {
   const plan = usePlan();
   useEffect(() => {
-    document.title = 'Plan · Vinculum';
+    document.title = say.planVinculum;
   }, []);
   return (
     <Frame>
@@ -33,12 +34,7 @@ export function PlanPage() {
           <KeptPlans plan={plan} />
         </Box>
         <Box>
-          {plan.wish === null && (
-            <Typography sx={{ mt: 2, maxWidth: '52ch' }}>
-              Tick the sauces you want, say how much and for when. Each is laid out backwards from its day: resting,
-              cooling, cooking, preparing, and what to buy.
-            </Typography>
-          )}
+          {plan.wish === null && <Typography sx={{ mt: 2, maxWidth: '52ch' }}>{say.tickTheSaucesYouWant}</Typography>}
           {plan.fault !== null && (
             <Typography
               role="alert"
@@ -52,20 +48,20 @@ export function PlanPage() {
           {plan.draft !== null && (
             <>
               <Typography data-plan-starts sx={{ mt: 2, fontSize: '1.2rem', fontWeight: 700 }}>
-                Begin {when(plan.draft.starts)}, ready {when(plan.draft.ready)}
+                {say.beginReady(when(plan.draft.starts), when(plan.draft.ready))}
               </Typography>
               <Timeline draft={plan.draft} />
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', my: 1 }}>
                 <TextInput
-                  aria-label="Name of the plan"
-                  placeholder="Name of the plan"
+                  aria-label={say.nameOfThePlan}
+                  placeholder={say.nameOfThePlan}
                   value={plan.title}
                   maxLength={200}
                   onText={plan.name}
                   sx={{ width: 200 }}
                 />
                 <Button variant="contained" data-keep-plan onClick={() => void plan.keep()}>
-                  Keep this plan
+                  {say.keepThisPlan}
                 </Button>
                 {plan.kept !== null && (
                   <Box
@@ -80,7 +76,7 @@ export function PlanPage() {
                       alignItems: 'center',
                     }}
                   >
-                    Calendar file
+                    {say.calendarFile}
                   </Box>
                 )}
               </Box>
@@ -98,17 +94,17 @@ function Choices({ plan }: { plan: Planning }) {
   const shelf = useQuery(shelfQuery());
   return (
     <>
-      <Typography variant="h1">Plan</Typography>
+      <Typography variant="h1">{say.plan}</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, my: 1 }}>
         <label>
           <Box component="span" sx={caption}>
-            Ready on
+            {say.readyOn}
           </Box>
           <TextInput type="datetime-local" value={plan.ready} onText={plan.readyOn} />
         </label>
         <label>
           <Box component="span" sx={caption}>
-            Rings of the hob
+            {say.ringsOfTheHob}
           </Box>
           <TextInput inputMode="numeric" value={plan.rings} onText={plan.cookOn} sx={{ width: 70 }} />
         </label>
@@ -124,12 +120,12 @@ function Choices({ plan }: { plan: Planning }) {
               }}
               sx={{ flex: 1, minWidth: 0 }}
             >
-              {sauce.title === '' ? 'Unnamed sauce' : sauce.title}
+              {sauce.title === '' ? say.unnamedSauce : sauce.title}
             </Check>
             {plan.sizes.has(sauce.id) && (
               <TextInput
-                aria-label={`How much ${sauce.title}`}
-                placeholder="4 x 250 ml"
+                aria-label={say.howMuch(sauce.title)}
+                placeholder={say.sizeExample}
                 value={plan.sizes.get(sauce.id) ?? ''}
                 maxLength={200}
                 onText={(text) => {
@@ -151,7 +147,7 @@ function KeptPlans({ plan }: { plan: Planning }) {
     <>
       {(plans.data?.plans.length ?? 0) > 0 && (
         <Typography variant="h2" sx={{ mt: 2 }}>
-          Kept plans
+          {say.keptPlans}
         </Typography>
       )}
       {plans.data?.plans.map((one) => (
@@ -164,8 +160,8 @@ function KeptPlans({ plan }: { plan: Planning }) {
           >
             {one.title}, {when(one.ready.replace(' ', 'T'))}
           </Button>
-          <Button aria-label={`Delete the plan ${one.title}`} onClick={() => void plan.drop(one)}>
-            Delete
+          <Button aria-label={say.deleteThePlan(one.title)} onClick={() => void plan.drop(one)}>
+            {say.deleteIt}
           </Button>
         </Box>
       ))}
@@ -176,19 +172,19 @@ function KeptPlans({ plan }: { plan: Planning }) {
 function ShoppingList({ draft }: { draft: PlanDraft }) {
   const buy = draft.shopping.filter((one) => one.buy_grams >= 0.5);
   return (
-    <Box component="section" aria-label="To buy" data-shopping>
+    <Box component="section" aria-label={say.toBuy} data-shopping>
       <Typography variant="h2" sx={{ mt: 1.5 }}>
-        To buy
+        {say.toBuy}
       </Typography>
-      <PlainTable label="What to buy">
+      <PlainTable label={say.whatToBuy}>
         <thead>
           <tr>
-            <th scope="col">What</th>
-            <th scope="col">Needed</th>
-            <th scope="col">In stock</th>
-            <th scope="col">Buy</th>
-            <th scope="col">Cost</th>
-            <th scope="col">Left over</th>
+            <th scope="col">{say.what}</th>
+            <th scope="col">{say.needed}</th>
+            <th scope="col">{say.inStock}</th>
+            <th scope="col">{say.buy}</th>
+            <th scope="col">{say.cost}</th>
+            <th scope="col">{say.leftOver}</th>
           </tr>
         </thead>
         <tbody>
@@ -198,7 +194,7 @@ function ShoppingList({ draft }: { draft: PlanDraft }) {
                 {one.name}
                 {one.out_of_season && (
                   <Box component="span" sx={{ display: 'block', color: 'text.secondary' }}>
-                    out of season then: see Swap on the bench
+                    {say.outOfSeasonThenSee}
                   </Box>
                 )}
               </th>
@@ -213,19 +209,18 @@ function ShoppingList({ draft }: { draft: PlanDraft }) {
       </PlainTable>
       {draft.shopping.length > buy.length && (
         <Typography sx={{ fontSize: '0.92rem', color: 'text.secondary', mt: 0.5 }}>
-          In stock already:{' '}
-          {draft.shopping
-            .filter((one) => one.buy_grams < 0.5)
-            .map((one) => one.name.toLowerCase())
-            .join(', ')}
-          .
+          {say.inStockAlready(
+            draft.shopping
+              .filter((one) => one.buy_grams < 0.5)
+              .map((one) => one.name.toLowerCase())
+              .join(', '),
+          )}
         </Typography>
       )}
       {draft.sauces.map((sauce) => (
         <Typography key={sauce.id} sx={{ fontSize: '0.92rem' }}>
-          {sauce.title}:{' '}
-          {sauce.cost > 0 ? `${money(sauce.cost)} as far as prices are known` : 'no prices in the pantry yet'}
-          {sauce.cost > 0 && sauce.cost_per_jar !== null && `, ${money(sauce.cost_per_jar)} a jar`}
+          {sauce.title}: {sauce.cost > 0 ? say.asFarAsPricesAre(money(sauce.cost)) : say.noPricesInThePantry}
+          {sauce.cost > 0 && sauce.cost_per_jar !== null && say.aJar(money(sauce.cost_per_jar))}
         </Typography>
       ))}
     </Box>

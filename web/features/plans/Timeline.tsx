@@ -3,21 +3,22 @@ import { fixed, upTo, locale } from '../../ui/locale';
 import { when } from '../../ui/words';
 import { Box, Typography } from '@mui/material';
 import type { PlanDraft } from '../../api/client';
+import { say } from './sentences';
 
 const kinds: Record<PlanDraft['tasks'][number]['kind'], string> = {
-  prepare: 'Prepare',
-  cook: 'Cook',
-  cool: 'Cool',
-  rest: 'Rest',
-  fill: 'Fill',
+  prepare: say.prepare,
+  cook: say.cook,
+  cool: say.cool,
+  rest: say.rest,
+  fill: say.fill,
 };
 
 const long = (minutes: number): string =>
   minutes >= 2880
-    ? `${fixed(minutes / 1440, 0)} days`
+    ? say.days(fixed(minutes / 1440, 0))
     : minutes >= 90
       ? `${upTo(minutes / 60, 1)} h`
-      : `${fixed(minutes, 0)} min`;
+      : say.min(fixed(minutes, 0));
 
 /** Each sauce a row of its own on one span of time, and beneath it the same as a list. */
 export function Timeline({ draft }: { draft: PlanDraft }) {
@@ -27,7 +28,7 @@ export function Timeline({ draft }: { draft: PlanDraft }) {
   const marks = hours(from, to);
   const now = useMinute();
   return (
-    <Box component="section" aria-label="Timeline" data-timeline>
+    <Box component="section" aria-label={say.timeline} data-timeline>
       <Box aria-hidden sx={row}>
         <span />
         <Box sx={{ position: 'relative', height: 22, fontSize: '0.85rem', overflow: 'hidden' }}>
@@ -75,8 +76,7 @@ export function Timeline({ draft }: { draft: PlanDraft }) {
         </Box>
       ))}
       <Typography aria-hidden sx={{ fontSize: '0.82rem', color: 'text.secondary' }}>
-        tall: at the hob · middle: by hand · thin: waits
-        {now > from && now < to && ` · now: ${when(new Date(now).toISOString())}`}
+        {say.tallAtTheHobMiddle(now > from && now < to ? say.now(when(new Date(now).toISOString())) : '')}
       </Typography>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {draft.tasks.map((task) => (

@@ -2,6 +2,7 @@ import { fixed } from '../../ui/locale';
 import { Box, Button, Typography } from '@mui/material';
 import type { Balance } from '../../api/client';
 import { grams, millilitres } from '../../ui/words';
+import { say } from './sentences';
 
 interface Props {
   /** Null while it is being weighed. */
@@ -21,24 +22,20 @@ export function BatchLine({ report, showsMixed, onMixed }: Props) {
           <Button
             aria-pressed={showsMixed}
             data-as-mixed
-            title="Show where it stood before cooking"
+            title={say.showWhereItStoodBefore}
             onClick={() => {
               onMixed(!showsMixed);
             }}
             sx={{ minHeight: 24, textDecoration: 'underline' }}
           >
-            {showsMixed ? 'bars: as mixed' : `from ${grams(report.mixed.grams)} mixed`}
+            {showsMixed ? say.barsAsMixed : say.fromMixed(grams(report.mixed.grams))}
           </Button>
         )}{' '}
         · {report.body.class}
-        {report.ph === null && report.batch.grams > 0 && <span data-ph-unknown> · pH not known</span>}
+        {report.ph === null && report.batch.grams > 0 && <span data-ph-unknown>{say.phNotKnown}</span>}
         {report.ph !== null && (
-          <Box
-            component="span"
-            title={`between ${fixed(report.ph.low, 1)} and ${fixed(report.ph.high, 1)}; measure it where safety depends on it`}
-          >
-            {' '}
-            · pH about {fixed(report.ph.estimate, 1)} ({fixed(report.ph.low, 1)}–{fixed(report.ph.high, 1)})
+          <Box component="span" title={say.betweenAndMeasureItWhere(fixed(report.ph.low, 1), fixed(report.ph.high, 1))}>
+            {say.phAbout(fixed(report.ph.estimate, 1), fixed(report.ph.low, 1), fixed(report.ph.high, 1))}
           </Box>
         )}
       </Typography>

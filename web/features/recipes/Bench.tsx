@@ -18,6 +18,7 @@ import { EmptyBench } from './EmptyBench';
 import { BenchLines } from './BenchLines';
 import { barsPlace, underTheBars, makersLine, pinned, hidden } from './benchLooks';
 import { halves } from '../../ui/looks';
+import { say } from './sentences';
 
 /** One sauce being designed: lines, bars, fractions and corrections in one view. */
 export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
@@ -76,7 +77,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   // on a wide screen they stay in view with the bars, on a narrow one they lead on from the lines
   const tabs = (
     <Box sx={{ borderBottom: '1px solid', borderColor: 'divider', mb: 0.5 }}>
-      <Choice label="Beside the bars" options={panels} value={panel} onChoose={setPanel} controls="panel" />
+      <Choice label={say.besideTheBars} options={panels} value={panel} onChoose={setPanel} controls="panel" />
     </Box>
   );
 
@@ -124,7 +125,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               />
               <BatchLine report={report} showsMixed={showsMixed} onMixed={setShowsMixed} />
               <Typography data-makers sx={makersLine}>
-                {looked === null ? (bench.learned?.says ?? 'Tap an axis to see which lines make it.') : brought.says}
+                {looked === null ? (bench.learned?.says ?? say.tapAnAxisToSee) : brought.says}
               </Typography>
               {isWide && tabs}
             </Box>
@@ -155,9 +156,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 <SauceFacts
                   report={report}
                   family={
-                    style === null
-                      ? null
-                      : `${style.name}: from ${style.references} reference formulas, ${style.schools}`
+                    style === null ? null : say.fromReferenceFormulas(style.name, style.references, style.schools)
                   }
                 />
               )}

@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { Sauce } from '../../api/client';
 import type { Saving } from './Saver';
+import { say } from './sentences';
 
 interface Props {
   saving: Saving;
@@ -18,7 +19,7 @@ export function BenchBanners({ saving, fault, keepMine, takeTheirs }: Props) {
         <Box role="alert" sx={banner}>
           <Typography sx={{ flex: 1, minWidth: 240 }}>{saving.message}</Typography>
           <Button variant="contained" onClick={() => void keepMine()}>
-            Keep mine as a copy
+            {say.keepMineAsACopy}
           </Button>
           <Button
             variant="outlined"
@@ -26,7 +27,7 @@ export function BenchBanners({ saving, fault, keepMine, takeTheirs }: Props) {
               takeTheirs(saving.theirs);
             }}
           >
-            {saving.theirs === null ? 'Leave mine' : 'Take theirs'}
+            {saving.theirs === null ? say.leaveMine : say.takeTheirs}
           </Button>
         </Box>
       )}
@@ -37,12 +38,12 @@ export function BenchBanners({ saving, fault, keepMine, takeTheirs }: Props) {
       )}
       {saving.state === 'refused' && (
         <Box role="alert" sx={banner}>
-          <Typography>{saving.message} What you typed stays here until that is mended.</Typography>
+          <Typography>{say.whatYouTypedStaysHere(saving.message)}</Typography>
         </Box>
       )}
       {fault !== null && saving.state !== 'conflict' && (
         <Box role="alert" sx={banner}>
-          <Typography>{fault} The bars show the last answer; everything typed is kept and tried again.</Typography>
+          <Typography>{say.theBarsShowTheLast(fault)}</Typography>
         </Box>
       )}
     </>

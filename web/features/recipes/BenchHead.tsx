@@ -9,6 +9,7 @@ import { FamilyGuess } from './FamilyGuess';
 import { RatioHand } from './RatioHand';
 import { SauceHead } from './SauceHead';
 import type { Bench } from './useBench';
+import { say } from './sentences';
 
 interface Props {
   bench: Bench;
@@ -35,11 +36,11 @@ export function BenchHead({ bench, kitchen, report, early }: Props) {
         <InputBase
           value={draft.title}
           fullWidth
-          placeholder="Name of the sauce"
+          placeholder={say.nameOfTheSauce}
           onChange={(event) => {
             bench.set('title', event.target.value);
           }}
-          slotProps={{ input: { 'aria-label': 'Name of the sauce', maxLength: 200, sx: { p: 0, height: 36 } } }}
+          slotProps={{ input: { 'aria-label': say.nameOfTheSauce, maxLength: 200, sx: { p: 0, height: 36 } } }}
           sx={{ fontFamily: displayFont, fontWeight: 600, fontSize: { xs: '1.3rem', sm: '1.6rem' }, lineHeight: 1.15 }}
         />
       }
@@ -71,7 +72,7 @@ export function BenchHead({ bench, kitchen, report, early }: Props) {
 function Family({ draft, kitchen, set }: { draft: Draft; kitchen: Kitchen; set: Bench['set'] }) {
   return (
     <Pick
-      aria-label="Family"
+      aria-label={say.family}
       value={draft.style ?? ''}
       onPick={(picked) => {
         set('style', picked === '' ? null : picked);
@@ -87,7 +88,7 @@ function Family({ draft, kitchen, set }: { draft: Draft; kitchen: Kitchen; set: 
         },
       }}
     >
-      <option value="">no family: its own measure</option>
+      <option value="">{say.noFamilyItsOwnMeasure}</option>
       {byName(kitchen.styles).map((one) => (
         <option key={one.key} value={one.key}>
           {one.name}

@@ -6,6 +6,7 @@ import { LineEditor } from './LineEditor';
 import { RecipeSettings } from './RecipeSettings';
 import { SetAside } from './SetAside';
 import type { Bench } from './useBench';
+import { say } from './sentences';
 
 interface Props {
   ref: Ref<HTMLDivElement>;
@@ -21,7 +22,7 @@ const noLines: Balance['lines'] = [];
 /** The recipe as it is written, and what is set once. */
 export function BenchLines({ ref, bench, kitchen, shares, onSwap }: Props) {
   return (
-    <Box ref={ref} component="section" aria-label="The sauce" sx={{ order: { xs: 2, md: 0 } }}>
+    <Box ref={ref} component="section" aria-label={say.theSauce} sx={{ order: { xs: 2, md: 0 } }}>
       <LineEditor
         lines={bench.draft.lines}
         understood={bench.report?.lines ?? noLines}
@@ -38,22 +39,22 @@ export function BenchLines({ ref, bench, kitchen, shares, onSwap }: Props) {
         }}
         sx={{ ml: '20px' }}
       >
-        Add a line
+        {say.addALine}
       </Button>
       <Button
-        title="A heading starts a stage: lines below it belong to it"
+        title={say.aHeadingStartsAStage}
         onClick={() => {
           bench.change((now) => ({
             ...now,
             lines: [
               ...now.lines.filter((line, at) => line.text !== '' || at + 1 < now.lines.length),
-              newLine('Off the heat:'),
+              newLine(say.offTheHeat),
               newLine(''),
             ],
           }));
         }}
       >
-        Add a stage
+        {say.addAStage}
       </Button>
       <RecipeSettings draft={bench.draft} kitchen={kitchen} set={bench.set} />
       <SetAside

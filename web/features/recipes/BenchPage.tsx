@@ -6,6 +6,7 @@ import { kitchenQuery, benchQuery } from '../../api/queries';
 import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
 import { Bench } from './Bench';
+import { say } from './sentences';
 
 /** Fetches the sauce, then opens the bench on it. */
 export function BenchPage() {
@@ -20,7 +21,7 @@ export function BenchPage() {
     return (
       <Frame>
         <Typography role="status" sx={{ mt: 6 }}>
-          {fault === null ? 'Opening the sauce …' : `${fault.message} It is tried again by itself.`}
+          {fault === null ? say.openingTheSauce : say.itIsTriedAgainBy(fault.message)}
         </Typography>
       </Frame>
     );

@@ -5,6 +5,7 @@ import { later } from '../../ui/later';
 import { Corrections } from './Corrections';
 import { draftOf, editOf, relined } from './draft';
 import type { Bench } from './useBench';
+import { say } from './sentences';
 
 const KeepPanel = later(async () => (await import('./KeepPanel')).KeepPanel);
 const MethodPanel = later(async () => (await import('./MethodPanel')).MethodPanel);
@@ -16,14 +17,14 @@ const VersionsPanel = later(async () => (await import('./VersionsPanel')).Versio
 
 export type Panel = 'add' | 'method' | 'swap' | 'scale' | 'thickness' | 'keep' | 'parts' | 'versions';
 export const panels: readonly (readonly [Panel, string])[] = [
-  ['add', 'What to add'],
-  ['method', 'Method'],
-  ['swap', 'Swap'],
-  ['scale', 'Scale'],
-  ['thickness', 'Thickness'],
-  ['keep', 'Keep'],
-  ['parts', 'Parts'],
-  ['versions', 'Versions'],
+  ['add', say.whatToAdd],
+  ['method', say.method],
+  ['swap', say.swap],
+  ['scale', say.scale],
+  ['thickness', say.thickness],
+  ['keep', say.keep],
+  ['parts', say.parts],
+  ['versions', say.versions],
 ];
 
 interface Props {
@@ -51,7 +52,7 @@ export function BenchPanel({
   onSidePreview,
   onApply,
 }: Props) {
-  const { draft, formula, advice, change, set, rewrite, say } = bench;
+  const { draft, formula, advice, change, set, rewrite, announce } = bench;
   const navigate = useNavigate();
   return (
     <>
@@ -124,7 +125,7 @@ export function BenchPanel({
               lines: relined(now.lines, [...texts, '']),
               yield: report.basis === 'finished' ? (finished ?? now.yield) : now.yield,
             }));
-            say(`${words} Undo takes it back.`);
+            announce(say.undoTakesItBack(words));
           }}
         />
       )}
@@ -137,7 +138,7 @@ export function BenchPanel({
           heats={kitchen.heats}
           onPreview={onSidePreview}
           onAdd={(text) => {
-            rewrite([...editOf(draft).lines, text], `Added ${text}.`);
+            rewrite([...editOf(draft).lines, text], say.added(text));
           }}
         />
       )}
@@ -160,7 +161,7 @@ export function BenchPanel({
           settle={bench.saver.settled}
           onReturn={(version) => {
             change(() => draftOf(version));
-            say(`Version ${version.number} is back. Undo takes it back.`);
+            announce(say.versionIsBackUndoTakes(version.number));
           }}
         />
       )}

@@ -1,14 +1,15 @@
 import { Button, Typography } from '@mui/material';
 import type { Saving } from './Saver';
 import type { Bench } from './useBench';
+import { say } from './sentences';
 
 const savingWords: Record<Saving['state'], string> = {
-  saved: 'Saved',
-  saving: 'Saving …',
-  away: 'Server away: kept here, sent later',
-  troubled: 'Kept here, tried again',
-  refused: 'Not stored',
-  conflict: 'Changed elsewhere',
+  saved: say.saved,
+  saving: say.saving,
+  away: say.serverAwayKeptHereSent,
+  troubled: say.keptHereTriedAgain,
+  refused: say.notStored,
+  conflict: say.changedElsewhere,
 };
 
 /** Whether it is stored, and the way back. */
@@ -25,10 +26,10 @@ export function BenchTools({ bench }: { bench: Bench }) {
         {savingWords[state]}
       </Typography>
       <Button onClick={bench.undo} disabled={!bench.canUndo}>
-        Undo
+        {say.undo}
       </Button>
       <Button onClick={bench.redo} disabled={!bench.canRedo}>
-        Redo
+        {say.redo}
       </Button>
     </>
   );

@@ -8,6 +8,7 @@ import { grams, moment, moves } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
 import { sameEdit } from './draft';
 import { SaucePage } from './SaucePage';
+import { say } from './sentences';
 
 const now = 'now';
 
@@ -26,7 +27,7 @@ export function ComparePage() {
   const compared = useQuery({
     queryKey: ['compare', before, after],
     queryFn: () => {
-      if (before === undefined || after === undefined) throw new Error('There is no such version.');
+      if (before === undefined || after === undefined) throw new Error(say.thereIsNoSuchVersion);
       const { title, style, measures, yield: came, part_ml, lines, method, pan } = after;
       return api.compare({
         title,
@@ -63,42 +64,46 @@ export function ComparePage() {
         setSearch(next, { replace: true });
       }}
     >
-      <option value={now}>as it stands now</option>
+      <option value={now}>{say.asItStandsNow}</option>
       {kept.map((version) => (
         <option key={version.number} value={String(version.number)}>
-          version {version.number}, {moment(version.kept_at)}
+          {say.versionKept(version.number, moment(version.kept_at))}
         </option>
       ))}
     </Pick>
   );
   return (
-    <SaucePage sauce={id} at="bench" name="Side by side">
+    <SaucePage sauce={id} at="bench" name={say.sideBySide}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5, rowGap: 1, mt: 1 }}>
-        <span>From</span>
-        {pick('before', 'Compare this')}
-        <span>to</span>
-        {pick('after', 'With this')}
+        <span>{say.from}</span>
+        {pick('before', say.compareThis)}
+        <span>{say.to}</span>
+        {pick('after', say.withThis)}
       </Box>
       <Typography role="status" data-says variant="h2" sx={{ my: 1.5 }}>
-        {answer === undefined ? (compared.error?.message ?? 'Comparing …') : capitalised(answer.says)}
+        {answer === undefined ? (compared.error?.message ?? say.comparing) : capitalised(answer.says)}
       </Typography>
       {answer !== undefined && (
         <Box sx={halves}>
-          <Box component="section" aria-label="Taste before and after">
+          <Box component="section" aria-label={say.tasteBeforeAndAfter}>
             <AxisBars axes={answer.axes_before} preview={answer.axes_after} styleName={after?.style ?? null} />
             <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary', mt: 0.5 }}>
-              Solid: {sideName(left)}, {grams(answer.batch_before.grams)}. Open: {sideName(right)},{' '}
-              {grams(answer.batch_after.grams)}
-              {moves(answer.steps) !== '' && `. In steps: ${moves(answer.steps)}`}.
+              {say.solidOpen(
+                sideName(left),
+                grams(answer.batch_before.grams),
+                sideName(right),
+                grams(answer.batch_after.grams),
+                moves(answer.steps) !== '' ? say.andInSteps(moves(answer.steps)) : '',
+              )}
             </Typography>
           </Box>
           <Box component="table" sx={table}>
-            <caption>Line by line</caption>
+            <caption>{say.lineByLine}</caption>
             <thead>
               <tr>
-                <th scope="col">Before</th>
-                <th scope="col">After</th>
-                <th scope="col">Change</th>
+                <th scope="col">{say.before}</th>
+                <th scope="col">{say.after}</th>
+                <th scope="col">{say.change}</th>
               </tr>
             </thead>
             <tbody>
@@ -123,7 +128,7 @@ export function ComparePage() {
   );
 }
 
-const sideName = (side: string): string => (side === now ? 'as it stands now' : `version ${side}`);
+const sideName = (side: string): string => (side === now ? say.asItStandsNow : `version ${side}`);
 
 const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

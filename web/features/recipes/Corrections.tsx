@@ -6,6 +6,7 @@ import { axisNames, besides, spoken } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
 import { Fold } from '../../ui/Fold';
 import { RowButton } from '../../ui/RowButton';
+import { say } from './sentences';
 
 interface Props {
   sauce: number;
@@ -39,7 +40,7 @@ export function Corrections({
     <Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, py: 0.5 }}>
         <Box component="label" sx={{ fontSize: '0.9rem' }}>
-          The tongue says{' '}
+          {say.theTongueSays}
           <Pick
             value={complaint ?? ''}
             onPick={(picked) => {
@@ -47,7 +48,7 @@ export function Corrections({
             }}
             sx={{ minHeight: 36 }}
           >
-            <option value="">nothing yet</option>
+            <option value="">{say.nothingYet}</option>
             {complaints.map((one) => (
               <option key={one.key} value={one.key}>
                 {one.says}
@@ -58,19 +59,15 @@ export function Corrections({
         {onSolve !== null && (
           <Button
             data-solve
-            title="Locked lines stay; the others are set so that the sauce stands in its windows (Alt+U)"
+            title={say.lockedLinesStayTheOthers}
             onClick={onSolve}
             sx={{ px: 0.5, fontSize: '0.9rem' }}
           >
-            Set the unlocked lines for me
+            {say.setTheUnlockedLinesFor}
           </Button>
         )}
       </Box>
-      {!hasAim && (
-        <Typography sx={{ color: 'text.secondary' }}>
-          Choose a style above the lines, or say what the tongue says, and the best few spoonfuls to add are found here.
-        </Typography>
-      )}
+      {!hasAim && <Typography sx={{ color: 'text.secondary' }}>{say.chooseAStyleAboveThe}</Typography>}
       {hasAim &&
         advice?.notes.map((note) => (
           <Typography key={note} sx={{ fontSize: '0.95rem', mb: 0.5 }}>
@@ -78,15 +75,15 @@ export function Corrections({
           </Typography>
         ))}
       {hasAim && (
-        <Box component="ol" sx={bare} aria-label="Corrections">
+        <Box component="ol" sx={bare} aria-label={say.corrections}>
           {first.map((correction, index) => (
             <CorrectionRow key={index} correction={correction} index={index} onPreview={onPreview} onApply={onApply} />
           ))}
         </Box>
       )}
       {hasAim && more.length > 0 && (
-        <Fold says={more.length === 1 ? 'One more way' : `${more.length} more ways`}>
-          <Box component="ol" sx={bare} aria-label="More corrections">
+        <Fold says={more.length === 1 ? say.oneMoreWay : say.moreWays(more.length)}>
+          <Box component="ol" sx={bare} aria-label={say.moreCorrections}>
             {more.map((correction, index) => (
               <CorrectionRow
                 key={index}
@@ -100,10 +97,10 @@ export function Corrections({
         </Fold>
       )}
       {hasAim && aside !== undefined && (
-        <Box component="section" aria-label="While you are at it" sx={{ mt: 1 }}>
+        <Box component="section" aria-label={say.whileYouAreAtIt} sx={{ mt: 1 }}>
           <Typography sx={{ fontSize: '0.95rem' }}>
-            While you are at it, for the style: <strong>{aside.additions.map((one) => one.line).join(' + ')}</strong> (
-            {aside.why}).
+            {say.whileYouAreAtItFor}
+            <strong>{aside.additions.map((one) => one.line).join(' + ')}</strong> ({aside.why}).
           </Typography>
           <Button
             variant="outlined"
@@ -112,21 +109,21 @@ export function Corrections({
               onApply(aside);
             }}
           >
-            Add that too
+            {say.addThatToo}
           </Button>
         </Box>
       )}
       {hasAim &&
         advice?.other_ways.map((way) => (
           <Typography key={way.kind} data-way={way.kind} sx={{ fontSize: '0.95rem', my: 0.75 }}>
-            <strong>Or:</strong> {way.says}
+            <strong>{say.or}</strong> {way.says}
           </Typography>
         ))}
       <Button component={Link} to={`/pantry?sauce=${sauce}`} sx={{ mt: 0.5 }}>
-        What a spoonful of anything does in it
+        {say.whatASpoonfulOfAnything}
       </Button>
       {hasAim && (advice?.levers.length ?? 0) > 0 && (
-        <Fold says="What one step costs in this batch" sx={{ mt: 0.75, fontSize: '0.92rem' }}>
+        <Fold says={say.whatOneStepCostsIn} sx={{ mt: 0.75, fontSize: '0.92rem' }}>
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {advice?.levers.map((lever) => (
               <Box
@@ -134,8 +131,8 @@ export function Corrections({
                 key={lever.ingredient}
                 sx={{ py: 0.4, borderTop: '1px solid', borderColor: 'divider' }}
               >
-                <strong>{spoken(lever.measure)}</strong> {lever.name.toLowerCase()}: a step of{' '}
-                {axisNames[lever.axis].toLowerCase()}
+                <strong>{spoken(lever.measure)}</strong>
+                {say.aStepOf(lever.name.toLowerCase(), axisNames[lever.axis].toLowerCase())}
                 {Object.entries(lever.also).map(([axis, moved]) => (
                   <Box component="span" key={axis} sx={{ color: 'text.secondary' }}>
                     {`, ${axis} ${moved > 0 ? '+' : '−'}${fixed(Math.abs(moved), 1)}`}
@@ -184,13 +181,13 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
           {correction.additions.map((one) => one.line).join(' + ')}
         </Box>
         <Box component="span" aria-hidden sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
-          Alt+{index + 1}
+          {say.alt(index)}
         </Box>
         <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
           {correction.why}
         </Box>
         <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
-          {[`first ${half}, stir and taste`, correction.verdict, ...extra].join(' · ')}
+          {[say.firstStirAndTaste(half), correction.verdict, ...extra].join(' · ')}
         </Box>
       </RowButton>
     </Box>

@@ -1,5 +1,6 @@
 import { Box, Chip } from '@mui/material';
 import type { Balance, Kitchen } from '../../api/client';
+import { say } from './sentences';
 
 interface Props {
   families: Balance['families'];
@@ -17,7 +18,7 @@ export function FamilyGuess({ families, kitchen, onTake }: Props) {
   return (
     <Box component="span" sx={{ display: 'inline-flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.75 }}>
       <Box component="span" sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-        looks like
+        {say.looksLike}
       </Box>
       {offered.map((style) => (
         <Chip

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { KeepFacts } from '../../ui/KeepFacts';
 import { api, type Formula } from '../../api/client';
 import { useLatest } from '../../api/useLatest';
+import { say } from './sentences';
 
 /** How the sauce keeps as it is written; a batch that was measured knows better. */
 export function KeepPanel({ formula, sauce }: { formula: Formula; sauce: number }) {
@@ -13,9 +14,9 @@ export function KeepPanel({ formula, sauce }: { formula: Formula; sauce: number 
       {found.answer !== null && <KeepFacts keep={found.answer} />}
       <Typography sx={{ mt: 1 }}>
         <Box component={Link} to={`/sauce/${sauce}/card`} sx={{ color: 'text.primary' }}>
-          A recipe card to print
+          {say.aRecipeCardToPrint}
         </Box>
-        . Labels are printed from a batch, in the log.
+        {say.labelsArePrintedFromA}
       </Typography>
     </Box>
   );

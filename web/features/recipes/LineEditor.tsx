@@ -9,6 +9,7 @@ import { useLineDrag } from './useLineDrag';
 import { useLineKeys } from './useLineKeys';
 import { byRow } from './understood';
 import { useNudge } from './useNudge';
+import { say } from './sentences';
 
 const LineMenu = later(async () => (await import('./LineMenu')).LineMenu);
 
@@ -243,7 +244,7 @@ export function LineEditor({ lines, understood: entries, formula, shares, onChan
 
   return (
     <>
-      <Box component="ol" aria-label="Lines of the sauce" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ol" aria-label={say.linesOfTheSauce} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {lines.map((line, index) => (
           <LineRow
             key={line.id}
@@ -254,7 +255,7 @@ export function LineEditor({ lines, understood: entries, formula, shares, onChan
             suggestions={writing?.index === index && found.isCurrent ? offers : noOffers}
             chosen={writing?.index === index ? chosen : -1}
             isDragged={dragged === line.id}
-            placeholder={lines.length === 1 ? '½ cup cider vinegar' : ''}
+            placeholder={lines.length === 1 ? say.cupCiderVinegar : ''}
             actions={actions}
           />
         ))}

@@ -1,5 +1,6 @@
 import { Menu, MenuItem } from '@mui/material';
 import { type DraftLine, hasTag, isHeading, type Tag } from './draft';
+import { say } from './sentences';
 
 interface Props {
   anchor: HTMLElement | null;
@@ -14,10 +15,10 @@ interface Props {
 }
 
 const tags: readonly (readonly [Tag, string, string])[] = [
-  ['lock', 'Lock its amount', 'Unlock its amount'],
-  ['steeped', 'Steeped and taken out', 'Not steeped: it stays in'],
-  ['cold', 'Added after cooling', 'Not added cold: it goes in hot'],
-  ['optional', 'Optional', 'Not optional'],
+  ['lock', say.lockItsAmount, say.unlockItsAmount],
+  ['steeped', say.steepedAndTakenOut, say.notSteepedItStaysIn],
+  ['cold', say.addedAfterCooling, say.notAddedColdItGoes],
+  ['optional', say.optional, say.notOptional],
 ];
 
 /** Where a line may go: under each stage, and to the lines before the first. */
@@ -27,7 +28,7 @@ function places(lines: readonly DraftLine[], index: number): { says: string; to:
     const end = lines.findIndex((line, number) => number > at && isHeading(line.text));
     const last = end < 0 ? lines.length : end;
     return {
-      says: `Move to “${(lines[at]?.text ?? '').replace(/:\s*$/, '').trim()}”`,
+      says: say.moveTo((lines[at]?.text ?? '').replace(/:\s*$/, '').trim()),
       to: last > index ? last - 1 : last,
     };
   });
@@ -55,9 +56,11 @@ export function LineMenu({ anchor, lines, index, onClose, onTag, onMove, onSwap,
             {hasTag(line.text, tag) ? off : on}
           </MenuItem>
         ))}
-      {line !== undefined && !isHeading(line.text) && <MenuItem onClick={then(onSwap)}>Swap it for something</MenuItem>}
+      {line !== undefined && !isHeading(line.text) && (
+        <MenuItem onClick={then(onSwap)}>{say.swapItForSomething}</MenuItem>
+      )}
       {line !== undefined && line.text.trim() !== '' && (
-        <MenuItem onClick={then(onAside)}>Set it aside: it is no ingredient</MenuItem>
+        <MenuItem onClick={then(onAside)}>{say.setItAsideItIs}</MenuItem>
       )}
       {index > 0 && (
         <MenuItem
@@ -65,7 +68,7 @@ export function LineMenu({ anchor, lines, index, onClose, onTag, onMove, onSwap,
             onMove(index - 1);
           })}
         >
-          Move up
+          {say.moveUp}
         </MenuItem>
       )}
       {index + 1 < lines.length && (
@@ -74,7 +77,7 @@ export function LineMenu({ anchor, lines, index, onClose, onTag, onMove, onSwap,
             onMove(index + 1);
           })}
         >
-          Move down
+          {say.moveDown}
         </MenuItem>
       )}
       {places(lines, index).map((place) => (
@@ -87,7 +90,7 @@ export function LineMenu({ anchor, lines, index, onClose, onTag, onMove, onSwap,
           {place.says}
         </MenuItem>
       ))}
-      <MenuItem onClick={then(onRemove)}>Delete the line</MenuItem>
+      <MenuItem onClick={then(onRemove)}>{say.deleteTheLine}</MenuItem>
     </Menu>
   );
 }

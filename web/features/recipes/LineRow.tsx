@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { Line } from '../../api/client';
 import { grams } from '../../ui/words';
 import { type DraftLine, isHeading } from './draft';
+import { say } from './sentences';
 
 /** What a row can be asked to do; one object for all rows, so that a row is drawn again only for its own sake. */
 export interface RowActions {
@@ -32,10 +33,10 @@ interface Props {
 }
 
 const marks: Record<string, string> = {
-  lock: 'locked',
-  steeped: 'steeped',
-  cold: 'added cold',
-  optional: 'optional',
+  lock: say.locked,
+  steeped: say.steeped,
+  cold: say.addedCold,
+  optional: say.optionalMark,
 };
 
 /** What the program made of a line, in words beside it. */
@@ -56,14 +57,14 @@ function understanding(line: Line | undefined): { text: string; mark: string; ti
     case 'assumed':
       return {
         text: `${amount} ${name}`.trim(),
-        mark: line.sure === 'likely' ? '≈ likely' : '≈',
-        title: note === '' ? 'taken from the usual' : note,
+        mark: line.sure === 'likely' ? say.likely : '≈',
+        title: note === '' ? say.takenFromTheUsual : note,
         isOff: false,
       };
     case 'to-taste':
-      return { text: name, mark: 'no amount', title: note, isOff: false };
+      return { text: name, mark: say.noAmount, title: note, isOff: false };
     case 'unknown':
-      return { text: name === '' ? 'not known' : name, mark: 'left out', title: note, isOff: true };
+      return { text: name === '' ? say.notKnown : name, mark: say.leftOut, title: note, isOff: true };
   }
 }
 
@@ -105,7 +106,7 @@ export const LineRow = memo(function LineRow({
       <Box
         component="span"
         aria-hidden
-        title="Drag to move; Alt+↑ and Alt+↓ do it from the keyboard"
+        title={say.dragToMoveAltAnd}
         onPointerDown={(event: PointerEvent<HTMLElement>) => {
           actions.drag(event, line.id);
         }}
@@ -136,7 +137,7 @@ export const LineRow = memo(function LineRow({
               'aria-autocomplete': 'list',
               'aria-controls': isOpen ? listId : undefined,
               'aria-activedescendant': isOpen && chosen >= 0 ? `${listId}-${chosen}` : undefined,
-              'aria-label': isStage ? `Stage, line ${index + 1}` : `Line ${index + 1}`,
+              'aria-label': isStage ? say.stageLine(index) : say.line(index),
               'aria-describedby': noteId,
               spellCheck: false,
               onPaste: (event: ClipboardEvent<HTMLInputElement>) => {
@@ -147,7 +148,7 @@ export const LineRow = memo(function LineRow({
           sx={isStage ? stageField : rowField}
         />
         {isOpen && (
-          <Box component="ul" id={listId} role="listbox" aria-label="It may be" sx={offers}>
+          <Box component="ul" id={listId} role="listbox" aria-label={say.itMayBe} sx={offers}>
             {suggestions.map((text, number) => (
               <Box
                 component="li"
@@ -181,14 +182,14 @@ export const LineRow = memo(function LineRow({
         )}
         {isDoubtful && choices.length > 0 && (
           <ButtonBase
-            title={`${choices.map((choice) => choice.says).join(', or ')} (Alt+M)`}
-            aria-label={`Fix line ${index + 1}: ${choices[0]?.says ?? ''}`}
+            title={say.altM(choices.map((choice) => choice.says).join(say.orElse))}
+            aria-label={say.fixLine(index, choices[0]?.says)}
             onClick={() => {
               actions.mend(index);
             }}
             sx={mendButton}
           >
-            fix
+            {say.fix}
           </ButtonBase>
         )}
         {understood !== undefined &&
@@ -200,7 +201,7 @@ export const LineRow = memo(function LineRow({
               to={`/pantry?mine=${encodeURIComponent(understood.written_name)}`}
               sx={{ ...mendButton, display: 'inline-flex', alignItems: 'center', textDecoration: 'none' }}
             >
-              add as my product
+              {say.addAsMyProduct}
             </Box>
           )}
         {meaning.mark !== '' && (
@@ -213,8 +214,8 @@ export const LineRow = memo(function LineRow({
       </Box>
       <ButtonBase
         aria-haspopup="menu"
-        aria-label={`What to do with line ${index + 1}`}
-        title="Lock, steep, swap, move (Alt+Enter)"
+        aria-label={say.whatToDoWithLine(index)}
+        title={say.lockSteepSwapMoveAlt}
         onClick={(event: { currentTarget: HTMLElement }) => {
           actions.menu(index, event.currentTarget);
         }}

@@ -6,6 +6,7 @@ import { grams } from '../../ui/words';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
 import { Pick } from '../../ui/Pick';
+import { say } from './sentences';
 
 type ReadStep = Stage['steps'][number];
 
@@ -54,12 +55,12 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan, onAsi
   return (
     <Box>
       <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 1, my: 0.5 }}>
-        Cooked in a pan of
+        {say.cookedInAPanOf}
         <TextInput
           value={pan ?? ''}
-          placeholder="24 cm"
+          placeholder={say.panExample}
           maxLength={100}
-          aria-label="Pan"
+          aria-label={say.pan}
           onText={(text) => {
             onPan(text === '' ? null : text);
           }}
@@ -67,9 +68,7 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan, onAsi
         />
       </Box>
       {pan === null && (
-        <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-          With a pan and times, or “until it halves”, the bars show the finished sauce.
-        </Typography>
+        <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{say.withAPanAndTimes}</Typography>
       )}
       <Box component="ol" sx={{ m: 0, pl: 2.5 }}>
         {rows.map((text, line) => (
@@ -77,8 +76,8 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan, onAsi
             <TextInput
               value={text}
               maxLength={2000}
-              aria-label={`Step ${line + 1}`}
-              placeholder="Simmer 20 minutes, lid off"
+              aria-label={say.step(line)}
+              placeholder={say.simmer20MinutesLidOff}
               onText={(text) => {
                 onMethod(replace(line, text), `method ${line}`);
               }}
@@ -127,7 +126,7 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan, onAsi
           onMethod([...rows, '']);
         }}
       >
-        Add a step
+        {say.addAStep}
       </Button>
       <Stages stages={stages} />
     </Box>
@@ -164,19 +163,19 @@ function Understood({
   const says = [
     ...(step.kind in deeds ? [deeds[step.kind as keyof typeof deeds]] : []),
     ...(step.celsius === null ? [] : [`${fixed(step.celsius, 0)} °C`]),
-    ...(step.until === null ? [] : [`until ${step.until}`]),
-    ...(step.sieved ? ['the sieve keeps some of the fibre'] : []),
+    ...(step.until === null ? [] : [say.until(step.until)]),
+    ...(step.sieved ? [say.theSieveKeepsSomeOf] : []),
     ...(step.water.value >= 1
-      ? [`${grams(step.water.value)} of water leave (${grams(step.water.low)}–${grams(step.water.high)})`]
+      ? [say.ofWaterLeave(grams(step.water.value), grams(step.water.low), grams(step.water.high))]
       : []),
     ...(step.alcohol_left_percent !== null && (step.alcohol_left_percent[0] ?? 100) < 95
-      ? [`${step.alcohol_left_percent.map((one) => fixed(one, 0)).join('–')} % of the alcohol stays`]
+      ? [say.ofTheAlcoholStays(step.alcohol_left_percent.map((one) => fixed(one, 0)).join('–'))]
       : []),
     ...(step.acetic_left_percent !== null && step.acetic_left_percent < 97
-      ? [`${fixed(step.acetic_left_percent, 0)} % of the vinegar’s acid stays`]
+      ? [say.ofTheVinegarsAcidStays(fixed(step.acetic_left_percent, 0))]
       : []),
     ...(step.nose_heat_left_percent !== null && step.nose_heat_left_percent < 95
-      ? [`${fixed(step.nose_heat_left_percent, 0)} % of the mustard bite stays`]
+      ? [say.ofTheMustardBiteStays(fixed(step.nose_heat_left_percent, 0))]
       : []),
   ];
   return (
@@ -185,7 +184,7 @@ function Understood({
         key={told.minutes}
         defaultValue={told.minutes}
         placeholder="–"
-        slotProps={{ input: { inputMode: 'numeric', 'aria-label': `Minutes of step ${line + 1}` } }}
+        slotProps={{ input: { inputMode: 'numeric', 'aria-label': say.minutesOfStep(line) } }}
         onBlur={(event) => {
           if (event.target.value.trim() !== told.minutes) onTold({ ...told, minutes: event.target.value });
         }}
@@ -194,16 +193,16 @@ function Understood({
         }}
         sx={{ ...small, width: 88 }}
       />
-      min
+      {say.min}
       <Pick
         value={told.heat}
-        aria-label={`Heat of step ${line + 1}`}
+        aria-label={say.heatOfStep(line)}
         onPick={(picked) => {
           onTold({ ...told, heat: picked });
         }}
         sx={small}
       >
-        <option value="">{step.kind === 'heat' ? 'warmed or baked' : 'no boiling'}</option>
+        <option value="">{step.kind === 'heat' ? say.warmedOrBaked : say.noBoiling}</option>
         {heats.map((heat) => (
           <option key={heat} value={heat}>
             {heat}
@@ -217,7 +216,7 @@ function Understood({
             onTold({ ...told, covered: checked });
           }}
         >
-          lid on
+          {say.lidOn}
         </Check>
       )}
       <Box component="span" sx={{ color: 'text.secondary' }}>
@@ -234,15 +233,15 @@ function Stages({ stages }: { stages: readonly Stage[] }) {
     <Box component="table" sx={plainTable}>
       <thead>
         <tr>
-          <th scope="col">Stage</th>
-          <th scope="col">In the pot</th>
-          <th scope="col">After it</th>
+          <th scope="col">{say.stage}</th>
+          <th scope="col">{say.inThePot}</th>
+          <th scope="col">{say.afterIt}</th>
         </tr>
       </thead>
       <tbody>
         {cooked.map((stage, index) => (
           <tr key={index} data-stage>
-            <td>{stage.title ?? 'To begin with'}</td>
+            <td>{stage.title ?? say.toBeginWith}</td>
             <td>{grams(stage.grams_with)}</td>
             <td>{grams(stage.grams_after)}</td>
           </tr>

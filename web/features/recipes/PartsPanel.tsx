@@ -7,6 +7,7 @@ import { displayFont } from '../../ui/theme';
 import { millilitres, typedNumber } from '../../ui/words';
 import { TextInput } from '../../ui/TextInput';
 import { Pick } from '../../ui/Pick';
+import { say } from './sentences';
 
 interface Props {
   report: Balance;
@@ -23,12 +24,7 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
   const parts = report.parts;
   const [own, setOwn] = useState<string | null>(null);
   if (parts === null) {
-    return (
-      <Typography sx={{ py: 1 }}>
-        Parts need two lines with a volume. Write “3 parts soy sauce” and “1 part mirin”, or cups and spoons, and the
-        ratio shows here.
-      </Typography>
-    );
+    return <Typography sx={{ py: 1 }}>{say.partsNeedTwoLinesWith}</Typography>;
   }
   const typed = own === null ? null : typedNumber(own);
   const part = typed !== null && Number.isFinite(typed) && typed > 0 ? typed : (partMl ?? parts.part_ml);
@@ -40,16 +36,16 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', mb: 1 }}>
         <label>
-          One part is a{' '}
+          {say.onePartIsA}
           <Pick
-            aria-label="The vessel that is one part"
+            aria-label={say.theVesselThatIsOne}
             value={options.find((one) => Math.abs(one.ml - part) < 0.5)?.name ?? ''}
             onPick={(picked) => {
               const vessel = options.find((one) => one.name === picked);
               if (vessel !== undefined) setOwn(String(Math.round(vessel.ml * 100) / 100));
             }}
           >
-            <option value="">vessel of</option>
+            <option value="">{say.vesselOf}</option>
             {options.map((one) => (
               <option key={one.name} value={one.name}>
                 {one.name}
@@ -60,14 +56,14 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
         <label>
           <TextInput
             inputMode="decimal"
-            aria-label="Millilitres of one part"
+            aria-label={say.millilitresOfOnePart}
             value={own ?? String(Math.round(part))}
             onText={(text) => {
               setOwn(text.replace(',', '.'));
             }}
             sx={{ width: 80 }}
-          />{' '}
-          ml
+          />
+          {say.ml}
         </label>
         <Button
           variant="outlined"
@@ -76,15 +72,15 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
             onPart(part);
           }}
         >
-          Mean this by “part” in my lines
+          {say.meanThisByPartIn}
         </Button>
       </Box>
       <Box component="table" sx={{ ...plainTable, width: '100%' }}>
         <thead>
           <tr>
-            <th scope="col">Parts</th>
-            <th scope="col">Of</th>
-            <th scope="col">With this vessel</th>
+            <th scope="col">{say.parts}</th>
+            <th scope="col">{say.ofIt}</th>
+            <th scope="col">{say.withThisVessel}</th>
           </tr>
         </thead>
         <tbody>
@@ -99,7 +95,7 @@ export function PartsPanel({ report, vessels, measures, partMl, onPart }: Props)
       </Box>
       {!parts.whole && (
         <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary', mt: 0.5 }}>
-          No small whole numbers fit, so the parts are told in tenths of the smallest line.
+          {say.noSmallWholeNumbersFit}
         </Typography>
       )}
     </Box>

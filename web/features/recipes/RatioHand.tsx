@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Fraction } from '../../ui/Fraction';
 import { later } from '../../ui/later';
 import type { Bench } from './useBench';
+import { say } from './sentences';
 
 const RatioSetting = later(async () => (await import('./RatioSetting')).RatioSetting);
 
@@ -14,7 +15,7 @@ export function RatioHand({ bench, ratio }: { bench: Bench; ratio: number }) {
       <ButtonBase
         data-hand={ratio}
         aria-haspopup="dialog"
-        title="Set sweet over sour"
+        title={say.setSweetOverSour}
         onClick={(event) => {
           setAnchor(event.currentTarget);
         }}

@@ -6,6 +6,7 @@ import { Fraction } from '../../ui/Fraction';
 import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
 import type { Bench } from './useBench';
+import { say } from './sentences';
 
 interface Props {
   bench: Bench;
@@ -22,9 +23,9 @@ export function RatioSetting({ bench, ratio, anchor, onClose }: Props) {
     try {
       setFault(null);
       const { texts } = await api.ratio({ ...bench.formula, ...wanted });
-      bench.rewrite(texts, 'by_a_notch' in wanted ? `A notch ${wanted.by_a_notch}.` : 'Sweet over sour is set.');
+      bench.rewrite(texts, 'by_a_notch' in wanted ? say.aNotch(wanted.by_a_notch) : say.sweetOverSourIsSet);
     } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+      setFault(reason instanceof Error ? reason.message : say.thatDidNotWork);
     }
   };
   return (
@@ -35,15 +36,15 @@ export function RatioSetting({ bench, ratio, anchor, onClose }: Props) {
       anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       transformOrigin={{ vertical: 'top', horizontal: 'right' }}
       transitionDuration={0}
-      slotProps={{ paper: { role: 'dialog', 'aria-label': 'Sweet over sour', sx: { p: 2, maxWidth: 340 } } }}
+      slotProps={{ paper: { role: 'dialog', 'aria-label': say.sweetOverSour, sx: { p: 2, maxWidth: 340 } } }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 1 }}>
         <Button variant="outlined" data-ratio="sharper" onClick={() => void set({ by_a_notch: 'sharper' })}>
-          Sharper
+          {say.sharper}
         </Button>
         <Fraction ratio={ratio} above="sweet" below="sour" />
         <Button variant="outlined" data-ratio="sweeter" onClick={() => void set({ by_a_notch: 'sweeter' })}>
-          Sweeter
+          {say.sweeter}
         </Button>
       </Box>
       <Box
@@ -56,21 +57,19 @@ export function RatioSetting({ bench, ratio, anchor, onClose }: Props) {
         sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1.5 }}
       >
         <TextInput
-          aria-label="Sweet to one of sour"
+          aria-label={say.sweetToOneOfSour}
           inputMode="decimal"
           placeholder={fixed(ratio, 1)}
           value={typed}
           onText={setTyped}
           sx={{ width: 90 }}
         />
-        to 1
+        {say.toOne}
         <Button type="submit" disabled={!(typedNumber(typed) > 0)}>
-          Set it
+          {say.setIt}
         </Button>
       </Box>
-      <Typography sx={{ mt: 1, fontSize: '0.9rem', color: 'text.secondary' }}>
-        What sweetens goes up as what sharpens goes down; locked lines and the fruit stay.
-      </Typography>
+      <Typography sx={{ mt: 1, fontSize: '0.9rem', color: 'text.secondary' }}>{say.whatSweetensGoesUpAs}</Typography>
       {fault !== null && (
         <Typography role="alert" sx={{ mt: 1 }}>
           {fault}

@@ -4,6 +4,7 @@ import { Fold } from '../../ui/Fold';
 import { Pick } from '../../ui/Pick';
 import { TextInput } from '../../ui/TextInput';
 import type { Draft } from './draft';
+import { say } from './sentences';
 
 interface Props {
   draft: Draft;
@@ -15,11 +16,11 @@ interface Props {
 export function RecipeSettings({ draft, kitchen, set }: Props) {
   const cups = kitchen.measures.find((one) => one.key === draft.measures)?.name ?? '';
   return (
-    <Fold says={[cups, draft.yield === null ? '' : `finished ${draft.yield}`].filter(Boolean).join(' · ')}>
+    <Fold says={[cups, draft.yield === null ? '' : say.finished(draft.yield)].filter(Boolean).join(' · ')}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1 }}>
         <label>
           <Box component="span" sx={caption}>
-            A cup means
+            {say.aCupMeans}
           </Box>
           <Pick
             value={draft.measures}
@@ -36,11 +37,11 @@ export function RecipeSettings({ draft, kitchen, set }: Props) {
         </label>
         <label>
           <Box component="span" sx={caption}>
-            Finished amount, if cooked
+            {say.finishedAmountIfCooked}
           </Box>
           <TextInput
             value={draft.yield ?? ''}
-            placeholder="500 ml"
+            placeholder={say.yieldExample}
             maxLength={200}
             onText={(text) => {
               set('yield', text === '' ? null : text);

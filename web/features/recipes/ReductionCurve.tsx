@@ -4,6 +4,7 @@ import { LineChart } from '@mui/x-charts/LineChart';
 import type { AxisKey, Reduction } from '../../api/client';
 import { axisKeys, axisNames, grams } from '../../ui/words';
 import { Fold } from '../../ui/Fold';
+import { say } from './sentences';
 
 /** Shapes that differ without colour: a filled dot, a cross, and the like. */
 const shapes = ['circle', 'cross', 'diamond', 'square', 'triangle'] as const;
@@ -23,12 +24,12 @@ export function ReductionCurve({ curve }: { curve: Reduction['curve'] }) {
         xAxis={[
           {
             data: curve.map((point) => (curve[0]?.grams ?? 0) - point.grams),
-            label: 'grams boiled off',
+            label: say.gramsBoiledOff,
             scaleType: 'linear',
             height: 60,
           },
         ]}
-        yAxis={[{ label: 'steps gained', width: 46 }]}
+        yAxis={[{ label: say.stepsGained, width: 46 }]}
         series={shown.map((axis) => ({
           data: curve.map((point) => gained(point, axis)),
           label: axisNames[axis],
@@ -38,11 +39,11 @@ export function ReductionCurve({ curve }: { curve: Reduction['curve'] }) {
           curve: 'linear' as const,
         }))}
       />
-      <Fold says="The same as a table" sx={{ fontSize: '0.88rem' }}>
+      <Fold says={say.theSameAsATable} sx={{ fontSize: '0.88rem' }}>
         <Box component="table" sx={{ borderCollapse: 'collapse', '& th, & td': { pr: 2, textAlign: 'right' } }}>
           <thead>
             <tr>
-              <th scope="col">Sauce</th>
+              <th scope="col">{say.sauce}</th>
               {shown.map((axis) => (
                 <th scope="col" key={axis}>
                   {axisNames[axis]}

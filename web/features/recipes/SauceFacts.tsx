@@ -3,6 +3,7 @@ import { Alert, Box, Chip, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { Balance } from '../../api/client';
 import { CautionLine } from '../../ui/CautionLine';
+import { say } from './sentences';
 
 type Nutrition = NonNullable<Balance['nutrition']>;
 
@@ -10,12 +11,12 @@ type Nutrition = NonNullable<Balance['nutrition']>;
 function inHundred(nutrition: Nutrition): string {
   const grams = (value: number) => `${value < 10 ? fixed(value, 1) : Math.round(value)} g`;
   return [
-    `${Math.round(nutrition.energy_kj)} kJ, ${Math.round(nutrition.energy_kcal)} kcal`,
-    `fat ${grams(nutrition.fat)}, of which saturates ${grams(nutrition.saturates)}`,
-    `carbohydrate ${grams(nutrition.carbohydrate)}, of which sugars ${grams(nutrition.sugars)}`,
-    `fibre ${grams(nutrition.fibre)}`,
-    `protein ${grams(nutrition.protein)}`,
-    `salt ${grams(nutrition.salt)}`,
+    say.kjKcal(Math.round(nutrition.energy_kj), Math.round(nutrition.energy_kcal)),
+    say.fatOfWhichSaturates(grams(nutrition.fat), grams(nutrition.saturates)),
+    say.carbohydrateOfWhichSugars(grams(nutrition.carbohydrate), grams(nutrition.sugars)),
+    say.fibre(grams(nutrition.fibre)),
+    say.protein(grams(nutrition.protein)),
+    say.salt(grams(nutrition.salt)),
   ].join(' · ');
 }
 
@@ -40,18 +41,18 @@ export function SauceFacts({ report, family }: { report: Balance; family: string
   const marks: readonly (readonly [Fact, string])[] = [
     ...(report.nutrition === null
       ? []
-      : [['nutrition', `${Math.round(report.nutrition.energy_kcal)} kcal in 100 g`] as const]),
+      : [['nutrition', say.kcalIn100G(Math.round(report.nutrition.energy_kcal))] as const]),
     ...(cautions.length === 0
       ? []
-      : [['cautions', minds > 0 ? `${minds} to mind` : counted(cautions.length, 'caution')] as const]),
-    ...(report.notes.length === 0 ? [] : [['notes', counted(report.notes.length, 'note')] as const]),
-    ['sure', 'How sure is it?'],
+      : [['cautions', minds > 0 ? say.toMindCount(minds) : say.cautions(cautions.length)] as const]),
+    ...(report.notes.length === 0 ? [] : [['notes', say.notes(report.notes.length)] as const]),
+    ['sure', say.howSureIsIt],
   ];
   return (
-    <Box component="section" aria-label="What to know" sx={{ mt: 1.5, fontSize: '0.9rem' }}>
+    <Box component="section" aria-label={say.whatToKnow} sx={{ mt: 1.5, fontSize: '0.9rem' }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
-        {report.allergens.length > 0 && <Chip variant="outlined" label={`Holds ${report.allergens.join(', ')}`} />}
-        {report.diets.length > 0 && <Chip variant="outlined" label={`Fits ${report.diets.join(', ')}`} />}
+        {report.allergens.length > 0 && <Chip variant="outlined" label={say.holds(report.allergens.join(', '))} />}
+        {report.diets.length > 0 && <Chip variant="outlined" label={say.fits(report.diets.join(', '))} />}
         {marks.map(([fact, says]) => (
           <Chip
             key={fact}
@@ -68,7 +69,8 @@ export function SauceFacts({ report, family }: { report: Balance; family: string
       </Box>
       {open === 'nutrition' && report.nutrition !== null && (
         <p>
-          <strong>In 100 g</strong> about {inHundred(report.nutrition)}
+          <strong>{say.in100G}</strong>
+          {say.about(inHundred(report.nutrition))}
         </p>
       )}
       {open === 'cautions' && cautions.map((caution) => <CautionLine key={caution.code} caution={caution} />)}
@@ -87,5 +89,3 @@ export function SauceFacts({ report, family }: { report: Balance; family: string
     </Box>
   );
 }
-
-const counted = (count: number, of: string): string => `${count} ${of}${count === 1 ? '' : 's'}`;

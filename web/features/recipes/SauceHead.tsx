@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import { ColourDrop } from '../../ui/ColourDrop';
 import { Fraction } from '../../ui/Fraction';
+import { say } from './sentences';
 
 export type SaucePlace = 'bench' | 'cook' | 'taste' | 'log' | 'label';
 
@@ -24,11 +25,11 @@ interface Props {
 }
 
 const places: readonly (readonly [SaucePlace, string, string])[] = [
-  ['bench', 'Bench', ''],
-  ['cook', 'Cook', '/cook'],
-  ['taste', 'Taste', '/taste'],
-  ['log', 'Log', '/log'],
-  ['label', 'Label', '/label'],
+  ['bench', say.bench, ''],
+  ['cook', say.cook, '/cook'],
+  ['taste', say.taste, '/taste'],
+  ['log', say.log, '/log'],
+  ['label', say.label, '/label'],
 ];
 
 /** What a sauce is known by, and its places in the order of the work: the same on all of them. */
@@ -54,7 +55,7 @@ export function SauceHead({ sauce, at, title, colour, ratio, hand, says, tools }
         {hand ?? (ratio !== null && <Fraction ratio={ratio} above="sweet" below="sour" />)}
       </Box>
       <Box sx={{ gridArea: 'places', display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1 }}>
-        <Box component="nav" aria-label="This sauce" sx={{ display: { xs: 'none', md: 'flex' } }}>
+        <Box component="nav" aria-label={say.thisSauce} sx={{ display: { xs: 'none', md: 'flex' } }}>
           <Places sauce={sauce} at={at} />
         </Box>
         <Box sx={{ ml: { md: 'auto' }, display: 'flex', flexWrap: 'wrap', alignItems: 'center' }}>{tools}</Box>
@@ -83,7 +84,7 @@ export function SauceFoot({ sauce, at }: { sauce: number; at: SaucePlace }) {
   return (
     <>
       <GlobalStyles styles={overTheFoot} />
-      <Box component="nav" aria-label="This sauce" sx={foot}>
+      <Box component="nav" aria-label={say.thisSauce} sx={foot}>
         <Places sauce={sauce} at={at} />
       </Box>
     </>

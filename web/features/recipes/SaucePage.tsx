@@ -7,6 +7,7 @@ import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
 import { grams, millilitres } from '../../ui/words';
 import { SauceFoot, SauceHead, type SaucePlace } from './SauceHead';
+import { say } from './sentences';
 
 interface Props {
   sauce: number;
@@ -27,9 +28,9 @@ function facts(sauce: Sauce, style: string | undefined): string {
 export function SaucePage({ sauce, at, name, children }: Props) {
   const found = useQuery(sauceQuery(sauce));
   const kitchen = useQuery(kitchenQuery);
-  const title = found.data?.title === '' ? 'Unnamed sauce' : (found.data?.title ?? '');
+  const title = found.data?.title === '' ? say.unnamedSauce : (found.data?.title ?? '');
   useEffect(() => {
-    document.title = `${name}: ${title} · Vinculum`;
+    document.title = say.placeTitle(name, title);
   }, [name, title]);
   if (found.error instanceof Refusal && found.error.status === 404) return <LostPage />;
   const standing: Partial<Sauce['standing']> = found.data?.standing ?? {};
@@ -40,7 +41,7 @@ export function SaucePage({ sauce, at, name, children }: Props) {
         <SauceHead
           sauce={sauce}
           at={at}
-          title={found.data === undefined ? 'Opening …' : title}
+          title={found.data === undefined ? say.opening : title}
           colour={standing.colour ?? null}
           ratio={standing.sweet_to_sour ?? null}
           says={
@@ -54,7 +55,7 @@ export function SaucePage({ sauce, at, name, children }: Props) {
     >
       {found.error !== null && found.data === undefined ? (
         <Typography role="status" sx={{ mt: 4 }}>
-          {found.error.message} It is tried again by itself.
+          {say.itIsTriedAgainByItself(found.error.message)}
         </Typography>
       ) : (
         children

@@ -9,6 +9,7 @@ import { usePreview } from './usePreview';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
 import { plainTable } from '../../ui/looks';
+import { say } from './sentences';
 
 type How = 'to' | 'factor' | 'serves' | 'have';
 
@@ -24,17 +25,17 @@ interface Props {
 }
 
 const hows: readonly (readonly [How, string])[] = [
-  ['to', 'Into jars'],
-  ['factor', 'Times'],
-  ['serves', 'For guests'],
-  ['have', 'From what there is'],
+  ['to', say.intoJars],
+  ['factor', say.times],
+  ['serves', say.forGuests],
+  ['have', say.fromWhatThereIs],
 ];
 
 const asked: Record<How, { label: string; usual: string }> = {
-  to: { label: 'Jars and bottles, or a volume', usual: '6 x 250 ml' },
-  factor: { label: 'How many times', usual: '2' },
-  serves: { label: 'How many people', usual: '12' },
-  have: { label: 'What there is', usual: 'plums 340 g' },
+  to: { label: say.jarsAndBottlesOrA, usual: say.sizeExample },
+  factor: { label: say.howManyTimes, usual: '2' },
+  serves: { label: say.howManyPeople, usual: '12' },
+  have: { label: say.whatThereIs, usual: say.plums340G },
 };
 
 const percent = (error: number | null): string =>
@@ -69,7 +70,7 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
 
   return (
     <Box>
-      <Choice label="How much" options={hows} value={how} onChoose={setHow} />
+      <Choice label={say.howMuch} options={hows} value={how} onChoose={setHow} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', my: 0.5 }}>
         <label>
           <Box component="span" sx={caption}>
@@ -89,18 +90,18 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
         {how === 'serves' && (
           <label>
             <Box component="span" sx={caption}>
-              A portion
+              {say.aPortion}
             </Box>
             <TextInput value={portion} onText={setPortion} sx={{ width: 100 }} />
           </label>
         )}
         <label>
           <Box component="span" sx={caption}>
-            Pan, if it is cooked
+            {say.panIfItIsCooked}
           </Box>
           <TextInput
             value={formula.pan ?? ''}
-            placeholder="24 cm"
+            placeholder={say.panExample}
             maxLength={100}
             onText={(text) => {
               onPan(text === '' ? null : text);
@@ -111,38 +112,44 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2 }}>
         <Check checked={holdBack} onCheck={setHoldBack}>
-          Hold strong things back to three quarters
+          {say.holdStrongThingsBackTo}
         </Check>
         {how === 'to' && (
           <Check checked={loss} onCheck={setLoss}>
-            Allow 3 % for pan and spoon
+            {say.allow3ForPanAnd}
           </Check>
         )}
       </Box>
-      {wish === null && (
-        <Typography sx={{ py: 1, color: 'text.secondary' }}>
-          Say how much you want, and the whole sheet shows here, rounded to your spoons and scale so that the taste
-          stays.
-        </Typography>
-      )}
+      {wish === null && <Typography sx={{ py: 1, color: 'text.secondary' }}>{say.sayHowMuchYouWant}</Typography>}
       {wish !== null && found.fault !== null && <Typography role="alert">{found.fault}</Typography>}
       {sheet !== null && (
         <>
           <Typography data-factor sx={{ fontWeight: 700, mt: 0.5 }}>
-            {upTo(sheet.factor, 2)} times: {grams(sheet.batch.grams)} go in, {millilitres(sheet.finished.millilitres)}{' '}
-            come out
+            {say.timesGoInComeOut(
+              upTo(sheet.factor, 2),
+              grams(sheet.batch.grams),
+              millilitres(sheet.finished.millilitres),
+            )}
           </Typography>
           {sheet.fill.map((one) => (
             <Typography key={one.container_ml} data-fill>
-              {one.count} × {millilitres(one.container_ml)}: {millilitres(one.filled_ml)} in each
-              {one.left_over_ml >= 1 && `, ${millilitres(one.left_over_ml)} left over`}
+              {say.inEach(
+                one.count,
+                millilitres(one.container_ml),
+                millilitres(one.filled_ml),
+                one.left_over_ml >= 1 ? say.leftOver(millilitres(one.left_over_ml)) : '',
+              )}
             </Typography>
           ))}
           {sheet.cook !== null && (
             <Typography data-cook>
-              Boil off {grams(sheet.cook.evaporate_grams)}, about {fixed(sheet.cook.minutes.value, 0)} minutes (
-              {fixed(sheet.cook.minutes.low, 0)}–{fixed(sheet.cook.minutes.high, 0)}), until the sauce weighs{' '}
-              {grams(sheet.cook.pan_reads_grams)}.
+              {say.boilOffAboutMinutesUntil(
+                grams(sheet.cook.evaporate_grams),
+                fixed(sheet.cook.minutes.value, 0),
+                fixed(sheet.cook.minutes.low, 0),
+                fixed(sheet.cook.minutes.high, 0),
+                grams(sheet.cook.pan_reads_grams),
+              )}
             </Typography>
           )}
           {sheet.notes.map((note) => (
@@ -152,15 +159,15 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
           ))}
           <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
             {moves(sheet.change_steps, 0.05) === ''
-              ? 'The rounding moves no axis that one could taste.'
-              : `In steps, the rounding moves ${moves(sheet.change_steps, 0.05)}.`}
+              ? say.theRoundingMovesNoAxis
+              : say.inStepsTheRoundingMoves(moves(sheet.change_steps, 0.05))}
           </Typography>
           <Box component="table" sx={{ ...plainTable, width: '100%' }}>
             <thead>
               <tr>
-                <th scope="col">Measure</th>
-                <th scope="col">Of</th>
-                <th scope="col">Rounded by</th>
+                <th scope="col">{say.measure}</th>
+                <th scope="col">{say.ofIt}</th>
+                <th scope="col">{say.roundedBy}</th>
               </tr>
             </thead>
             <tbody>
@@ -193,12 +200,12 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
             onClick={() => {
               onApply(
                 sheet.lines.map((line) => line.scaled_text),
-                'The recipe has that size now.',
+                say.theRecipeHasThatSize,
                 sheet.yield,
               );
             }}
           >
-            Make the recipe this size
+            {say.makeTheRecipeThisSize}
           </Button>
           <Button
             variant="outlined"
@@ -207,12 +214,12 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
             onClick={() => {
               if (size !== null) {
                 onCook(size).catch((reason: unknown) => {
-                  setFault(reason instanceof Error ? reason.message : 'That did not work.');
+                  setFault(reason instanceof Error ? reason.message : say.thatDidNotWork);
                 });
               }
             }}
           >
-            Cook this size now
+            {say.cookThisSizeNow}
           </Button>
           {fault !== null && <Typography role="alert">{fault}</Typography>}
         </>

@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { type KeyboardEvent, useState } from 'react';
 import type { Aside } from './draft';
+import { say } from './sentences';
 
 interface Props {
   aside: readonly Aside[];
@@ -9,21 +10,21 @@ interface Props {
 }
 
 const kinds: Record<string, string> = {
-  title: 'name',
-  blurb: 'about it',
-  heading: 'heading',
-  time: 'time',
-  yield: 'how much',
-  note: 'note',
-  nutrition: 'nutrition',
-  link: 'of the page',
+  title: say.nameKind,
+  blurb: say.aboutIt,
+  heading: say.headingKind,
+  time: say.timeKind,
+  yield: say.amountKind,
+  note: say.noteKind,
+  nutrition: say.nutritionKind,
+  link: say.ofThePage,
 };
 
 /** What else stood on the page of a sauce. Nothing of it is lost, and each line can be made one of the sauce. */
 export function SetAside({ aside, onIngredient, onStep }: Props) {
   const [isOpen, setIsOpen] = useState(false);
   if (aside.length === 0) return null;
-  const says = `${aside.length} ${aside.length === 1 ? 'line' : 'lines'} set aside`;
+  const says = say.setAside(aside.length);
   const onKey = (event: KeyboardEvent<HTMLElement>, at: number) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const key = event.key.toLowerCase();
@@ -33,7 +34,7 @@ export function SetAside({ aside, onIngredient, onStep }: Props) {
     event.preventDefault();
   };
   return (
-    <Box component="section" aria-label="Set aside" sx={{ mt: 1.5 }}>
+    <Box component="section" aria-label={say.setAsideHeading} sx={{ mt: 1.5 }}>
       <Button
         aria-expanded={isOpen}
         onClick={() => {
@@ -41,14 +42,14 @@ export function SetAside({ aside, onIngredient, onStep }: Props) {
         }}
         sx={{ px: 0.5, ml: '24px' }}
       >
-        {says}: {isOpen ? 'fold away' : 'look'}
+        {says}: {isOpen ? say.foldAway : say.look}
       </Button>
       {isOpen && (
         <>
           <Typography sx={{ ml: '28px', fontSize: '0.82rem', color: 'text.secondary' }}>
-            They weigh nothing. I makes a line an ingredient, M a step of the method.
+            {say.theyWeighNothingIMakes}
           </Typography>
-          <Box component="ul" aria-label="Lines set aside" sx={{ listStyle: 'none', m: 0, ml: '28px', p: 0 }}>
+          <Box component="ul" aria-label={say.linesSetAside} sx={{ listStyle: 'none', m: 0, ml: '28px', p: 0 }}>
             {aside.map((one, at) => (
               <Box
                 component="li"
@@ -61,26 +62,26 @@ export function SetAside({ aside, onIngredient, onStep }: Props) {
               >
                 <Box component="span" sx={{ flex: '1 1 220px', minWidth: 0, overflowWrap: 'anywhere' }}>
                   <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.82rem', mr: 1 }}>
-                    {one.sure === false ? 'perhaps ' : ''}
+                    {one.sure === false ? say.perhaps : ''}
                     {kinds[one.why] ?? one.why}
                   </Box>
                   {one.text}
                 </Box>
                 <Button
-                  aria-label={`Make an ingredient of: ${one.text}`}
+                  aria-label={say.makeAnIngredientOf(one.text)}
                   onClick={() => {
                     onIngredient(at);
                   }}
                 >
-                  ingredient
+                  {say.ingredient}
                 </Button>
                 <Button
-                  aria-label={`Make a step of: ${one.text}`}
+                  aria-label={say.makeAStepOf(one.text)}
                   onClick={() => {
                     onStep(at);
                   }}
                 >
-                  step
+                  {say.stepWord}
                 </Button>
               </Box>
             ))}

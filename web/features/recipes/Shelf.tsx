@@ -13,9 +13,10 @@ import { keptCooks } from '../cook-sessions/keptCooks';
 import { Frame } from '../../ui/Frame';
 import { TextInput } from '../../ui/TextInput';
 import { TakeIn } from '../imports/TakeIn';
+import { say } from './sentences';
 
 const standing = (sauce: ShelfSauce): string =>
-  sauce.verdict === '' ? 'no family chosen' : whatIsOff(sauce.standing.axes) || 'balanced';
+  sauce.verdict === '' ? say.noFamilyChosen : whatIsOff(sauce.standing.axes) || 'balanced';
 
 /** All sauces, and the ways to start one. */
 export function Shelf() {
@@ -27,7 +28,7 @@ export function Shelf() {
   const [away, setAway] = useState<ShelfSauce | null>(null);
 
   useEffect(() => {
-    document.title = 'Shelf · Vinculum';
+    document.title = say.shelfVinculum;
   }, []);
 
   const putAway = async (sauce: ShelfSauce) => {
@@ -63,7 +64,7 @@ export function Shelf() {
               <TakeIn />
             </Box>
             <Button component={Link} to="/backups">
-              Backups and export
+              {say.backupsAndExport}
             </Button>
           </Box>
           {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
@@ -80,13 +81,13 @@ export function Shelf() {
             }}
           >
             <Typography id="shelf" variant="h1" component="h2" sx={{ flex: 1 }}>
-              Shelf
+              {say.shelf}
             </Typography>
             {(sauces.length > 5 || wanted !== '') && (
               <TextInput
                 type="search"
-                aria-label="Find a sauce"
-                placeholder="Find a sauce"
+                aria-label={say.findASauce}
+                placeholder={say.findASauce}
                 value={wanted}
                 onText={setWanted}
                 sx={{ width: 180 }}
@@ -95,14 +96,14 @@ export function Shelf() {
           </Box>
           {shelf.isError && (
             <Typography role="alert" sx={{ mt: 2 }}>
-              {shelf.error.message} <Button onClick={() => void shelf.refetch()}>Try again</Button>
+              {shelf.error.message} <Button onClick={() => void shelf.refetch()}>{say.tryAgain}</Button>
             </Typography>
           )}
           {shelf.error instanceof Unreachable && <KeptSheets />}
           {shelf.isSuccess && sauces.length === 0 && wanted === '' && (
-            <Typography sx={{ mt: 2 }}>Empty as yet. The first sauce you start stands here, and stays.</Typography>
+            <Typography sx={{ mt: 2 }}>{say.emptyAsYetTheFirst}</Typography>
           )}
-          {found.length === 0 && wanted !== '' && <Typography sx={{ mt: 2 }}>No sauce of that name.</Typography>}
+          {found.length === 0 && wanted !== '' && <Typography sx={{ mt: 2 }}>{say.noSauceOfThatName}</Typography>}
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {found.map((sauce) => (
               <ShelfRow
@@ -122,7 +123,7 @@ export function Shelf() {
             setPages(pages + 1);
           }}
         >
-          Show more sauces
+          {say.showMoreSauces}
         </Button>
       )}
       <Snackbar
@@ -131,10 +132,10 @@ export function Shelf() {
         onClose={() => {
           setAway(null);
         }}
-        message={`${away?.title === '' ? 'The sauce' : (away?.title ?? '')} is archived.`}
+        message={say.isArchived(away?.title)}
         action={
           <Button color="inherit" onClick={() => void bringBack()}>
-            Bring it back
+            {say.bringItBack}
           </Button>
         }
       />
@@ -143,7 +144,7 @@ export function Shelf() {
 }
 
 function ShelfRow({ sauce, style, onPutAway }: { sauce: ShelfSauce; style: Style | undefined; onPutAway: () => void }) {
-  const title = sauce.title === '' ? 'Unnamed sauce' : sauce.title;
+  const title = sauce.title === '' ? say.unnamedSauce : sauce.title;
   const { colour, axes } = sauce.standing as Partial<ShelfSauce['standing']> & Pick<ShelfSauce['standing'], 'axes'>;
   return (
     <Box
@@ -166,8 +167,8 @@ function ShelfRow({ sauce, style, onPutAway }: { sauce: ShelfSauce; style: Style
           <BarMark axes={axes} />
         </Box>
       </Box>
-      <Button aria-label={`Archive: ${title}`} onClick={onPutAway} sx={{ '&&': { color: 'text.secondary' } }}>
-        Archive
+      <Button aria-label={say.archiveWhat(title)} onClick={onPutAway} sx={{ '&&': { color: 'text.secondary' } }}>
+        {say.archive}
       </Button>
     </Box>
   );
@@ -199,10 +200,10 @@ function KeptSheets() {
   if (kept.length === 0) return null;
   return (
     <Box data-kept-sheets sx={{ mt: 1 }}>
-      <Typography>These cook sheets were opened here before, and go on without it:</Typography>
+      <Typography>{say.theseCookSheetsWereOpened}</Typography>
       {kept.map((cook) => (
         <Box key={cook.id} component={Link} to={`/cook/${cook.id}`} sx={keptSheet}>
-          {cook.title === '' ? 'Unnamed sauce' : cook.title}, batch {cook.id}
+          {say.batch(cook.title, cook.id)}
         </Box>
       ))}
     </Box>

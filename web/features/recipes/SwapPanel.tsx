@@ -6,6 +6,7 @@ import { moves, spoken, steps } from '../../ui/words';
 import { useLatest } from '../../api/useLatest';
 import { Pick } from '../../ui/Pick';
 import { RowButton } from '../../ui/RowButton';
+import { say } from './sentences';
 
 type Reason =
   | 'missing'
@@ -29,32 +30,32 @@ interface Props {
 }
 
 const reasons: readonly (readonly [Reason, string])[] = [
-  ['missing', 'Missing'],
-  ['cannot-eat', 'Cannot eat'],
-  ['season', 'Out of season'],
-  ['cheaper', 'Cheaper'],
-  ['stronger', 'Stronger'],
-  ['milder', 'Milder'],
-  ['fewer-calories', 'Fewer calories'],
-  ['less-salt', 'Less salt'],
-  ['less-sugar', 'Less sugar'],
+  ['missing', say.missing],
+  ['cannot-eat', say.cannotEat],
+  ['season', say.outOfSeason],
+  ['cheaper', say.cheaper],
+  ['stronger', say.stronger],
+  ['milder', say.milder],
+  ['fewer-calories', say.fewerCalories],
+  ['less-salt', say.lessSalt],
+  ['less-sugar', say.lessSugar],
 ];
 
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 const kinships: Record<number, string> = {
-  1: 'the same thing in another form',
-  2: 'what cooks usually take',
-  3: 'the same work, another taste',
-  4: 'by numbers only',
+  1: say.theSameThingInAnother,
+  2: say.whatCooksUsuallyTake,
+  3: say.theSameWorkAnotherTaste,
+  4: say.byNumbersOnly,
 };
 
 const dietWords: Record<string, string> = {
-  vegan: 'vegan',
-  vegetarian: 'vegetarian',
-  'gluten-free': 'without gluten',
-  'alcohol-free': 'without alcohol',
-  'no-added-sugar': 'no added sugar',
+  vegan: say.veganDiet,
+  vegetarian: say.vegetarianDiet,
+  'gluten-free': say.withoutGluten,
+  'alcohol-free': say.withoutAlcohol,
+  'no-added-sugar': say.noAddedSugar,
 };
 
 /** The lines as they read after a swap: edited ones in place, emptied ones gone, new ones last. */
@@ -69,19 +70,19 @@ function swapped(lines: readonly string[], swap: Swap): string[] {
 
 function compensations(swap: Swap): string {
   return swap.compensations
-    .map((one) => `${one.grams < 0 ? 'less' : 'and'} ${spoken(one.measure)} ${one.name.toLowerCase()}`)
+    .map((one) => say.moreOrLess(one.grams, spoken(one.measure), one.name.toLowerCase()))
     .join(', ');
 }
 
 function consequences(swap: Swap): string {
   const moved = moves(swap.change_steps);
   return [
-    swap.residual_steps < 0.1 ? 'tastes the same' : `${steps(swap.residual_steps)} different`,
+    swap.residual_steps < 0.1 ? say.tastesTheSame : say.different(steps(swap.residual_steps)),
     moved === '' ? '' : moved,
-    ...swap.allergens_removed.map((one) => `no ${one} any more`),
-    ...swap.allergens_added.map((one) => `brings ${one}`),
-    ...swap.diets_gained.map((one) => `now ${one}`),
-    ...swap.diets_lost.map((one) => `no longer ${one}`),
+    ...swap.allergens_removed.map((one) => say.noAnyMore(one)),
+    ...swap.allergens_added.map((one) => say.brings(one)),
+    ...swap.diets_gained.map((one) => say.now(one)),
+    ...swap.diets_lost.map((one) => say.noLonger(one)),
   ]
     .filter((one) => one !== '')
     .join(' · ');
@@ -112,15 +113,15 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
   );
   const found = useLatest(wish, api.swap);
   if (chosen < 0) {
-    return <Typography sx={{ py: 1 }}>Write a line with an amount, and what can take its place shows here.</Typography>;
+    return <Typography sx={{ py: 1 }}>{say.writeALineWithAn}</Typography>;
   }
   const candidates = found.isCurrent ? found.answer?.candidates : undefined;
   return (
     <Box>
       <Box component="label" sx={{ display: 'block' }}>
-        Instead of{' '}
+        {say.insteadOf}
         <Pick
-          aria-label="The line to swap"
+          aria-label={say.theLineToSwap}
           value={chosen}
           onPick={(picked) => {
             onLine(Number(picked));
@@ -134,21 +135,16 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
           ))}
         </Pick>
       </Box>
-      <Choice label="Why" options={reasons} value={reason} onChoose={setReason} />
+      <Choice label={say.why} options={reasons} value={reason} onChoose={setReason} />
       {reason === 'cannot-eat' && (
-        <Avoided kitchen={kitchen} value={avoids} onChange={setAvoids} label="It has to be" />
+        <Avoided kitchen={kitchen} value={avoids} onChange={setAvoids} label={say.itHasToBe} />
       )}
       {found.fault !== null && <Typography role="alert">{found.fault}</Typography>}
-      {candidates?.length === 0 && (
-        <Typography sx={{ py: 1 }}>
-          Nothing that is known does this line’s work that way. Try another reason, or take the line out and see the
-          bars.
-        </Typography>
-      )}
+      {candidates?.length === 0 && <Typography sx={{ py: 1 }}>{say.nothingThatIsKnownDoes}</Typography>}
       {found.isCurrent && found.answer?.mind != null && candidates?.length !== 0 && (
-        <Typography sx={{ py: 0.5, fontSize: '0.95rem' }}>To mind: {found.answer.mind}.</Typography>
+        <Typography sx={{ py: 0.5, fontSize: '0.95rem' }}>{say.toMind(found.answer.mind)}</Typography>
       )}
-      <Box component="ol" aria-label="Substitutes" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ol" aria-label={say.substitutes} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {candidates?.map((swap) => (
           <Box component="li" key={swap.ingredient} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
             <RowButton
@@ -167,7 +163,7 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
               }}
               onClick={() => {
                 onPreview(null);
-                onApply(swapped(formula.lines, swap), `${swap.name} is in.`);
+                onApply(swapped(formula.lines, swap), say.isIn(swap.name));
               }}
             >
               <strong>
@@ -219,7 +215,7 @@ function Avoided({
         ))}
         {kitchen.allergens.map((one) => (
           <option key={one} value={one}>
-            without {one}
+            {say.without(one)}
           </option>
         ))}
       </Pick>
@@ -249,13 +245,13 @@ function WholeRecipe({
       });
       setAsked({ formula, conversion: answer });
     } catch (reason) {
-      setFault(reason instanceof Error ? reason.message : 'That did not work.');
+      setFault(reason instanceof Error ? reason.message : say.thatDidNotWork);
     }
   };
   return (
     <Box
       component="section"
-      aria-label="The whole recipe"
+      aria-label={say.theWholeRecipe}
       sx={{ borderTop: '3px solid', borderColor: 'bar.rule', mt: 1.5, pt: 1 }}
     >
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
@@ -266,15 +262,15 @@ function WholeRecipe({
             setAvoids(value);
             setAsked(null);
           }}
-          label="Make all of it"
+          label={say.makeAllOfIt}
         />
         <Button variant="outlined" data-propose onClick={() => void propose()}>
-          Propose the swaps
+          {say.proposeTheSwaps}
         </Button>
       </Box>
       {fault !== null && <Typography role="alert">{fault}</Typography>}
       {conversion !== null && conversion.swaps.length === 0 && conversion.stuck.length === 0 && (
-        <Typography sx={{ mt: 1 }}>It is so already: nothing needs swapping.</Typography>
+        <Typography sx={{ mt: 1 }}>{say.itIsSoAlreadyNothing}</Typography>
       )}
       {conversion?.swaps.map(({ line, replaced, candidate: swap }) => (
         <Box key={line} data-proposed sx={{ py: 0.5 }}>
@@ -307,13 +303,12 @@ function WholeRecipe({
             onPreview(null);
             onApply(
               conversion.text.filter((text, index) => text !== '' || formula.lines[index] === ''),
-              `${conversion.swaps.length} swaps made.`,
+              say.swapsMade(conversion.swaps.length),
             );
           }}
           sx={{ mt: 0.5 }}
         >
-          Make {conversion.swaps.length === 1 ? 'this swap' : `these ${conversion.swaps.length} swaps`} (
-          {steps(conversion.residual_steps)} different)
+          {say.makeDifferent(conversion.swaps.length, steps(conversion.residual_steps))}
         </Button>
       )}
     </Box>

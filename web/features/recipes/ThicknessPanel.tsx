@@ -10,6 +10,7 @@ import { usePreview } from './usePreview';
 import { TextInput } from '../../ui/TextInput';
 import { Pick } from '../../ui/Pick';
 import { RowButton } from '../../ui/RowButton';
+import { say } from './sentences';
 
 const ReductionCurve = later(async () => (await import('./ReductionCurve')).ReductionCurve);
 
@@ -26,17 +27,17 @@ interface Props {
 }
 
 const ways: readonly (readonly [By, string])[] = [
-  ['window', 'Into the window'],
-  ['thickness', 'To a thickness'],
-  ['volume', 'To a volume'],
-  ['weight', 'To a weight'],
-  ['solids', 'To dissolved solids'],
+  ['window', say.intoTheWindow],
+  ['thickness', say.toAThickness],
+  ['volume', say.toAVolume],
+  ['weight', say.toAWeight],
+  ['solids', say.toDissolvedSolids],
 ];
 const units: Record<By, string> = { window: '', thickness: '', volume: 'ml', weight: 'g', solids: '%' };
 const consistencies: readonly (readonly [Consistency, string])[] = [
-  ['pouring', 'Pours'],
-  ['coating', 'Coats a spoon'],
-  ['spooning', 'Holds a track'],
+  ['pouring', say.pours],
+  ['coating', say.coatsASpoon],
+  ['spooning', say.holdsATrack],
 ];
 
 /** Two ways to a consistency side by side: boil water off, or thicken. */
@@ -68,13 +69,13 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
   const after = plan?.after ?? null;
   usePreview(after, onPreview);
   return (
-    <Box component="section" aria-label="Boil down">
+    <Box component="section" aria-label={say.boilDown}>
       <Typography variant="h3" component="h2" sx={{ mt: 1 }}>
-        Boil it down
+        {say.boilItDown}
       </Typography>
-      <Choice label="How far" options={ways} value={by} onChoose={setBy} />
+      <Choice label={say.howFar} options={ways} value={by} onChoose={setBy} />
       {by === 'thickness' && (
-        <Choice label="Until it" options={consistencies} value={consistency} onChoose={setConsistency} />
+        <Choice label={say.untilIt} options={consistencies} value={consistency} onChoose={setConsistency} />
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', my: 0.5 }}>
         {needsNumber && (
@@ -82,7 +83,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
             <TextInput
               data-reduce
               inputMode="decimal"
-              aria-label="How far"
+              aria-label={say.howFar}
               value={value}
               onText={setValue}
               sx={{ width: 100 }}
@@ -91,10 +92,10 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
           </label>
         )}
         <label>
-          in a pan of{' '}
+          {say.inAPanOf}
           <TextInput
             value={formula.pan ?? ''}
-            placeholder="24 cm"
+            placeholder={say.panExample}
             maxLength={100}
             onText={(text) => {
               onPan(text === '' ? null : text);
@@ -103,7 +104,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
           />
         </label>
         <Pick
-          aria-label="Heat"
+          aria-label={say.heat}
           value={heat}
           onPick={(picked) => {
             setHeat(picked);
@@ -121,29 +122,34 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
         <>
           <Typography data-plan sx={{ fontWeight: 700 }}>
             {plan.evaporate_grams < 1
-              ? 'Boiling brings it no nearer.'
-              : `Boil off ${grams(plan.evaporate_grams)}, until the sauce weighs ${grams(plan.pan_reads_grams)} and fills ${millilitres(plan.millilitres)}`}
+              ? say.boilingBringsItNoNearer
+              : say.boilOffUntilTheSauce(
+                  grams(plan.evaporate_grams),
+                  grams(plan.pan_reads_grams),
+                  millilitres(plan.millilitres),
+                )}
           </Typography>
           {plan.minutes !== null && plan.evaporate_grams >= 1 && (
             <Typography>
-              About {fixed(plan.minutes.value, 0)} minutes, likely {fixed(plan.minutes.low, 0)} to{' '}
-              {fixed(plan.minutes.high, 0)}: the weight is the surer end.{' '}
-              {plan.heat.cooks > 0
-                ? `Learned from ${plan.heat.cooks} weighed ${plan.heat.cooks === 1 ? 'cook' : 'cooks'} in this pan.`
-                : 'No cook was weighed in this pan at this heat yet.'}
+              {say.aboutMinutesLikelyToThe(
+                fixed(plan.minutes.value, 0),
+                fixed(plan.minutes.low, 0),
+                fixed(plan.minutes.high, 0),
+                plan.heat.cooks,
+              )}
             </Typography>
           )}
-          {plan.minutes === null && plan.evaporate_grams >= 1 && (
-            <Typography>Name the pan, such as 24 cm, and the minutes are told too.</Typography>
-          )}
+          {plan.minutes === null && plan.evaporate_grams >= 1 && <Typography>{say.nameThePanSuchAs}</Typography>}
           <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-            {moves(plan.change_steps) === '' ? 'It moves no axis.' : `In steps: ${moves(plan.change_steps)}.`}{' '}
-            {fixed(plan.dissolved_solids_percent, 0)} % dissolved then.
+            {say.dissolvedThen(
+              moves(plan.change_steps) === '' ? say.itMovesNoAxis : say.inSteps(moves(plan.change_steps)),
+              fixed(plan.dissolved_solids_percent, 0),
+            )}
           </Typography>
           {plan.evaporate_grams >= 1 && <ReductionCurve curve={plan.curve} />}
           {plan.warnings.map((warning) => (
             <Typography key={warning}>
-              <strong>Mind:</strong> {warning}
+              <strong>{say.mind}</strong> {warning}
             </Typography>
           ))}
         </>
@@ -159,16 +165,16 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
   return (
     <Box
       component="section"
-      aria-label="Thicken"
+      aria-label={say.thicken}
       sx={{ borderTop: '3px solid', borderColor: 'bar.rule', mt: 1.5, pt: 0.5 }}
     >
       <Typography variant="h3" component="h2">
-        Or thicken it
+        {say.orThickenIt}
       </Typography>
-      <Choice label="Until it" options={consistencies} value={consistency} onChoose={setConsistency} />
+      <Choice label={say.untilIt} options={consistencies} value={consistency} onChoose={setConsistency} />
       {found.fault !== null && <Typography role="alert">{found.fault}</Typography>}
       {found.isCurrent && found.answer?.ways.length === 0 && (
-        <Typography sx={{ py: 1 }}>Its starch makes it that thick already.</Typography>
+        <Typography sx={{ py: 1 }}>{say.itsStarchMakesItThat}</Typography>
       )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {found.answer !== null && (
@@ -179,14 +185,14 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
               <>
                 <strong>
                   {found.answer.boiled.evaporate_grams < 1
-                    ? 'By what is in it, it is that thick already'
-                    : `Boil off ${grams(found.answer.boiled.evaporate_grams)} instead`}
+                    ? say.byWhatIsInIt
+                    : say.boilOffInstead(grams(found.answer.boiled.evaporate_grams))}
                 </strong>
                 <Box component="span" sx={small}>
                   {[
                     found.answer.boiled.minutes === null || found.answer.boiled.evaporate_grams < 1
                       ? ''
-                      : `about ${fixed(found.answer.boiled.minutes.value, 0)} minutes`,
+                      : say.aboutMinutes(fixed(found.answer.boiled.minutes.value, 0)),
                     moves(found.answer.boiled.change_steps),
                     ...found.answer.boiled.warnings,
                   ]
@@ -208,13 +214,13 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
               <strong>
                 {spoken(way.measure)} {way.name.toLowerCase()}
               </strong>
-              {way.slurry_water_grams > 0.5 && <span> in {millilitres(way.slurry_water_grams)} cold water</span>}
+              {way.slurry_water_grams > 0.5 && <span>{say.inColdWater(millilitres(way.slurry_water_grams))}</span>}
               <Box component="span" sx={small}>
                 {[
                   way.how,
-                  way.mind === null ? '' : `in a sharp sauce it ${way.mind}`,
+                  way.mind === null ? '' : say.inASharpSauceIt(way.mind),
                   moves(way.change_steps),
-                  ...way.allergens.map((one) => `brings ${one}`),
+                  ...way.allergens.map((one) => say.brings(one)),
                 ]
                   .filter((part) => part !== '')
                   .join(' · ')}

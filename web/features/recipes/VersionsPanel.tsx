@@ -6,6 +6,7 @@ import { versionsQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { moment } from '../../ui/words';
 import type { WrittenSauce } from './draft';
+import { say } from './sentences';
 
 interface Props {
   sauce: number;
@@ -27,7 +28,7 @@ export function VersionsPanel({ sauce, written, settle, onReturn }: Props) {
     return change.make(() => api.keepVersion(sauce));
   };
   const fork = async () => {
-    const variant = await api.addSauce({ ...written, title: `${written.title} (variant)`.trim(), forked_from: sauce });
+    const variant = await api.addSauce({ ...written, title: say.variant(written.title).trim(), forked_from: sauce });
     await navigate(`/sauce/${variant.id}`);
   };
   const goBack = async (version: Version) => {
@@ -37,19 +38,16 @@ export function VersionsPanel({ sauce, written, settle, onReturn }: Props) {
     <Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 1 }}>
         <Button variant="contained" onClick={() => void keep()}>
-          Keep it as it stands
+          {say.keepItAsItStands}
         </Button>
         <Button variant="outlined" onClick={() => void fork()}>
-          Start a variant
+          {say.startAVariant}
         </Button>
       </Box>
-      <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-        Kept by itself as well: when you come back after a pause, when a batch is started, and before an older one
-        returns.
-      </Typography>
+      <Typography sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{say.keptByItselfAsWell}</Typography>
       {versions.error !== null && <Typography role="alert">{versions.error.message}</Typography>}
       {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
-      <Box component="ol" aria-label="Versions" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ol" aria-label={say.versions} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {versions.data?.versions.map((version) => (
           <Box
             component="li"
@@ -57,20 +55,20 @@ export function VersionsPanel({ sauce, written, settle, onReturn }: Props) {
             data-version={version.number}
             sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.75 }}
           >
-            <strong>Version {version.number}</strong>{' '}
+            <strong>{say.version(version.number)}</strong>{' '}
             <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.88rem' }}>
               {moment(version.kept_at)}
             </Box>
-            <Box sx={{ fontSize: '0.95rem' }}>{version.says ?? 'the first'}</Box>
+            <Box sx={{ fontSize: '0.95rem' }}>{version.says ?? say.theFirst}</Box>
             <Button
               component={Link}
               to={`/sauce/${sauce}/compare?before=${version.number}`}
               sx={{ px: 0, mr: 2, fontSize: '0.9rem' }}
             >
-              Side by side with now
+              {say.sideBySideWithNow}
             </Button>
             <Button onClick={() => void goBack(version)} sx={{ px: 0, fontSize: '0.9rem' }}>
-              Return to this
+              {say.returnToThis}
             </Button>
           </Box>
         ))}

@@ -4,11 +4,12 @@ import { useNavigate } from 'react-router';
 import { api, type Style } from '../../api/client';
 import { Pick } from '../../ui/Pick';
 import { TextInput } from '../../ui/TextInput';
+import { say } from './sentences';
 
 /** Where there is a keyboard, what is typed goes into the list at once; on a phone the board would cover the shelf. */
 const isAtADesk = !window.matchMedia('(pointer: coarse)').matches;
 
-const said = (reason: unknown): string => (reason instanceof Error ? reason.message : 'That did not work.');
+const said = (reason: unknown): string => (reason instanceof Error ? reason.message : say.thatDidNotWork);
 
 function Way({ name, children }: { name: string; children: ReactNode }) {
   return (
@@ -40,9 +41,9 @@ export function WriteIn() {
     }
   };
   return (
-    <Way name="What is in it?">
+    <Way name={say.whatIsInIt}>
       <Box component="label" htmlFor="begin-text" sx={{ display: 'block', mb: 0.75 }}>
-        Paste a recipe as it stands on its page, or type one ingredient a line
+        {say.pasteARecipeAsIt}
       </Box>
       <TextInput
         id="begin-text"
@@ -50,7 +51,7 @@ export function WriteIn() {
         value={text}
         rows={8}
         spellCheck={false}
-        placeholder={'½ cup cider vinegar\n2 tbsp honey\n1 tin chopped tomatoes\na pinch of cayenne'}
+        placeholder={say.cupCiderVinegar2Tbsp}
         onText={setText}
         onKeyDown={(event) => {
           if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void begin();
@@ -58,11 +59,11 @@ export function WriteIn() {
         sx={{ width: '100%', lineHeight: 1.6 }}
       />
       <Button variant="contained" fullWidth onClick={() => void begin()} sx={{ mt: 1, minHeight: 48 }}>
-        {text.trim() === '' ? 'Start with an empty bench' : 'See how it is balanced'}
+        {text.trim() === '' ? say.startWithAnEmptyBench : say.seeHowItIsBalanced}
       </Button>
       {fault !== null && (
         <Typography role="alert" sx={{ mt: 1 }}>
-          {fault} What you typed is still here.
+          {say.whatYouTypedIsStill(fault)}
         </Typography>
       )}
     </Way>
@@ -81,7 +82,7 @@ export function FromTypical({ styles }: { styles: readonly Style[] }) {
       setFault(null);
       const draft = await api.design({ style, lines: [], measures: 'metric', batch_grams: 500, may_grow: true });
       const sauce = await api.addSauce({
-        title: `My ${chosen.name.toLowerCase()}`,
+        title: say.my(chosen.name.toLowerCase()),
         style,
         measures: 'metric',
         lines: draft.texts,
@@ -92,10 +93,10 @@ export function FromTypical({ styles }: { styles: readonly Style[] }) {
     }
   };
   return (
-    <Way name="Or from a typical one">
+    <Way name={say.orFromATypicalOne}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-        <Pick aria-label="A typical sauce of" value={style} onPick={setStyle} sx={{ flex: '1 1 200px', minWidth: 0 }}>
-          <option value="">choose a kind of sauce</option>
+        <Pick aria-label={say.aTypicalSauceOf} value={style} onPick={setStyle} sx={{ flex: '1 1 200px', minWidth: 0 }}>
+          <option value="">{say.chooseAKindOfSauce}</option>
           {[...styles]
             .sort((one, other) => one.name.localeCompare(other.name))
             .map((one) => (
@@ -105,12 +106,12 @@ export function FromTypical({ styles }: { styles: readonly Style[] }) {
             ))}
         </Pick>
         <Button variant="outlined" data-typical disabled={chosen === undefined} onClick={() => void begin()}>
-          Make it my own
+          {say.makeItMyOwn}
         </Button>
       </Box>
       {chosen !== undefined && (
         <Typography sx={{ mt: 0.75, fontSize: '0.9rem', color: 'text.secondary' }}>
-          About 500 g, as {chosen.references} recipes of its kind have it: {chosen.schools}
+          {say.about500GAsRecipes(chosen.references, chosen.schools)}
         </Typography>
       )}
       {fault !== null && (

@@ -1,4 +1,5 @@
 import type { AxisKey, Balance } from '../../api/client';
+import { say } from './sentences';
 
 /** Which line brings how much of an axis, for the rows, and the same as one sentence. */
 export function makers(
@@ -10,13 +11,10 @@ export function makers(
   const named = shares
     .filter((one) => one.share >= 0.05)
     .slice(0, 3)
-    .map(
-      (one) =>
-        `${part(one.share)} of the ${axis ?? ''} comes from ${(report?.lines[one.line - 1]?.name ?? '').toLowerCase()}`,
-    );
+    .map((one) => say.ofTheComesFrom(part(one.share), axis, (report?.lines[one.line - 1]?.name ?? '').toLowerCase()));
   return {
-    rows: new Map([...rowShares(report, shares)].map(([row, share]) => [row + 1, `${part(share)} of ${axis ?? ''}`])),
-    says: axis !== null && shares.length === 0 ? `Nothing brings any ${axis}.` : named.join(', '),
+    rows: new Map([...rowShares(report, shares)].map(([row, share]) => [row + 1, say.shareOfAxis(part(share), axis)])),
+    says: axis !== null && shares.length === 0 ? say.nothingBringsAny(axis) : named.join(', '),
   };
 }
 

@@ -1,5 +1,6 @@
 import type { Line } from '../../api/client';
 import { grams } from '../../ui/words';
+import { say } from './sentences';
 
 /**
  * What was understood of each row. Where a row names several ingredients they stand together, and can be given lines of
@@ -23,7 +24,7 @@ function together(parts: readonly Line[]): Line | undefined {
   const weakest =
     parts.find((part) => part.status === 'unknown') ?? parts.find((part) => part.sure === 'likely') ?? first;
   const names = parts.map(
-    (part) => `${part.grams === null ? '' : `${grams(part.grams.value)} `}${part.name ?? 'not known'}`,
+    (part) => `${part.grams === null ? '' : `${grams(part.grams.value)} `}${part.name ?? say.notKnown}`,
   );
   return {
     ...first,
@@ -33,7 +34,7 @@ function together(parts: readonly Line[]): Line | undefined {
     name: names.join(' · '),
     note: parts.flatMap((part) => part.note ?? []).join(' · ') || null,
     choices: [
-      { says: 'each in a line of its own', text: parts.map((part) => part.alone ?? part.text).join('\n') },
+      { says: say.eachInALineOf, text: parts.map((part) => part.alone ?? part.text).join('\n') },
       ...first.choices,
     ],
   };

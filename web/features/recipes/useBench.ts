@@ -7,6 +7,7 @@ import { useLatest } from '../../api/useLatest';
 import { type Draft, type DraftLine, editOf, hasTag, newLine, relined, withPage } from './draft';
 import { Saver } from './Saver';
 import { useHistory } from './useHistory';
+import { say } from './sentences';
 
 /** Adding to a finished sauce makes it more: the measured yield grows with it. */
 function apply(draft: Draft, correction: Correction): Draft {
@@ -65,7 +66,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
   const rewrite = useCallback(
     (texts: readonly string[], words: string) => {
       change((now) => ({ ...now, lines: relined(now.lines, [...texts, '']) }));
-      setSaid(`${words} Undo takes it back.`);
+      setSaid(say.undoTakesItBack(words));
     },
     [change],
   );
@@ -80,7 +81,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
   const applyCorrection = useCallback(
     (correction: Correction) => {
       change((now) => apply(now, correction));
-      setSaid(`Added ${correction.additions.map((one) => one.line).join(' and ')}. Undo takes it back.`);
+      setSaid(say.addedUndoTakesItBack(correction.additions.map((one) => one.line).join(say.and)));
     },
     [change],
   );
@@ -93,7 +94,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
         rewrite(found.texts, words(found.texts.length));
         setHindrances(found.hindrances);
       } catch (fault) {
-        setHindrances([fault instanceof Error ? fault.message : 'That did not work.']);
+        setHindrances([fault instanceof Error ? fault.message : say.thatDidNotWork]);
       }
     },
     [draft.style, formula, rewrite],
@@ -101,7 +102,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
   const mixed = (report?.mixed ?? report?.batch)?.grams ?? 0;
   const canSolve = draft.style !== null && mixed > 0 && draft.lines.some((line) => !hasTag(line.text, 'lock'));
   const solve = useCallback(() => {
-    if (canSolve) void design(mixed, () => 'The unlocked lines are set.');
+    if (canSolve) void design(mixed, () => say.theUnlockedLinesAreSet);
   }, [canSolve, design, mixed]);
 
   useEffect(() => {
@@ -116,7 +117,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
   );
 
   useEffect(() => {
-    document.title = `${draft.title === '' ? 'New sauce' : draft.title} · Vinculum`;
+    document.title = say.sauceTitle(draft.title);
   }, [draft.title]);
 
   /** Takes in a page that was pasted at a line, as one move; false while the kitchen is away. */
@@ -125,7 +126,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
       try {
         const page = await api.readPage({ text, measures: draft.measures });
         change((now) => withPage(now, page, index));
-        setSaid(`Read ${page.lines.length} lines, ${page.method.length} steps. Undo takes it back.`);
+        setSaid(say.readLinesStepsUndoTakes(page.lines.length, page.method.length));
         return true;
       } catch {
         return false;
@@ -169,7 +170,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
 
   const keepMine = async () => {
     saver.giveUp();
-    const copy = await api.addSauce({ ...editOf(draft), title: `${draft.title} (my copy)` });
+    const copy = await api.addSauce({ ...editOf(draft), title: say.myCopy(draft.title) });
     if (saving.state === 'conflict' && saving.theirs !== null) saver.takeTheirs(saving.theirs);
     await navigate(`/sauce/${copy.id}`);
   };
@@ -201,7 +202,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     complain: setComplaint,
     hindrances,
     said,
-    say: setSaid,
+    announce: setSaid,
     change,
     changeLines,
     set,

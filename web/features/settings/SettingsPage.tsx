@@ -5,12 +5,13 @@ import { Frame } from '../../ui/Frame';
 import { grams } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
 import { choose, chosenCurrency, chosenLocale, date, money } from '../../ui/locale';
+import { say } from './sentences';
 
 const locales: readonly (readonly [string, string])[] = [
-  ['en-GB', 'English (UK)'],
-  ['en-US', 'English (US)'],
-  ['en-AU', 'English (Australia)'],
-  ['de-DE', 'Deutsch'],
+  ['en-GB', say.englishUk],
+  ['en-US', say.englishUs],
+  ['en-AU', say.englishAustralia],
+  ['de-DE', say.deutsch],
   ['fr-FR', 'français'],
   ['es-ES', 'español'],
   ['it-IT', 'italiano'],
@@ -23,16 +24,16 @@ export function SettingsPage() {
   const [locale, setLocale] = useState(chosenLocale);
   const [currency, setCurrency] = useState(chosenCurrency);
   useEffect(() => {
-    document.title = 'Settings · Vinculum';
+    document.title = say.settingsVinculum;
   }, []);
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   return (
     <Frame>
       <Box sx={{ maxWidth: 620, pt: 2, display: 'grid', gap: 2 }}>
-        <Typography variant="h1">Settings</Typography>
+        <Typography variant="h1">{say.settings}</Typography>
         <label>
           <Box component="span" sx={caption}>
-            Dates and numbers
+            {say.datesAndNumbers}
           </Box>
           <Pick
             value={locale}
@@ -41,7 +42,7 @@ export function SettingsPage() {
               setLocale(picked);
             }}
           >
-            <option value="">as this browser writes them</option>
+            <option value="">{say.asThisBrowserWritesThem}</option>
             {locales.map(([key, name]) => (
               <option key={key} value={key}>
                 {name}
@@ -51,7 +52,7 @@ export function SettingsPage() {
         </label>
         <label>
           <Box component="span" sx={caption}>
-            Prices
+            {say.prices}
           </Box>
           <Pick
             value={currency}
@@ -60,8 +61,8 @@ export function SettingsPage() {
               setCurrency(picked);
             }}
           >
-            <option value="">as usual in the region</option>
-            <option value="none">as bare numbers</option>
+            <option value="">{say.asUsualInTheRegion}</option>
+            <option value="none">{say.asBareNumbers}</option>
             {currencies.map((one) => (
               <option key={one} value={one}>
                 {one}
@@ -71,12 +72,10 @@ export function SettingsPage() {
         </label>
         {/* what is kept in the browser is no state: another choice is another example */}
         <Example key={`${locale} ${currency}`} />
-        <Typography sx={{ color: 'text.secondary' }}>
-          Times and seasons follow this browser’s time zone, {zone}: south of the equator damsons are ripe in March.
-        </Typography>
+        <Typography sx={{ color: 'text.secondary' }}>{say.timesAndSeasonsFollowThis(zone)}</Typography>
         <Box>
           <Button component={Link} to="/backups" variant="outlined">
-            Backups and export
+            {say.backupsAndExport}
           </Button>
         </Box>
       </Box>
@@ -85,11 +84,7 @@ export function SettingsPage() {
 }
 
 function Example() {
-  return (
-    <Typography data-example>
-      So: {date('2026-11-28')}, {money(3.2)}, {grams(1250)}. What a recipe says stays as it was written.
-    </Typography>
-  );
+  return <Typography data-example>{say.soWhatARecipeSays(date('2026-11-28'), money(3.2), grams(1250))}</Typography>;
 }
 
 const caption = { display: 'block', fontSize: '0.85rem', color: 'text.secondary' } as const;

@@ -1,0 +1,32 @@
+/** What this place says. A translation has the same keys. */
+export const say = {
+  theWholeKitchenOneFile: 'The whole kitchen, one file',
+  ownProductsCsv: 'Own products, CSV',
+  batchesCsv: 'Batches, CSV',
+  ingredientsCsv: 'Ingredients, CSV',
+  madeByHand: 'made by hand',
+  beforeAnUpgrade: 'before an upgrade',
+  beforeACopyWasPut: 'before a copy was put back',
+  couldNotBeUsedAnd: 'could not be used, and was set aside',
+  backupsVinculum: 'Backups · Vinculum',
+  backupsAndExport: 'Backups and export',
+  looking: 'Looking …',
+  thereIsNoBackupYet: 'There is no backup yet.',
+  theNewestIsFromAnd: (at: string, opens: boolean) =>
+    `The newest is from ${at}, and it ${opens ? 'opens and is sound' : 'is damaged'}.`,
+  oneIsMadeEachDay: (data: string) =>
+    `${data} One is made each day while the kitchen runs, and the last seven are kept.`,
+  makeABackupNow: 'Make a backup now',
+  aBackupIsMade: 'A backup is made.',
+  allBackups: 'All backups',
+  made: 'Made',
+  why: 'Why',
+  size: 'Size',
+  opens: 'Opens',
+  restore: 'Restore',
+  kb: (bytes: string) => `${bytes} kB`,
+  itIsRestoredWhatWas: 'It is restored. What was there before is a backup now: restore that to undo it.',
+  exportAndImport: 'Export and import',
+  itOpens: 'yes',
+  isDamaged: 'damaged',
+};
