@@ -4589,6 +4589,8 @@ export interface components {
                 style: string;
                 likelihood: number;
             }[];
+            /** @description the one to compare it with where it is of none as yet */
+            presumed: string | null;
             /** @description axes that do not count for it */
             let_go: string[];
             /** @description axes of its style of which it holds nothing: whether they are to count is to be asked */

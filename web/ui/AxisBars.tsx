@@ -72,6 +72,7 @@ function Bar({
       <Box sx={{ ...strip, left: opensAtNothing ? `${channelStart}%` : 0, right: 0, bgcolor: 'bar.track' }} />
       {window !== null && (
         <Box
+          data-window
           sx={{
             ...strip,
             left: `${channelStart}%`,
@@ -169,6 +170,8 @@ interface BarsProps {
   axes: Axes;
   preview: Axes | null;
   styleName: string | null;
+  /** The family is only what it looks like: its windows are dashed. */
+  isTentative?: boolean;
   /** The axis whose makers are looked at, and what to do when another is picked; without it the names are plain. */
   looked?: AxisKey | null;
   onLook?: (axis: AxisKey) => void;
@@ -193,6 +196,7 @@ export function AxisBars({
   axes,
   preview,
   styleName,
+  isTentative = false,
   looked = null,
   onLook,
   mends,
@@ -204,7 +208,7 @@ export function AxisBars({
   onLetGo,
 }: BarsProps) {
   return (
-    <Box component="section" aria-label={say.balance}>
+    <Box component="section" aria-label={say.balance} sx={isTentative ? tentative : undefined}>
       {styleName !== null && (
         <Box aria-hidden sx={{ ...grid, fontSize: { xs: '0.7rem', sm: '0.8rem' }, color: 'text.secondary' }}>
           <span />
@@ -373,6 +377,13 @@ export function BarMark({ axes }: { axes: Axes }) {
   );
 }
 
+const tentative = {
+  '& [data-window]': {
+    bgcolor: 'transparent',
+    border: '2px dashed',
+    borderColor: 'bar.windowEdge',
+  },
+} as const;
 const markRow = { display: 'grid', gridTemplateColumns: '38px minmax(0, 1fr)', columnGap: 0.75 } as const;
 const markWindow = {
   position: 'absolute',

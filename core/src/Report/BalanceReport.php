@@ -50,6 +50,7 @@ final readonly class BalanceReport extends Report
      * @param list<StepReport>                                                         $method    step by step, as understood
      * @param list<array{text: string, why: string, sure?: bool}>                                   $setAside  what else stood on the page
      * @param list<array{style: string, likelihood: float}>                            $families  that it looks like, the likeliest first
+     * @param string|null                                                              $presumed  the one to compare it with where it is of none as yet
      * @param list<string>                                                             $letGo     axes that do not count for it
      * @param list<value-of<Axis>>                                                      $mayLetGo  axes of its style of which it holds nothing: whether they are to count is to be asked
      * @param NutritionReport|null $nutrition null where a line is not understood
@@ -86,6 +87,7 @@ final readonly class BalanceReport extends Report
         public array $method,
         public array $setAside,
         public array $families,
+        public ?string $presumed,
         public array $letGo,
         public array $mayLetGo,
         public ?string $colour,
@@ -114,6 +116,7 @@ final readonly class BalanceReport extends Report
         $body = $balance->body;
         $distance = $style?->target->distance($balance->taste);
         $steps = MethodReader::steps($recipe->method ?? []);
+        $families = FamilyGuess::for($balance, $title);
 
         return new self(
             $title,
@@ -150,8 +153,9 @@ final readonly class BalanceReport extends Report
             $recipe->setAside ?? [],
             array_map(
                 static fn(FamilyGuess $one): array => ['style' => $one->style, 'likelihood' => $one->likelihood],
-                FamilyGuess::for($balance, $title),
+                $families,
             ),
+            $style === null ? FamilyGuess::presumed($balance, $families) : null,
             $recipe->letGo ?? [],
             array_map(
                 static fn(Axis $axis): string => $axis->value,

@@ -7,6 +7,7 @@ namespace Vinculum\Style;
 use Vinculum\Balance\Balance;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /**
  * Which family a sauce looks like: what its title says, and how likely what it holds and where it stands are in each
@@ -20,6 +21,10 @@ final readonly class FamilyGuess
     private const LEAST = 0.02;
     private const SURE = 0.7;
     private const MOST = 5;
+    /** Likelier than all others together. */
+    private const PRESUMED = 0.5;
+    /** Fewer things may yet become anything. */
+    private const LEAST_THINGS = 3;
 
     private function __construct(public string $style, public float $likelihood) {}
 
@@ -60,6 +65,25 @@ final readonly class FamilyGuess
         }
 
         return self::ofTitle(StyleBook::get($best->style)->titled, $title) > 0.0 ? $best->style : null;
+    }
+
+    /**
+     * The family to compare a sauce with until the cook says what it is; null where none is likelier than all others
+     * together.
+     *
+     * @param list<self> $guesses the likeliest first
+     */
+    public static function presumed(Balance $balance, array $guesses): ?string
+    {
+        $things = array_filter(
+            $balance->formula->lines,
+            static fn(ResolvedLine $line): bool => $line->countsInTheMixture(),
+        );
+        $best = $guesses[0] ?? null;
+
+        return $best !== null && $best->likelihood >= self::PRESUMED && count($things) >= self::LEAST_THINGS
+            ? $best->style
+            : null;
     }
 
     /** @param list<string> $titled words of a title that name a family */

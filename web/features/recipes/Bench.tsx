@@ -111,6 +111,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 axes={shown ?? axes}
                 preview={preview}
                 styleName={style?.name ?? null}
+                isTentative={bench.isPresumed}
                 looked={looked}
                 onLook={(axis) => {
                   setLooked(looked === axis ? null : axis);
@@ -125,7 +126,11 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               />
               <BatchLine report={report} showsMixed={showsMixed} onMixed={setShowsMixed} />
               <Typography data-makers sx={makersLine}>
-                {looked === null ? (bench.learned?.says ?? say.tapAnAxisToSee) : brought.says}
+                {looked !== null
+                  ? brought.says
+                  : bench.isPresumed && style !== null
+                    ? say.comparedWithAGuess(style.name.toLowerCase())
+                    : (bench.learned?.says ?? say.tapAnAxisToSee)}
               </Typography>
               {isWide && tabs}
             </Box>

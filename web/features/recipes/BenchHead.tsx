@@ -1,10 +1,9 @@
-import { InputBase, Typography } from '@mui/material';
+import { Box, Chip, InputBase, Typography } from '@mui/material';
 import type { Balance, Kitchen, Sauce } from '../../api/client';
 import { Pick } from '../../ui/Pick';
 import { displayFont } from '../../ui/theme';
 import { millilitres } from '../../ui/words';
 import { BenchTools } from './BenchTools';
-import type { Draft } from './draft';
 import { FamilyGuess } from './FamilyGuess';
 import { RatioHand } from './RatioHand';
 import { SauceHead } from './SauceHead';
@@ -46,8 +45,10 @@ export function BenchHead({ bench, kitchen, report, early }: Props) {
       }
       says={
         <>
-          <Family draft={draft} kitchen={kitchen} set={bench.set} />
-          {draft.style === null && report !== null ? (
+          <Family bench={bench} kitchen={kitchen} />
+          {bench.isPresumed && bench.style !== null ? (
+            <Presumed family={bench.style.key} bench={bench} />
+          ) : draft.style === null && report !== null ? (
             <FamilyGuess
               families={report.families}
               kitchen={kitchen}
@@ -69,13 +70,33 @@ export function BenchHead({ bench, kitchen, report, early }: Props) {
   );
 }
 
-function Family({ draft, kitchen, set }: { draft: Draft; kitchen: Kitchen; set: Bench['set'] }) {
+/** The cook's word on what the sauce looks like. */
+function Presumed({ family, bench }: { family: string; bench: Bench }) {
+  return (
+    <Box component="span" sx={{ display: 'inline-flex', gap: 0.75 }}>
+      <Chip
+        variant="outlined"
+        label={say.itIsThat}
+        data-family={family}
+        onClick={() => {
+          bench.set('style', family);
+        }}
+        sx={{ borderColor: 'bar.preview', fontWeight: 600 }}
+      />
+      <Chip variant="outlined" label={say.itIsNotThat} data-no-family onClick={bench.refuseFamily} />
+    </Box>
+  );
+}
+
+function Family({ bench, kitchen }: { bench: Bench; kitchen: Kitchen }) {
+  const { draft, isPresumed, style } = bench;
   return (
     <Pick
       aria-label={say.family}
-      value={draft.style ?? ''}
+      value={draft.style ?? (isPresumed ? presumedOption : '')}
       onPick={(picked) => {
-        set('style', picked === '' ? null : picked);
+        if (picked === '' && isPresumed) bench.refuseFamily();
+        else bench.set('style', picked === '' ? null : picked);
       }}
       sx={{
         fontSize: '0.95rem',
@@ -88,6 +109,7 @@ function Family({ draft, kitchen, set }: { draft: Draft; kitchen: Kitchen; set: 
         },
       }}
     >
+      {isPresumed && style !== null && <option value={presumedOption}>{say.perhapsFamily(style.name)}</option>}
       <option value="">{say.noFamilyItsOwnMeasure}</option>
       {byName(kitchen.styles).map((one) => (
         <option key={one.key} value={one.key}>
@@ -97,6 +119,9 @@ function Family({ draft, kitchen, set }: { draft: Draft; kitchen: Kitchen; set: 
     </Pick>
   );
 }
+
+/** Stands in the list for what it looks like; no family has such a key. */
+const presumedOption = '?';
 
 function byName(styles: Kitchen['styles']) {
   return [...styles].sort((one, other) => one.name.localeCompare(other.name));

@@ -387,4 +387,9 @@ export const say = {
   timeKind: 'time',
   noteKind: 'note',
   nutritionKind: 'nutrition',
+  perhapsFamily: (name: string) => `perhaps ${name}`,
+  itIsThat: 'It is',
+  itIsNotThat: 'It is not',
+  comparedWithAGuess: (name: string) =>
+    `It looks like ${name}: the dashed windows are that family’s, until you say what it is.`,
 };

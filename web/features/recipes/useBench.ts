@@ -7,6 +7,7 @@ import { useLatest } from '../../api/useLatest';
 import { type Draft, type DraftLine, editOf, hasTag, newLine, relined, withPage } from './draft';
 import { Saver } from './Saver';
 import { useHistory } from './useHistory';
+import { usePresumedFamily } from './usePresumedFamily';
 import { say } from './sentences';
 
 /** Adding to a finished sauce makes it more: the measured yield grows with it. */
@@ -32,15 +33,21 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
   const [hindrances, setHindrances] = useState<readonly string[]>([]);
   const navigate = useNavigate();
 
-  const formula = useMemo<Formula>(() => ({ ...editOf(draft), sauce: sauce.id }), [draft, sauce.id]);
+  const presumed = usePresumedFamily(sauce);
+  const family = draft.style ?? presumed.family;
+  const formula = useMemo<Formula>(
+    () => ({ ...editOf(draft), style: family, sauce: sauce.id }),
+    [draft, family, sauce.id],
+  );
   const isEmpty = formula.lines.every((line) => line.trim() === '');
   const balance = useLatest(formula, api.balance);
   const wish = useMemo(() => ({ ...formula, complaint }), [formula, complaint]);
-  const hasAim = draft.style !== null || complaint !== null;
+  const hasAim = family !== null || complaint !== null;
   // what to add is asked once the bars stand, so that it never keeps them waiting
   const advice = useLatest(!hasAim || isEmpty || !balance.isCurrent ? null : wish, api.advise);
-  const style = kitchen.styles.find((one) => one.key === draft.style) ?? null;
+  const style = kitchen.styles.find((one) => one.key === family) ?? null;
   const report = balance.answer;
+  presumed.look(draft, report);
   const palate = useQuery({ ...palateQuery, enabled: draft.style !== null });
   const learned = palate.data?.on === true ? palate.data.families.find((one) => one.style === draft.style) : undefined;
 
@@ -120,19 +127,21 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     document.title = say.sauceTitle(draft.title);
   }, [draft.title]);
 
+  const { lookAnew } = presumed;
   /** Takes in a page that was pasted at a line, as one move; false while the kitchen is away. */
   const takePage = useCallback(
     async (text: string, index: number): Promise<boolean> => {
       try {
         const page = await api.readPage({ text, measures: draft.measures });
         change((now) => withPage(now, page, index));
+        lookAnew();
         setSaid(say.readLinesStepsUndoTakes(page.lines.length, page.method.length));
         return true;
       } catch {
         return false;
       }
     },
-    [change, draft.measures],
+    [change, draft.measures, lookAnew],
   );
 
   const setAside = useCallback(
@@ -196,6 +205,9 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     report,
     advice,
     style,
+    /** The family is only what it looks like. */
+    isPresumed: draft.style === null && presumed.family !== null,
+    refuseFamily: presumed.refuse,
     learned,
     hasAim,
     complaint,
