@@ -38,7 +38,7 @@ try {
             );
             echo 'The kitchen is as it was in ', $file, match (true) {
                 $before === null => '',
-                $backups->opens($before) => ". To undo that: ./vinculum restore {$before}",
+                $backups->check->opens($before) => ". To undo that: ./vinculum restore {$before}",
                 default => ". What was there before could not be used, and is kept as {$before}",
             }, "\n";
             exit(0);

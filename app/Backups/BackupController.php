@@ -33,9 +33,9 @@ final readonly class BackupController
                     'why' => $copy['why'],
                     'bytes' => $copy['bytes'],
                     'at' => $copy['at'],
-                    'opens' => $backups->opens($copy['file']),
+                    'opens' => $backups->check->opens($copy['file']),
                 ],
-                array_slice($backups->all(), 0, self::SHOWN),
+                array_slice($backups->folder->all(), 0, self::SHOWN),
             ),
         ]);
     }
@@ -54,7 +54,7 @@ final readonly class BackupController
     {
         return $this->attempt(static function () use ($name): void {
             $backups = Backups::ofThisKitchen();
-            foreach ($backups->all() as $copy) {
+            foreach ($backups->folder->all() as $copy) {
                 if ($copy['name'] === $name) {
                     $backups->putBack($copy['file'], new \DateTimeImmutable());
 

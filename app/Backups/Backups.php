@@ -10,22 +10,19 @@ namespace App\Backups;
  */
 final readonly class Backups
 {
-    /** How many of each kind are kept, beside the first of today. */
-    private const KEPT = [
-        'daily' => 7,
-        'by-hand' => 12,
-        'before-restore' => 4,
-        'before-upgrade' => 4,
-        'set-aside' => 3,
-    ];
-    private const STALE_SECONDS = 3600;
+    public BackupFolder $folder;
+    public KitchenCheck $check;
 
     /**
      * @param string $kitchen the database in use
      * @param string $folder  where copies are kept
      * @param string $root    of the project, for its migrations
      */
-    public function __construct(private string $kitchen, private string $folder, private string $root) {}
+    public function __construct(private string $kitchen, string $folder, private string $root)
+    {
+        $this->folder = new BackupFolder($folder);
+        $this->check = new KitchenCheck($root);
+    }
 
     public static function ofThisKitchen(): self
     {
@@ -57,19 +54,19 @@ final readonly class Backups
         if ($this->isMissing()) {
             throw BackupFault::noKitchen();
         }
-        $file ??= $this->named($why, $now);
+        $file ??= $this->folder->named($why, $now);
         $this->refuseTarget($file, $replaces);
         if (!is_dir(dirname($file)) && !@mkdir(dirname($file), 0o700, true)) {
             throw BackupFault::cannotWrite($file);
         }
-        $unfinished = self::unfinished($file);
+        $unfinished = BackupFolder::unfinished($file);
         try {
             $from = DatabaseFile::at($this->kitchen)->open(SQLITE3_OPEN_READWRITE);
             $from->exec('VACUUM INTO ' . "'" . \SQLite3::escapeString($unfinished) . "'");
             $from->close();
             // where a copy is laid in place of the kitchen by hand, this tells that it is another file
             DatabaseFile::at($unfinished)->mark(0);
-            $this->check($unfinished);
+            $this->check->check($unfinished);
             $handle = fopen($unfinished, 'r+');
             if ($handle === false || !fsync($handle) || !fclose($handle) || !@rename($unfinished, $file)) {
                 throw BackupFault::cannotWrite($file);
@@ -82,8 +79,8 @@ final readonly class Backups
             @unlink($unfinished);
         }
         chmod($file, 0o600);
-        if (dirname($file) === $this->folder) {
-            $this->prune($why, $file, $now);
+        if (dirname($file) === $this->folder->path) {
+            $this->folder->prune($why, $file, $now);
         }
 
         return $file;
@@ -111,7 +108,7 @@ final readonly class Backups
         }
         $staged = $this->stage($file, !$isItself);
         try {
-            $this->check($staged, $file);
+            $this->check->check($staged, $file);
             DatabaseFile::at($staged)->normalise(random_int(1, 0x7FFFFFFF));
             $before = match (true) {
                 $this->isMissing() => null,
@@ -141,7 +138,7 @@ final readonly class Backups
     {
         clearstatcache();
         if (!file_exists($this->kitchen) || is_file($this->kitchen) && filesize($this->kitchen) === 0) {
-            if (!$mayBegin && $this->all() !== []) {
+            if (!$mayBegin && $this->folder->all() !== []) {
                 throw BackupFault::kitchenIsGone($this->kitchen, $this->newestSound());
             }
 
@@ -154,7 +151,7 @@ final readonly class Backups
             throw BackupFault::replaced($this->kitchen);
         }
         try {
-            $this->check($this->kitchen);
+            $this->check->check($this->kitchen);
         } catch (BackupFault $fault) {
             throw $fault->isDamage ? BackupFault::damagedKitchen($this->kitchen, $this->newestSound()) : $fault;
         }
@@ -196,7 +193,7 @@ final readonly class Backups
     private function isSound(): bool
     {
         try {
-            $this->check($this->kitchen);
+            $this->check->check($this->kitchen);
 
             return true;
         } catch (BackupFault $fault) {
@@ -204,76 +201,10 @@ final readonly class Backups
         }
     }
 
-    /** Whether a file is a sound kitchen of this or an older Vinculum. */
-    public function opens(string $file): bool
-    {
-        try {
-            $this->check($file);
-
-            return true;
-        } catch (BackupFault) {
-            return false;
-        }
-    }
-
-    /**
-     * @param string|null $named what the file is called where it is told about; itself when null
-     *
-     * @throws BackupFault when a file is no sound kitchen
-     */
-    public function check(string $file, ?string $named = null): void
-    {
-        $named ??= $file;
-        if (!is_file($file)) {
-            throw BackupFault::notThere($named);
-        }
-        if (!DatabaseFile::at($file)->hasHeader()) {
-            throw BackupFault::noCopy($named);
-        }
-        $schema = DatabaseFile::at($file)->schema($named);
-        $newest = $schema['newest'];
-        if ($newest === null) {
-            throw BackupFault::noCopy($named);
-        }
-        $ours = KitchenSchema::ofThisVersion($this->root);
-        if ($newest > $ours->newest()) {
-            throw BackupFault::newer($named);
-        }
-        $odd = $ours->difference($newest, $schema['sql']);
-        if ($odd !== null) {
-            throw BackupFault::foreign($named, $odd);
-        }
-    }
-
     /** A copy a day, a few of them kept; null where today's is there already. */
     public function daily(\DateTimeImmutable $now): ?string
     {
-        if (glob("{$this->folder}/kitchen-daily-{$now->format('Ymd')}-*.sqlite") !== []) {
-            return null;
-        }
-
-        return $this->make(null, 'daily', $now);
-    }
-
-    /** @return list<array{name: string, why: string, file: string, bytes: int, at: int}> the newest first */
-    public function all(): array
-    {
-        $backups = array_map(
-            static fn(string $file): array => [
-                'name' => basename($file),
-                'why' => (string) preg_replace('/^kitchen-([a-z-]+)-\d.*$/', '$1', basename($file)),
-                'file' => $file,
-                'bytes' => (int) filesize($file),
-                'at' => (int) filemtime($file),
-            ],
-            glob("{$this->folder}/kitchen-*.sqlite") ?: [],
-        );
-        usort(
-            $backups,
-            static fn(array $one, array $other): int => [$other['at'], $other['name']] <=> [$one['at'], $one['name']],
-        );
-
-        return $backups;
+        return $this->folder->hasDailyOf($now) ? null : $this->make(null, 'daily', $now);
     }
 
     /** Whether the kitchen waits for migrations that it has not seen. */
@@ -329,8 +260,8 @@ final readonly class Backups
 
     private function newestSound(): ?string
     {
-        foreach ($this->all() as $copy) {
-            if ($this->opens($copy['file'])) {
+        foreach ($this->folder->all() as $copy) {
+            if ($this->check->opens($copy['file'])) {
                 return $copy['file'];
             }
         }
@@ -379,8 +310,9 @@ final readonly class Backups
      */
     private function stage(string $file, bool $withLog): string
     {
-        $staged = self::unfinished("{$this->folder}/kitchen-restoring.sqlite");
-        if (!is_dir($this->folder) && !@mkdir($this->folder, 0o700, true) || !@copy($file, $staged)) {
+        $staged = BackupFolder::unfinished("{$this->folder->path}/kitchen-restoring.sqlite");
+        $this->folder->make();
+        if (!@copy($file, $staged)) {
             @unlink($staged);
             throw BackupFault::cannotWrite($staged);
         }
@@ -412,58 +344,17 @@ final readonly class Backups
     /** A kitchen that cannot be used makes room, and is kept as it is: somebody may yet read something from it. */
     private function setAside(\DateTimeImmutable $now): string
     {
-        $aside = $this->named('set-aside', $now);
-        if (!is_dir($this->folder) && !@mkdir($this->folder, 0o700, true) || !@rename($this->kitchen, $aside)) {
+        $aside = $this->folder->named('set-aside', $now);
+        $this->folder->make();
+        if (!@rename($this->kitchen, $aside)) {
             throw BackupFault::notPutBack();
         }
         if (is_file("{$this->kitchen}-wal")) {
             @rename("{$this->kitchen}-wal", "{$aside}-wal");
         }
         @unlink("{$this->kitchen}-shm");
-        $this->prune('set-aside', $aside, $now);
+        $this->folder->prune('set-aside', $aside, $now);
 
         return $aside;
-    }
-
-    /**
-     * Leaves of one kind the newest, the first of today and the one just made; the clock may have been set in between.
-     */
-    private function prune(string $why, string $made, \DateTimeImmutable $now): void
-    {
-        $all = glob("{$this->folder}/kitchen-{$why}-*.sqlite") ?: [];
-        sort($all);
-        $ofToday = array_values(
-            array_filter(
-                $all,
-                static fn(string $file): bool => str_starts_with(
-                    basename($file),
-                    "kitchen-{$why}-{$now->format('Ymd')}-",
-                ),
-            ),
-        );
-        $spared = [$made, $ofToday[0] ?? $made];
-        $others = array_values(array_filter($all, static fn(string $file): bool => !in_array($file, $spared, true)));
-        $room = max(0, (self::KEPT[$why] ?? 4) - 1);
-        foreach (array_slice($others, 0, max(0, count($others) - $room)) as $old) {
-            @unlink($old);
-            @unlink("{$old}-wal");
-        }
-        foreach (glob("{$this->folder}/*.unfinished") ?: [] as $left) {
-            if ((int) @filemtime($left) < time() - self::STALE_SECONDS) {
-                @unlink($left);
-            }
-        }
-    }
-
-    private static function unfinished(string $file): string
-    {
-        return "{$file}." . bin2hex(random_bytes(6)) . '.unfinished';
-    }
-
-    private function named(string $why, \DateTimeImmutable $now): string
-    {
-        $name = "{$this->folder}/kitchen-{$why}-{$now->format('Ymd-His')}-" . substr($now->format('u'), 0, 3);
-
-        return file_exists("{$name}.sqlite") ? "{$name}-" . bin2hex(random_bytes(2)) . '.sqlite' : "{$name}.sqlite";
     }
 }

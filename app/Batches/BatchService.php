@@ -263,7 +263,7 @@ final class BatchService
         foreach ($sums as $key => $grams) {
             $ingredient = $this->ingredient((string) $key, $batch);
             if ($ingredient !== null) {
-                $lines[] = $ingredient->measure($grams, $spoons)->of($ingredient->name);
+                $lines[] = $ingredient->portions->measure($grams, $spoons)->of($ingredient->name);
             }
         }
 
@@ -321,7 +321,7 @@ final class BatchService
                 $ingredient = $catalogue->get($key);
                 $lines[] = ResolvedLine::ofGrams(
                     $ingredient,
-                    Amount::within($one['grams'], $ingredient->texture->deviation()),
+                    Amount::within($one['grams'], $ingredient->portions->texture->deviation()),
                 );
             }
         }

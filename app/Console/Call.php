@@ -10,6 +10,7 @@ use Vinculum\Exchange\LetGo;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameSearch;
+use Vinculum\Ingredient\Suitability;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\ScaleFault;
 use Vinculum\Scaling\TargetSize;
@@ -280,7 +281,7 @@ final readonly class Call
                 static fn(string $name): bool => $name !== '',
             ),
         );
-        $diets = array_values(array_intersect($names, Ingredient::allDiets()));
+        $diets = array_values(array_intersect($names, Suitability::allDiets()));
         try {
             return $names === []
                 ? SwapReason::missing()

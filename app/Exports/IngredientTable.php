@@ -27,8 +27,8 @@ final readonly class IngredientTable implements Table
                 'key' => $one->key,
                 'name' => $one->name,
                 'like' => $one->key,
-                'density' => $one->density,
-                'allergens' => implode(' ', $one->allergens),
+                'density' => $one->portions->density,
+                'allergens' => implode(' ', $one->suitability->allergens),
                 ...self::grams($one),
             ],
             array_values(Catalogue::shipped()->all()),
@@ -121,7 +121,7 @@ final readonly class IngredientTable implements Table
             self::masses(),
             array_map(
                 static fn(string $component): float => round(
-                    $ingredient->mixture->get(Component::from($component)),
+                    $ingredient->composition->mixture->get(Component::from($component)),
                     self::DECIMALS,
                 ),
                 self::masses(),

@@ -10,7 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Vinculum\Cooking\Heat;
 use Vinculum\Correction\Complaint;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Suitability;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Units;
 use Vinculum\Report\Named;
@@ -50,7 +50,7 @@ final readonly class KitchenController
                 Complaint::keys(),
             ),
             'allergens' => array_keys(FactsFile::named('allergens')),
-            'diets' => Ingredient::allDiets(),
+            'diets' => Suitability::allDiets(),
             'heats' => Heat::keys(),
             'own_steps' => new Named($this->palateService->ownSteps()),
             'usual_loss' => TargetSize::USUAL_LOSS,

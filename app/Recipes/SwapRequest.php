@@ -7,7 +7,7 @@ namespace App\Recipes;
 use App\Pantry\Pantry;
 use Illuminate\Validation\Rule;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Suitability;
 use Vinculum\Substitution\Season;
 use Vinculum\Substitution\SwapReason;
 
@@ -26,7 +26,7 @@ final class SwapRequest extends FormulaRequest
             'allergens' => ['sometimes', 'nullable', 'array', 'list', 'max:14'],
             'allergens.*' => ['string', Rule::in(array_keys(FactsFile::named('allergens')))],
             'diets' => ['sometimes', 'nullable', 'array', 'list', 'max:5'],
-            'diets.*' => ['string', Rule::in(Ingredient::allDiets())],
+            'diets.*' => ['string', Rule::in(Suitability::allDiets())],
             'month' => ['sometimes', 'nullable', 'integer', 'between:1,12'],
             'zone' => ['sometimes', 'nullable', 'timezone:all_with_bc'],
             'for' => ['sometimes', 'nullable', 'string', 'max:100'],

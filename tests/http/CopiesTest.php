@@ -305,7 +305,7 @@ final class CopiesTest extends TestCase
         for ($time = 0; $time < 15; ++$time) {
             $backups->putBack($copy, new \DateTimeImmutable("2026-11-20 09:00:{$time}"));
         }
-        self::assertLessThanOrEqual(6, count($backups->all()));
+        self::assertLessThanOrEqual(6, count($backups->folder->all()));
         foreach ([
             '2027-01-01',
             '2027-01-02',
@@ -367,9 +367,9 @@ final class CopiesTest extends TestCase
             self::assertNull($backups->daily($now), 'once a day');
         }
 
-        self::assertCount(7, $backups->all());
-        self::assertStringContainsString('20261110', implode(' ', array_column($backups->all(), 'name')));
-        self::assertStringNotContainsString('20261103', implode(' ', array_column($backups->all(), 'name')));
+        self::assertCount(7, $backups->folder->all());
+        self::assertStringContainsString('20261110', implode(' ', array_column($backups->folder->all(), 'name')));
+        self::assertStringNotContainsString('20261103', implode(' ', array_column($backups->folder->all(), 'name')));
     }
 
     public function test_an_upgrade_is_seen_before_it_is_made(): void

@@ -73,7 +73,7 @@ final readonly class AcidityEstimate
             } elseif (
                 $line->countsInTheMixture()
                 && $line->ingredient !== null
-                && !$line->ingredient->acidity->isKnown
+                && !$line->ingredient->composition->acidity->isKnown
             ) {
                 $hiding[] = $line->text;
                 $protein += $line->mixture()->get(Component::Protein);
@@ -121,8 +121,8 @@ final readonly class AcidityEstimate
     {
         [$least, $most] = [INF, -INF];
         foreach (self::ingredientsIn($formula) as $ingredient) {
-            $ph = $ingredient->acidity->ph ?? self::NEUTRAL;
-            $half = Amount::NINETY_PERCENT * $ingredient->acidity->deviation;
+            $ph = $ingredient->composition->acidity->ph ?? self::NEUTRAL;
+            $half = Amount::NINETY_PERCENT * $ingredient->composition->acidity->deviation;
             $least = min($least, $ph - $half);
             $most = max($most, $ph + $half);
         }
@@ -134,7 +134,10 @@ final readonly class AcidityEstimate
     private static function mostAcidPart(Formula $formula): ?float
     {
         $all = array_filter(
-            array_map(static fn(Ingredient $one): ?float => $one->acidity->ph, self::ingredientsIn($formula)),
+            array_map(
+                static fn(Ingredient $one): ?float => $one->composition->acidity->ph,
+                self::ingredientsIn($formula),
+            ),
             static fn(?float $ph): bool => $ph !== null,
         );
 
@@ -146,7 +149,7 @@ final readonly class AcidityEstimate
     {
         $more = 0.0;
         foreach ($formula->ingredientLines() as $line) {
-            $acidity = $line->ingredient?->acidity;
+            $acidity = $line->ingredient?->composition->acidity;
             if (
                 $acidity?->ph !== null
                 && $line->countsInTheMixture()

@@ -12,6 +12,7 @@ use Vinculum\Chemistry\Volume;
 use Vinculum\Chemistry\WaterActivity;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Suitability;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Recipe\Resolution\Sureness;
@@ -135,13 +136,13 @@ final readonly class Balance
     /** @return list<string> as diets(), without weighing anything */
     public static function dietsOf(Formula $formula): array
     {
-        $diets = Ingredient::allDiets();
+        $diets = Suitability::allDiets();
         $lines = $formula->ingredientLines();
         if (self::doubtful($formula) !== []) {
             return [];
         }
         foreach ($lines as $line) {
-            $diets = array_intersect($diets, $line->ingredient?->diets() ?? []);
+            $diets = array_intersect($diets, $line->ingredient?->suitability->diets() ?? []);
         }
 
         return $lines === [] ? [] : array_values($diets);
@@ -286,7 +287,7 @@ final readonly class Balance
         $found = array_merge(
             [],
             ...array_map(
-                static fn(Ingredient $ingredient): array => $ingredient->allergens,
+                static fn(Ingredient $ingredient): array => $ingredient->suitability->allergens,
                 self::ingredientsOf($formula),
             ),
         );

@@ -51,20 +51,21 @@ final class LineDoubts
         unset($byGroup['water'], $byGroup['other']);
         $directions = [self::scaled($amounts, $line->grams->deviation / $line->grams->value)];
         foreach ($byGroup as $group => $ofGroup) {
+            $composition = $line->ingredient->composition;
             $relative = match (true) {
-                $group === 'heat'
-                    && $line->ingredient->heatIsOfPods => log(FactsFile::named('axes')['heat']->number('pod_factor')),
+                $group === 'heat' && $composition->heatIsOfPods
+                    => log(FactsFile::named('axes')['heat']->number('pod_factor')),
                 $group === 'buffer' => Facts::of(AcidityFacts::class)->protein->spread,
-                default => $line->ingredient->grade($group)->deviation(),
+                default => $composition->grade($group)->deviation(),
             };
             $directions[] = self::heldTogether(
                 self::scaled($ofGroup, $relative),
                 $amounts[Component::Water->value] ?? 0.0,
-                $line->ingredient->acidity->charges,
+                $line->ingredient->composition->acidity->charges,
             );
         }
         // how acid it is by itself
-        $acidity = $line->ingredient->acidity;
+        $acidity = $line->ingredient->composition->acidity;
         if ($acidity->capacity > 0.0) {
             $directions[] = [
                 Component::StrongIonDifference->value => $line->grams->value

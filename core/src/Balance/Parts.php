@@ -28,7 +28,7 @@ final readonly class Parts
     {
         $volumes = [];
         foreach ($formula->lines as $number => $line) {
-            $density = $line->ingredient?->density;
+            $density = $line->ingredient?->portions->density;
             if ($line->countsInTheMixture() && ($line->millilitres !== null || $density !== null)) {
                 $volumes[$number] = $line->millilitres ?? ($line->grams->value ?? 0.0) / (float) $density;
             }

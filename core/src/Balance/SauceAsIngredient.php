@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Vinculum\Balance;
 
 use Vinculum\Chemistry\Component;
+use Vinculum\Ingredient\Composition;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Suitability;
 use Vinculum\Quantity\Amount;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
@@ -33,17 +35,21 @@ final class SauceAsIngredient
             return null;
         }
         $hundred = $balance->mixture->times(100.0 / $grams);
+        $composition = Composition::made(
+            $key,
+            $hundred,
+            $balance->ph !== null || $hundred->get(Component::Protein) <= 0.0,
+            self::grades($balance),
+        );
+        $broken = array_values(array_diff(Suitability::allDiets(), $balance->diets()));
 
         return Ingredient::made(
             $key,
             $title,
             self::KIND,
-            $hundred,
-            $balance->ph !== null || $hundred->get(Component::Protein) <= 0.0,
+            $composition,
             self::kinds($balance),
-            $balance->allergens(),
-            array_values(array_diff(Ingredient::allDiets(), $balance->diets())),
-            self::grades($balance),
+            Suitability::of($broken, $balance->allergens(), $composition->mixture),
         );
     }
 

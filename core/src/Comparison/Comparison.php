@@ -114,7 +114,7 @@ final readonly class Comparison
             return KitchenNumber::grams($grams);
         }
 
-        return $ingredient->measure($grams, $spoons)->beforeItsName();
+        return $ingredient->portions->measure($grams, $spoons)->beforeItsName();
     }
 
     /**

@@ -211,7 +211,7 @@ final readonly class CookPlan
     /** So much of a line in words; "none" where it is as good as nothing. */
     public function words(int $line, float $grams, Spoons $spoons): string
     {
-        $density = $this->scale->lines[$line]->line->ingredient?->density;
+        $density = $this->scale->lines[$line]->line->ingredient?->portions->density;
 
         return $grams < self::AS_GOOD_AS_NOTHING
             ? 'none'
@@ -270,7 +270,7 @@ final readonly class CookPlan
             $name,
             $scaled->grams ?? 0.0,
             $scaled->measure ?? ($scaled->grams === null ? 'to taste' : ''),
-            $line->ingredient?->texture,
+            $line->ingredient?->portions->texture,
             $scaled->note,
         );
     }

@@ -115,11 +115,11 @@ final readonly class Thickening
 
     private static function with(Mixture $sauce, float $wanted, Ingredient $thickener, Row $row): self
     {
-        $worth = $thickener->mixture->get(Component::Thickening) / 100.0;
+        $worth = $thickener->composition->mixture->get(Component::Thickening) / 100.0;
         $slurryWater = $row->textOr('dry', 'no') === 'yes'
             ? 0.0
             : Facts::of(CookingFacts::class)->thickening->slurryWater;
-        $ownWater = $thickener->mixture->get(Component::Water) / 100.0 + $slurryWater;
+        $ownWater = $thickener->composition->mixture->get(Component::Water) / 100.0 + $slurryWater;
         [$water, $there] = [$sauce->get(Component::Water), $sauce->get(Component::Thickening)];
         // the slurry brings water that has to be thickened too: worth·g + there = wanted·(water + ownWater·g)/100
         $grams = ($wanted * $water / 100.0 - $there) / ($worth - $wanted * $ownWater / 100.0);

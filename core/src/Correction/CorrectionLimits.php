@@ -55,7 +55,7 @@ final readonly class CorrectionLimits
             $helping = array_filter(
                 $helping,
                 static fn(Candidate $one): bool => is_infinite($one->most) || $one->strange <= 0.0
-                    || $one->ingredient->mixture->get(Component::OtherHeat) <= 0.0,
+                    || $one->ingredient->composition->mixture->get(Component::OtherHeat) <= 0.0,
             );
         }
 

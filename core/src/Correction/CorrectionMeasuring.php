@@ -82,7 +82,7 @@ final readonly class CorrectionMeasuring
         if ($least > $exact + self::TOO_COARSE) {
             $byScale = array_map(
                 fn(int $index, float $exact): array => $exact < 1.0
-                    ? $this->spoons->neighbours($exact, $this->candidates[$index]->ingredient->density)
+                    ? $this->spoons->neighbours($exact, $this->candidates[$index]->ingredient->portions->density)
                     : $this->spoons->onScale($exact),
                 $which,
                 $grams,
@@ -100,7 +100,7 @@ final readonly class CorrectionMeasuring
     {
         $ingredient = $this->candidates[$index]->ingredient;
 
-        return $this->spoons->neighbours($grams, $ingredient->density, $ingredient->eachGrams());
+        return $this->spoons->neighbours($grams, $ingredient->portions->density, $ingredient->portions->eachGrams());
     }
 
     /**
@@ -183,7 +183,7 @@ final readonly class CorrectionMeasuring
             $ingredient = $this->candidates[$index]->ingredient;
             $cost += Facts::of(CorrectionCosts::class)->each + $this->candidates[$index]->strange;
             $mixture = $mixture->plus($ingredient->grams($grams));
-            [$density, $each] = [$ingredient->density, $ingredient->eachGrams()];
+            [$density, $each] = [$ingredient->portions->density, $ingredient->portions->eachGrams()];
             [$first, $words] = $this->firstDose($grams, $density, $each);
             $additions[] = new Addition(
                 $ingredient,
@@ -193,7 +193,7 @@ final readonly class CorrectionMeasuring
                 $words,
             );
             $added += $grams;
-            $gained = [...$gained, ...array_diff($ingredient->allergens, $this->allergens)];
+            $gained = [...$gained, ...array_diff($ingredient->suitability->allergens, $this->allergens)];
         }
         $after = Taste::ofMixture($mixture);
 

@@ -69,20 +69,18 @@ final class DesignSearch
             if ($grams[$index] < self::NOT_WORTH_A_LINE * $batchGrams) {
                 continue;
             }
-            [$density, $each] = [$one->ingredient->density, $one->ingredient->eachGrams()];
+            [$density, $each] = [$one->ingredient->portions->density, $one->ingredient->portions->eachGrams()];
             $amount = $spoons->nearest($grams[$index], $density, $each);
             $load = $load->plus($one->perGram, $amount)->plus($base->perGram, -$amount);
             $lines[] = [$one, $amount, $spoons->measure($amount, $density, $each)];
             $room -= $amount;
         }
         if ($room >= 1.0) {
+            $density = $base->ingredient->portions->density;
             $lines[] = [
                 $base,
                 round($room),
-                $spoons->measure(
-                    round($room),
-                    $base->ingredient->density > 0.0 && $room < 60.0 ? $base->ingredient->density : null,
-                ),
+                $spoons->measure(round($room), $density > 0.0 && $room < 60.0 ? $density : null),
             ];
         }
         usort($lines, static fn(array $a, array $b): int => $b[1] <=> $a[1]);
@@ -199,7 +197,7 @@ final class DesignSearch
                 $brings = array_filter(
                     $free,
                     static fn(Candidate $one): bool => Taste::ofMixture(
-                        $one->ingredient->mixture,
+                        $one->ingredient->composition->mixture,
                     )->on($axis) > $taste->on($axis),
                 );
                 $hindrances[] = sprintf(

@@ -28,8 +28,8 @@ final readonly class Spoonful
 
     public static function of(Ingredient $ingredient, TasteLoad $batch, Measures $measures): self
     {
-        $density = $ingredient->spoonDensity();
-        $each = $ingredient->eachGrams();
+        $density = $ingredient->portions->spoonDensity();
+        $each = $ingredient->portions->eachGrams();
         $grams = match (true) {
             $each !== null => $each,
             $density !== null => $density * (Units::named('tsp', $measures)->millilitres ?? self::GRAMS),
@@ -39,7 +39,7 @@ final readonly class Spoonful
         return new self(
             $each === null && $density === null
                 ? Measure::weighed($grams)
-                : $ingredient->measure($grams, Spoons::of($measures)),
+                : $ingredient->portions->measure($grams, Spoons::of($measures)),
             $batch->taste()->stepsTo($batch->plus(TasteLoad::of($ingredient->grams(1.0)), $grams)->taste()),
             array_intersect($ingredient->roles, self::AROMATIC) !== [],
         );

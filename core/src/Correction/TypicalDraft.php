@@ -27,7 +27,7 @@ final class TypicalDraft
             if ($line->ingredient === null) {
                 continue;
             }
-            [$density, $each] = [$line->ingredient->density, $line->ingredient->eachGrams()];
+            [$density, $each] = [$line->ingredient->portions->density, $line->ingredient->portions->eachGrams()];
             $grams = $spoons->nearest($factor * ($line->grams->value ?? 0.0), $density, $each);
             $lines[] = new DesignedLine(
                 $line->ingredient,

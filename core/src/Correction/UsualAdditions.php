@@ -196,7 +196,7 @@ final readonly class UsualAdditions
             $ingredient,
             $this->mostOf($ingredient),
             ($isInIt ? 0.0 : ($isBasic ? $costs->basic : $costs->unusual))
-                + ($ingredient->heatIsOfPods ? $costs->doubtful : 0.0),
+                + ($ingredient->composition->heatIsOfPods ? $costs->doubtful : 0.0),
         );
     }
 
@@ -221,7 +221,7 @@ final readonly class UsualAdditions
         $room = max($most - $there, $there > 0.0 && !$isStrong ? $limits->grows * $there : 0.0);
 
         $grams = $this->balance->mixture->grams();
-        $heat = Taste::ofMixture($ingredient->mixture)->heat;
+        $heat = Taste::ofMixture($ingredient->composition->mixture)->heat;
         // twice of what nobody tastes yet is nothing: heat may always become slight
         $toSlight = $there > 0.0 && $heat > 0.0
             ? max(0.0, Axis::Heat->slight() - $this->balance->taste->heat) / $heat * $grams

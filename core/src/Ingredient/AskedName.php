@@ -33,7 +33,7 @@ final readonly class AskedName
         private ?string $head,
     ) {}
 
-    /** @param non-empty-list<string> $words as NameSearch::words() gives them */
+    /** @param non-empty-list<string> $words as NameWords::of() gives them */
     public static function of(array $words): self
     {
         $weights = [];
@@ -41,7 +41,7 @@ final readonly class AskedName
         $head = null;
         $tellsSomething = false;
         foreach ($words as $word) {
-            $isDescriptor = NameSearch::isDescriptor($word);
+            $isDescriptor = NameWords::isDescriptor($word);
             $weights[$word] = $isDescriptor ? self::DESCRIPTOR_WEIGHT : 1.0;
             $total += $weights[$word];
             if (!$isDescriptor) {
@@ -76,7 +76,7 @@ final readonly class AskedName
         $beyond = 0.0;
         foreach ($alias as $word) {
             if (!isset($this->weights[$word])) {
-                $beyond += NameSearch::isDescriptor($word) ? self::BEYOND_DESCRIPTOR : self::BEYOND;
+                $beyond += NameWords::isDescriptor($word) ? self::BEYOND_DESCRIPTOR : self::BEYOND;
             }
         }
         $size = count($alias);
@@ -97,7 +97,7 @@ final readonly class AskedName
         return array_values(
             array_filter(
                 $this->words,
-                static fn(string $word): bool => !in_array($word, $alias, true) && !NameSearch::isDescriptor($word),
+                static fn(string $word): bool => !in_array($word, $alias, true) && !NameWords::isDescriptor($word),
             ),
         );
     }
@@ -114,7 +114,7 @@ final readonly class AskedName
         return array_values(
             array_filter(
                 $alias,
-                fn(string $word): bool => !isset($this->weights[$word]) && !NameSearch::isDescriptor($word),
+                fn(string $word): bool => !isset($this->weights[$word]) && !NameWords::isDescriptor($word),
             ),
         );
     }

@@ -142,7 +142,7 @@ final class NameSearch
     /** When the way names are indexed last changed: a Unix time. */
     public static function lastChange(): int
     {
-        return (int) filemtime(__FILE__);
+        return max((int) filemtime(__FILE__), (int) filemtime(__DIR__ . '/NameWords.php'));
     }
 
     /** @param array<string, Row> $rows */
@@ -167,7 +167,7 @@ final class NameSearch
      */
     public function find(string $name, int $most = self::MOST_FOUND): array
     {
-        $words = array_slice(self::words($name), 0, self::LONGEST_NAME);
+        $words = array_slice(NameWords::of($name), 0, self::LONGEST_NAME);
         if ($words === []) {
             return [];
         }
@@ -274,69 +274,15 @@ final class NameSearch
         return $matches;
     }
 
-    /**
-     * The words of a name as they are compared: lower case, no accents, singular, one spelling each.
-     *
-     * @return list<string>
-     */
-    public static function words(string $name): array
-    {
-        /** @var array<string, list<string>> $known */
-        static $known = [];
-        /** @var array<string, string> $one by the word as it is written */
-        static $one = [];
-        if (isset($known[$name])) {
-            return $known[$name];
-        }
-        $plain = preg_match('/[^\x00-\x7E]/', $name) === 1
-            ? self::unaccented(mb_strtolower($name))
-            : strtolower($name);
-        $plain = (string) preg_replace(["/'s\b|'/", '/[^a-z0-9%.]+/'], ['', ' '], str_replace('&', ' and ', $plain));
-        $words = [];
-        foreach (explode(' ', trim($plain)) as $word) {
-            $word = trim($word, '.');
-            if ($word !== '') {
-                $words[] = $one[$word] ??= self::synonyms()[$word]
-                    ?? self::synonyms()[self::singular($word)]
-                    ?? self::singular($word);
-            }
-        }
-        if (count($known) > 5000) {
-            [$known, $one] = [[], []];
-        }
-
-        return $known[$name] = $words;
-    }
-
-    /** "nước mắm" is written "nuoc mam" here, as most keyboards write it. */
-    private static function unaccented(string $text): string
-    {
-        $apart = \Normalizer::normalize($text, \Normalizer::FORM_D);
-
-        return strtr(
-            (string) preg_replace('/\p{Mn}/u', '', is_string($apart) ? $apart : $text),
-            ['œ' => 'oe', 'æ' => 'ae', 'ø' => 'o', 'đ' => 'd', 'ł' => 'l', 'ß' => 'ss', 'ı' => 'i', '’' => "'"],
-        );
-    }
-
     /** Whether any name in the catalogue holds this word. */
     public function knows(string $word): bool
     {
         return isset($this->aliasesWith[$word]);
     }
 
-    public static function isDescriptor(string $word): bool
-    {
-        /** @var array<string, true>|null $descriptors */
-        static $descriptors = null;
-        $descriptors ??= array_fill_keys(FactsFile::named('words')['descriptors']->list('words'), true);
-
-        return isset($descriptors[$word]);
-    }
-
     private function add(string $key, string $alias, bool $likely, bool $own = false): void
     {
-        $words = self::words($alias);
+        $words = NameWords::of($alias);
         $number = count($this->aliases);
         $this->aliases[] = ['key' => $key, 'alias' => $alias, 'words' => $words, 'likely' => $likely, 'own' => $own];
         $this->exact[implode(' ', $words)][] = $number;
@@ -355,7 +301,7 @@ final class NameSearch
     private function candidates(array $words): array
     {
         $numbers = [];
-        $telling = array_filter($words, static fn(string $word): bool => !self::isDescriptor($word));
+        $telling = array_filter($words, static fn(string $word): bool => !NameWords::isDescriptor($word));
         foreach ($telling === [] ? $words : $telling as $word) {
             foreach ($this->aliasesWith[$word] ?? [] as $number) {
                 $numbers[$number] = $number;
@@ -370,7 +316,7 @@ final class NameSearch
 
     private function spelt(string $word): string
     {
-        return isset($this->aliasesWith[$word]) || self::isDescriptor($word)
+        return isset($this->aliasesWith[$word]) || NameWords::isDescriptor($word)
             ? $word
             : ($this->nearestWord($word) ?? $word);
     }
@@ -404,47 +350,5 @@ final class NameSearch
         }
 
         return $this->corrected[$word] = $nearest;
-    }
-
-    private static function singular(string $word): string
-    {
-        return match (true) {
-            strlen($word) < 4 || preg_match('/(ss|us|(?<![cnlkh])is|anis)$/', $word) === 1 => $word,
-            str_ends_with($word, 'ies') && strlen($word) > 4 => substr($word, 0, -3) . 'y',
-            str_ends_with($word, 'leaves') => substr($word, 0, -6) . 'leaf',
-            str_ends_with($word, 'halves') => 'half',
-            preg_match('/(oes|ches|shes|sses|xes)$/', $word) === 1 => substr($word, 0, -2),
-            str_ends_with($word, 's') => substr($word, 0, -1),
-            default => $word,
-        };
-    }
-
-    /** @return array<string, string> */
-    private static function synonyms(): array
-    {
-        /** @var array<string, string>|null $synonyms */
-        static $synonyms = null;
-        if ($synonyms === null) {
-            $synonyms = [];
-            foreach (self::sameWords() as $word => $others) {
-                foreach ($others as $other) {
-                    $synonyms[$other] = $word;
-                }
-            }
-        }
-
-        return $synonyms;
-    }
-
-    /** @return array<string, list<string>> */
-    private static function sameWords(): array
-    {
-        $row = FactsFile::named('words')['same'];
-        $same = [];
-        foreach ($row->fields() as $word) {
-            $same[$word] = $row->list($word);
-        }
-
-        return $same;
     }
 }

@@ -127,7 +127,7 @@ final readonly class ProductLabel
         if ($this->shu !== null) {
             $amounts[Component::CapsaicinoidHeat->value] = 100.0 * $this->shu;
         }
-        $grades = array_map(self::oneLower(...), $generic->grades);
+        $grades = array_map(self::oneLower(...), $generic->composition->grades);
         foreach ($stated as $group) {
             $grades[$group] = Grade::A;
         }
@@ -136,12 +136,10 @@ final readonly class ProductLabel
             $key,
             $this->name,
             $this->standsIn ? [$generic->name, str_replace('-', ' ', $generic->key), ...$generic->aliases] : [],
-            Mixture::of($amounts),
-            $grades,
+            $generic->composition->asOwn($key, Mixture::of($amounts), $grades, $this->shu !== null),
             $this->ingredients === null || trim($this->ingredients) === ''
-                ? $generic->allergens
+                ? $generic->suitability->allergens
                 : self::allergensIn($this->ingredients),
-            $this->shu !== null,
         );
     }
 
@@ -162,8 +160,8 @@ final readonly class ProductLabel
     /** @return array{array<string, float>, list<string>} grams by component, and the groups the label states */
     private function composition(Ingredient $generic): array
     {
-        $amounts = $generic->mixture->amounts();
-        $before = $generic->mixture->grams();
+        $amounts = $generic->composition->mixture->amounts();
+        $before = $generic->composition->mixture->grams();
         $stated = [];
         $starchBefore = ($amounts['starch'] ?? 0.0) + ($amounts['other'] ?? 0.0);
         foreach ([

@@ -91,7 +91,7 @@ final readonly class RowCheck
         if ($published === null) {
             return null;
         }
-        $kcal = Energy::of($this->ingredient->mixture);
+        $kcal = Energy::of($this->ingredient->composition->mixture);
 
         return abs($kcal - $published) <= max(self::ENERGY_OFF * $published, self::ENERGY_OFF_KCAL)
             ? null
@@ -102,7 +102,7 @@ final readonly class RowCheck
     {
         $sodium = FactsFile::named('published')['sodium']->amounts('of')[$this->row->key] ?? null;
         $published = $sodium === null ? null : $sodium * self::SODIUM_OF_SALT / 1000.0;
-        $salt = $this->ingredient->mixture->get(Component::Salt);
+        $salt = $this->ingredient->composition->mixture->get(Component::Salt);
 
         return $published === null
             || abs($salt - $published) <= max(self::SODIUM_OFF * $published, self::SODIUM_OFF_SALT)
@@ -112,13 +112,14 @@ final readonly class RowCheck
 
     private function acidity(): ?string
     {
-        $acids = Energy::acids($this->ingredient->mixture);
-        $ph = $this->ingredient->ph;
+        $composition = $this->ingredient->composition;
+        $ph = $composition->ph;
+        $acids = Energy::acids($composition->mixture);
+        $sharp = $acids + $composition->mixture->get(Component::Phosphoric);
 
         return match (true) {
             $ph === null => null,
-            $ph < self::SOUR_PH && $acids + $this->ingredient->mixture->get(Component::Phosphoric) < self::LEAST_ACID
-                => sprintf('a pH of %.1f, and no acid', $ph),
+            $ph < self::SOUR_PH && $sharp < self::LEAST_ACID => sprintf('a pH of %.1f, and no acid', $ph),
             $ph > self::DULL_PH && $acids > self::MUCH_ACID
                 => sprintf('%.1f g of acids, and a pH of %.1f', $acids, $ph),
             default => null,
@@ -127,14 +128,14 @@ final readonly class RowCheck
 
     private function density(): ?string
     {
-        $density = $this->ingredient->density;
-        $computed = Volume::density($this->ingredient->mixture);
+        $density = $this->ingredient->portions->density;
+        $computed = Volume::density($this->ingredient->composition->mixture);
 
         return match (true) {
             $density === null => null,
             $density < self::LIGHTEST || $density > self::HEAVIEST => "a density of {$density} g/ml",
             // strong lactic acid holds its own anhydrides, which the volumes of dilute acids do not describe
-            $this->ingredient->texture === Texture::Liquid && $this->row->key !== 'lactic-acid'
+            $this->ingredient->portions->texture === Texture::Liquid && $this->row->key !== 'lactic-acid'
                 && abs($density - $computed) > self::DENSITY_OFF
                     => sprintf('is a liquid of %.2f g/ml, its composition gives %.2f', $density, $computed),
             default => null,
@@ -174,7 +175,7 @@ final readonly class RowCheck
         $findings = [];
         foreach (self::ALLERGEN_OF_KIND as $kind => $allergen) {
             $isOfKind = in_array($kind, $this->ingredient->kinds, true);
-            if ($isOfKind && !in_array($allergen, $this->ingredient->allergens, true)) {
+            if ($isOfKind && !in_array($allergen, $this->ingredient->suitability->allergens, true)) {
                 $findings[] = "is {$kind}, and {$allergen} is not among its allergens";
             }
         }
@@ -182,7 +183,7 @@ final readonly class RowCheck
         foreach ($compound?->list('of') ?? [] as $part) {
             foreach (preg_match_all('/\*([^*]+)\*/', $part, $marked) > 0 ? $marked[1] : [] as $word) {
                 foreach (self::allergensOf($word) as $allergen) {
-                    if (!in_array($allergen, $this->ingredient->allergens, true)) {
+                    if (!in_array($allergen, $this->ingredient->suitability->allergens, true)) {
                         $findings[] = "its label holds {$word}, and {$allergen} is not among its allergens";
                     }
                 }
@@ -214,7 +215,7 @@ final readonly class RowCheck
     {
         $findings = [];
         foreach (array_unique([$this->ingredient->name, ...$this->ingredient->aliases]) as $name) {
-            $words = implode(' ', NameSearch::words($name));
+            $words = implode(' ', NameWords::of($name));
             $owner = $owners[$words] ??= $this->row->key;
             if ($owner !== $this->row->key) {
                 $findings[] = "\"{$name}\" is a name of {$owner} too: make one of them a maybe";

@@ -35,6 +35,6 @@ final class Saturates
     /** Grams in 100 g of it. */
     public static function in(Ingredient $ingredient): float
     {
-        return self::share($ingredient) * $ingredient->mixture->get(Component::Fat);
+        return self::share($ingredient) * $ingredient->composition->mixture->get(Component::Fat);
     }
 }

@@ -69,7 +69,7 @@ final readonly class Label
             : null;
         $name = mb_strtolower($ingredient->name);
         $text = $of === null ? $name : "{$name} ({$of})";
-        foreach ($ingredient->allergens as $allergen) {
+        foreach ($ingredient->suitability->allergens as $allergen) {
             $text = self::emphasising($allergen, $text);
         }
 

@@ -103,7 +103,7 @@ final readonly class AdviceReport extends Report
                     'name' => $ingredient->name,
                     'axis' => $cost->axis->value,
                     'grams' => $cost->grams,
-                    'measure' => $ingredient->measure($cost->grams, $spoons)->words(),
+                    'measure' => $ingredient->portions->measure($cost->grams, $spoons)->words(),
                     'also' => new Named(
                         array_filter(
                             $cost->also,

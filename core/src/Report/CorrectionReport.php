@@ -47,7 +47,7 @@ final readonly class CorrectionReport extends Report
         $added = array_map(
             static fn(Addition $one): ResolvedLine => ResolvedLine::ofGrams(
                 $one->ingredient,
-                Amount::within($one->grams, $one->ingredient->texture->deviation()),
+                Amount::within($one->grams, $one->ingredient->portions->texture->deviation()),
             ),
             $correction->additions,
         );

@@ -51,7 +51,7 @@ final readonly class IngredientReport extends Report
 
     public static function of(Ingredient $ingredient): self
     {
-        $load = TasteLoad::of($ingredient->mixture);
+        $load = TasteLoad::of($ingredient->composition->mixture);
         $isPart = static fn(float $grams, string $component): bool => $grams > 0.0
             && (Component::from($component)->isMass() || in_array($component, self::CARRIED, true));
 
@@ -61,25 +61,25 @@ final readonly class IngredientReport extends Report
             $ingredient->aliases,
             $ingredient->roles,
             [
-                ...array_filter($ingredient->mixture->amounts(), $isPart, ARRAY_FILTER_USE_BOTH),
+                ...array_filter($ingredient->composition->mixture->amounts(), $isPart, ARRAY_FILTER_USE_BOTH),
                 ...array_filter(['saturates' => Saturates::in($ingredient)]),
             ],
             $load->sweet,
             $load->heat / 100.0,
-            $ingredient->mixture->get(Component::Pungency),
-            $ingredient->mixture->get(Component::StrongIonDifference),
-            $ingredient->ph,
-            $ingredient->density,
-            new Named($ingredient->forms),
+            $ingredient->composition->mixture->get(Component::Pungency),
+            $ingredient->composition->mixture->get(Component::StrongIonDifference),
+            $ingredient->composition->ph,
+            $ingredient->portions->density,
+            new Named($ingredient->portions->forms),
             new Named(
                 array_map(
                     static fn(Amount $unit): array => ['grams' => $unit->value, 'sd' => $unit->deviation],
-                    $ingredient->units,
+                    $ingredient->portions->units,
                 ),
             ),
-            $ingredient->allergens,
-            $ingredient->diets(),
-            array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades),
+            $ingredient->suitability->allergens,
+            $ingredient->suitability->diets(),
+            array_map(static fn(Grade $grade): string => $grade->value, $ingredient->composition->grades),
             $ingredient->sourcesInWords(),
         );
     }

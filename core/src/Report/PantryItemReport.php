@@ -48,7 +48,7 @@ final readonly class PantryItemReport extends Report
 
     public static function of(Ingredient $ingredient, Measures $measures): self
     {
-        $mixture = $ingredient->mixture;
+        $mixture = $ingredient->composition->mixture;
         $sum = static fn(string ...$components): float => array_sum(
             array_map(static fn(string $one): float => $mixture->get(Component::from($one)), $components),
         );
@@ -72,17 +72,17 @@ final readonly class PantryItemReport extends Report
             ],
             Taste::ofMixture($mixture)->byAxis(),
             $mixture->get(Component::Pungency),
-            $ingredient->ph,
+            $ingredient->composition->ph,
             $cost === null
                 ? null
                 : [
                     'axis' => $cost->axis->value,
                     'grams' => $cost->grams,
-                    'measure' => $ingredient->measure($cost->grams, Spoons::of($measures))->words(),
+                    'measure' => $ingredient->portions->measure($cost->grams, Spoons::of($measures))->words(),
                 ],
-            $ingredient->allergens,
-            $ingredient->diets(),
-            new Named(array_map(static fn(Grade $grade): string => $grade->value, $ingredient->grades)),
+            $ingredient->suitability->allergens,
+            $ingredient->suitability->diets(),
+            new Named(array_map(static fn(Grade $grade): string => $grade->value, $ingredient->composition->grades)),
             $ingredient->sourcesInWords(),
         );
     }

@@ -39,7 +39,7 @@ final readonly class ThickeningReport extends Report
         $spoons = Spoons::of($measures);
 
         return array_map(static function (Thickening $way) use ($spoons): self {
-            $density = $way->ingredient->density;
+            $density = $way->ingredient->portions->density;
 
             return new self(
                 $way->ingredient->key,
@@ -50,7 +50,7 @@ final readonly class ThickeningReport extends Report
                 $way->how,
                 $way->mind,
                 $way->changeSteps,
-                $way->ingredient->allergens,
+                $way->ingredient->suitability->allergens,
             );
         }, $ways);
     }

@@ -67,7 +67,8 @@ final class LineScaling
      */
     private static function measurable(ResolvedLine $line, ResolvedLine $written, float $grams, Spoons $spoons): ?array
     {
-        [$below, $above] = $spoons->neighbours($grams, $line->ingredient?->density, self::each($line, $written));
+        $density = $line->ingredient?->portions->density;
+        [$below, $above] = $spoons->neighbours($grams, $density, self::each($line, $written));
         if (self::isTooCoarse($grams, $below, $above)) {
             // what cannot be counted or spooned may still be weighed
             [$below, $above] = $spoons->onScale($grams);
@@ -136,7 +137,7 @@ final class LineScaling
 
         return $count !== null && $count > 0.0 && ($written->grams->value ?? 0.0) > 0.0
             ? ($written->grams->value ?? 0.0) / $count
-            : $line->ingredient?->eachGrams();
+            : $line->ingredient?->portions->eachGrams();
     }
 
     private static function line(
@@ -160,7 +161,7 @@ final class LineScaling
                     : ($written->note ?? 'No amount, so nothing is scaled.'),
             );
         }
-        [$density, $each] = [$exact->ingredient?->density, self::each($exact, $written)];
+        [$density, $each] = [$exact->ingredient?->portions->density, self::each($exact, $written)];
         if ($chosen === null) {
             [$below, $above] = $spoons->neighbours($asked, $density, $each);
             $nearest = $below > 0.0 ? $below : $above;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Substitution;
 
 use Vinculum\Facts\FactsFile;
-use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Suitability;
 
 /** What a recipe is to be made fit for, as people write it: "vegan, without soya, low salt" (dietary-needs.ini). */
 final class DietaryNeeds
@@ -36,7 +36,7 @@ final class DietaryNeeds
                 default => throw new \InvalidArgumentException(sprintf(
                     '"%s" is not known: say %s, low salt, less sugar, fewer calories, or without %s.',
                     $said,
-                    implode(', ', Ingredient::allDiets()),
+                    implode(', ', Suitability::allDiets()),
                     implode(', ', array_keys(FactsFile::named('allergens'))),
                 )),
             };
@@ -76,7 +76,7 @@ final class DietaryNeeds
     {
         $key = str_replace(' ', '-', self::meant('also', $said) ?? $said);
 
-        return in_array($key, Ingredient::allDiets(), true) ? $key : null;
+        return in_array($key, Suitability::allDiets(), true) ? $key : null;
     }
 
     private static function allergen(string $said): ?string

@@ -43,7 +43,8 @@ final readonly class Role
         if ($from === null || $to === null || $to <= 0.0) {
             return null;
         }
-        $bulk = $one->density !== null && $other->density !== null ? $other->density / $one->density : 1.0;
+        [$had, $has] = [$one->portions->density, $other->portions->density];
+        $bulk = $had !== null && $has !== null ? $has / $had : 1.0;
 
         return $grams * $from / $to * $bulk;
     }

@@ -124,6 +124,6 @@ final readonly class Swap
 
     private static function weighed(Ingredient $ingredient, float $grams): ResolvedLine
     {
-        return ResolvedLine::ofGrams($ingredient, Amount::within($grams, $ingredient->texture->deviation()));
+        return ResolvedLine::ofGrams($ingredient, Amount::within($grams, $ingredient->portions->texture->deviation()));
     }
 }

@@ -46,8 +46,8 @@ final readonly class SwapMeasuring
         foreach ($things as $index => $thing) {
             [$below, $above] = $this->task->spoons->neighbours(
                 abs($grams[$index]),
-                $thing->spoonDensity(),
-                $thing->eachGrams(),
+                $thing->portions->spoonDensity(),
+                $thing->portions->eachGrams(),
             );
             $amounts = $index === 0 && $below <= 0.0 ? [$above] : [$below, $above];
             $extended = [];
@@ -199,13 +199,13 @@ final readonly class SwapMeasuring
     {
         [$below, $above] = $this->task->spoons->neighbours(
             $grams * (1.0 + 1e-6),
-            $ingredient->density,
-            $ingredient->eachGrams(),
+            $ingredient->portions->density,
+            $ingredient->portions->eachGrams(),
         );
         $isMeasurable = min(abs($grams - $below), abs($above - $grams)) < 0.01 * $grams;
 
         return $isMeasurable
-            ? $this->task->spoons->measure($grams, $ingredient->density, $ingredient->eachGrams())
+            ? $this->task->spoons->measure($grams, $ingredient->portions->density, $ingredient->portions->eachGrams())
             : Measure::weighed($grams);
     }
 

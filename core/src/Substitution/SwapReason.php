@@ -8,6 +8,7 @@ use Vinculum\Chemistry\Component;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Energy;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Suitability;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
 
@@ -65,7 +66,7 @@ final readonly class SwapReason
     {
         $unknown = [
             ...array_diff($allergens, array_keys(FactsFile::named('allergens'))),
-            ...array_diff($diets, Ingredient::allDiets()),
+            ...array_diff($diets, Suitability::allDiets()),
         ];
         if ($unknown !== []) {
             throw new \InvalidArgumentException(
@@ -195,8 +196,8 @@ final readonly class SwapReason
     /** Whether an ingredient is free of what must not be there. */
     public function tolerates(Ingredient $ingredient): bool
     {
-        return array_intersect($this->allergens, $ingredient->allergens) === []
-            && array_diff($this->diets, $ingredient->diets()) === [];
+        return array_intersect($this->allergens, $ingredient->suitability->allergens) === []
+            && array_diff($this->diets, $ingredient->suitability->diets()) === [];
     }
 
     /**
@@ -221,7 +222,7 @@ final readonly class SwapReason
         if ($this->byTaste !== 0.0) {
             $strength = static fn(Ingredient $one): float => $main === null
                 ? 0.0
-                : Taste::ofMixture($one->mixture)->on($main);
+                : Taste::ofMixture($one->composition->mixture)->on($main);
 
             return $this->byTaste > 0.0
                 ? $strength($candidate) > $strength($old)

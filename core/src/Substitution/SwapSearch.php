@@ -221,8 +221,8 @@ final readonly class SwapSearch
         if ($this->task->main === null) {
             return $this->ownAmount($candidate, $standIn)[0] ?? $grams;
         }
-        $old = Taste::ofMixture($this->task->gone->mixture)->on($this->task->main);
-        $new = Taste::ofMixture($candidate->mixture)->on($this->task->main);
+        $old = Taste::ofMixture($this->task->gone->composition->mixture)->on($this->task->main);
+        $new = Taste::ofMixture($candidate->composition->mixture)->on($this->task->main);
 
         return $new > 0.0 ? max(0.01, min(20.0 * $grams, $grams * $old / $new)) : $grams;
     }

@@ -93,10 +93,10 @@ final class AcidityOfFoodsTest extends TestCase
     {
         foreach (Catalogue::shipped()->all() as $ingredient) {
             $ph = self::of([[$ingredient->key, 100.0]])->ph;
-            if ($ph !== null && $ingredient->ph !== null && $ingredient->mixture->percent(Component::Water) >= 30.0) {
-                self::assertEqualsWithDelta($ingredient->ph, $ph->value, 0.02, $ingredient->key);
+            if ($ph !== null && $ingredient->composition->ph !== null && $ingredient->composition->mixture->percent(Component::Water) >= 30.0) {
+                self::assertEqualsWithDelta($ingredient->composition->ph, $ph->value, 0.02, $ingredient->key);
                 self::assertLessThanOrEqual(
-                    2.0 * max(0.2, Amount::NINETY_PERCENT * $ingredient->acidity->deviation) + 0.4,
+                    2.0 * max(0.2, Amount::NINETY_PERCENT * $ingredient->composition->acidity->deviation) + 0.4,
                     $ph->high - $ph->low,
                     $ingredient->key,
                 );
@@ -110,16 +110,16 @@ final class AcidityOfFoodsTest extends TestCase
         foreach (Catalogue::shipped()->all() as $ingredient) {
             $acids = array_sum(
                 array_map(
-                    static fn(string $acid): float => $ingredient->mixture->get(Component::from($acid)),
+                    static fn(string $acid): float => $ingredient->composition->mixture->get(Component::from($acid)),
                     Component::acids(),
                 ),
             );
             if (
-                $ingredient->mixture->get(Component::Glutamate) > 0.0
-                || $ingredient->mixture->get(Component::Protein) > 0.0
+                $ingredient->composition->mixture->get(Component::Glutamate) > 0.0
+                || $ingredient->composition->mixture->get(Component::Protein) > 0.0
                 || $acids > 0.0
             ) {
-                self::assertTrue($ingredient->acidity->isKnown, "{$ingredient->key}: free acid would count as free");
+                self::assertTrue($ingredient->composition->acidity->isKnown, "{$ingredient->key}: free acid would count as free");
                 ++$seen;
             }
         }
@@ -165,7 +165,7 @@ final class AcidityOfFoodsTest extends TestCase
             $balance = self::of($parts);
             $named = json_encode($parts, JSON_THROW_ON_ERROR);
             $acid = array_filter(
-                array_map(static fn(array $one): ?float => Catalogue::shipped()->get($one[0])->acidity->ph, $parts),
+                array_map(static fn(array $one): ?float => Catalogue::shipped()->get($one[0])->composition->acidity->ph, $parts),
                 static fn(?float $ph): bool => $ph !== null,
             );
             if ($balance->ph !== null && $acid !== []) {
@@ -177,7 +177,7 @@ final class AcidityOfFoodsTest extends TestCase
             if (
                 $balance->ph !== null
                 && $more->ph !== null
-                && $balance->ph->high < Catalogue::shipped()->get($protein)->acidity->ph
+                && $balance->ph->high < Catalogue::shipped()->get($protein)->composition->acidity->ph
             ) {
                 self::assertGreaterThanOrEqual($balance->ph->high - 0.02, $more->ph->high, "{$named} with {$protein}");
                 ++$diluted;

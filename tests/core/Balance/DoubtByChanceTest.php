@@ -135,14 +135,14 @@ final class DoubtByChanceTest extends TestCase
             }
             $factors[$group] ??= match (true) {
                 $group === 'heat'
-                    && $line->ingredient->heatIsOfPods => exp(
+                    && $line->ingredient->composition->heatIsOfPods => exp(
                         log(FactsFile::named('axes')['heat']->number('pod_factor')) * self::normal($dice),
                     ),
                 $group === 'buffer' => max(
                     0.0,
                     1.0 + FactsFile::named('acidity')['protein']->number('spread') * self::normal($dice),
                 ),
-                default => max(0.0, 1.0 + $line->ingredient->grade($group)->deviation() * self::normal($dice)),
+                default => max(0.0, 1.0 + $line->ingredient->composition->grade($group)->deviation() * self::normal($dice)),
             };
             $amounts[$component] = $amount * $factors[$group];
         }
@@ -155,7 +155,7 @@ final class DoubtByChanceTest extends TestCase
             max(0.9 * $water, min(1.1 * $water, $water + $weight - $drawn->grams())),
         );
         $drawn = $drawn->with(Component::Other, $drawn->get(Component::Other) + $weight - $drawn->grams());
-        $acidity = $line->ingredient->acidity;
+        $acidity = $line->ingredient->composition->acidity;
         if ($acidity->ph === null) {
             return $drawn;
         }

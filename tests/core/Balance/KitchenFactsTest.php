@@ -80,7 +80,7 @@ final class KitchenFactsTest extends TestCase
             'fish-sauce' => [Axis::Salt, 19.0, 27.0],
         ];
         foreach ($expected as $key => [$axis, $low, $high]) {
-            $value = Taste::ofMixture(Catalogue::shipped()->get($key)->mixture)->on($axis);
+            $value = Taste::ofMixture(Catalogue::shipped()->get($key)->composition->mixture)->on($axis);
             self::assertGreaterThan($low, $value, $key);
             self::assertLessThan($high, $value, $key);
         }

@@ -38,8 +38,8 @@ final class SharesTest extends TestCase
     {
         $catalogue = Catalogue::shipped();
         $shares = Shares::of(self::formula(['10 g salt', '100 g fish sauce']))->byAxis['salt'];
-        $fish = $catalogue->get('fish-sauce')->mixture->amounts()['salt'];
-        $salt = $catalogue->get('salt')->mixture->amounts()['salt'] / 10.0;
+        $fish = $catalogue->get('fish-sauce')->composition->mixture->amounts()['salt'];
+        $salt = $catalogue->get('salt')->composition->mixture->amounts()['salt'] / 10.0;
 
         self::assertEqualsWithDelta($salt / ($salt + $fish), $shares[0], 1e-9);
         self::assertSame([1, 0], array_keys($shares));

@@ -68,11 +68,11 @@ final class AcidityTest extends TestCase
     {
         $checked = 0;
         foreach (Catalogue::shipped()->all() as $ingredient) {
-            $wet = $ingredient->mixture->percent(Component::Water) < 30.0
-                ? $ingredient->mixture->plus(Mixture::of(['water' => 900.0]))
-                : $ingredient->mixture;
-            if ($ingredient->ph !== null && Acidity::ph($wet) !== null) {
-                self::assertEqualsWithDelta($ingredient->ph, Acidity::ph($wet), 0.01, $ingredient->key);
+            $wet = $ingredient->composition->mixture->percent(Component::Water) < 30.0
+                ? $ingredient->composition->mixture->plus(Mixture::of(['water' => 900.0]))
+                : $ingredient->composition->mixture;
+            if ($ingredient->composition->ph !== null && Acidity::ph($wet) !== null) {
+                self::assertEqualsWithDelta($ingredient->composition->ph, Acidity::ph($wet), 0.01, $ingredient->key);
                 ++$checked;
             }
         }

@@ -15,6 +15,7 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameMatch;
 use Vinculum\Ingredient\NameSearch;
+use Vinculum\Ingredient\NameWords;
 use Vinculum\Ingredient\Texture;
 
 final class CatalogueTest extends TestCase
@@ -49,37 +50,37 @@ final class CatalogueTest extends TestCase
     {
         $ingredient = Catalogue::shipped()->get($key);
 
-        self::assertEqualsWithDelta(100.0, $ingredient->mixture->grams(), 0.7, 'a hundred grams are a hundred grams');
+        self::assertEqualsWithDelta(100.0, $ingredient->composition->mixture->grams(), 0.7, 'a hundred grams are a hundred grams');
         self::assertNotSame([], $ingredient->roles);
-        self::assertSame([], array_diff($ingredient->allergens, self::ALLERGENS));
+        self::assertSame([], array_diff($ingredient->suitability->allergens, self::ALLERGENS));
         foreach ($ingredient->sources as $source) {
             self::assertArrayHasKey($source, FactsFile::named('sources'));
         }
-        foreach ($ingredient->mixture->amounts() as $component => $amount) {
+        foreach ($ingredient->composition->mixture->amounts() as $component => $amount) {
             self::assertTrue($amount >= 0.0 || $component === 'sid', "{$component} is not negative");
             self::assertArrayHasKey(
                 Component::from($component)->group(),
-                [...$ingredient->grades, 'other' => true, 'buffer' => true],
+                [...$ingredient->composition->grades, 'other' => true, 'buffer' => true],
                 'every figure has a grade',
             );
         }
         // strong lactic acid holds its own anhydrides, which the specific volume of dilute acids does not describe
-        if ($ingredient->texture === Texture::Liquid && $key !== 'lactic-acid') {
+        if ($ingredient->portions->texture === Texture::Liquid && $key !== 'lactic-acid') {
             self::assertEqualsWithDelta(
-                Volume::density($ingredient->mixture),
-                $ingredient->density,
+                Volume::density($ingredient->composition->mixture),
+                $ingredient->portions->density,
                 0.14,
                 'density agrees with composition',
             );
         }
         $acids = array_sum(
             array_map(
-                static fn(string $acid): float => $ingredient->mixture->amounts()[$acid] ?? 0.0,
+                static fn(string $acid): float => $ingredient->composition->mixture->amounts()[$acid] ?? 0.0,
                 ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'gluconic', 'oxalic'],
             ),
         );
         if ($acids > 0.0 && $acids < 50.0) {
-            self::assertNotNull($ingredient->ph, 'acids without a pH would have no strong ion difference');
+            self::assertNotNull($ingredient->composition->ph, 'acids without a pH would have no strong ion difference');
         }
     }
 
@@ -94,7 +95,7 @@ final class CatalogueTest extends TestCase
         $owners = [];
         foreach (Catalogue::shipped()->all() as $ingredient) {
             foreach (array_unique([$ingredient->name, ...$ingredient->aliases]) as $name) {
-                $words = implode(' ', NameSearch::words($name));
+                $words = implode(' ', NameWords::of($name));
                 self::assertSame(
                     $ingredient->key,
                     $owners[$words] ?? $ingredient->key,
@@ -113,7 +114,7 @@ final class CatalogueTest extends TestCase
     public function test_free_glutamate_only_from_sources_of_free_glutamate(): void
     {
         foreach (['white-sugar', 'neutral-oil', 'plain-flour', 'egg', 'milk', 'walnut'] as $key) {
-            self::assertSame(0.0, Catalogue::shipped()->get($key)->mixture->get(Component::Glutamate), $key);
+            self::assertSame(0.0, Catalogue::shipped()->get($key)->composition->mixture->get(Component::Glutamate), $key);
         }
     }
 
@@ -143,15 +144,15 @@ final class CatalogueTest extends TestCase
             array_values(
                 array_intersect(
                     ['alcohol-free', 'no-added-sugar', 'vegan', 'vegetarian'],
-                    $catalogue->get('anchovy')->diets(),
+                    $catalogue->get('anchovy')->suitability->diets(),
                 ),
             ),
         );
-        self::assertNotContains('vegan', $catalogue->get('honey')->diets());
-        self::assertContains('vegetarian', $catalogue->get('honey')->diets());
-        self::assertNotContains('gluten-free', $catalogue->get('plain-flour')->diets());
-        self::assertNotContains('alcohol-free', $catalogue->get('white-wine')->diets());
-        self::assertNotContains('no-added-sugar', $catalogue->get('white-sugar')->diets());
+        self::assertNotContains('vegan', $catalogue->get('honey')->suitability->diets());
+        self::assertContains('vegetarian', $catalogue->get('honey')->suitability->diets());
+        self::assertNotContains('gluten-free', $catalogue->get('plain-flour')->suitability->diets());
+        self::assertNotContains('alcohol-free', $catalogue->get('white-wine')->suitability->diets());
+        self::assertNotContains('no-added-sugar', $catalogue->get('white-sugar')->suitability->diets());
     }
 
     public function test_names_are_found_in_every_shape(): void

@@ -50,8 +50,8 @@ final class EveryNameTest extends TestCase
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
         $spoons = Spoons::of(Measures::Us);
         foreach ([2.0, 13.0, 60.0, 240.0, 900.0] as $grams) {
-            $nearest = $spoons->nearest($grams, $ingredient->spoonDensity(), $ingredient->eachGrams());
-            $words = $ingredient->measure($grams, $spoons)->words() . " {$ingredient->name}";
+            $nearest = $spoons->nearest($grams, $ingredient->portions->spoonDensity(), $ingredient->portions->eachGrams());
+            $words = $ingredient->portions->measure($grams, $spoons)->words() . " {$ingredient->name}";
             $line = $resolver->resolve($words);
             self::assertSame($key, $line->ingredient?->key, $words);
             self::assertEqualsWithDelta($nearest, $line->grams->value ?? 0.0, 0.06 * $nearest, $words);

@@ -116,7 +116,7 @@ final class FoodTablesTest extends TestCase
     /** @return array<string, float> g/100 g */
     private static function ours(string $key): array
     {
-        $mixture = Catalogue::shipped()->get($key)->mixture;
+        $mixture = Catalogue::shipped()->get($key)->composition->mixture;
         $sugars = [Component::Sucrose, Component::Glucose, Component::Fructose, Component::Maltose, Component::Lactose];
 
         return [

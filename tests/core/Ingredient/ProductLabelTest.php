@@ -24,24 +24,24 @@ final class ProductLabelTest extends TestCase
         $generic = Catalogue::shipped()->get('ketchup');
         $mine = self::product('ketchup', ['sugars' => 12.0, 'salt' => 1.2, 'carbohydrate' => 14.0]);
 
-        self::assertEqualsWithDelta(1.2, $mine->mixture->get(Component::Salt), 1e-6);
+        self::assertEqualsWithDelta(1.2, $mine->composition->mixture->get(Component::Salt), 1e-6);
         self::assertEqualsWithDelta(
             12.0,
-            $mine->mixture
-                ->get(Component::Sucrose) + $mine->mixture
-                ->get(Component::Glucose) + $mine->mixture
+            $mine->composition->mixture
+                ->get(Component::Sucrose) + $mine->composition->mixture
+                ->get(Component::Glucose) + $mine->composition->mixture
                 ->get(Component::Fructose),
             1e-3,
         );
         self::assertEqualsWithDelta(
-            $generic->mixture->get(Component::Acetic),
-            $mine->mixture->get(Component::Acetic),
+            $generic->composition->mixture->get(Component::Acetic),
+            $mine->composition->mixture->get(Component::Acetic),
             1e-6,
         );
-        self::assertEqualsWithDelta(100.0, $mine->mixture->grams(), 0.01);
+        self::assertEqualsWithDelta(100.0, $mine->composition->mixture->grams(), 0.01);
         self::assertSame(
             [Grade::A, Grade::A, Grade::D],
-            [$mine->grade('sugars'), $mine->grade('salt'), $mine->grade('umami')],
+            [$mine->composition->grade('sugars'), $mine->composition->grade('salt'), $mine->composition->grade('umami')],
         );
         self::assertContains('own-label', $mine->sources);
     }
@@ -51,8 +51,7 @@ final class ProductLabelTest extends TestCase
     {
         $compared = 0;
         foreach (['ketchup', 'white-vinegar', 'soy-sauce', 'lemon', 'egg', 'butter', 'mayonnaise', 'salt'] as $key) {
-            $generic = get_object_vars(Catalogue::shipped()->get($key));
-            $mine = get_object_vars(self::product($key, []));
+            [$generic, $mine] = [self::fields(Catalogue::shipped()->get($key)), self::fields(self::product($key, []))];
             foreach (['key', 'name', 'aliases', 'maybe', 'grades', 'sources', 'like', 'acidity'] as $own) {
                 unset($generic[$own], $mine[$own]);
             }
@@ -65,11 +64,23 @@ final class ProductLabelTest extends TestCase
         self::assertGreaterThan(80, $compared);
     }
 
+    /** @return array<string, mixed> of an ingredient and of the three things it is made of */
+    private static function fields(Ingredient $ingredient): array
+    {
+        $fields = get_object_vars($ingredient);
+        unset($fields['composition'], $fields['portions'], $fields['suitability']);
+
+        return $fields
+            + get_object_vars($ingredient->composition)
+            + get_object_vars($ingredient->portions)
+            + get_object_vars($ingredient->suitability);
+    }
+
     public function test_figures_per_serving_and_sodium_are_turned_into_grams_in_a_hundred(): void
     {
         $mine = self::product('soy-sauce', ['sodium' => 920.0], true, 15.0);
 
-        self::assertEqualsWithDelta(920 * 2.54 / 1000 * 100 / 15, $mine->mixture->get(Component::Salt), 1e-4);
+        self::assertEqualsWithDelta(920 * 2.54 / 1000 * 100 / 15, $mine->composition->mixture->get(Component::Salt), 1e-4);
     }
 
     public function test_the_acidity_of_a_vinegar_is_its_acid(): void
@@ -79,12 +90,12 @@ final class ProductLabelTest extends TestCase
 
         self::assertEqualsWithDelta(
             7 / 4,
-            Taste::ofMixture($seven->mixture)->sour / Taste::ofMixture($four->mixture)->sour,
+            Taste::ofMixture($seven->composition->mixture)->sour / Taste::ofMixture($four->composition->mixture)->sour,
             0.02,
         );
         self::assertEqualsWithDelta(
             2.43,
-            Acidity::ph($seven->mixture),
+            Acidity::ph($seven->composition->mixture),
             0.01,
             'the strong ion difference is solved again',
         );
@@ -94,7 +105,7 @@ final class ProductLabelTest extends TestCase
     {
         self::assertEqualsWithDelta(
             5000.0,
-            Taste::ofMixture(self::product('hot-sauce', [], shu: 5000.0)->mixture)->heat,
+            Taste::ofMixture(self::product('hot-sauce', [], shu: 5000.0)->composition->mixture)->heat,
             1e-6,
         );
     }
@@ -126,10 +137,10 @@ final class ProductLabelTest extends TestCase
         foreach ($cases as $list => $allergens) {
             self::assertSame($allergens, ProductLabel::allergensIn($list), $list);
         }
-        self::assertSame(['soya'], self::product('soy-sauce', [], ingredients: 'water, soya beans, salt')->allergens);
+        self::assertSame(['soya'], self::product('soy-sauce', [], ingredients: 'water, soya beans, salt')->suitability->allergens);
         self::assertSame(
             ['soya', 'gluten'],
-            self::product('soy-sauce', [])->allergens,
+            self::product('soy-sauce', [])->suitability->allergens,
             'without a list the generic is the cautious answer',
         );
     }
@@ -166,7 +177,7 @@ final class ProductLabelTest extends TestCase
     public function test_every_generic_takes_a_label_of_its_own_figures_and_stays_itself(): void
     {
         foreach (Catalogue::shipped()->all() as $generic) {
-            $salt = $generic->mixture->get(Component::Salt);
+            $salt = $generic->composition->mixture->get(Component::Salt);
             $same = ProductLabel::of(
                 'Mine',
                 $generic->key,
@@ -179,34 +190,34 @@ final class ProductLabelTest extends TestCase
             )->ingredient('own-1', $generic);
             self::assertSame(
                 [
-                    $generic->forms,
-                    $generic->pouredAs,
-                    $generic->drainedShare,
-                    $generic->texture,
-                    $generic->density,
-                    $generic->ph,
+                    $generic->portions->forms,
+                    $generic->portions->pouredAs,
+                    $generic->portions->drainedShare,
+                    $generic->portions->texture,
+                    $generic->portions->density,
+                    $generic->composition->ph,
                 ],
-                [$same->forms, $same->pouredAs, $same->drainedShare, $same->texture, $same->density, $same->ph],
+                [$same->portions->forms, $same->portions->pouredAs, $same->portions->drainedShare, $same->portions->texture, $same->portions->density, $same->composition->ph],
                 $generic->key,
             );
-            self::assertEquals($generic->units, $same->units, $generic->key);
+            self::assertEquals($generic->portions->units, $same->portions->units, $generic->key);
             foreach (Component::cases() as $component) {
                 self::assertEqualsWithDelta(
-                    $generic->mixture->get($component),
-                    $same->mixture->get($component),
-                    0.61 + 1e-3 * abs($generic->mixture->get($component)),
+                    $generic->composition->mixture->get($component),
+                    $same->composition->mixture->get($component),
+                    0.61 + 1e-3 * abs($generic->composition->mixture->get($component)),
                     "{$generic->key} {$component->value}",
                 );
             }
             self::assertEqualsWithDelta(
-                Taste::ofMixture($generic->mixture)->sweet,
-                Taste::ofMixture($same->mixture)->sweet,
-                0.02 + 1e-3 * Taste::ofMixture($generic->mixture)->sweet,
+                Taste::ofMixture($generic->composition->mixture)->sweet,
+                Taste::ofMixture($same->composition->mixture)->sweet,
+                0.02 + 1e-3 * Taste::ofMixture($generic->composition->mixture)->sweet,
                 $generic->key,
             );
             self::assertEqualsWithDelta(
-                Taste::ofMixture($generic->mixture)->heat,
-                Taste::ofMixture($same->mixture)->heat,
+                Taste::ofMixture($generic->composition->mixture)->heat,
+                Taste::ofMixture($same->composition->mixture)->heat,
                 1e-3,
                 $generic->key,
             );

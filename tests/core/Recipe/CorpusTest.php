@@ -6,7 +6,7 @@ namespace Tests\core\Recipe;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Ingredient\NameSearch;
+use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\LineGrammar;
 use Vinculum\Recipe\Parser\WrittenAmount;
@@ -62,8 +62,8 @@ final class CorpusTest extends TestCase
                 ];
             self::assertSame($gist($line->measured), $gist($again->measured), "{$text} → {$printed}");
             self::assertSame(
-                [NameSearch::words($line->name), $line->part, $line->alternatives],
-                [NameSearch::words($again->name), $again->part, $again->alternatives],
+                [NameWords::of($line->name), $line->part, $line->alternatives],
+                [NameWords::of($again->name), $again->part, $again->alternatives],
                 "{$text} → {$printed}",
             );
             $tags = [$line->tags, $again->tags];

@@ -148,9 +148,9 @@ final class TellingWordsTest extends TestCase
         $ingredient = Catalogue::shipped()->get($key);
         foreach ([$ingredient->name, ...$ingredient->aliases, ...$ingredient->maybe] as $name) {
             $said = array_diff(ProductLabel::allergensIn($name), self::saysOtherwise($name));
-            self::assertSame([], array_values(array_diff($said, $ingredient->allergens)), $name);
+            self::assertSame([], array_values(array_diff($said, $ingredient->suitability->allergens)), $name);
             foreach (self::brokenBy($name) as $diet) {
-                self::assertNotContains($diet, $ingredient->diets(), $name);
+                self::assertNotContains($diet, $ingredient->suitability->diets(), $name);
             }
         }
     }
@@ -163,7 +163,7 @@ final class TellingWordsTest extends TestCase
             $allergens = ProductLabel::allergensIn(implode(', ', $marked[1]));
             self::assertSame(
                 [],
-                array_values(array_diff($allergens, Catalogue::shipped()->get((string) $key)->allergens)),
+                array_values(array_diff($allergens, Catalogue::shipped()->get((string) $key)->suitability->allergens)),
                 (string) $key,
             );
         }

@@ -90,8 +90,8 @@ final class AromaProfileTest extends TestCase
 
         self::assertEqualsWithDelta(
             3.0,
-            (9.0 / (float) $fresh->density)
-                / ((float) $herbs->equallyStrong($fresh, 9.0, $dried) / (float) $dried->density),
+            (9.0 / (float) $fresh->portions->density)
+                / ((float) $herbs->equallyStrong($fresh, 9.0, $dried) / (float) $dried->portions->density),
             1e-9,
         );
         self::assertEqualsWithDelta(

@@ -8,6 +8,7 @@ use Tests\core\Style\Classics;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Suitability;
 use Vinculum\Quantity\Measures;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapReason;
@@ -84,7 +85,7 @@ final readonly class SwapScenes
             static fn(string $name): string => preg_replace('/^without /', '', trim($name)) ?? '',
             explode(',', $why),
         );
-        $diets = array_values(array_intersect($names, Ingredient::allDiets()));
+        $diets = array_values(array_intersect($names, Suitability::allDiets()));
 
         return SwapReason::cannotEat(array_values(array_diff($names, $diets)), $diets);
     }

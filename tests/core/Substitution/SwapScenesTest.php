@@ -12,7 +12,7 @@ use Vinculum\Chemistry\Component;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Energy;
-use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Suitability;
 use Vinculum\Ingredient\Work;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -97,7 +97,7 @@ final class SwapScenesTest extends TestCase
     {
         $breaking = [];
         foreach ($formula->lines as $line) {
-            if ($line->ingredient !== null && array_diff($diets, $line->ingredient->diets()) !== []) {
+            if ($line->ingredient !== null && array_diff($diets, $line->ingredient->suitability->diets()) !== []) {
                 $breaking[] = $line->ingredient->key;
             }
         }
@@ -197,7 +197,7 @@ final class SwapScenesTest extends TestCase
         foreach (array_keys(FactsFile::named('allergens')) as $allergen) {
             self::assertSame([[[], [$allergen], null]], $read("without {$allergen}"));
         }
-        foreach (Ingredient::allDiets() as $diet) {
+        foreach (Suitability::allDiets() as $diet) {
             self::assertSame([[[$diet], [], null]], $read($diet));
         }
         $this->expectExceptionMessage('"purple" is not known');

@@ -113,9 +113,9 @@ final class SwapSearchTest extends TestCase
         $catalogue = Catalogue::shipped();
         foreach (['red-wine-vinegar', 'strong-vinegar', 'rice-vinegar', 'white-vinegar'] as $key) {
             $acid = $catalogue
-                ->get('cider-vinegar')->mixture
+                ->get('cider-vinegar')->composition->mixture
                 ->amounts()['acetic'] / $catalogue
-                ->get($key)->mixture
+                ->get($key)->composition->mixture
                 ->amounts()['acetic'];
             self::assertEqualsWithDelta($acid, self::swap(self::SAUCE, 2, $key)->grams / 119.6, 0.12 * $acid, $key);
         }
@@ -128,7 +128,7 @@ final class SwapSearchTest extends TestCase
         $lines = ['500 g tinned tomatoes', '24 g red chillies', '1 tsp salt'];
         $shu = static fn(string $key): float => array_sum(
             array_intersect_key(
-                $catalogue->get($key)->mixture->amounts(),
+                $catalogue->get($key)->composition->mixture->amounts(),
                 ['capsaicinoid_heat' => 1, 'other_heat' => 1],
             ),
         ) / 100.0;
@@ -266,7 +266,7 @@ final class SwapSearchTest extends TestCase
     {
         $sauce = self::formula(self::SAUCE);
         foreach (self::search($sauce, 4, SwapReason::cannotEat(['soya'], []))->substitutes() as $swap) {
-            self::assertNotContains('soya', $swap->ingredient->allergens);
+            self::assertNotContains('soya', $swap->ingredient->suitability->allergens);
             self::assertContains('soya', $swap->allergensRemoved);
         }
         foreach (self::search(

@@ -6,7 +6,7 @@ namespace Vinculum\Recipe\Parser;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
-use Vinculum\Ingredient\NameSearch;
+use Vinculum\Ingredient\NameWords;
 
 /** The nouns that things are counted by: clove, bunch, tin, part. */
 final class Counts
@@ -16,7 +16,7 @@ final class Counts
     {
         $word = mb_strtolower(rtrim($word, '.'));
 
-        return self::spellings()[$word] ?? self::spellings()[NameSearch::words($word)[0] ?? ''] ?? null;
+        return self::spellings()[$word] ?? self::spellings()[NameWords::of($word)[0] ?? ''] ?? null;
     }
 
     public static function row(string $counted): Row

@@ -6,7 +6,7 @@ namespace Vinculum\Recipe\Resolution;
 
 use Vinculum\Facts\Facts;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Ingredient\NameSearch;
+use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
@@ -136,18 +136,18 @@ final readonly class AmountReading
     private function densityFor(WrittenAmount $measured, ParsedLine $line, Ingredient $ingredient): array
     {
         $words = mb_strtolower("{$line->text} {$line->preparation}");
-        $forms = $ingredient->forms;
+        $forms = $ingredient->portions->forms;
         foreach ($forms as $form => $density) {
             if (str_contains($words, $form)) {
-                return [$density, max(self::PACKED, $ingredient->texture->deviation()), false];
+                return [$density, max(self::PACKED, $ingredient->portions->texture->deviation()), false];
             }
         }
         if (isset($forms[self::LEAVES]) && $measured->unit?->name === 'cup') {
             // a cup of a herb is of leaves as they fall, a spoon of it is chopped
             return [$forms[self::LEAVES], self::LOOSE_SPREAD, false];
         }
-        if ($ingredient->density !== null) {
-            return [$ingredient->density, $ingredient->texture->deviation(), false];
+        if ($ingredient->portions->density !== null) {
+            return [$ingredient->portions->density, $ingredient->portions->texture->deviation(), false];
         }
 
         return [self::LOOSE_DENSITY, self::LOOSE_SPREAD, true];
@@ -157,11 +157,11 @@ final readonly class AmountReading
     {
         $counted = $measured->counted ?? 'whole';
         if ($counted === 'part') {
-            $density = $ingredient->density ?? self::LOOSE_DENSITY;
+            $density = $ingredient->portions->density ?? self::LOOSE_DENSITY;
             $millilitres = $measured->middle() * $this->partMillilitres;
 
             return new FoundGrams(
-                Amount::within($millilitres * $density, $ingredient->texture->deviation()),
+                Amount::within($millilitres * $density, $ingredient->portions->texture->deviation()),
                 $millilitres,
                 true,
                 sprintf('1 part taken as %s', KitchenNumber::millilitres($this->partMillilitres)),
@@ -193,12 +193,12 @@ final readonly class AmountReading
     /** @return array{string, Amount}|null what was counted and the grams of one */
     private function weightOfOne(string $counted, ?string $size, ParsedLine $line, Ingredient $ingredient): ?array
     {
-        $units = [...$ingredient->units, ...CountryPacks::of($ingredient, $this->measures)];
+        $units = [...$ingredient->portions->units, ...CountryPacks::of($ingredient, $this->measures)];
         if ($counted === 'whole' && isset($units['fruit'])) {
             return [$line->part === null ? 'fruit' : "{$line->part} of one fruit", self::sized($units['fruit'], $size)];
         }
         if ($counted === 'whole') {
-            foreach (NameSearch::words($line->name) as $word) {
+            foreach (NameWords::of($line->name) as $word) {
                 $noun = Counts::named($word);
                 if ($noun !== null && $noun !== 'whole' && isset($units[$noun])) {
                     return [$noun, self::sized($units[$noun], $size)];

@@ -6,7 +6,7 @@ namespace Vinculum\Recipe\Resolution;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
-use Vinculum\Ingredient\NameSearch;
+use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\ParsedLine;
 
@@ -23,7 +23,7 @@ final readonly class CountryWords
     public static function in(Measures $measures, ParsedLine $line): ?self
     {
         $country = $measures->country();
-        $words = array_diff(NameSearch::words($line->name), FactsFile::named('words')['says-nothing']->list('words'));
+        $words = array_diff(NameWords::of($line->name), FactsFile::named('words')['says-nothing']->list('words'));
         $row = $country === null ? null : self::rows()[implode(' ', $words)] ?? null;
         $pack = $line->measured->pack ?? $line->measured->counted ?? '';
         if ($row === null || !$row->has((string) $country) || in_array($pack, $row->list('unless'), true)) {
@@ -43,7 +43,7 @@ final readonly class CountryWords
         if ($rows === null) {
             $rows = [];
             foreach (FactsFile::named('countries') as $name => $row) {
-                $rows[implode(' ', NameSearch::words($name))] = $row;
+                $rows[implode(' ', NameWords::of($name))] = $row;
             }
         }
 

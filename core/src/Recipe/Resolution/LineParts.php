@@ -6,7 +6,7 @@ namespace Vinculum\Recipe\Resolution;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
-use Vinculum\Ingredient\NameSearch;
+use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Recipe\Parser\LeadIn;
 use Vinculum\Recipe\Parser\LineGrammar;
@@ -24,12 +24,16 @@ final readonly class LineParts
     private const MOST = 12;
     /** What every line of several holds; whatever holds none of them is one. */
     private const HINT = '/,|;|&|\+|:|\band\b|\bwith\b|\bplus\b|\beach\b|\bparts?\b|\bhalf\b|\bin\b/iu';
-    private const BETWEEN = '\s*(?:,\s*(?:and|&)\s+|[,;]\s*|\s+(?:and|&|plus)\s+|\s*\+\s*|\s*&\s*)';
     private const STIRRED_IN = '(?:mixed|dissolved|slaked|blended|whisked|stirred|steeped|bloomed|infused|let down)'
         . '(?:\s+together|\s+to an?\s+(?:\w+\s+)?paste)?\s+(?:with|in|into)';
     private const OF_FRUIT = '(?:finely |coarsely |freshly )*(?:grated |squeezed )?(zest|rind|juice|zested|juiced)(?: only)?';
 
-    public function __construct(private LineGrammar $grammar, private NameReading $names) {}
+    private LineItems $items;
+
+    public function __construct(private LineGrammar $grammar, private NameReading $names)
+    {
+        $this->items = new LineItems($grammar, $names);
+    }
 
     /** @return non-empty-list<string> the text of each part in order; the text itself where it names one thing */
     public function of(string $text): array
@@ -125,10 +129,10 @@ final readonly class LineParts
         ) {
             return null;
         }
-        $items = self::items((string) preg_replace('~\s*[:/]\s*~u', ', ', $found['list']));
+        $items = LineItems::listed((string) preg_replace('~\s*[:/]\s*~u', ', ', $found['list']));
         $numbers = preg_split('/\s*:\s*/', $found['ratio']) ?: [];
 
-        return count($items) === count($numbers) && $this->areKnown($items)
+        return count($items) === count($numbers) && $this->items->areKnown($items)
             ? array_map(static fn(string $number, string $item): string => "{$number} part {$item}", $numbers, $items)
             : null;
     }
@@ -144,14 +148,14 @@ final readonly class LineParts
             preg_match('/^(?:equal|the same)\s+(?:parts?|quantit(?:y|ies)|amounts?|measures?)\s*(?:of\s+)?(?:each\s+)?(?:of\s+)?:?\s*(\S.*)$/iu', $line, $found) === 1
             || preg_match('/^half[\s-]and[\s-]half\s+(?:of\s+)?(\S.*)$/iu', $line, $found) === 1
         ) {
-            $items = self::items($found[1]);
+            $items = LineItems::listed($found[1]);
 
-            return count($items) > 1 && $this->areKnown($items) ? self::withEach('1 part', $items) : null;
+            return count($items) > 1 && $this->items->areKnown($items) ? LineItems::withEach('1 part', $items) : null;
         }
         if (preg_match('/^half\s+(\pL[^,]*?)(?:,|\s+and)\s+half\s+(\pL.*)$/iu', $line, $found) === 1) {
             $items = [$found[1], $found[2]];
 
-            return $this->areKnown($items) ? self::withEach('1 part', $items) : null;
+            return $this->items->areKnown($items) ? LineItems::withEach('1 part', $items) : null;
         }
         if (preg_match('/\bparts?\b.*\bparts?\b/iu', $line) === 1) {
             return $this->amounts((string) preg_replace('/\s+to\s+(?=\S+\s+parts?\b)/iu', ', ', $line));
@@ -175,10 +179,10 @@ final readonly class LineParts
         if (mb_strlen($found['amount']) > 40) {
             return null;
         }
-        $items = $this->leaningOnTheLast(self::items($found['list']));
+        $items = $this->items->leaningOnTheLast(LineItems::listed($found['list']));
         $amount = self::isAmount($this->grammar->read("{$found['amount']} salt")) ? $found['amount'] : null;
 
-        return $amount !== null && count($items) > 1 ? self::withEach($amount, $items) : null;
+        return $amount !== null && count($items) > 1 ? LineItems::withEach($amount, $items) : null;
     }
 
     /**
@@ -190,16 +194,16 @@ final readonly class LineParts
     {
         $line = (string) preg_replace('/,?\s*\b' . self::STIRRED_IN . '\s+(?=[\d½¼¾⅓⅔⅛]|an?\s)/iu', ' + ', $line);
         $line = (string) preg_replace('/\s+with\s+(?=[\d½¼¾⅓⅔⅛]|an?\s)/iu', ' + ', $line);
-        $items = self::items($line);
+        $items = LineItems::listed($line);
         if (count($items) < 2) {
             return null;
         }
-        $parts = $this->leaningOnTheLast($items, true);
+        $parts = $this->items->leaningOnTheLast($items, true);
         foreach ($parts as $number => $part) {
             $parsed = $this->grammar->read($part);
             $isGiven = self::isAmount($parsed) || $parsed->part !== null;
             $mayBeBare = $number > 0 && self::isCounted($this->grammar->read($parts[0]));
-            if ((!$isGiven && !$mayBeBare) || !$this->isKnown($part)) {
+            if ((!$isGiven && !$mayBeBare) || !$this->items->isKnown($part)) {
                 return null;
             }
         }
@@ -221,7 +225,7 @@ final readonly class LineParts
         $first = $this->grammar->read($found['first']);
         $more = $this->grammar->read($found['more']);
         $isVague = $more->amountText === '' || $more->measured?->unit?->isVague() === true;
-        if ($isVague || !self::isAmount($first) || !$this->isKnown($found['first'])) {
+        if ($isVague || !self::isAmount($first) || !$this->items->isKnown($found['first'])) {
             return null;
         }
 
@@ -233,8 +237,8 @@ final readonly class LineParts
     {
         $own = FactsFile::named('writing')['its-own'];
         $says = array_filter(
-            NameSearch::words($more),
-            static fn(string $word): bool => !NameSearch::isDescriptor($word),
+            NameWords::of($more),
+            static fn(string $word): bool => !NameWords::isDescriptor($word),
         );
         if ($says === [] || preg_match('/^(?:more|extra|for\b.*|(?:of )?(?:it|them|these|those))$/iu', $more) === 1) {
             return $thing;
@@ -264,8 +268,8 @@ final readonly class LineParts
             return null;
         }
         $plain = (string) preg_replace('/,?\s*(?:\(?' . self::purposes() . '\)?)\s*$/iu', '', $line);
-        $items = self::items($plain);
-        if (count($items) < 2 || !$this->areKnown($items)) {
+        $items = LineItems::listed($plain);
+        if (count($items) < 2 || !$this->items->areKnown($items)) {
             return null;
         }
         foreach ($items as $item) {
@@ -296,107 +300,26 @@ final readonly class LineParts
         if (preg_match('/^([^,;(]+?)\s+(?:and|&)\s+([^,;(]+?)(?=,|$|\s*\(|' . self::purposes() . ')/iu', $after, $found) !== 1) {
             return null;
         }
-        $items = $this->leaningOnTheLast([trim($found[1]), trim($found[2])]);
-        if (!$this->areKnown($items)) {
+        $items = $this->items->leaningOnTheLast([trim($found[1]), trim($found[2])]);
+        if (!$this->items->areKnown($items)) {
             return null;
         }
         $unit = $whole->measured->unit;
         if ($unit?->isVague() === true) {
-            return self::withEach(trim($whole->amountText), $items);
+            return LineItems::withEach(trim($whole->amountText), $items);
         }
         if ($unit === null) {
             return null;
         }
 
-        return self::withEach(KitchenNumber::plain($whole->measured->middle() / 2.0, 3) . " {$unit->name}", $items);
+        $half = KitchenNumber::plain($whole->measured->middle() / 2.0, 3);
+
+        return LineItems::withEach("{$half} {$unit->name}", $items);
     }
 
     private static function purposes(): string
     {
         return WritingFacts::purposes();
-    }
-
-    /** @return list<string> */
-    private static function items(string $list): array
-    {
-        $items = [];
-        foreach (preg_split('/' . self::BETWEEN . '/iu', trim($list, " \t.:")) ?: [] as $item) {
-            $item = trim($item);
-            $says = array_filter(
-                NameSearch::words($item),
-                static fn(string $word): bool => !NameSearch::isDescriptor($word),
-            );
-            if ($item !== '' && $says === [] && $items !== []) {
-                // "2 onions and 4 tomatoes, chopped": what is done to them is none of them
-                $items[count($items) - 1] .= ", {$item}";
-            } elseif ($item !== '') {
-                $items[] = $item;
-            }
-        }
-
-        return $items;
-    }
-
-    /**
-     * @param list<string> $items
-     *
-     * @return list<string>
-     */
-    private static function withEach(string $amount, array $items): array
-    {
-        return array_map(
-            static fn(string $item): string => trim(preg_replace('/\s+of$/iu', '', $amount) . " {$item}"),
-            $items,
-        );
-    }
-
-    /**
-     * "red and green pepper", "lemon and lime juice": an item that is nothing by itself leans on the last one's noun.
-     *
-     * @param list<string> $items
-     *
-     * @return list<string>
-     */
-    private function leaningOnTheLast(array $items, bool $withAmounts = false): array
-    {
-        $last = end($items);
-        if ($last === false || count($items) < 2) {
-            return $items;
-        }
-        $words = preg_split('/\s+/u', $withAmounts ? $this->grammar->read($last)->name : $last) ?: [];
-        $noun = count($words) > 1 ? $words[count($words) - 1] : null;
-
-        return array_map(
-            fn(string $item): string => $noun !== null && $item !== $last && $this->isKnown("{$item} {$noun}")
-                && (!$this->isKnown($item) || in_array(mb_strtolower($noun), ['juice', 'zest'], true))
-                && !str_contains(mb_strtolower($item), mb_strtolower($noun))
-                    ? "{$item} {$noun}"
-                    : $item,
-            $items,
-        );
-    }
-
-    /** @param list<string> $items */
-    private function areKnown(array $items): bool
-    {
-        foreach ($items as $item) {
-            if (!$this->isKnown($item)) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    private function isKnown(string $text): bool
-    {
-        $line = $this->grammar->read($text);
-        $says = array_filter(
-            NameSearch::words($line->name),
-            static fn(string $word): bool => !NameSearch::isDescriptor($word),
-        );
-
-        return $says !== [] && $this->names->understood($line, $this->names->match($line)) !== null;
     }
 
     private static function isAmount(ParsedLine $line): bool

@@ -190,7 +190,7 @@ final readonly class LineResolver
         ?float $percent,
     ): ResolvedLine {
         $grams = $found->grams;
-        $mixture = $ingredient->mixture;
+        $mixture = $ingredient->composition->mixture;
         $notes = $found->note === null ? [] : [$found->note];
         $strength = $percent === null ? null : Potency::of($ingredient, $percent);
         if ($strength !== null) {
@@ -212,8 +212,8 @@ final readonly class LineResolver
         }
         if ($found->isPack && in_array('drained', $line->tags, true)) {
             $drained = Facts::of(DrainedFacts::class);
-            $isKnown = $ingredient->drainedShare !== null;
-            $share = $ingredient->drainedShare ?? $drained->share;
+            $isKnown = $ingredient->portions->drainedShare !== null;
+            $share = $ingredient->portions->drainedShare ?? $drained->share;
             $grams = $grams->times($share)->doubtedBy($isKnown ? self::ABOUT : $drained->doubt);
             $notes[] = sprintf(
                 'drained, %s%d %% of the pack',
@@ -243,7 +243,7 @@ final readonly class LineResolver
                 $notes[] = sprintf('%s: taken to lose %d %% of its weight', $state->key, (int) round(100.0 * $lost));
             }
             $heat = $state->numberOrNull('heat');
-            if ($heat !== null && $ingredient->heatIsOfPods) {
+            if ($heat !== null && $ingredient->composition->heatIsOfPods) {
                 $mixture = $mixture->with(
                     Component::CapsaicinoidHeat,
                     $mixture->get(Component::CapsaicinoidHeat) * $heat,

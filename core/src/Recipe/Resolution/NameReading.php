@@ -10,6 +10,7 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameMatch;
 use Vinculum\Ingredient\NameSearch;
+use Vinculum\Ingredient\NameWords;
 use Vinculum\Recipe\Parser\ParsedLine;
 
 /** Which ingredient a line names, and how surely: what it calls the thing, and every other way to read that. */
@@ -75,8 +76,8 @@ final readonly class NameReading
     public function sureness(ParsedLine $line, NameMatch $match): Sureness
     {
         [$asked, $alias, $nothing] = [
-            NameSearch::words($line->name),
-            NameSearch::words($match->alias),
+            NameWords::of($line->name),
+            NameWords::of($match->alias),
             FactsFile::named('words')['says-nothing']->list('words'),
         ];
         $isSame = array_diff($asked, $alias, $nothing) === []
@@ -93,7 +94,7 @@ final readonly class NameReading
         $passable = [];
         foreach (FactsFile::named('words')['kinds']->fields() as $kind) {
             if (
-                ($kind === 'pod' && $ingredient->heatIsOfPods)
+                ($kind === 'pod' && $ingredient->composition->heatIsOfPods)
                 || in_array($kind, [...$ingredient->kinds, ...$ingredient->roles], true)
             ) {
                 $passable = [...$passable, ...FactsFile::named('words')['kinds']->list($kind)];
@@ -115,7 +116,7 @@ final readonly class NameReading
         $isAtStart = $line->amountText === '';
         foreach ($words as $word) {
             $places = array_keys(
-                array_filter($written, static fn(string $one): bool => NameSearch::words($one) === [$word]),
+                array_filter($written, static fn(string $one): bool => NameWords::of($one) === [$word]),
             );
             $at = $places[0] ?? null;
             $isLarge = $at !== null && preg_match('/^\p{Lu}\p{Ll}/u', $written[$at]) === 1;
@@ -173,8 +174,8 @@ final readonly class NameReading
             $first = preg_split('/\s*[,;]\s*/', $line->preparation)[0] ?? '';
             $readings[] = "{$first} {$line->name}";
             if (array_filter(
-                NameSearch::words($line->name),
-                static fn(string $word): bool => !NameSearch::isDescriptor($word),
+                NameWords::of($line->name),
+                static fn(string $word): bool => !NameWords::isDescriptor($word),
             ) === []) {
                 $readings[] = $line->preparation;
             }
@@ -209,8 +210,8 @@ final readonly class NameReading
             || $other === null
             || !$this->catalogue->has($other)
             || array_filter(
-                NameSearch::words($line->name),
-                static fn(string $word): bool => !NameSearch::isDescriptor($word),
+                NameWords::of($line->name),
+                static fn(string $word): bool => !NameWords::isDescriptor($word),
             ) !== ['pepper']
         ) {
             return $matches;
@@ -264,7 +265,7 @@ final readonly class NameReading
     {
         $best = $matches[0] ?? null;
         if ($best !== null && $line->measured?->unit?->millilitres !== null) {
-            $poured = $this->catalogue->get($best->key)->pouredAs;
+            $poured = $this->catalogue->get($best->key)->portions->pouredAs;
             if ($poured !== null) {
                 return [$best->takenFor($poured, true), ...$matches];
             }
@@ -275,8 +276,8 @@ final readonly class NameReading
 
     private static function tellsMore(string $reading, string $name): bool
     {
-        $more = array_diff(NameSearch::words($reading), NameSearch::words($name));
+        $more = array_diff(NameWords::of($reading), NameWords::of($name));
 
-        return array_filter($more, static fn(string $word): bool => !NameSearch::isDescriptor($word)) !== [];
+        return array_filter($more, static fn(string $word): bool => !NameWords::isDescriptor($word)) !== [];
     }
 }

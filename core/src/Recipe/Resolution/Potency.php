@@ -27,10 +27,10 @@ final readonly class Potency
 
         return match (true) {
             $percent <= 0.0 || $percent > 100.0 => null,
-            in_array('vinegar', $kinds, true) => self::vinegar($ingredient->mixture, $percent),
-            in_array('alcohol', $kinds, true) && $percent <= 96.0 => self::alcohol($ingredient->mixture, $percent),
-            in_array('dairy', $kinds, true) && $percent <= self::MOST_FAT => self::fat($ingredient->mixture, $percent),
-            $ingredient->kind() === 'chocolate' => self::chocolate($ingredient->mixture, $percent),
+            in_array('vinegar', $kinds, true) => self::vinegar($ingredient->composition->mixture, $percent),
+            in_array('alcohol', $kinds, true) && $percent <= 96.0 => self::alcohol($ingredient->composition->mixture, $percent),
+            in_array('dairy', $kinds, true) && $percent <= self::MOST_FAT => self::fat($ingredient->composition->mixture, $percent),
+            $ingredient->kind() === 'chocolate' => self::chocolate($ingredient->composition->mixture, $percent),
             default => null,
         };
     }

@@ -74,7 +74,7 @@ final readonly class ResolvedLine
             null,
             LineStatus::Measured,
             null,
-            $ingredient->mixture,
+            $ingredient->composition->mixture,
             [],
             [],
             sure: Sureness::Certain,

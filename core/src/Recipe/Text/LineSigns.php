@@ -6,7 +6,7 @@ namespace Vinculum\Recipe\Text;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Ingredient\NameSearch;
+use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\LeadIn;
 use Vinculum\Recipe\Parser\LineGrammar;
@@ -130,8 +130,8 @@ final class LineSigns
         $match = $this->names->understood($parsed, $this->names->match($parsed));
         $isKnown = $match !== null && $match->score >= 0.6;
         $said = array_filter(
-            NameSearch::words($parsed->name),
-            static fn(string $word): bool => !NameSearch::isDescriptor($word),
+            NameWords::of($parsed->name),
+            static fn(string $word): bool => !NameWords::isDescriptor($word),
         );
         $amount = $parsed->measured;
         $signs = [];

@@ -176,7 +176,7 @@ final class AmountWriter
             return $line->ownText();
         }
 
-        $measure = $ingredient->measure(max($grams, 0.001), Spoons::of($measures));
+        $measure = $ingredient->portions->measure(max($grams, 0.001), Spoons::of($measures));
 
         return $measure->beforeItsName() . ' ' . ltrim($line->ownText());
     }
