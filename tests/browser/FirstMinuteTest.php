@@ -35,6 +35,42 @@ final class FirstMinuteTest extends BrowserTestCase
         self::assertSame([], self::findAll('[role="alert"], [role="dialog"]'), 'nothing stands in between');
     }
 
+    public function test_what_a_sauce_looks_like_is_its_measure_until_the_cook_says(): void
+    {
+        $glaze = static function (): void {
+            self::open('/');
+            self::find('#begin-text');
+            self::tap('#begin-text');
+            self::type("6 tbsp soy sauce\n3 tbsp mirin\n2 tbsp sake\n1 tsp ginger");
+            self::type(Key::CONTROL, "\n");
+            self::find('[data-family="teriyaki-glaze"]');
+        };
+        $family = static fn(): string => (string) self::$browser->executeScript(
+            'return document.querySelector(\'select[aria-label="Family"]\')?.selectedOptions[0].text ?? ""',
+        );
+        $glaze();
+        self::find('[data-axis="sweet"] [data-window]');
+        self::find('[data-mend]');
+        self::assertStringStartsWith('perhaps', $family());
+        self::assertStringContainsString('It looks like', self::text('[data-makers]'));
+        self::assertSame([], self::issues());
+        // it is its own measure, and stays so
+        self::tap('[data-no-family]');
+        self::until(static fn(): bool => self::findAll('[data-window]') === [], 'there is no window any more');
+        self::$browser->navigate()->refresh();
+        self::until(static fn(): bool => self::text('[data-axis="sweet"] [data-value]') !== '', 'the bars stand');
+        self::until(static fn(): bool => str_contains($family(), 'its own measure'), 'it is still its own measure');
+        self::assertSame([], self::findAll('[data-window]'));
+
+        $glaze();
+        self::tap('[data-family="teriyaki-glaze"]');
+        self::until(static fn(): bool => self::findAll('[data-no-family]') === [], 'it is taken');
+        self::untilSaved();
+        self::$browser->navigate()->refresh();
+        self::find('[data-axis="sweet"] [data-window]');
+        self::assertStringStartsNotWith('perhaps', $family());
+    }
+
     public function test_a_button_with_nothing_typed_leads_on_too(): void
     {
         self::open('/');

@@ -18,6 +18,9 @@ final class AnswersThatDiffer
     /** The plainest may cost this much more than the best, in steps. */
     private const PLAIN_COSTS = 1.5;
 
+    /** What costs so many steps more than the best is no answer beside it: 90 g of chilli paste for its salt. */
+    private const NO_ANSWER_COSTS = 3.0;
+
     /**
      * @param list<Correction> $corrections
      *
@@ -30,6 +33,10 @@ final class AnswersThatDiffer
         if ($ranked === []) {
             return [];
         }
+        $ranked = array_values(array_filter(
+            $ranked,
+            static fn(Correction $one): bool => $one->cost <= $ranked[0]->cost + self::NO_ANSWER_COSTS,
+        ));
         $chosen = [$ranked[0]];
         $plainest = self::first(
             $ranked,

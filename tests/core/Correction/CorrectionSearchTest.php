@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Correction\Advice;
@@ -13,8 +15,10 @@ use Vinculum\Correction\Complaint;
 use Vinculum\Correction\Correction;
 use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
+use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Correction\Objective;
 use Vinculum\Correction\Room;
+use Vinculum\Correction\UsualAdditions;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
@@ -59,6 +63,34 @@ final class CorrectionSearchTest extends TestCase
             self::assertEqualsWithDelta($recomputed->grams(), $batch->grams() + $correction->addedGrams, 1e-6);
             self::assertLessThanOrEqual(0.4 * $batch->grams() + 1e-6, $correction->addedGrams);
         }
+    }
+
+    public function test_what_leaves_a_sauce_much_worse_than_the_best_does_is_not_offered_beside_it(): void
+    {
+        $unsalted = [
+            '450 g tomatillos',
+            '340 g pineapple',
+            '20 g chipotle paste',
+            '90 g onion',
+            '12 g garlic',
+            '9 g coriander leaves',
+            '30 g lime juice',
+        ];
+        $balance = Balance::of(Formula::fromTexts($unsalted, Catalogue::shipped(), Measures::Metric));
+        $family = StyleBook::get('green-salsa');
+        $offered = CorrectionSetup::towards(
+            $family->target,
+            $balance,
+            new CorrectionLimits(UsualAdditions::to($balance, $family, Catalogue::shipped())),
+        )->corrections;
+        self::assertSame('salt', $offered[0]->additions[0]->ingredient->key);
+        foreach ($offered as $correction) {
+            self::assertLessThanOrEqual($offered[0]->cost + 3.0, $correction->cost);
+        }
+        self::assertNotContains('chipotle-in-adobo', array_map(
+            static fn(Correction $one): string => $one->additions[0]->ingredient->key,
+            $offered,
+        ));
     }
 
     /** Also where a small batch wants a tenth of a gram. */
