@@ -20,8 +20,8 @@ use Vinculum\Recipe\Parser\WrittenText;
  */
 final readonly class LineParts
 {
-    private const LONGEST = 400;
-    private const MOST = 12;
+    private const LONGEST = 800;
+    private const MOST = 30;
     /** What every line of several holds; whatever holds none of them is one. */
     private const HINT = '/,|;|&|\+|:|\band\b|\bwith\b|\bplus\b|\beach\b|\bparts?\b|\bhalf\b|\bin\b/iu';
     private const STIRRED_IN = '(?:mixed|dissolved|slaked|blended|whisked|stirred|steeped|bloomed|infused|let down)'

@@ -242,6 +242,11 @@ final readonly class LineResolver
                 $grams = $grams->times(1.0 - $lost)->doubtedBy($state->number('spread'));
                 $notes[] = sprintf('%s: taken to lose %d %% of its weight', $state->key, (int) round(100.0 * $lost));
             }
+            $kept = $state->numberOrNull('kept');
+            if ($kept !== null && $isCount && in_array($ingredient->kind(), $state->list('of'), true)) {
+                $grams = $grams->times($kept)->doubtedBy($state->number('spread'));
+                $notes[] = sprintf('%s: taken as %d %% of it', $state->key, (int) round(100.0 * $kept));
+            }
             $heat = $state->numberOrNull('heat');
             if ($heat !== null && $ingredient->composition->heatIsOfPods) {
                 $mixture = $mixture->with(

@@ -16,6 +16,9 @@ use Vinculum\Recipe\Resolution\NameReading;
 /** The signs by which a line of a page tells what it is: its wording, its shape, where it stands. */
 final class LineSigns
 {
+    private const HEADINGS = ['ingredients', 'method', 'notes'];
+    /** Words of a name that may stand behind a number. */
+    private const LONGEST_NAME = 4;
     private const DURATION = '(?:\d+\s?(?:½|¼|¾|1\/2)?|[½¼¾]|an?|one|two|three|half an?)\s*(?:-|–|to)?\s*(?:\d+\s*)?(?:hours?|hrs?|h|minutes?|mins?|m|days?|weeks?|overnight)\b\.?';
     private const MEASURE = '/\d[\d.,\/ ½¼¾⅓⅔-]*\s*(?:x\s*\d+\s*)?-?\s*(?:ml|l|litres?|liters?|cl|dl|g|kg|grams?|kilos?|oz|ounces?|lbs?|pounds?|cups?|pints?|quarts?|jars?|bottles?|gallons?)\b|\b(?:jars?|bottles?)\b/iu';
     private const LAYOUT = '/^(?:#{1,6}\s+|>\s+)|^[\s*_~=]+(?=\S)|(?<=\S)[\s*_~=]+$/u';
@@ -45,6 +48,27 @@ final class LineSigns
         $plain = (string) preg_replace('/\*\*|__/', '', $plain);
 
         return trim((string) preg_replace('/\s+/u', ' ', $plain));
+    }
+
+    /** "10 chillies, 4 cloves garlic, 250ml rice vinegar": a list of ingredients told in one breath. */
+    private static function listsAmounts(string $plain): bool
+    {
+        $items = preg_split('/\s*[,;•|+]\s*(?![^(]*\))/u', $plain) ?: [];
+        $counted = array_filter(
+            $items,
+            static fn(string $item): bool => preg_match('/^(?:[\d½¼¾⅓⅔⅛]|an?\s|half\s)/iu', $item) === 1
+                && preg_match('/\p{L}{3}/u', $item) === 1,
+        );
+
+        return count($counted) > 2 && count($counted) > count($items) / 2;
+    }
+
+    /** "1 Warm the oil", where "1 Onion" is one onion: a number without a dot counts a step only before what is done. */
+    public static function countsAStep(string $line): bool
+    {
+        return preg_match('/^\s*\d{1,2}\s+(?<says>\p{Lu}\p{Ll}.*)$/u', $line, $found) === 1
+            && (preg_match(self::cues()['verb'], mb_strtolower($found['says'])) === 1
+                || count(preg_split('/\s+/u', $found['says']) ?: []) > self::LONGEST_NAME);
     }
 
     /**
@@ -79,7 +103,7 @@ final class LineSigns
             'caps' => preg_match('/\pL{3}/u', $plain) === 1 && $plain === mb_strtoupper($plain),
             'title-case' => self::isTitleCase($words),
             'bullet' => preg_match(self::BULLET, $line) === 1,
-            'numbered' => preg_match('/^\s*\d{1,2}\s*[.)]\s+\S|^\s*\d{1,2}\s+\p{Lu}/u', $line) === 1,
+            'numbered' => preg_match('/^\s*\d{1,2}\s*[.)]\s+\S/u', $line) === 1 || self::countsAStep($line),
             'step-word' => preg_match('/^step\s*\d+/iu', $plain) === 1,
             'heading-shape' => $isShape && $count <= 6 || preg_match('/^\s*(?:[~=*_-]{2,}).*\pL.*(?:[~=*_-]{2,})\s*$/u', $line) === 1,
             'for-the' => preg_match('/^(?:for|to) (?:the |a |an )?[\pL -]{3,40}:?$/iu', $plain) === 1 && $count <= 6,
@@ -88,7 +112,8 @@ final class LineSigns
             'percent' => str_contains($plain, '%'),
             'degrees' => preg_match('/\d\s*(?:°|º)|\bgas\s*(?:mark)?\s*\d|\b\d{2,3}\s?[CF]\b/u', $plain) === 1,
             'price' => preg_match('/[£€$]\s?\d|\d\s?[£€]/u', $plain) === 1,
-            'url' => preg_match('~https?://|\bwww\.|\.(?:com|org|net)\b~iu', $plain) === 1,
+            'url' => preg_match('~https?://|\bwww\.|\.(?:com|org|net)\b|^@\w~iu', $plain) === 1,
+            'listed' => self::listsAmounts($plain),
             'stars' => preg_match('/[★☆⭐]|\b\d(?:\.\d+)?\s*(?:from|out of|\()\s*\d|\b\d+ (?:votes|ratings|reviews|comments)\b/iu', $plain) === 1,
             'date' => preg_match('/\b(?:19|20)\d\d\b|\b\d{1,2}\/\d{2,4}\b(?!\s*(?:cup|tsp|tbsp))|\b(?:january|february|march|april|june|july|august|september|october|november|december)\b/iu', $plain) === 1 && !str_contains($lower, ' g'),
             'duration' => preg_match('/^\W*(?:about |under )?' . self::DURATION . '(?:[,+\s]*(?:plus |and )?' . self::DURATION . ')*(?:\s*[,(+\/|·–-].{0,30}|\s+(?:plus|or|and|in|on|depending|until|total|approx|of)\b.{0,24})?$/iu', $plain) === 1,
@@ -103,10 +128,16 @@ final class LineSigns
         $unnumbered = in_array('numbered', $signs, true) || in_array('step-word', $signs, true)
             ? (string) preg_replace('/^(?:step\s*)?\d{1,2}\s*[.):]?\s+/iu', '', $lower)
             : $lower;
+        // "Ingredients (makes 500 ml)", "Method (20 minutes)"
+        $unbracketed = (string) preg_replace('/\s*\([^)]*\)\s*:?$/u', '', $unnumbered);
         foreach (self::cues() as $cue => $pattern) {
-            if (preg_match($pattern, $unnumbered) === 1) {
+            $says = in_array($cue, self::HEADINGS, true) ? $unbracketed : $unnumbered;
+            if (preg_match($pattern, $says) === 1) {
                 $signs[] = $cue;
             }
+        }
+        if (in_array('note', $signs, true) && preg_match('/^\W*[\pL’\' ]{2,24}:\s+\S/u', $plain) === 1) {
+            $signs[] = 'labelled-note';
         }
         if ($count <= 25) {
             array_push($signs, ...$this->ofAnIngredient($line, $plain, $words));

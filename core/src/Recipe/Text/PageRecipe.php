@@ -31,7 +31,7 @@ final class PageRecipe
      */
     public static function of(array $read, array $keys = []): Recipe
     {
-        [$title, $lines, $method, $aside, $stage, $yields] = [$keys['title'] ?? '', [], [], [], null, []];
+        [$title, $lines, $method, $aside, $stage] = [$keys['title'] ?? '', [], [], [], null];
         foreach ($read as $line) {
             if ($line->kind === LineKind::Title && $title === '') {
                 [$title, $more] = self::title($line->text);
@@ -48,24 +48,44 @@ final class PageRecipe
                     ...($line->isSure ? [] : ['sure' => false]),
                 ],
             };
-            if ($line->kind === LineKind::Yield) {
-                $yields[] = $line->text;
-            }
         }
+        $yields = array_column(
+            array_filter($aside, static fn(array $one): bool => $one['why'] === LineKind::Yield->value),
+            'text',
+        );
 
         return new Recipe(
             $title,
             $keys['style'] ?? null,
             Recipe::underHeadings($lines),
             $method,
-            yield: PageYield::written([...$yields, ...self::saidLast($method)]),
+            yield: PageYield::written([...$yields, ...self::inBrackets($aside), ...self::saidLast($method)]),
             pan: $keys['pan'] ?? null,
             servings: self::servingsIn([
-                ...array_column(array_filter($aside, static fn(array $one): bool => $one['why'] === 'yield'), 'text'),
+                ...$yields,
                 ...self::behindTheTimes($aside),
             ]),
             setAside: $aside,
         );
+    }
+
+    /**
+     * "Ingredients (makes 500 ml)".
+     *
+     * @param list<array{text: string, why: string, sure?: bool}> $aside
+     *
+     * @return list<string>
+     */
+    private static function inBrackets(array $aside): array
+    {
+        $found = [];
+        foreach ($aside as $one) {
+            if (preg_match('/\(((?:makes|yields?|fills)\b[^)]*)\)/iu', $one['text'], $part) === 1) {
+                $found[] = $part[1];
+            }
+        }
+
+        return $found;
     }
 
     /**
@@ -166,11 +186,11 @@ final class PageRecipe
     private static function step(string $text): string
     {
         $text = (string) preg_replace(
-            '/^(?:step\s*\d{1,2}\s*[.:)-]?\s*|\d{1,2}\s*[.)]\s+|\d{1,2}\s+(?=\p{Lu}\p{Ll}))/iu',
+            '/^(?:step\s*\d{1,2}\s*[.:)-]?\s*|\d{1,2}\s*[.)]\s+)/iu',
             '',
             WrittenText::withoutBullet($text),
         );
 
-        return trim($text);
+        return trim(LineSigns::countsAStep($text) ? (string) preg_replace('/^\s*\d{1,2}\s+/u', '', $text) : $text);
     }
 }

@@ -33,6 +33,12 @@ final class PageYield
 
     private static function of(string $line): ?string
     {
+        // "3 half-pint jars"
+        $line = (string) preg_replace(
+            ['/(?<=\w )half[ -](?=pints?\b)/iu', '/(?<=\w )quarter[ -](?=pints?\b)/iu'],
+            ['x ½ ', 'x ¼ '],
+            $line,
+        );
         $tokens = Lexer::tokens(mb_substr($line, 0, 200));
         $grammar = new QuantityGrammar(Measures::Us);
         foreach (array_keys($tokens) as $index) {

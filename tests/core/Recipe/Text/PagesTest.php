@@ -162,6 +162,7 @@ final class PagesTest extends TestCase
                 'Makes about 2 cups' => '2 cups',
                 'Yield: 500 ml' => '500 ml',
                 'Fills two 8-oz jars' => '2 x 8 fl oz',
+                'Yield: about 3 half-pint jars' => '3 x ½ pint',
                 'Makes 4 x 250 ml jars' => '4 x 250 ml',
                 'Makes approximately 1.5 kg' => '1.5 kg',
                 'Makes about 6 jars.' => null,
