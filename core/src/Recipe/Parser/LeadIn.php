@@ -12,7 +12,10 @@ final class LeadIn
     private const AMOUNT = '~^(?:(?:about|around|roughly|approximately|maybe|almost|just|nearly|some)\s+)*(?:a\s+good\s+|a\s+|an\s+|the\s+)?'
         . '(?:[\d½⅓⅔¼¾⅛]|(?:half|quarter|third|couple|few|one|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|dozen|another'
         . '|hundred|pinch|splash|dash|glug|handful|knob|squeeze|drizzle|drop|teaspoon|tablespoon|cup|spoonful|bit|little|touch|juice|zest'
-        . '|clove|tin|can|bunch|sprig|stick|scant|heaped|generous|level)s?\b)~iu';
+        . '|clove|tin|can|bunch|sprig|stick|scant|heaped|generous|level|kilo|kilogram|gram|pound|ounce|litre|liter|pint|quart|jar|bottle'
+        . '|packet|carton|tub|head|thumb)s?\b)~iu';
+    /** "For the ranch: 1/4 cup coconut milk". */
+    private const FOR_A_PART = '/^for (?:the |a |an |my )?[\pL -]{2,30}:\s+(?=[\d½⅓⅔¼¾⅛]|an?\s|half\s|(?:the )?(?:juice|zest)\s)/iu';
     private const MOST_WORDS = 16;
 
     /** The line from its amount on; as it is where it does not lead up to one. */
@@ -21,6 +24,7 @@ final class LeadIn
         if (preg_match('/^[\pL]/u', $line) !== 1) {
             return $line;
         }
+        $line = (string) preg_replace(self::FOR_A_PART, '', $line);
         $words = self::words();
         $at = 0;
         for ($count = 0; $count < self::MOST_WORDS; ++$count) {

@@ -28,15 +28,21 @@ final class WrittenText
             $text = str_replace(['‘', '’', 'ʼ', '“', '”'], ["'", "'", "'", '"', '"'], $text);
         }
         $text = trim((string) preg_replace(self::BULLETS, '', trim($text)));
+        // a row of a table: "| Egg yolks | 3 |"
+        if (str_starts_with($text, '|') && substr_count($text, '|') > 1) {
+            $text = trim((string) preg_replace('/\s*\|\s*/u', ' ', $text));
+        }
         $text = (string) preg_replace(
             [
                 "/(?<=\d)'(?=\d{3}\b)/",
                 '/\b([1-9]\d{0,2})\.(\d{3})(?=\s?(?:g|gr|grams?|ml)\b)/iu',
                 '/\s*(?:\.{3,}|…+|(?:\s\.){2,})\s*(?=\S)/u',
                 '/^([\pL][^\d]*?)\s+[x×]\s?(\d[\d.\/½¼¾⅓⅔]*)$/iu',
+                // "onion 1, chopped"
+                '/^(?!(?:step|day|part|stage)\b)(\pL[\pL \'-]*?) (\d{1,2}(?:[\/.]\d+)?|[½¼¾⅓⅔]), (?=\pL)/iu',
                 self::PACK_AFTER_DASH,
             ],
-            ['', '$1$2', ' – ', '$1, $2', '$1 ($2) '],
+            ['', '$1$2', ' – ', '$1, $2', '$2 $1, ', '$1 ($2) '],
             $text,
         );
 

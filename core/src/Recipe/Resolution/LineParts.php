@@ -24,8 +24,8 @@ final readonly class LineParts
     private const MOST = 30;
     /** What every line of several holds; whatever holds none of them is one. */
     private const HINT = '/,|;|&|\+|:|\band\b|\bwith\b|\bplus\b|\beach\b|\bparts?\b|\bhalf\b|\bin\b/iu';
-    private const STIRRED_IN = '(?:mixed|dissolved|slaked|blended|whisked|stirred|steeped|bloomed|infused|let down)'
-        . '(?:\s+together|\s+to an?\s+(?:\w+\s+)?paste)?\s+(?:with|in|into)';
+    private const STIRRED_IN = '(?:mixed|dissolved|soaked|slaked|blended|whisked|stirred|steeped|bloomed|infused|let down)'
+        . '(?:\s+(?:together|overnight)|\s+to an?\s+(?:\w+\s+)?paste)?\s+(?:with|in|into)';
     private const OF_FRUIT = '(?:finely |coarsely |freshly )*(?:grated |squeezed )?(zest|rind|juice|zested|juiced)(?: only)?';
 
     private LineItems $items;
@@ -43,7 +43,7 @@ final readonly class LineParts
         }
         $line = LeadIn::without(WrittenText::line($text));
         [$line, $tags] = self::tags($line);
-        if ($this->isOneName($line)) {
+        if ($this->isOneName($line) || $this->isOneAmount($line)) {
             return [$text];
         }
         foreach (
@@ -52,6 +52,7 @@ final readonly class LineParts
                 $this->ratio(...),
                 $this->shares(...),
                 $this->each(...),
+                $this->theSame(...),
                 $this->amounts(...),
                 $this->added(...),
                 $this->names(...),
@@ -71,6 +72,17 @@ final readonly class LineParts
     private static function tags(string $line): array
     {
         return preg_match('/^(.*?)\s*((?:\[\w+\]\s*)+)$/u', $line, $found) === 1 ? [$found[1], $found[2]] : [$line, ''];
+    }
+
+    /** "a kilo and a half of ripe tomatoes": the "and" belongs to the amount, and nothing else joins two things. */
+    private function isOneAmount(string $line): bool
+    {
+        $amount = $this->grammar->read($line)->amountText;
+        $at = preg_match('/\band (?:a |one |three )?(?:half|quarters?|third)\b/iu', $amount) === 1
+            ? strpos($line, $amount)
+            : false;
+
+        return $at !== false && preg_match(self::HINT, substr($line, $at + strlen($amount))) !== 1;
     }
 
     /** "half and half", "sweet and sour sauce": one thing whose name joins two words. */
@@ -183,6 +195,24 @@ final readonly class LineParts
         $amount = self::isAmount($this->grammar->read("{$found['amount']} salt")) ? $found['amount'] : null;
 
         return $amount !== null && count($items) > 1 ? LineItems::withEach($amount, $items) : null;
+    }
+
+    /**
+     * "100 g ginger and the same of garlic".
+     *
+     * @return array{string, string}|null
+     */
+    private function theSame(string $line): ?array
+    {
+        $same = '(?:the )?same(?: (?:amount|weight|quantity))?(?: again)?(?: of)?';
+        if (preg_match("/^(?P<first>.+?),? (?:and|&|plus|with) {$same} (?P<second>\pL.*)$/iu", $line, $found) !== 1) {
+            return null;
+        }
+        $first = $this->grammar->read($found['first']);
+
+        return self::isAmount($first) && $this->items->areKnown([$found['first'], $found['second']])
+            ? [$found['first'], "{$first->amountText} {$found['second']}"]
+            : null;
     }
 
     /**
