@@ -38,11 +38,13 @@ final class WrittenText
                 '/\b([1-9]\d{0,2})\.(\d{3})(?=\s?(?:g|gr|grams?|ml)\b)/iu',
                 '/\s*(?:\.{3,}|…+|(?:\s\.){2,})\s*(?=\S)/u',
                 '/^([\pL][^\d]*?)\s+[x×]\s?(\d[\d.\/½¼¾⅓⅔]*)$/iu',
+                // "a scant half teaspoon"
+                '/^an?\s+(scant|good|generous|heaped|rounded)\s+(half|quarter|third|½|¼|⅓|1\/[234])\s+(?=\pL)/iu',
                 // "onion 1, chopped"
                 '/^(?!(?:step|day|part|stage)\b)(\pL[\pL \'-]*?) (\d{1,2}(?:[\/.]\d+)?|[½¼¾⅓⅔]), (?=\pL)/iu',
                 self::PACK_AFTER_DASH,
             ],
-            ['', '$1$2', ' – ', '$1, $2', '$2 $1, ', '$1 ($2) '],
+            ['', '$1$2', ' – ', '$1, $2', '$1 $2 ', '$2 $1, ', '$1 ($2) '],
             $text,
         );
 

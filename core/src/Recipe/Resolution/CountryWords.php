@@ -6,6 +6,7 @@ namespace Vinculum\Recipe\Resolution;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
+use Vinculum\Facts\Words;
 use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\ParsedLine;
@@ -26,11 +27,16 @@ final readonly class CountryWords
         $words = array_diff(NameWords::of($line->name), FactsFile::named('words')['says-nothing']->list('words'));
         $row = $country === null ? null : self::rows()[implode(' ', $words)] ?? null;
         $pack = $line->measured->pack ?? $line->measured->counted ?? '';
-        if ($row === null || !$row->has((string) $country) || in_array($pack, $row->list('unless'), true)) {
+        if (
+            $row === null
+            || !$row->has((string) $country)
+            || in_array($pack, $row->list('unless'), true)
+            || Words::areIn($line->preparation, $row->list('told'))
+        ) {
             return null;
         }
         $key = $row->text((string) $country);
-        $keys = array_map($row->text(...), array_diff($row->fields(), ['unless']));
+        $keys = array_map($row->text(...), array_diff($row->fields(), ['unless', 'told']));
 
         return new self($key, array_values(array_unique(array_diff($keys, [$key]))));
     }
