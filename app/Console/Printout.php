@@ -163,12 +163,12 @@ final class Printout
             );
             $text .= sprintf(
                 ": %.1f steps different\n",
-                $swap->residual,
+                $swap->taste->residual,
             ) . ($swap->notes === [] ? '' : '   ' . implode('; ', $swap->notes) . "\n");
-            $text .= self::paragraph('   adds ', $swap->allergensAdded) . self::paragraph(
+            $text .= self::paragraph('   adds ', $swap->suitability->allergensAdded) . self::paragraph(
                 '   no longer holds ',
-                $swap->allergensRemoved,
-            ) . self::paragraph('   now fits ', $swap->dietsGained);
+                $swap->suitability->allergensRemoved,
+            ) . self::paragraph('   now fits ', $swap->suitability->dietsGained);
         }
 
         return $text;

@@ -23,18 +23,12 @@ final readonly class Swap
     private const NOT_WORTH_A_LINE = 0.5;
 
     /**
-     * @param int                  $line             from 0
-     * @param list<SwapAddition>   $compensations    at most two
-     * @param array<value-of<Axis>, float> $changeSteps      of the whole sauce, by axis
-     * @param float                $residual         √Σ (change in steps)²
-     * @param float                $misfit           of fat, body and bulk, in units that count as a step would
-     * @param float                $aromaSimilarity          of aroma, 0 to 1
-     * @param list<string>         $allergensAdded   to the whole sauce
-     * @param list<string>         $allergensRemoved
-     * @param list<string>         $dietsGained      that the whole sauce now fits
-     * @param list<string>         $dietsLost
-     * @param list<string>         $notes            what no number holds, and how body and fat change
-     * @param int                  $class            how near it is: one of those of StandIn
+     * @param int                $line            from 0
+     * @param list<SwapAddition> $compensations   at most two
+     * @param float              $misfit          of fat, body and bulk, in units that count as a step would
+     * @param float              $aromaSimilarity of aroma, 0 to 1
+     * @param list<string>       $notes           what no number holds, and how body and fat change
+     * @param int                $class           how near it is: one of those of StandIn
      */
     public function __construct(
         public int $line,
@@ -42,16 +36,10 @@ final readonly class Swap
         public float $grams,
         public Measure $measure,
         public array $compensations,
-        public Taste $after,
-        public array $changeSteps,
-        public float $residual,
-        public ?Axis $mainAxis,
+        public TasteChange $taste,
+        public SuitabilityChange $suitability,
         public float $misfit,
         public float $aromaSimilarity,
-        public array $allergensAdded,
-        public array $allergensRemoved,
-        public array $dietsGained,
-        public array $dietsLost,
         public array $notes,
         public int $class,
     ) {}

@@ -122,7 +122,7 @@ final readonly class SwapSearch
             $swap->class,
             round(4.0 * $this->task->reason->burden($swap->ingredient, $swap->grams)
                 / max(1e-9, $this->task->reason->burden($this->task->gone, $this->task->grams()))),
-            round(4.0 * hypot($swap->residual, self::BODY * $swap->misfit)),
+            round(4.0 * hypot($swap->taste->residual, self::BODY * $swap->misfit)),
             -$swap->aromaSimilarity,
             count($swap->compensations),
         ];
@@ -263,6 +263,6 @@ final readonly class SwapSearch
     {
         return $this->task->main === null
             || $this->task->reason->less !== null
-            || abs($swap->changeSteps[$this->task->main->value] - $this->task->reason->byTaste) <= self::MAIN_WITHIN;
+            || abs($swap->taste->steps[$this->task->main->value] - $this->task->reason->byTaste) <= self::MAIN_WITHIN;
     }
 }

@@ -55,7 +55,7 @@ final class SwapSearchTest extends TestCase
         $swap = self::swap(self::SAUCE, 3, 'honey');
 
         self::assertEqualsWithDelta(1.3, $swap->grams / 200.0, 0.2 * 1.3);
-        self::assertLessThan(0.5, $swap->residual);
+        self::assertLessThan(0.5, $swap->taste->residual);
         self::assertSame(
             ['water'],
             array_map(static fn(SwapAddition $one): string => $one->ingredient->key, $swap->compensations),
@@ -146,10 +146,10 @@ final class SwapSearchTest extends TestCase
             foreach (array_keys($lines) as $line) {
                 foreach (self::search($formula, $line, SwapReason::missing())->substitutes() as $swap) {
                     $moved = $before->stepsTo(Balance::of($swap->applied($formula))->taste);
-                    self::assertEqualsWithDelta($moved, $swap->changeSteps, 1e-9);
+                    self::assertEqualsWithDelta($moved, $swap->taste->steps, 1e-9);
                     self::assertEqualsWithDelta(
                         sqrt(array_sum(array_map(static fn(float $one): float => $one ** 2, $moved))),
-                        $swap->residual,
+                        $swap->taste->residual,
                         1e-9,
                     );
                     self::assertLessThanOrEqual(2, count($swap->compensations));
@@ -177,9 +177,9 @@ final class SwapSearchTest extends TestCase
             $ranks = array_map(
                 static fn(Swap $one): array => [
                     // one that lets the main axis go by more than a step comes after its class
-                    $one->class + (int) (abs($one->changeSteps[$one->mainAxis?->value] ?? 0.0) > 1.0),
+                    $one->class + (int) (abs($one->taste->steps[$one->taste->main?->value] ?? 0.0) > 1.0),
                     $one->class,
-                    round(4 * hypot($one->residual, 0.5 * $one->misfit)),
+                    round(4 * hypot($one->taste->residual, 0.5 * $one->misfit)),
                     -$one->aromaSimilarity,
                     count($one->compensations),
                 ],
@@ -258,7 +258,7 @@ final class SwapSearchTest extends TestCase
                 );
                 $best = min($best, sqrt(array_sum(array_map(static fn(float $one): float => $one ** 2, $moved))));
             }
-            self::assertLessThan($best + 0.3, $swap->residual, $key);
+            self::assertLessThan($best + 0.3, $swap->taste->residual, $key);
         }
     }
 
@@ -267,7 +267,7 @@ final class SwapSearchTest extends TestCase
         $sauce = self::formula(self::SAUCE);
         foreach (self::search($sauce, 4, SwapReason::cannotEat(['soya'], []))->substitutes() as $swap) {
             self::assertNotContains('soya', $swap->ingredient->suitability->allergens);
-            self::assertContains('soya', $swap->allergensRemoved);
+            self::assertContains('soya', $swap->suitability->allergensRemoved);
         }
         foreach (self::search(
             self::formula(['1 kg damsons', '300 g sugar']),
@@ -279,7 +279,7 @@ final class SwapSearchTest extends TestCase
         $milder = self::search($sauce, 5, SwapReason::milder())->substitutes();
         self::assertNotSame([], $milder);
         foreach ($milder as $swap) {
-            self::assertEqualsWithDelta(-2.5, $swap->changeSteps['heat'], 1.0, $swap->ingredient->key);
+            self::assertEqualsWithDelta(-2.5, $swap->taste->steps['heat'], 1.0, $swap->ingredient->key);
         }
         foreach (self::search(
             self::formula(['100 ml maple syrup', '200 ml cider vinegar']),
@@ -474,17 +474,17 @@ final class SwapSearchTest extends TestCase
             $before = Balance::of($formula)->allergens();
             foreach (self::search($formula, 0, SwapReason::missing())->substitutes() as $swap) {
                 foreach ([
-                    ...$swap->changeSteps,
+                    ...$swap->taste->steps,
                     $swap->grams,
-                    $swap->residual,
+                    $swap->taste->residual,
                     $swap->misfit,
                     $swap->aromaSimilarity,
                 ] as $figure) {
                     self::assertTrue(is_finite($figure), "{$name} → {$swap->ingredient->key}");
                 }
                 $after = Balance::of($swap->applied($formula))->allergens();
-                self::assertEqualsCanonicalizing(array_diff($after, $before), $swap->allergensAdded);
-                self::assertEqualsCanonicalizing(array_diff($before, $after), $swap->allergensRemoved);
+                self::assertEqualsCanonicalizing(array_diff($after, $before), $swap->suitability->allergensAdded);
+                self::assertEqualsCanonicalizing(array_diff($before, $after), $swap->suitability->allergensRemoved);
                 self::assertNotSame('', $swap->measure);
                 ++$found;
             }
