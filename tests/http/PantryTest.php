@@ -31,7 +31,7 @@ final class PantryTest extends HttpTestCase
         $this->getJson('/api/sauces/99999/spoonfuls')->assertNotFound();
     }
 
-    private const SOY = [
+    public const SOY = [
         'name' => 'Towpath soy',
         'like' => 'soy-sauce',
         'stands_in' => true,

@@ -62,15 +62,7 @@ final class ResidentsTest extends HttpTestCase
         $body = (string) json_encode(['lines' => ['20 g Towpath soy']]);
         $named = fn(): string => json_decode($this->ask('POST', '/api/balance', $body)[2], true)['lines'][0]['name'] ?? '';
         $before = $named();
-        $own = $this->postJson('/api/products', [
-            'name' => 'Towpath soy',
-            'like' => 'soy-sauce',
-            'stands_in' => true,
-            'in_stock' => true,
-            'price' => 2.4,
-            'pack_grams' => 250,
-            'label' => ['salt' => 9.0, 'ingredients' => 'water, soya beans, salt'],
-        ])->assertCreated()->json('id');
+        $own = $this->postJson('/api/products', PantryTest::SOY)->assertCreated()->json('id');
         self::assertSame('Towpath soy', $named());
         $this->deleteJson("/api/products/{$own}")->assertSuccessful();
         self::assertSame($before, $named());

@@ -11,8 +11,6 @@ use Vinculum\Quantity\Measure;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Recipe\Writing\AmountWriter;
-use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Taste;
 
 /** A substitute for a line: how much of it, what makes up for it, and what that does to the whole sauce. */
 final readonly class Swap

@@ -47,7 +47,7 @@ export function BenchHead({ bench, kitchen, report, early }: Props) {
         <>
           <Family bench={bench} kitchen={kitchen} />
           {bench.isPresumed && bench.style !== null ? (
-            <Presumed family={bench.style.key} bench={bench} />
+            <Presumed family={bench.style} bench={bench} />
           ) : draft.style === null && report !== null ? (
             <FamilyGuess
               families={report.families}
@@ -71,19 +71,26 @@ export function BenchHead({ bench, kitchen, report, early }: Props) {
 }
 
 /** The cook's word on what the sauce looks like. */
-function Presumed({ family, bench }: { family: string; bench: Bench }) {
+function Presumed({ family, bench }: { family: Kitchen['styles'][number]; bench: Bench }) {
   return (
     <Box component="span" sx={{ display: 'inline-flex', gap: 0.75 }}>
       <Chip
         variant="outlined"
         label={say.itIsThat}
-        data-family={family}
+        aria-label={say.itIsNamed(family.name)}
+        data-family={family.key}
         onClick={() => {
-          bench.set('style', family);
+          bench.set('style', family.key);
         }}
         sx={{ borderColor: 'bar.preview', fontWeight: 600 }}
       />
-      <Chip variant="outlined" label={say.itIsNotThat} data-no-family onClick={bench.refuseFamily} />
+      <Chip
+        variant="outlined"
+        label={say.itIsNotThat}
+        aria-label={say.itIsNotNamed(family.name)}
+        data-no-family
+        onClick={bench.refuseFamily}
+      />
     </Box>
   );
 }

@@ -392,4 +392,6 @@ export const say = {
   itIsNotThat: 'It is not',
   comparedWithAGuess: (name: string) =>
     `It looks like ${name}: the dashed windows are that family’s, until you say what it is.`,
+  itIsNamed: (family: string) => `It is: ${family}`,
+  itIsNotNamed: (family: string) => `It is not: ${family}`,
 };
