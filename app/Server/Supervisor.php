@@ -20,6 +20,8 @@ final class Supervisor
     /** Deaths within a minute after which something is wrong that no new start mends. */
     private const MOST_DEATHS = 6;
     private const COPIES_EVERY_SECONDS = 1200;
+    /** Bytes of the path of a socket that every system takes. */
+    private const LONGEST_SOCKET = 100;
 
     /** @var resource|null */
     private $server;
@@ -114,7 +116,7 @@ final class Supervisor
 
     private function startResidents(): void
     {
-        if ($this->residentCount > 0) {
+        if ($this->residentCount > 0 && strlen($this->residentsSocket()) <= self::LONGEST_SOCKET) {
             $this->residents = $this->launch([
                 'bin/residents.php',
                 $this->residentsSocket(),

@@ -22,6 +22,7 @@ final readonly class KitchenBasics
      * @param float                $most       candidates
      * @param float                $carries    share of a sauce from which a thing carries it
      * @param float                $smells     the same for an aroma
+     * @param float                $loosens    most of the water in 100 g of sauce, of a family that is not made with it
      * @param float                $thins      share of what there is too much of that a thinner holds at most
      */
     public function __construct(
@@ -36,6 +37,7 @@ final readonly class KitchenBasics
         public float $most,
         public float $carries,
         public float $smells,
+        public float $loosens,
         public float $thins,
     ) {}
 }

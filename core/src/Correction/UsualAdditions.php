@@ -27,6 +27,7 @@ final readonly class UsualAdditions
 {
     /** A family that nobody chose lends its doses from this likelihood on. */
     private const LIKELY = 0.5;
+    private const WATER = 'water';
 
     /**
      * @param Dose[] $doses by ingredient key, of the family
@@ -208,6 +209,9 @@ final readonly class UsualAdditions
         $there = $this->makeup->ingredients[$kind] ?? 0.0;
         $isStrong = Facts::of(StrongThings::class)->have($ingredient);
         $byFamily = isset($this->doses[$kind]) ? $limits->pastLargest * $this->doses[$kind]->largest : null;
+        if ($this->onlyLoosens($kind)) {
+            $byFamily = $this->basics->loosens;
+        }
         $byRecipe = $there > 0.0 ? $limits->pastThere * $there : null;
         $most = match (true) {
             $byFamily !== null && $byRecipe !== null => $this->isPlain($kind) && !$isStrong
@@ -228,6 +232,14 @@ final readonly class UsualAdditions
             : 0.0;
 
         return max($room / 100.0 * $grams, $toSlight);
+    }
+
+    /** Water, where hardly any reference of the family is made with it: a splash loosens a chutney, a cup drowns it. */
+    private function onlyLoosens(string $kind): bool
+    {
+        return $kind === self::WATER
+            && $this->references > 0
+            && ($this->doses[$kind]->references ?? 0) < $this->basics->usual * $this->references;
     }
 
     /** Whether it is of the kinds that every kitchen seasons with: acid, sugar, salt, water. */

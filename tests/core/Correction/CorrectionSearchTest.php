@@ -18,6 +18,7 @@ use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Correction\Objective;
 use Vinculum\Correction\Room;
+use Vinculum\Correction\Tongue;
 use Vinculum\Correction\UsualAdditions;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Facts\FactsFile;
@@ -62,6 +63,31 @@ final class CorrectionSearchTest extends TestCase
             );
             self::assertEqualsWithDelta($recomputed->grams(), $batch->grams() + $correction->addedGrams, 1e-6);
             self::assertLessThanOrEqual(0.4 * $batch->grams() + 1e-6, $correction->addedGrams);
+        }
+    }
+
+    /** Common practice: more fruit and sugar, and a splash to loosen it; a cup of water makes soup of a chutney. */
+    public function test_a_sauce_that_is_not_made_with_water_is_not_drowned_in_it(): void
+    {
+        $chutney = ['1 kg pears', '300 g onions', '150 g sultanas', '400 ml cider vinegar', '150 g brown sugar', '2 tsp salt'];
+        $balance = Balance::of(Formula::fromTexts($chutney, Catalogue::shipped(), Measures::Metric, '1.4 kg'));
+        $sour = Tongue::saying([['complaint' => 'too-sour', 'strength' => 'clear']])->target($balance->taste);
+        self::assertNotNull($sour);
+        $offered = CorrectionSetup::towards(
+            $sour,
+            $balance,
+            new CorrectionLimits(
+                UsualAdditions::to($balance, StyleBook::get('chutney'), Catalogue::shipped()),
+            ),
+        )->corrections;
+        self::assertSame('pear', $offered[0]->additions[0]->ingredient->key);
+        foreach ($offered as $correction) {
+            foreach ($correction->additions as $addition) {
+                self::assertTrue(
+                    $addition->ingredient->key !== 'water' || $addition->grams <= 0.11 * $balance->mixture->grams(),
+                    $correction->additions[0]->measure->words(),
+                );
+            }
         }
     }
 
