@@ -69,99 +69,31 @@ function Bar({
   const moves = Math.abs(considered - value) > 0.3;
   return (
     <Box role="img" aria-label={spoken(name, axis, preview)} sx={{ position: 'relative', height, minWidth: 0 }}>
-      <Box sx={{ ...strip, left: opensAtNothing ? `${channelStart}%` : 0, right: 0, bgcolor: 'bar.track' }} />
-      {window !== null && (
-        <Box
-          data-window
-          sx={{
-            ...strip,
-            left: `${channelStart}%`,
-            width: `${channelEnd - channelStart}%`,
-            bgcolor: 'bar.window',
-            borderLeft: '2px solid',
-            borderRight: '2px solid',
-            borderColor: 'bar.windowEdge',
-          }}
-        />
-      )}
+      <Box sx={track} style={{ left: opensAtNothing ? `${channelStart}%` : 0 }} />
+      {window !== null && <Box data-window sx={windowStrip} />}
       {isOwn(axis) && axis.own_steps !== null && (
         <Box
           data-own
-          sx={{
-            position: 'absolute',
-            top: 0,
-            height: '22%',
+          sx={ownBracket}
+          style={{
             left: at(axis.own_steps[0] ?? 0),
             width: `${Math.max(0.8, place(axis.own_steps[1] ?? 0, window) - place(axis.own_steps[0] ?? 0, window))}%`,
-            border: '2px solid',
-            borderBottom: 0,
-            borderColor: 'bar.preview',
           }}
         />
       )}
       <Box
-        sx={{
-          position: 'absolute',
-          top: '50%',
-          height: 8,
-          mt: '-4px',
+        sx={whisker}
+        style={{
           left: at(axis.low_steps),
           width: `${Math.max(0.4, place(axis.high_steps, window) - place(axis.low_steps, window))}%`,
-          borderLeft: '2px solid',
-          borderRight: '2px solid',
-          borderColor: 'bar.doubt',
-          '&::before': {
-            content: '""',
-            position: 'absolute',
-            left: 0,
-            right: 0,
-            top: 3,
-            height: 2,
-            bgcolor: 'bar.doubt',
-          },
         }}
       />
       <Box
-        sx={{
-          position: 'absolute',
-          top: '50%',
-          left: `${Math.min(value, considered)}%`,
-          width: `${Math.abs(considered - value)}%`,
-          borderTop: '3px dotted',
-          borderColor: 'bar.preview',
-          mt: '-1.5px',
-          opacity: moves ? 1 : 0,
-          transition: moves ? `left ${pace}, width ${pace}` : 'none',
-        }}
+        sx={moves ? way : noWay}
+        style={{ left: `${Math.min(value, considered)}%`, width: `${Math.abs(considered - value)}%` }}
       />
-      <Box
-        data-considered={moves ? '' : undefined}
-        sx={{
-          position: 'absolute',
-          top: 0,
-          bottom: 0,
-          left: `${considered}%`,
-          width: 12,
-          ml: '-6px',
-          border: '3px solid',
-          borderColor: 'bar.preview',
-          bgcolor: 'background.paper',
-          opacity: moves ? 1 : 0,
-          transition: moves ? `left ${pace}` : 'none',
-        }}
-      />
-      <Box
-        sx={{
-          position: 'absolute',
-          top: 0,
-          bottom: 0,
-          left: `${value}%`,
-          width: 7,
-          ml: '-3.5px',
-          bgcolor: 'bar.value',
-          transition: `left ${pace}`,
-        }}
-      />
+      <Box data-considered={moves ? '' : undefined} sx={moves ? goal : noGoal} style={{ left: `${considered}%` }} />
+      <Box sx={standing} style={{ left: `${value}%` }} />
     </Box>
   );
 }
@@ -334,7 +266,7 @@ function Bite({ pungency }: { pungency: Pungency }) {
           sx={{ position: 'relative', height: 20 }}
         >
           <Box sx={{ ...strip, left: 0, right: 0, bgcolor: 'bar.track' }} />
-          <Box sx={{ ...strip, left: 0, width: `${100 * pungency.share}%`, bgcolor: 'bar.doubt' }} />
+          <Box sx={pungent} style={{ width: `${100 * pungency.share}%` }} />
         </Box>
         <Box aria-hidden sx={figures}>
           <Box component="span" sx={small}>
@@ -359,17 +291,7 @@ export function BarMark({ axes }: { axes: Axes }) {
           <Box sx={{ position: 'relative', height: 12 }}>
             <Box sx={{ position: 'absolute', left: 0, right: 0, top: 5, height: 2, bgcolor: 'bar.track' }} />
             {axes[key].window_steps !== null && <Box sx={markWindow} />}
-            <Box
-              sx={{
-                position: 'absolute',
-                left: `${place(axes[key].steps, axes[key].window_steps)}%`,
-                top: 1,
-                width: 5,
-                height: 10,
-                ml: '-2.5px',
-                bgcolor: 'bar.value',
-              }}
-            />
+            <Box sx={markStanding} style={{ left: `${place(axes[key].steps, axes[key].window_steps)}%` }} />
           </Box>
         </Box>
       ))}
@@ -396,6 +318,14 @@ const markWindow = {
   borderRight: '2px solid',
   borderColor: 'bar.windowEdge',
 } as const;
+const markStanding = {
+  position: 'absolute',
+  top: 1,
+  width: 5,
+  height: 10,
+  ml: '-2.5px',
+  bgcolor: 'bar.value',
+} as const;
 const axisName = { fontWeight: 700, fontSize: '1.05rem', lineHeight: 1.15 } as const;
 const pressedName = {
   ...axisName,
@@ -409,6 +339,66 @@ const pressedName = {
   },
 } as const;
 const strip = { position: 'absolute', top: '20%', bottom: '20%' } as const;
+const pungent = { ...strip, left: 0, bgcolor: 'bar.doubt' } as const;
+const track = { ...strip, right: 0, bgcolor: 'bar.track' } as const;
+const windowStrip = {
+  ...strip,
+  left: `${channelStart}%`,
+  width: `${channelEnd - channelStart}%`,
+  bgcolor: 'bar.window',
+  borderLeft: '2px solid',
+  borderRight: '2px solid',
+  borderColor: 'bar.windowEdge',
+} as const;
+const ownBracket = {
+  position: 'absolute',
+  top: 0,
+  height: '22%',
+  border: '2px solid',
+  borderBottom: 0,
+  borderColor: 'bar.preview',
+} as const;
+const whisker = {
+  position: 'absolute',
+  top: '50%',
+  height: 8,
+  mt: '-4px',
+  borderLeft: '2px solid',
+  borderRight: '2px solid',
+  borderColor: 'bar.doubt',
+  '&::before': { content: '""', position: 'absolute', left: 0, right: 0, top: 3, height: 2, bgcolor: 'bar.doubt' },
+} as const;
+/** From where it stands to where it would: only while something is considered. */
+const noWay = {
+  position: 'absolute',
+  top: '50%',
+  borderTop: '3px dotted',
+  borderColor: 'bar.preview',
+  mt: '-1.5px',
+  opacity: 0,
+} as const;
+const way = { ...noWay, opacity: 1, transition: `left ${pace}, width ${pace}` } as const;
+const noGoal = {
+  position: 'absolute',
+  top: 0,
+  bottom: 0,
+  width: 12,
+  ml: '-6px',
+  border: '3px solid',
+  borderColor: 'bar.preview',
+  bgcolor: 'background.paper',
+  opacity: 0,
+} as const;
+const goal = { ...noGoal, opacity: 1, transition: `left ${pace}` } as const;
+const standing = {
+  position: 'absolute',
+  top: 0,
+  bottom: 0,
+  width: 7,
+  ml: '-3.5px',
+  bgcolor: 'bar.value',
+  transition: `left ${pace}`,
+} as const;
 const middle = {
   position: 'absolute',
   left: `${channelStart}%`,

@@ -19,14 +19,12 @@ export function ColourDrop({ colour, size = 48 }: Props) {
       aria-label={say.aboutTheColourOfThe}
       title={say.aboutThisColourRoughlyBy}
       data-colour={colour}
+      style={{ width: size, height: size, backgroundColor: colour }}
       sx={{
         flex: 'none',
-        width: size,
-        height: size,
         borderRadius: '50% 50% 50% 12%',
         border: '1px solid',
         borderColor: 'text.secondary',
-        bgcolor: colour,
         transition: 'background-color 200ms',
         '@media (prefers-reduced-motion: reduce)': { transition: 'none' },
       }}

@@ -10,13 +10,13 @@ use Vinculum\Facts\Words;
 /** The words of methods (times.ini, heats.ini), as patterns that are made once. */
 final class MethodWords
 {
-    /** @var array<string, string> */
-    private static array $patterns = [];
+    /** @var array<string, string> patterns of words in any form, by row */
+    private static array $forms = [];
 
     /** Whether a text holds words of a row. */
     public static function areIn(string $text, string $row): bool
     {
-        return preg_match('/' . self::pattern($row) . '/iu', mb_scrub($text)) === 1;
+        return FactsFile::named('times')[$row]->isSaidIn($text, 'words');
     }
 
     /** A text without the words of a row. */
@@ -28,13 +28,13 @@ final class MethodWords
     /** A pattern of the words of a row, for use with the modifiers i and u. */
     public static function pattern(string $row): string
     {
-        return self::$patterns[$row] ??= Words::pattern(FactsFile::named('times')[$row]->list('words'));
+        return FactsFile::named('times')[$row]->pattern('words');
     }
 
     /** Where in a text a row of words begins, in any of their forms ("simmers", "simmering"); null where it does not. */
     public static function place(string $text, string $row): ?int
     {
-        $forms = self::$patterns["{$row} in any form"] ??= '/\b(?:' . implode('|', array_map(
+        $forms = self::$forms[$row] ??= '/\b(?:' . implode('|', array_map(
             static fn(string $word): string => preg_quote($word, '/') . '(?:s|es|ed|d|ing)?',
             $row === 'heats' ? self::ofHeat() : FactsFile::named('times')[$row]->list('words'),
         )) . ')\b/iu';

@@ -119,7 +119,7 @@ final class Stages
 
     private static function isOff(string $title): bool
     {
-        return Words::areIn($title, FactsFile::named('times')['off']->list('words'));
+        return FactsFile::named('times')['off']->isSaidIn($title, 'words');
     }
 
     /**

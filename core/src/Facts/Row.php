@@ -4,11 +4,26 @@ declare(strict_types=1);
 
 namespace Vinculum\Facts;
 
-/** One section of a facts file, read field by field with the type the reader expects. */
-final readonly class Row
+/**
+ * One section of a facts file, read field by field with the type the reader expects. A list is taken apart once,
+ * however often it is asked for.
+ */
+final class Row
 {
+    /** @var array<string, list<string>> by field */
+    private array $lists = [];
+
+    /** @var array<string, list<float>> */
+    private array $numbers = [];
+
+    /** @var array<string, array<string, float>> */
+    private array $amounts = [];
+
+    /** @var array<string, string> patterns of the words of a field */
+    private array $patterns = [];
+
     /** @param array<string, string> $fields */
-    public function __construct(public string $key, private array $fields) {}
+    public function __construct(public readonly string $key, private readonly array $fields) {}
 
     public function has(string $field): bool
     {
@@ -50,12 +65,27 @@ final readonly class Row
      */
     public function list(string $field): array
     {
-        return preg_split('/\s*,\s*/', trim($this->fields[$field] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        return $this->lists[$field] ??= preg_split('/\s*,\s*/', trim($this->fields[$field] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+    }
+
+    /** Whether a text holds one of the words of a field. */
+    public function isSaidIn(string $text, string $field): bool
+    {
+        return $this->list($field) !== [] && preg_match("/{$this->pattern($field)}/iu", mb_scrub($text)) === 1;
+    }
+
+    /** A pattern that matches any of a field's words, the longest first, for use with the modifiers i and u. */
+    public function pattern(string $field): string
+    {
+        return $this->patterns[$field] ??= Words::pattern($this->list($field));
     }
 
     /** @return list<float> */
     public function numbers(string $field): array
     {
+        if (isset($this->numbers[$field])) {
+            return $this->numbers[$field];
+        }
         $numbers = [];
         foreach (explode(',', $this->fields[$field] ?? '') as $part) {
             if (is_numeric($part)) {
@@ -65,7 +95,7 @@ final readonly class Row
             }
         }
 
-        return $numbers;
+        return $this->numbers[$field] = $numbers;
     }
 
     /**
@@ -75,6 +105,9 @@ final readonly class Row
      */
     public function amounts(string $field): array
     {
+        if (isset($this->amounts[$field])) {
+            return $this->amounts[$field];
+        }
         $amounts = [];
         foreach ($this->list($field) as $part) {
             $cut = strrpos($part, ' ');
@@ -84,7 +117,7 @@ final readonly class Row
             $amounts[trim(substr($part, 0, $cut))] = $this->toNumber($field, substr($part, $cut + 1));
         }
 
-        return $amounts;
+        return $this->amounts[$field] = $amounts;
     }
 
     private function toNumber(string $field, string $found): float

@@ -8,7 +8,6 @@ use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Facts\Words;
 
 /**
  * A product from its nutrition label. What the label states counts as measured for this product (grade A); what it
@@ -149,7 +148,7 @@ final readonly class ProductLabel
         $found = [];
         foreach (FactsFile::named('allergens') as $allergen => $row) {
             $text = ' ' . str_ireplace($row->list('but'), ' ', $ingredients) . ' ';
-            if (Words::areIn($text, $row->list('words'))) {
+            if ($row->isSaidIn($text, 'words')) {
                 $found[] = (string) $allergen;
             }
         }

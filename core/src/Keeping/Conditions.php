@@ -221,13 +221,12 @@ final readonly class Conditions
      */
     private function saying(Row $row): array
     {
-        $words = $row->list('words');
         $saying = [];
         // most rows speak of nothing that is here: one look at all lines together tells
-        foreach (Words::areIn(implode("\n", $this->texts), $words) ? $this->lines : [] as $at => $line) {
+        foreach ($row->isSaidIn(implode("\n", $this->texts), 'words') ? $this->lines : [] as $at => $line) {
             if (
-                Words::areIn($this->texts[$at], $words)
-                && !($row->has('but') && Words::areIn($line->text, $row->list('but')))
+                $row->isSaidIn($this->texts[$at], 'words')
+                && !($row->has('but') && $row->isSaidIn($line->text, 'but'))
             ) {
                 $saying[] = $line;
             }

@@ -22,9 +22,9 @@ final class StepCautions
         $cautions = [];
         foreach (FactsFile::named('step-cautions') as $row) {
             if (
-                !Words::areIn($text, $row->list('words'))
+                !$row->isSaidIn($text, 'words')
                 || ($row->textOr('after_heat', 'no') === 'yes' && !$isHot)
-                || ($row->has('all') && !Words::areIn("{$text} {$contents}", $row->list('all')))
+                || ($row->has('all') && !$row->isSaidIn("{$text} {$contents}", 'all'))
             ) {
                 continue;
             }

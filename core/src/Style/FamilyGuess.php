@@ -37,9 +37,8 @@ final readonly class FamilyGuess
         $scores = FamilyLikelihood::of(Makeup::of($balance), $balance->taste);
         $title ??= '';
         foreach ($title === '' ? [] : FactsFile::named('styles') as $style => $row) {
-            $titled = $row->list('titled');
-            if (Words::areIn($title, $titled)) {
-                $scores[$style] += self::ofTitle($titled, $title);
+            if ($row->isSaidIn($title, 'titled')) {
+                $scores[$style] += self::ofTitle($row->list('titled'), $title);
             }
         }
         arsort($scores);

@@ -13,19 +13,13 @@ final class WritingFacts
     /** What only says what a thing is for: "for frying", "to taste". */
     public static function purposes(): string
     {
-        /** @var string|null $pattern */
-        static $pattern = null;
-
-        return $pattern ??= Words::pattern(FactsFile::named('writing')['purposes']->list('words'));
+        return FactsFile::named('writing')['purposes']->pattern('words');
     }
 
     /** Words before a name that say nothing of what it is. */
     public static function passedOver(): string
     {
-        /** @var string|null $pattern */
-        static $pattern = null;
-
-        return $pattern ??= Words::pattern(FactsFile::named('writing')['passed-over']->list('words'));
+        return FactsFile::named('writing')['passed-over']->pattern('words');
     }
 
     /** @return array<string, array{string, string}> a pattern and what it stands for, by the short form */

@@ -31,7 +31,7 @@ final readonly class CountryWords
             $row === null
             || !$row->has((string) $country)
             || in_array($pack, $row->list('unless'), true)
-            || Words::areIn($line->preparation, $row->list('told'))
+            || $row->isSaidIn($line->preparation, 'told')
         ) {
             return null;
         }

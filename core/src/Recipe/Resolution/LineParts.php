@@ -97,7 +97,7 @@ final readonly class LineParts
             && preg_match('/\band\b|&|\bin\b/iu', $parsed->name) === 1
             && preg_match('/\band\b|\bin\b/iu', $match->alias) === 1;
 
-        return $isWhole || Words::areIn($line, FactsFile::named('writing')['one-thing']->list('words'));
+        return $isWhole || FactsFile::named('writing')['one-thing']->isSaidIn($line, 'words');
     }
 
     /**
@@ -107,7 +107,7 @@ final readonly class LineParts
      */
     private function zestAndJuice(string $line): ?array
     {
-        if (!Words::areIn($line, FactsFile::named('writing')['zested']->list('words'))) {
+        if (!FactsFile::named('writing')['zested']->isSaidIn($line, 'words')) {
             return null;
         }
         $of = self::OF_FRUIT;
@@ -275,11 +275,11 @@ final readonly class LineParts
         }
         if (
             preg_match('/^(?:of\s+)?(?:(?:its|their|the)\s+)?(?:own\s+)?(?P<own>\pL+)$/iu', $more, $found) !== 1
-            || !Words::areIn($found['own'], $own->list('words'))
+            || !$own->isSaidIn($found['own'], 'words')
         ) {
             return $more;
         }
-        $isItself = Words::areIn($found['own'], $own->list('itself'));
+        $isItself = $own->isSaidIn($found['own'], 'itself');
         $key = fn(string $name): ?string
             => $this->names->understood($line = $this->grammar->read($name), $this->names->match($line))?->key;
         $from = $key("{$thing} {$found['own']}");

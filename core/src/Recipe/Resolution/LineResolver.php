@@ -9,7 +9,6 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Solids;
 use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Facts\Words;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameMatch;
@@ -225,7 +224,7 @@ final readonly class LineResolver
         $isCount = $line->measured?->unit === null;
         $words = mb_strtolower(implode(' ', [$isCount ? $line->name : '', $line->preparation, ...$line->tags]));
         foreach (trim($words) === '' ? [] : FactsFile::named('states') as $state) {
-            if (!Words::areIn($words, $state->list('words'))) {
+            if (!$state->isSaidIn($words, 'words')) {
                 continue;
             }
             $lost = $state->numberOrNull('water_lost');

@@ -52,7 +52,7 @@ final readonly class NameReading
      */
     public function understood(ParsedLine $line, array $matches): ?NameMatch
     {
-        if (Words::areIn($line->name, FactsFile::named('words')['others']->list('words'))) {
+        if (FactsFile::named('words')['others']->isSaidIn($line->name, 'words')) {
             return null;
         }
         foreach ($matches as $match) {
@@ -245,8 +245,8 @@ final readonly class NameReading
             || $unit === null
             || !$spooned->has($best->key)
             || !($unit->name === 'teaspoon' || ($unit->isVague() && ($unit->millilitres ?? 1.0) < 1.0))
-            || Words::areIn($line->name, $spooned->list('names_unless'))
-            || Words::areIn($line->text, $spooned->list('unless'))
+            || $spooned->isSaidIn($line->name, 'names_unless')
+            || $spooned->isSaidIn($line->text, 'unless')
         ) {
             return $matches;
         }
