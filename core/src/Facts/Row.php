@@ -65,7 +65,12 @@ final class Row
      */
     public function list(string $field): array
     {
-        return $this->lists[$field] ??= preg_split('/\s*,\s*/', trim($this->fields[$field] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        return $this->lists[$field] ??= preg_split(
+            '/\s*,\s*/',
+            trim($this->fields[$field] ?? ''),
+            -1,
+            PREG_SPLIT_NO_EMPTY,
+        ) ?: [];
     }
 
     /** Whether a text holds one of the words of a field. */
