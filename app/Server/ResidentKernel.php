@@ -49,8 +49,8 @@ final readonly class ResidentKernel
         $this->forget($request);
     }
 
-    /** Also before it is forked: two processes must not share a connection. */
-    public function forget(Request $request): void
+    /** Two processes must not share a connection either: what was tried before they were forked is let go of too. */
+    private function forget(Request $request): void
     {
         $route = $request->route();
         if ($route instanceof Route) {

@@ -40,13 +40,16 @@ final class WrittenText
                 '/^([\pL][^\d]*?)\s+[x×]\s?(\d[\d.\/½¼¾⅓⅔]*)$/iu',
                 // "a scant half teaspoon"
                 '/^an?\s+(scant|good|generous|heaped|rounded)\s+(half|quarter|third|½|¼|⅓|1\/[234])\s+(?=\pL)/iu',
+                // "(keep the juice)" does not say that the juice goes in
+                '/\s*\((?:keep|keeping|reserve|reserving|save|saving|discard)\b[^)]*\)/iu',
+                '/,\s*(?:keeping|reserving|saving|discarding) (?:the |its |their )?\pL+$/iu',
                 // "rhubarb in 2 cm lengths": how it is cut is no part of its name
                 '/(?<=[\pL)])\s+(?=(?:cut )?in(?:to)? (?:\d[\d.½¼\/-]*\s?-?(?:cm|mm|inch(?:es)?|in)\b\s*|small |large |thin |thick |bite-size[d]? )*(?:lengths|chunks|pieces|slices|strips|dice|cubes|rings|wedges|batons|rounds|halves|quarters)\b)/iu',
                 // "onion 1, chopped"
                 '/^(?!(?:step|day|part|stage)\b)(\pL[\pL \'-]*?) (\d{1,2}(?:[\/.]\d+)?|[½¼¾⅓⅔]), (?=\pL)/iu',
                 self::PACK_AFTER_DASH,
             ],
-            ['', '$1$2', ' – ', '$1, $2', '$1 $2 ', ', ', '$2 $1, ', '$1 ($2) '],
+            ['', '$1$2', ' – ', '$1, $2', '$1 $2 ', '', '', ', ', '$2 $1, ', '$1 ($2) '],
             $text,
         );
 

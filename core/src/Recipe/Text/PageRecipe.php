@@ -59,7 +59,7 @@ final class PageRecipe
             $keys['style'] ?? null,
             Recipe::underHeadings($lines),
             $method,
-            yield: PageYield::written([...$yields, ...self::inBrackets($aside), ...self::saidLast($method)]),
+            yield: PageYield::written([...$yields, ...self::besideOthers($aside), ...self::saidLast($method)]),
             pan: $keys['pan'] ?? null,
             servings: self::servingsIn([
                 ...$yields,
@@ -70,17 +70,20 @@ final class PageRecipe
     }
 
     /**
-     * "Ingredients (makes 500 ml)".
+     * "Ingredients (makes 500 ml)", "Prep 20 mins | Cook 30 mins | Makes about 700 ml": beside a heading, or the times.
      *
      * @param list<array{text: string, why: string, sure?: bool}> $aside
      *
      * @return list<string>
      */
-    private static function inBrackets(array $aside): array
+    private static function besideOthers(array $aside): array
     {
         $found = [];
         foreach ($aside as $one) {
-            if (preg_match('/\(((?:makes|yields?|fills)\b[^)]*)\)/iu', $one['text'], $part) === 1) {
+            if (
+                in_array($one['why'], ['heading', 'time'], true)
+                && preg_match('/[(|·•;,.]\s*((?:makes|yields?|fills)\b[^)|·•;]*)/iu', $one['text'], $part) === 1
+            ) {
                 $found[] = $part[1];
             }
         }

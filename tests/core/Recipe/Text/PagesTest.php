@@ -155,6 +155,15 @@ final class PagesTest extends TestCase
         self::assertSame('3-2-1 dressing', RecipeReader::read("3-2-1 dressing\n100 g oil\n1 tsp salt")->title);
     }
 
+    public function test_a_yield_beside_the_times_or_a_heading_is_one(): void
+    {
+        $lines = "\n200 g tomatoes\n1 onion\n2 tbsp vinegar\n\nMethod\nSimmer 20 minutes.";
+        foreach (['Prep: 20 mins | Cook: 30 mins | Makes about 700ml', 'Ingredients (makes 700ml)'] as $told) {
+            $headed = str_starts_with($told, 'Ing') ? $told : "{$told}\nIngredients";
+            self::assertSame('700ml', RecipeReader::read("Tomato sauce\n{$headed}{$lines}")->yield, $told);
+        }
+    }
+
     public function test_a_yield_is_one_that_can_be_measured(): void
     {
         foreach (
