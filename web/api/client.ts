@@ -1,7 +1,7 @@
 import createClient from 'openapi-fetch';
 import { epoch } from './epoch';
 import type { paths } from './generated';
-import { fetchFromKitchen, writtenFor } from './transport';
+import { fetchFromKitchen, KitchenRequest, writtenFor } from './transport';
 import type {
   AdviceRequest,
   ImportRequest,
@@ -32,6 +32,7 @@ export { Refusal, Unreachable } from './transport';
 
 const client = createClient<paths>({
   baseUrl: location.origin,
+  Request: KitchenRequest,
   fetch: fetchFromKitchen,
   headers: { Accept: 'application/json', 'Content-Type': 'application/json' },
 });

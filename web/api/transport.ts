@@ -23,6 +23,22 @@ export class Unreachable extends Error {}
 export const writtenFor = (written: number | null): Record<string, string> =>
   written === null ? {} : { [epochHeader]: String(written) };
 
+/** A request that knows its body as it was written: so it can be sent again, and none is copied as a stream to be kept. */
+export class KitchenRequest extends Request {
+  readonly written: BodyInit | null;
+
+  constructor(address: RequestInfo | URL, init?: RequestInit) {
+    super(address, init);
+    this.written = init?.body ?? null;
+  }
+
+  /** What is fetched, as often as it takes. */
+  send(): Promise<Response> {
+    const { url, method, headers, signal, cache, written: body } = this;
+    return fetch(url, { method, headers, signal, cache, body });
+  }
+}
+
 /** Fetches from the kitchen: names the epoch of what is written, waits at the entrance, and throws what is refused. */
 export async function fetchFromKitchen(request: Request): Promise<Response> {
   const known = epoch.known();
@@ -31,7 +47,7 @@ export async function fetchFromKitchen(request: Request): Promise<Response> {
   }
   let response: Response;
   try {
-    response = await fetch(request.clone());
+    response = await (request instanceof KitchenRequest ? request.send() : fetch(request));
   } catch (fault) {
     if (fault instanceof DOMException && fault.name === 'AbortError') throw fault;
     throw new Unreachable(say.theKitchenServerDoesNot);

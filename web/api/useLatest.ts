@@ -1,5 +1,5 @@
 import { replaceEqualDeep } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { Asker } from './Asker';
 
 /**
@@ -21,19 +21,37 @@ export function useLatest<Question, Answer>(question: Question | null, ask: (que
       }, setFault),
   );
   const key = question === null ? null : JSON.stringify(question);
+  const asked = useRef<string | null>(null);
+  const want = useCallback(
+    (wanted: Question | null) => {
+      // equal questions are one question
+      const next = wanted === null ? null : JSON.stringify(wanted);
+      if (next === asked.current) return;
+      asked.current = next;
+      asker.want(wanted, ask);
+    },
+    [ask, asker],
+  );
 
   useEffect(() => {
-    asker.want(question, ask);
-    // the key stands for the question: equal questions are one question
+    want(question);
+    // the key stands for the question
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, ask, asker]);
+  }, [key, want]);
 
   useEffect(
     () => () => {
+      asked.current = null;
       asker.close();
     },
     [asker],
   );
 
-  return { answer: answer?.answer ?? null, isCurrent: answer !== null && answer.question === key, fault };
+  return {
+    answer: answer?.answer ?? null,
+    isCurrent: answer !== null && answer.question === key,
+    fault,
+    /** Asks what the next drawing of the page will ask, without waiting for it. */
+    askNow: want,
+  };
 }

@@ -1,102 +1,11 @@
-import { fixed } from './locale';
 import { Box, ButtonBase } from '@mui/material';
-import { axisKeys, axisNames, figure, shortUnit, whatIsOff } from './words';
-import type { Axes, Axis, AxisKey, Correction, Pungency } from '../api/client';
+import type { Axes, AxisKey, Correction, Pungency } from '../api/client';
+import { AxisBar } from './AxisBar';
+import { axisName, figures, grid, small, strip } from './barLooks';
+import { channelEnd, channelStart } from './barPlace';
 import { say } from './sentences';
-
-const channelStart = 34;
-const channelEnd = 66;
-const stepsShown = 6;
-const openScale = 26;
-/** As long as a move along a bar takes. */
-const pace = '160ms ease-out';
-
-/** Where so many steps stand along a bar, in per cent: every window fills the same middle third, steps beyond it are evenly wide. */
-export function place(steps: number, window: readonly number[] | null): number {
-  const [low, high] = window ?? [];
-  if (low === undefined || high === undefined) {
-    return Math.min(100, (100 * steps) / openScale);
-  }
-  if (steps < low) {
-    return channelStart * (1 - Math.min(1, (low - steps) / stepsShown));
-  }
-  if (steps > high) {
-    return channelEnd + (100 - channelEnd) * Math.min(1, (steps - high) / stepsShown);
-  }
-  return high > low
-    ? channelStart + ((channelEnd - channelStart) * (steps - low)) / (high - low)
-    : (channelStart + channelEnd) / 2;
-}
-
-/** Whether the cook's own target is elsewhere than the style's window by as much as could be noticed. */
-const isOwn = (axis: Axis): boolean =>
-  axis.own_steps !== null &&
-  axis.window_steps !== null &&
-  Math.abs((axis.own_steps[1] ?? 0) - (axis.window_steps[1] ?? 0)) >= 0.25;
-
-function spoken(key: AxisKey, axis: Axis, preview: Axis | undefined): string {
-  const unit = shortUnit(key) === '%' ? say.perCent : say.scovilleUnits;
-  const parts = [say.likelyBetweenAnd(axisNames[key], figure(axis.value), unit, figure(axis.low), figure(axis.high))];
-  if (axis.window !== null) {
-    parts.push(say.theStyleRunsFromTo(axis.verdict, figure(axis.window[0] ?? 0), figure(axis.window[1] ?? 0)));
-  }
-  if (axis.own_steps !== null && axis.own_off_by_steps !== null) {
-    const off = axis.own_off_by_steps;
-    parts.push(off === 0 ? say.insideYourOwnTarget : say.stepsYourOwnTarget(fixed(Math.abs(off), 1), off));
-  }
-  if (preview !== undefined) {
-    parts.push(say.wouldBecome(figure(preview.value), preview.window === null ? null : preview.verdict));
-  }
-  return parts.join('; ');
-}
-
-function Bar({
-  name,
-  axis,
-  preview,
-  height,
-}: {
-  name: AxisKey;
-  axis: Axis;
-  preview: Axis | undefined;
-  height: number;
-}) {
-  const window = axis.window_steps;
-  const at = (steps: number) => `${place(steps, window)}%`;
-  const opensAtNothing = window !== null && window[0] === 0;
-  const value = place(axis.steps, window);
-  const considered = preview === undefined ? value : place(preview.steps, window);
-  const moves = Math.abs(considered - value) > 0.3;
-  return (
-    <Box role="img" aria-label={spoken(name, axis, preview)} sx={{ position: 'relative', height, minWidth: 0 }}>
-      <Box sx={track} style={{ left: opensAtNothing ? `${channelStart}%` : 0 }} />
-      {window !== null && <Box data-window sx={windowStrip} />}
-      {isOwn(axis) && axis.own_steps !== null && (
-        <Box
-          data-own
-          sx={ownBracket}
-          style={{
-            left: at(axis.own_steps[0] ?? 0),
-            width: `${Math.max(0.8, place(axis.own_steps[1] ?? 0, window) - place(axis.own_steps[0] ?? 0, window))}%`,
-          }}
-        />
-      )}
-      <Box
-        sx={whisker}
-        style={{
-          left: at(axis.low_steps),
-          width: `${Math.max(0.4, place(axis.high_steps, window) - place(axis.low_steps, window))}%`,
-        }}
-      />
-      <Box
-        sx={moves ? way : noWay}
-        style={{ left: `${Math.min(value, considered)}%`, width: `${Math.abs(considered - value)}%` }}
-      />
-      <Box data-considered={moves ? '' : undefined} sx={moves ? goal : noGoal} style={{ left: `${considered}%` }} />
-      <Box sx={standing} style={{ left: `${value}%` }} />
-    </Box>
-  );
-}
+import { WayIn, wayIn } from './WayIn';
+import { axisKeys, axisNames, figure, shortUnit } from './words';
 
 interface BarsProps {
   axes: Axes;
@@ -173,7 +82,7 @@ export function AxisBars({
                   {axisNames[key]}
                 </ButtonBase>
               )}
-              <Bar name={key} axis={axis} preview={preview?.[key]} height={28} />
+              <AxisBar name={key} axis={axis} preview={preview?.[key]} />
               <Box aria-hidden sx={figures}>
                 <Box component="span" data-value sx={{ fontWeight: 700 }}>
                   {figure(axis.value)}
@@ -220,40 +129,6 @@ export function AxisBars({
   );
 }
 
-/** "½ tsp salt would bring it in": one press adds it. */
-function WayIn({
-  mend,
-  axis,
-  onMend,
-  onConsider,
-}: {
-  mend: Correction;
-  axis: AxisKey;
-  onMend: (mend: Correction) => void;
-  onConsider: ((mend: Correction | null) => void) | undefined;
-}) {
-  const what = mend.additions.map((one) => one.line).join(' + ');
-  const show = () => onConsider?.(mend);
-  const hide = () => onConsider?.(null);
-  return (
-    <ButtonBase
-      data-mend={axis}
-      title={say.itBringsItIn(mend.why)}
-      onMouseEnter={show}
-      onMouseLeave={hide}
-      onFocus={show}
-      onBlur={hide}
-      onClick={() => {
-        hide();
-        onMend(mend);
-      }}
-      sx={wayIn}
-    >
-      {say.add(what)}
-    </ButtonBase>
-  );
-}
-
 /** Mustard, horseradish, wasabi: on a scale of its own, for no family has a window of it. */
 function Bite({ pungency }: { pungency: Pungency }) {
   return (
@@ -278,27 +153,6 @@ function Bite({ pungency }: { pungency: Pungency }) {
   );
 }
 
-/** The same five bars, small and with their names, as a sauce's mark. */
-export function BarMark({ axes }: { axes: Axes }) {
-  const label = whatIsOff(axes);
-  return (
-    <Box role="img" aria-label={label === '' ? say.balanced : label} sx={{ display: 'grid', rowGap: '1px', py: '2px' }}>
-      {axisKeys.map((key) => (
-        <Box key={key} sx={markRow}>
-          <Box component="span" sx={{ fontSize: '0.7rem', lineHeight: '12px', color: 'text.secondary' }}>
-            {key}
-          </Box>
-          <Box sx={{ position: 'relative', height: 12 }}>
-            <Box sx={{ position: 'absolute', left: 0, right: 0, top: 5, height: 2, bgcolor: 'bar.track' }} />
-            {axes[key].window_steps !== null && <Box sx={markWindow} />}
-            <Box sx={markStanding} style={{ left: `${place(axes[key].steps, axes[key].window_steps)}%` }} />
-          </Box>
-        </Box>
-      ))}
-    </Box>
-  );
-}
-
 const tentative = {
   '& [data-window]': {
     bgcolor: 'transparent',
@@ -306,27 +160,6 @@ const tentative = {
     borderColor: 'bar.windowEdge',
   },
 } as const;
-const markRow = { display: 'grid', gridTemplateColumns: '38px minmax(0, 1fr)', columnGap: 0.75 } as const;
-const markWindow = {
-  position: 'absolute',
-  left: `${channelStart}%`,
-  width: `${channelEnd - channelStart}%`,
-  top: 0,
-  bottom: 0,
-  bgcolor: 'bar.window',
-  borderLeft: '2px solid',
-  borderRight: '2px solid',
-  borderColor: 'bar.windowEdge',
-} as const;
-const markStanding = {
-  position: 'absolute',
-  top: 1,
-  width: 5,
-  height: 10,
-  ml: '-2.5px',
-  bgcolor: 'bar.value',
-} as const;
-const axisName = { fontWeight: 700, fontSize: '1.05rem', lineHeight: 1.15 } as const;
 const pressedName = {
   ...axisName,
   justifyContent: 'flex-start',
@@ -338,79 +171,13 @@ const pressedName = {
     textUnderlineOffset: '4px',
   },
 } as const;
-const strip = { position: 'absolute', top: '20%', bottom: '20%' } as const;
 const pungent = { ...strip, left: 0, bgcolor: 'bar.doubt' } as const;
-const track = { ...strip, right: 0, bgcolor: 'bar.track' } as const;
-const windowStrip = {
-  ...strip,
-  left: `${channelStart}%`,
-  width: `${channelEnd - channelStart}%`,
-  bgcolor: 'bar.window',
-  borderLeft: '2px solid',
-  borderRight: '2px solid',
-  borderColor: 'bar.windowEdge',
-} as const;
-const ownBracket = {
-  position: 'absolute',
-  top: 0,
-  height: '22%',
-  border: '2px solid',
-  borderBottom: 0,
-  borderColor: 'bar.preview',
-} as const;
-const whisker = {
-  position: 'absolute',
-  top: '50%',
-  height: 8,
-  mt: '-4px',
-  borderLeft: '2px solid',
-  borderRight: '2px solid',
-  borderColor: 'bar.doubt',
-  '&::before': { content: '""', position: 'absolute', left: 0, right: 0, top: 3, height: 2, bgcolor: 'bar.doubt' },
-} as const;
-/** From where it stands to where it would: only while something is considered. */
-const noWay = {
-  position: 'absolute',
-  top: '50%',
-  borderTop: '3px dotted',
-  borderColor: 'bar.preview',
-  mt: '-1.5px',
-  opacity: 0,
-} as const;
-const way = { ...noWay, opacity: 1, transition: `left ${pace}, width ${pace}` } as const;
-const noGoal = {
-  position: 'absolute',
-  top: 0,
-  bottom: 0,
-  width: 12,
-  ml: '-6px',
-  border: '3px solid',
-  borderColor: 'bar.preview',
-  bgcolor: 'background.paper',
-  opacity: 0,
-} as const;
-const goal = { ...noGoal, opacity: 1, transition: `left ${pace}` } as const;
-const standing = {
-  position: 'absolute',
-  top: 0,
-  bottom: 0,
-  width: 7,
-  ml: '-3.5px',
-  bgcolor: 'bar.value',
-  transition: `left ${pace}`,
-} as const;
 const middle = {
   position: 'absolute',
   left: `${channelStart}%`,
   width: `${channelEnd - channelStart}%`,
   textAlign: 'center',
   whiteSpace: 'nowrap',
-} as const;
-const grid = {
-  display: 'grid',
-  gridTemplateColumns: { xs: '64px 1fr 76px', sm: '76px 1fr 84px' },
-  columnGap: 1.5,
-  alignItems: 'center',
 } as const;
 const below = {
   display: 'flex',
@@ -423,26 +190,5 @@ const below = {
   color: 'text.primary',
   pl: { xs: 0, sm: '88px' },
 } as const;
-const small = { fontSize: '0.8rem', color: 'text.secondary' } as const;
 const range = { ...small, ml: 'auto', fontWeight: 400, whiteSpace: 'nowrap' } as const;
 const rangeBesideWayIn = { ...range, display: { xs: 'none', sm: 'inline' } } as const;
-const figures = { textAlign: 'right', whiteSpace: 'nowrap', lineHeight: 1.15 } as const;
-const wayIn = {
-  font: 'inherit',
-  lineHeight: '20px',
-  fontWeight: 700,
-  px: 0.5,
-  mx: -0.5,
-  textDecoration: 'underline',
-  textUnderlineOffset: '3px',
-  borderRadius: '4px',
-  // a thumb needs more than the words
-  position: 'relative',
-  '&::after': {
-    content: '""',
-    position: 'absolute',
-    inset: '-2px -6px',
-    '@media (pointer: coarse)': { inset: '-12px -6px' },
-  },
-  '&:hover, &:focus-visible': { bgcolor: 'bar.window' },
-} as const;

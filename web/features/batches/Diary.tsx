@@ -2,7 +2,7 @@ import { fixed } from '../../ui/locale';
 import { Box, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import type { SauceLog } from '../../api/client';
-import { BarMark } from '../../ui/AxisBars';
+import { BarMark } from '../../ui/BarMark';
 import { ColourDrop } from '../../ui/ColourDrop';
 import { day, grams, spoken, whatIsOff } from '../../ui/words';
 import { tasted } from './tasted';

@@ -4,7 +4,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, useSyncExternalStore, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Cook, CookEvent, Instruments, Move } from '../../api/client';
-import { BarMark } from '../../ui/AxisBars';
+import { BarMark } from '../../ui/BarMark';
 import { grams } from '../../ui/words';
 import { CoolingMove } from './CoolingMove';
 import { FillMove } from './FillMove';

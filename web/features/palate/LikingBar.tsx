@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import type { AxisKey, Palate } from '../../api/client';
-import { place } from '../../ui/AxisBars';
+import { place } from '../../ui/barPlace';
 import { axisNames } from '../../ui/words';
 import { say } from './sentences';
 

@@ -1,7 +1,8 @@
 import { Box, GlobalStyles, Typography, useMediaQuery } from '@mui/material';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { type Advice, type Axes, type AxisKey, type Correction, type Kitchen, type Sauce } from '../../api/client';
-import { AxisBars, BarMark } from '../../ui/AxisBars';
+import { AxisBars } from '../../ui/AxisBars';
+import { BarMark } from '../../ui/BarMark';
 import { Choice } from '../../ui/Choice';
 import { Frame } from '../../ui/Frame';
 import { BatchLine } from './BatchLine';

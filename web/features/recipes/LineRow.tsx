@@ -2,6 +2,7 @@ import { Box, ButtonBase, InputBase } from '@mui/material';
 import { type ClipboardEvent, type KeyboardEvent, memo, type PointerEvent } from 'react';
 import { Link } from 'react-router';
 import type { Line } from '../../api/client';
+import { describe } from '../../ui/describe';
 import { grams } from '../../ui/words';
 import { type DraftLine, isHeading } from './draft';
 import { say } from './sentences';
@@ -118,6 +119,7 @@ export const LineRow = memo(function LineRow({
         <InputBase
           inputRef={(field: HTMLInputElement | null) => {
             actions.keep(line.id, field);
+            if (field !== null) describe(field, noteId);
           }}
           value={line.text}
           fullWidth
@@ -138,7 +140,6 @@ export const LineRow = memo(function LineRow({
               'aria-controls': isOpen ? listId : undefined,
               'aria-activedescendant': isOpen && chosen >= 0 ? `${listId}-${chosen}` : undefined,
               'aria-label': isStage ? say.stageLine(index) : say.line(index),
-              'aria-describedby': noteId,
               spellCheck: false,
               onPaste: (event: ClipboardEvent<HTMLInputElement>) => {
                 actions.paste(event, index);

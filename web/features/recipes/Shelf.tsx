@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { api, type ShelfSauce, type Style, Unreachable } from '../../api/client';
 import { kitchenQuery, shelfQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
-import { BarMark } from '../../ui/AxisBars';
+import { BarMark } from '../../ui/BarMark';
 import { ColourDrop } from '../../ui/ColourDrop';
 import { whatIsOff } from '../../ui/words';
 import { FromTypical, WriteIn } from './WaysIn';

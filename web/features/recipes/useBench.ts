@@ -21,12 +21,19 @@ function apply(draft: Draft, correction: Correction): Draft {
   };
 }
 
+/** What is weighed: a draft as its family, or as the one it looks like. */
+const formulaOf = (draft: Draft, presumed: string | null, sauce: number): Formula => ({
+  ...editOf(draft),
+  style: draft.style ?? presumed,
+  sauce,
+});
+
 export type Bench = ReturnType<typeof useBench>;
 
 /** One sauce being designed: its draft with the way back, what it comes to, what could be added, and where it is stored. */
 export function useBench(sauce: Sauce, kitchen: Kitchen) {
   const [saver] = useState(() => new Saver(sauce));
-  const { draft, change, undo, redo, canUndo, canRedo } = useHistory(saver.start);
+  const { draft, change: changeDraft, undo, redo, canUndo, canRedo } = useHistory(saver.start);
   const saving = useSyncExternalStore(saver.subscribe, saver.current);
   const [complaint, setComplaint] = useState<string | null>(null);
   const [said, setSaid] = useState('');
@@ -35,12 +42,17 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
 
   const presumed = usePresumedFamily(sauce);
   const family = draft.style ?? presumed.family;
-  const formula = useMemo<Formula>(
-    () => ({ ...editOf(draft), style: family, sauce: sauce.id }),
-    [draft, family, sauce.id],
-  );
+  const formula = useMemo(() => formulaOf(draft, presumed.family, sauce.id), [draft, presumed.family, sauce.id]);
   const isEmpty = formula.lines.every((line) => line.trim() === '');
   const balance = useLatest(formula, api.balance);
+  const { askNow } = balance;
+  const change = useCallback(
+    (next: (now: Draft) => Draft, move: string | null = null) => {
+      // the kitchen weighs it while the page is drawn
+      askNow(formulaOf(changeDraft(next, move), presumed.family, sauce.id));
+    },
+    [askNow, changeDraft, presumed.family, sauce.id],
+  );
   const wish = useMemo(() => ({ ...formula, complaint }), [formula, complaint]);
   const hasAim = family !== null || complaint !== null;
   // what to add is asked once the bars stand, so that it never keeps them waiting
