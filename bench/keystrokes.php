@@ -33,16 +33,16 @@ printf(
     Kitchen::at($found->server, 0.95),
 );
 printf(
-    "  keystroke to repainted bars     median %5.0f ms   95th percentile %5.0f ms   (wanted: 100 and 250)\n",
+    "  keystroke to repainted bars     median %5.0f ms   95th percentile %5.0f ms   (wanted: 60 and 120)\n",
     $median,
     $late,
 );
 printf("  requests in flight at once      at most %d\n", $found->inFlight());
 printf("  ten keys in a burst asked       %d balances\n", $found->inBurst);
 printf(
-    "First load of the bench: %.0f kB of script, %.0f kB of style, %.0f kB of fonts (compressed; wanted: script under 300 kB)\n",
+    "First load of the bench: %.0f kB of script, %.0f kB of style, %.0f kB of fonts (compressed; wanted: script under 240 kB)\n",
     $loaded['script'],
     $loaded['style'],
     $loaded['fonts'],
 );
-exit(count($found->totals) < EDITS || $median > 100.0 || $late > 250.0 || $loaded['script'] > 300.0 ? 1 : 0);
+exit(count($found->totals) < EDITS || $median > 60.0 || $late > 120.0 || $loaded['script'] > 240.0 ? 1 : 0);
