@@ -1,6 +1,7 @@
 import createClient from 'openapi-fetch';
 import { epoch } from './epoch';
 import type { paths } from './generated';
+import { told } from './told';
 import { fetchFromKitchen, KitchenRequest, writtenFor } from './transport';
 import type {
   AdviceRequest,
@@ -38,7 +39,7 @@ const client = createClient<paths>({
 });
 
 /** What was answered; what was refused has been thrown by then. */
-const answer = async <Answer>(call: Promise<{ data?: Answer }>): Promise<Answer> => (await call).data as Answer;
+const answer = async <Answer>(call: Promise<{ data?: Answer }>): Promise<Answer> => told((await call).data as Answer);
 
 /** What of an asking the caller may decide. */
 type Asking = { signal?: AbortSignal; cache?: RequestCache };

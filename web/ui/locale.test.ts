@@ -1,17 +1,6 @@
-import { afterEach, expect, test } from 'vitest';
+import { expect, test } from 'vitest';
 import { choose, fixed, money, upTo } from './locale';
 import { figure, grams, typedNumber } from './words';
-
-const store = new Map<string, string>();
-globalThis.localStorage = {
-  getItem: (key: string) => store.get(key) ?? null,
-  setItem: (key: string, value: string) => store.set(key, value),
-  removeItem: (key: string) => store.delete(key),
-} as unknown as Storage;
-
-afterEach(() => {
-  store.clear();
-});
 
 test('figures have as many places as before, and nothing between their thousands', () => {
   choose('locale', 'en-GB');

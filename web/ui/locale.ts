@@ -75,6 +75,9 @@ export const fixed = (value: number, places: number): string => number(value, pl
 /** With so many places at most: "2.5", "2". */
 export const upTo = (value: number, places: number): string => number(value, 0, places);
 
+/** "." or ",". */
+export const decimalSign = (): string => fixed(0.5, 1).charAt(1);
+
 /** "£3.20", as the cook's currency is written; "3.20" where it is not known. */
 export function money(amount: number): string {
   const paidIn = currency();
