@@ -10,7 +10,7 @@ import { BenchBanners } from './BenchBanners';
 import { BenchHead } from './BenchHead';
 import { BenchPanel, type Panel, panels } from './BenchPanel';
 import { SauceFoot } from './SauceHead';
-import { Hazards, SauceFacts } from './SauceFacts';
+import { Hazards } from './SauceFacts';
 import { useInView } from '../../ui/useInView';
 import { useBench } from './useBench';
 import { useBenchKeys } from './useBenchKeys';
@@ -158,14 +158,6 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                   />
                 )}
               </Box>
-              {report !== null && (
-                <SauceFacts
-                  report={report}
-                  family={
-                    style === null ? null : say.fromReferenceFormulas(style.name, style.references, style.schools)
-                  }
-                />
-              )}
             </Box>
           </Box>
         ) : (

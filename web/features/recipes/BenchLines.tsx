@@ -4,6 +4,7 @@ import type { Balance, Kitchen } from '../../api/client';
 import { newLine } from './draft';
 import { LineEditor } from './LineEditor';
 import { RecipeSettings } from './RecipeSettings';
+import { SauceFacts } from './SauceFacts';
 import { SetAside } from './SetAside';
 import type { Bench } from './useBench';
 import { say } from './sentences';
@@ -19,7 +20,7 @@ interface Props {
 
 const noLines: Balance['lines'] = [];
 
-/** The recipe as it is written, and what is set once. */
+/** The recipe as it is written, what is set once, and what is to be known of what it holds. */
 export function BenchLines({ ref, bench, kitchen, shares, onSwap }: Props) {
   return (
     <Box ref={ref} component="section" aria-label={say.theSauce} sx={{ order: { xs: 2, md: 0 } }}>
@@ -57,6 +58,18 @@ export function BenchLines({ ref, bench, kitchen, shares, onSwap }: Props) {
         {say.addAStage}
       </Button>
       <RecipeSettings draft={bench.draft} kitchen={kitchen} set={bench.set} />
+      <Box sx={{ minHeight: 44 }}>
+        {bench.report !== null && !bench.isEmpty && (
+          <SauceFacts
+            report={bench.report}
+            family={
+              bench.style === null
+                ? null
+                : say.fromReferenceFormulas(bench.style.name, bench.style.references, bench.style.schools)
+            }
+          />
+        )}
+      </Box>
       <SetAside
         aside={bench.draft.set_aside}
         onIngredient={(at) => {

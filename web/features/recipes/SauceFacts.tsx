@@ -49,7 +49,7 @@ export function SauceFacts({ report, family }: { report: Balance; family: string
     ['sure', say.howSureIsIt],
   ];
   return (
-    <Box component="section" aria-label={say.whatToKnow} sx={{ mt: 1.5, fontSize: '0.9rem' }}>
+    <Box component="section" aria-label={say.whatToKnow} sx={{ mt: 0.5, fontSize: '0.9rem' }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
         {report.allergens.length > 0 && <Chip variant="outlined" label={say.holds(report.allergens.join(', '))} />}
         {report.diets.length > 0 && <Chip variant="outlined" label={say.fits(report.diets.join(', '))} />}
