@@ -1,12 +1,13 @@
 import { Box } from '@mui/material';
 import { type ClipboardEvent, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { api, type Formula, type Line } from '../../api/client';
-import { type DraftLine, moved, newLine, type Tag, withTag } from './draft';
+import type { Formula, Line } from '../../api/client';
+import { type DraftLine, type Tag, withTag } from './draft';
 import { later } from '../../ui/later';
 import { LineRow, type RowActions } from './LineRow';
-import { useLatest } from '../../api/useLatest';
 import { useLineDrag } from './useLineDrag';
+import { useLineEdits } from './useLineEdits';
 import { useLineKeys } from './useLineKeys';
+import { noOffers, useNameOffers, type Writing } from './useNameOffers';
 import { byRow } from './understood';
 import { useNudge } from './useNudge';
 import { say } from './sentences';
@@ -27,13 +28,6 @@ interface Props {
   onAside: (index: number) => void;
 }
 
-interface Writing {
-  readonly index: number;
-  readonly text: string;
-}
-
-const noOffers: readonly string[] = [];
-
 /** The lines as a cook writes them, each with what was understood beside it. */
 export function LineEditor({ lines, understood: entries, formula, shares, onChange, onSwap, onPage, onAside }: Props) {
   const understood = useMemo(() => byRow(entries), [entries]);
@@ -42,40 +36,19 @@ export function LineEditor({ lines, understood: entries, formula, shares, onChan
   const focusNext = useRef<number | null>(lines.length === 1 && lines[0]?.text === '' ? lines[0].id : null);
   const current = useRef(lines);
   const meanings = useRef(understood);
-  const mends = useRef(new Map<number, readonly string[]>());
   const [writing, setWriting] = useState<Writing | null>(null);
   const [chosen, setChosen] = useState(-1);
   const [menu, setMenu] = useState<{ index: number; anchor: HTMLElement } | null>(null);
   const { drag, dragged } = useLineDrag(onChange);
   const nudge = useNudge(formula, current, onChange, fields);
 
-  const question = useMemo(
-    () =>
-      writing === null
-        ? null
-        : {
-            text: writing.text.slice(0, 400),
-            ...(formula.measures === undefined ? {} : { measures: formula.measures }),
-            sauce: formula.sauce ?? null,
-          },
-    [writing, formula.measures, formula.sauce],
-  );
-  const found = useLatest(question, api.suggest);
-  const offers = useMemo(
-    () =>
-      writing === null
-        ? noOffers
-        : (found.answer?.suggestions ?? [])
-            .map((one) => one.text)
-            .filter((text) => text.toLowerCase() !== writing.text.trim().toLowerCase()),
-    [writing, found.answer],
-  );
+  const offers = useNameOffers(writing, formula);
   const state = useRef({ offers, chosen, writing });
 
   useLayoutEffect(() => {
     current.current = lines;
     meanings.current = understood;
-    state.current = { offers: found.isCurrent ? offers : noOffers, chosen, writing };
+    state.current = { offers, chosen, writing };
     nudge.settle();
     if (focusNext.current !== null) {
       const field = fields.current.get(focusNext.current);
@@ -85,57 +58,18 @@ export function LineEditor({ lines, understood: entries, formula, shares, onChan
     }
   });
 
-  const focusAt = useCallback((index: number) => {
-    const line = current.current[index];
-    const field = line === undefined ? undefined : fields.current.get(line.id);
-    field?.focus();
-    field?.setSelectionRange(field.value.length, field.value.length);
-  }, []);
+  const { focusAt, move, insertAfter, remove, setText, mend } = useLineEdits({
+    linesRef: current,
+    meaningsRef: meanings,
+    fields,
+    focusNextRef: focusNext,
+    onChange,
+  });
 
   const stopWriting = useCallback(() => {
     setWriting(null);
     setChosen(-1);
   }, []);
-
-  const move = useCallback(
-    (from: number, to: number) => {
-      const line = current.current[from];
-      if (line === undefined || to < 0 || to >= current.current.length) return;
-      focusNext.current = line.id;
-      onChange((now) => moved(now, from, to), null);
-    },
-    [onChange],
-  );
-
-  /** Puts lines in after one, whose own text is replaced, or which goes when the replacement is empty. */
-  const insertAfter = useCallback(
-    (index: number, texts: readonly string[], replaced: string | null) => {
-      const added = texts.map(newLine);
-      focusNext.current = added.at(-1)?.id ?? null;
-      onChange((now) => {
-        const at = now[index];
-        const kept = at === undefined || replaced === '' ? [] : [replaced === null ? at : { ...at, text: replaced }];
-        return [...now.slice(0, index), ...kept, ...added, ...now.slice(index + 1)];
-      }, null);
-    },
-    [onChange],
-  );
-
-  const remove = useCallback(
-    (index: number) => {
-      const all = current.current;
-      focusNext.current = all[index === 0 ? 1 : index - 1]?.id ?? null;
-      onChange((now) => (now.length > 1 ? now.filter((_, at) => at !== index) : [newLine('')]), null);
-    },
-    [onChange],
-  );
-
-  const setText = useCallback(
-    (index: number, text: string) => {
-      onChange((now) => now.map((one, at) => (at === index ? { ...one, text } : one)), null);
-    },
-    [onChange],
-  );
 
   const take = useCallback(
     (index: number, text: string) => {
@@ -144,26 +78,6 @@ export function LineEditor({ lines, understood: entries, formula, shares, onChan
       focusNext.current = current.current[index]?.id ?? null;
     },
     [setText, stopWriting],
-  );
-
-  /** Takes the next offered reading of a line; after the last comes what was written at first. */
-  const mend = useCallback(
-    (index: number) => {
-      const line = current.current[index];
-      if (line === undefined) return;
-      const offered = mends.current.get(line.id);
-      const isOffer = offered !== undefined && offered.includes(line.text);
-      const texts = isOffer
-        ? offered
-        : [line.text, ...(meanings.current[index]?.choices ?? []).map((choice) => choice.text)];
-      const next = texts[(texts.indexOf(line.text) + 1) % texts.length];
-      if (texts.length < 2 || next === undefined) return;
-      mends.current.set(line.id, texts);
-      const [first = '', ...rest] = next.split('\n');
-      if (rest.length > 0) insertAfter(index, rest, first);
-      else setText(index, next);
-    },
-    [insertAfter, setText],
   );
 
   const openMenu = useCallback((index: number, anchor: HTMLElement) => {
@@ -252,7 +166,7 @@ export function LineEditor({ lines, understood: entries, formula, shares, onChan
             index={index}
             understood={understood[index]}
             share={shares.get(index + 1) ?? ''}
-            suggestions={writing?.index === index && found.isCurrent ? offers : noOffers}
+            suggestions={writing?.index === index ? offers : noOffers}
             chosen={writing?.index === index ? chosen : -1}
             isDragged={dragged === line.id}
             placeholder={lines.length === 1 ? say.cupCiderVinegar : ''}

@@ -4,9 +4,10 @@ import { useNavigate } from 'react-router';
 import { api, type AxisKey, type Correction, type Formula, type Kitchen, type Sauce } from '../../api/client';
 import { palateQuery } from '../../api/queries';
 import { useLatest } from '../../api/useLatest';
-import { type Draft, type DraftLine, editOf, hasTag, newLine, relined, withPage } from './draft';
+import { type Draft, type DraftLine, editOf, hasTag, newLine, relined } from './draft';
 import { Saver } from './Saver';
 import { useHistory } from './useHistory';
+import { usePage } from './usePage';
 import { usePresumedFamily } from './usePresumedFamily';
 import { say } from './sentences';
 
@@ -139,55 +140,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     document.title = say.sauceTitle(draft.title);
   }, [draft.title]);
 
-  const { lookAnew } = presumed;
-  /** Takes in a page that was pasted at a line, as one move; false while the kitchen is away. */
-  const takePage = useCallback(
-    async (text: string, index: number): Promise<boolean> => {
-      try {
-        const page = await api.readPage({ text, measures: draft.measures });
-        change((now) => withPage(now, page, index));
-        lookAnew();
-        setSaid(say.readLinesStepsUndoTakes(page.lines.length, page.method.length));
-        return true;
-      } catch {
-        return false;
-      }
-    },
-    [change, draft.measures, lookAnew],
-  );
-
-  const setAside = useCallback(
-    (index: number) => {
-      change((now) => {
-        const line = now.lines[index];
-        if (line === undefined || line.text.trim() === '') return now;
-        const left = now.lines.filter((_, at) => at !== index);
-        return {
-          ...now,
-          lines: left.length > 0 ? left : [newLine('')],
-          set_aside: [...now.set_aside, { text: line.text, why: 'note' }],
-        };
-      });
-    },
-    [change],
-  );
-
-  const takeBack = useCallback(
-    (at: number, as: 'ingredient' | 'step') => {
-      change((now) => {
-        const aside = now.set_aside[at];
-        if (aside === undefined) return now;
-        const rest = { ...now, set_aside: now.set_aside.filter((_, place) => place !== at) };
-        return as === 'step'
-          ? { ...rest, method: [...now.method, aside.text] }
-          : {
-              ...rest,
-              lines: [...now.lines.filter((line) => line.text.trim() !== ''), newLine(aside.text), newLine('')],
-            };
-      });
-    },
-    [change],
-  );
+  const { takePage, setAside, takeBack } = usePage(draft.measures, change, presumed.lookAnew, setSaid);
 
   const keepMine = async () => {
     saver.giveUp();
