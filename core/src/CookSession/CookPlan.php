@@ -83,10 +83,10 @@ final readonly class CookPlan
      */
     public function rebalancing(CookRecord $record): array
     {
-        if ($record->isSettled || count($record->actual) >= count($this->countedLines())) {
+        if ($record->weighings->isSettled || count($record->weighings->actual) >= count($this->countedLines())) {
             return [];
         }
-        $ways = Rebalance::ways($this->countedLines(), $record->actual);
+        $ways = Rebalance::ways($this->countedLines(), $record->weighings->actual);
 
         return $ways[0]->away < self::WORTH_REBALANCING ? [] : $ways;
     }
@@ -94,7 +94,7 @@ final readonly class CookPlan
     /** Grams of a line that are still to be measured: as planned, or as it was rebalanced. */
     public function target(int $line, CookRecord $record): ?float
     {
-        return $record->changed[$line] ?? $this->scale->lines[$line]->grams;
+        return $record->weighings->changed[$line] ?? $this->scale->lines[$line]->grams;
     }
 
     /**
@@ -120,7 +120,7 @@ final readonly class CookPlan
     public function asItGoes(CookRecord $record): Formula
     {
         $formula = $this->goesIn($record);
-        $weighed = $record->sauceGrams();
+        $weighed = $record->weighings->sauceGrams();
         if ($weighed !== null) {
             return $formula->uncooked()->cookedTo(
                 MeasuredYield::estimated($weighed + $this->laterGrams($record), 0.01 * $weighed),
@@ -139,9 +139,9 @@ final readonly class CookPlan
         $lines = [];
         foreach ($this->scale->after->lines as $number => $line) {
             $planned = $line->grams->value ?? 0.0;
-            $grams = $record->actual[$number] ?? $record->changed[$number] ?? $planned;
+            $grams = $record->weighings->actual[$number] ?? $record->weighings->changed[$number] ?? $planned;
             $lines[] = match (true) {
-                !isset($record->actual[$number]), isset($record->asPlanned[$number]) => $planned > 0.0
+                !isset($record->weighings->actual[$number]), isset($record->weighings->asPlanned[$number]) => $planned > 0.0
                     ? $line->times($grams / $planned)
                     : $line,
                 default => self::weighed($line, $grams),
@@ -157,7 +157,7 @@ final readonly class CookPlan
         $later = 0.0;
         foreach ($this->stages as $cooked) {
             foreach ($cooked->stage->isOffTheHeat ? $cooked->stage->lines : [] as $number => $line) {
-                $later += $record->actual[$number] ?? $record->changed[$number] ?? $line->grams->value ?? 0.0;
+                $later += $record->weighings->actual[$number] ?? $record->weighings->changed[$number] ?? $line->grams->value ?? 0.0;
             }
         }
 
@@ -170,14 +170,14 @@ final readonly class CookPlan
      */
     public function weighedCook(CookRecord $record): ?WeighedCook
     {
-        $weighed = $record->sauceGrams();
+        $weighed = $record->weighings->sauceGrams();
         $surface = $this->pan?->squareMetres;
         [$minutes, $heats] = [0.0, []];
         foreach ($this->steps() as $number => $step) {
             if ($step->kind !== 'reduce' || $step->heat === null) {
                 continue;
             }
-            ['started' => $started, 'done' => $done] = $record->steps[$number] ?? ['started' => null, 'done' => null];
+            ['started' => $started, 'done' => $done] = $record->times->steps[$number] ?? ['started' => null, 'done' => null];
             if ($started === null || $done === null) {
                 return null;
             }

@@ -67,14 +67,14 @@ final readonly class Move
     public static function all(CookPlan $plan, CookRecord $record): array
     {
         $isBoiled = $plan->isBoiledDown();
-        $moves = $isBoiled ? [new self('pan-empty', null, $record->panEmpty !== null)] : [];
+        $moves = $isBoiled ? [new self('pan-empty', null, $record->weighings->panEmpty !== null)] : [];
         $contents = implode(', ', array_map(static fn(MeasureTask $item): string => $item->name, $plan->items));
         $steps = $plan->steps();
         $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
         $lastHot = $hot === [] ? ($isBoiled ? count($steps) : null) : max($hot);
         $off = [
-            ...($isBoiled ? [new self('pan-reads', null, $record->panReads !== null)] : []),
-            new self('cool', null, $record->heatOff !== null),
+            ...($isBoiled ? [new self('pan-reads', null, $record->weighings->panReads !== null)] : []),
+            new self('cool', null, $record->readings->heatOff !== null),
         ];
         [$at, $spoon, $isHot] = [0, null, false];
         foreach ($plan->stages as $number => $cooked) {
@@ -87,14 +87,14 @@ final readonly class Move
                 $moves[] = new self(
                     'measure',
                     $title,
-                    isset($record->actual[$item->line]),
+                    isset($record->weighings->actual[$item->line]),
                     measure: $item,
                     take: $needed === $spoon ? null : $needed,
                 );
                 $spoon = $needed;
             }
             foreach ($cooked->stage->steps as $step) {
-                $isDone = ($record->steps[$at]['done'] ?? null) !== null;
+                $isDone = ($record->times->steps[$at]['done'] ?? null) !== null;
                 $moves[] = new self(
                     'step',
                     $title,
@@ -112,8 +112,8 @@ final readonly class Move
         return [
             ...$moves,
             ...($lastHot === $at ? $off : []),
-            new self('readings', null, $record->ph !== null || $record->solids !== null),
-            new self('fill', null, $record->finished !== null),
+            new self('readings', null, $record->readings->ph !== null || $record->readings->solids !== null),
+            new self('fill', null, $record->readings->finished !== null),
         ];
     }
 }

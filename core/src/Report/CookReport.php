@@ -63,7 +63,7 @@ final readonly class CookReport extends Report
         $spoons = Spoons::of($measures);
         $water = $plan->toBoilOff();
         $sauce = $plan->stopAt($record);
-        $cooling = $record->cooling($now);
+        $cooling = $record->readings->cooling($now);
 
         return new self(
             $plan->scale->factor,
@@ -73,14 +73,14 @@ final readonly class CookReport extends Report
                 static fn(Move $move): MoveReport => MoveReport::of($move, $plan, $record, $spoons),
                 Move::all($plan, $record),
             ),
-            array_map(TimerReport::of(...), $record->timers),
+            array_map(TimerReport::of(...), $record->times->timers),
             [
-                'empty_grams' => $record->panEmpty,
+                'empty_grams' => $record->weighings->panEmpty,
                 'sauce_grams' => $sauce,
-                'reads_grams' => $record->panEmpty === null ? null : $sauce + $record->panEmpty,
-                'read_grams' => $record->panReads,
-                'weighed_sauce_grams' => $record->sauceGrams(),
-                'tolerance_grams' => MeasureTask::tolerance($sauce + ($record->panEmpty ?? 0.0)),
+                'reads_grams' => $record->weighings->panEmpty === null ? null : $sauce + $record->weighings->panEmpty,
+                'read_grams' => $record->weighings->panReads,
+                'weighed_sauce_grams' => $record->weighings->sauceGrams(),
+                'tolerance_grams' => MeasureTask::tolerance($sauce + ($record->weighings->panEmpty ?? 0.0)),
                 'water_grams' => $water['grams'],
                 'minutes' => $water['minutes'],
             ],
@@ -90,8 +90,8 @@ final readonly class CookReport extends Report
             ),
             $cooling === null ? null : CoolingReport::of($cooling),
             Cooling::rule(),
-            new Exact($record->heatOff),
-            new Exact($record->finished),
+            new Exact($record->readings->heatOff),
+            new Exact($record->readings->finished),
             array_map(CookEventReport::of(...), $record->events),
             new Exact($now),
         );

@@ -68,7 +68,7 @@ final readonly class MoveReport extends Report
         Spoons $spoons,
     ): array {
         $grams = $plan->target($task->line, $record);
-        $isChanged = isset($record->changed[$task->line]);
+        $isChanged = isset($record->weighings->changed[$task->line]);
         $measure = $isChanged && $grams !== null ? $plan->words($task->line, $grams, $spoons) : $task->measure;
 
         return [
@@ -79,7 +79,7 @@ final readonly class MoveReport extends Report
             'says' => $task->says($measure),
             'take' => $take,
             'note' => $task->note,
-            'actual_grams' => $record->actual[$task->line] ?? null,
+            'actual_grams' => $record->weighings->actual[$task->line] ?? null,
             'changed' => $isChanged,
             'tolerance_grams' => MeasureTask::tolerance($grams),
         ];

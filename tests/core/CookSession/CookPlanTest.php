@@ -90,7 +90,7 @@ final class CookPlanTest extends TestCase
 
         self::assertSame(130.0, $formula->lines[2]->grams?->value);
         self::assertEqualsWithDelta(1.3, $formula->lines[2]->grams->deviation, 1e-9, 'weighed to a hundredth');
-        self::assertSame(900.0, $record->sauceGrams());
+        self::assertSame(900.0, $record->weighings->sauceGrams());
         self::assertEqualsWithDelta(
             900.0 + $plan->scale->lines[4]->grams,
             FinishedBatch::of($formula)->mixture->grams(),
@@ -106,7 +106,7 @@ final class CookPlanTest extends TestCase
             self::event(2, 'undone', ['event' => 1.0]),
         ]);
 
-        self::assertSame([], $record->actual);
+        self::assertSame([], $record->weighings->actual);
         self::assertSame([], $record->events);
     }
 
@@ -157,8 +157,8 @@ final class CookPlanTest extends TestCase
             self::event(3, 'timer-stopped', ['timer' => 2.0], 200.0),
         ]);
 
-        self::assertSame([1000.0, 280.0], array_map(static fn($timer): float => $timer->ends(), $record->timers));
-        self::assertSame([null, 200.0], array_map(static fn($timer): ?float => $timer->stopped, $record->timers));
+        self::assertSame([1000.0, 280.0], array_map(static fn($timer): float => $timer->ends(), $record->times->timers));
+        self::assertSame([null, 200.0], array_map(static fn($timer): ?float => $timer->stopped, $record->times->timers));
     }
 
     public function test_a_pan_lighter_than_itself_is_no_weight(): void

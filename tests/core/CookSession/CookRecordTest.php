@@ -153,7 +153,7 @@ final class CookRecordTest extends TestCase
             $this->event('step-started', ['step' => 0], 50.0),
             $this->event('step-done', ['step' => 0], 90.0),
         ]);
-        self::assertSame(['started' => 10.0, 'done' => 90.0], $record->steps[0]);
+        self::assertSame(['started' => 10.0, 'done' => 90.0], $record->times->steps[0]);
     }
 
     public function test_the_sauce_alone_is_what_the_pan_reads_less_the_pan(): void
