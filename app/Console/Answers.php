@@ -120,7 +120,7 @@ final class Answers
 
         return new Answer(
             SwapsReport::of($formula, $call->line(), $swaps, $style?->target, $call->measures()),
-            Printout::swaps($formula->lines[$call->line()]->text, $swaps),
+            Printout::swaps($formula->lines[$call->line()]->text(), $swaps),
         );
     }
 

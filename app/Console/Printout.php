@@ -38,7 +38,7 @@ final class Printout
             $text .= self::right($grams, 9) . '  ' . self::left(
                 $line->ingredient->name ?? '?',
                 22,
-            ) . " {$line->text}{$status}\n";
+            ) . " {$line->text()}{$status}\n";
         }
         $mixture = $balance->mixture;
         $text .= sprintf(
@@ -133,7 +133,7 @@ final class Printout
                 . ($one->candidate->note === null ? '' : " ({$one->candidate->note})") . "\n";
         }
         foreach ($conversion->stuck as $line => $why) {
-            $text .= "{$formula->lines[$line]->ownText()}: {$why}\n";
+            $text .= "{$formula->lines[$line]->written->text}: {$why}\n";
         }
 
         return $text . "\n" . implode("\n", array_filter($report->text, static fn(string $line): bool => $line !== ''))
@@ -183,7 +183,7 @@ final class Printout
                 24,
             )
                 . '  '
-                . ($line->line->ingredient->name ?? $line->line->text)
+                . ($line->line->ingredient->name ?? $line->line->text())
                 . ($line->note === null ? '' : "\n" . str_repeat(' ', 26) . $line->note)
                 . "\n";
         }

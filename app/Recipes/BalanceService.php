@@ -85,7 +85,7 @@ final class BalanceService
     public function linesApart(Recipe $edit): Recipe
     {
         return $edit->withLines(
-            array_map(static fn(ResolvedLine $line): string => $line->ownText(), $this->formula($edit)->lines),
+            array_map(static fn(ResolvedLine $line): string => $line->written->text, $this->formula($edit)->lines),
             $edit->yield,
         );
     }

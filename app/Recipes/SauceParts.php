@@ -51,9 +51,9 @@ final class SauceParts
     {
         return $formula->withLines(...array_map(static function (ResolvedLine $line) use ($refused): ResolvedLine {
             foreach ($line->status === LineStatus::Heading ? [] : $refused as $title) {
-                if (mb_stripos($line->text, $title) !== false) {
+                if (mb_stripos($line->text(), $title) !== false) {
                     return ResolvedLine::unread(
-                        $line->text,
+                        $line->text(),
                         "\"{$title}\" is this sauce, or is made with it: a sauce cannot be part of itself. The line is left out.",
                     );
                 }

@@ -69,13 +69,13 @@ final readonly class AcidityEstimate
         [$unread, $hiding, $protein, $buffering] = [[], [], 0.0, 0.0];
         foreach ($formula->ingredientLines() as $line) {
             if ($line->status === LineStatus::Unknown) {
-                $unread[] = $line->text;
+                $unread[] = $line->text();
             } elseif (
                 $line->countsInTheMixture()
                 && $line->ingredient !== null
                 && !$line->ingredient->composition->acidity->isKnown
             ) {
-                $hiding[] = $line->text;
+                $hiding[] = $line->text();
                 $protein += $line->mixture()->get(Component::Protein);
                 $buffering += self::buffers($line->mixture());
             }

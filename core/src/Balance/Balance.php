@@ -174,7 +174,7 @@ final readonly class Balance
             ', ',
             array_map(
                 static fn(ResolvedLine $line): string => '"' . mb_strimwidth(
-                    trim($line->text),
+                    trim($line->text()),
                     0,
                     40,
                     '…',
@@ -304,14 +304,14 @@ final readonly class Balance
                 $notes[] = sprintf(
                     'Line %d, "%s", is left out: %s',
                     $line->number($number),
-                    mb_strimwidth($line->ownText(), 0, 60, '…'),
+                    mb_strimwidth($line->written->text, 0, 60, '…'),
                     $line->note ?? '',
                 );
             } elseif ($line->status === LineStatus::ToTaste) {
                 $notes[] = sprintf(
                     'Line %d, "%s", has no amount and counts as none.',
                     $line->number($number),
-                    mb_strimwidth($line->ownText(), 0, 60, '…'),
+                    mb_strimwidth($line->written->text, 0, 60, '…'),
                 );
             }
         }

@@ -68,7 +68,7 @@ final readonly class Formula
     public function lineOfRow(int $row): ?int
     {
         foreach ($this->lines as $number => $line) {
-            if ($line->row === $row) {
+            if ($line->place->row === $row) {
                 return $number;
             }
         }
@@ -89,14 +89,14 @@ final readonly class Formula
         $rows = [];
         foreach (array_keys($edits) as $number) {
             $line = $this->lines[$number];
-            $row = $line->row < 0 ? $number : $line->row;
+            $row = $line->place->row ?? $number;
             $parts = [];
-            foreach ($line->part === null ? [] : $this->lines as $at => $other) {
-                if ($other->row === $line->row) {
-                    $parts[] = $edits[$at] ?? $other->ownText();
+            foreach ($line->place->part === null ? [] : $this->lines as $at => $other) {
+                if ($other->place->row === $line->place->row) {
+                    $parts[] = $edits[$at] ?? $other->written->text;
                 }
             }
-            $rows[$row] = $line->part === null ? $edits[$number] : implode(' + ', array_filter($parts));
+            $rows[$row] = $line->place->part === null ? $edits[$number] : implode(' + ', array_filter($parts));
         }
 
         return $rows;

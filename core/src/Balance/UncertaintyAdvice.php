@@ -57,7 +57,7 @@ final readonly class UncertaintyAdvice
             (int) round(100.0 * $this->share),
             $this->axis->value,
             $line->number($this->line),
-            mb_strtolower($line->ingredient->name ?? $line->text),
+            mb_strtolower($line->ingredient->name ?? $line->text()),
             $this->byWeighing
                 ? 'weigh it'
                 : 'its strength varies, so read its label or taste before the last of it goes in',

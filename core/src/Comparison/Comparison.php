@@ -79,7 +79,7 @@ final readonly class Comparison
             if ($line->status === LineStatus::Heading) {
                 continue;
             }
-            $name = $line->ingredient->key ?? '"' . mb_strtolower(trim($line->ownText()));
+            $name = $line->ingredient->key ?? '"' . mb_strtolower(trim($line->written->text));
             $seen[$name] = ($seen[$name] ?? 0) + 1;
             $lines["{$name} {$seen[$name]}"] = $line;
         }
@@ -93,7 +93,7 @@ final readonly class Comparison
         assert($line !== null);
         $ingredient = $line->ingredient;
         $name = $ingredient === null
-            ? '"' . mb_strimwidth(trim($line->ownText()), 0, 40, '…') . '"'
+            ? '"' . mb_strimwidth(trim($line->written->text), 0, 40, '…') . '"'
             : mb_strtolower($ingredient->name);
         [$was, $is] = [$before->grams->value ?? 0.0, $after->grams->value ?? 0.0];
         $says = match (true) {
@@ -103,13 +103,13 @@ final readonly class Comparison
             default => self::amount(abs($is - $was), $line, $spoons) . ($is > $was ? ' more ' : ' less ') . $name,
         };
 
-        return new LineChange($ingredient, $before?->ownText(), $after?->ownText(), $was, $is, $says);
+        return new LineChange($ingredient, $before?->written->text, $after?->written->text, $was, $is, $says);
     }
 
     private static function amount(float $grams, ResolvedLine $line, Spoons $spoons): string
     {
         $ingredient = $line->ingredient;
-        $isWeighed = $line->measured?->unit?->grams !== null;
+        $isWeighed = $line->written->measured?->unit?->grams !== null;
         if ($ingredient === null || $isWeighed) {
             return KitchenNumber::grams($grams);
         }

@@ -261,7 +261,7 @@ final readonly class CookPlan
     {
         $line = $scaled->line;
         $name = $line->status === LineStatus::Unknown || $line->ingredient === null
-            ? $line->ownText()
+            ? $line->written->text
             : $line->ingredient->name;
 
         return new MeasureTask(

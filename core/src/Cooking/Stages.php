@@ -60,7 +60,7 @@ final class Stages
         [$title, $isOff, $at, $names, $lines, $cold] = [null, false, 0, [null], [[]], []];
         foreach ($formula->lines as $number => $line) {
             $isHeading = $line->status === LineStatus::Heading;
-            $named = $isHeading ? rtrim(trim($line->text), ': ') : ($titles[$line->row] ?? $title);
+            $named = $isHeading ? rtrim(trim($line->text()), ': ') : ($titles[$line->place->row] ?? $title);
             if ($named !== $title && $named !== '' && $named !== null) {
                 [$title, $isOff, $at] = [$named, self::isOff($named), $at + 1];
                 [$names[], $lines[]] = [$title, []];
@@ -68,7 +68,7 @@ final class Stages
             if ($isHeading) {
                 continue;
             }
-            if (!$isOff && in_array('cold', $line->tags, true)) {
+            if (!$isOff && in_array('cold', $line->written->tags, true)) {
                 $cold[$number] = $line;
             } else {
                 $lines[$at][$number] = $line;

@@ -87,7 +87,7 @@ final class Alternatives
         if ($least > $best - self::BETTER_BY) {
             return null;
         }
-        $name = mb_strtolower($left->ingredient->name ?? $left->text);
+        $name = mb_strtolower($left->ingredient->name ?? $left->text());
         if ($grams > self::LARGEST_BLEND * $batch->grams) {
             return new Alternative(
                 'start-again',

@@ -42,7 +42,7 @@ final readonly class Design
         foreach ($formula->lines as $line) {
             $key = $line->ingredient?->key;
             if ($key === null || !DesignSetup::isFree($line)) {
-                $texts[] = $line->ownText();
+                $texts[] = $line->written->text;
             } elseif (isset($found[$key])) {
                 $texts[] = AmountWriter::inGrams($line, $found[$key]->grams, $measures);
                 unset($found[$key]);

@@ -125,7 +125,7 @@ final class DesignSetup
      */
     public static function isFree(ResolvedLine $line): bool
     {
-        return !in_array('lock', $line->tags, true)
+        return !in_array('lock', $line->written->tags, true)
             && $line->ingredient !== null && self::seasons($line->ingredient);
     }
 

@@ -78,7 +78,7 @@ final class RatioAdjustment
             $line = $formula->lines[$number];
             $grams = $line->grams->value ?? 0.0;
             $text = AmountWriter::inGrams($line, $grams * exp($side * $turn), $measures);
-            if ($text !== $line->ownText()) {
+            if ($text !== $line->written->text) {
                 $edits[$number] = $text;
             }
         }
@@ -106,7 +106,7 @@ final class RatioAdjustment
     private static function side(ResolvedLine $line, float $sweet, float $sour): int
     {
         return match (true) {
-            !$line->countsInTheMixture() || in_array('lock', $line->tags, true) => 0,
+            !$line->countsInTheMixture() || in_array('lock', $line->written->tags, true) => 0,
             $sweet >= self::LEAST_SHARE && $sweet > self::ONE_SIDED * $sour => 1,
             $sour >= self::LEAST_SHARE && $sour > self::ONE_SIDED * $sweet => -1,
             default => 0,

@@ -39,7 +39,7 @@ final readonly class Conditions
     {
         $made = FactsFile::named('compounds')[$line->ingredient?->kind() ?? ''] ?? null;
 
-        return implode('. ', [$line->text, $line->ingredient->name ?? '', $made?->textOr('of', '') ?? '']);
+        return implode('. ', [$line->text(), $line->ingredient->name ?? '', $made?->textOr('of', '') ?? '']);
     }
 
     /** Whether every condition that the row names holds. */
@@ -124,7 +124,7 @@ final readonly class Conditions
         }
         $keys = array_unique(
             array_map(
-                static fn(ResolvedLine $line): string => $line->ingredient->key ?? "unknown {$line->text}",
+                static fn(ResolvedLine $line): string => $line->ingredient->key ?? "unknown {$line->text()}",
                 $this->lines,
             ),
         );
@@ -226,7 +226,7 @@ final readonly class Conditions
         foreach ($row->isSaidIn(implode("\n", $this->texts), 'words') ? $this->lines : [] as $at => $line) {
             if (
                 $row->isSaidIn($this->texts[$at], 'words')
-                && !($row->has('but') && $row->isSaidIn($line->text, 'but'))
+                && !($row->has('but') && $row->isSaidIn($line->text(), 'but'))
             ) {
                 $saying[] = $line;
             }

@@ -26,7 +26,7 @@ final readonly class Label
         [$grams, $of, $notes] = [[], [], []];
         foreach ($formula->ingredientLines() as $line) {
             if ($line->ingredient === null) {
-                $notes[] = "\"{$line->text}\" was not understood: write it onto the label yourself.";
+                $notes[] = "\"{$line->text()}\" was not understood: write it onto the label yourself.";
                 continue;
             }
             $key = $line->ingredient->key;

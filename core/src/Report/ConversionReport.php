@@ -50,7 +50,7 @@ final readonly class ConversionReport extends Report
             array_map(
                 static fn(int $line, string $why): array => [
                     'line' => $line + 1,
-                    'text' => $formula->lines[$line]->ownText(),
+                    'text' => $formula->lines[$line]->written->text,
                     'why' => $why,
                 ],
                 array_keys($conversion->stuck),

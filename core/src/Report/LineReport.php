@@ -44,7 +44,7 @@ final readonly class LineReport extends Report
     public static function of(ResolvedLine $line, ?Catalogue $catalogue): self
     {
         return new self(
-            $line->text,
+            $line->text(),
             $line->ingredient?->key,
             $line->grams === null ? null : BandReport::of($line->grams),
             $line->millilitres,
@@ -53,8 +53,8 @@ final readonly class LineReport extends Report
             $line->note,
             $line->ingredient?->name,
             $line->alternatives,
-            $line->tags,
-            $line->writtenName,
+            $line->written->tags,
+            $line->written->name,
             self::span($line),
             $catalogue === null
                 ? []
@@ -62,22 +62,22 @@ final readonly class LineReport extends Report
                     static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text],
                     Mend::for($line, $catalogue),
                 ),
-            $line->part,
-            $line->alone,
-            $line->row,
+            $line->place->part,
+            $line->place->part === null ? null : $line->written->text,
+            $line->place->row ?? -1,
         );
     }
 
     /** @return array{int, int}|null */
     private static function span(ResolvedLine $line): ?array
     {
-        $at = $line->amountText === '' ? false : strpos($line->text, $line->amountText);
+        $at = $line->written->amountText === '' ? false : strpos($line->text(), $line->written->amountText);
         if ($at === false) {
             return null;
         }
         $units = static fn(string $text): int => intdiv(strlen(mb_convert_encoding($text, 'UTF-16LE', 'UTF-8')), 2);
-        $start = $units(substr($line->text, 0, $at));
+        $start = $units(substr($line->text(), 0, $at));
 
-        return [$start, $start + $units($line->amountText)];
+        return [$start, $start + $units($line->written->amountText)];
     }
 }

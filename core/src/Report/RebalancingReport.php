@@ -31,7 +31,7 @@ final readonly class RebalancingReport extends Report
             $planned = $plan->scale->lines[$line];
             $lines[] = [
                 'line' => $line + 1,
-                'name' => $planned->line->ingredient->name ?? $planned->line->text,
+                'name' => $planned->line->ingredient->name ?? $planned->line->text(),
                 'planned_grams' => $planned->grams,
                 'grams' => $grams,
                 'measure' => $plan->words($line, $grams, $spoons),

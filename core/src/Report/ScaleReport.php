@@ -55,7 +55,7 @@ final readonly class ScaleReport extends Report
             $scale->limitedBy,
             array_map(static fn(ScaledLine $line): array => [
                 'ingredient' => $line->line->ingredient?->key,
-                'text' => $line->line->ownText(),
+                'text' => $line->line->written->text,
                 'grams' => $line->grams,
                 'exact_grams' => $line->exactGrams,
                 'measure' => $line->measure,

@@ -130,10 +130,10 @@ final class LineScaling
     /** Grams of one, where the line counts things; what was weighed is weighed again. */
     private static function each(ResolvedLine $line, ResolvedLine $written): ?float
     {
-        if ($written->measured?->unit?->grams !== null) {
+        if ($written->written->measured?->unit?->grams !== null) {
             return null;
         }
-        $count = $written->measured?->unit === null ? $written->measured?->middle() : null;
+        $count = $written->written->measured?->unit === null ? $written->written->measured?->middle() : null;
 
         return $count !== null && $count > 0.0 && ($written->grams->value ?? 0.0) > 0.0
             ? ($written->grams->value ?? 0.0) / $count
@@ -194,7 +194,7 @@ final class LineScaling
     private static function counted(ResolvedLine $written, Measure $measure): string
     {
         $number = $measure->beforeItsName();
-        $counted = $written->measured?->counted;
+        $counted = $written->written->measured?->counted;
         $part = $written->ingredient?->partOfFruit();
         if ($part !== null && ($counted === null || $counted === 'whole')) {
             return sprintf('%s of %s %s', $part['part'], $number, Counts::plural($part['fruit'], $measure->count));
@@ -214,7 +214,7 @@ final class LineScaling
         string $nearest,
     ): string {
         $carrier = self::carrier($formula, $number);
-        $name = mb_strtolower($line->ingredient->name ?? $line->text);
+        $name = mb_strtolower($line->ingredient->name ?? $line->text());
         foreach (self::DILUTIONS as $parts) {
             $portion = $grams * (1.0 + $parts);
             if ($portion >= self::LEAST_OF_A_MIX) {

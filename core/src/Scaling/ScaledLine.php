@@ -30,7 +30,7 @@ final readonly class ScaledLine
     public function written(Measures $measures): string
     {
         return $this->line->status === LineStatus::Heading || $this->grams === null
-            ? $this->line->ownText()
+            ? $this->line->written->text
             : AmountWriter::inGrams($this->line, $this->grams, $measures);
     }
 }

@@ -32,7 +32,7 @@ final readonly class ReferenceFormula
             $formula = Formula::fromTexts($recipe->ingredientTexts(), $catalogue, Measures::Us, $recipe->yield);
             foreach ($formula->lines as $line) {
                 if (!$line->countsInTheMixture()) {
-                    throw FactsFault::unknownKey("line in style {$style}", $line->text);
+                    throw FactsFault::unknownKey("line in style {$style}", $line->text());
                 }
             }
             $balance = Balance::of($formula);

@@ -99,7 +99,7 @@ final readonly class Conversion
     /** @return list<string> the recipe as it reads with every swap made */
     public function written(Formula $formula, Measures $measures): array
     {
-        $texts = array_map(static fn(ResolvedLine $line): string => $line->ownText(), $formula->lines);
+        $texts = array_map(static fn(ResolvedLine $line): string => $line->written->text, $formula->lines);
         foreach ($this->swaps as $swap) {
             [$edits, $added] = $swap->written($formula, $measures);
             // a swap puts its new lines last, as applied() does, so that the next one counts them alike

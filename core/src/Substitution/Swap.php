@@ -87,7 +87,7 @@ final readonly class Swap
     {
         $tags = array_map(
             static fn(string $tag): string => " [{$tag}]",
-            array_intersect($formula->lines[$this->line]->tags, self::TAGS_THAT_STAY),
+            array_intersect($formula->lines[$this->line]->written->tags, self::TAGS_THAT_STAY),
         );
         $edits = [$this->line => $this->measure->of($this->ingredient->name) . implode('', $tags)];
         $added = [];
@@ -98,7 +98,7 @@ final readonly class Swap
                 $added[] = $one->measure->of($one->ingredient->name);
             } elseif ($left <= self::NOT_WORTH_A_LINE) {
                 $edits[$one->line] = '';
-            } elseif ($stands->text === '') {
+            } elseif ($stands->text() === '') {
                 $edits[$one->line] = Measure::weighed($left)->of($one->ingredient->name);
             } else {
                 $edits[$one->line] = AmountWriter::inGrams($stands, $left, $measures);

@@ -142,7 +142,7 @@ final readonly class SwapCandidates
             if (
                 $isIt
                 && $number !== $this->task->line
-                && !in_array('lock', $line->tags, true)
+                && !in_array('lock', $line->written->tags, true)
                 && ($line->grams->value ?? 0.0) > $most
             ) {
                 $most = $line->grams->value ?? 0.0;

@@ -49,9 +49,9 @@ final readonly class SwapTask
             throw SwapFault::tooLong(count($formula->lines), self::MOST_LINES);
         }
         $this->old = $formula->lines[$line] ?? throw SwapFault::noSuchLine($line + 1, count($formula->lines));
-        $this->gone = $this->old->ingredient ?? throw SwapFault::notKnown($line + 1, $this->old->text);
+        $this->gone = $this->old->ingredient ?? throw SwapFault::notKnown($line + 1, $this->old->text());
         if (!$this->old->countsInTheMixture()) {
-            throw SwapFault::noAmount($line + 1, $this->old->text);
+            throw SwapFault::noAmount($line + 1, $this->old->text());
         }
         $this->balance = Balance::of($formula);
         $this->whole = $this->balance->mixture;

@@ -167,7 +167,7 @@ final class CookPlanTest extends TestCase
             CookRecord::of([
                 self::event(1, 'pan-empty', ['grams' => 900.0]),
                 self::event(2, 'pan-reads', ['grams' => 500.0]),
-            ])->sauceGrams(),
+            ])->weighings->sauceGrams(),
         );
     }
 

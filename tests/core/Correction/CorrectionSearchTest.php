@@ -156,12 +156,12 @@ final class CorrectionSearchTest extends TestCase
             )->corrections as $correction) {
                 foreach ($correction->additions as $addition) {
                     $line = $resolver->resolve($addition->measure->of($addition->ingredient->name));
-                    self::assertSame($addition->ingredient->key, $line->ingredient?->key, $line->text);
+                    self::assertSame($addition->ingredient->key, $line->ingredient?->key, $line->text());
                     self::assertEqualsWithDelta(
                         $addition->grams,
                         $line->grams?->value,
                         0.02 * $addition->grams + 0.06,
-                        $line->text,
+                        $line->text(),
                     );
                     ++$read;
                 }

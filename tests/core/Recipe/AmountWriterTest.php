@@ -71,19 +71,19 @@ final class AmountWriterTest extends TestCase
             if (
                 $line->grams === null
                 || $line->grams->value < 4.0
-                || $line->amountText === ''
+                || $line->written->amountText === ''
                 || !in_array($line->status, [LineStatus::Measured, LineStatus::Assumed], true)
             ) {
                 continue;
             }
             $wanted = 2.5 * $line->grams->value;
             $again = self::resolve(AmountWriter::inGrams($line, $wanted, Measures::Us));
-            self::assertSame($line->ingredient?->key, $again->ingredient?->key, "{$line->text} → {$again->text}");
+            self::assertSame($line->ingredient?->key, $again->ingredient?->key, "{$line->text()} → {$again->text()}");
             self::assertEqualsWithDelta(
                 $wanted,
                 $again->grams?->value,
                 0.3 * $wanted,
-                "{$line->text} → {$again->text}",
+                "{$line->text()} → {$again->text()}",
             );
             ++$written;
         }

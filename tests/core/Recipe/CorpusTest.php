@@ -86,7 +86,7 @@ final class CorpusTest extends TestCase
         ];
         foreach ($hostile as $text) {
             $line = $resolver->resolve($text);
-            self::assertSame($text, $line->text);
+            self::assertSame($text, $line->text());
             self::assertNotNull($line->note);
         }
     }

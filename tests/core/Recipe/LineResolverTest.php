@@ -118,7 +118,7 @@ final class LineResolverTest extends TestCase
         foreach (['3 tbsp zorp', 'Mix everything well', '2 cups moon dust', ''] as $text) {
             $line = self::resolve($text);
             self::assertSame(LineStatus::Unknown, $line->status, $text);
-            self::assertSame($text, $line->text);
+            self::assertSame($text, $line->text());
             self::assertNull($line->ingredient);
             self::assertNotNull($line->note);
         }

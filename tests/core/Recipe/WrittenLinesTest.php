@@ -89,8 +89,8 @@ final class WrittenLinesTest extends TestCase
                 $misread[] = "{$text}: " . implode('; ', array_map(self::told(...), $entries));
             }
             foreach ($entries as $number => $entry) {
-                self::assertSame($text, $entry->text);
-                self::assertSame(count($entries) === 1 ? null : $number + 1, $entry->part);
+                self::assertSame($text, $entry->text());
+                self::assertSame(count($entries) === 1 ? null : $number + 1, $entry->place->part);
             }
         }
 
@@ -116,9 +116,9 @@ final class WrittenLinesTest extends TestCase
         $parts = 0;
         foreach (self::rows('several') as [$text]) {
             foreach ($resolver->entries($text) as $entry) {
-                $again = $resolver->entries($entry->ownText());
-                self::assertCount(1, $again, $entry->ownText());
-                self::assertSame($entry->ingredient?->key, $again[0]->ingredient?->key, $entry->ownText());
+                $again = $resolver->entries($entry->written->text);
+                self::assertCount(1, $again, $entry->written->text);
+                self::assertSame($entry->ingredient?->key, $again[0]->ingredient?->key, $entry->written->text);
                 self::assertEqualsWithDelta($entry->grams->value ?? 0.0, $again[0]->grams->value ?? 0.0, 1e-9);
                 ++$parts;
             }

@@ -108,7 +108,7 @@ final class ScaleTest extends TestCase
                         $line->errorPercent,
                         1e-9,
                     );
-                    self::assertLessThan(51.0, abs((float) $line->errorPercent), $line->line->text);
+                    self::assertLessThan(51.0, abs((float) $line->errorPercent), $line->line->text());
                 }
             }
         }

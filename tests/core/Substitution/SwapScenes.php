@@ -53,7 +53,7 @@ final readonly class SwapScenes
             }
             // a classic that has none of it has it added, a spoonful
             $ingredient = Catalogue::shipped()->get($key);
-            $texts = array_map(static fn($line): string => $line->text, $formula->lines);
+            $texts = array_map(static fn($line): string => $line->text(), $formula->lines);
             yield new self(
                 "{$title}, {$key}, {$why}",
                 Formula::fromTexts(

@@ -435,7 +435,7 @@ final class SwapSearchTest extends TestCase
                 $lines[$edit['line'] - 1] = $edit['text'];
             }
             $again = self::formula([...$lines, ...$candidate['added']]);
-            self::assertSame($candidate['ingredient'], $again->lines[2]->ingredient?->key, $again->lines[2]->text);
+            self::assertSame($candidate['ingredient'], $again->lines[2]->ingredient?->key, $again->lines[2]->text());
             foreach (Balance::of($formula)->taste->stepsTo(Balance::of($again)->taste) as $axis => $moved) {
                 self::assertEqualsWithDelta(
                     $candidate['change_steps'][$axis],

@@ -31,20 +31,28 @@ final readonly class ParsedLine
         public string $amountText = '',
     ) {}
 
+    /** Words that were not read. */
+    public static function unread(string $text): self
+    {
+        return new self($text, null, null, '', [], '', null, [], false);
+    }
+
     /** The same reading, of this text. */
     public function of(string $text): self
     {
-        return new self(
-            $text,
-            $this->measured,
-            $this->second,
-            $this->name,
-            $this->alternatives,
-            $this->preparation,
-            $this->part,
-            $this->tags,
-            $this->isNonsense,
-            $this->amountText,
-        );
+        return $this->with(['text' => $text]);
+    }
+
+    /** The same thing in another amount. */
+    public function times(float $factor): self
+    {
+        return $this->with(['measured' => $this->measured?->times($factor)]);
+    }
+
+    /** @param array<string, mixed> $other */
+    private function with(array $other): self
+    {
+        /** @phpstan-ignore argument.type */
+        return new self(...[...get_object_vars($this), ...$other]);
     }
 }

@@ -269,7 +269,7 @@ final readonly class LineResolver
         }
 
         return new ResolvedLine(
-            $line->text,
+            $line,
             $ingredient,
             $grams,
             $found->millilitres,
@@ -277,10 +277,6 @@ final readonly class LineResolver
             $notes === [] ? null : implode('; ', $notes),
             $mixture,
             $others,
-            $line->tags,
-            $line->name,
-            $line->measured,
-            $line->amountText,
             $sure,
         );
     }
@@ -305,7 +301,7 @@ final readonly class LineResolver
         array $others,
     ): ResolvedLine {
         return new ResolvedLine(
-            $line->text,
+            $line,
             $ingredient,
             null,
             null,
@@ -313,10 +309,6 @@ final readonly class LineResolver
             $note,
             Mixture::nothing(),
             $others,
-            $line->tags,
-            $line->name,
-            $line->measured,
-            $line->amountText,
         );
     }
 }

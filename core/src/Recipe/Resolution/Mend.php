@@ -22,7 +22,7 @@ final readonly class Mend
     {
         $mends = [];
         foreach ($line->alternatives as $key) {
-            if ($catalogue->has($key) && $line->writtenName !== '') {
+            if ($catalogue->has($key) && $line->written->name !== '') {
                 $name = $catalogue->get($key)->name;
                 $mends[] = new self($name, self::renamed($line, mb_strtolower($name)));
             }
@@ -33,7 +33,7 @@ final readonly class Mend
                 "weighed, about {$weight}",
                 trim(
                     "{$weight} "
-                        . ($line->writtenName === '' ? mb_strtolower($line->ingredient->name) : $line->writtenName),
+                        . ($line->written->name === '' ? mb_strtolower($line->ingredient->name) : $line->written->name),
                 ),
             );
         }
@@ -43,10 +43,11 @@ final readonly class Mend
 
     private static function renamed(ResolvedLine $line, string $name): string
     {
-        $at = mb_stripos($line->text, $line->writtenName);
+        $text = $line->text();
+        $at = mb_stripos($text, $line->written->name);
 
         return $at === false
             ? $name
-            : mb_substr($line->text, 0, $at) . $name . mb_substr($line->text, $at + mb_strlen($line->writtenName));
+            : mb_substr($text, 0, $at) . $name . mb_substr($text, $at + mb_strlen($line->written->name));
     }
 }

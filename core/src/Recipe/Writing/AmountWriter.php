@@ -33,11 +33,11 @@ final class AmountWriter
     public static function inGrams(ResolvedLine $line, float $grams, Measures $measures): string
     {
         $each = self::gramsOfOne($line);
-        if ($each === null || $line->measured === null) {
+        if ($each === null || $line->written->measured === null) {
             return self::withFirstAmount($line, $grams, $measures);
         }
         $count = $grams / $each;
-        $notch = self::packs($line) === null ? self::notch($line->measured, $count) : 1.0;
+        $notch = self::packs($line) === null ? self::notch($line->written->measured, $count) : 1.0;
 
         return self::written($line, max(1.0, round($count / $notch)) * $notch, $measures);
     }
@@ -48,26 +48,26 @@ final class AmountWriter
     public static function notched(ResolvedLine $line, int $direction, Measures $measures): string
     {
         $each = self::gramsOfOne($line);
-        if ($each === null || $line->measured === null) {
-            return $direction > 0 ? self::withFirstAmount($line, 0.0, $measures) : $line->ownText();
+        if ($each === null || $line->written->measured === null) {
+            return $direction > 0 ? self::withFirstAmount($line, 0.0, $measures) : $line->written->text;
         }
-        $count = self::countOf($line->measured, $line);
+        $count = self::countOf($line->written->measured, $line);
         $notch = self::packs($line) === null
-            ? self::notch($line->measured, $direction > 0 ? $count : $count * (1.0 - 1e-9))
+            ? self::notch($line->written->measured, $direction > 0 ? $count : $count * (1.0 - 1e-9))
             : 1.0;
         $next = $direction > 0
             ? (floor($count / $notch + 1e-6) + 1.0) * $notch
             : (ceil($count / $notch - 1e-6) - 1.0) * $notch;
 
-        return $next > 0.0 ? self::written($line, $next, $measures) : $line->ownText();
+        return $next > 0.0 ? self::written($line, $next, $measures) : $line->written->text;
     }
 
     /** Grams of one unit as this line counts it; null where nothing is counted. */
     private static function gramsOfOne(ResolvedLine $line): ?float
     {
-        $count = $line->measured === null ? 0.0 : self::countOf($line->measured, $line);
+        $count = $line->written->measured === null ? 0.0 : self::countOf($line->written->measured, $line);
 
-        return $count > 0.0 && $line->grams !== null && $line->grams->value > 0.0 && $line->amountText !== ''
+        return $count > 0.0 && $line->grams !== null && $line->grams->value > 0.0 && $line->written->amountText !== ''
             ? $line->grams->value / $count
             : null;
     }
@@ -80,7 +80,7 @@ final class AmountWriter
     /** How many packs a line counts, as in "2 × 400 g tins"; null where it counts none. */
     private static function packs(ResolvedLine $line): ?float
     {
-        return preg_match(self::PACKS, $line->amountText, $found) === 1 ? (float) $found[1] : null;
+        return preg_match(self::PACKS, $line->written->amountText, $found) === 1 ? (float) $found[1] : null;
     }
 
     private static function notch(WrittenAmount $measured, float $count): float
@@ -106,31 +106,32 @@ final class AmountWriter
     /** The text that its amount is written into: as it stands, or without odd spaces and signs where those hide it. */
     private static function base(ResolvedLine $line): string
     {
-        $text = $line->ownText();
+        $text = $line->written->text;
 
-        return str_contains($text, $line->amountText) ? $text : WrittenText::line($text);
+        return str_contains($text, $line->written->amountText) ? $text : WrittenText::line($text);
     }
 
     private static function written(ResolvedLine $line, float $count, Measures $measures): string
     {
-        assert($line->measured !== null);
+        $measured = $line->written->measured;
+        assert($measured !== null);
         $text = self::base($line);
-        $at = strpos($text, $line->amountText);
+        $at = strpos($text, $line->written->amountText);
         if ($at === false) {
             // what it was read from cannot be found in it again: told anew
-            return self::amount($line->measured, $count, $measures) . " {$line->writtenName}";
+            return self::amount($measured, $count, $measures) . " {$line->written->name}";
         }
-        $after = substr($text, $at + strlen($line->amountText));
+        $after = substr($text, $at + strlen($line->written->amountText));
         $after = preg_replace(
             '/\s*\((?:about |approx\.? |~)?[\d.,\/¼½¾⅓⅔⅛]+\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp)\b[^)]*\)/iu',
             '',
             $after,
         ) ?? $after;
 
-        $keepsItsWords = self::packs($line) !== null || in_array($line->measured->counted, self::LENGTHS, true);
+        $keepsItsWords = self::packs($line) !== null || in_array($measured->counted, self::LENGTHS, true);
         $amount = !$keepsItsWords
-            ? self::amount($line->measured, $count, $measures)
-            : preg_replace('/^[\d.,\/½⅓⅔¼¾⅛⅜⅝⅞]+/u', KitchenNumber::mixed($count), $line->amountText);
+            ? self::amount($measured, $count, $measures)
+            : preg_replace('/^[\d.,\/½⅓⅔¼¾⅛⅜⅝⅞]+/u', KitchenNumber::mixed($count), $line->written->amountText);
 
         return substr($text, 0, $at) . $amount . (preg_match(
             '/^[\s,)\]]|^$/u',
@@ -173,11 +174,11 @@ final class AmountWriter
     {
         $ingredient = $line->ingredient;
         if ($ingredient === null || $line->status === LineStatus::Unknown) {
-            return $line->ownText();
+            return $line->written->text;
         }
 
         $measure = $ingredient->portions->measure(max($grams, 0.001), Spoons::of($measures));
 
-        return $measure->beforeItsName() . ' ' . ltrim($line->ownText());
+        return $measure->beforeItsName() . ' ' . ltrim($line->written->text);
     }
 }
