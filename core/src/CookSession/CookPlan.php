@@ -139,12 +139,11 @@ final readonly class CookPlan
         $lines = [];
         foreach ($this->scale->after->lines as $number => $line) {
             $planned = $line->grams->value ?? 0.0;
-            $grams = $record->weighings->actual[$number] ?? $record->weighings->changed[$number] ?? $planned;
+            $grams = $record->weighings->grams($number) ?? $planned;
             $lines[] = match (true) {
-                !isset($record->weighings->actual[$number]), isset($record->weighings->asPlanned[$number]) => $planned > 0.0
-                    ? $line->times($grams / $planned)
-                    : $line,
-                default => self::weighed($line, $grams),
+                $record->weighings->wasWeighed($number) => self::weighed($line, $grams),
+                $planned > 0.0 => $line->times($grams / $planned),
+                default => $line,
             };
         }
 
@@ -157,7 +156,7 @@ final readonly class CookPlan
         $later = 0.0;
         foreach ($this->stages as $cooked) {
             foreach ($cooked->stage->isOffTheHeat ? $cooked->stage->lines : [] as $number => $line) {
-                $later += $record->weighings->actual[$number] ?? $record->weighings->changed[$number] ?? $line->grams->value ?? 0.0;
+                $later += $record->weighings->grams($number) ?? $line->grams->value ?? 0.0;
             }
         }
 
@@ -177,7 +176,7 @@ final readonly class CookPlan
             if ($step->kind !== 'reduce' || $step->heat === null) {
                 continue;
             }
-            ['started' => $started, 'done' => $done] = $record->times->steps[$number] ?? ['started' => null, 'done' => null];
+            ['started' => $started, 'done' => $done] = $record->times->ofStep($number);
             if ($started === null || $done === null) {
                 return null;
             }

@@ -49,4 +49,10 @@ final readonly class CookTimes
 
         return new self($steps, array_values($timers));
     }
+
+    /** @return array{started: float|null, done: float|null} seconds */
+    public function ofStep(int $number): array
+    {
+        return $this->steps[$number] ?? ['started' => null, 'done' => null];
+    }
 }

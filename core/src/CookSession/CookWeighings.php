@@ -50,6 +50,18 @@ final readonly class CookWeighings
         return new self($actual, array_filter($asPlanned), $changed, $isSettled, $panEmpty, $panReads);
     }
 
+    /** Grams of a line as it went in, or as it is to go in by now; null where it is as it was planned. */
+    public function grams(int $line): ?float
+    {
+        return $this->actual[$line] ?? $this->changed[$line] ?? null;
+    }
+
+    /** Whether what went in of a line was on the scale. */
+    public function wasWeighed(int $line): bool
+    {
+        return isset($this->actual[$line]) && !isset($this->asPlanned[$line]);
+    }
+
     /**
      * Grams of the sauce alone, as weighed at the end; null while it was not, or where the pan is heavier than both.
      */

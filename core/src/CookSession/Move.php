@@ -94,7 +94,7 @@ final readonly class Move
                 $spoon = $needed;
             }
             foreach ($cooked->stage->steps as $step) {
-                $isDone = ($record->times->steps[$at]['done'] ?? null) !== null;
+                $isDone = $record->times->ofStep($at)['done'] !== null;
                 $moves[] = new self(
                     'step',
                     $title,

@@ -25,7 +25,7 @@ final readonly class MoveStepReport extends Report
 
     public static function of(MethodStep $step, int $number, CookRecord $record): self
     {
-        $times = $record->times->steps[$number] ?? ['started' => null, 'done' => null];
+        $times = $record->times->ofStep($number);
 
         return new self(StepReport::of($step), $number, new Exact($times['started']), new Exact($times['done']));
     }

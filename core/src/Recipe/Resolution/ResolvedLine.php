@@ -17,7 +17,7 @@ final readonly class ResolvedLine
      * @param Ingredient|null $ingredient   null where none was found
      * @param Amount|null     $grams        null where nothing can be counted
      * @param float|null      $millilitres  of the amount
-     * @param Mixture         $hundredGrams what 100 g of it brings, with the line's own states (roasted, seeded) worked in
+     * @param Mixture         $hundredGrams what 100 g of it brings, its own states (roasted, seeded) worked in
      * @param list<string>    $alternatives keys it might also be, likeliest first
      * @param Sureness|null   $sure         how sure the name is; null where no ingredient was found
      */
