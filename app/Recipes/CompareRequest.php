@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use Illuminate\Validation\Validator;
 use Vinculum\Recipe\Recipe;
 
 /** Two states of a sauce: the formula itself is the later one, `before` the earlier. */
@@ -13,11 +14,19 @@ final class CompareRequest extends FormulaRequest
     {
         $rules = parent::rules();
         $before = [];
-        foreach (['yield', 'measures', 'lines', 'lines.*', 'part_ml', 'style', 'pan', 'method', 'method.*'] as $field) {
+        foreach (['yield', 'measures', 'lines', 'part_ml', 'style', 'pan', 'method', 'method.*'] as $field) {
             $before["before.{$field}"] = $rules[$field];
         }
 
         return [...$rules, 'before' => ['required', 'array'], ...$before];
+    }
+
+    public function after(): array
+    {
+        return [
+            ...parent::after(),
+            fn(Validator $validator) => self::lookAtLines($this->input('before.lines'), 'before.lines', $validator),
+        ];
     }
 
     public function messages(): array
@@ -26,7 +35,6 @@ final class CompareRequest extends FormulaRequest
             ...parent::messages(),
             'before.required' => 'Say what to compare with.',
             'before.*' => 'What to compare with is not a formula.',
-            'before.lines.*' => 'What to compare with holds a line that is not text.',
         ];
     }
 

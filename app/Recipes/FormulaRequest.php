@@ -7,6 +7,7 @@ namespace App\Recipes;
 use App\Http\OneOf;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
@@ -43,8 +44,17 @@ class FormulaRequest extends FormRequest
             'let_go' => ['sometimes', 'nullable', 'array', 'list', 'max:5'],
             'let_go.*' => ['string', Rule::in(array_column(Axis::cases(), 'value'))],
             'lines' => ['present', 'array', 'list', 'max:' . RecipeReader::MOST_LINES],
-            'lines.*' => ['present', self::text(...)],
         ];
+    }
+
+    /**
+     * The lines are looked at in one go: a rule for each of them would take longer than reading them.
+     *
+     * @return list<\Closure(Validator): void>
+     */
+    public function after(): array
+    {
+        return [fn(Validator $validator) => self::lookAtLines($this->input('lines'), 'lines', $validator)];
     }
 
     /** @return array<string, string> */
@@ -136,15 +146,19 @@ class FormulaRequest extends FormRequest
         return new OneOf(StyleBook::keys(), 'There is no such style: choose one from the list.');
     }
 
-    private static function text(string $field, mixed $value, \Closure $fail): void
+    /** Complains of each line that is no text, or no ingredient's. */
+    protected static function lookAtLines(mixed $lines, string $field, Validator $validator): void
     {
-        $number = (int) substr($field, (int) strrpos($field, '.') + 1) + 1;
-        if ($value !== null && !is_string($value)) {
-            $fail("Line {$number} is not text.");
-        } elseif (is_string($value) && strlen($value) > self::LONGEST_LINE) {
-            $fail(
-                "Line {$number} is longer than 10,000 letters: that is no ingredient. Cut it, or split it into lines.",
-            );
+        foreach (is_array($lines) ? array_values($lines) : [] as $at => $line) {
+            $number = $at + 1;
+            if ($line !== null && !is_string($line)) {
+                $validator->errors()->add("{$field}.{$at}", "Line {$number} is not text.");
+            } elseif (is_string($line) && strlen($line) > self::LONGEST_LINE) {
+                $validator->errors()->add(
+                    "{$field}.{$at}",
+                    "Line {$number} is longer than 10,000 letters: that is no ingredient. Cut it, or split it into lines.",
+                );
+            }
         }
     }
 }
