@@ -1,13 +1,9 @@
-import { Box } from '@mui/material';
 import type { Axis, AxisKey } from '../api/client';
-import { strip } from './barLooks';
-import { channelEnd, channelStart, place } from './barPlace';
+import { channel, channelStart, place } from './barPlace';
+import looks from './bars.module.css';
 import { fixed } from './locale';
 import { say } from './sentences';
 import { axisNames, figure, shortUnit } from './words';
-
-/** As long as a move along a bar takes. */
-const pace = '160ms ease-out';
 
 /** Whether the cook's own target is elsewhere than the style's window by as much as could be noticed. */
 const isOwn = (axis: Axis): boolean =>
@@ -40,101 +36,35 @@ export function AxisBar({ name, axis, preview }: { name: AxisKey; axis: Axis; pr
   const considered = preview === undefined ? value : place(preview.steps, window);
   const moves = Math.abs(considered - value) > 0.3;
   return (
-    <Box role="img" aria-label={spoken(name, axis, preview)} sx={bar}>
-      <Box sx={track} style={{ left: opensAtNothing ? `${channelStart}%` : 0 }} />
-      {window !== null && <Box data-window sx={windowStrip} />}
+    <div role="img" aria-label={spoken(name, axis, preview)} className={looks.bar} data-moves={moves ? '' : undefined}>
+      <div className={looks.track} style={{ left: opensAtNothing ? `${channelStart}%` : 0 }} />
+      {window !== null && <div data-window className={looks.window} style={channel} />}
       {isOwn(axis) && axis.own_steps !== null && (
-        <Box
+        <div
           data-own
-          sx={ownBracket}
+          className={looks.own}
           style={{
             left: at(axis.own_steps[0] ?? 0),
             width: `${Math.max(0.8, place(axis.own_steps[1] ?? 0, window) - place(axis.own_steps[0] ?? 0, window))}%`,
           }}
         />
       )}
-      <Box
-        sx={whisker}
+      <div
+        className={looks.whisker}
         style={{
           left: at(axis.low_steps),
           width: `${Math.max(0.4, place(axis.high_steps, window) - place(axis.low_steps, window))}%`,
         }}
       />
-      <Box
-        sx={moves ? way : noWay}
+      <div
+        className={looks.way}
         style={{ left: `${Math.min(value, considered)}%`, width: `${Math.abs(considered - value)}%` }}
       />
-      <Box
-        data-considered={moves ? '' : undefined}
-        sx={moves ? goal : noGoal}
-        style={{ transform: across(considered) }}
-      />
-      <Box sx={standing} style={{ transform: across(value) }} />
-    </Box>
+      <div data-considered={moves ? '' : undefined} className={looks.goal} style={{ transform: across(considered) }} />
+      <div className={looks.standing} style={{ transform: across(value) }} />
+    </div>
   );
 }
 
 /** A mark moves by so many hundredths of the bar: the browser then draws it elsewhere without laying out the page again. */
 const across = (percent: number) => `translateX(${percent}cqw)`;
-const bar = { position: 'relative', height: 28, minWidth: 0, containerType: 'inline-size' } as const;
-const track = { ...strip, right: 0, bgcolor: 'bar.track' } as const;
-const windowStrip = {
-  ...strip,
-  left: `${channelStart}%`,
-  width: `${channelEnd - channelStart}%`,
-  bgcolor: 'bar.window',
-  borderLeft: '2px solid',
-  borderRight: '2px solid',
-  borderColor: 'bar.windowEdge',
-} as const;
-const ownBracket = {
-  position: 'absolute',
-  top: 0,
-  height: '22%',
-  border: '2px solid',
-  borderBottom: 0,
-  borderColor: 'bar.preview',
-} as const;
-const whisker = {
-  position: 'absolute',
-  top: '50%',
-  height: 8,
-  mt: '-4px',
-  borderLeft: '2px solid',
-  borderRight: '2px solid',
-  borderColor: 'bar.doubt',
-  '&::before': { content: '""', position: 'absolute', left: 0, right: 0, top: 3, height: 2, bgcolor: 'bar.doubt' },
-} as const;
-/** From where it stands to where it would: only while something is considered. */
-const noWay = {
-  position: 'absolute',
-  top: '50%',
-  borderTop: '3px dotted',
-  borderColor: 'bar.preview',
-  mt: '-1.5px',
-  opacity: 0,
-} as const;
-const way = { ...noWay, opacity: 1, transition: `left ${pace}, width ${pace}` } as const;
-const noGoal = {
-  position: 'absolute',
-  left: 0,
-  top: 0,
-  bottom: 0,
-  width: 12,
-  ml: '-6px',
-  border: '3px solid',
-  borderColor: 'bar.preview',
-  bgcolor: 'background.paper',
-  opacity: 0,
-} as const;
-const goal = { ...noGoal, opacity: 1, transition: `transform ${pace}` } as const;
-const standing = {
-  position: 'absolute',
-  left: 0,
-  top: 0,
-  bottom: 0,
-  width: 7,
-  ml: '-3.5px',
-  bgcolor: 'bar.value',
-  transition: `transform ${pace}`,
-} as const;

@@ -1,8 +1,8 @@
 import { Box, ButtonBase } from '@mui/material';
 import type { Axes, AxisKey, Correction, Pungency } from '../api/client';
 import { AxisBar } from './AxisBar';
-import { axisName, figures, grid, small, strip } from './barLooks';
-import { channelEnd, channelStart } from './barPlace';
+import { channel } from './barPlace';
+import looks from './bars.module.css';
 import { say } from './sentences';
 import { WayIn, wayIn } from './WayIn';
 import { axisKeys, axisNames, figure, shortUnit } from './words';
@@ -51,25 +51,31 @@ export function AxisBars({
   return (
     <Box component="section" aria-label={say.balance} sx={isTentative ? tentative : undefined}>
       {styleName !== null && (
-        <Box aria-hidden sx={{ ...grid, fontSize: { xs: '0.7rem', sm: '0.8rem' }, color: 'text.secondary' }}>
+        <div aria-hidden className={looks.columns}>
           <span />
-          <Box sx={{ position: 'relative', height: 18, lineHeight: '18px' }}>
-            <Box sx={{ position: 'absolute', left: 0 }}>{say.tooLittle}</Box>
-            <Box sx={middle}>{say.aboutRight}</Box>
-            <Box sx={{ position: 'absolute', right: 0 }}>{say.tooMuch}</Box>
-          </Box>
+          <div className={looks.scale}>
+            <span>{say.tooLittle}</span>
+            <span style={channel}>{say.aboutRight}</span>
+            <span>{say.tooMuch}</span>
+          </div>
           <span />
-        </Box>
+        </div>
       )}
       {axisKeys.map((key) => {
         const axis = axes[key];
         const verdict = (preview?.[key] ?? axis).verdict;
         const mend = mends?.[key];
         return (
-          <Box key={key} data-axis={key} data-steps={axis.steps} data-off={axis.off_by_steps ?? ''} sx={{ py: 0.25 }}>
-            <Box sx={grid}>
+          <div
+            key={key}
+            data-axis={key}
+            data-steps={axis.steps}
+            data-off={axis.off_by_steps ?? ''}
+            className={looks.row}
+          >
+            <div className={looks.columns}>
               {onLook === undefined ? (
-                <Box sx={axisName}>{axisNames[key]}</Box>
+                <div className={looks.name}>{axisNames[key]}</div>
               ) : (
                 <ButtonBase
                   aria-pressed={looked === key}
@@ -77,31 +83,29 @@ export function AxisBars({
                   onClick={() => {
                     onLook(key);
                   }}
+                  className={looks.name}
                   sx={pressedName}
                 >
                   {axisNames[key]}
                 </ButtonBase>
               )}
               <AxisBar name={key} axis={axis} preview={preview?.[key]} />
-              <Box aria-hidden sx={figures}>
-                <Box component="span" data-value sx={{ fontWeight: 700 }}>
+              <div aria-hidden className={looks.figures}>
+                <span data-value className={looks.value}>
                   {figure(axis.value)}
-                </Box>{' '}
-                <Box component="span" sx={small}>
-                  {shortUnit(key)}
-                </Box>
-              </Box>
-            </Box>
-            <Box sx={{ ...below, fontWeight: axis.is_off ? 600 : 400 }}>
-              <Box component="span" sx={{ display: 'inline-grid', '& > *': { gridArea: '1 / 1' } }}>
+                </span>{' '}
+                <span className={looks.small}>{shortUnit(key)}</span>
+              </div>
+            </div>
+            <div className={looks.below} data-is-off={axis.is_off ? '' : undefined}>
+              <span className={looks.verdict}>
                 <span data-verdict>{letGo.includes(key) ? say.doesNotCountHere : verdict}</span>
-                {/* holds the place: what is beside it must not move away from a pointer that looks at it */}
                 {mend !== undefined && (
-                  <Box component="span" aria-hidden sx={{ visibility: 'hidden' }}>
+                  <span aria-hidden className={looks.held}>
                     {axis.verdict}
-                  </Box>
+                  </span>
                 )}
-              </Box>
+              </span>
               {mend !== undefined && onMend !== undefined && (
                 <WayIn mend={mend} axis={key} onMend={onMend} onConsider={onConsider} />
               )}
@@ -117,11 +121,11 @@ export function AxisBars({
                   {letGo.includes(key) ? say.countItAgain : mayLetGo.includes(key) ? say.orLeaveItOut : say.leaveItOut}
                 </ButtonBase>
               )}
-              <Box component="span" aria-hidden sx={mend === undefined ? range : rangeBesideWayIn}>
+              <span aria-hidden className={looks.range} data-beside-way-in={mend === undefined ? undefined : ''}>
                 {axis.high > 0 ? `${figure(axis.low)}–${figure(axis.high)}` : say.noneOfIt}
-              </Box>
-            </Box>
-          </Box>
+              </span>
+            </div>
+          </div>
         );
       })}
       {pungency !== null && pungency.share > 0 && <Bite pungency={pungency} />}
@@ -132,24 +136,22 @@ export function AxisBars({
 /** Mustard, horseradish, wasabi: on a scale of its own, for no family has a window of it. */
 function Bite({ pungency }: { pungency: Pungency }) {
   return (
-    <Box data-pungency={pungency.value} sx={{ py: 0.25 }}>
-      <Box sx={grid}>
-        <Box sx={axisName}>{say.bite}</Box>
-        <Box
+    <div data-pungency={pungency.value} className={looks.row}>
+      <div className={looks.columns}>
+        <div className={looks.name}>{say.bite}</div>
+        <div
           role="img"
           aria-label={say.biteInTheNoseAs(pungency.says, figure(pungency.low), figure(pungency.high))}
-          sx={{ position: 'relative', height: 20 }}
+          className={looks.bite}
         >
-          <Box sx={{ ...strip, left: 0, right: 0, bgcolor: 'bar.track' }} />
-          <Box sx={pungent} style={{ width: `${100 * pungency.share}%` }} />
-        </Box>
-        <Box aria-hidden sx={figures}>
-          <Box component="span" sx={small}>
-            {pungency.says}
-          </Box>
-        </Box>
-      </Box>
-    </Box>
+          <div className={looks.track} />
+          <div className={looks.fill} style={{ width: `${100 * pungency.share}%` }} />
+        </div>
+        <div aria-hidden className={looks.figures}>
+          <span className={looks.small}>{pungency.says}</span>
+        </div>
+      </div>
+    </div>
   );
 }
 
@@ -161,7 +163,6 @@ const tentative = {
   },
 } as const;
 const pressedName = {
-  ...axisName,
   justifyContent: 'flex-start',
   minHeight: 28,
   '@media (pointer: coarse)': { minHeight: 44 },
@@ -171,24 +172,3 @@ const pressedName = {
     textUnderlineOffset: '4px',
   },
 } as const;
-const pungent = { ...strip, left: 0, bgcolor: 'bar.doubt' } as const;
-const middle = {
-  position: 'absolute',
-  left: `${channelStart}%`,
-  width: `${channelEnd - channelStart}%`,
-  textAlign: 'center',
-  whiteSpace: 'nowrap',
-} as const;
-const below = {
-  display: 'flex',
-  flexWrap: 'wrap',
-  alignItems: 'center',
-  columnGap: 1,
-  fontSize: '0.88rem',
-  lineHeight: '20px',
-  minHeight: 20,
-  color: 'text.primary',
-  pl: { xs: 0, sm: '88px' },
-} as const;
-const range = { ...small, ml: 'auto', fontWeight: 400, whiteSpace: 'nowrap' } as const;
-const rangeBesideWayIn = { ...range, display: { xs: 'none', sm: 'inline' } } as const;

@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import type { Axes } from '../api/client';
-import { channelEnd, channelStart, place } from './barPlace';
+import { channel, place } from './barPlace';
 import { say } from './sentences';
 import { axisKeys, whatIsOff } from './words';
 
@@ -28,8 +28,7 @@ export function BarMark({ axes }: { axes: Axes }) {
 const markRow = { display: 'grid', gridTemplateColumns: '38px minmax(0, 1fr)', columnGap: 0.75 } as const;
 const markWindow = {
   position: 'absolute',
-  left: `${channelStart}%`,
-  width: `${channelEnd - channelStart}%`,
+  ...channel,
   top: 0,
   bottom: 0,
   bgcolor: 'bar.window',

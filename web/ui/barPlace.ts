@@ -1,7 +1,10 @@
 export const channelStart = 34;
-export const channelEnd = 66;
+const channelEnd = 66;
+/** Where every window stands. */
+export const channel = { left: `${channelStart}%`, width: `${channelEnd - channelStart}%` };
 const stepsShown = 6;
 const openScale = 26;
+
 /** Where so many steps stand along a bar, in per cent: every window fills the same middle third, steps beyond it are evenly wide. */
 export function place(steps: number, window: readonly number[] | null): number {
   const [low, high] = window ?? [];
