@@ -21,6 +21,9 @@ abstract class BrowserTestCase extends TestCase
     private const SERVER_PORT = 8377;
     private const DRIVER_PORT = 8378;
 
+    /** Suites that run side by side keep as far apart. */
+    private const APART = 30;
+
     /** @var array<string, resource> */
     private static array $processes = [];
 
@@ -31,10 +34,10 @@ abstract class BrowserTestCase extends TestCase
     public static function setUpBeforeClass(): void
     {
         self::$kitchen = sys_get_temp_dir() . '/vinculum-browser-' . getmypid();
-        self::launch('driver', ['chromedriver', '--port=' . self::DRIVER_PORT, '--silent'], null);
+        self::launch('driver', ['chromedriver', '--port=' . self::driverPort(), '--silent'], null);
         static::beforeTheServer(self::$kitchen . '-door');
         self::startServer();
-        self::until(static fn(): bool => self::answers(self::DRIVER_PORT, '/status'), 'the driver answers', 20);
+        self::until(static fn(): bool => self::answers(self::driverPort(), '/status'), 'the driver answers', 20);
         $options = (new ChromeOptions())->addArguments([
             '--headless=new',
             '--no-sandbox',
@@ -51,7 +54,7 @@ abstract class BrowserTestCase extends TestCase
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         self::$browser = RemoteWebDriver::create(
-            'http://127.0.0.1:' . self::DRIVER_PORT,
+            'http://127.0.0.1:' . self::driverPort(),
             $capabilities,
             30_000,
             60_000,
@@ -92,18 +95,18 @@ abstract class BrowserTestCase extends TestCase
                 'start',
                 '--no-build',
                 '--port',
-                (string) self::SERVER_PORT,
+                (string) self::serverPort(),
                 ...static::startOptions(),
             ],
             $environment,
         );
-        self::until(static fn(): bool => self::answers(self::SERVER_PORT, '/api/idle'), 'the server answers', 60);
+        self::until(static fn(): bool => self::answers(self::serverPort(), '/api/idle'), 'the server answers', 60);
     }
 
     protected static function stopServer(): void
     {
         self::stop('server');
-        self::until(static fn(): bool => !self::answers(self::SERVER_PORT, '/api/idle'), 'the server is gone', 20);
+        self::until(static fn(): bool => !self::answers(self::serverPort(), '/api/idle'), 'the server is gone', 20);
     }
 
     /** @param string $door the folder of the kitchen's passphrase */
@@ -123,7 +126,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected static function open(string $place, string $host = '127.0.0.1'): void
     {
-        self::$browser->get("http://{$host}:" . self::SERVER_PORT . $place);
+        self::$browser->get("http://{$host}:" . self::serverPort() . $place);
     }
 
     protected static function resize(int $width, int $height): void
@@ -261,14 +264,21 @@ abstract class BrowserTestCase extends TestCase
         self::fail("Waited {$seconds} s in vain until {$said}.");
     }
 
-    /** @return list<string> what axe-core finds on the page that is serious or critical */
-    protected static function issues(): array
+    /**
+     * @param string       $within what is looked at
+     * @param list<string> $rules  those that are tried; all where none is named
+     *
+     * @return list<string> what axe-core finds that is serious or critical
+     */
+    protected static function issues(string $within = 'html', array $rules = []): array
     {
         self::$browser->executeScript(
-            (string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'),
+            'if (window.axe === undefined) (0, eval)(arguments[0])',
+            [(string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js')],
         );
         $found = self::$browser->executeAsyncScript(
-            'const done = arguments[arguments.length - 1]; axe.run().then((result) => done(result.violations.filter((one) => ["serious", "critical"].includes(one.impact)).map((one) => one.id + ": " + one.nodes.map((node) => node.html).slice(0, 3).join(" | "))));',
+            'const [within, rules, done] = arguments; axe.run(within, rules.length > 0 ? {runOnly: rules} : {}).then((result) => done(result.violations.filter((one) => ["serious", "critical"].includes(one.impact)).map((one) => one.id + ": " + one.nodes.map((node) => node.html).slice(0, 3).join(" | "))));',
+            [$within, $rules],
         );
 
         return is_array($found) ? array_values(array_map(strval(...), $found)) : ['axe did not answer'];
@@ -296,6 +306,22 @@ abstract class BrowserTestCase extends TestCase
         proc_terminate(self::$processes[$name], SIGTERM);
         proc_close(self::$processes[$name]);
         unset(self::$processes[$name]);
+    }
+
+    private static function serverPort(): int
+    {
+        return self::SERVER_PORT - self::APART * self::aside();
+    }
+
+    private static function driverPort(): int
+    {
+        return self::DRIVER_PORT - self::APART * self::aside();
+    }
+
+    /** How many run beside this one, before it. */
+    private static function aside(): int
+    {
+        return max(0, (int) getenv('TEST_TOKEN') - 1);
     }
 
     private static function answers(int $port, string $path): bool

@@ -89,12 +89,12 @@ final class FirstMinuteTest extends BrowserTestCase
     {
         foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
             self::resize($width, $height);
-            self::open('/pantry');
+            self::open('/trainer');
             self::find('h1');
             self::tap('button[aria-label^="Help"]');
             self::until(static fn(): bool => str_contains(self::text('[role="dialog"]'), 'The whisker'), 'it opens');
             self::assertStringContainsString('what a tongue just notices', self::text('[role="dialog"]'));
-            self::assertSame([], self::issues());
+            self::assertSame([], self::issues('[role="dialog"]'));
             self::assertLessThanOrEqual(
                 self::$browser->executeScript('return window.innerWidth'),
                 self::$browser->executeScript('return document.documentElement.scrollWidth'),
