@@ -23,6 +23,25 @@ final class Supervisor
     /** Bytes of the path of a socket that every system takes. */
     private const LONGEST_SOCKET = 100;
 
+    /** Of the PHP that serves. */
+    private const SETTINGS = [
+        'opcache.enable=1',
+        'opcache.enable_cli=1',
+        // whole functions, as they are loaded: hot paths alone would leave the first request after a restart slow
+        'opcache.jit=function',
+        'opcache.jit_buffer_size=64M',
+        'opcache.memory_consumption=64',
+        'opcache.max_accelerated_files=8000',
+        'opcache.revalidate_freq=2',
+        // the facts are moved into place whole just before: no need to wait until they are two seconds old
+        'opcache.file_update_protection=0',
+        'memory_limit=128M',
+        'max_execution_time=20',
+        'post_max_size=6M',
+        'display_errors=0',
+        'expose_php=0',
+    ];
+
     /** @var resource|null */
     private $server;
 
@@ -38,6 +57,8 @@ final class Supervisor
     private array $deaths = [];
 
     private readonly string $token;
+
+    private readonly ServerProbe $probe;
 
     /**
      * @param list<string> $homeAddresses names under which the home network finds this machine; none where it is not
@@ -57,6 +78,7 @@ final class Supervisor
         private readonly ServerLog $log,
     ) {
         $this->token = bin2hex(random_bytes(8));
+        $this->probe = new ServerProbe($port, $this->token);
     }
 
     /** Serves until it is asked to stop; exit status 0 then, 1 where it could not go on. */
@@ -147,26 +169,9 @@ final class Supervisor
      */
     private function launch(array $arguments)
     {
-        $settings = [
-            'opcache.enable=1',
-            'opcache.enable_cli=1',
-            // whole functions, as they are loaded: hot paths alone would leave the first request after a restart slow
-            'opcache.jit=function',
-            'opcache.jit_buffer_size=64M',
-            'opcache.memory_consumption=64',
-            'opcache.max_accelerated_files=8000',
-            'opcache.revalidate_freq=2',
-            // the facts are moved into place whole just before: no need to wait until they are two seconds old
-            'opcache.file_update_protection=0',
-            'memory_limit=128M',
-            'max_execution_time=20',
-            'post_max_size=6M',
-            'display_errors=0',
-            'expose_php=0',
-        ];
         $command = [
             PHP_BINARY,
-            ...array_merge([], ...array_map(static fn(string $one): array => ['-d', $one], $settings)),
+            ...array_merge([], ...array_map(static fn(string $one): array => ['-d', $one], self::SETTINGS)),
             ...$arguments,
         ];
         $environment = [
@@ -212,8 +217,8 @@ final class Supervisor
             if ($this->process() === null) {
                 return "the server stopped at once, perhaps because something else took port {$this->port}; storage/logs/server.log says why";
             }
-            if ($this->answers()) {
-                $this->warm();
+            if ($this->probe->answers()) {
+                $this->probe->warm();
 
                 return null;
             }
@@ -221,46 +226,6 @@ final class Supervisor
         }
 
         return $this->isAskedToStop ? null : 'the server does not answer; storage/logs/server.log says why';
-    }
-
-    /** Whether our own server answers, and not another on the same port. */
-    private function answers(): bool
-    {
-        // it stays so where nobody answers at all
-        $http_response_header = [];
-        $answer = @file_get_contents(
-            "http://127.0.0.1:{$this->port}/api/idle",
-            false,
-            stream_context_create(['http' => ['timeout' => 2, 'ignore_errors' => true]]),
-        );
-        $said = implode("\n", $http_response_header);
-
-        return $answer !== false
-            && str_contains($said, ' 200')
-            && stripos($said, "X-Vinculum-Server: {$this->token}") !== false;
-    }
-
-    /**
-     * Asks for what every page asks for, so that the facts and the program are compiled before a person waits for it:
-     * the shelf, a balance, advice. Nothing is stored.
-     */
-    private function warm(): void
-    {
-        $sauce = json_encode(['style' => 'ketchup', 'lines' => ['200 g passata', '1 tbsp vinegar', '1 onion']]);
-        foreach (['sauces' => null, 'balance' => $sauce, 'advise' => $sauce] as $path => $body) {
-            @file_get_contents(
-                "http://127.0.0.1:{$this->port}/api/{$path}",
-                false,
-                stream_context_create([
-                    'http' => [
-                        'timeout' => 5,
-                        'ignore_errors' => true,
-                        'header' => "Accept: application/json\r\nContent-Type: application/json",
-                        ...($body === null ? [] : ['method' => 'POST', 'content' => $body]),
-                    ],
-                ]),
-            );
-        }
     }
 
     private function announce(): void
@@ -283,7 +248,7 @@ final class Supervisor
         if ($server === null) {
             return 'the server ended';
         }
-        $dead = $this->workers > 1 ? $this->workers - count(self::childrenOf($server)) : 0;
+        $dead = $this->workers > 1 ? $this->workers - count(ProcessTable::childrenOf($server)) : 0;
 
         return $dead > 0 ? sprintf('%d of %d workers died', $dead, $this->workers) : null;
     }
@@ -305,7 +270,7 @@ final class Supervisor
         }
         $this->log->note("{$died}: starting it anew");
         // what is on its way may end first
-        for ($wait = 0.0; $wait < self::QUIET_SECONDS && $this->process() !== null && $this->isBusy(); $wait += 0.05) {
+        for ($wait = 0.0; $wait < self::QUIET_SECONDS && $this->process() !== null && $this->probe->isBusy(); $wait += 0.05) {
             usleep(50_000);
         }
         $this->stopServer();
@@ -324,20 +289,6 @@ final class Supervisor
         $this->deaths = [...array_filter($this->deaths, static fn(float $at): bool => $at > $now - 60.0), $now];
 
         return count($this->deaths) > self::MOST_DEATHS;
-    }
-
-    /** Whether a request is on its way: the server ends a connection with its answer. */
-    private function isBusy(): bool
-    {
-        $port = sprintf(':%04X', $this->port);
-        foreach ([...(@file('/proc/net/tcp') ?: []), ...(@file('/proc/net/tcp6') ?: [])] as $line) {
-            $fields = preg_split('/\s+/', trim($line)) ?: [];
-            if (str_ends_with($fields[1] ?? '', $port) && ($fields[3] ?? '') === '01') {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private function copy(): void
@@ -377,11 +328,11 @@ final class Supervisor
             @posix_kill($process, SIGTERM);
         }
         // a worker in the middle of something is given a moment
-        for ($wait = 0; $wait < 40 && array_filter([$server, ...$this->started()], self::lives(...)) !== []; ++$wait) {
+        for ($wait = 0; $wait < 40 && array_filter([$server, ...$this->started()], ProcessTable::lives(...)) !== []; ++$wait) {
             proc_get_status($this->server);
             usleep(25_000);
         }
-        foreach (array_filter([$server, ...$this->started()], self::lives(...)) as $process) {
+        foreach (array_filter([$server, ...$this->started()], ProcessTable::lives(...)) as $process) {
             @posix_kill($process, SIGKILL);
         }
         proc_close($this->server);
@@ -400,14 +351,7 @@ final class Supervisor
      */
     private function started(): array
     {
-        $started = [];
-        foreach (glob('/proc/[0-9]*/environ') ?: [] as $file) {
-            if (str_contains((string) @file_get_contents($file), "VINCULUM_SERVER={$this->token}")) {
-                $started[] = (int) basename(dirname($file));
-            }
-        }
-
-        return $started;
+        return ProcessTable::startedWith("VINCULUM_SERVER={$this->token}");
     }
 
     private function process(): ?int
@@ -415,27 +359,5 @@ final class Supervisor
         $status = is_resource($this->server) ? proc_get_status($this->server) : null;
 
         return ($status['running'] ?? false) ? $status['pid'] : null;
-    }
-
-    private static function lives(int $process): bool
-    {
-        $state = @file_get_contents("/proc/{$process}/stat");
-
-        return $state !== false && !str_contains(substr($state, (int) strrpos($state, ')')), ' Z ');
-    }
-
-    /** @return list<int> living processes started by this one */
-    private static function childrenOf(int $process): array
-    {
-        $children = [];
-        foreach (glob('/proc/[0-9]*/stat') ?: [] as $file) {
-            $stat = (string) @file_get_contents($file);
-            $fields = explode(' ', substr($stat, (int) strrpos($stat, ')') + 2));
-            if (($fields[1] ?? '') === (string) $process && $fields[0] !== 'Z') {
-                $children[] = (int) basename(dirname($file));
-            }
-        }
-
-        return $children;
     }
 }
