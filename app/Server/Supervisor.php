@@ -270,7 +270,8 @@ final class Supervisor
         }
         $this->log->note("{$died}: starting it anew");
         // what is on its way may end first
-        for ($wait = 0.0; $wait < self::QUIET_SECONDS && $this->process() !== null && $this->probe->isBusy(); $wait += 0.05) {
+        $end = microtime(true) + self::QUIET_SECONDS;
+        while (microtime(true) < $end && $this->process() !== null && $this->probe->isBusy()) {
             usleep(50_000);
         }
         $this->stopServer();
@@ -320,22 +321,24 @@ final class Supervisor
 
     private function stopServer(): void
     {
-        if (!is_resource($this->server)) {
+        $handle = $this->server;
+        if (!is_resource($handle)) {
             return;
         }
-        $server = proc_get_status($this->server)['pid'];
+        $server = proc_get_status($handle)['pid'];
         foreach ([$server, ...$this->started()] as $process) {
             @posix_kill($process, SIGTERM);
         }
         // a worker in the middle of something is given a moment
-        for ($wait = 0; $wait < 40 && array_filter([$server, ...$this->started()], ProcessTable::lives(...)) !== []; ++$wait) {
-            proc_get_status($this->server);
+        $alive = fn(): array => array_filter([$server, ...$this->started()], ProcessTable::lives(...));
+        for ($wait = 0; $wait < 40 && $alive() !== []; ++$wait) {
+            proc_get_status($handle);
             usleep(25_000);
         }
-        foreach (array_filter([$server, ...$this->started()], ProcessTable::lives(...)) as $process) {
+        foreach ($alive() as $process) {
             @posix_kill($process, SIGKILL);
         }
-        proc_close($this->server);
+        proc_close($handle);
         if (is_resource($this->residents)) {
             proc_close($this->residents);
         }

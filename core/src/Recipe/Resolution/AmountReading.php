@@ -199,14 +199,18 @@ final readonly class AmountReading
         }
         if ($counted === 'whole') {
             foreach (NameWords::of($line->name) as $word) {
-                $noun = Counts::named($word);
-                if ($noun !== null && $noun !== 'whole' && isset($units[$noun])) {
+                // a kind of it that is larger or smaller has a weight of its own: medjool, cornichon
+                $counts = Counts::named($word);
+                $noun = $counts ?? $word;
+                // "2 peppers from a jar" are no two jars
+                $isPack = $counts !== null && Counts::isPack($counts);
+                if ($noun !== 'whole' && !$isPack && isset($units[$noun])) {
                     return [$noun, self::sized($units[$noun], $size)];
                 }
             }
         }
         if ($size !== null && isset($units[$size]) && in_array($counted, ['whole', 'clove', 'pod'], true)) {
-            return ["{$size} {$ingredient->name}", $units[$size]];
+            return ["{$size} " . mb_strtolower($ingredient->name), $units[$size]];
         }
         if (isset($units[$counted])) {
             return [

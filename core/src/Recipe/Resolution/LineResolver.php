@@ -233,6 +233,7 @@ final readonly class LineResolver
                 && array_intersect($state->list('roles'), $ingredient->roles) !== []
                 && $mixture->percent(Component::Water) > 60.0
                 && $found->isPack === false
+                && !in_array('cooked', $ingredient->kinds, true)
             ) {
                 $mixture = $mixture->with(
                     Component::Water,

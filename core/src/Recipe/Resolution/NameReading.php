@@ -31,7 +31,8 @@ final readonly class NameReading
         }
         $matches = $names->find($plain);
         $best = $matches[0]->score ?? 0.0;
-        foreach ($this->otherReadings($line) as $reading) {
+        $others = $this->otherReadings($line);
+        foreach ($best > 0.95 ? $others : [...$others, ...self::unpacked($line->name)] as $reading) {
             $found = $names->find($reading);
             $score = $found[0]->score ?? 0.0;
             // a name that is ours to the word, with more said than the bare one, is the more particular thing
@@ -144,6 +145,22 @@ final readonly class NameReading
     private static function isLargeToo(string $word): bool
     {
         return preg_match('/^\p{Lu}/u', $word) === 1;
+    }
+
+    /**
+     * "capers from a jar" are jarred capers, or capers.
+     *
+     * @return list<string>
+     */
+    private static function unpacked(string $name): array
+    {
+        $isPacked = preg_match(
+            '/^(.+?)\s+(?:from|out\s+of)\s+(?:an?|the)\s+(?:opened\s+)?(jar|tin|can|bottle|tub)\b/iu',
+            $name,
+            $found,
+        ) === 1;
+
+        return $isPacked ? [(strtolower($found[2]) === 'jar' ? 'jarred ' : 'tinned ') . $found[1], $found[1]] : [];
     }
 
     /**
