@@ -32,6 +32,8 @@ final readonly class QuantityGrammar
     private const ABOUT = [
         'about',
         'around',
+        'abt',
+        'abt.',
         'approx',
         'approx.',
         'approximately',

@@ -19,7 +19,7 @@ final class WrittenText
             $text = html_entity_decode($text, ENT_QUOTES | ENT_HTML5);
         }
         if (preg_match('/[^\x20-\x7E]/', $text) === 1) {
-            $text = mb_convert_kana($text, 'as');
+            $text = mb_convert_kana(self::named($text), 'as');
             $text = (string) preg_replace(
                 ['/[\x{200B}-\x{200D}\x{2060}\x{FEFF}\x{00AD}\x{FE0F}]/u', '/[\x{00A0}\x{2000}-\x{200A}\x{202F}\x{3000}\t]/u'],
                 ['', ' '],
@@ -59,9 +59,17 @@ final class WrittenText
     /** A line without the bullet, box or emoji before it. */
     public static function withoutBullet(string $text): string
     {
-        $plain = trim((string) preg_replace(self::BULLETS, '', trim(mb_scrub($text))));
+        $plain = trim((string) preg_replace(self::BULLETS, '', trim(self::named(mb_scrub($text)))));
 
         return $plain === '' ? trim($text) : $plain;
+    }
+
+    /** "🧄 3 cloves" are of garlic: the picture is the name. */
+    private static function named(string $text): string
+    {
+        return str_contains($text, '🧄') && preg_match('/garlic/iu', $text) !== 1
+            ? (string) preg_replace('/\bcloves?\b/iu', '$0 garlic', $text, 1)
+            : $text;
     }
 
     /** Abbreviations written out. */

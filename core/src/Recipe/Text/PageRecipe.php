@@ -22,7 +22,7 @@ final class PageRecipe
     {
         [$keys, $lines] = self::keys($text);
 
-        return self::of($reader->read($lines), $keys);
+        return self::of($reader->read(PageColumns::single($lines)), $keys);
     }
 
     /**
@@ -32,6 +32,7 @@ final class PageRecipe
     public static function of(array $read, array $keys = []): Recipe
     {
         [$title, $lines, $method, $aside, $stage] = [$keys['title'] ?? '', [], [], [], null];
+        $read = self::withoutEmptyStages($read);
         foreach ($read as $line) {
             if ($line->kind === LineKind::Title && $title === '') {
                 [$title, $more] = self::title($line->text);
@@ -70,7 +71,29 @@ final class PageRecipe
     }
 
     /**
-     * "Ingredients (makes 500 ml)", "Prep 20 mins | Cook 30 mins | Makes about 700 ml": beside a heading, or the times.
+     * A heading that no ingredient comes under is one of the page, and stays to be seen.
+     *
+     * @param list<ReadLine> $read
+     *
+     * @return list<ReadLine>
+     */
+    private static function withoutEmptyStages(array $read): array
+    {
+        $isUsed = false;
+        foreach (array_reverse(array_keys($read)) as $at) {
+            $line = $read[$at];
+            if ($line->kind === LineKind::Heading && !$isUsed) {
+                $read[$at] = new ReadLine($line->text, LineKind::IngredientsHeading, false);
+            }
+            $isUsed = $line->kind === LineKind::Ingredient || ($isUsed && $line->kind !== LineKind::Heading);
+        }
+
+        return array_values($read);
+    }
+
+    /**
+     * "Ingredients (makes 500 ml)", "Prep 20 mins | Cook 30 mins | Makes about 700 ml": beside a heading, or the times; or in a
+     * sentence of a note.
      *
      * @param list<array{text: string, why: string, sure?: bool}> $aside
      *
@@ -80,10 +103,12 @@ final class PageRecipe
     {
         $found = [];
         foreach ($aside as $one) {
-            if (
-                in_array($one['why'], ['heading', 'time'], true)
-                && preg_match('/[(|·•;,.]\s*((?:makes|yields?|fills)\b[^)|·•;]*)/iu', $one['text'], $part) === 1
-            ) {
+            $says = match ($one['why']) {
+                'heading', 'time' => '/[(|·•;,.]\s*((?:makes|yields?|fills)\b[^)|·•;]*)/iu',
+                'note', 'blurb' => '/(?:^|[.!?]\s+)((?:it |this )?(?:makes|yields|fills)\b(?:[^.!?]|\.\d)*)/iu',
+                default => null,
+            };
+            if ($says !== null && preg_match($says, $one['text'], $part) === 1) {
                 $found[] = $part[1];
             }
         }
@@ -105,13 +130,13 @@ final class PageRecipe
     }
 
     /**
-     * A title, and what stands in brackets behind it: "REMOULADE (serves 6)".
+     * A title, and what stands in brackets or after a rule behind it: "REMOULADE (serves 6)".
      *
      * @return array{string, list<array{text: string, why: string, sure?: bool}>}
      */
     private static function title(string $text): array
     {
-        $isMore = preg_match('/^(.+?)\s*\(((?:serves|makes|yields?|enough)\b[^)]*)\)\s*$/iu', $text, $found) === 1;
+        $isMore = preg_match('/^(.+?)\s*[(|•·]\s*((?:serves|makes|yields?|enough)\b[^)]*)\)?\s*$/iu', $text, $found) === 1;
 
         return [
             mb_substr(rtrim($isMore ? $found[1] : $text, " :\t"), 0, self::LONGEST_TITLE),
@@ -189,7 +214,7 @@ final class PageRecipe
     private static function step(string $text): string
     {
         $text = (string) preg_replace(
-            '/^(?:step\s*\d{1,2}\s*[.:)-]?\s*|\d{1,2}\s*[.)]\s+)/iu',
+            '/^(?:(?:directions|instructions|method|preparation)\s*:\s+|step\s*\d{1,2}\s*[.:)-]?\s*|\d{1,2}\s*[.)]\s+)/iu',
             '',
             WrittenText::withoutBullet($text),
         );

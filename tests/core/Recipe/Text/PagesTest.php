@@ -262,4 +262,52 @@ final class PagesTest extends TestCase
             self::assertSame($servings, RecipeReader::written(sprintf($page, $times))->servings, $times);
         }
     }
+
+    public function test_of_a_table_that_tells_amounts_twice_the_first_counts(): void
+    {
+        $table = "Beetroot relish | Serves 10 as a condiment\n\n%s\n\nMethod\nSimmer for 45 minutes. Pot.\n";
+        $rows = [
+            ['INGREDIENTS', 'METRIC', 'IMPERIAL'],
+            ['Raw beetroot, peeled, grated', '500 g', '1 lb 2 oz'],
+            ['Oranges, zest and juice', '2', '2'],
+            ['Red wine vinegar', '300 ml', '10 fl oz'],
+            ['Allspice berries', '6', '6'],
+        ];
+        foreach (['     ', "\t", ' | '] as $gap) {
+            foreach ([$rows, [array_slice($rows[0], 1), ...array_slice($rows, 1)]] as $written) {
+                $text = implode("\n", array_map(static fn(array $row): string => implode($gap, $row), $written));
+                $recipe = RecipeReader::written(sprintf($table, $text));
+
+                self::assertSame('Beetroot relish', $recipe->title, $text);
+                self::assertSame(10, $recipe->servings, $text);
+                self::assertSame([
+                    '500 g Raw beetroot, peeled, grated',
+                    '2 Oranges, zest and juice',
+                    '300 ml Red wine vinegar',
+                    '6 Allspice berries',
+                ], $recipe->lines, $text);
+            }
+        }
+    }
+
+    public function test_a_heading_with_nothing_under_it_is_not_lost(): void
+    {
+        $recipe = RecipeReader::written(
+            "Plum sauce\n\nIngredients\n\nFor the sauce:\n500 g plums\n100 g sugar\n\nTo finish:\n\nMethod\nSimmer the plums.\n",
+        );
+
+        self::assertSame(['For the sauce:', '500 g plums', '100 g sugar'], $recipe->lines);
+        self::assertContains('To finish:', array_column($recipe->setAside, 'text'));
+    }
+
+    public function test_a_note_may_say_what_is_made_and_a_heading_may_stand_before_a_step(): void
+    {
+        $recipe = RecipeReader::written(
+            "Nan's piccalilli\n\nKeeps for ages & makes a brilliant present. Fills around 4 x 450g jars.\n\nIngredients\n"
+                . "600 g cauliflower\n600 ml cider vinegar\n150 g sugar\n\nDirections: Simmer everything for 4 minutes. Pot while hot.\n",
+        );
+
+        self::assertSame('4 x 450g', $recipe->yield);
+        self::assertSame(['Simmer everything for 4 minutes. Pot while hot.'], $recipe->method);
+    }
 }
