@@ -250,7 +250,7 @@ final readonly class LineGrammar
     private static function splitPreparation(string $rest): array
     {
         $parts = preg_split(
-            '/\s*(?:[,;]|\s[-–—]\s|\bplus (?:more|extra)\b|'
+            '/\s*(?:[,;]|\s[-–—]\s|\bplus (?:more|extra)\b|\b(?:depending|according)\b|'
                 . WritingFacts::purposes()
                 . '|\b(?:mixed|dissolved|blended|stirred|slaked|soaked|steeped|bloomed|infused) (?:with|in|into)\b)\s*/iu',
             $rest,
