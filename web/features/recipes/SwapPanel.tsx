@@ -43,11 +43,11 @@ const reasons: readonly (readonly [Reason, string])[] = [
 
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
+/** How near it is; of what is near by numbers only its note tells. */
 const kinships: Record<number, string> = {
   1: say.theSameThingInAnother,
   2: say.whatCooksUsuallyTake,
   3: say.theSameWorkAnotherTaste,
-  4: say.byNumbersOnly,
 };
 
 const dietWords: Record<string, string> = {

@@ -155,7 +155,6 @@ export const say = {
   theSameThingInAnother: 'the same thing in another form',
   whatCooksUsuallyTake: 'what cooks usually take',
   theSameWorkAnotherTaste: 'the same work, another taste',
-  byNumbersOnly: 'by numbers only',
   withoutGluten: 'without gluten',
   withoutAlcohol: 'without alcohol',
   noAddedSugar: 'no added sugar',
