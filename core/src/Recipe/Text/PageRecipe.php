@@ -105,7 +105,7 @@ final class PageRecipe
         foreach ($aside as $one) {
             $says = match ($one['why']) {
                 'heading', 'time' => '/[(|·•;,.]\s*((?:makes|yields?|fills)\b[^)|·•;]*)/iu',
-                'note', 'blurb' => '/(?:^|[.!?]\s+)((?:it |this )?(?:makes|yields|fills)\b(?:[^.!?]|\.\d)*)/iu',
+                'note', 'blurb' => '/(?:^|[.!?|·•]\s+)((?:it |this )?(?:makes|yields|fills)\b(?:[^.!?|·•]|\.\d)*)/iu',
                 default => null,
             };
             if ($says !== null && preg_match($says, $one['text'], $part) === 1) {

@@ -308,6 +308,10 @@ final class PagesTest extends TestCase
         );
 
         self::assertSame('4 x 450g', $recipe->yield);
+        self::assertSame('750ml', RecipeReader::written(
+            "Plum barbecue sauce\n\nDark and sharp, and made every September since the tree began to bear. Prep 15 min | Cook 40 min | Makes about 750ml\n\n"
+                . "Ingredients\n1 kg plums\n120 ml red wine vinegar\n\nMethod\nSimmer for 30 minutes.\n",
+        )->yield);
         self::assertSame(['Simmer everything for 4 minutes. Pot while hot.'], $recipe->method);
     }
 }
