@@ -13,6 +13,8 @@ use Vinculum\Facts\FactsFile;
 final class PageColumns
 {
     private const CELLS = '/\s*\|\s*|\t+|\s{2,}/u';
+    /** What a row tells; where a cell begins otherwise, the table is at its end. */
+    private const AMOUNT = '/^(?:[\d½¼¾⅓⅔⅛]|(?:an?|to taste|few|some|pinch|dash|handful)\b|[-–—]$)/iu';
 
     /**
      * @param list<string> $lines as they stand on the page, with their gaps
@@ -31,7 +33,7 @@ final class PageColumns
                 $width = max(count($heads) + 1, count($cells));
                 $taken = array_search(reset($heads), $heads, true) + $width - count($cells);
                 $lines[$at] = isset($heads[0]) ? '' : $cells[0];
-            } elseif ($taken !== null && count($cells) === $width) {
+            } elseif ($taken !== null && count($cells) === $width && preg_match(self::AMOUNT, $cells[$taken]) === 1) {
                 $lines[$at] = "{$cells[$taken]} {$cells[0]}";
             } elseif (count($cells) > 1) {
                 $taken = null;

@@ -16,6 +16,8 @@ final class PageRecipe
     private const KEYS = '/^(?P<key>title|style|pan)\s*:\s*(?P<value>\S.*)$/iu';
     /** A last sentence that says what is made. */
     private const MAKES = '/(?:^|[.!;]\s+)((?:this |it )?(?:makes|yields|fills)\b(?:[^.!]|\.\d)*)[.!]?\s*$/iu';
+    /** A sentence that does. */
+    private const SAYS = '/(?:^|[.!?|·•]\s+)((?:it |this )?(?:makes|yields|fills)\b(?:[^.!?|·•]|\.\d)*)/iu';
     private const LONGEST_TITLE = 200;
 
     public static function read(string $text, PageReader $reader): Recipe
@@ -33,12 +35,15 @@ final class PageRecipe
     {
         [$title, $lines, $method, $aside, $stage] = [$keys['title'] ?? '', [], [], [], null];
         $read = self::withoutEmptyStages($read);
+        // what is said before the first ingredient is of the recipe; behind it, others may speak of theirs
+        $ahead = 0;
         foreach ($read as $line) {
             if ($line->kind === LineKind::Title && $title === '') {
                 [$title, $more] = self::title($line->text);
                 array_push($aside, ...$more);
                 continue;
             }
+            $ahead = $lines === [] ? count($aside) : $ahead;
             match ($line->kind) {
                 LineKind::Ingredient => $lines[] = [self::ingredient($line->text), $stage],
                 LineKind::Heading => $stage = rtrim(trim($line->text), ' :'),
@@ -60,7 +65,12 @@ final class PageRecipe
             $keys['style'] ?? null,
             Recipe::underHeadings($lines),
             $method,
-            yield: PageYield::written([...$yields, ...self::besideOthers($aside), ...self::saidLast($method)]),
+            yield: PageYield::written([
+                ...$yields,
+                ...self::besideOthers($aside),
+                ...self::saidAhead(array_slice($aside, 0, $ahead)),
+                ...self::saidLast($method),
+            ]),
             pan: $keys['pan'] ?? null,
             servings: self::servingsIn([
                 ...$yields,
@@ -92,8 +102,7 @@ final class PageRecipe
     }
 
     /**
-     * "Ingredients (makes 500 ml)", "Prep 20 mins | Cook 30 mins | Makes about 700 ml": beside a heading, or the times; or in a
-     * sentence of a note.
+     * "Ingredients (makes 500 ml)", "Prep 20 mins | Cook 30 mins | Makes about 700 ml": beside a heading, or the times.
      *
      * @param list<array{text: string, why: string, sure?: bool}> $aside
      *
@@ -103,12 +112,29 @@ final class PageRecipe
     {
         $found = [];
         foreach ($aside as $one) {
-            $says = match ($one['why']) {
-                'heading', 'time' => '/[(|·•;,.]\s*((?:makes|yields?|fills)\b[^)|·•;]*)/iu',
-                'note', 'blurb' => '/(?:^|[.!?|·•]\s+)((?:it |this )?(?:makes|yields|fills)\b(?:[^.!?|·•]|\.\d)*)/iu',
-                default => null,
-            };
-            if ($says !== null && preg_match($says, $one['text'], $part) === 1) {
+            if (
+                in_array($one['why'], ['heading', 'time'], true)
+                && preg_match('/[(|·•;,.]\s*((?:makes|yields?|fills)\b[^)|·•;]*)/iu', $one['text'], $part) === 1
+            ) {
+                $found[] = $part[1];
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * "Keeps for ages. Fills around 4 x 450g jars.": a sentence of what is said about it.
+     *
+     * @param list<array{text: string, why: string, sure?: bool}> $aside
+     *
+     * @return list<string>
+     */
+    private static function saidAhead(array $aside): array
+    {
+        $found = [];
+        foreach ($aside as $one) {
+            if (preg_match(self::SAYS, $one['text'], $part) === 1 && in_array($one['why'], ['note', 'blurb'], true)) {
                 $found[] = $part[1];
             }
         }

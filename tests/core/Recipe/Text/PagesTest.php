@@ -290,6 +290,18 @@ final class PagesTest extends TestCase
         }
     }
 
+    public function test_a_table_of_amounts_ends_where_its_amounts_do(): void
+    {
+        $recipe = RecipeReader::written(
+            "Beetroot relish\n\nIngredients   Metric   Imperial\nBeetroot   500 g   1 lb 2 oz\nSalt   to taste   to taste\n"
+                . "Vinegar   300 ml   10 fl oz\n\nMethod\nSimmer the lot for 45 minutes.  Stir it often.  Pot and seal it.\n",
+        );
+
+        self::assertSame(['500 g Beetroot', 'to taste Salt', '300 ml Vinegar'], $recipe->lines);
+        self::assertStringContainsString('Pot and seal it.', implode(' ', $recipe->method));
+        self::assertStringContainsString('Simmer the lot', implode(' ', $recipe->method));
+    }
+
     public function test_a_heading_with_nothing_under_it_is_not_lost(): void
     {
         $recipe = RecipeReader::written(
@@ -308,6 +320,11 @@ final class PagesTest extends TestCase
         );
 
         self::assertSame('4 x 450g', $recipe->yield);
+        // a reader of the page speaks of another pan
+        self::assertNull(RecipeReader::written(
+            "Plum sauce\n\nIngredients\n1 kg plums\n200 g sugar\n\nMethod\nSimmer for 30 minutes.\n\nComments\n"
+                . "Loved it, I doubled everything. It makes about 2 litres that way!\n",
+        )->yield);
         self::assertSame('750ml', RecipeReader::written(
             "Plum barbecue sauce\n\nDark and sharp, and made every September since the tree began to bear. Prep 15 min | Cook 40 min | Makes about 750ml\n\n"
                 . "Ingredients\n1 kg plums\n120 ml red wine vinegar\n\nMethod\nSimmer for 30 minutes.\n",
