@@ -50,7 +50,10 @@ export function AxisBars({
 }: BarsProps) {
   return (
     <Box component="section" aria-label={say.balance} sx={isTentative ? tentative : undefined}>
-      {styleName !== null && (
+      {/* its place is kept where no family is chosen: the bars must not move when one is */}
+      {styleName === null ? (
+        <div className={looks.scale} />
+      ) : (
         <div aria-hidden className={looks.columns}>
           <span />
           <div className={looks.scale}>

@@ -58,18 +58,6 @@ export function BenchLines({ ref, bench, kitchen, shares, onSwap }: Props) {
         {say.addAStage}
       </Button>
       <RecipeSettings draft={bench.draft} kitchen={kitchen} set={bench.set} />
-      <Box sx={{ minHeight: 44 }}>
-        {bench.report !== null && !bench.isEmpty && (
-          <SauceFacts
-            report={bench.report}
-            family={
-              bench.style === null
-                ? null
-                : say.fromReferenceFormulas(bench.style.name, bench.style.references, bench.style.schools)
-            }
-          />
-        )}
-      </Box>
       <SetAside
         aside={bench.draft.set_aside}
         onIngredient={(at) => {
@@ -79,6 +67,16 @@ export function BenchLines({ ref, bench, kitchen, shares, onSwap }: Props) {
           bench.takeBack(at, 'step');
         }}
       />
+      {bench.report !== null && !bench.isEmpty && (
+        <SauceFacts
+          report={bench.report}
+          family={
+            bench.style === null
+              ? null
+              : say.fromReferenceFormulas(bench.style.name, bench.style.references, bench.style.schools)
+          }
+        />
+      )}
     </Box>
   );
 }

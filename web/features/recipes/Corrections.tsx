@@ -119,9 +119,12 @@ export function Corrections({
             <strong>{say.or}</strong> {way.says}
           </Typography>
         ))}
-      <Button component={Link} to={`/pantry?sauce=${sauce}`} sx={{ mt: 0.5 }}>
-        {say.whatASpoonfulOfAnything}
-      </Button>
+      {/* after the offers, so that they do not push it away from a pointer */}
+      {(!hasAim || advice !== null) && (
+        <Button component={Link} to={`/pantry?sauce=${sauce}`} sx={{ mt: 0.5 }}>
+          {say.whatASpoonfulOfAnything}
+        </Button>
+      )}
       {hasAim && (advice?.levers.length ?? 0) > 0 && (
         <Fold says={say.whatOneStepCostsIn} sx={{ mt: 0.75, fontSize: '0.92rem' }}>
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>

@@ -10,6 +10,8 @@ export const controls: Components<Omit<Theme, 'components' | 'palette'> & CssVar
     styleOverrides: {
       '@keyframes mui-auto-fill': { from: { display: 'block' } },
       '@keyframes mui-auto-fill-cancel': { from: { display: 'block' } },
+      // what comes later must not make the page narrower
+      html: { overflowY: 'scroll' },
       body: { fontVariantNumeric: 'tabular-nums', fontFeatureSettings: '"tnum"' },
       ':focus-visible': { outline: '3px solid currentColor', outlineOffset: '2px' },
       '@media (prefers-reduced-motion: reduce)': {
