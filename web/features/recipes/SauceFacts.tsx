@@ -1,6 +1,6 @@
 import { fixed } from '../../ui/locale';
 import { Alert, Box, Chip, Typography } from '@mui/material';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Balance } from '../../api/client';
 import { CautionLine } from '../../ui/CautionLine';
 import { say } from './sentences';
@@ -33,6 +33,32 @@ export function Hazards({ report }: { report: Balance }) {
 
 type Fact = 'nutrition' | 'cautions' | 'notes' | 'sure';
 
+/** One mark, drawn again only when it says something else. */
+const FactMark = memo(function FactMark({
+  fact,
+  says,
+  isOpen,
+  onOpen,
+}: {
+  fact: Fact;
+  says: string;
+  isOpen: boolean;
+  onOpen: (fact: Fact | null) => void;
+}) {
+  return (
+    <Chip
+      variant="outlined"
+      label={says}
+      aria-expanded={isOpen}
+      data-fact={fact}
+      onClick={() => {
+        onOpen(isOpen ? null : fact);
+      }}
+      sx={isOpen ? { boxShadow: 'inset 0 -3px 0 currentColor' } : undefined}
+    />
+  );
+});
+
 /** The facts of a sauce as short marks; the sentence and its source are one tap away. */
 export function SauceFacts({ report, family }: { report: Balance; family: string | null }) {
   const [open, setOpen] = useState<Fact | null>(null);
@@ -54,17 +80,7 @@ export function SauceFacts({ report, family }: { report: Balance; family: string
         {report.allergens.length > 0 && <Chip variant="outlined" label={say.holds(report.allergens.join(', '))} />}
         {report.diets.length > 0 && <Chip variant="outlined" label={say.fits(report.diets.join(', '))} />}
         {marks.map(([fact, says]) => (
-          <Chip
-            key={fact}
-            variant="outlined"
-            label={says}
-            aria-expanded={open === fact}
-            data-fact={fact}
-            onClick={() => {
-              setOpen(open === fact ? null : fact);
-            }}
-            sx={open === fact ? { boxShadow: 'inset 0 -3px 0 currentColor' } : undefined}
-          />
+          <FactMark key={fact} fact={fact} says={says} isOpen={open === fact} onOpen={setOpen} />
         ))}
       </Box>
       {open === 'nutrition' && report.nutrition !== null && (
