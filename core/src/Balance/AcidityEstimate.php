@@ -52,9 +52,14 @@ final readonly class AcidityEstimate
         ) ?? $ph;
         [$least, $most] = self::betweenItsParts($formula);
         $half = Facts::of(AcidityFacts::class)->ph->leastHalfBand;
-        $low = min($ph - $half, max($least, $at($charge->low)));
+        [$fewer, $more] = self::saltsOfPlants($formula, $mixture, $ph);
+        $low = min($ph - $half, max($least, $at(-hypot($charge->low, $fewer))));
         // no mixture is surely more acid than every acid part of it
-        $high = max($ph + $half, min($most, $at(hypot($charge->high, $milk))), self::mostAcidPart($formula) ?? $ph);
+        $high = max(
+            $ph + $half,
+            min($most, $at(hypot(hypot($charge->high, $milk), $more))),
+            self::mostAcidPart($formula) ?? $ph,
+        );
 
         return new Estimate($ph, max(0.0, $low), min(14.0, $high), $charge->shares, $charge->amountShares);
     }
@@ -66,24 +71,24 @@ final readonly class AcidityEstimate
     private static function hiddenBy(Formula $formula, Mixture $mixture): ?string
     {
         $facts = Facts::of(AcidityFacts::class)->unknown;
-        [$unread, $hiding, $protein, $buffering] = [[], [], 0.0, 0.0];
+        [$unread, $hiding, $protein, $buffering, $unsalted] = [[], [], 0.0, 0.0, 0.0];
         foreach ($formula->ingredientLines() as $line) {
             if ($line->status === LineStatus::Unknown) {
                 $unread[] = $line->text();
-            } elseif (
-                $line->countsInTheMixture()
-                && $line->ingredient !== null
-                && !$line->ingredient->composition->acidity->isKnown
-            ) {
+            } elseif ($line->countsInTheMixture() && $line->ingredient?->composition->acidity->isKnown === false) {
                 $hiding[] = $line->text();
                 $protein += $line->mixture()->get(Component::Protein);
                 $buffering += self::buffers($line->mixture());
+            } elseif ($line->countsInTheMixture() && $line->ingredient?->lacksItsSalts() === true) {
+                $hiding[] = $line->text();
+                $unsalted += $line->mixture()->grams();
             }
         }
         // what lies on the edge must not fall to either side by the last binary digit
         $isOver = static fn(float $part, float $whole, float $share): bool => $part > $share * $whole * (1.0 + 1e-9);
         $isHidden = $isOver($protein, $mixture->grams(), $facts->proteinOver / 100.0)
-            || $isOver($buffering, self::buffers($mixture), $facts->bufferingOver);
+            || $isOver($buffering, self::buffers($mixture), $facts->bufferingOver)
+            || $isOver($unsalted, $mixture->grams(), $facts->saltsOver);
         $by = [...$unread, ...($isHidden ? $hiding : [])];
         if ($by === []) {
             return null;
@@ -166,6 +171,38 @@ final readonly class AcidityEstimate
         }
 
         return Facts::of(AcidityFacts::class)->milk->upward * $more;
+    }
+
+    /**
+     * How much less, and more, acid the plants in it may take up than their rows have it, in mEq, where all of them leave
+     * the least, or the most, of their minerals: as salts of malic acid, which leave each of them as acid as it is.
+     *
+     * @return array{float, float}
+     */
+    private static function saltsOfPlants(Formula $formula, Mixture $mixture, float $ph): array
+    {
+        $malic = Component::Malic->value;
+        $chargeHere = Acidity::chargesAt($mixture, $ph)[$malic];
+        [$fewer, $more] = [0.0, 0.0];
+        foreach ($formula->ingredientLines() as $line) {
+            $composition = $line->ingredient?->composition;
+            $charge = $composition?->acidity->charges[$malic] ?? 0.0;
+            if (
+                $composition?->minerals === null
+                || !$line->countsInTheMixture()
+                || $composition->acidity->ph <= $ph
+                || $charge === 0.0
+            ) {
+                continue;
+            }
+            $hundreds = ($line->grams->value ?? 0.0) / 100.0;
+            $has = $composition->mixture->get(Component::StrongIonDifference);
+            $eachFree = $hundreds * (1.0 - $chargeHere / $charge);
+            $more += $eachFree * max(0.0, $composition->minerals->most - $has);
+            $fewer += $eachFree * max(0.0, $has - $composition->minerals->least);
+        }
+
+        return [$fewer, $more];
     }
 
     /** @return list<Ingredient> */

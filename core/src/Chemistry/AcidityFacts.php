@@ -15,5 +15,6 @@ final readonly class AcidityFacts
         public PhFacts $ph,
         public UnknownPhFacts $unknown,
         public MilkFacts $milk,
+        public PlantSaltFacts $plantSalts,
     ) {}
 }

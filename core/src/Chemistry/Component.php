@@ -27,6 +27,8 @@ enum Component: string
     case Tartaric = 'tartaric';
     case Lactic = 'lactic';
     case Oxalic = 'oxalic';
+    case Quinic = 'quinic';
+    case Succinic = 'succinic';
     case Gluconic = 'gluconic';
     case Salt = 'salt';
     case OtherSalts = 'other_salts';

@@ -12,5 +12,6 @@ final readonly class UnknownPhFacts
         public float $deviation,
         public float $proteinOver,
         public float $bufferingOver,
+        public float $saltsOver,
     ) {}
 }

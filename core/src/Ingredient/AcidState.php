@@ -71,7 +71,8 @@ final readonly class AcidState
         );
     }
 
-    private static function wetted(Mixture $mixture): Mixture
+    /** A dry food as the 10 % suspension whose pH is stated. */
+    public static function wetted(Mixture $mixture): Mixture
     {
         return $mixture->percent(Component::Water) < self::DRY_BELOW_WATER_PERCENT
             ? $mixture->plus(Mixture::of([Component::Water->value => 900.0]))

@@ -20,6 +20,7 @@ final readonly class Composition
      * @param AcidState            $acidity how acid it is by itself
      * @param array<string, Grade> $grades  by group
      * @param bool                 $heatIsOfPods its heat varies from pod to pod by a factor of two
+     * @param MineralCharge|null   $minerals     where they are known
      */
     private function __construct(
         public Mixture $mixture,
@@ -27,6 +28,7 @@ final readonly class Composition
         public ?float $ph,
         public array $grades,
         public bool $heatIsOfPods,
+        public ?MineralCharge $minerals,
     ) {}
 
     /** @throws FactsFault when the row is incomplete or adds up to more than 100 g */
@@ -41,6 +43,7 @@ final readonly class Composition
             $ph,
             self::gradesFrom($row, $acidity->mixture),
             $row->textOr('pod', '') === 'yes',
+            $row->has('minerals') ? MineralCharge::read($row->text('minerals'), $acidity->mixture) : null,
         );
     }
 
@@ -63,7 +66,14 @@ final readonly class Composition
             $grades['ph'] ?? Grade::D,
         );
 
-        return new self($acidity->mixture, $acidity, $this->ph, $grades, $this->heatIsOfPods && !$heatIsKnown);
+        return new self(
+            $acidity->mixture,
+            $acidity,
+            $this->ph,
+            $grades,
+            $this->heatIsOfPods && !$heatIsKnown,
+            $this->minerals,
+        );
     }
 
     /**
@@ -87,7 +97,7 @@ final readonly class Composition
             }
         }
 
-        return new self($acidity->mixture, $acidity, null, $of, false);
+        return new self($acidity->mixture, $acidity, null, $of, false, MineralCharge::carriedBy($acidity->mixture));
     }
 
     public function grade(string $group): Grade

@@ -22,7 +22,6 @@ final class Energy
     ];
     private const OF_SUGARS = [4.0, 17.0];
     private const OF_ACIDS = [3.0, 13.0];
-    private const ACIDS = ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'gluconic', 'oxalic'];
 
     /** kcal of a mixture. */
     public static function of(Mixture $mixture): float
@@ -41,7 +40,7 @@ final class Energy
     {
         $amounts = $mixture->amounts();
 
-        return array_sum(array_map(static fn(string $acid): float => $amounts[$acid] ?? 0.0, self::ACIDS));
+        return array_sum(array_map(static fn(string $acid): float => $amounts[$acid] ?? 0.0, Component::acids()));
     }
 
     /** Grams of sugars, without sweeteners. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Ingredient;
 
+use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
@@ -12,6 +13,9 @@ use Vinculum\Facts\Row;
 /** A thing that goes into a sauce: what is in 100 g of it as used, how it is measured, and how well that is known. */
 final readonly class Ingredient
 {
+    /** Rows are written to a hundredth of a gram of acid. */
+    private const NEAR_MILLIEQUIVALENTS = 0.1;
+
     /**
      * @param list<string> $aliases other names it goes by
      * @param list<string> $maybe   names that more likely mean something else
@@ -116,6 +120,20 @@ final readonly class Ingredient
     public function isPungentWhenWet(): bool
     {
         return in_array('pungent-when-wet', $this->kinds, true);
+    }
+
+    /**
+     * A plant low in acid of which it is not known how much acid it takes up: its minerals are missing, or its strong ion
+     * difference leaves too much of them out.
+     */
+    public function lacksItsSalts(): bool
+    {
+        $least = $this->composition->minerals?->least;
+
+        return array_diff(['plant', 'low-acid'], $this->kinds) === []
+            && ($least === null
+                || $this->composition->mixture->get(Component::StrongIonDifference)
+                    < $least - self::NEAR_MILLIEQUIVALENTS);
     }
 
     /** The key of the shipped ingredient that says what it is like and what work it does. */

@@ -32,7 +32,7 @@ final readonly class RowCheck
     private const HEAVIEST = 1.65;
     private const DENSITY_OFF = 0.14;
 
-    /** What is this sour holds an acid; what holds so much of one is no less sour than that. */
+    /** What is this sour holds an acid; what holds so much of one, and not as salts, is no less sour than that. */
     private const SOUR_PH = 4.2;
     private const LEAST_ACID = 0.02;
     private const MUCH_ACID = 1.5;
@@ -120,7 +120,7 @@ final readonly class RowCheck
         return match (true) {
             $ph === null => null,
             $ph < self::SOUR_PH && $sharp < self::LEAST_ACID => sprintf('a pH of %.1f, and no acid', $ph),
-            $ph > self::DULL_PH && $acids > self::MUCH_ACID
+            $ph > self::DULL_PH && $acids > self::MUCH_ACID && !$this->row->has('minerals')
                 => sprintf('%.1f g of acids, and a pH of %.1f', $acids, $ph),
             default => null,
         };

@@ -76,7 +76,7 @@ final class CatalogueTest extends TestCase
         $acids = array_sum(
             array_map(
                 static fn(string $acid): float => $ingredient->composition->mixture->amounts()[$acid] ?? 0.0,
-                ['acetic', 'citric', 'malic', 'tartaric', 'lactic', 'gluconic', 'oxalic'],
+                Component::acids(),
             ),
         );
         if ($acids > 0.0 && $acids < 50.0) {

