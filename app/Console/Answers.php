@@ -200,6 +200,7 @@ final class Answers
         return MethodReader::treatment(
             $recipe->method,
             new Treatment(false, $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0)),
+            $recipe->prose(),
         );
     }
 

@@ -137,7 +137,8 @@ final class Printout
         }
 
         return $text . "\n" . implode("\n", array_filter($report->text, static fn(string $line): bool => $line !== ''))
-            . sprintf("\n\n%.1f steps different.\n", $report->residualSteps);
+            . sprintf("\n\n%.1f steps different.\n", $report->residualSteps)
+            . self::notes($report->notes);
     }
 
     /** @param list<Swap> $swaps */

@@ -110,6 +110,7 @@ final class CookSessionService
                 $isStale,
                 $readings['solids'] === [] ? null : end($readings['solids']),
             ),
+            $batch->recipe->prose(),
         );
     }
 

@@ -12,6 +12,7 @@ use App\Recipes\ScaleService;
 use Carbon\CarbonImmutable;
 use Sabre\VObject\Component\VCalendar;
 use Vinculum\Balance\Formula;
+use Vinculum\Keeping\Said;
 use Vinculum\Planning\PlanFault;
 use Vinculum\Planning\SauceTasks;
 use Vinculum\Planning\Schedule;
@@ -170,7 +171,11 @@ final readonly class PlanService
             }
             $edit = $sauce->recipe;
             $cook = $this->scaleService->plan($edit, RequestedSize::written($item['size']));
-            $jobs[] = SauceTasks::of($edit->title === '' ? 'Unnamed sauce' : $edit->title, $cook);
+            $jobs[] = SauceTasks::of(
+                $edit->title === '' ? 'Unnamed sauce' : $edit->title,
+                $cook,
+                Said::in([...$edit->prose(), ...$edit->method])->touchesRaw(),
+            );
             $formulas[] = $cook->scale->after;
             $costs[] = [
                 ...Shopping::cost($cook->scale->after, $this->pantry->shelf()),

@@ -117,7 +117,7 @@ final class BalanceService
 
     public static function treatment(Recipe $edit): Treatment
     {
-        return MethodReader::treatment($edit->method);
+        return MethodReader::treatment($edit->method, besides: $edit->prose());
     }
 
     public function balance(Recipe $edit): Balance

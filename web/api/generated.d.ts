@@ -4745,6 +4745,8 @@ export interface components {
             allergens: string[];
             /** @description that the whole fits, afterwards */
             diets: string[];
+            /** @description what to ask about before somebody eats it */
+            notes: string[];
         };
         /** @description One swap of several in a recipe: the line it is for, and the name of what it replaces. */
         ConvertedLine: {

@@ -11,6 +11,8 @@ use Vinculum\Chemistry\Solids;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Chemistry\WaterActivity;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Words;
+use Vinculum\Ingredient\AllergenWords;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Suitability;
 use Vinculum\Recipe\Resolution\LineStatus;
@@ -70,6 +72,7 @@ final readonly class Balance
                 ...self::notesOnLines($formula, $mixture),
                 ...array_filter([$treatment->ph() === null ? $acidity->note : null]),
                 ...self::notesOnDoubtful($formula),
+                ...self::notesOnPacks($formula),
             ],
             [
                 ...self::readFigures($doubt, self::pungencyAwake($formula, $mixture)),
@@ -160,6 +163,24 @@ final readonly class Balance
                 $formula->ingredientLines(),
                 static fn(ResolvedLine $line): bool => $line->ingredient === null || $line->sure === Sureness::Likely,
             ),
+        );
+    }
+
+    /** @return list<string> what depends on the pack, and on whose line */
+    private static function notesOnPacks(Formula $formula): array
+    {
+        $depends = [];
+        foreach (self::ingredientsOf($formula) as $ingredient) {
+            if ($ingredient->suitability->often !== []) {
+                $depends[mb_strtolower($ingredient->name)] = Words::listed($ingredient->suitability->often);
+            }
+        }
+
+        return array_map(
+            static fn(string $name, string $often): string
+                => "Packs of {$name} often hold {$often}: read yours. Until then it counts as holding them.",
+            array_keys($depends),
+            $depends,
         );
     }
 
@@ -289,6 +310,10 @@ final readonly class Balance
             ...array_map(
                 static fn(Ingredient $ingredient): array => $ingredient->suitability->allergens,
                 self::ingredientsOf($formula),
+            ),
+            ...array_map(
+                static fn(ResolvedLine $line): array => AllergenWords::in($line->text()),
+                self::doubtful($formula),
             ),
         );
 

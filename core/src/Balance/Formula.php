@@ -6,6 +6,7 @@ namespace Vinculum\Balance;
 
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\LineResolver;
 use Vinculum\Recipe\Resolution\LineStatus;
@@ -184,6 +185,31 @@ final readonly class Formula
             [...$this->doses, ...array_values($doses)],
             $this->losses,
         );
+    }
+
+    /** Whether an ingredient brings no allergen and no animal thing that is not in it yet. */
+    public function isFitFor(Ingredient $ingredient): bool
+    {
+        return !$this->lacksAnimalsOf($ingredient)
+            && $ingredient->suitability->newAllergens(Balance::allergensIn($this)) === [];
+    }
+
+    /** Whether nothing in it is of an animal as an ingredient is. */
+    public function lacksAnimalsOf(Ingredient $ingredient): bool
+    {
+        return $ingredient->suitability->bringsAnimals($this->brokenDiets());
+    }
+
+    /** @return list<string> diets that something in it breaks */
+    private function brokenDiets(): array
+    {
+        return array_values(array_unique(array_merge(
+            [],
+            ...array_map(
+                static fn(ResolvedLine $line): array => $line->ingredient->suitability->breaks ?? [],
+                $this->ingredientLines(),
+            ),
+        )));
     }
 
     /** @return list<ResolvedLine> every line and dose that names an ingredient or should */

@@ -20,6 +20,7 @@ final readonly class Treatment
      * @param bool        $isMeterStale  the meter was calibrated too long ago
      * @param bool        $isFermented   it is left to ferment
      * @param float|null  $solids        measured, g in 100 g of the water phase
+     * @param list<string> $said         the words of the recipe: title, notes, stages, method
      */
     public function __construct(
         public bool $isCooked = false,
@@ -28,6 +29,7 @@ final readonly class Treatment
         public bool $isMeterStale = false,
         public ?float $solids = null,
         public bool $isFermented = false,
+        public array $said = [],
     ) {}
 
     /** The pH that counts: of several readings the highest, which is the cautious one. */

@@ -135,8 +135,9 @@ final class MethodReader
      * What a method does to a sauce, as far as keeping depends on it.
      *
      * @param list<string> $lines
+     * @param list<string> $besides what else the recipe says: its title, notes and stages
      */
-    public static function treatment(array $lines, ?Treatment $measured = null): Treatment
+    public static function treatment(array $lines, ?Treatment $measured = null, array $besides = []): Treatment
     {
         $ferments = MethodWords::areIn(implode(' ', $lines), 'ferments');
 
@@ -147,6 +148,7 @@ final class MethodReader
             $measured->isMeterStale ?? false,
             $measured?->solids,
             $ferments,
+            [...$besides, ...$lines],
         );
     }
 

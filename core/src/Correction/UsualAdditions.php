@@ -66,7 +66,7 @@ final readonly class UsualAdditions
         $candidates = [];
         foreach ($keys as $key) {
             $candidate = $usual->candidate($catalogue->get($key));
-            if ($candidate->most > 0.0) {
+            if ($candidate->most > 0.0 && $balance->formula->isFitFor($candidate->ingredient)) {
                 $candidates[] = $candidate;
             }
         }

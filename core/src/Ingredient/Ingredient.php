@@ -13,6 +13,8 @@ use Vinculum\Facts\Row;
 /** A thing that goes into a sauce: what is in 100 g of it as used, how it is measured, and how well that is known. */
 final readonly class Ingredient
 {
+    /** g in 100 g. */
+    private const SUGARS_THAT_SWEETEN = 5.0;
     /** Rows are written to a hundredth of a gram of acid. */
     private const NEAR_MILLIEQUIVALENTS = 0.1;
 
@@ -53,10 +55,22 @@ final readonly class Ingredient
             $row->list('kind'),
             $composition,
             Portions::fromRow($row, $composition->mixture),
-            Suitability::of($row->list('breaks'), $row->list('allergens'), $composition->mixture),
+            Suitability::of(
+                [...$row->list('breaks'), ...(self::sweetens($row, $composition) ? ['no-added-sugar'] : [])],
+                $row->list('allergens'),
+                $composition->mixture,
+                $row->list('often'),
+            ),
             $row->list('sources') ?: throw FactsFault::missing($row->key, 'sources'),
             null,
         );
+    }
+
+    /** What is there to sweeten, and does so by sugars, is added sugar. */
+    private static function sweetens(Row $row, Composition $composition): bool
+    {
+        return in_array('sweetener', $row->list('kind'), true)
+            && Energy::sugars($composition->mixture) >= self::SUGARS_THAT_SWEETEN;
     }
 
     /**

@@ -31,7 +31,9 @@ final readonly class PlantSalts
         'plant', 'fruit', 'spice', 'mushroom', 'juice', 'drink', 'nut', 'seed', 'pulse', 'grain', 'sweetener',
     ];
     /** Kinds that rows without a table are like, the first that fits. */
-    private const GROUPS = ['nut', 'pulse', 'seed', 'grain', 'sweetener', 'spice', 'herb', 'mushroom', 'fruit', 'drink'];
+    private const GROUPS = [
+        'nut', 'pulse', 'seed', 'grain', 'sweetener', 'spice', 'herb', 'mushroom', 'fruit', 'drink',
+    ];
 
     /**
      * @param array<string, float> $acids    g/100 g by component, all organic acids of the row

@@ -7,7 +7,6 @@ namespace Vinculum\Ingredient;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\Facts;
-use Vinculum\Facts\FactsFile;
 
 /**
  * A product from its nutrition label. What the label states counts as measured for this product (grade A); what it
@@ -138,22 +137,8 @@ final readonly class ProductLabel
             $generic->composition->asOwn($key, Mixture::of($amounts), $grades, $this->shu !== null),
             $this->ingredients === null || trim($this->ingredients) === ''
                 ? $generic->suitability->allergens
-                : self::allergensIn($this->ingredients),
+                : AllergenWords::in($this->ingredients),
         );
-    }
-
-    /** @return list<string> allergens that a list of ingredients names, in the order of the regulation */
-    public static function allergensIn(string $ingredients): array
-    {
-        $found = [];
-        foreach (FactsFile::named('allergens') as $allergen => $row) {
-            $text = ' ' . str_ireplace($row->list('but'), ' ', $ingredients) . ' ';
-            if ($row->isSaidIn($text, 'words')) {
-                $found[] = (string) $allergen;
-            }
-        }
-
-        return $found;
     }
 
     /** @return array{array<string, float>, list<string>} grams by component, and the groups the label states */

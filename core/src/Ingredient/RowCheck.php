@@ -45,6 +45,7 @@ final readonly class RowCheck
         'fish' => 'fish',
         'peanut' => 'peanuts',
     ];
+    private const SUGAR_ON_A_LABEL = '/\b(?:sugar|syrup|honey|molasses|treacle|dextrose|glucose|fructose|caramel)\b/i';
     private const SIZES = [['small', 'medium', 'large'], ['small', 'whole', 'large']];
 
     private function __construct(private Ingredient $ingredient, private Row $row) {}
@@ -180,6 +181,13 @@ final readonly class RowCheck
             }
         }
         $compound = FactsFile::named('compounds')[$this->row->key] ?? null;
+        if (
+            $compound !== null
+            && preg_match(self::SUGAR_ON_A_LABEL, $compound->text('of')) === 1
+            && !in_array('no-added-sugar', $this->ingredient->suitability->breaks, true)
+        ) {
+            $findings[] = 'its label holds sugar, and it is called free of added sugar';
+        }
         foreach ($compound?->list('of') ?? [] as $part) {
             foreach (preg_match_all('/\*([^*]+)\*/', $part, $marked) > 0 ? $marked[1] : [] as $word) {
                 foreach (self::allergensOf($word) as $allergen) {

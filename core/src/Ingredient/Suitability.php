@@ -10,29 +10,65 @@ use Vinculum\Chemistry\Mixture;
 /** Whom an ingredient suits: its allergens, and the diets it does not fit. */
 final readonly class Suitability
 {
+    private const BROKEN_BY = ['alcohol' => 'alcohol-free', 'meat' => 'vegetarian', 'sugar' => 'no-added-sugar'];
+    private const OF_ANIMALS = ['vegan', 'vegetarian'];
     /** Ethanol that is left out of account when a thing is called free of alcohol, g/100 g. */
     private const TRACE_OF_ALCOHOL = 0.5;
 
     /**
-     * @param list<string> $allergens
+     * @param list<string> $allergens those that packs of its kind often hold among them
      * @param list<string> $breaks    diets it does not fit
+     * @param list<string> $often     what of that depends on the pack, in words
      */
-    private function __construct(public array $allergens, public array $breaks) {}
+    private function __construct(public array $allergens, public array $breaks, public array $often) {}
 
     /**
      * @param list<string> $stated    diets that are said not to fit
      * @param list<string> $allergens
      * @param Mixture      $mixture   of 100 g
+     * @param list<string> $often     what packs of its kind often hold besides: allergens, alcohol, meat, sugar. No diet is
+     *     claimed that one of them would break
      */
-    public static function of(array $stated, array $allergens, Mixture $mixture): self
+    public static function of(array $stated, array $allergens, Mixture $mixture, array $often = []): self
     {
-        return new self($allergens, self::brokenDiets($stated, $allergens, $mixture));
+        $stated = [...$stated, ...array_values(array_intersect_key(self::BROKEN_BY, array_flip($often)))];
+        $allergens = [...$allergens, ...array_values(array_diff($often, $allergens, array_keys(self::BROKEN_BY)))];
+
+        return new self($allergens, self::brokenDiets($stated, $allergens, $mixture), $often);
     }
 
     /** @return list<string> the diets it fits */
     public function diets(): array
     {
         return array_values(array_diff(self::allDiets(), $this->breaks));
+    }
+
+    /**
+     * Allergens that it brings into what lacks them.
+     *
+     * @param list<string> $allergens of what it goes into
+     *
+     * @return list<string>
+     */
+    public function newAllergens(array $allergens): array
+    {
+        return array_values(array_diff($this->allergens, $allergens));
+    }
+
+    /**
+     * Whether it brings something of an animal into what has nothing of the kind.
+     *
+     * @param list<string> $breaks diets that what it goes into does not fit
+     */
+    public function bringsAnimals(array $breaks): bool
+    {
+        return array_diff(array_intersect($this->breaks, self::OF_ANIMALS), $breaks) !== [];
+    }
+
+    /** Whether it holds an allergen, or something of an animal. */
+    public function isAvoided(): bool
+    {
+        return $this->allergens !== [] || $this->bringsAnimals([]);
     }
 
     /** @return list<string> */

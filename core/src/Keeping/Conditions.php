@@ -26,13 +26,18 @@ final readonly class Conditions
      * @param list<ResolvedLine> $lines that name an ingredient or should
      * @param list<string>       $texts what each of them says: as written, what it was taken for, and what that is made of
      */
-    private function __construct(private Balance $balance, private array $lines, private array $texts) {}
+    private function __construct(
+        private Balance $balance,
+        private array $lines,
+        private array $texts,
+        private Said $said,
+    ) {}
 
     public static function of(Balance $balance): self
     {
         $lines = $balance->formula->ingredientLines();
 
-        return new self($balance, $lines, array_map(self::text(...), $lines));
+        return new self($balance, $lines, array_map(self::text(...), $lines), Said::in($balance->treatment->said));
     }
 
     private static function text(ResolvedLine $line): string
@@ -49,8 +54,11 @@ final readonly class Conditions
         $tests = [
             'any' => fn(): bool => $this->holdsAny($row->list('any')),
             'any_too' => fn(): bool => $this->holdsAny($row->list('any_too')),
-            'kind' => fn(): bool => $this->isOf($row->list('kind'), $row->numberOrNull('kind_share_over'))
-                || $this->holdsAny($row->list('any_or')),
+            'kind' => fn(): bool => $this->isOf(
+                $row->list('kind'),
+                $row->numberOrNull('kind_share_over'),
+                $row->has('kind_but') ? $row : null,
+            ) || $this->holdsAny($row->list('any_or')),
             'kind_too' => fn(): bool => $this->isOf($row->list('kind_too'), null),
             'words' => fn(): bool => $row->has('grams_over')
                 ? $this->gramsSaid($row) > $row->number('grams_over')
@@ -83,6 +91,21 @@ final readonly class Conditions
             'ph_at_most' => fn(): bool => $this->ph() <= $row->number('ph_at_most'),
             'stable' => fn(): bool => $this->isStable(),
             'unless_stable' => fn(): bool => !$this->isStable(),
+            'in_oil' => fn(): bool => InOil::isIn($this->balance, $this->lines),
+            'infused' => fn(): bool => $this->said->isInfused(),
+            'touches' => fn(): bool => array_filter($row->list('touches'), $this->said->touches(...)) !== [],
+            'unless_divided' => fn(): bool => !$this->said->isDivided(),
+            'said' => fn(): bool => $this->said->holds($row, 'said'),
+            'left_out' => fn(): bool => $this->said->isLeftOut(),
+            'unless_slow' => fn(): bool => !$this->isSlow(),
+            'slow' => fn(): bool => $this->isSlow(),
+            'unless_pickled' => fn(): bool => !$this->isPickled(),
+            'unless_kept' => fn(): bool => !$this->isStable() && !$this->isSlow() && $this->ph() > Facts::of(
+                SharpFacts::class,
+            )->surePhAtMost,
+            'sharp_beyond_doubt' => fn(): bool => $this->isSharpBeyondDoubt() === ($row->text('sharp_beyond_doubt') === 'yes'),
+            'ph_low_under' => fn(): bool => ($this->balance->ph->low ?? 0.0) < $row->number('ph_low_under'),
+            'ph_low_from' => fn(): bool => ($this->balance->ph->low ?? 0.0) >= $row->number('ph_low_from'),
             'cooked' => fn(): bool => $this->balance->treatment->isCooked === ($row->text('cooked') === 'yes'),
             'unless_measured_ph_at_most' => fn(): bool => ($this->balance->treatment->ph() ?? self::NEUTRAL) > $row->number(
                 'unless_measured_ph_at_most',
@@ -104,16 +127,67 @@ final readonly class Conditions
     private function isStable(): bool
     {
         $edges = Facts::of(StableFacts::class);
-        $mixture = $this->balance->mixture;
-        $water = $mixture->get(Component::Water);
-        $ofWater = static fn(Component $one): float => $water > 0.0
-            ? 100.0 * $mixture->get($one) / ($water + $mixture->get($one))
-            : 0.0;
 
         return $this->waterActivity() <= $edges->waterActivityAtMost
-            || $ofWater(Component::Ethanol) >= $edges->ethanolOfWaterFrom
-            || $ofWater(Component::Salt) >= $edges->saltOfWaterFrom
+            || $this->ofWater([Component::Ethanol->value]) >= $edges->ethanolOfWaterFrom
+            || $this->ofWater([Component::Salt->value]) >= $edges->saltOfWaterFrom
             || $this->isAsBought($edges->asBought);
+    }
+
+    /**
+     * Whether what could grow in the cold has too little free water, by its salt, its sugar or its alcohol: it keeps for
+     * weeks in the fridge.
+     */
+    private function isSlow(): bool
+    {
+        $facts = Facts::of(SlowFacts::class);
+
+        return $this->waterActivity() <= $facts->waterActivityAtMost
+            && ($this->ofWater([Component::Salt->value]) >= $facts->saltOfWaterFrom
+                || $this->ofWater(Component::sugars()) >= $facts->sugarOfWaterFrom
+                || $this->ofWater([Component::Ethanol->value]) >= $facts->ethanolOfWaterFrom);
+    }
+
+    /**
+     * Per cent of the water phase that some components are.
+     *
+     * @param list<string> $components
+     */
+    private function ofWater(array $components): float
+    {
+        $amounts = $this->balance->mixture->amounts();
+        $grams = array_sum(array_map(static fn(string $one): float => $amounts[$one] ?? 0.0, $components));
+        $water = $this->balance->mixture->get(Component::Water);
+
+        return $water > 0.0 ? 100.0 * $grams / ($water + $grams) : 0.0;
+    }
+
+    /** Whether an estimate of its acid, or a measurement, is enough for weeks. */
+    private function isSharpBeyondDoubt(): bool
+    {
+        $facts = Facts::of(SharpFacts::class);
+        if ($this->balance->treatment->ph() !== null || $this->ph() <= $facts->surePhAtMost) {
+            return true;
+        }
+
+        return !$this->isOf($facts->kinds, $facts->shareUnder) && $this->ph() < $facts->phUnder;
+    }
+
+    /**
+     * Whether raw plants lie in vinegar, or in a finished ferment: sharp by the upper edge, with so much acetic acid in
+     * the water, or so much salt, that moulds are slow too.
+     */
+    private function isPickled(): bool
+    {
+        $facts = Facts::of(SharpFacts::class);
+        $isSharp = $this->ph() <= $facts->surePhAtMost;
+        $treatment = $this->balance->treatment;
+
+        return !InOil::isIn($this->balance, $this->lines)
+            && $isSharp
+            && ($this->ofWater([Component::Acetic->value]) >= $facts->aceticOfWaterFrom
+                || $treatment->isFermented && $treatment->ph() !== null
+                    && $this->ofWater([Component::Salt->value]) >= $facts->saltOfWaterFrom);
     }
 
     /** @param list<string> $kinds */
@@ -129,7 +203,9 @@ final readonly class Conditions
             ),
         );
 
-        return count($keys) === 1 && $this->isOf($kinds, null);
+        return count($keys) === 1
+            && $this->isOf($kinds, null)
+            && !$this->isOf(Facts::of(StableFacts::class)->notAsBought, null);
     }
 
     /** The pH that limits are held against: measured, or the upper end of the estimate. */
@@ -196,11 +272,15 @@ final readonly class Conditions
      *
      * @param list<string> $kinds
      * @param float|null   $share such things are more than so much of the whole, per cent
+     * @param Row|null     $but   lines with words of its field kind_but are not meant
      */
-    private function isOf(array $kinds, ?float $share): bool
+    private function isOf(array $kinds, ?float $share, ?Row $but = null): bool
     {
         $grams = 0.0;
         foreach ($this->lines as $line) {
+            if ($but?->isSaidIn($line->text(), 'kind_but') === true) {
+                continue;
+            }
             foreach ($kinds as $kind) {
                 if ($line->ingredient !== null && array_diff(explode(' ', $kind), $line->ingredient->kinds) === []) {
                     $grams += $line->grams->value ?? 0.0;
@@ -227,6 +307,7 @@ final readonly class Conditions
             if (
                 $row->isSaidIn($this->texts[$at], 'words')
                 && !($row->has('but') && $row->isSaidIn($line->text(), 'but'))
+                && (!$row->has('also') || $row->isSaidIn($this->texts[$at], 'also'))
             ) {
                 $saying[] = $line;
             }
@@ -237,8 +318,13 @@ final readonly class Conditions
 
     private function gramsSaid(Row $row): float
     {
+        // a line that was not understood may hold any amount
         return array_sum(
-            array_map(static fn(ResolvedLine $line): float => $line->grams->value ?? 0.0, $this->saying($row)),
+            array_map(
+                static fn(ResolvedLine $line): float => $line->grams->value
+                    ?? ($line->status === LineStatus::Unknown ? INF : 0.0),
+                $this->saying($row),
+            ),
         );
     }
 }

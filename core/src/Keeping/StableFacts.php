@@ -10,12 +10,16 @@ final readonly class StableFacts
     public const FILE = 'keeping';
     public const SECTION = 'stable';
 
-    /** @param list<string> $asBought kinds */
+    /**
+     * @param list<string> $asBought    kinds
+     * @param list<string> $notAsBought kinds that soon go off once opened, whatever else they are
+     */
     public function __construct(
         public float $waterActivityAtMost,
         public float $ethanolOfWaterFrom,
         public float $saltOfWaterFrom,
         public float $dryAtMost,
         public array $asBought,
+        public array $notAsBought,
     ) {}
 }

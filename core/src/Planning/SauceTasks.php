@@ -7,6 +7,7 @@ namespace Vinculum\Planning;
 use Vinculum\Cooking\MethodStep;
 use Vinculum\CookSession\CookPlan;
 use Vinculum\Facts\Facts;
+use Vinculum\Keeping\Said;
 
 /** A sauce to be ready on the day, as tasks one after another. */
 final readonly class SauceTasks
@@ -14,7 +15,8 @@ final readonly class SauceTasks
     /** @param list<Task> $tasks in order */
     public function __construct(public string $title, public array $tasks) {}
 
-    public static function of(string $title, CookPlan $plan): self
+    /** @param bool $touchesRaw it goes on what is raw, and is served too: it is divided before */
+    public static function of(string $title, CookPlan $plan, bool $touchesRaw = false): self
     {
         $usual = Facts::of(PlanningFacts::class);
         $steps = $plan->steps();
@@ -30,6 +32,10 @@ final readonly class SauceTasks
         ];
         foreach ($steps as $number => $step) {
             $minutes = $step->minutes === null ? null : array_sum($step->minutes) / 2.0;
+            if ($touchesRaw && Said::handlesRaw($step->text)) {
+                $tasks[] = self::dividing();
+                $touchesRaw = false;
+            }
             $tasks[] = match (true) {
                 $step->isAtTheHob() => new Task(
                     'cook',
@@ -49,7 +55,18 @@ final readonly class SauceTasks
 
         return new self(
             $title,
-            [...$tasks, new Task('fill', 'Fill and label', $usual->fill + $usual->fillJar * $jars, false, true)],
+            [...$tasks, ...($touchesRaw ? [self::dividing()] : []), new Task('fill', 'Fill and label', $usual->fill + $usual->fillJar * $jars, false, true)],
+        );
+    }
+
+    private static function dividing(): Task
+    {
+        return new Task(
+            'prepare',
+            'Divide it: set apart in a clean bowl what is for the table or for keeping, before anything raw is near',
+            Facts::of(PlanningFacts::class)->step,
+            false,
+            true,
         );
     }
 

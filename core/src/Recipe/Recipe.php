@@ -14,6 +14,8 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
  */
 final readonly class Recipe
 {
+    /** Kinds of what was set aside that tell of the sauce. */
+    private const PROSE = ['title', 'blurb', 'note', 'talked-about', 'served-with', 'keeping'];
     private const BEHIND_THE_TIMES = '/\b(?:makes|yields?)\b:?\s.*\d.*/iu';
 
     /**
@@ -176,6 +178,21 @@ final readonly class Recipe
     public function isCooked(): bool
     {
         return preg_match('/\b(?:simmer|boil|reduce|cook|bubble|thicken)/iu', implode(' ', $this->method)) === 1;
+    }
+
+    /** @return list<string> what it says besides its lines and its method: title, stages, and the prose of its page */
+    public function prose(): array
+    {
+        $aside = array_filter(
+            $this->setAside,
+            static fn(array $one): bool => in_array($one['why'], self::PROSE, true),
+        );
+
+        return [
+            ...($this->title === '' ? [] : [$this->title]),
+            ...array_values(array_unique(array_filter($this->stages()))),
+            ...array_column($aside, 'text'),
+        ];
     }
 
     /** @return list<array{string, string|null}> */

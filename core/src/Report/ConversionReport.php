@@ -24,6 +24,7 @@ final readonly class ConversionReport extends Report
      * @param array<value-of<Axis>, float>                 $changeSteps by axis
      * @param list<string> $allergens of the whole, afterwards
      * @param list<string> $diets     that the whole fits, afterwards
+     * @param list<string> $notes     what to ask about before somebody eats it
      */
     private function __construct(
         public array $swaps,
@@ -34,6 +35,7 @@ final readonly class ConversionReport extends Report
         public float $residualSteps,
         public array $allergens,
         public array $diets,
+        public array $notes,
     ) {}
 
     public static function of(Formula $formula, Conversion $conversion, ?Target $target, Measures $measures): self
@@ -62,6 +64,7 @@ final readonly class ConversionReport extends Report
             $conversion->residual,
             $after->allergens(),
             $after->diets(),
+            $conversion->notes,
         );
     }
 }

@@ -25,6 +25,7 @@ final readonly class IngredientReport extends Report
      * @param Named<float>          $forms
      * @param Named<array{grams: float, sd: float}> $units grams of one, by its word
      * @param list<string>          $allergens
+     * @param list<string>          $oftenHolds what of its allergens and the like depends on the pack
      * @param list<string>          $diets      that it fits
      * @param array<string, string> $grades     by figure
      * @param list<string>          $sources    in words
@@ -44,6 +45,7 @@ final readonly class IngredientReport extends Report
         public Named $forms,
         public Named $units,
         public array $allergens,
+        public array $oftenHolds,
         public array $diets,
         public array $grades,
         public array $sources,
@@ -78,6 +80,7 @@ final readonly class IngredientReport extends Report
                 ),
             ),
             $ingredient->suitability->allergens,
+            $ingredient->suitability->often,
             $ingredient->suitability->diets(),
             array_map(static fn(Grade $grade): string => $grade->value, $ingredient->composition->grades),
             $ingredient->sourcesInWords(),

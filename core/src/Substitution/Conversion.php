@@ -20,6 +20,7 @@ final readonly class Conversion
      * @param array<int, string>   $stuck   why nothing does, by line from 0
      * @param Formula              $formula with every swap made
      * @param array<value-of<Axis>, float> $changeSteps of the whole sauce, by axis
+     * @param list<string>         $notes   what to ask about before somebody eats it
      */
     private function __construct(
         public array $swaps,
@@ -27,6 +28,7 @@ final readonly class Conversion
         public Formula $formula,
         public array $changeSteps,
         public float $residual,
+        public array $notes,
     ) {}
 
     /**
@@ -81,7 +83,41 @@ final readonly class Conversion
         }
         [$before, $after] = [Balance::of($formula)->taste, Balance::of($now)->taste];
 
-        return new self($swaps, $stuck, $now, $before->stepsTo($after), $before->stepsApart($after));
+        return new self(
+            $swaps,
+            $stuck,
+            $now,
+            $before->stepsTo($after),
+            $before->stepsApart($after),
+            self::nearRelatives($now, $reasons),
+        );
+    }
+
+    /**
+     * What stays in it, or came into it, that someone who cannot eat the one often cannot eat either.
+     *
+     * @param list<SwapReason> $reasons
+     *
+     * @return list<string>
+     */
+    private static function nearRelatives(Formula $formula, array $reasons): array
+    {
+        $notes = [];
+        foreach ($formula->lines as $line) {
+            foreach ($line->ingredient === null ? [] : $reasons as $reason) {
+                $of = $line->ingredient === null ? [] : $reason->nearOf($line->ingredient);
+                if ($of !== []) {
+                    $notes[] = sprintf(
+                        '"%s": %s is a near relative of %s, and often not borne either: ask first, or leave it out.',
+                        mb_strimwidth(trim($line->text()), 0, 40, '…'),
+                        mb_strtolower((string) $line->ingredient?->name),
+                        implode(' and ', $of),
+                    );
+                }
+            }
+        }
+
+        return array_values(array_unique($notes));
     }
 
     private static function burden(Formula $formula, SwapReason $reason): float

@@ -65,7 +65,31 @@ final readonly class SwapCandidates
             }
         }
 
-        return $candidates;
+        return $this->fit($candidates);
+    }
+
+    /**
+     * Nothing brings an allergen or an animal thing that the recipe lacks. Only where the old line itself holds one, and
+     * nothing as near does without, may another allergen take its place: soya for fish, never fish for soya.
+     *
+     * @param list<array{Ingredient, StandIn}> $candidates
+     *
+     * @return list<array{Ingredient, StandIn}>
+     */
+    private function fit(array $candidates): array
+    {
+        $formula = $this->task->formula;
+        $isFit = array_map(static fn(array $one): bool => $formula->isFitFor($one[0]), $candidates);
+        $without = array_intersect_key($candidates, array_filter($isFit));
+        $nearest = min([INF, ...array_map(static fn(array $one): int => $one[1]->class, $without)]);
+        $isExchanged = $this->task->gone->suitability->isAvoided();
+
+        return array_values(array_filter(
+            $candidates,
+            static fn(array $one, int $at): bool => $isFit[$at]
+                || $isExchanged && $one[1]->class < $nearest && !$formula->lacksAnimalsOf($one[0]),
+            ARRAY_FILTER_USE_BOTH,
+        ));
     }
 
     /**
@@ -91,6 +115,7 @@ final readonly class SwapCandidates
             if (
                 in_array($ingredient->key, [$candidate->key, $this->task->gone->key], true)
                 || !$this->task->reason->tolerates($ingredient)
+                || !$this->task->formula->isFitFor($ingredient)
             ) {
                 continue;
             }

@@ -122,14 +122,20 @@ final readonly class SwapReason
     /** Whether a thing is a near relative of what someone cannot eat. */
     public function isNear(Ingredient $ingredient): bool
     {
-        foreach ($this->allergens as $allergen) {
-            $near = FactsFile::named('near-allergens')[$allergen] ?? null;
-            if ($near !== null && in_array($ingredient->kind(), $near->list('of'), true)) {
-                return true;
-            }
-        }
+        return $this->nearOf($ingredient) !== [];
+    }
 
-        return false;
+    /** @return list<string> allergens that someone cannot eat, of which a thing is a near relative */
+    public function nearOf(Ingredient $ingredient): array
+    {
+        return array_values(array_filter(
+            $this->allergens,
+            static fn(string $allergen): bool => in_array(
+                $ingredient->kind(),
+                (FactsFile::named('near-allergens')[$allergen] ?? null)?->list('of') ?? [],
+                true,
+            ),
+        ));
     }
 
     /**

@@ -112,7 +112,7 @@ final class BalanceTest extends TestCase
         self::assertContains('vegan', self::balance(['100 g water', '10 g salt'])->diets());
         self::assertSame([], self::balance(['100 g water', '10 g zorp'])->diets());
         self::assertSame(
-            ['gluten', 'fish', 'mustard'],
+            ['gluten', 'fish', 'mustard', 'soya', 'sulphites'],
             self::balance(['1 tbsp Worcestershire sauce', '1 tsp yellow mustard'])->allergens(),
         );
     }

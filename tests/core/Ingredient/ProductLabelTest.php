@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Chemistry\Acidity;
 use Vinculum\Chemistry\Component;
+use Vinculum\Ingredient\AllergenWords;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
@@ -135,7 +136,7 @@ final class ProductLabelTest extends TestCase
             'Rapeseed oil, egg yolk, mustard, celery' => ['celery', 'egg', 'mustard'],
         ];
         foreach ($cases as $list => $allergens) {
-            self::assertSame($allergens, ProductLabel::allergensIn($list), $list);
+            self::assertSame($allergens, AllergenWords::in($list), $list);
         }
         self::assertSame(['soya'], self::product('soy-sauce', [], ingredients: 'water, soya beans, salt')->suitability->allergens);
         self::assertSame(

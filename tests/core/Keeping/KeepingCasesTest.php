@@ -16,24 +16,23 @@ use Vinculum\Quantity\Measures;
 
 /**
  * Nobody is told that something keeps longer than it is safe, and nothing that is safe is told to go bad:
- * data/keeping.tsv.
+ * data/keeping.tsv, data/hazards.tsv.
  */
 final class KeepingCasesTest extends TestCase
 {
-    /** @return iterable<string, array{list<string>, list<string>, float|null, float|null, list<string>}> */
+    /** @return iterable<string, array{list<string>, list<string>, float|null, float|null, list<string>, list<string>}> */
     public static function cases(): iterable
     {
-        foreach (file(__DIR__ . '/data/keeping.tsv', FILE_IGNORE_NEW_LINES) ?: [] as $row) {
-            if (!str_starts_with($row, '#')) {
-                [$lines, $method, $most, $least, $codes] = [...explode("\t", $row), '', '', '', ''];
-                yield "{$lines} {$method}" => [
-                    explode(' | ', $lines),
-                    $method === '' ? [] : [$method],
-                    $most === '' ? null : (float) $most,
-                    $least === '' ? null : (float) $least,
-                    array_values(array_filter(explode(' ', $codes))),
-                ];
-            }
+        foreach (self::rows() as $row) {
+            [$lines, $method, $most, $least, $codes, $besides] = [...explode("\t", $row), '', '', '', '', ''];
+            yield "{$lines} {$method} {$besides}" => [
+                explode(' | ', $lines),
+                self::several($method),
+                $most === '' ? null : (float) $most,
+                $least === '' ? null : (float) $least,
+                array_values(array_filter(explode(' ', $codes))),
+                self::several($besides),
+            ];
         }
     }
 
@@ -41,6 +40,7 @@ final class KeepingCasesTest extends TestCase
      * @param list<string> $lines
      * @param list<string> $method
      * @param list<string> $codes with "!" before those that must not be there
+     * @param list<string> $besides title and notes
      */
     #[DataProvider('cases')]
     public function test_it_is_neither_under_cautious_nor_foolish(
@@ -49,11 +49,12 @@ final class KeepingCasesTest extends TestCase
         ?float $most,
         ?float $least,
         array $codes,
+        array $besides,
     ): void {
         $keep = Keep::of(
             Balance::of(
                 Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric),
-                MethodReader::treatment($method),
+                MethodReader::treatment($method, besides: $besides),
             ),
         );
         $said = array_map(static fn(Caution $one): string => $one->code, $keep->cautions);
@@ -70,6 +71,23 @@ final class KeepingCasesTest extends TestCase
                 : self::assertContains($code, $said);
         }
         self::assertNotSame([], [...$keep->reasons, ...$said]);
+    }
+
+    /** @return list<string> */
+    private static function rows(): array
+    {
+        $rows = array_merge(
+            file(__DIR__ . '/data/keeping.tsv', FILE_IGNORE_NEW_LINES) ?: [],
+            file(__DIR__ . '/data/hazards.tsv', FILE_IGNORE_NEW_LINES) ?: [],
+        );
+
+        return array_values(array_filter($rows, static fn(string $row): bool => !str_starts_with($row, '#')));
+    }
+
+    /** @return list<string> */
+    private static function several(string $text): array
+    {
+        return array_values(array_filter(explode(' | ', trim($text))));
     }
 
     public function test_there_are_enough_of_both(): void

@@ -7,8 +7,8 @@ namespace Tests\core\Recipe;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Facts\Words;
+use Vinculum\Ingredient\AllergenWords;
 use Vinculum\Ingredient\Catalogue;
-use Vinculum\Ingredient\ProductLabel;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\LineResolver;
 use Vinculum\Recipe\Resolution\LineStatus;
@@ -147,7 +147,7 @@ final class TellingWordsTest extends TestCase
     {
         $ingredient = Catalogue::shipped()->get($key);
         foreach ([$ingredient->name, ...$ingredient->aliases, ...$ingredient->maybe] as $name) {
-            $said = array_diff(ProductLabel::allergensIn($name), self::saysOtherwise($name));
+            $said = array_diff(AllergenWords::in($name), self::saysOtherwise($name));
             self::assertSame([], array_values(array_diff($said, $ingredient->suitability->allergens)), $name);
             foreach (self::brokenBy($name) as $diet) {
                 self::assertNotContains($diet, $ingredient->suitability->diets(), $name);
@@ -160,7 +160,7 @@ final class TellingWordsTest extends TestCase
     {
         foreach (\Vinculum\Facts\FactsFile::named('compounds') as $key => $row) {
             preg_match_all('/\*([^*]+)\*/', $row->text('of'), $marked);
-            $allergens = ProductLabel::allergensIn(implode(', ', $marked[1]));
+            $allergens = AllergenWords::in(implode(', ', $marked[1]));
             self::assertSame(
                 [],
                 array_values(array_diff($allergens, Catalogue::shipped()->get((string) $key)->suitability->allergens)),

@@ -289,6 +289,11 @@ function WholeRecipe({
           <strong>{one.text}:</strong> {one.why}
         </Typography>
       ))}
+      {conversion?.notes.map((one) => (
+        <Typography key={one} role="note" sx={{ py: 0.5 }}>
+          {one}
+        </Typography>
+      ))}
       {conversion !== null && conversion.swaps.length > 0 && (
         <Button
           variant="contained"

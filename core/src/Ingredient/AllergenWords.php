@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Ingredient;
+
+use Vinculum\Facts\FactsFile;
+
+/** Allergens that a text shows by its words (allergens.ini): a list of ingredients, or a line nobody understood. */
+final class AllergenWords
+{
+    /** "without nuts", "nut-free": said not to be there. */
+    private const DENIED = '/\\b(?:without|no|free of|free from|instead of)\\s+(?:any\\s+)?[\\pL-]+(?:\\s+or\\s+[\\pL-]+)?|[\\pL]+[- ]free\\b/iu';
+
+    /** @return list<string> in the order of the regulation */
+    public static function in(string $text): array
+    {
+        $told = (string) preg_replace(self::DENIED, ' ', mb_scrub($text));
+        $found = [];
+        foreach (FactsFile::named('allergens') as $allergen => $row) {
+            $left = $row->list('but') === [] ? $told : (string) preg_replace("/{$row->pattern('but')}/iu", ' ', $told);
+            if ($row->isSaidIn($left, 'words') || $row->isSaidIn($left, 'foods')) {
+                $found[] = (string) $allergen;
+            }
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Keeping;
+
+/** Where so little water is free that what grows in the cold does not (keeping.ini). */
+final readonly class SlowFacts
+{
+    public const FILE = 'keeping';
+    public const SECTION = 'salty-or-sweet';
+
+    public function __construct(
+        public float $waterActivityAtMost,
+        public float $saltOfWaterFrom,
+        public float $sugarOfWaterFrom,
+        public float $ethanolOfWaterFrom,
+    ) {}
+}
