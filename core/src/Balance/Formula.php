@@ -8,8 +8,10 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\DecimalMark;
 use Vinculum\Recipe\Resolution\LineResolver;
 use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\Plausibility;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** The lines of a sauce as understood, with the yield the cook measured at the end, if any. */
@@ -45,7 +47,12 @@ final readonly class Formula
         ?float $partMillilitres = null,
         bool $areApart = false,
     ): self {
-        $resolver = new LineResolver($catalogue, $measures, $partMillilitres ?? LineResolver::PART_MILLILITRES);
+        $resolver = new LineResolver(
+            $catalogue,
+            $measures,
+            $partMillilitres ?? LineResolver::PART_MILLILITRES,
+            DecimalMark::of($texts),
+        );
         $lines = [];
         foreach ($texts as $number => $text) {
             $entries = match (true) {
@@ -62,7 +69,12 @@ final readonly class Formula
             }
         }
 
-        return new self($lines, $yield === null ? null : MeasuredYield::parse($yield, $measures), $yield, $catalogue);
+        return new self(
+            Plausibility::asked($lines),
+            $yield === null ? null : MeasuredYield::parse($yield, $measures),
+            $yield,
+            $catalogue,
+        );
     }
 
     /** The first line that was read from a text of the recipe, both counted from 0; null where there is none. */

@@ -7,8 +7,16 @@ namespace Vinculum\Quantity;
 /** An amount as a cook measures it out: so many of a spoon, so many of the thing itself, or grams on a scale. */
 final readonly class Measure
 {
-    /** @param 'whole'|'tbsp'|'tsp'|'g' $tool */
-    private function __construct(public float $count, public string $tool, public float $grams) {}
+    /**
+     * @param 'whole'|'tbsp'|'tsp'|'g' $tool
+     * @param string|null              $spoons in words, where it takes two different ones
+     */
+    private function __construct(
+        public float $count,
+        public string $tool,
+        public float $grams,
+        private ?string $spoons = null,
+    ) {}
 
     /** So many of the thing itself. */
     public static function counted(float $count, float $grams): self
@@ -16,10 +24,13 @@ final readonly class Measure
         return new self($count, 'whole', $grams);
     }
 
-    /** @param 'tbsp'|'tsp' $spoon */
-    public static function spooned(float $count, string $spoon, float $grams): self
+    /**
+     * @param 'tbsp'|'tsp' $spoon
+     * @param string|null  $words "1 tbsp + 1 tsp", where it takes two different ones
+     */
+    public static function spooned(float $count, string $spoon, float $grams, ?string $words = null): self
     {
-        return new self($count, $spoon, $grams);
+        return new self($count, $spoon, $grams, $words);
     }
 
     public static function weighed(float $grams): self
@@ -50,7 +61,7 @@ final readonly class Measure
         return match ($this->tool) {
             'whole' => $this->number(),
             'g' => KitchenNumber::grams($this->grams),
-            default => "{$this->number()} {$this->tool}",
+            default => $this->spoons ?? "{$this->number()} {$this->tool}",
         };
     }
 

@@ -13,7 +13,17 @@ final readonly class Spoons
     /** Above this many millilitres the scale is less work than spoons. */
     private const SPOON_LIMIT_TABLESPOONS = 4.0;
 
-    private function __construct(private float $teaspoon, private float $tablespoon, private float $scaleGrams) {}
+    /** So few of a thing are measured in quarters of one, more in halves. */
+    private const IN_QUARTERS_TO = 2.0;
+    /** A notch that misses by more than this share gives way to a finer one. */
+    private const CLOSE = 0.04;
+
+    private function __construct(
+        private float $teaspoon,
+        private float $tablespoon,
+        private float $scaleGrams,
+        private Vessels $vessels,
+    ) {}
 
     /** @param float $scaleGrams the resolution of the scale */
     public static function of(Measures $measures, float $scaleGrams = 1.0): self
@@ -22,6 +32,7 @@ final readonly class Spoons
             (float) Units::get('teaspoon', $measures)->millilitres,
             (float) Units::get('tablespoon', $measures)->millilitres,
             $scaleGrams,
+            Vessels::of($measures),
         );
     }
 
@@ -29,16 +40,56 @@ final readonly class Spoons
      * The measurable amounts just below and just above what was asked, in grams; the lower may be 0.
      *
      * @param float|null $density g/ml, null for what cannot be spooned
-     * @param float|null $each    grams of one, for what is counted; it is measured in halves
+     * @param float|null $each    grams of one, for what is counted; it is measured in quarters and halves
      *
      * @return array{float, float}
      */
     public function neighbours(float $grams, ?float $density, ?float $each = null): array
     {
-        $notch = self::isCounted($grams, $each) ? $each / 2.0 : $this->notch($grams, $density);
+        if (self::isCounted($grams, $each)) {
+            return self::around($grams, $each / ($grams < self::IN_QUARTERS_TO * $each ? 4.0 : 2.0));
+        }
+        $pair = self::around($grams, $this->notch($grams, $density));
+        if ($density !== null && self::off($grams, $pair) > self::CLOSE && $this->isSpooned($grams, $density)) {
+            $isSmall = $grams / $density < $this->tablespoon - 1e-6;
+
+            return self::around($grams, $density * $this->teaspoon / ($isSmall ? 8.0 : 2.0));
+        }
+
+        return $pair;
+    }
+
+    /**
+     * The amounts just below and above on the scale, in notches that suit so much.
+     *
+     * @return array{float, float}
+     */
+    public function weighed(float $grams): array
+    {
+        return self::around($grams, $this->notch($grams, null));
+    }
+
+    /** @return array{float, float} */
+    private static function around(float $grams, float $notch): array
+    {
         $below = floor($grams / $notch + 1e-9) * $notch;
 
         return [$below, $below + $notch];
+    }
+
+    /**
+     * How far the nearer of two amounts is off, as a share.
+     *
+     * @param array{float, float} $pair
+     */
+    private static function off(float $grams, array $pair): float
+    {
+        return $grams > 0.0 ? min(abs($pair[0] - $grams), abs($pair[1] - $grams)) / $grams : 0.0;
+    }
+
+    private function isSpooned(float $grams, float $density): bool
+    {
+        return $grams / $density <= self::SPOON_LIMIT_TABLESPOONS * $this->tablespoon;
     }
 
     /**
@@ -64,7 +115,7 @@ final readonly class Spoons
     /** Grams of one measurable notch around this amount. */
     public function notch(float $grams, ?float $density): float
     {
-        if ($density === null || $grams / $density > self::SPOON_LIMIT_TABLESPOONS * $this->tablespoon) {
+        if ($density === null || !$this->isSpooned($grams, $density)) {
             return $this->scaleGrams * ($grams >= 500.0 ? 10.0 : ($grams >= 100.0 ? 5.0 : 1.0));
         }
         $teaspoons = $grams / $density / $this->teaspoon;
@@ -94,7 +145,14 @@ final readonly class Spoons
             $millilitres < 0.99 * $this->tablespoon / 2.0
             || !$this->isHalves($millilitres / $this->tablespoon)
         ) {
-            return Measure::spooned($millilitres / $this->teaspoon, 'tsp', $grams);
+            $isSeveral = $millilitres > 1.01 * $this->tablespoon;
+
+            return Measure::spooned(
+                $millilitres / $this->teaspoon,
+                'tsp',
+                $grams,
+                $isSeveral ? $this->vessels->words($millilitres, 'tbsp')[0] : null,
+            );
         }
 
         return Measure::spooned($millilitres / $this->tablespoon, 'tbsp', $grams);

@@ -11,10 +11,12 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\Facts;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measure;
+use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Writing\AmountWriter;
 use Vinculum\Sensory\TasteLoad;
 
 /** Every line of a recipe at another size, in what can be measured; what is too small gets a mix to measure it in. */
@@ -24,13 +26,24 @@ final class LineScaling
     private const TOO_COARSE = 0.34;
     /** A spoon that misses by more than this share gives way to the scale, where that is twice as near. */
     private const WORTH_WEIGHING = 0.04;
+    /** Steps of the whole sauce that a rounding may make without a word. */
+    private const FELT = 0.25;
+    /** Grams under which a kitchen scale says little. */
+    private const WEIGHED_FROM = 5.0;
+    /** What is so near needs no other choice. */
+    private const EXACT = 0.002;
     /** Parts of carrier to one part of what is too small to measure. */
     private const DILUTIONS = [9.0, 19.0, 49.0, 99.0, 499.0, 999.0];
     private const LEAST_OF_A_MIX = 2.0;
 
     /** @return list<ScaledLine> */
-    public static function all(Formula $formula, Formula $full, Formula $exact, ScaleSetting $setting): array
-    {
+    public static function all(
+        Formula $formula,
+        Formula $full,
+        Formula $exact,
+        ScaleSetting $setting,
+        float $factor,
+    ): array {
         $spoons = Spoons::of($setting->measures);
         [$fixed, $counted, $loads, $grams, $choices] = [Mixture::nothing(), [], [], [], []];
         foreach ($exact->lines as $number => $line) {
@@ -50,11 +63,16 @@ final class LineScaling
         }
         $lost = $exact->mixed()->get(Component::Water) - FinishedBatch::of($exact)->mixture->get(Component::Water);
         $rest = TasteLoad::of($fixed)->plus(TasteLoad::of(Mixture::of([Component::Water->value => 1.0])), -$lost);
-        $chosen = array_combine($counted, Rounding::choose($rest, $loads, $grams, $choices, $setting->target));
+        $rounded = Rounding::choose($rest, $loads, $grams, $choices, $setting->target);
+        $chosen = array_combine($counted, $rounded);
+        $felt = array_combine($counted, Rounding::steps($rest, $loads, $grams, $rounded));
 
         return array_map(
             static fn(ResolvedLine $line, int $number): ScaledLine => self::heldBack(
-                self::line($formula, $number, $line, $chosen[$number] ?? null, $spoons),
+                self::felt(
+                    self::line($formula, $number, $line, $chosen[$number] ?? null, $spoons, $setting->measures, $factor),
+                    $felt[$number] ?? 0.0,
+                ),
                 $full->lines[$number]->grams->value ?? 0.0,
             ),
             $exact->lines,
@@ -69,7 +87,9 @@ final class LineScaling
     {
         $density = $line->ingredient?->portions->density;
         [$below, $above] = $spoons->neighbours($grams, $density, self::each($line, $written));
-        if (self::isTooCoarse($grams, $below, $above)) {
+        if (self::isWeighed($written, $grams)) {
+            [$below, $above] = $spoons->weighed($grams);
+        } elseif (self::isTooCoarse($grams, $below, $above)) {
             // what cannot be counted or spooned may still be weighed
             [$below, $above] = $spoons->onScale($grams);
         } elseif (
@@ -80,7 +100,50 @@ final class LineScaling
             [$below, $above] = $spoons->onScale($grams);
         }
 
-        return self::isTooCoarse($grams, $below, $above) ? null : [$below > 0.0 ? $below : $above, $above];
+        if (self::isTooCoarse($grams, $below, $above)) {
+            return null;
+        }
+        $near = array_values(array_filter(
+            [$below, $above],
+            static fn(float $one): bool => $one > 0.0 && abs($one / $grams - 1.0) <= self::WORTH_WEIGHING,
+        ));
+        $isExact = self::off($grams, $below, $above) < self::EXACT;
+        $nearest = $below > 0.0 && $grams - $below < $above - $grams ? $below : $above;
+
+        return match (true) {
+            $isExact || count($near) === 1 => [$nearest, $nearest],
+            $below <= 0.0 => [$above, $above],
+            default => [$below, $above],
+        };
+    }
+
+    /** What no tool of the kitchen holds, and a tongue would tell, says how far the nearest is off. */
+    private static function felt(ScaledLine $line, float $steps): ScaledLine
+    {
+        $off = $line->errorPercent ?? 0.0;
+        if ($steps <= self::FELT || abs($off) <= 100.0 * self::WORTH_WEIGHING || $line->note !== null) {
+            return $line;
+        }
+
+        return new ScaledLine(
+            $line->line,
+            $line->grams,
+            $line->exactGrams,
+            $line->measure,
+            $off,
+            sprintf(
+                'The nearest that can be measured is %d %% %s, which a tongue may tell: %s asked. Weigh it, or taste.',
+                (int) round(abs($off)),
+                $off > 0.0 ? 'more' : 'less',
+                KitchenNumber::grams($line->exactGrams ?? 0.0),
+            ),
+        );
+    }
+
+    /** Whether it is weighed again, as it was written. */
+    private static function isWeighed(ResolvedLine $written, float $grams): bool
+    {
+        return $written->written->measured?->unit?->grams !== null && $grams >= self::WEIGHED_FROM;
     }
 
     /** The share of a strong thing that goes in at first; 1 for the rest. */
@@ -146,20 +209,13 @@ final class LineScaling
         ResolvedLine $exact,
         ?float $chosen,
         Spoons $spoons,
+        Measures $measures,
+        float $factor,
     ): ScaledLine {
         $written = $formula->lines[$number];
         $asked = $exact->grams?->value;
         if ($asked === null || $asked <= 0.0) {
-            return new ScaledLine(
-                $written,
-                null,
-                null,
-                null,
-                null,
-                $written->status === LineStatus::Heading
-                    ? null
-                    : ($written->note ?? 'No amount, so nothing is scaled.'),
-            );
+            return self::unread($written, $factor, $measures);
         }
         [$density, $each] = [$exact->ingredient?->portions->density, self::each($exact, $written)];
         if ($chosen === null) {
@@ -175,8 +231,10 @@ final class LineScaling
                 self::wayOut($formula, $number, $exact, $asked, $spoons->measure($nearest, $density, $each)->words()),
             );
         }
-        $isWhole = $each !== null && abs(2.0 * $chosen / $each - round(2.0 * $chosen / $each)) < 0.02;
-        $measure = $spoons->measure($chosen, $density, $isWhole ? $each : null);
+        $isWhole = $each !== null && abs(4.0 * $chosen / $each - round(4.0 * $chosen / $each)) < 0.02;
+        $measure = self::isWeighed($written, $asked)
+            ? Measure::weighed($chosen)
+            : $spoons->measure($chosen, $density, $isWhole ? $each : null);
 
         return new ScaledLine(
             $written,
@@ -187,6 +245,29 @@ final class LineScaling
                 : $measure->words(),
             100.0 * ($chosen / $asked - 1.0),
             null,
+        );
+    }
+
+    /** What nobody understood has its number scaled, and says so. */
+    private static function unread(ResolvedLine $written, float $factor, Measures $measures): ScaledLine
+    {
+        $text = $written->status === LineStatus::Unknown
+            ? AmountWriter::times($written, $factor, $measures)
+            : $written->written->text;
+        $isScaled = $text !== $written->written->text;
+
+        return new ScaledLine(
+            $written,
+            null,
+            null,
+            null,
+            null,
+            match (true) {
+                $written->status === LineStatus::Heading => null,
+                $isScaled => "Not understood, so only its number is scaled: \"{$text}\".",
+                default => $written->note ?? 'No amount, so nothing is scaled.',
+            },
+            $isScaled ? $text : null,
         );
     }
 

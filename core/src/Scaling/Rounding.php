@@ -77,6 +77,31 @@ final class Rounding
     }
 
     /**
+     * How far each rounding by itself moves the whole, in steps.
+     *
+     * @param TasteLoad       $fixed   what is not rounded, as a load
+     * @param list<TasteLoad> $perGram of each line
+     * @param list<float>     $exact   grams
+     * @param list<float>     $chosen  grams
+     *
+     * @return list<float>
+     */
+    public static function steps(TasteLoad $fixed, array $perGram, array $exact, array $chosen): array
+    {
+        $whole = self::load($fixed, $perGram, $exact);
+        $taste = $whole->taste();
+
+        return array_map(
+            static fn(TasteLoad $load, float $asked, float $given): float => $taste->stepsApart(
+                $whole->plus($load, $given - $asked)->taste(),
+            ),
+            $perGram,
+            $exact,
+            $chosen,
+        );
+    }
+
+    /**
      * @param list<TasteLoad> $perGram
      * @param list<float>     $grams
      * @param list<float>     $exact

@@ -57,7 +57,7 @@ final readonly class Scale
                 ),
             )
             : $exact;
-        $lines = LineScaling::all($formula, $exact, $asked, $setting);
+        $lines = LineScaling::all($formula, $exact, $asked, $setting, $wanted->factor);
         $after = $exact->withLines(
             ...array_map(
                 static fn(ScaledLine $scaled, ResolvedLine $line): ResolvedLine => ($scaled->exactGrams ?? 0.0) > 0.0

@@ -259,7 +259,7 @@ final class StagedCookTest extends TestCase
         foreach ([16, 24, 40, 90, 150] as $across) {
             foreach (['Simmer', 'Boil hard'] as $how) {
                 $step = StagedCook::of(
-                    self::formula(['400 kg water']),
+                    self::formula(['400 kg water [meant]']),
                     Pan::parse("{$across} cm"),
                     ["{$how} for 60 minutes"],
                 )->stages[0]->steps[0];

@@ -109,10 +109,13 @@ final class QuantityTest extends TestCase
         $spoons = Spoons::of(Measures::Metric);
 
         self::assertEqualsWithDelta([1.25, 1.875], $spoons->neighbours(1.5, 1.0), 1e-9);
-        self::assertEqualsWithDelta([15.0, 22.5], $spoons->neighbours(20.0, 1.0), 1e-9);
+        self::assertEqualsWithDelta([15.0, 22.5], $spoons->neighbours(15.4, 1.0), 1e-9);
+        self::assertEqualsWithDelta([20.0, 22.5], $spoons->neighbours(20.0, 1.0), 1e-9, 'in two spoons');
+        self::assertSame('1 tbsp + 1 tsp', $spoons->measure(20.0, 1.0)->words());
         self::assertSame([80.0, 81.0], $spoons->neighbours(80.4, 1.0));
         self::assertSame([0.0, 1.0], $spoons->neighbours(0.4, null));
-        self::assertSame([3.0, 4.5], $spoons->neighbours(3.2, 1.0, 3.0));
+        self::assertSame([3.0, 3.75], $spoons->neighbours(3.2, 1.0, 3.0));
+        self::assertSame([7.5, 9.0], $spoons->neighbours(8.0, 1.0, 3.0));
         self::assertSame('¼ tsp', $spoons->measure(1.25, 1.0)->words());
         self::assertSame('1½ tbsp', $spoons->measure(22.5, 1.0)->words());
         self::assertSame('120 g', $spoons->measure(120.0, 1.0)->words());

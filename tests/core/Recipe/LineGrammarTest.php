@@ -123,7 +123,7 @@ final class LineGrammarTest extends TestCase
         self::assertSame(['drained'], $grammar->read('1 tin chickpeas, drained')->tags);
         self::assertSame([], $grammar->read('1 tin chickpeas, undrained')->tags);
         self::assertSame('finely chopped', $grammar->read('1 small onion, finely chopped')->preparation);
-        self::assertSame(1.5, $grammar->read('1 heaped tbsp mustard powder')->measured?->fill);
+        self::assertSame(1.4, $grammar->read('1 heaped tbsp mustard powder')->measured?->fill);
         self::assertSame('small', $grammar->read('1 small onion')->measured?->size);
     }
 

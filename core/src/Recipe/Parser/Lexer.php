@@ -28,16 +28,18 @@ final class Lexer
         '⅒' => 1 / 10,
     ];
 
+    /** Letters behind a number in which its unit stands. */
+    private const UNIT_WITHIN = 16;
     private const PATTERN = '~(?<vulgar>[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅐⅛⅜⅝⅞⅑⅒])'
         . '|(?<fraction>(?<!\d)\d{1,2}\s?[/⁄]\s?(?:1[026]|[02-9])(?![\d.,])|\d{1,9}\s?[/⁄]\s?\d{1,9}(?![\d.,]*\s?(?:g|kg|ml|oz|l)\b))'
-        . '|(?<number>\d{1,3}(?:,\d{3})+(?:\.\d+)?(?!\d)|\d+(?:[.,]\d+)?|\.\d+)'
+        . '|(?<number>\d{1,3}(?:,\d{3})+(?:\.\d+)?(?!\d)|\d{1,3}(?:\.\d{3}){2,}(?:,\d+)?(?!\d)|\d{1,3}\.\d{3},\d+|\d+(?:[.,]\d+)?|\.\d+)'
         . "|(?<word>\\pL[\\pL\\pM'’.]*(?:-\\pL[\\pL\\pM'’]*)*)"
         . '|(?<mark>[^\s\pL\d])~u';
 
     /**
      * @return list<Token>
      */
-    public static function tokens(string $line): array
+    public static function tokens(string $line, DecimalMark $mark = DecimalMark::NotShown): array
     {
         $found = preg_match_all(
             self::PATTERN,
@@ -52,7 +54,7 @@ final class Lexer
         $end = -1;
         foreach ($matches as $match) {
             [$text, $offset] = [(string) $match[0][0], $match[0][1]];
-            $tokens[] = self::token($text, $match, $offset === $end, $offset);
+            $tokens[] = self::token($text, $match, $offset === $end, $offset, $line, $mark);
             $end = $offset + strlen($text);
         }
 
@@ -60,12 +62,24 @@ final class Lexer
     }
 
     /** @param array<int|string, array{string|null, int}> $match */
-    private static function token(string $text, array $match, bool $glued, int $offset): Token
-    {
+    private static function token(
+        string $text,
+        array $match,
+        bool $glued,
+        int $offset,
+        string $line,
+        DecimalMark $mark,
+    ): Token {
         return match (true) {
             $match['vulgar'][0] !== null => Token::number($text, self::VULGAR[$text], true, $glued, $offset),
             $match['fraction'][0] !== null => Token::number($text, self::fraction($text), true, $glued, $offset),
-            $match['number'][0] !== null => Token::number($text, self::decimal($text), false, $glued, $offset),
+            $match['number'][0] !== null => Token::number(
+                $text,
+                $mark->valueOf($text, substr($line, $offset + strlen($text), self::UNIT_WITHIN)),
+                false,
+                $glued,
+                $offset,
+            ),
             $match['word'][0] !== null => Token::word($text, $glued, $offset),
             default => Token::mark($text, $glued, $offset),
         };
@@ -77,12 +91,5 @@ final class Lexer
         [$top, $bottom] = array_map(floatval(...), explode('/', str_replace(['⁄', ' '], ['/', ''], $text)));
 
         return $bottom === 0.0 ? NAN : $top / $bottom;
-    }
-
-    private static function decimal(string $text): float
-    {
-        $isThousands = preg_match('/^\d{1,3}(,\d{3})+(\.\d+)?$/', $text) === 1;
-
-        return (float) str_replace(',', $isThousands ? '' : '.', $text);
     }
 }

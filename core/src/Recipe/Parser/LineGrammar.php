@@ -12,7 +12,7 @@ use Vinculum\Quantity\Measures;
 final readonly class LineGrammar
 {
     private const LONGEST_LINE = 400;
-    private const TAGS = ['cold', 'steeped', 'optional', 'lock', 'roasted', 'drained'];
+    private const TAGS = ['cold', 'steeped', 'optional', 'lock', 'roasted', 'drained', 'meant'];
     private const PART_OF = '/^(?:the )?(?:fresh(?:ly)? |finely |lightly )?(?:squeezed |pressed |grated |strained )?(?:(?:lemon|lime|orange) (?=juice (?:of|from)))?'
         . '(?P<part>juice|zest|rind|peel)(?: only)?(?:\s*(?:and|&|\+|,)\s*(?:finely )?(?:grated )?(?P<also>juice|zest|rind|peel))?'
         . '\s+(?:(?:of|from)\s+(?=\S)|(?=[\d½⅓⅔¼¾]|an?\s|one\s|two\s|three\s|half\s))/iu';
@@ -20,7 +20,7 @@ final readonly class LineGrammar
 
     private QuantityGrammar $quantities;
 
-    public function __construct(Measures $measures)
+    public function __construct(Measures $measures, private DecimalMark $mark = DecimalMark::NotShown)
     {
         $this->quantities = new QuantityGrammar($measures);
     }
@@ -31,13 +31,13 @@ final readonly class LineGrammar
         $line = preg_replace('/^\d{1,2}[.)]\s+(?=[\d½⅓⅔¼¾⅛])/u', '', $line) ?? $line;
         $line = LeadIn::without($line);
         $line = preg_replace(
-            '/^(?:a little(?: bit of)?|a bit of|some|a touch of|plenty of|lots of|enough)\s+(?=\pL)/iu',
+            '/^(?:a little(?: bit of)?|a bit of|some|a touch of|plenty of|lots(?: and lots)? of|enough|(?:a |literally a )?(?:ton|tonne|load|heap|pile)s? of|oodles of|masses of)\s+(?=\pL)/iu',
             '',
             $line,
         ) ?? $line;
         [$line, $tags] = self::takeTags($line);
         [$line, $part, $isBoth] = self::takeLeadingPart($line);
-        $cursor = new Cursor(Lexer::tokens($line));
+        $cursor = new Cursor(Lexer::tokens($line, $this->mark));
         $measured = $this->quantities->quantity($cursor);
         $second = null;
         if ($measured !== null) {
@@ -158,7 +158,7 @@ final readonly class LineGrammar
             &$second,
         ): string {
             $inside = trim($found[1] !== '' ? $found[1] : ($found[2] ?? ''));
-            $cursor = new Cursor(Lexer::tokens($inside));
+            $cursor = new Cursor(Lexer::tokens($inside, $this->mark));
             $amount = $this->quantities->quantity($cursor);
             $isCount = $amount?->counted === 'whole' && $measured === null && $cursor->isAtEnd();
             if (
@@ -190,7 +190,7 @@ final readonly class LineGrammar
      */
     private function trailingAmount(string $rest): array
     {
-        $tokens = Lexer::tokens($rest);
+        $tokens = Lexer::tokens($rest, $this->mark);
         for ($index = 1; $index < count($tokens); ++$index) {
             $token = $tokens[$index];
             $separated = $tokens[$index - 1]->isMark(',', ':', '-', '–', '—', '=');

@@ -248,7 +248,11 @@ final readonly class QuantityGrammar
                 $unit,
                 null,
                 $size,
-                $unit->isVague() || $unit->millilitres !== null ? $fill : 1.0,
+                match (true) {
+                    $unit->millilitres === null && !$unit->isVague() => 1.0,
+                    $unit->name === 'cup' && $fill > 1.0 => 1.0 + ($fill - 1.0) / 2.0,
+                    default => $fill,
+                },
                 $pack,
                 $about,
             );

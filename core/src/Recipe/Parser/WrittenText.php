@@ -35,7 +35,6 @@ final class WrittenText
         $text = (string) preg_replace(
             [
                 "/(?<=\d)'(?=\d{3}\b)/",
-                '/\b([1-9]\d{0,2})\.(\d{3})(?=\s?(?:g|gr|grams?|ml)\b)/iu',
                 '/\s*(?:\.{3,}|…+|(?:\s\.){2,})\s*(?=\S)/u',
                 '/^([\pL][^\d]*?)\s+[x×]\s?(\d[\d.\/½¼¾⅓⅔]*)$/iu',
                 // "a scant half teaspoon"
@@ -49,7 +48,7 @@ final class WrittenText
                 '/^(?!(?:step|day|part|stage)\b)(\pL[\pL \'-]*?) (\d{1,2}(?:[\/.]\d+)?|[½¼¾⅓⅔]), (?=\pL)/iu',
                 self::PACK_AFTER_DASH,
             ],
-            ['', '$1$2', ' – ', '$1, $2', '$1 $2 ', '', '', ', ', '$2 $1, ', '$1 ($2) '],
+            ['', ' – ', '$1, $2', '$1 $2 ', '', '', ', ', '$2 $1, ', '$1 ($2) '],
             $text,
         );
 

@@ -19,6 +19,8 @@ final readonly class AmountReading
 {
     private const WEIGHED = 0.01;
     private const ABOUT = 0.10;
+    /** A heap is as high as a hand makes it. */
+    private const HEAPED = 0.15;
     private const PACKED = 0.18;
     /** Loosely filled pieces of something whose bulk density nobody stated, g/ml. */
     private const LOOSE_DENSITY = 0.6;
@@ -73,6 +75,7 @@ final readonly class AmountReading
             $spread,
             $measured->isAbout && $measured->unit !== null && !$measured->unit->isVague() ? self::ABOUT : 0.0,
         );
+        $spread = hypot($spread, $measured->fill === 1.0 ? 0.0 : self::HEAPED);
         $rangeNote = $measured->isRange()
             ? sprintf(
                 '%s to %s taken as %s',
@@ -126,7 +129,7 @@ final readonly class AmountReading
         return new FoundGrams(
             $grams,
             $millilitres,
-            $unit->isVague() || $measured->isRange(),
+            $unit->isVague() || $measured->isRange() || $measured->fill !== 1.0,
             $note,
             $measured->pack !== null,
         );

@@ -13,7 +13,10 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameMatch;
 use Vinculum\Ingredient\NameSearch;
+use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\Counts;
+use Vinculum\Recipe\Parser\DecimalMark;
 use Vinculum\Recipe\Parser\LineGrammar;
 use Vinculum\Recipe\Parser\ParsedLine;
 
@@ -39,13 +42,17 @@ final readonly class LineResolver
     private LineParts $parts;
     private AmountReading $amounts;
 
-    /** @param float $partMillilitres the vessel that a "part" is */
+    /**
+     * @param float       $partMillilitres the vessel that a "part" is
+     * @param DecimalMark $mark            of the page that the lines stand on
+     */
     public function __construct(
         private Catalogue $catalogue,
         Measures $measures,
         float $partMillilitres = self::PART_MILLILITRES,
+        private DecimalMark $mark = DecimalMark::NotShown,
     ) {
-        $this->grammar = new LineGrammar($measures);
+        $this->grammar = new LineGrammar($measures, $mark);
         $this->measures = $measures;
         $this->names = new NameReading($catalogue);
         $this->parts = new LineParts($this->grammar, $this->names);
@@ -152,6 +159,14 @@ final readonly class LineResolver
             );
         }
 
+        if ($this->mark->leavesOpen($line->amountText)) {
+            $found = $found->noting(sprintf(
+                '%s is taken as %s %s: write it plainly if it is not',
+                $line->amountText,
+                KitchenNumber::plain($line->measured->middle(), 3),
+                Counts::plural($line->measured->unit->name ?? '', $line->measured->middle()),
+            ));
+        }
         $sure = $meaning !== null || $best === null ? Sureness::Likely : $this->names->sureness($line, $best);
 
         return $this->withStates($line, $ingredient, $found, $others, $sure, $percent);

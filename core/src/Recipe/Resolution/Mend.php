@@ -20,7 +20,7 @@ final readonly class Mend
      */
     public static function for(ResolvedLine $line, Catalogue $catalogue): array
     {
-        $mends = [];
+        $mends = Plausibility::isAskedAbout($line) ? [new self('so much is meant', Plausibility::meant($line))] : [];
         foreach ($line->alternatives as $key) {
             if ($catalogue->has($key) && $line->written->name !== '') {
                 $name = $catalogue->get($key)->name;

@@ -83,6 +83,27 @@ final readonly class ResolvedLine
         return $this->with(['grams' => $grams, 'millilitres' => null, 'status' => LineStatus::Measured]);
     }
 
+    /** The same thing, its amount not believed until the cook says that it is meant. */
+    public function questioned(string $note): self
+    {
+        return $this->with([
+            'grams' => null,
+            'millilitres' => null,
+            'status' => LineStatus::Unknown,
+            'note' => $note,
+            'hundredGrams' => Mixture::nothing(),
+        ]);
+    }
+
+    /** The same, with something more that is not sure. */
+    public function assuming(string $note): self
+    {
+        return $this->with([
+            'status' => LineStatus::Assumed,
+            'note' => $this->note === null ? $note : "{$note} {$this->note}",
+        ]);
+    }
+
     /** The same, as one of several that a text names. */
     public function asPartOf(string $text, int $part): self
     {

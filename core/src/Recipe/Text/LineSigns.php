@@ -53,7 +53,7 @@ final class LineSigns
     /** "10 chillies, 4 cloves garlic, 250ml rice vinegar": a list of ingredients told in one breath. */
     private static function listsAmounts(string $plain): bool
     {
-        $items = preg_split('/\s*[,;•|+]\s*(?![^(]*\))/u', $plain) ?: [];
+        $items = preg_split('/\s*(?:[;•|+]|,(?!\d)|(?<!\d),)\s*(?![^(]*\))/u', $plain) ?: [];
         $counted = array_filter(
             $items,
             static fn(string $item): bool => preg_match('/^(?:[\d½¼¾⅓⅔⅛]|an?\s|half\s)/iu', $item) === 1

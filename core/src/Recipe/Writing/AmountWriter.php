@@ -10,6 +10,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Quantity\Unit;
 use Vinculum\Quantity\Units;
+use Vinculum\Quantity\Vessels;
 use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Parser\WrittenAmount;
 use Vinculum\Recipe\Parser\WrittenText;
@@ -23,6 +24,12 @@ final class AmountWriter
     private const METRIC = ['gram', 'kilogram', 'milligram', 'millilitre', 'centilitre', 'decilitre', 'litre'];
     /** Lengths are written as they were, with the piece or knob they measure. */
     private const LENGTHS = ['cm', 'inch'];
+    /** Told in whatever of these says it most plainly. */
+    private const VESSELS = ['cup', 'tablespoon', 'teaspoon'];
+    /** From so much of a cup on, cups are taken for what was told in spoons. */
+    private const IN_CUPS_FROM = 0.25;
+    /** What is written is this near to what is meant, where the tool can. */
+    private const CLOSE = 0.04;
     private const PACKS = '/^(\d+)(?=\s*[×x*]\s*\d)/u';
 
     /**
@@ -33,13 +40,66 @@ final class AmountWriter
     public static function inGrams(ResolvedLine $line, float $grams, Measures $measures): string
     {
         $each = self::gramsOfOne($line);
-        if ($each === null || $line->written->measured === null) {
-            return self::withFirstAmount($line, $grams, $measures);
-        }
-        $count = $grams / $each;
-        $notch = self::packs($line) === null ? self::notch($line->written->measured, $count) : 1.0;
 
-        return self::written($line, max(1.0, round($count / $notch)) * $notch, $measures);
+        return $each === null || $line->written->measured === null
+            ? self::withFirstAmount($line, $grams, $measures)
+            : self::inCounts($line, $line->written->measured, $grams / $each, $grams, $measures);
+    }
+
+    /**
+     * The line with its number times a factor, whatever it is a number of; as it stands where it has none.
+     */
+    public static function times(ResolvedLine $line, float $factor, Measures $measures): string
+    {
+        $measured = $line->written->measured;
+
+        return $measured === null || $line->written->amountText === '' || !$measured->isSensible()
+            ? $line->written->text
+            : self::inCounts($line, $measured, self::countOf($measured, $line) * $factor, null, $measures);
+    }
+
+    /** @param float|null $grams that it comes to, where that is known */
+    private static function inCounts(
+        ResolvedLine $line,
+        WrittenAmount $measured,
+        float $count,
+        ?float $grams,
+        Measures $measures,
+    ): string {
+        if (in_array($measured->unit?->name, self::VESSELS, true)) {
+            $millilitres = $count * (float) $measured->unit->millilitres;
+            $isLarge = $measured->unit->name === 'cup'
+                || $millilitres >= self::IN_CUPS_FROM * (float) Units::get('cup', $measures)->millilitres;
+            [$words] = Vessels::of($measures)->words($millilitres, $isLarge ? 'cup' : 'tbsp');
+
+            return self::replacing($line, $words . ($measured->pack === null ? '' : " {$measured->pack}"));
+        }
+        $notch = self::packs($line) === null ? self::fineNotch($measured, $count) : 1.0;
+        $written = max(1.0, round($count / $notch)) * $notch;
+        $text = self::written($line, $written, $measures);
+        $isFar = abs($written / $count - 1.0) > self::CLOSE && $measured->unit === null && self::packs($line) === null;
+
+        return $isFar && $grams !== null ? self::withWeight($text, $grams) : $text;
+    }
+
+    /** A notch that can be nearer than what is close enough, down to the finest that its tool knows. */
+    private static function fineNotch(WrittenAmount $measured, float $count): float
+    {
+        $notch = self::notch($measured, $count);
+        $finest = array_values(FactsFile::named('notches')[self::rowFor($measured)]->amounts('at'))[0];
+        while ($measured->unit?->isVague() === false && $notch > $finest && $notch > 2.0 * self::CLOSE * $count) {
+            $notch /= 2.0;
+        }
+
+        return $notch;
+    }
+
+    /** What is counted in halves says its weight too: "1½ onions (240 g), chopped". */
+    private static function withWeight(string $text, float $grams): string
+    {
+        $weight = ' (' . KitchenNumber::grams($grams) . ')';
+
+        return (string) preg_replace('/(?=\s*(?:,|\[|\(|$))/u', $weight, $text, 1);
     }
 
     /**
@@ -115,11 +175,28 @@ final class AmountWriter
     {
         $measured = $line->written->measured;
         assert($measured !== null);
+        $keepsItsWords = self::packs($line) !== null || in_array($measured->counted, self::LENGTHS, true);
+
+        return self::replacing(
+            $line,
+            $keepsItsWords
+                ? (string) preg_replace(
+                    '/^[\d.,\/½⅓⅔¼¾⅛⅜⅝⅞]+/u',
+                    KitchenNumber::mixed($count),
+                    $line->written->amountText,
+                )
+                : self::amount($measured, $count, $measures),
+        );
+    }
+
+    /** The line with another amount in its place, and without what was told of the old one in brackets. */
+    private static function replacing(ResolvedLine $line, string $amount): string
+    {
         $text = self::base($line);
         $at = strpos($text, $line->written->amountText);
         if ($at === false) {
             // what it was read from cannot be found in it again: told anew
-            return self::amount($measured, $count, $measures) . " {$line->written->name}";
+            return "{$amount} {$line->written->name}";
         }
         $after = substr($text, $at + strlen($line->written->amountText));
         $after = preg_replace(
@@ -127,11 +204,6 @@ final class AmountWriter
             '',
             $after,
         ) ?? $after;
-
-        $keepsItsWords = self::packs($line) !== null || in_array($measured->counted, self::LENGTHS, true);
-        $amount = !$keepsItsWords
-            ? self::amount($measured, $count, $measures)
-            : preg_replace('/^[\d.,\/½⅓⅔¼¾⅛⅜⅝⅞]+/u', KitchenNumber::mixed($count), $line->written->amountText);
 
         return substr($text, 0, $at) . $amount . (preg_match(
             '/^[\s,)\]]|^$/u',
