@@ -96,7 +96,7 @@ final class PantryTest extends HttpTestCase
                     static fn(array $one): array => array_column($one['additions'], 'ingredient'),
                     $this->postJson(
                         '/api/advise',
-                        ['lines' => ['200 g water', '10 g sugar'], 'style' => 'seasoned-soy'],
+                        ['lines' => ['200 g water', '10 g sugar', '10 g soy sauce'], 'style' => 'seasoned-soy'],
                     )->json('corrections'),
                 ),
             ),

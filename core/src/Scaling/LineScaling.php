@@ -70,7 +70,15 @@ final class LineScaling
         return array_map(
             static fn(ResolvedLine $line, int $number): ScaledLine => self::heldBack(
                 self::felt(
-                    self::line($formula, $number, $line, $chosen[$number] ?? null, $spoons, $setting->measures, $factor),
+                    self::line(
+                        $formula,
+                        $number,
+                        $line,
+                        $chosen[$number] ?? null,
+                        $spoons,
+                        $setting->measures,
+                        $factor,
+                    ),
                     $felt[$number] ?? 0.0,
                 ),
                 $full->lines[$number]->grams->value ?? 0.0,
