@@ -39,6 +39,7 @@ final class Pantry
                 $inStock[$product->like] ??= $product->key();
             } else {
                 $usedUp[$product->like] = true;
+                $usedUp[$product->key()] = true;
             }
         }
         $usable = [];

@@ -20,6 +20,7 @@ enum DecimalMark
     /** Thousands up to here are taken for such where the page does not show its way: "1.500 g", not "12.500 g". */
     private const MOST_THOUSANDS = 5.0;
     private const BY_THE_GRAM = '/^\s?-?(?:g|gr|gram|grams|grammes|gms?|ml|mls|millilit(?:er|re)s?|cc)\b/iu';
+    private const BY_THE_THOUSAND = '/^\s?-?(?:kg|kilos?|kilograms?|l|lit(?:er|re)s?|cl|dl|cups?|tbsp|tsp|oz|lbs?|pounds?|ounces?|pints?)\b/iu';
     private const BY_MORE = '/^\s?-?\pL/u';
     private const POINT_SHOWN = '/(?<![\d.,])(?:\d+\.\d{1,2}(?![\d.])|0\.\d+|\d{1,3}(?:,\d{3})+\.\d+|(?:2[6-9]|[3-9]\d|\d{3})\.\d{3}(?=\s?(?:g|ml)\b)|\d+\.\d{4,})/u';
     private const COMMA_SHOWN = '/(?<![\d.,])(?:\d+,\d{1,2}(?![\d,])(?=\s?\pL)|0,\d+|\d{1,3}(?:\.\d{3})+,\d+)/u';
@@ -76,7 +77,8 @@ enum DecimalMark
     {
         return match (1) {
             preg_match('/^\d{1,3}(?:,\d{3})+(?:\.\d+)?$/', $written) => (float) str_replace(',', '', $written),
-            preg_match('/^\d{1,3}(?:\.\d{3})+(?:,\d+)?$/', $written) => (float) str_replace(['.', ','], ['', '.'], $written),
+            preg_match('/^\d{1,3}(?:\.\d{3})+(?:,\d+)?$/', $written)
+                => (float) str_replace(['.', ','], ['', '.'], $written),
             default => null,
         };
     }
@@ -89,6 +91,6 @@ enum DecimalMark
     /** In kilograms, litres, cups and the like: a thousand of them is no kitchen's. */
     private static function isMeasured(string $after): bool
     {
-        return preg_match('/^\s?-?(?:kg|kilos?|kilograms?|l|lit(?:er|re)s?|cl|dl|cups?|tbsp|tsp|oz|lbs?|pounds?|ounces?|pints?)\b/iu', $after) === 1;
+        return preg_match(self::BY_THE_THOUSAND, $after) === 1;
     }
 }
