@@ -174,7 +174,7 @@ final readonly class PlanService
             $jobs[] = SauceTasks::of(
                 $edit->title === '' ? 'Unnamed sauce' : $edit->title,
                 $cook,
-                Said::in([...$edit->prose(), ...$edit->method])->touchesRaw(),
+                Said::in($edit->method, $edit->prose())->touchesRaw(),
             );
             $formulas[] = $cook->scale->after;
             $costs[] = [

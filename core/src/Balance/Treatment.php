@@ -20,7 +20,8 @@ final readonly class Treatment
      * @param bool        $isMeterStale  the meter was calibrated too long ago
      * @param bool        $isFermented   it is left to ferment
      * @param float|null  $solids        measured, g in 100 g of the water phase
-     * @param list<string> $said         the words of the recipe: title, notes, stages, method
+     * @param list<string> $method       in the recipe's words
+     * @param list<string> $said         what else the recipe says: title, notes, stages
      */
     public function __construct(
         public bool $isCooked = false,
@@ -29,6 +30,7 @@ final readonly class Treatment
         public bool $isMeterStale = false,
         public ?float $solids = null,
         public bool $isFermented = false,
+        public array $method = [],
         public array $said = [],
     ) {}
 

@@ -148,7 +148,8 @@ final class MethodReader
             $measured->isMeterStale ?? false,
             $measured?->solids,
             $ferments,
-            [...$besides, ...$lines],
+            $lines,
+            $besides,
         );
     }
 

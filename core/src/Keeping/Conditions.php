@@ -37,7 +37,14 @@ final readonly class Conditions
     {
         $lines = $balance->formula->ingredientLines();
 
-        return new self($balance, $lines, array_map(self::text(...), $lines), Said::in($balance->treatment->said));
+        $treatment = $balance->treatment;
+
+        return new self(
+            $balance,
+            $lines,
+            array_map(self::text(...), $lines),
+            Said::in($treatment->method, $treatment->said),
+        );
     }
 
     private static function text(ResolvedLine $line): string

@@ -15,41 +15,87 @@ final readonly class Said
     /** Words between one that says how an animal was cooked and the animal. */
     private const WORDS_BETWEEN = 2;
 
-    /** @param list<string> $sentences */
-    private function __construct(private array $sentences) {}
+    /**
+     * @param list<string> $besides sentences of title, notes and stages
+     * @param list<string> $method  sentences of the method, in order
+     */
+    private function __construct(private array $besides, private array $method) {}
 
-    /** @param list<string> $texts title, notes, stages and method, as written */
-    public static function in(array $texts): self
+    /**
+     * @param list<string> $method  as written
+     * @param list<string> $besides title, notes and stages, as written
+     */
+    public static function in(array $method, array $besides = []): self
+    {
+        return new self(self::sentences($besides), self::sentences($method));
+    }
+
+    /**
+     * @param list<string> $texts
+     *
+     * @return list<string>
+     */
+    private static function sentences(array $texts): array
     {
         $text = mb_substr(mb_scrub(implode("\n", $texts)), 0, self::MOST_LETTERS);
 
-        return new self(array_values(array_filter(
+        return array_values(array_filter(
             array_map(trim(...), preg_split('/(?<=[.;!?])\s+|\n/u', $text) ?: []),
             static fn(string $sentence): bool => $sentence !== '',
-        )));
+        ));
+    }
+
+    /** @return list<string> */
+    private function all(): array
+    {
+        return [...$this->besides, ...$this->method];
     }
 
     /** Whether any sentence holds one of the words of a rule's field. */
     public function holds(Row $row, string $field = 'words'): bool
     {
-        return $row->isSaidIn(implode("\n", $this->sentences), $field);
+        return $row->isSaidIn(implode("\n", $this->all()), $field);
     }
 
     /** Whether it was in touch with what is raw: a row of animals. */
     public function touches(string $animals): bool
     {
+        return $this->isHandled($animals) || $this->isMarinated($animals);
+    }
+
+    /** A step names the animal before it is cooked, and does not serve it. */
+    private function isHandled(string $animals): bool
+    {
         $handling = FactsFile::named('said')['handling'];
-        $isHandled = false;
-        $isThere = false;
-        foreach ($this->sentences as $sentence) {
-            $isServed = $handling->isSaidIn($sentence, 'serves');
-            $handles = $handling->isSaidIn($sentence, 'raw') || !$isServed && $handling->isSaidIn($sentence, 'weak');
-            $isHandled = $isHandled || $handles;
-            $isThere = $isThere || (!$isServed || $handling->isSaidIn($sentence, 'raw'))
-                && self::isRawIn($sentence, $animals);
+        foreach ($this->method as $sentence) {
+            if (!self::isRawIn($sentence, $animals)) {
+                continue;
+            }
+            $isContact = $handling->isSaidIn($sentence, 'raw') || $handling->isSaidIn($sentence, 'weak');
+            if (!$isContact && $handling->isSaidIn($sentence, 'cooks')) {
+                return false;
+            }
+            if ($handling->isSaidIn($sentence, 'raw') || !$handling->isSaidIn($sentence, 'serves')) {
+                return true;
+            }
         }
 
-        return $isHandled && $isThere;
+        return false;
+    }
+
+    /** A marinade, a baste or the like is spoken of, and somewhere the animal that is not yet cooked. */
+    private function isMarinated(string $animals): bool
+    {
+        $handling = FactsFile::named('said')['handling'];
+        [$isMarinade, $isThere] = [false, false];
+        foreach ($this->all() as $sentence) {
+            $isRaw = $handling->isSaidIn($sentence, 'raw');
+            $isMarinade = $isMarinade || $isRaw;
+            $isThere = $isThere
+                || ($isRaw || !$handling->isSaidIn($sentence, 'serves')) && self::isRawIn($sentence, $animals);
+        }
+
+        return $isMarinade && $isThere;
     }
 
     /** Whether it was in touch with raw meat or fish. */
@@ -77,7 +123,7 @@ final readonly class Said
     public function isLeftOut(): bool
     {
         $row = FactsFile::named('said')['left-out'];
-        foreach ($this->sentences as $sentence) {
+        foreach ($this->all() as $sentence) {
             if (
                 !$row->isSaidIn($sentence, 'but')
                 && ($row->isSaidIn($sentence, 'words')
