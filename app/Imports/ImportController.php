@@ -63,8 +63,6 @@ final readonly class ImportController
      */
     private static function attempt(callable $work): mixed
     {
-        // a kitchen may be of any size
-        set_time_limit(0);
         try {
             return $work();
         } catch (RecipeFault|ImportFault $fault) {

@@ -28,6 +28,18 @@ final readonly class ResidentAnswer
             : null;
     }
 
+    /** Nothing was changed by it, and asking again as it stands would take as long. */
+    public static function tooLong(): self
+    {
+        return new self(
+            503,
+            ['Content-Type: application/json', 'Cache-Control: no-store'],
+            (string) json_encode([
+                'message' => 'This takes too long to work out, and nothing was changed. Make it shorter: fewer lines, or less in one of them.',
+            ]),
+        );
+    }
+
     public function send(): void
     {
         http_response_code($this->status);

@@ -13,7 +13,7 @@ final class ResidentPool
 {
     /** After so many answers a fresh one takes over, whatever may have gathered in it. */
     private const MOST_ANSWERS = 2_000;
-    private const LONGEST_ANSWER_SECONDS = 20;
+    private const LONGEST_ANSWER_SECONDS = 10;
     private const LOOKS_EVERY_SECONDS = 0.5;
 
     private bool $isAskedToStop = false;

@@ -7,7 +7,7 @@ namespace App\Server;
 /**
  * Where a request is handed to a resident (see ResidentPool), by the server's own router before it loads the
  * application. Handed over is only what changes nothing: when a resident is away, busy for too long or dies, nothing is
- * lost, and the router answers by itself. Plain PHP.
+ * lost: the router answers by itself, or says that it takes too long where it did. Plain PHP.
  */
 final readonly class ResidentSocket
 {
@@ -22,14 +22,16 @@ final readonly class ResidentSocket
     private const LOOPBACK = ['127.0.0.1', '::1'];
 
     /** Longer than any answer takes; a resident that stops by itself is noticed at once. */
-    private const PATIENCE_SECONDS = 25;
+    private const PATIENCE_SECONDS = 14;
+    /** A question that held a resident up for so long would hold up the next as well: it is not asked again. */
+    private const NOT_AGAIN_AFTER_SECONDS = 3.0;
 
     public function __construct(private string $file) {}
 
     /**
      * @param array<string, mixed> $server of the request, as PHP gives it
      *
-     * @return ResidentAnswer|null null where the router has to answer
+     * @return ResidentAnswer|null null where the router has to answer: nobody was there, or gone at once
      */
     public function ask(array $server): ?ResidentAnswer
     {
@@ -46,10 +48,11 @@ final readonly class ResidentSocket
             'query' => $_GET,
             'body' => (string) file_get_contents('php://input'),
         ]);
-        $answer = self::receive($stream);
+        $asked = microtime(true);
+        $answer = ResidentAnswer::from(self::receive($stream));
         fclose($stream);
 
-        return ResidentAnswer::from($answer);
+        return $answer ?? (microtime(true) - $asked > self::NOT_AGAIN_AFTER_SECONDS ? ResidentAnswer::tooLong() : null);
     }
 
     /**

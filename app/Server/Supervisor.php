@@ -17,6 +17,8 @@ final class Supervisor
     private const LOOKS_EVERY_MICROSECONDS = 250_000;
     /** So long requests that are on their way may hold up a new start. */
     private const QUIET_SECONDS = 5.0;
+    /** A worker that died is not worth refusing others for, as long as so many are left. */
+    private const LEAST_WORKERS = 2;
     /** Deaths within a minute after which something is wrong that no new start mends. */
     private const MOST_DEATHS = 6;
     private const COPIES_EVERY_SECONDS = 1200;
@@ -116,7 +118,7 @@ final class Supervisor
         while (!$this->isAskedToStop) {
             usleep(self::LOOKS_EVERY_MICROSECONDS);
             $died = $this->whatDied();
-            if ($died !== null && !$this->startAnew($died)) {
+            if ($died !== null && !$this->canWait() && !$this->startAnew($died)) {
                 return 1;
             }
             $this->keepResidents();
@@ -251,6 +253,16 @@ final class Supervisor
         $dead = $this->workers > 1 ? $this->workers - count(ProcessTable::childrenOf($server)) : 0;
 
         return $dead > 0 ? sprintf('%d of %d workers died', $dead, $this->workers) : null;
+    }
+
+    /** Whether enough workers are left to answer those who are being answered, before a new start. */
+    private function canWait(): bool
+    {
+        $server = $this->process();
+
+        return $server !== null
+            && count(ProcessTable::childrenOf($server)) >= self::LEAST_WORKERS
+            && $this->probe->isBusy();
     }
 
     private function startAnew(string $died): bool

@@ -156,7 +156,7 @@ final class MethodReader
     /** @return list<string> */
     private static function sentences(string $line): array
     {
-        $parts = preg_split('/(?<=[.;!])\s+(?=\pL|\d)|,?\s+then\s+/u', $line) ?: [];
+        $parts = preg_split('/(?<=[.;!]) (?=\pL|\d)|,? then /u', (string) preg_replace('/\s+/u', ' ', $line)) ?: [];
 
         return array_values(array_filter(array_map(trim(...), $parts), static fn(string $part): bool => $part !== ''));
     }
@@ -207,7 +207,7 @@ final class MethodReader
     /** "in a 28 cm pan". */
     private static function pan(string $text): ?Pan
     {
-        return preg_match('/\d[\d.,]*\s*(?:cm|inch|in|l|litre)\b[^.;]{0,20}\bpan\b|\bpan of\s+\d/iu', $text) === 1
+        return preg_match('/(?<![\d.,])\d[\d.,]{0,9}\s{0,3}(?:cm|inch|in|l|litre)\b[^.;]{0,20}\bpan\b|\bpan of\s+\d/iu', $text) === 1
             ? Pan::parse($text)
             : null;
     }

@@ -23,7 +23,7 @@ final readonly class Pan
             ? (float) $found[1]
             : null;
         if (preg_match(
-            '/(\d+(?:\.\d+)?)\s*(?:(cm|mm|in|inch|inches|")\s*)?(?:[x×*]\s*(\d+(?:\.\d+)?)\s*)?(cm|mm|inches|inch|in|")/u',
+            '/(?<![\d.])(\d{1,6}(?:\.\d{1,6})?)\s{0,3}(?:(cm|mm|in|inch|inches|")\s{0,3})?(?:[x×*]\s{0,3}(\d{1,6}(?:\.\d{1,6})?)\s{0,3})?(cm|mm|inches|inch|in|")/u',
             $text,
             $found,
         ) === 1) {

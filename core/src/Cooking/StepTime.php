@@ -15,7 +15,7 @@ final class StepTime
 {
     private const PORTIONS = ['half' => 0.5, 'quarter' => 0.25, 'third' => 1 / 3];
     private const UP_TO = '/\b(?:within|no more than|not more than|at most|up to|less than|under|no longer than|in under)\s*$/iu';
-    private const OR_UP_TO = '/^\s*,?\s*(?:or |and )?(?:up to|as long as|even)\b/iu';
+    private const OR_UP_TO = '/^\s*+,?\s*+(?:or |and )?(?:up to|as long as|even)\b/iu';
     private const LATER = '/^\s*(?:before the end|before it is done|later|beforehand|earlier|ahead|from the end)\b/iu';
 
     /** @return array{float, float}|null null where no time is named */

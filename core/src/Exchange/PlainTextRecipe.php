@@ -21,7 +21,7 @@ final class PlainTextRecipe
 
     public static function read(string $text): Recipe
     {
-        return self::isFile($text) ? self::file($text) : self::page($text);
+        return self::sayingWhatIsTooLong($text, self::isFile($text) ? self::file($text) : self::page($text));
     }
 
     /**
@@ -36,6 +36,19 @@ final class PlainTextRecipe
         return $marked === null
             ? self::page(PageText::of($html))
             : JsonLdRecipe::recipe($marked);
+    }
+
+    /** A line that nobody can have written is kept, and said not to have been read. */
+    private static function sayingWhatIsTooLong(string $text, Recipe $recipe): Recipe
+    {
+        $long = array_filter(preg_split('/\R/u', $text) ?: [], PageReader::isTooLong(...));
+
+        return $long === [] ? $recipe : $recipe->withNotes([sprintf(
+            '%d %s longer than %s letters and set aside unread: break it into lines where it is a recipe.',
+            count($long),
+            count($long) === 1 ? 'line is' : 'lines are',
+            number_format(PageReader::LONGEST_LINE),
+        )]);
     }
 
     /** What a page says that a recipe makes is rounded: it counts only where something is cooked, and water may leave. */

@@ -10,7 +10,7 @@ use Vinculum\Facts\FactsFile;
 final class AllergenWords
 {
     /** "without nuts", "nut-free": said not to be there. */
-    private const DENIED = '/\\b(?:without|no|free of|free from|instead of)\\s+(?:any\\s+)?[\\pL-]+(?:\\s+or\\s+[\\pL-]+)?|[\\pL]+[- ]free\\b/iu';
+    private const DENIED = '/\\b(?:without|no|free of|free from|instead of)\\s+(?:any\\s+)?[\\pL-]{1,40}(?:\\s+or\\s+[\\pL-]{1,40})?|(?<!\\pL)\\pL{1,40}[- ]free\\b/iu';
 
     /** @return list<string> in the order of the regulation */
     public static function in(string $text): array

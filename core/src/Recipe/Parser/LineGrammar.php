@@ -250,7 +250,7 @@ final readonly class LineGrammar
     private static function splitPreparation(string $rest): array
     {
         $parts = preg_split(
-            '/\s*(?:[,;]|\s[-–—]\s|\bplus (?:more|extra)\b|\b(?:depending|according)\b|'
+            '/\s{0,8}(?:[,;]|\s[-–—]\s|\bplus (?:more|extra)\b|\b(?:depending|according)\b|'
                 . WritingFacts::purposes()
                 . '|\b(?:mixed|dissolved|blended|stirred|slaked|soaked|steeped|bloomed|infused) (?:with|in|into)\b)\s*/iu',
             $rest,
@@ -281,7 +281,7 @@ final readonly class LineGrammar
     /** @return array{string, list<string>} */
     private static function splitAlternatives(string $name): array
     {
-        $parts = preg_split('~\s+or\s+|\s*/\s*~iu', $name) ?: [$name];
+        $parts = preg_split('~\s{1,8}or\s{1,8}|\s{0,8}/\s{0,8}~iu', $name) ?: [$name];
 
         return [
             array_shift($parts),

@@ -35,7 +35,7 @@ final class WrittenText
         $text = (string) preg_replace(
             [
                 "/(?<=\d)'(?=\d{3}\b)/",
-                '/\s*(?:\.{3,}|…+|(?:\s\.){2,})\s*(?=\S)/u',
+                '/\s{0,8}(?:\.{3,}|…+|(?:\s\.){2,})\s{0,8}(?=\S)/u',
                 '/^([\pL][^\d]*?)\s+[x×]\s?(\d[\d.\/½¼¾⅓⅔]*)$/iu',
                 // "a scant half teaspoon"
                 '/^an?\s+(scant|good|generous|heaped|rounded)\s+(half|quarter|third|½|¼|⅓|1\/[234])\s+(?=\pL)/iu',

@@ -10,7 +10,7 @@ use Vinculum\Recipe\Parser\LineGrammar;
 /** The things that a list in a line names, and whether each is one by itself. */
 final readonly class LineItems
 {
-    private const BETWEEN = '\s*(?:,\s*(?:and|&)\s+|(?:;|,(?!\d)|(?<!\d),)\s*|\s+(?:and|&|plus)\s+|\s*\+\s*|\s*&\s*)';
+    private const BETWEEN = '\s{0,8}(?:,\s{0,8}(?:and|&)\s{1,8}|(?:;|,(?!\d)|(?<!\d),)\s{0,8}|\s(?:and|&|plus)\s{1,8}|\+\s{0,8}|&\s{0,8})';
 
     public function __construct(private LineGrammar $grammar, private NameReading $names) {}
 

@@ -71,7 +71,7 @@ final readonly class LineParts
     /** @return array{string, string} the line, and the tags at its end */
     private static function tags(string $line): array
     {
-        return preg_match('/^(.*?)\s*((?:\[\w+\]\s*)+)$/u', $line, $found) === 1 ? [$found[1], $found[2]] : [$line, ''];
+        return preg_match('/^(.*?)\s{0,8}(?<!\])((?:\[\w+\]\s*)+)$/u', $line, $found) === 1 ? [$found[1], $found[2]] : [$line, ''];
     }
 
     /** "a kilo and a half of ripe tomatoes": the "and" belongs to the amount, and nothing else joins two things. */
@@ -141,7 +141,7 @@ final readonly class LineParts
         ) {
             return null;
         }
-        $items = LineItems::listed((string) preg_replace('~\s*[:/]\s*~u', ', ', $found['list']));
+        $items = LineItems::listed((string) preg_replace('~\s{0,8}[:/]\s{0,8}~u', ', ', $found['list']));
         $numbers = preg_split('/\s*:\s*/', $found['ratio']) ?: [];
 
         return count($items) === count($numbers) && $this->items->areKnown($items)
@@ -222,7 +222,7 @@ final readonly class LineParts
      */
     private function amounts(string $line): ?array
     {
-        $line = (string) preg_replace('/,?\s*\b' . self::STIRRED_IN . '\s+(?=[\d½¼¾⅓⅔⅛]|an?\s)/iu', ' + ', $line);
+        $line = (string) preg_replace('/,?\s{0,8}\b' . self::STIRRED_IN . '\s+(?=[\d½¼¾⅓⅔⅛]|an?\s)/iu', ' + ', $line);
         $line = (string) preg_replace('/\s+with\s+(?=[\d½¼¾⅓⅔⅛]|an?\s)/iu', ' + ', $line);
         $items = LineItems::listed($line);
         if (count($items) < 2) {
@@ -249,7 +249,8 @@ final readonly class LineParts
      */
     private function added(string $line): ?array
     {
-        if (preg_match('/^(?P<first>\S.*?),?\s+(?:plus|\+|(?:and|with)(?=\s.*\bof (?:its|their|the)\b))\s+(?P<more>\S.*)$/iu', $line, $found) !== 1) {
+        $ofIts = preg_match('/\bof (?:its|their|the)\b/iu', $line) === 1 ? '|and|with' : '';
+        if (preg_match("/^(?P<first>\\S.*?),?\\s{1,8}(?:plus|\\+{$ofIts})\\s{1,8}(?P<more>\\S.*)$/iu", $line, $found) !== 1) {
             return null;
         }
         $first = $this->grammar->read($found['first']);
@@ -297,7 +298,7 @@ final readonly class LineParts
         if (preg_match('/[\d½¼¾⅓⅔⅛]/u', $line) === 1) {
             return null;
         }
-        $plain = (string) preg_replace('/,?\s*(?:\(?' . self::purposes() . '\)?)\s*$/iu', '', $line);
+        $plain = (string) preg_replace('/,?\s{0,8}(?:\(?' . self::purposes() . '\)?)\s{0,8}$/iu', '', $line);
         $items = LineItems::listed($plain);
         if (count($items) < 2 || !$this->items->areKnown($items)) {
             return null;
@@ -327,7 +328,7 @@ final readonly class LineParts
             return null;
         }
         $after = (string) preg_replace('/^\s*(?:of\s+)?/iu', '', substr($line, $at + strlen($whole->amountText)));
-        if (preg_match('/^([^,;(]+?)\s+(?:and|&)\s+([^,;(]+?)(?=,|$|\s*\(|' . self::purposes() . ')/iu', $after, $found) !== 1) {
+        if (preg_match('/^([^,;(]{1,200}?)\s{1,8}(?:and|&)\s{1,8}([^,;(]{1,80}?)(?=,|$|\s{0,8}\(|' . self::purposes() . ')/iu', $after, $found) !== 1) {
             return null;
         }
         $items = $this->items->leaningOnTheLast([trim($found[1]), trim($found[2])]);

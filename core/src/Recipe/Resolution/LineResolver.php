@@ -167,7 +167,11 @@ final readonly class LineResolver
                 Counts::plural($line->measured->unit->name ?? '', $line->measured->middle()),
             ));
         }
-        $sure = $meaning !== null || $best === null ? Sureness::Likely : $this->names->sureness($line, $best);
+        $isCut = strlen($text) > self::LONGEST_LINE && mb_strlen($text) > self::LONGEST_LINE;
+        if ($isCut) {
+            $found = $found->noting(sprintf('only the first %d letters of the line are read', self::LONGEST_LINE));
+        }
+        $sure = $isCut || $meaning !== null || $best === null ? Sureness::Likely : $this->names->sureness($line, $best);
 
         return $this->withStates($line, $ingredient, $found, $others, $sure, $percent);
     }

@@ -155,7 +155,7 @@ final readonly class NameReading
     private static function unpacked(string $name): array
     {
         $isPacked = preg_match(
-            '/^(.+?)\s+(?:from|out\s+of)\s+(?:an?|the)\s+(?:opened\s+)?(jar|tin|can|bottle|tub)\b/iu',
+            '/^(.+?)\s{1,8}(?:from|out\s+of)\s+(?:an?|the)\s+(?:opened\s+)?(jar|tin|can|bottle|tub)\b/iu',
             $name,
             $found,
         ) === 1;
@@ -200,7 +200,7 @@ final readonly class NameReading
         if (preg_match('/^(.+?)\s+in\s+(?:\pL+\s+){0,2}(?:juice|syrup|brine|water|oil|vinegar)$/iu', $line->name, $found) === 1) {
             $readings[] = $found[1];
         }
-        if (preg_match('/^(.+?)\s+(?:and|&)\s+(.+)$/iu', $line->name, $found) === 1) {
+        if (preg_match('/^(.+?)\s{1,8}(?:and|&)\s{1,8}(.+)$/iu', $line->name, $found) === 1) {
             $second = $this->catalogue->names()->find($found[2], 1)[0] ?? null;
             $readings = $second !== null && $second->score >= NameSearch::ACCEPTED && $second->missed === []
                 ? [...$readings, $found[1]]

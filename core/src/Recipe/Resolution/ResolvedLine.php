@@ -43,7 +43,7 @@ final readonly class ResolvedLine
     /** Whether a text is a heading ("For the pot:") or empty. */
     public static function isHeading(string $text): bool
     {
-        return preg_match('/^\s*(?:[^:]{2,60}:)?\s*$/u', mb_scrub($text)) === 1;
+        return preg_match('/^\s*+(?:[^:\s][^:]{1,59}:)?\s*+$/u', mb_scrub($text)) === 1;
     }
 
     /** A line that is kept but not looked at. */

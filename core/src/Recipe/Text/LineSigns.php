@@ -19,13 +19,13 @@ final class LineSigns
     private const HEADINGS = ['ingredients', 'method', 'notes'];
     /** Words of a name that may stand behind a number. */
     private const LONGEST_NAME = 4;
-    private const DURATION = '(?:\d+\s?(?:½|¼|¾|1\/2)?|[½¼¾]|an?|one|two|three|half an?)\s*(?:-|–|to)?\s*(?:\d+\s*)?(?:hours?|hrs?|h|minutes?|mins?|m|days?|weeks?|overnight)\b\.?';
-    private const MEASURE = '/\d[\d.,\/ ½¼¾⅓⅔-]*\s*(?:x\s*\d+\s*)?-?\s*(?:ml|l|litres?|liters?|cl|dl|g|kg|grams?|kilos?|oz|ounces?|lbs?|pounds?|cups?|pints?|quarts?|jars?|bottles?|gallons?)\b|\b(?:jars?|bottles?)\b/iu';
+    private const DURATION = '(?:(?<!\d)\d{1,5}\s?(?:½|¼|¾|1\/2)?|[½¼¾]|an?|one|two|three|half an?)\s{0,3}(?:-|–|to)?\s{0,3}(?:\d{1,5}\s{0,3})?(?:hours?|hrs?|h|minutes?|mins?|m|days?|weeks?|overnight)\b\.?';
+    private const MEASURE = '/[\d½¼¾⅓⅔]\s{0,2}-?\s?(?:ml|l|litres?|liters?|cl|dl|g|kg|grams?|kilos?|oz|ounces?|lbs?|pounds?|cups?|pints?|quarts?|jars?|bottles?|gallons?)\b|\b(?:jars?|bottles?)\b/iu';
     private const LAYOUT = '/^(?:#{1,6}\s+|>\s+)|^[\s*_~=]+(?=\S)|(?<=\S)[\s*_~=]+$/u';
     private const BULLET = '/^\s*(?:[•·▪◦‣➤☐✅✓*]|[-–—]\s)/u';
 
     /** Where a cue may stand. */
-    private const PLACES = ['starts' => '^\W*%s', 'has' => '%s', 'is' => '^\W*%s\W*$', 'ends' => '%s\W*$'];
+    private const PLACES = ['starts' => '^\W{0,20}%s', 'has' => '%s', 'is' => '^\W{0,20}%s\W{0,20}$', 'ends' => '%s\W{0,20}$'];
 
     private LineGrammar $grammar;
     private NameReading $names;
@@ -53,7 +53,8 @@ final class LineSigns
     /** "10 chillies, 4 cloves garlic, 250ml rice vinegar": a list of ingredients told in one breath. */
     private static function listsAmounts(string $plain): bool
     {
-        $items = preg_split('/\s*(?:[;•|+]|,(?!\d)|(?<!\d),)\s*(?![^(]*\))/u', $plain) ?: [];
+        $bare = (string) preg_replace('/\([^()]*\)/u', ' ', $plain);
+        $items = preg_split('/\s{0,8}(?:[;•|+]|,(?!\d)|(?<!\d),)\s{0,8}/u', $bare) ?: [];
         $counted = array_filter(
             $items,
             static fn(string $item): bool => preg_match('/^(?:[\d½¼¾⅓⅔⅛]|an?\s|half\s)/iu', $item) === 1
@@ -105,7 +106,7 @@ final class LineSigns
             'bullet' => preg_match(self::BULLET, $line) === 1,
             'numbered' => preg_match('/^\s*\d{1,2}\s*[.)]\s+\S/u', $line) === 1 || self::countsAStep($line),
             'step-word' => preg_match('/^step\s*\d+/iu', $plain) === 1,
-            'heading-shape' => $isShape && $count <= 6 || preg_match('/^\s*(?:[~=*_-]{2,}).*\pL.*(?:[~=*_-]{2,})\s*$/u', $line) === 1,
+            'heading-shape' => $isShape && $count <= 6 || self::isBetweenRules($line),
             'for-the' => preg_match('/^(?:for|to) (?:the |a |an )?[\pL -]{3,40}:?$/iu', $plain) === 1 && $count <= 6,
             'rule' => preg_match('/^[^\pL\d]*$/u', $plain) === 1,
             'digits' => preg_match('/\d/', $plain) === 1,
@@ -116,7 +117,7 @@ final class LineSigns
             'listed' => self::listsAmounts($plain),
             'stars' => preg_match('/[★☆⭐]|\b\d(?:\.\d+)?\s*(?:from|out of|\()\s*\d|\b\d+ (?:votes|ratings|reviews|comments)\b/iu', $plain) === 1,
             'date' => preg_match('/\b(?:19|20)\d\d\b|\b\d{1,2}\/\d{2,4}\b(?!\s*(?:cup|tsp|tbsp))|\b(?:january|february|march|april|june|july|august|september|october|november|december)\b/iu', $plain) === 1 && !str_contains($lower, ' g'),
-            'duration' => preg_match('/^\W*(?:about |under )?' . self::DURATION . '(?:[,+\s]*(?:plus |and )?' . self::DURATION . ')*(?:\s*[,(+\/|·–-].{0,30}|\s+(?:plus|or|and|in|on|depending|until|total|approx|of)\b.{0,24})?$/iu', $plain) === 1,
+            'duration' => preg_match('/^\W*(?:about |under )?' . self::DURATION . '(?:[,+\s]{0,4}(?:plus |and )?' . self::DURATION . '){0,4}(?:\s*[,(+\/|·–-].{0,30}|\s+(?:plus|or|and|in|on|depending|until|total|approx|of)\b.{0,24})?$/iu', $plain) === 1,
             'has-duration' => preg_match('/' . self::DURATION . '/iu', $plain) === 1,
             'has-measure' => preg_match(self::MEASURE, $plain) === 1,
             'tagged' => preg_match('/\[(?:cold|steeped|optional|lock|roasted|drained)\]/u', $line) === 1,
@@ -208,7 +209,7 @@ final class LineSigns
 
     private function isPair(string $plain): bool
     {
-        foreach (preg_split('/\s*(?:\band\b|&|,)\s*/iu', $plain) ?: [] as $item) {
+        foreach (preg_split('/\s{0,8}(?:\band\b|&|,)\s{0,8}/iu', $plain) ?: [] as $item) {
             $parsed = $this->grammar->read($item);
             if ($this->names->understood($parsed, $this->names->match($parsed)) === null) {
                 return false;
@@ -216,6 +217,14 @@ final class LineSigns
         }
 
         return true;
+    }
+
+    /** "=== Spice blend ===" */
+    private static function isBetweenRules(string $line): bool
+    {
+        return preg_match('/^\s*[~=*_-]{2}/u', $line) === 1
+            && preg_match('/[~=*_-]{2}\s{0,8}$/u', $line) === 1
+            && preg_match('/\pL/u', $line) === 1;
     }
 
     /** @param list<string> $words */
@@ -258,7 +267,7 @@ final class LineSigns
         }
         foreach (['nutrition', 'portions'] as $cue) {
             $list = FactsFile::named('page')["cue-{$cue}"]->list('starts');
-            $cues["{$cue}-start"] = '~^\W*(?:' . implode('|', array_map(static fn(string $one): string => preg_quote($one, '~'), $list)) . ')(?![\pL])~iu';
+            $cues["{$cue}-start"] = '~^\W{0,20}(?:' . implode('|', array_map(static fn(string $one): string => preg_quote($one, '~'), $list)) . ')(?![\pL])~iu';
         }
 
         return $cues;

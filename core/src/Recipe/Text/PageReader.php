@@ -15,7 +15,11 @@ use Vinculum\Ingredient\Catalogue;
 final class PageReader
 {
     /** What comes after so many lines is taken for ingredients, unread. */
-    private const MOST_LINES = 3000;
+    private const MOST_LINES = 2000;
+    /** Likewise after so many letters. */
+    private const MOST_LETTERS = 400_000;
+    /** Nobody writes a line of more letters: it is set aside, unread. */
+    public const LONGEST_LINE = 2000;
     /** A reading that beats every other by less is not sure. */
     private const SURE = 2.0;
     /** What speaks for an ingredient in a file that is written for the command line. */
@@ -53,14 +57,19 @@ final class PageReader
     {
         $isFirstOfBlock = self::firstOfBlocks($lines);
         $lines = array_values(array_filter($lines, static fn(string $line): bool => trim($line) !== ''));
+        $most = self::readable($lines);
         $unread = array_map(
-            static fn(string $line): ReadLine => new ReadLine(trim(mb_scrub($line)), LineKind::Ingredient, false),
-            array_slice($lines, self::MOST_LINES),
+            static fn(string $line): ReadLine => new ReadLine(
+                trim(mb_scrub($line)),
+                self::isTooLong($line) ? LineKind::Note : LineKind::Ingredient,
+                false,
+            ),
+            array_slice($lines, $most),
         );
-        $lines = array_slice($lines, 0, self::MOST_LINES);
+        $lines = array_slice($lines, 0, $most);
         $signs = [];
         foreach ($lines as $at => $line) {
-            $signs[] = $this->signs->of($line, $at, $isFile);
+            $signs[] = self::isTooLong($line) ? ['too-long'] : $this->signs->of($line, $at, $isFile);
         }
         foreach ($signs as $at => $of) {
             $isBeforeFood = in_array('amount', $signs[$at + 1] ?? [], true);
@@ -71,11 +80,13 @@ final class PageReader
         $scores = array_map(fn(array $of): array => $this->scores($of, $isFile), self::placed($signs));
         $kinds = $this->likeliest($scores);
         $read = array_map(
-            static fn(string $line, string $kind, array $score): ReadLine => new ReadLine(
-                LineSigns::plain($line),
-                LineKind::from($kind),
-                self::lead($score, $kind) >= self::SURE,
-            ),
+            static fn(string $line, string $kind, array $score): ReadLine => self::isTooLong($line)
+                ? new ReadLine(trim(mb_scrub($line)), LineKind::Note, true)
+                : new ReadLine(
+                    LineSigns::plain($line),
+                    LineKind::from($kind),
+                    self::lead($score, $kind) >= self::SURE,
+                ),
             $lines,
             $kinds,
             $scores,
@@ -84,9 +95,36 @@ final class PageReader
         return [...$read, ...$unread];
     }
 
+    /** Whether nobody can have written a line so: it is not looked at. */
+    public static function isTooLong(string $line): bool
+    {
+        return strlen($line) > self::LONGEST_LINE && mb_strlen($line) > self::LONGEST_LINE;
+    }
+
+    /**
+     * How many lines are looked at.
+     *
+     * @param list<string> $lines
+     */
+    private static function readable(array $lines): int
+    {
+        $letters = 0;
+        foreach ($lines as $at => $line) {
+            $letters += self::isTooLong($line) ? 0 : strlen($line);
+            if ($at >= self::MOST_LINES || $letters > self::MOST_LETTERS) {
+                return $at;
+            }
+        }
+
+        return count($lines);
+    }
+
     /** What a line is that stands alone, where it is surely something else than an ingredient; null where it may be one. */
     public function otherThanFood(string $line): ?LineKind
     {
+        if (self::isTooLong($line)) {
+            return LineKind::Note;
+        }
         $score = $this->scores($this->signs->of($line, 5, false), false);
         arsort($score);
         $kind = LineKind::from((string) array_key_first($score));

@@ -162,7 +162,7 @@ final class PageRecipe
      */
     private static function title(string $text): array
     {
-        $isMore = preg_match('/^(.+?)\s*[(|•·]\s*((?:serves|makes|yields?|enough)\b[^)]*)\)?\s*$/iu', $text, $found) === 1;
+        $isMore = preg_match('/^(.+?)\s{0,8}[(|•·]\s{0,8}((?:serves|makes|yields?|enough)\b[^)]*)\)?\s*$/iu', $text, $found) === 1;
 
         return [
             mb_substr(rtrim($isMore ? $found[1] : $text, " :\t"), 0, self::LONGEST_TITLE),
