@@ -8,6 +8,7 @@ use App\Backups\KitchenEpoch;
 use App\Batches\BatchController;
 use App\Batches\BatchLogController;
 use App\CookSessions\CookSessionController;
+use App\Database\InOneMove;
 use App\Exports\ExportController;
 use App\Http\KitchenController;
 use App\Imports\ImportController;
@@ -49,45 +50,10 @@ Route::post('/reduce', [ThicknessController::class, 'reduce']);
 Route::post('/thicken', [ThicknessController::class, 'thicken']);
 Route::post('/compare', [VersionController::class, 'compare']);
 
-Route::get('/palate', [PalateController::class, 'show']);
-Route::put('/palate', [PalateController::class, 'switch']);
-Route::delete('/palate/{style}', [PalateController::class, 'reset'])->where('style', '[a-z-]{1,60}');
-
-Route::get('/pantry', [PantryController::class, 'index']);
-Route::post('/products', [PantryController::class, 'store']);
-Route::put('/products/{product}', [PantryController::class, 'update'])->where('product', '[0-9]{1,15}');
-Route::delete('/products/{product}', [PantryController::class, 'destroy'])->where('product', '[0-9]{1,15}');
-
-Route::get('/sauces', [SauceController::class, 'index']);
-Route::post('/sauces', [SauceController::class, 'store']);
+Route::post('/keep', [BatchLogController::class, 'keep']);
 Route::post('/pages', [SauceController::class, 'read']);
-Route::post('/sauces/written', [SauceController::class, 'written']);
-Route::get('/sauces/{sauce}', [SauceController::class, 'show'])->where('sauce', '[0-9]{1,15}');
-Route::put('/sauces/{sauce}', [SauceController::class, 'update'])->where('sauce', '[0-9]{1,15}');
-Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy'])->where('sauce', '[0-9]{1,15}');
-Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore'])->where('sauce', '[0-9]{1,15}');
-
-Route::get('/sauces/{sauce}/spoonfuls', [SpoonfulController::class, 'index'])->where('sauce', '[0-9]{1,15}');
-Route::get('/sauces/{sauce}/versions', [VersionController::class, 'index'])->where('sauce', '[0-9]{1,15}');
-Route::post('/sauces/{sauce}/versions', [VersionController::class, 'store'])->where('sauce', '[0-9]{1,15}');
-Route::get(
-    '/sauces/{sauce}/versions/{version}',
-    [VersionController::class, 'show'],
-)->where(['sauce' => '[0-9]{1,15}', 'version' => '[0-9]{1,9}']);
-
-Route::get('/sauces/{sauce}/batches', [BatchController::class, 'index'])->where('sauce', '[0-9]{1,15}');
-Route::post('/sauces/{sauce}/batches', [BatchController::class, 'store'])->where('sauce', '[0-9]{1,15}');
-Route::get('/batches/{batch}', [BatchController::class, 'show'])->where('batch', '[0-9]{1,15}');
-Route::put('/batches/{batch}', [BatchController::class, 'weigh'])->where('batch', '[0-9]{1,15}');
+Route::post('/plans/draft', [PlanController::class, 'draft']);
 Route::post('/batches/{batch}/advise', [BatchController::class, 'advise'])->where('batch', '[0-9]{1,15}');
-Route::post('/batches/{batch}/doses', [BatchController::class, 'dose'])->where('batch', '[0-9]{1,15}');
-Route::delete('/batches/{batch}/doses', [BatchController::class, 'undose'])->where('batch', '[0-9]{1,15}');
-Route::post('/batches/{batch}/tastings', [BatchController::class, 'taste'])->where('batch', '[0-9]{1,15}');
-Route::post('/batches/{batch}/into-the-sauce', [BatchController::class, 'intoTheSauce'])->where('batch', '[0-9]{1,15}');
-
-Route::post('/sauces/{sauce}/cooks', [CookSessionController::class, 'start'])->where('sauce', '[0-9]{1,15}');
-Route::get('/batches/{batch}/cook', [CookSessionController::class, 'show'])->where('batch', '[0-9]{1,15}');
-Route::post('/batches/{batch}/cook', [CookSessionController::class, 'happen'])->where('batch', '[0-9]{1,15}');
 
 Route::get('/instruments', [InstrumentController::class, 'index']);
 Route::get('/instruments/scale', [InstrumentController::class, 'scale']);
@@ -98,28 +64,67 @@ Route::get('/instruments/ph-meter', [InstrumentController::class, 'ph']);
 Route::post('/instruments/ph-meter/buffer', [InstrumentController::class, 'calibrate']);
 Route::post('/instruments/stand-in', [InstrumentController::class, 'standIn']);
 
-Route::post('/keep', [BatchLogController::class, 'keep']);
-Route::get('/sauces/{sauce}/log', [BatchLogController::class, 'over'])->where('sauce', '[0-9]{1,15}');
-Route::get('/batches/{batch}/record', [BatchLogController::class, 'show'])->where('batch', '[0-9]{1,15}');
-Route::post('/batches/{batch}/record', [BatchLogController::class, 'write'])->where('batch', '[0-9]{1,15}');
-Route::post('/batches/{batch}/jars', [BatchLogController::class, 'fill'])->where('batch', '[0-9]{1,15}');
-Route::post('/batches/{batch}/split', [BatchLogController::class, 'split'])->where('batch', '[0-9]{1,15}');
-Route::get(
-    '/batches/{before}/against/{after}',
-    [BatchLogController::class, 'between'],
-)->where(['before' => '[0-9]{1,15}', 'after' => '[0-9]{1,15}']);
-Route::put('/jars/{jar}', [BatchLogController::class, 'jar'])->where('jar', '[0-9]{1,15}');
+// what is stored, and the answer to it, are one move
+Route::middleware(InOneMove::class)->group(static function (): void {
+    Route::get('/palate', [PalateController::class, 'show']);
+    Route::put('/palate', [PalateController::class, 'switch']);
+    Route::delete('/palate/{style}', [PalateController::class, 'reset'])->where('style', '[a-z-]{1,60}');
 
-Route::get('/plans', [PlanController::class, 'index']);
-Route::post('/plans', [PlanController::class, 'store']);
-Route::post('/plans/draft', [PlanController::class, 'draft']);
-Route::get('/plans/{plan}', [PlanController::class, 'show'])->where('plan', '[0-9]{1,15}');
-Route::delete('/plans/{plan}', [PlanController::class, 'destroy'])->where('plan', '[0-9]{1,15}');
-Route::get('/plans/{plan}/calendar', [PlanController::class, 'calendar'])->where('plan', '[0-9]{1,15}');
+    Route::get('/pantry', [PantryController::class, 'index']);
+    Route::post('/products', [PantryController::class, 'store']);
+    Route::put('/products/{product}', [PantryController::class, 'update'])->where('product', '[0-9]{1,15}');
+    Route::delete('/products/{product}', [PantryController::class, 'destroy'])->where('product', '[0-9]{1,15}');
 
-Route::get('/trainer', [TrainerController::class, 'show']);
-Route::post('/trainer', [TrainerController::class, 'answer']);
-Route::delete('/trainer/{axis}', [TrainerController::class, 'reset'])->where('axis', '[a-z]{1,20}');
+    Route::get('/sauces', [SauceController::class, 'index']);
+    Route::post('/sauces', [SauceController::class, 'store']);
+    Route::post('/sauces/written', [SauceController::class, 'written']);
+    Route::get('/sauces/{sauce}', [SauceController::class, 'show'])->where('sauce', '[0-9]{1,15}');
+    Route::put('/sauces/{sauce}', [SauceController::class, 'update'])->where('sauce', '[0-9]{1,15}');
+    Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy'])->where('sauce', '[0-9]{1,15}');
+    Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore'])->where('sauce', '[0-9]{1,15}');
+
+    Route::get('/sauces/{sauce}/spoonfuls', [SpoonfulController::class, 'index'])->where('sauce', '[0-9]{1,15}');
+    Route::get('/sauces/{sauce}/versions', [VersionController::class, 'index'])->where('sauce', '[0-9]{1,15}');
+    Route::post('/sauces/{sauce}/versions', [VersionController::class, 'store'])->where('sauce', '[0-9]{1,15}');
+    Route::get(
+        '/sauces/{sauce}/versions/{version}',
+        [VersionController::class, 'show'],
+    )->where(['sauce' => '[0-9]{1,15}', 'version' => '[0-9]{1,9}']);
+
+    Route::get('/sauces/{sauce}/batches', [BatchController::class, 'index'])->where('sauce', '[0-9]{1,15}');
+    Route::post('/sauces/{sauce}/batches', [BatchController::class, 'store'])->where('sauce', '[0-9]{1,15}');
+    Route::get('/batches/{batch}', [BatchController::class, 'show'])->where('batch', '[0-9]{1,15}');
+    Route::put('/batches/{batch}', [BatchController::class, 'weigh'])->where('batch', '[0-9]{1,15}');
+    Route::post('/batches/{batch}/doses', [BatchController::class, 'dose'])->where('batch', '[0-9]{1,15}');
+    Route::delete('/batches/{batch}/doses', [BatchController::class, 'undose'])->where('batch', '[0-9]{1,15}');
+    Route::post('/batches/{batch}/tastings', [BatchController::class, 'taste'])->where('batch', '[0-9]{1,15}');
+    Route::post('/batches/{batch}/into-the-sauce', [BatchController::class, 'intoTheSauce'])->where('batch', '[0-9]{1,15}');
+
+    Route::post('/sauces/{sauce}/cooks', [CookSessionController::class, 'start'])->where('sauce', '[0-9]{1,15}');
+    Route::get('/batches/{batch}/cook', [CookSessionController::class, 'show'])->where('batch', '[0-9]{1,15}');
+    Route::post('/batches/{batch}/cook', [CookSessionController::class, 'happen'])->where('batch', '[0-9]{1,15}');
+
+    Route::get('/sauces/{sauce}/log', [BatchLogController::class, 'over'])->where('sauce', '[0-9]{1,15}');
+    Route::get('/batches/{batch}/record', [BatchLogController::class, 'show'])->where('batch', '[0-9]{1,15}');
+    Route::post('/batches/{batch}/record', [BatchLogController::class, 'write'])->where('batch', '[0-9]{1,15}');
+    Route::post('/batches/{batch}/jars', [BatchLogController::class, 'fill'])->where('batch', '[0-9]{1,15}');
+    Route::post('/batches/{batch}/split', [BatchLogController::class, 'split'])->where('batch', '[0-9]{1,15}');
+    Route::get(
+        '/batches/{before}/against/{after}',
+        [BatchLogController::class, 'between'],
+    )->where(['before' => '[0-9]{1,15}', 'after' => '[0-9]{1,15}']);
+    Route::put('/jars/{jar}', [BatchLogController::class, 'jar'])->where('jar', '[0-9]{1,15}');
+
+    Route::get('/plans', [PlanController::class, 'index']);
+    Route::post('/plans', [PlanController::class, 'store']);
+    Route::get('/plans/{plan}', [PlanController::class, 'show'])->where('plan', '[0-9]{1,15}');
+    Route::delete('/plans/{plan}', [PlanController::class, 'destroy'])->where('plan', '[0-9]{1,15}');
+    Route::get('/plans/{plan}/calendar', [PlanController::class, 'calendar'])->where('plan', '[0-9]{1,15}');
+
+    Route::get('/trainer', [TrainerController::class, 'show']);
+    Route::post('/trainer', [TrainerController::class, 'answer']);
+    Route::delete('/trainer/{axis}', [TrainerController::class, 'reset'])->where('axis', '[a-z]{1,20}');
+});
 
 Route::post('/uploads', [UploadController::class, 'begin']);
 Route::put('/uploads/{upload}', [UploadController::class, 'add'])->where('upload', '[0-9a-f]{24}');

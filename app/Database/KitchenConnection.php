@@ -38,6 +38,9 @@ final class KitchenConnection extends SQLiteConnection
         try {
             parent::performRollBack($toLevel);
         } catch (\PDOException $fault) {
+            if ($toLevel > 0 && str_contains($fault->getMessage(), 'no such savepoint')) {
+                return;
+            }
             if (!str_contains($fault->getMessage(), 'no transaction is active')) {
                 throw $fault;
             }

@@ -12,12 +12,13 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int                     $id
  * @property string                  $says
+ * @property string|null             $key    under which it was asked for
  * @property array<string, list<int|string>> $made keys by table
  * @property CarbonImmutable|null    $undone_at
  */
 final class Import extends Model
 {
-    protected $fillable = ['says', 'made', 'undone_at'];
+    protected $fillable = ['says', 'made', 'key', 'undone_at'];
 
     /** @return array<string, string> */
     protected function casts(): array

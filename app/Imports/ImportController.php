@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
+use App\Database\InOneMove;
 use App\Http\Description\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
@@ -36,6 +37,7 @@ final readonly class ImportController
                 $request->incoming($this->uploads),
                 $request->measures(),
                 $request->merges(),
+                InOneMove::keyOf($request),
             ),
         );
 
@@ -49,7 +51,7 @@ final readonly class ImportController
         if ($found->undone_at !== null) {
             throw ValidationException::withMessages(['import' => 'That was undone already.']);
         }
-        $this->importer->undo($found);
+        self::attempt(fn() => $this->importer->undo($found));
 
         return new JsonResponse(self::shape($found));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Exports\KitchenFile;
+use Vinculum\Facts\Words;
 
 /** What was given cannot be taken in; the message says why, and nothing was. */
 final class ImportFault extends \DomainException
@@ -31,6 +32,16 @@ final class ImportFault extends \DomainException
     public static function table(int $line, string $why): self
     {
         return new self("Line {$line} of the table: {$why}. Nothing was taken in.");
+    }
+
+    /** @param list<string> $since what was made of it since, in words */
+    public static function usedSince(array $since): self
+    {
+        return new self(
+            'Since it came in there ' . (count($since) === 1 && str_starts_with($since[0], 'a ') ? 'is ' : 'are ')
+                . Words::listed($since)
+                . ', which would go with it. Nothing was taken out: put away from the shelf what you do not want, one by one.',
+        );
     }
 
     public static function noUpload(): self

@@ -25,6 +25,15 @@ use Vinculum\Style\StyleBook;
  */
 final readonly class Importer
 {
+    /** Tables whose rows hang on those of another: by which column, and what one of them is. */
+    private const HANGS_ON = [
+        'batches' => ['sauce_id', 'sauces', 'batch'],
+        'tastings' => ['sauce_id', 'sauces', 'tasting'],
+        'doses' => ['batch_id', 'batches', 'dose'],
+        'jars' => ['batch_id', 'batches', 'jar'],
+        'cook_events' => ['batch_id', 'batches', 'event'],
+    ];
+
     public function __construct(
         private SauceService $sauceService,
         private KitchenFile $file,
@@ -42,7 +51,7 @@ final readonly class Importer
      */
     public function preview(Incoming $incoming): array
     {
-        $kitchen = $incoming->kitchen();
+        $kitchen = self::kitchenIn($incoming);
         if ($kitchen !== null) {
             return ['kind' => 'kitchen', 'items' => $this->file->preview($kitchen, $incoming->progress())];
         }
@@ -71,13 +80,18 @@ final readonly class Importer
     /**
      * Takes it in.
      *
-     * @param bool $merges leave out what is there already
+     * @param bool        $merges leave out what is there already
+     * @param string|null $key    the same key twice is one move
      *
      * @throws RecipeFault|ImportFault|LabelFault
      */
-    public function take(Incoming $incoming, Measures $measures, bool $merges): Import
+    public function take(Incoming $incoming, Measures $measures, bool $merges, ?string $key = null): Import
     {
-        $kitchen = $incoming->kitchen();
+        $before = $key === null ? null : Import::query()->where('key', $key)->first();
+        if ($before !== null) {
+            return $before;
+        }
+        $kitchen = self::kitchenIn($incoming);
         // others may go on writing while it is looked at
         $checked = $kitchen === null ? null : $this->file->checked($kitchen, $incoming->progress());
         $import = $this->database->transaction(function () use (
@@ -86,6 +100,7 @@ final readonly class Importer
             $checked,
             $measures,
             $merges,
+            $key,
         ): Import {
             $contents = $kitchen === null ? $incoming->contents() : '';
             $table = $this->tables->named((string) Tables::in($contents));
@@ -110,10 +125,18 @@ final readonly class Importer
 
             return Import::query()->create([
                 'says' => $says === [] ? 'nothing that was not there' : implode(', ', $says),
-                'made' => $made,
+                'made' => [...$made, 'revisions' => self::revisions($made['sauces'] ?? [])],
+                'key' => $key,
             ]);
         });
         $incoming->done();
+        // what a file says of it is not believed; others go on writing meanwhile
+        if ($kitchen !== null) {
+            $this->sauceService->weigh(
+                array_map(intval(...), $import->made['sauces'] ?? []),
+                array_map(intval(...), $import->made['versions'] ?? []),
+            );
+        }
 
         return $import;
     }
@@ -135,10 +158,49 @@ final readonly class Importer
         );
     }
 
-    /** Takes out again all that came in with one move. */
+    /** A kitchen may be of any size, and takes the time that it takes; nothing else does. */
+    private static function kitchenIn(Incoming $incoming): ?JsonRows
+    {
+        $kitchen = $incoming->kitchen();
+        if ($kitchen !== null) {
+            set_time_limit(0);
+        }
+
+        return $kitchen;
+    }
+
+    /**
+     * What each sauce stood at when it came in: "id-revision".
+     *
+     * @param list<int|string> $sauces
+     *
+     * @return list<string>
+     */
+    private static function revisions(array $sauces): array
+    {
+        $revisions = [];
+        foreach (array_chunk($sauces, 500) as $some) {
+            /** @var Sauce $sauce */
+            foreach (Sauce::withTrashed()->whereIn('id', $some)->get(['id', 'revision']) as $sauce) {
+                $revisions[] = "{$sauce->id}-{$sauce->revision}";
+            }
+        }
+
+        return $revisions;
+    }
+
+    /**
+     * Takes out again all that came in with one move.
+     *
+     * @throws ImportFault where something was made of it since: nothing is taken out then
+     */
     public function undo(Import $import): void
     {
         $this->database->transaction(function () use ($import): void {
+            $since = $this->madeSince($import);
+            if ($since !== []) {
+                throw ImportFault::usedSince($since);
+            }
             foreach (array_reverse(array_keys(KitchenFile::TABLES)) as $table) {
                 foreach (array_chunk($import->made[$table] ?? [], 500) as $some) {
                     match ($table) {
@@ -151,6 +213,34 @@ final readonly class Importer
             }
             $import->update(['undone_at' => now()]);
         });
+    }
+
+    /**
+     * What hangs on rows that came in, and did not come in with them.
+     *
+     * @return list<string> in words
+     */
+    private function madeSince(Import $import): array
+    {
+        $made = $import->made;
+        $since = [];
+        foreach (self::HANGS_ON as $table => [$column, $on, $one]) {
+            [$count, $came] = [0, array_flip($made[$table] ?? [])];
+            foreach (array_chunk($made[$on] ?? [], 500) as $some) {
+                foreach ($this->database->table($table)->whereIn($column, $some)->pluck('id') as $id) {
+                    $count += is_int($id) && isset($came[$id]) ? 0 : 1;
+                }
+            }
+            if ($count > 0) {
+                $since[] = "{$count} " . KitchenFile::plural($one, $count);
+            }
+        }
+        $edited = count(array_diff(self::revisions($made['sauces'] ?? []), $made['revisions'] ?? []));
+        if ($edited > 0 && isset($made['revisions'])) {
+            $since[] = $edited === 1 ? 'a sauce that was edited' : "{$edited} sauces that were edited";
+        }
+
+        return $since;
     }
 
     /** @param array<int|string> $pairs "sauce-part" */

@@ -10,7 +10,9 @@ use Vinculum\Exchange\RecipeReader;
 /** Something that is to be taken in: a text that was pasted, or a file that was laid down. */
 final class Incoming
 {
-    private const LOOKED_AT = 400;
+    private const LOOKED_AT = 262_144;
+    /** Letters that a mark of a kitchen may span. */
+    private const MARK_WITHIN = 64;
 
     /** @param resource $stream */
     private function __construct(
@@ -38,10 +40,19 @@ final class Incoming
     public function kitchen(): ?JsonRows
     {
         rewind($this->stream);
+        $before = '';
+        // its keys may stand in any order
+        while (($piece = (string) fread($this->stream, self::LOOKED_AT)) !== '') {
+            if ($before === '' && preg_match('/\A(?:\xEF\xBB\xBF)?\s*\{/', $piece) !== 1) {
+                return null;
+            }
+            if (preg_match('/"vinculum"\s{0,20}:\s{0,20}"/', $before . $piece) === 1) {
+                return new JsonRows($this->stream);
+            }
+            $before = substr($piece, -self::MARK_WITHIN);
+        }
 
-        return str_contains((string) fread($this->stream, self::LOOKED_AT), '"vinculum"')
-            ? new JsonRows($this->stream)
-            : null;
+        return null;
     }
 
     /**

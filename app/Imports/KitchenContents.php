@@ -20,6 +20,7 @@ final readonly class KitchenContents
     /**
      * @param array<string, list<string>>        $columns   that there are, by table
      * @param array<int, string>                 $titles    of sauces on the shelf, by id
+     * @param array<int, string>                 $archived  of sauces that were put away, by id
      * @param OlderRows                          $older     what is needed to read rows of an older format
      * @param array<int, string>                 $sauces    what tells sauces apart, by id, where their rows say it
      * @param array<int, string>                 $products  what tells products apart, by id
@@ -31,6 +32,7 @@ final readonly class KitchenContents
     private function __construct(
         public array $columns,
         public array $titles,
+        public array $archived,
         public OlderRows $older,
         public array $sauces,
         public array $products,
@@ -51,6 +53,7 @@ final readonly class KitchenContents
         [$validator, $older] = [self::validator(), new OlderRows()];
         [
             $titles,
+            $archived,
             $sauces,
             $products,
             $plans,
@@ -60,7 +63,7 @@ final readonly class KitchenContents
             $head,
             $seen,
             $keys,
-        ] = [[], [], [], [], [], [], [], [], 0, []];
+        ] = [[], [], [], [], [], [], [], [], [], 0, []];
         foreach ($file->each() as [$table, $place, $row]) {
             if ($place < 0) {
                 $head[$table] = $row;
@@ -87,7 +90,7 @@ final readonly class KitchenContents
             match ($table) {
                 'sauces' => ($fields['deleted_at'] ?? null) === null
                     ? $titles[$id] = self::title($fields)
-                    : null,
+                    : $archived[$id] = self::title($fields),
                 'products' => $products[$id] = KitchenMatch::tells($table, $fields),
                 'plans' => $plans[$id] = KitchenMatch::tells($table, $fields),
                 'guesses' => $guesses[] = KitchenMatch::tells($table, $fields),
@@ -109,14 +112,14 @@ final readonly class KitchenContents
         }
         $counts['sauces'] ??= 0;
 
-        return new self($columns, $titles, $older, $sauces, $products, $plans, $guesses, $batchesOf, $counts);
+        return new self($columns, $titles, $archived, $older, $sauces, $products, $plans, $guesses, $batchesOf, $counts);
     }
 
     /** What tells a sauce apart: its name and lines. */
     public function sauceTells(int $id): string
     {
         return $this->sauces[$id] ?? KitchenMatch::sauceTells([
-            'title' => $this->titles[$id] ?? '',
+            'title' => $this->titles[$id] ?? $this->archived[$id] ?? '',
             'lines' => $this->older->of($id),
         ]);
     }

@@ -42,12 +42,15 @@ final readonly class KitchenMatch
 
     public static function against(Connection $database, KitchenContents $contents): self
     {
-        $standing = self::sauces($database);
         $sauces = [];
-        foreach (array_keys($contents->titles) as $id) {
-            $there = $standing[$contents->sauceTells($id)] ?? null;
-            if ($there !== null) {
-                $sauces[$id] = $there;
+        foreach ([[false, $contents->titles], [true, $contents->archived]] as [$withArchived, $titles]) {
+            // what was put away is there too, where it was put away in the file as well
+            $standing = $titles === [] ? [] : self::sauces($database, $withArchived);
+            foreach (array_keys($titles) as $id) {
+                $there = $standing[$contents->sauceTells($id)] ?? null;
+                if ($there !== null) {
+                    $sauces[$id] = $there;
+                }
             }
         }
         [$products, $plans] = [self::rows($database, 'products'), self::rows($database, 'plans')];
@@ -132,11 +135,12 @@ final readonly class KitchenMatch
         return is_bool($value) || is_int($value) ? (float) $value : $value;
     }
 
-    /** @return array<string, int> ids of the sauces on the shelf, by what tells them apart */
-    private static function sauces(Connection $database): array
+    /** @return array<string, int> ids of the sauces on the shelf, or of all, by what tells them apart */
+    private static function sauces(Connection $database, bool $withArchived): array
     {
         $standing = [];
-        foreach ($database->table('sauces')->whereNull('deleted_at')->orderBy('id')->cursor() as $sauce) {
+        $sauces = $database->table('sauces')->orderBy('id');
+        foreach (($withArchived ? $sauces : $sauces->whereNull('deleted_at'))->cursor() as $sauce) {
             $fields = (array) $sauce;
             $recipe = json_decode(is_string($fields['recipe'] ?? null) ? $fields['recipe'] : '', true);
             $standing[self::sauceTells((array) $recipe)] = is_int($fields['id'] ?? null) ? $fields['id'] : 0;

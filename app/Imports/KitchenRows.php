@@ -216,6 +216,10 @@ final class KitchenRows
                 $row[$column] = $this->numberHere($other, self::number($row[$column]));
             }
         }
+        if (array_key_exists('standing', $row)) {
+            // it is worked out anew (SauceService::weigh), not believed
+            $row['standing'] = $table === 'sauces' ? new \stdClass() : null;
+        }
         foreach (KitchenFile::TABLES[$table] as $column) {
             $value = $row[$column] ?? null;
             if ($table === 'cook_events' && $column === 'figures' && is_object($value)) {

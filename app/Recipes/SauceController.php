@@ -25,7 +25,7 @@ final readonly class SauceController
     private const PAGE = 100;
 
     #[Answers('Shelf')]
-    public function index(ShelfRequest $request): JsonResponse
+    public function index(ShelfRequest $request, SauceService $sauceService): JsonResponse
     {
         $named = $request->named();
         $sauces = Sauce::query()
@@ -39,8 +39,17 @@ final readonly class SauceController
             ->latest('updated_at')->latest('id')
             ->offset($request->page() * self::PAGE)->limit(self::PAGE + 1)->get();
 
+        $shown = $sauces->take(self::PAGE);
+        /** @var Sauce $sauce */
+        foreach ($shown as $sauce) {
+            if ($sauce->standing === []) {
+                // it came in, and was not weighed yet
+                $sauce->fill(['standing' => $sauceService->standingOf($sauce->recipe)]);
+            }
+        }
+
         return new JsonResponse([
-            'sauces' => ShelfResource::collection($sauces->take(self::PAGE))->resolve(),
+            'sauces' => ShelfResource::collection($shown)->resolve(),
             'more' => $sauces->count() > self::PAGE,
         ]);
     }

@@ -7,12 +7,15 @@ namespace App\Recipes;
 use Illuminate\Database\Connection;
 use Vinculum\Comparison\Comparison;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Report\StandingReport;
 
 /** Keeps sauces and their versions: every write is one transaction, every edit names the revision it was based on. */
 final readonly class SauceService
 {
     /** A pause this long between edits makes what stood before it a version of its own. */
     private const VERSION_AFTER_SECONDS = 600;
+    /** So many sauces keep nobody waiting. */
+    private const WEIGHED_AT_ONCE = 20;
 
     public function __construct(
         private BalanceService $balanceService,
@@ -99,6 +102,33 @@ final readonly class SauceService
                 $this->parts->note($sauce, $balance);
             }
         }
+    }
+
+    /**
+     * What the shelf shows of some sauces and versions, worked out and kept, a few at a time; nobody edited them.
+     *
+     * @param list<int> $sauces
+     * @param list<int> $versions
+     */
+    public function weigh(array $sauces, array $versions): void
+    {
+        foreach ([['sauces', $sauces], ['versions', $versions]] as [$table, $ids]) {
+            foreach (array_chunk($ids, self::WEIGHED_AT_ONCE) as $some) {
+                $this->database->transaction(fn() => Sauce::withoutTimestamps(function () use ($table, $some): void {
+                    $rows = $table === 'sauces' ? Sauce::withTrashed() : Version::query();
+                    /** @var Sauce|Version $row */
+                    foreach ($rows->whereIn('id', $some)->get() as $row) {
+                        $row->fill(['standing' => $this->standingOf($row->recipe)])->save();
+                    }
+                }));
+            }
+        }
+    }
+
+    /** What the shelf shows of a recipe, worked out. */
+    public function standingOf(Recipe $recipe): StandingReport
+    {
+        return $this->balanceService->standing($this->balanceService->balance($recipe), $recipe);
     }
 
     /** What the shelf shows of every sauce, worked out anew; nobody edited them, so revision and time stay. */
