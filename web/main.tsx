@@ -4,8 +4,10 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { CssBaseline, ThemeProvider } from '@mui/material';
 import { StrictMode, useSyncExternalStore } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter, Route, Routes } from 'react-router';
+import { ErrorBoundary } from 'react-error-boundary';
+import { BrowserRouter, Route, Routes, useLocation } from 'react-router';
 import { BenchPage } from './features/recipes/BenchPage';
+import { BrokenPage } from './ui/BrokenPage';
 import { keepPages } from './offline/keepPages';
 import { entrance } from './features/auth/entrance';
 import { later } from './ui/later';
@@ -39,6 +41,36 @@ function Doorway() {
   return isShut && <Entrance />;
 }
 
+/** Every page by its address; one that fails gives way to words, and goes with the next address. */
+function Pages() {
+  const { pathname } = useLocation();
+  return (
+    <ErrorBoundary FallbackComponent={BrokenPage} resetKeys={[pathname]}>
+      <Routes>
+        <Route path="/" element={<Shelf />} />
+        <Route path="/sauce/:id" element={<BenchPage />} />
+        <Route path="/sauce/:id/taste" element={<TastePage />} />
+        <Route path="/sauce/:id/compare" element={<ComparePage />} />
+        <Route path="/sauce/:id/cook" element={<CookStart />} />
+        <Route path="/cook/:id" element={<CookPage />} />
+        <Route path="/sauce/:id/log" element={<LogPage />} />
+        <Route path="/sauce/:id/label" element={<SauceLabelPage />} />
+        <Route path="/sauce/:id/card" element={<CardPage />} />
+        <Route path="/batch/:id" element={<BatchPage />} />
+        <Route path="/batch/:id/label" element={<LabelPage />} />
+        <Route path="/plan" element={<PlanPage />} />
+        <Route path="/trainer" element={<TrainerPage />} />
+        <Route path="/backups" element={<BackupsPage />} />
+        {LookPage !== null && <Route path="/look" element={<LookPage />} />}
+        <Route path="/settings" element={<SettingsPage />} />
+        <Route path="/palate" element={<PalatePage />} />
+        <Route path="/pantry" element={<Pantry />} />
+        <Route path="*" element={<LostPage />} />
+      </Routes>
+    </ErrorBoundary>
+  );
+}
+
 const queries = new QueryClient({
   defaultOptions: {
     // the kitchen may be on this very machine: whether the browser thinks it is online says nothing
@@ -56,27 +88,7 @@ if (root !== null) {
         <QueryClientProvider client={queries}>
           <Doorway />
           <BrowserRouter>
-            <Routes>
-              <Route path="/" element={<Shelf />} />
-              <Route path="/sauce/:id" element={<BenchPage />} />
-              <Route path="/sauce/:id/taste" element={<TastePage />} />
-              <Route path="/sauce/:id/compare" element={<ComparePage />} />
-              <Route path="/sauce/:id/cook" element={<CookStart />} />
-              <Route path="/cook/:id" element={<CookPage />} />
-              <Route path="/sauce/:id/log" element={<LogPage />} />
-              <Route path="/sauce/:id/label" element={<SauceLabelPage />} />
-              <Route path="/sauce/:id/card" element={<CardPage />} />
-              <Route path="/batch/:id" element={<BatchPage />} />
-              <Route path="/batch/:id/label" element={<LabelPage />} />
-              <Route path="/plan" element={<PlanPage />} />
-              <Route path="/trainer" element={<TrainerPage />} />
-              <Route path="/backups" element={<BackupsPage />} />
-              {LookPage !== null && <Route path="/look" element={<LookPage />} />}
-              <Route path="/settings" element={<SettingsPage />} />
-              <Route path="/palate" element={<PalatePage />} />
-              <Route path="/pantry" element={<Pantry />} />
-              <Route path="*" element={<LostPage />} />
-            </Routes>
+            <Pages />
           </BrowserRouter>
         </QueryClientProvider>
       </ThemeProvider>

@@ -8,26 +8,13 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use Vinculum\CookSession\CookEvent;
+use Vinculum\CookSession\EventFigure;
 
 /** Something that happened at the stove. Lines and steps are counted from 1 and 0, as the sheet has them. */
 final class CookEventRequest extends FormRequest
 {
-    /** What a figure may be, and what is said when it is not. */
-    private const FIGURES = [
-        'line' => [1, 20_000, 'Say which line it is, by its number.'],
-        'step' => [0, 20_000, 'Say which step it is, by its number.'],
-        'grams' => [
-            0,
-            1_000_000,
-            'A weight is a number of grams, nothing or more. Where the scale reads below zero, set it to nothing first.',
-        ],
-        'minutes' => [0.05, 30 * 1440, 'A timer runs for some minutes, up to 30 days.'],
-        'timer' => [1, PHP_INT_MAX, 'Say which timer it is.'],
-        'celsius' => [-30, 200, 'A sauce is between -30 and 200 °C: look at the probe, or type what you read.'],
-        'ph' => [1, 11, 'No sauce has a pH below 1 or above 11: rinse the electrode, calibrate it, and measure again.'],
-        'percent' => [0, 95, 'Dissolved solids are between 0 and 95 per cent.'],
-        'event' => [1, PHP_INT_MAX, 'Say what is to be undone.'],
-    ];
+    /** Figures that name something by its number. */
+    private const COUNTED = [EventFigure::Line, EventFigure::Step, EventFigure::Timer, EventFigure::Event];
 
     /** A timer stopped before its start was stored is named by the key of that start. */
     protected function prepareForValidation(): void
@@ -49,7 +36,7 @@ final class CookEventRequest extends FormRequest
             'figures' => ['sometimes', 'array', 'max:10'],
             'rebalanced' => ['sometimes', 'array', 'list', 'max:1000'],
             'rebalanced.*.line' => ['required', 'integer', 'between:1,20000'],
-            'rebalanced.*.grams' => ['required', 'numeric', 'between:0,1000000'],
+            'rebalanced.*.grams' => ['required', 'numeric', self::weight(...)],
             'words' => ['sometimes', 'nullable', 'string', 'max:500'],
             'at' => ['sometimes', 'nullable', 'numeric'],
             'key' => ['sometimes', 'nullable', 'string', 'max:60'],
@@ -79,20 +66,24 @@ final class CookEventRequest extends FormRequest
         $validator->after(function (Validator $checked): void {
             $kind = $this->input('kind');
             foreach (self::needs($kind) as $name) {
-                [$least, $most, $says] = self::FIGURES[$name];
+                $figure = EventFigure::from($name);
                 $value = $this->input("figures.{$name}");
-                if (
-                    !is_int($value)
-                    && !is_float($value)
-                    && !(is_string($value) && is_numeric($value))
-                    || !is_finite((float) $value)
-                    || (float) $value < $least
-                    || (float) $value > $most
-                ) {
-                    $checked->errors()->add($name, $says);
+                $isNumber = is_int($value) || is_float($value) || is_string($value) && is_numeric($value);
+                $isCounted = in_array($figure, self::COUNTED, true);
+                $number = $isNumber ? (float) $value - ($name === 'line' ? 1.0 : 0.0) : NAN;
+                if (!$figure->isFit($number) || $isCounted && fmod($number, 1.0) !== 0.0) {
+                    $checked->errors()->add($name, $figure->says());
                 }
             }
         });
+    }
+
+    /** @param \Closure(string): mixed $refuse */
+    private static function weight(string $field, mixed $value, \Closure $refuse): void
+    {
+        if (is_numeric($value) && !EventFigure::Grams->isFit((float) $value)) {
+            $refuse(EventFigure::Grams->says());
+        }
     }
 
     /** @return list<string> the figures that come with an event of a kind */
@@ -116,8 +107,9 @@ final class CookEventRequest extends FormRequest
         ) {
             $figures['planned'] = 1.0;
         }
-        if ($this->kind() === 'ph' && is_numeric($this->input('figures.celsius'))) {
-            $figures['celsius'] = $this->float('figures.celsius');
+        $celsius = $this->input('figures.celsius');
+        if ($this->kind() === 'ph' && is_numeric($celsius) && EventFigure::Celsius->isFit((float) $celsius)) {
+            $figures['celsius'] = (float) $celsius;
         }
 
         return $figures;

@@ -7,6 +7,7 @@ namespace App\CookSessions;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Vinculum\CookSession\CookEvent;
+use Vinculum\CookSession\Event\NoteWritten;
 
 /**
  * One event of a cook, never changed and never taken away.
@@ -40,16 +41,31 @@ final class StoredCookEvent extends Model
         return Carbon::now()->getPreciseTimestamp(3) / 1000.0;
     }
 
+    /** What happened; a row that no door of today would take is a note that says so, and counts for nothing. */
     public function event(): CookEvent
     {
-        return CookEvent::of(
-            $this->kind,
-            $this->id,
-            $this->at,
-            array_map(floatval(...), $this->figures),
-            array_map(floatval(...), $this->grams),
-            $this->words,
-            $this->key,
-        );
+        $figures = array_map(self::number(...), $this->figures);
+        $grams = array_map(self::number(...), $this->grams);
+        try {
+            return CookEvent::of($this->kind, $this->id, $this->at, $figures, $grams, $this->words, $this->key);
+        } catch (\LogicException) {
+            $said = implode(', ', array_map(
+                static fn(string $name, float $value): string => sprintf('%s %g', $name, $value),
+                array_keys($figures),
+                $figures,
+            ));
+
+            return new NoteWritten(
+                $this->id,
+                $this->at,
+                sprintf('Not counted, as its figures cannot be: %s %s', $this->kind, $said),
+                $this->key,
+            );
+        }
+    }
+
+    private static function number(mixed $value): float
+    {
+        return is_numeric($value) ? (float) $value : NAN;
     }
 }

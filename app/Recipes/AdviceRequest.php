@@ -41,7 +41,7 @@ final class AdviceRequest extends FormulaRequest
             'liked' => ['sometimes', 'nullable', 'array', 'list', 'max:1000'],
             'liked.*' => ['string', 'max:10000'],
             'move' => ['sometimes', 'nullable', 'string', 'max:60', self::knownMove(...)],
-            'capacity_ml' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:1000000'],
+            'capacity_ml' => ['sometimes', 'nullable', 'numeric', 'between:0.001,1000000'],
         ];
     }
 

@@ -12,7 +12,7 @@ final class DesignRequest extends FormulaRequest
         return [
             ...parent::rules(),
             'style' => ['required', ...array_slice(parent::rules()['style'], 2)],
-            'batch_grams' => ['required', 'numeric', 'gt:0', 'max:1000000'],
+            'batch_grams' => ['required', 'numeric', 'between:0.001,1000000'],
             'base' => ['sometimes', 'nullable', 'string', 'max:100'],
             'may_grow' => ['sometimes', 'boolean'],
         ];

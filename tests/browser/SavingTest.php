@@ -138,4 +138,27 @@ final class SavingTest extends BrowserTestCase
 
         return is_array($lines) ? array_values($lines) : [];
     }
+
+    public function test_a_page_that_cannot_be_drawn_says_so_and_leads_back_to_the_shelf(): void
+    {
+        $address = self::begin('100 g water');
+        $kitchen = new \SQLite3(self::database());
+        $kitchen->busyTimeout(5000);
+        $id = (int) basename((string) parse_url($address, PHP_URL_PATH));
+        // as no door of the kitchen would store it
+        $kitchen->exec("UPDATE sauces SET standing = '{\"axes\": 3, \"colour\": {}}' WHERE id = {$id}");
+        self::$browser->navigate()->refresh();
+        self::until(
+            static fn(): bool => str_contains(self::text('main'), 'This page could not be drawn'),
+            'the page says what is the matter',
+        );
+        self::find('main a[href="/"]')->click();
+        self::until(
+            static fn(): bool => self::findAll('#begin-text') !== [] || str_contains(self::text('main'), 'Draw it again'),
+            'the shelf is there, or says the same',
+        );
+        $kitchen->exec("DELETE FROM sauces WHERE id = {$id}");
+        self::open('/');
+        self::assertTrue(self::find('#begin-text')->isDisplayed(), 'the kitchen is as it was');
+    }
 }

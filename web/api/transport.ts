@@ -1,6 +1,7 @@
 import { entrance } from '../features/auth/entrance';
 import { epoch, epochHeader } from './epoch';
 import type { Sauce } from './types';
+import { newKey } from './newKey';
 import { say } from './sentences';
 
 /** The server answered, and said why not. */
@@ -39,12 +40,35 @@ export class KitchenRequest extends Request {
   }
 }
 
+const keyHeader = 'Idempotency-Key';
+/** So long the same that is asked is the same thing again: its answer got lost, and the cook asks once more. */
+const sameFor = 120_000;
+/** What happened at the stove has its own key, and a sauce its revision. */
+const hasItsOwn = /\/cook$/;
+
+/** What was asked and not answered, and the key that it was sent under. */
+const unanswered = new Map<string, { readonly key: string; readonly at: number }>();
+
+/** Names what is stored by a key: sent once more because the answer got lost, it is stored once. */
+function keyed(request: Request): string | null {
+  const isAdding = request.method === 'POST' || request.method === 'DELETE';
+  if (!isAdding || !(request instanceof KitchenRequest) || hasItsOwn.test(request.url)) return null;
+  if (request.written !== null && typeof request.written !== 'string') return null;
+  const asked = `${request.method} ${request.url}\n${request.written ?? ''}`;
+  const before = unanswered.get(asked);
+  const key = before !== undefined && Date.now() - before.at < sameFor ? before.key : newKey();
+  unanswered.set(asked, { key, at: Date.now() });
+  request.headers.set(keyHeader, key);
+  return asked;
+}
+
 /** Fetches from the kitchen: names the epoch of what is written, waits at the entrance, and throws what is refused. */
 export async function fetchFromKitchen(request: Request): Promise<Response> {
   const known = epoch.known();
   if (request.method !== 'GET' && known !== null && !request.headers.has(epochHeader)) {
     request.headers.set(epochHeader, String(known));
   }
+  const asked = keyed(request);
   let response: Response;
   try {
     response = await (request instanceof KitchenRequest ? request.send() : fetch(request));
@@ -53,6 +77,7 @@ export async function fetchFromKitchen(request: Request): Promise<Response> {
     throw new Unreachable(say.theKitchenServerDoesNot);
   }
   epoch.heard(response);
+  if (asked !== null && response.status < 500) unanswered.delete(asked);
   if (response.status === 401) {
     await entrance.opened();
     return fetchFromKitchen(request);

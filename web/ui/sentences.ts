@@ -63,6 +63,11 @@ export const say = {
   help: 'Help (?)',
   nothingStandsHere: 'Nothing stands here',
   goToTheShelf: 'Go to the shelf',
+  thisPageBroke: 'This page could not be drawn',
+  nothingTypedIsLost:
+    'What you typed is kept, in the kitchen or in this browser. Draw the page again, or go to the shelf and open something else; what is meant for the kitchen is sent from there.',
+  whatWentWrong: (what: string) => `What the browser says of it: ${what}`,
+  drawItAgain: 'Draw it again',
   sweet: 'Sweet',
   sour: 'Sour',
   salt: 'Salt',

@@ -49,8 +49,24 @@ abstract readonly class CookEvent
     /**
      * @param float       $at  seconds since the epoch
      * @param string|null $key what the page called it before it was stored
+     *
+     * @throws \DomainException where a figure cannot be
      */
-    protected function __construct(public int $id, public float $at, public ?string $words, public ?string $key) {}
+    protected function __construct(public int $id, public float $at, public ?string $words, public ?string $key)
+    {
+        foreach ($this->figures() as $name => $value) {
+            self::check($name, $value);
+        }
+    }
+
+    /** @throws \DomainException */
+    protected static function check(string $name, float $value): void
+    {
+        $figure = EventFigure::from($name);
+        if (!$figure->isFit($value)) {
+            throw new \DomainException($figure->says());
+        }
+    }
 
     /** @return array<string, class-string<self>> every event there is, by kind */
     public static function kinds(): array
@@ -63,6 +79,9 @@ abstract readonly class CookEvent
      *
      * @param array<string, float> $figures by name: at least those it needs
      * @param array<int, float>    $grams   by line from 0, for a rebalancing
+     *
+     * @throws \InvalidArgumentException where there is no such kind
+     * @throws \DomainException          where a figure cannot be
      */
     public static function of(
         string $kind,
@@ -77,7 +96,12 @@ abstract readonly class CookEvent
             "Nothing that happens at the stove is called \"{$kind}\".",
         );
 
-        return $class::read($id, $at, [...array_fill_keys($class::NEEDS, 0.0), ...$figures], $grams, $words, $key);
+        $figures = [...array_fill_keys($class::NEEDS, 0.0), ...$figures];
+        foreach ($class::NEEDS as $name) {
+            self::check($name, $figures[$name]);
+        }
+
+        return $class::read($id, $at, $figures, $grams, $words, $key);
     }
 
     /**

@@ -140,6 +140,9 @@ export function CookSheet({ opened, offset, instruments }: Props) {
           onSeen={() => {
             outbox.forgetNotTaken();
           }}
+          onAgain={() => {
+            outbox.sendAgain();
+          }}
         />
       )}
       {showsAll && (

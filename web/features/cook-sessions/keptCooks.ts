@@ -13,8 +13,8 @@ const most = 8;
 const patience = 4_000;
 
 const ids = (): number[] =>
-  Object.keys(localStorage)
-    .filter((name) => name.startsWith(prefix))
+  drawer
+    .names(prefix)
     .map((name) => Number(name.slice(prefix.length)))
     .sort((a, b) => b - a);
 

@@ -1,27 +1,39 @@
 import { api, type Cook, type CookEvent, Refusal } from '../../api/client';
 import { drawer } from '../../api/drawer';
 import { epoch } from '../../api/epoch';
+import { newKey } from '../../api/newKey';
 import { type After, Sender } from '../../api/Sender';
 import type { Waiting } from './meanwhile';
 
-/** Drawn so that it works where the browser keeps the ready-made ones back: pages of the home network without encryption. */
-const newKey = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (part) => part.toString(36)).join('-');
-
-/** What the kitchen would not take, and why: kept until the cook has seen it. */
+/** What the kitchen did not take, and why: kept until the cook has seen it. */
 export interface Refused {
   readonly event: Waiting;
   readonly why: string;
+  /** Whether it may be taken another time: it was no fault of what was sent, as far as is known. */
+  readonly again?: boolean;
 }
 
+/** As often is tried what the kitchen answers with trouble, before the next gets its turn. */
+const mostTries = 5;
+/** Another tab sends its own; this one does if that is gone by then. */
+const leaveToOthers = 5_000;
+
 /**
- * What happened at the stove, on its way to the server: kept in the browser until it is stored, sent in order, and each
- * under a key of its own, so that sending it twice stores it once.
+ * What happened at the stove, on its way to the server: each kept in the browser by itself until it is stored, so that
+ * two tabs of one cook add to each other, sent in order, and under a key of its own, so that sending it twice stores it
+ * once.
  */
 export class Outbox {
-  private waiting: Waiting[];
-  private refused: Refused[];
+  private waiting: Waiting[] = [];
+  private refused: Refused[] = [];
+  /** What the browser would not keep: this page has it alone. */
+  private unkept = new Map<string, Waiting>();
+  private inHand: Waiting | null = null;
+  private readonly tries = new Map<string, number>();
+  private latest = 0;
   private trouble: string | null = null;
   private listeners = new Set<() => void>();
+  private readonly deaf: () => void;
   private readonly sender = new Sender(
     () => this.next(),
     (fault) => this.after(fault),
@@ -33,8 +45,12 @@ export class Outbox {
     private readonly offset: number,
     private readonly onCook: (cook: Cook) => void,
   ) {
-    this.waiting = (drawer.read(this.name()) as Waiting[] | null) ?? [];
-    this.refused = (drawer.read(this.refusedName()) as Refused[] | null) ?? [];
+    this.takeOverLists();
+    this.look();
+    this.deaf = drawer.onOthers(this.name(''), () => {
+      this.look();
+      this.sender.send(leaveToOthers);
+    });
     this.sender.send();
   }
 
@@ -43,60 +59,127 @@ export class Outbox {
     return () => this.listeners.delete(listener);
   };
 
-  /** What is not stored yet, in order. */
+  /** What is not stored yet, in order, of every tab. */
   readonly events = (): readonly Waiting[] => this.waiting;
 
-  /** What the kitchen would not take. */
+  /** What the kitchen did not take. */
   readonly notTaken = (): readonly Refused[] => this.refused;
 
   /** The cook has seen what was not taken. */
   forgetNotTaken() {
-    this.keepRefused([]);
+    this.refused.forEach(({ event }) => {
+      drawer.empty(this.refusedName(event.key));
+    });
+    this.refused = [];
+    this.look();
+  }
+
+  /** What was not taken, but may be, is sent once more. */
+  sendAgain() {
+    this.refused
+      .filter((one) => one.again === true)
+      .forEach(({ event }) => {
+        this.tries.delete(event.key);
+        this.put(event);
+        drawer.empty(this.refusedName(event.key));
+        this.refused = this.refused.filter((one) => one.event.key !== event.key);
+      });
+    this.look();
+    this.sender.send();
   }
 
   /** Why nothing could be stored when that was last tried; null where it could. */
   readonly lastTrouble = (): string | null => this.trouble;
 
   add(event: CookEvent) {
-    this.keep([
-      ...this.waiting,
-      { ...event, at: Date.now() / 1000 + this.offset, key: newKey(), epoch: epoch.known() },
-    ]);
+    // two in one millisecond keep their order
+    this.latest = Math.max(Date.now() / 1000 + this.offset, this.latest + 0.001);
+    this.put({ ...event, at: this.latest, key: newKey(), epoch: epoch.known() });
+    this.look();
     this.sender.send();
   }
 
   close() {
     this.sender.close();
+    this.deaf();
   }
 
   private next(): (() => Promise<void>) | null {
     const first = this.waiting[0];
+    this.inHand = first ?? null;
     if (first === undefined) return null;
     const { epoch: writtenIn, ...event } = first;
     return async () => {
       const cook = await api.happen(this.batch, event, writtenIn ?? epoch.known());
       this.trouble = null;
-      this.keep(this.waiting.slice(1));
+      this.drop(first);
+      this.look();
       this.onCook(cook);
     };
   }
 
   private after(fault: unknown): After {
-    const [first] = this.waiting;
-    if (first !== undefined && fault instanceof Refusal && fault.status < 500) {
-      this.keepRefused([...this.refused, { event: first, why: fault.message }]);
-      this.keep(this.waiting.slice(1));
-      return 'go on';
-    }
+    const first = this.inHand;
     this.trouble = fault instanceof Error ? fault.message : null;
+    if (first !== null && fault instanceof Refusal) {
+      const isRefused = fault.status === 409 || fault.status === 422;
+      const tries = (this.tries.get(first.key) ?? 0) + 1;
+      this.tries.set(first.key, tries);
+      if (isRefused || tries >= mostTries) {
+        if (isRefused) this.trouble = null;
+        this.putAside({ event: first, why: fault.message, again: !isRefused });
+        return 'go on';
+      }
+    }
     this.tell();
     return 'try again';
   }
 
-  private keep(events: Waiting[]) {
-    this.waiting = events;
-    drawer.put(this.name(), events);
+  private put(event: Waiting) {
+    if (!drawer.put(this.name(event.key), event)) this.unkept.set(event.key, event);
+  }
+
+  private drop({ key }: Waiting) {
+    this.unkept.delete(key);
+    this.tries.delete(key);
+    drawer.empty(this.name(key));
+  }
+
+  private putAside(refused: Refused) {
+    drawer.put(this.refusedName(refused.event.key), refused);
+    this.refused = [...this.refused.filter((one) => one.event.key !== refused.event.key), refused];
+    this.drop(refused.event);
+    this.look();
+  }
+
+  /** What waits, and what was not taken: in the drawer by whichever tab, and here. */
+  private look() {
+    const waiting = new Map(this.unkept);
+    drawer.names(this.name('')).forEach((name) => {
+      const event = drawer.read(name) as Waiting | null;
+      if (event !== null) waiting.set(event.key, event);
+    });
+    const refused = new Map(this.refused.map((one) => [one.event.key, one]));
+    drawer.names(this.refusedName('')).forEach((name) => {
+      const one = drawer.read(name) as Refused | null;
+      if (one !== null) refused.set(one.event.key, one);
+    });
+    this.waiting = [...waiting.values()].sort((one, other) => one.at - other.at);
+    this.refused = [...refused.values()].sort((one, other) => one.event.at - other.event.at);
     this.tell();
+  }
+
+  /** A page of before kept one list of each for all. */
+  private takeOverLists() {
+    const [waiting, refused] = [`vinculum-cook-${this.batch}`, `vinculum-not-taken-${this.batch}`];
+    ((drawer.read(waiting) as Waiting[] | null) ?? []).forEach((event) => {
+      this.put(event);
+    });
+    ((drawer.read(refused) as Refused[] | null) ?? []).forEach((one) => {
+      drawer.put(this.refusedName(one.event.key), one);
+    });
+    drawer.empty(waiting);
+    drawer.empty(refused);
   }
 
   private tell() {
@@ -105,17 +188,11 @@ export class Outbox {
     });
   }
 
-  private keepRefused(refused: Refused[]) {
-    this.refused = refused;
-    drawer.put(this.refusedName(), refused);
-    this.tell();
+  private refusedName(key: string) {
+    return `vinculum-not-taken-${this.batch}-${key}`;
   }
 
-  private refusedName() {
-    return `vinculum-not-taken-${this.batch}`;
-  }
-
-  private name() {
-    return `vinculum-cook-${this.batch}`;
+  private name(key: string) {
+    return `vinculum-cook-${this.batch}-${key}`;
   }
 }

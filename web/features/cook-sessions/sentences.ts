@@ -47,6 +47,9 @@ export const say = {
   takeThe: (take: string) => `Take the ${take}: `,
   itWas: (event: string) => `It was: ${event}`,
   iHaveSeenIt: 'I have seen it',
+  wasNotTaken: (count: number) =>
+    count === 1 ? 'This one was not taken: look' : `These ${String(count)} were not taken: look`,
+  sendItAgain: 'Send it again',
   measureItIfYouCan: 'Measure it, if you can',
   thereIsNoEstimateOf: 'There is no estimate of its pH.',
   theEstimateIsPhTo: (estimate: string, low: string, high: string) =>

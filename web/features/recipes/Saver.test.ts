@@ -40,6 +40,10 @@ const sauce: Sauce = {
 const typed = (saver: InstanceType<typeof Saver>, ...lines: string[]) => {
   saver.take({ ...saver.start, lines: lines.map(newLine) });
 };
+const drawers = () =>
+  Array.from({ length: localStorage.length }, (_, index) => localStorage.key(index) ?? '')
+    .filter((name) => name.startsWith('vinculum.unsaved.7'))
+    .map((name) => localStorage.getItem(name) ?? '');
 const sent = () => editSauce.mock.calls.map(([, edit]) => edit as { lines: string[]; revision: number });
 
 describe('the saver', () => {
@@ -51,7 +55,7 @@ describe('the saver', () => {
     await vi.runAllTimersAsync();
     expect(sent()).toEqual([expect.objectContaining({ lines: ['salt', 'pepper'], revision: 3 })]);
     expect(saver.current()).toEqual({ state: 'saved' });
-    expect(localStorage.getItem('vinculum.unsaved.7')).toBeNull();
+    expect(drawers()).toEqual([]);
   });
 
   it('keeps what is typed while the server is away, and sends it when it is back', async () => {
@@ -63,7 +67,7 @@ describe('the saver', () => {
     typed(saver, 'salt', 'pepper');
     await vi.advanceTimersByTimeAsync(300);
     expect(saver.current()).toEqual({ state: 'away' });
-    expect(localStorage.getItem('vinculum.unsaved.7')).toContain('pepper');
+    expect(drawers().join()).toContain('pepper');
     await vi.runAllTimersAsync();
     expect(sent()).toHaveLength(2);
     expect(saver.current()).toEqual({ state: 'saved' });
@@ -100,7 +104,7 @@ describe('the saver', () => {
     expect(saver.current()).toEqual({ state: 'conflict', message: 'Changed elsewhere.', theirs });
     expect(sent()).toHaveLength(1);
     expect(saver.takeTheirs(theirs).lines.map((line) => line.text)).toEqual(['theirs']);
-    expect(localStorage.getItem('vinculum.unsaved.7')).toBeNull();
+    expect(drawers()).toEqual([]);
   });
 
   it('says what the server refuses, and keeps it', async () => {
@@ -109,6 +113,63 @@ describe('the saver', () => {
     typed(saver, 'long');
     await vi.runAllTimersAsync();
     expect(saver.current()).toEqual({ state: 'refused', message: 'Line 1 is longer than 10,000 letters.' });
-    expect(localStorage.getItem('vinculum.unsaved.7')).toContain('long');
+    expect(drawers().join()).toContain('long');
+  });
+
+  it('keeps what each of two tabs typed, and takes nothing out that is the other’s', async () => {
+    const theirs = { ...sauce, revision: 4, lines: ['one'] };
+    editSauce.mockReset().mockRejectedValue(new Error('away'));
+    const [one, other] = [new Saver(sauce, 'page one'), new Saver(sauce, 'page other')];
+    typed(one, 'one');
+    await vi.advanceTimersByTimeAsync(300);
+    typed(other, 'other');
+    await vi.advanceTimersByTimeAsync(300);
+    typed(one, 'one', 'more');
+    await vi.advanceTimersByTimeAsync(300);
+    expect(drawers().sort()).toEqual([expect.stringContaining('more'), expect.stringContaining('other')]);
+    // the first is stored, the other finds that somebody was quicker
+    editSauce.mockReset().mockResolvedValueOnce({ ...sauce, revision: 4 });
+    editSauce.mockRejectedValue(new Refusal(409, 'Changed elsewhere.', theirs));
+    one.flush();
+    await vi.advanceTimersByTimeAsync(10);
+    other.flush();
+    await vi.advanceTimersByTimeAsync(10);
+    expect([one.current().state, other.current().state]).toEqual(['saved', 'conflict']);
+    expect(drawers()).toEqual([expect.stringContaining('other')]);
+    // and whoever opens the sauce next is given what was not stored
+    expect(new Saver(theirs, 'page three').start.lines.map((line) => line.text)).toEqual(['other']);
+  });
+
+  it('keeps all, in whatever order pages of many tabs type, store, lose and leave', async () => {
+    let seed = 28;
+    const random = (below: number) => (seed = (seed * 48271) % 2147483647) % below;
+    for (let round = 0; round < 60; round += 1) {
+      let stored = { ...sauce, id: 7, revision: 3 };
+      editSauce.mockReset().mockImplementation((_, edit: { lines: string[]; revision: number }) => {
+        if (random(2) === 0) return Promise.reject(new Error('away'));
+        if (edit.revision !== stored.revision) {
+          return Promise.reject(new Refusal(409, 'Changed elsewhere.', stored));
+        }
+        stored = { ...stored, revision: stored.revision + 1, lines: edit.lines };
+        return Promise.resolve(stored);
+      });
+      const pages = [0, 1, 2].map((page) => new Saver(stored, `page ${String(page)} of round ${String(round)}`));
+      const last = new Map<number, string>();
+      const wasStored = new Set<string>();
+      for (let step = 0; step < 8; step += 1) {
+        const page = random(3);
+        const text = `typed ${String(round)} ${String(step)}`;
+        typed(pages[page] ?? new Saver(stored), text);
+        last.set(page, text);
+        await vi.advanceTimersByTimeAsync(random(400));
+        wasStored.add(stored.lines.join());
+      }
+      const kept = drawers().join();
+      for (const text of last.values()) {
+        expect(wasStored.has(text) || kept.includes(text), text).toBe(true);
+      }
+      vi.clearAllTimers();
+      localStorage.clear();
+    }
   });
 });

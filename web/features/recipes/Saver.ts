@@ -1,6 +1,7 @@
 import { api, Refusal, type Sauce } from '../../api/client';
 import { drawer } from '../../api/drawer';
 import { epoch } from '../../api/epoch';
+import { newKey } from '../../api/newKey';
 import { type After, Sender } from '../../api/Sender';
 import { type Draft, draftOf, editOf, sameEdit, type WrittenSauce } from './draft';
 
@@ -19,16 +20,59 @@ interface Unsaved {
   readonly sending: WrittenSauce | null;
   /** Of the kitchen it was typed in. */
   readonly epoch?: number | null;
+  /** The page that put it down, and when: a page takes nothing out that another put in. */
+  readonly by?: string;
+  readonly at?: number;
 }
 
-const drawerOf = (id: number) => `vinculum.unsaved.${id}`;
+const thisPage = newKey();
+const drawersOf = (id: number) => `vinculum.unsaved.${id}`;
+
+/** The name of this tab, known again after a reload; a new one where another page has taken that. */
+const tab = {
+  name: '',
+  known: (): string => {
+    try {
+      tab.name = sessionStorage.getItem('vinculum.tab') ?? tab.name;
+    } catch {
+      // not allowed: known until the page is left
+    }
+    return tab.name === '' ? tab.begin() : tab.name;
+  },
+  begin: (): string => {
+    tab.name = newKey();
+    try {
+      sessionStorage.setItem('vinculum.tab', tab.name);
+    } catch {
+      // not allowed
+    }
+    return tab.name;
+  },
+};
 
 /** What a draft lacks that was put down before it was known of. */
 const without = { part_ml: null, servings: null, set_aside: [], let_go: [] };
 
-function read(id: number): Unsaved | null {
-  const kept = drawer.read(drawerOf(id)) as Unsaved | null;
+function read(place: string): Unsaved | null {
+  const kept = drawer.read(place) as Unsaved | null;
   return kept === null ? null : { ...kept, draft: { ...without, ...kept.draft } };
+}
+
+/**
+ * What was typed and not stored, of this tab if there is some, else the newest of a tab that may be gone; what the server
+ * has already is taken out.
+ */
+function find(id: number, stored: WrittenSauce): { place: string; kept: Unsaved } | null {
+  const own = drawersOf(id);
+  const found = drawer.names(own).flatMap((place) => {
+    const kept = place === own || place.startsWith(`${own}.`) ? read(place) : null;
+    if (kept === null || !sameEdit(kept.draft, stored)) return kept === null ? [] : [{ place, kept }];
+    drawer.empty(place);
+    return [];
+  });
+  const mine = `${own}.${tab.known()}`;
+  const rank = ({ place, kept }: { place: string; kept: Unsaved }) => (place === mine ? Infinity : (kept.at ?? 0));
+  return found.sort((one, other) => rank(other) - rank(one))[0] ?? null;
 }
 
 /**
@@ -51,15 +95,22 @@ export class Saver {
   );
   private saving: Saving = { state: 'saved' };
   private readonly listeners = new Set<() => void>();
+  private place: string;
 
-  constructor(private readonly sauce: Sauce) {
+  constructor(
+    private readonly sauce: Sauce,
+    private readonly page = thisPage,
+  ) {
     const fetched = draftOf(sauce);
-    const kept = read(sauce.id);
     this.stored = editOf(fetched);
+    const found = find(sauce.id, this.stored);
+    const kept = found?.kept ?? null;
+    this.place = found?.place ?? `${drawersOf(sauce.id)}.${tab.known()}`;
+    if (kept !== null) drawer.put(this.place, { ...kept, by: this.page });
     this.revision = sauce.revision;
     this.epoch = kept?.epoch ?? epoch.known();
     this.start = fetched;
-    if (kept !== null && !sameEdit(kept.draft, this.stored)) {
+    if (kept !== null) {
       const landed =
         kept.sending !== null && sauce.revision === kept.revision + 1 && sameEdit(kept.sending, this.stored);
       this.revision = landed ? sauce.revision : kept.revision;
@@ -111,7 +162,7 @@ export class Saver {
 
   /** What was typed is no longer to be stored here; the page goes on with the kitchen as it is now. */
   giveUp(): void {
-    drawer.empty(drawerOf(this.sauce.id));
+    this.emptyDrawer();
     if (this.passedTo !== null) {
       epoch.begin(this.passedTo);
       this.epoch = this.passedTo;
@@ -132,7 +183,7 @@ export class Saver {
       this.revision = answer.revision;
       this.stored = sent;
       if (sameEdit(this.latest, this.stored)) {
-        drawer.empty(drawerOf(this.sauce.id));
+        this.emptyDrawer();
         this.tell({ state: 'saved' });
       } else {
         this.tell({ state: 'saving' });
@@ -163,8 +214,21 @@ export class Saver {
       draft: this.latest,
       sending: this.sending,
       epoch: this.epoch,
+      by: this.page,
+      at: Date.now(),
     };
-    drawer.put(drawerOf(this.sauce.id), unsaved);
+    if (this.isAnothers()) this.place = `${drawersOf(this.sauce.id)}.${tab.begin()}`;
+    drawer.put(this.place, unsaved);
+  }
+
+  private emptyDrawer(): void {
+    if (!this.isAnothers()) drawer.empty(this.place);
+  }
+
+  /** Another page has put something down there since. */
+  private isAnothers(): boolean {
+    const there = read(this.place);
+    return there !== null && there.by !== this.page;
   }
 
   private tell(saving: Saving): void {

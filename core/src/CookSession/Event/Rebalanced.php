@@ -16,6 +16,10 @@ final readonly class Rebalanced extends CookEvent
     public function __construct(int $id, float $at, public array $grams, ?string $words = null, ?string $key = null)
     {
         parent::__construct($id, $at, $words, $key);
+        foreach ($grams as $line => $weight) {
+            self::check('line', (float) $line);
+            self::check('grams', $weight);
+        }
     }
 
     public static function read(int $id, float $at, array $figures, array $grams, ?string $words, ?string $key): static

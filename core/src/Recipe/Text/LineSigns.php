@@ -25,7 +25,12 @@ final class LineSigns
     private const BULLET = '/^\s*(?:[•·▪◦‣➤☐✅✓*]|[-–—]\s)/u';
 
     /** Where a cue may stand. */
-    private const PLACES = ['starts' => '^\W{0,20}%s', 'has' => '%s', 'is' => '^\W{0,20}%s\W{0,20}$', 'ends' => '%s\W{0,20}$'];
+    private const PLACES = [
+        'starts' => '^\W{0,20}%s',
+        'has' => '%s',
+        'is' => '^\W{0,20}%s\W{0,20}$',
+        'ends' => '%s\W{0,20}$',
+    ];
 
     private LineGrammar $grammar;
     private NameReading $names;
