@@ -51,6 +51,15 @@ if ($file !== false && $kind !== null && is_file($file) && str_starts_with($file
     return true;
 }
 
+if (str_starts_with($path, '/build/')) {
+    // of an older build, or of none
+    http_response_code(404);
+    header('Content-Type: text/plain; charset=utf-8');
+    header('Cache-Control: no-store');
+    echo "There is no such file: load the page anew.\n";
+
+    return true;
+}
 $socket = getenv('VINCULUM_RESIDENTS_SOCKET');
 if (is_string($socket) && $socket !== '') {
     require_once __DIR__ . '/../app/Server/ResidentSocket.php';

@@ -147,22 +147,46 @@ final readonly class KitchenFile
     }
 
     /**
-     * @param bool                $merges   leave out what the kitchen has already, and all that hangs on those sauces
-     * @param callable(int): void $progress told how many bytes were read
+     * Takes a file in: its rows are laid down beside the kitchen, and come in at once.
      *
-     * @return array<string, list<int|string>> the keys of what came in, by table
+     * @template T
+     *
+     * @param bool                                          $merges   leave out what the kitchen has already, and all
+     *     that hangs on those sauces
+     * @param callable(int): void                           $progress told how many bytes were read
+     * @param callable(array<string, list<int|string>>): T $done     told the keys of what came in, by table, in the same
+     *     transaction
+     *
+     * @return T
      *
      * @throws ImportFault when a row cannot be kept or read back; then nothing is taken in
      */
-    public function read(JsonRows $file, KitchenContents $contents, bool $merges, callable $progress): array
-    {
+    public function read(
+        JsonRows $file,
+        KitchenContents $contents,
+        bool $merges,
+        callable $progress,
+        callable $done,
+    ): mixed {
         try {
-            return $this->database->transaction(function () use ($file, $contents, $merges, $progress): array {
+            for ($gap = 0;; $gap += KitchenRows::GAP) {
                 $isEmpty = $this->isEmpty();
                 $match = $merges ? KitchenMatch::against($this->database, $contents) : KitchenMatch::none();
+                $rows = new KitchenRows($this->database, $contents, $match, $isEmpty, $gap);
+                try {
+                    $rows->layDown($file, $progress);
+                    $took = $this->database->transaction(function () use ($rows, $done): array {
+                        $made = $rows->takeIn();
 
-                return (new KitchenRows($this->database, $contents, $match, $isEmpty))->insert($file, $progress);
-            });
+                        return $made === null ? [] : [$done($made)];
+                    });
+                } finally {
+                    $rows->clear();
+                }
+                if ($took !== []) {
+                    return $took[0];
+                }
+            }
         } catch (QueryException $fault) {
             throw ImportFault::damaged(explode("\n", $fault->getPrevious()?->getMessage() ?? '')[0]);
         }

@@ -92,43 +92,28 @@ final readonly class Importer
             return $before;
         }
         $kitchen = self::kitchenIn($incoming);
-        // others may go on writing while it is looked at
-        $checked = $kitchen === null ? null : $this->file->checked($kitchen, $incoming->progress());
-        $import = $this->database->transaction(function () use (
-            $incoming,
-            $kitchen,
-            $checked,
-            $measures,
-            $merges,
-            $key,
-        ): Import {
-            $contents = $kitchen === null ? $incoming->contents() : '';
-            $table = $this->tables->named((string) Tables::in($contents));
-            $made = match (true) {
-                $kitchen !== null
-                    && $checked !== null => $this->file->read($kitchen, $checked, $merges, $incoming->progress()),
-                $table !== null => $table->take($contents, $measures, $merges),
-                default => ['sauces' => $this->recipes(RecipeReader::readAll($contents), $measures, $merges)],
-            };
-            $says = [];
-            foreach ([
-                'sauces' => 'sauce',
-                'batches' => 'batch',
-                'products' => 'own product',
-                'plans' => 'plan',
-            ] as $of => $kind) {
-                $count = count($made[$of] ?? []);
-                if ($count > 0) {
-                    $says[] = "{$count} " . KitchenFile::plural($kind, $count);
-                }
-            }
+        if ($kitchen !== null) {
+            // others go on writing while it is looked at and laid down
+            $import = $this->file->read(
+                $kitchen,
+                $this->file->checked($kitchen, $incoming->progress()),
+                $merges,
+                $incoming->progress(),
+                static fn(array $made): Import => self::note($made, $key),
+            );
+        } else {
+            $import = $this->database->transaction(function () use ($incoming, $measures, $merges, $key): Import {
+                $contents = $incoming->contents();
+                $table = $this->tables->named((string) Tables::in($contents));
 
-            return Import::query()->create([
-                'says' => $says === [] ? 'nothing that was not there' : implode(', ', $says),
-                'made' => [...$made, 'revisions' => self::revisions($made['sauces'] ?? [])],
-                'key' => $key,
-            ]);
-        });
+                return self::note(
+                    $table === null
+                        ? ['sauces' => $this->recipes(RecipeReader::readAll($contents), $measures, $merges)]
+                        : $table->take($contents, $measures, $merges),
+                    $key,
+                );
+            });
+        }
         $incoming->done();
         // what a file says of it is not believed; others go on writing meanwhile
         if ($kitchen !== null) {
@@ -156,6 +141,33 @@ final readonly class Importer
                 ? $recipe
                 : $recipe->inStyle(FamilyGuess::sure($this->balanceService->balance($recipe), $recipe->title)),
         );
+    }
+
+    /**
+     * Notes what came in.
+     *
+     * @param array<string, list<int|string>> $made keys by table
+     */
+    private static function note(array $made, ?string $key): Import
+    {
+        $says = [];
+        foreach ([
+            'sauces' => 'sauce',
+            'batches' => 'batch',
+            'products' => 'own product',
+            'plans' => 'plan',
+        ] as $of => $kind) {
+            $count = count($made[$of] ?? []);
+            if ($count > 0) {
+                $says[] = "{$count} " . KitchenFile::plural($kind, $count);
+            }
+        }
+
+        return Import::query()->create([
+            'says' => $says === [] ? 'nothing that was not there' : implode(', ', $says),
+            'made' => [...$made, 'revisions' => self::revisions($made['sauces'] ?? [])],
+            'key' => $key,
+        ]);
     }
 
     /** A kitchen may be of any size, and takes the time that it takes; nothing else does. */

@@ -19,9 +19,15 @@ use App\Recipes\Version;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 
-/** Writes the rows of a kitchen's file into the database, their numbers moved, and reads each back as the app will. */
+/**
+ * Writes the rows of a kitchen's file into the database, their numbers moved, and reads each back as the app will. They
+ * are laid down beside the kitchen first, which takes as long as the file is large, and others go on writing meanwhile;
+ * they come in all at once, which is quick.
+ */
 final class KitchenRows
 {
+    /** Numbers left free for what others add meanwhile, where they did before. */
+    public const GAP = 500;
     private const AT_ONCE = 100;
     private const TELLS_EVERY = 25;
     /** Columns that name a row of another table. */
@@ -51,8 +57,11 @@ final class KitchenRows
     /** @var array<string, int> guesses here that no row of the file was matched with yet */
     private array $guesses;
 
-    /** @var array<string, list<array<string, mixed>>> rows that wait to be written, by table */
+    /** @var array<string, list<array<string, mixed>>> rows that wait to be laid down, by table */
     private array $waiting = [];
+
+    /** @var array<string, array{string, list<string>, string}> table, columns and where rows with just those lie */
+    private array $laidDown = [];
 
     /** @var array<string, list<int|string>> */
     private array $made = [];
@@ -62,29 +71,25 @@ final class KitchenRows
         private readonly KitchenContents $contents,
         private readonly KitchenMatch $match,
         private readonly bool $isEmpty,
+        int $gap = 0,
     ) {
         $this->guesses = $match->guesses;
         $offsets = [];
         foreach (array_keys(KitchenFile::TABLES) as $table) {
-            $highest = $isEmpty || in_array($table, ['sauce_parts', 'weighed_cooks', 'settings'], true)
-                ? 0
-                : $database->table($table)->max('id');
-            $offsets[$table] = is_int($highest) ? $highest : 0;
+            $offsets[$table] = $isEmpty ? 0 : $this->highest($table) + $gap;
         }
         $this->offsets = $offsets;
     }
 
     /**
-     * @param callable(int): void $progress
+     * Lays the rows down beside the kitchen: no transaction of it is open.
      *
-     * @return array<string, list<int|string>> the keys of what was written, by table
+     * @param callable(int): void $progress
      *
      * @throws ImportFault when a row cannot be read back
      */
-    public function insert(JsonRows $file, callable $progress): array
+    public function layDown(JsonRows $file, callable $progress): void
     {
-        // lists may stand in any order
-        $this->database->statement('PRAGMA defer_foreign_keys = ON');
         $seen = 0;
         foreach ($file->each() as [$table, $place, $row]) {
             if ($place < 0 || !isset(KitchenFile::TABLES[$table]) || !is_object($row)) {
@@ -105,11 +110,74 @@ final class KitchenRows
         foreach (array_keys($this->waiting) as $table) {
             $this->flush($table);
         }
+    }
+
+    /**
+     * Takes in what was laid down, within the caller's transaction.
+     *
+     * @return array<string, list<int|string>>|null the keys of what came in, by table; null, and nothing taken in, where
+     *     others added so much meanwhile that the numbers are taken
+     *
+     * @throws ImportFault when a row names another that is not there
+     */
+    public function takeIn(): ?array
+    {
+        foreach ($this->offsets as $table => $offset) {
+            if ($this->highest($table) > $offset) {
+                return null;
+            }
+        }
+        // lists may stand in any order
+        $this->database->statement('PRAGMA defer_foreign_keys = ON');
+        foreach ($this->laidDown as [$table, $columns, $place]) {
+            $this->database->table($table)->insertUsing(
+                $columns,
+                $this->database->table($place)->orderBy('rowid')->select($columns),
+            );
+        }
         if ($this->database->select('PRAGMA foreign_key_check') !== []) {
             throw ImportFault::damaged('a row names another that is not there');
         }
 
         return $this->made;
+    }
+
+    /** Takes away what was laid down. */
+    public function clear(): void
+    {
+        foreach ($this->laidDown as [, , $place]) {
+            $this->database->statement("DROP TABLE temp.{$place}");
+        }
+        $this->laidDown = [];
+    }
+
+    private function highest(string $table): int
+    {
+        $highest = in_array($table, ['sauce_parts', 'weighed_cooks', 'settings'], true)
+            ? 0
+            : $this->database->table($table)->max('id');
+
+        return is_int($highest) ? $highest : 0;
+    }
+
+    /**
+     * Where rows with just these columns are laid down: what a row does not have is as the kitchen has it by default.
+     *
+     * @param list<string> $columns
+     */
+    private function placeOf(string $table, array $columns): string
+    {
+        $key = $table . ' ' . implode(' ', $columns);
+        if (!isset($this->laidDown[$key])) {
+            $place = 'laid_down_' . count($this->laidDown);
+            $this->database->statement("DROP TABLE IF EXISTS temp.{$place}");
+            $this->database->statement(
+                "CREATE TEMP TABLE {$place} AS SELECT \"" . implode('", "', $columns) . "\" FROM {$table} WHERE 0",
+            );
+            $this->laidDown[$key] = [$table, $columns, $place];
+        }
+
+        return $this->laidDown[$key][2];
     }
 
     /** @param array<string, mixed> $row */
@@ -157,9 +225,10 @@ final class KitchenRows
             $this->made[$table][] = is_int($row['id'] ?? null) ? $row['id'] : KitchenMatch::keyOf($table, $row);
         }
         foreach ($alike as $some) {
+            $place = $this->placeOf($table, array_keys($some[0]));
             // SQLite takes so many values at once
             foreach (array_chunk($some, max(1, intdiv(900, count($some[0])))) as $chunk) {
-                $this->database->table($table)->insert($chunk);
+                $this->database->table($place)->insert($chunk);
             }
         }
         $this->readBack($table, $rows);

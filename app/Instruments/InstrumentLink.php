@@ -37,14 +37,36 @@ final class InstrumentLink
         }
         stream_set_timeout($stream, 0, (int) (1e6 * self::PATIENCE_SECONDS));
         @fwrite($stream, json_encode($question, JSON_THROW_ON_ERROR) . "\n");
-        $answer = fgets($stream, self::LONGEST_ANSWER);
+        $answer = self::line($stream);
         fclose($stream);
-        $said = $answer === false ? null : json_decode($answer, true, 8);
+        $said = $answer === null ? null : json_decode($answer, true, 8);
         if (!is_array($said) || isset($said['fault'])) {
             throw InstrumentFault::silent($instrument);
         }
 
         /** @var array<string, mixed> $said */
         return $said;
+    }
+
+    /**
+     * One line, within the patience there is for all of it: an instrument that drips is as good as silent.
+     *
+     * @param resource $stream
+     */
+    private static function line($stream): ?string
+    {
+        stream_set_blocking($stream, false);
+        $end = microtime(true) + self::PATIENCE_SECONDS;
+        $line = '';
+        while (!str_contains($line, "\n") && strlen($line) < self::LONGEST_ANSWER && !feof($stream)) {
+            $left = (int) (1e6 * ($end - microtime(true)));
+            [$read, $none] = [[$stream], null];
+            if ($left <= 0 || stream_select($read, $none, $none, 0, $left) !== 1) {
+                return null;
+            }
+            $line .= fread($stream, self::LONGEST_ANSWER);
+        }
+
+        return $line === '' ? null : explode("\n", $line, 2)[0];
     }
 }

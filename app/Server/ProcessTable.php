@@ -7,6 +7,9 @@ namespace App\Server;
 /** What the system knows of its processes. Plain PHP. */
 final class ProcessTable
 {
+    private const SERVED_FROM = 'VINCULUM_SERVED_FROM';
+    private const KEPT_BY = 'VINCULUM_KEPT_BY';
+
     /**
      * Those that were started with a setting, and what they started in turn.
      *
@@ -24,6 +27,61 @@ final class ProcessTable
         }
 
         return $started;
+    }
+
+    /**
+     * What a keeper that was killed has left behind: what it started from this folder, and what that started in turn.
+     *
+     * @return list<int>
+     */
+    public static function orphansOf(string $root): array
+    {
+        $orphans = [];
+        foreach (glob('/proc/[0-9]*/environ') ?: [] as $file) {
+            $settings = "\0" . @file_get_contents($file);
+            if (
+                str_contains($settings, "\0" . self::SERVED_FROM . "={$root}\0")
+                && preg_match('/\0' . self::KEPT_BY . '=(\d+)\0/', $settings, $found) === 1
+                && !self::isKeeper((int) $found[1])
+            ) {
+                $orphans[] = (int) basename(dirname($file));
+            }
+        }
+
+        return $orphans;
+    }
+
+    /**
+     * What is set for all that a keeper starts.
+     *
+     * @return array<string, string>
+     */
+    public static function settings(string $root): array
+    {
+        return [self::SERVED_FROM => $root, self::KEPT_BY => (string) getmypid()];
+    }
+
+    /**
+     * Ends processes: asked first, made to after two seconds.
+     *
+     * @return list<int> those that would not
+     */
+    public static function end(int ...$processes): array
+    {
+        foreach ([SIGTERM, SIGKILL] as $signal) {
+            array_map(static fn(int $one): bool => @posix_kill($one, $signal), $processes);
+            for ($wait = 0; $wait < 80 && array_filter($processes, self::lives(...)) !== []; ++$wait) {
+                usleep(25_000);
+            }
+        }
+
+        return array_values(array_filter($processes, self::lives(...)));
+    }
+
+    private static function isKeeper(int $process): bool
+    {
+        return self::lives($process)
+            && str_contains((string) @file_get_contents("/proc/{$process}/cmdline"), 'bin/server.php');
     }
 
     /** Whether it runs; one that ended and waits for its parent does not. */

@@ -178,6 +178,7 @@ final class Supervisor
         ];
         $environment = [
             ...getenv(),
+            ...ProcessTable::settings($this->root),
             'VINCULUM_LAN' => implode(' ', $this->homeAddresses),
             'VINCULUM_INSTRUMENTS' => $this->instrumentsFile(),
             'VINCULUM_SERVER' => $this->token,
@@ -202,6 +203,7 @@ final class Supervisor
                 $this->log->streams(),
                 $pipes,
                 $this->root,
+                [...getenv(), ...ProcessTable::settings($this->root)],
             ) ?: null;
         }
     }

@@ -194,6 +194,28 @@ final class LauncherTest extends TestCase
         self::assertSame($before + 1, substr_count((string) file_get_contents($log), $says));
     }
 
+    public function test_what_a_killed_server_left_behind_is_ended_and_the_kitchen_is_served_again(): void
+    {
+        [$process, $out] = $this->start();
+        self::waitForLine($out);
+        posix_kill(proc_get_status($process)['pid'], SIGKILL);
+        proc_close($process);
+        $this->running = [];
+        self::assertNotFalse(
+            @file_get_contents('http://127.0.0.1:' . self::PORT . '/api/idle'),
+            'its server is there still',
+        );
+        [$process, $out] = $this->start();
+        self::assertStringContainsString('Vinculum is at', self::waitForLine($out));
+        self::assertStringContainsString(
+            'Damson',
+            (string) file_get_contents('http://127.0.0.1:' . self::PORT . '/api/sauces'),
+        );
+        $this->stop($process);
+        exec('pgrep -f ' . escapeshellarg('127.0.0.1:' . self::PORT . ' -t public'), $left);
+        self::assertLessThan(2, count($left), 'nobody stays, but for who asks');
+    }
+
     public function test_only_the_demo_has_a_make_believe_scale_unless_it_is_asked_for(): void
     {
         foreach ([[[], true], [['--empty'], false], [['--empty', '--stand-in'], true]] as [$options, $isThere]) {
@@ -231,6 +253,7 @@ final class LauncherTest extends TestCase
             );
             self::assertMatchesRegularExpression('/ (200|400|403|404)/', $http_response_header[0] ?? '', $path);
             self::assertStringNotContainsString('laravel/framework', (string) $answer, $path);
+            self::assertStringNotContainsString('<html', str_contains($path, '..') ? '' : (string) $answer, $path);
         }
         $this->stop($process);
     }

@@ -110,6 +110,24 @@ final class EdgeTest extends HttpTestCase
         self::assertSame(5, substr_count($record, 'Not counted, as its figures cannot be'));
     }
 
+    public function test_what_names_a_line_is_a_whole_number(): void
+    {
+        $this->app?->make(DemoKitchen::class)->load();
+        $cook = (int) DB::table('batches')->whereNotNull('wish')->max('id');
+        foreach ([1.7, '1.7', 0.5, 0, -1, 1e300] as $line) {
+            $this->postJson(
+                "/api/batches/{$cook}/cook",
+                ['kind' => 'measured', 'figures' => ['line' => $line, 'grams' => 4]],
+            )->assertUnprocessable();
+            foreach (['swap', 'nudge'] as $about) {
+                $this->postJson(
+                    "/api/{$about}",
+                    ['lines' => ['1 tsp salt'], 'line' => $line, 'direction' => 'up', 'by' => 'step'],
+                )->assertUnprocessable();
+            }
+        }
+    }
+
     /** @return iterable<string, array{list<string>}> every letter that can be typed, and pairs of them */
     public static function pieces(): iterable
     {

@@ -198,7 +198,7 @@ final class InAndOutTest extends HttpTestCase
                 if (++$told === 3) {
                     throw ImportFault::cancelled();
                 }
-            });
+            }, static fn(array $made): array => $made);
             self::fail('taken in');
         } catch (ImportFault $fault) {
             self::assertStringContainsString('cancelled', $fault->getMessage());
@@ -225,6 +225,59 @@ final class InAndOutTest extends HttpTestCase
             self::assertSame([], array_filter(self::rows()), 'settings, guesses and rows without a number too');
         }
         self::assertNotSame($taken, $twice->json('id'));
+    }
+
+    public function test_others_go_on_writing_while_a_kitchen_is_laid_down_and_nobody_loses_anything(): void
+    {
+        $this->demo();
+        $file = $this->get('/api/export/kitchen')->streamedContent();
+        $count = Sauce::query()->count();
+        $stream = fopen('php://temp', 'r+');
+        self::assertNotFalse($stream);
+        fwrite($stream, $file);
+        $kitchen = $this->app?->make(KitchenFile::class);
+        self::assertNotNull($kitchen);
+        $rows = new JsonRows($stream);
+        $contents = $kitchen->checked($rows, static fn(): null => null);
+        $written = 0;
+        $made = $kitchen->read(
+            $rows,
+            $contents,
+            false,
+            function () use (&$written): void {
+                self::assertSame(0, DB::transactionLevel(), 'the kitchen is held by nobody');
+                if ($written < 5) {
+                    $title = 'Meanwhile ' . ++$written;
+                    $this->postJson('/api/sauces', ['title' => $title, 'lines' => ['1 tsp salt']])->assertCreated();
+                }
+            },
+            static fn(array $made): array => $made,
+        );
+        self::assertSame(5, $written);
+        self::assertCount($count, $made['sauces'] ?? []);
+        self::assertSame(2 * $count + 5, Sauce::query()->count());
+        self::assertSame(5, Sauce::query()->where('recipe->title', 'like', 'Meanwhile%')->count());
+        self::assertSame([], DB::select("SELECT name FROM sqlite_temp_master WHERE type = 'table'"), 'nothing lies about');
+        foreach (DB::table('batches')->whereNotNull('wish')->pluck('id') as $batch) {
+            $this->getJson("/api/batches/{$batch}/cook")->assertOk();
+        }
+    }
+
+    public function test_no_text_of_a_table_is_a_formula_to_a_spreadsheet_and_each_is_read_back(): void
+    {
+        $signs = ['=', '+', '-', '@', '＝', '＋', '－', '＠', '−', '﹢'];
+        $before = ['', ' ', "\n", "\r\n", "\t", "\u{00A0}", "\u{3000}", "'", "''", "\u{FEFF}", "\u{200B}", " \n'"];
+        foreach ($before as $blank) {
+            foreach ($signs as $sign) {
+                foreach (['', '1+1', 'cmd|x', ' salt'] as $rest) {
+                    $text = "{$blank}{$sign}{$rest}";
+                    $csv = Csv::write(['a', 'b'], [['a' => 'salt', 'b' => $text]]);
+                    $cell = substr($csv, strlen("a,b\r\nsalt,"), -2);
+                    self::assertMatchesRegularExpression('/^"?\'/', $cell, json_encode($text) ?: '');
+                    self::assertSame($text, Csv::read($csv)[0]['b'], json_encode($text) ?: '');
+                }
+            }
+        }
     }
 
     public function test_a_plan_of_a_sauce_that_is_there_already_names_that_one(): void

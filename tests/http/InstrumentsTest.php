@@ -92,6 +92,34 @@ final class InstrumentsTest extends HttpTestCase
         }
     }
 
+    public function test_one_that_drips_a_letter_now_and_then_is_silent_at_once(): void
+    {
+        $server = stream_socket_server('tcp://127.0.0.1:0');
+        self::assertIsResource($server);
+        $link = 'require $argv[1]; $at = microtime(true); try { (new App\Instruments\InstrumentLink($argv[2]))->ask([], "The scale"); } catch (Vinculum\Instrument\InstrumentFault) { printf("silent after %.2f", microtime(true) - $at); }';
+        $client = proc_open(
+            [
+                PHP_BINARY,
+                '-r',
+                $link,
+                dirname(__DIR__, 2) . '/vendor/autoload.php',
+                (string) stream_socket_get_name($server, false),
+            ],
+            [1 => ['pipe', 'w']],
+            $pipes,
+        );
+        self::assertIsResource($client);
+        $stream = stream_socket_accept($server, 5.0);
+        self::assertIsResource($stream);
+        for ($drop = 0; $drop < 20; ++$drop) {
+            @fwrite($stream, '{');
+            usleep(100_000);
+        }
+        fclose($stream);
+        self::assertMatchesRegularExpression('/^silent after 0\.[2-9]/', (string) stream_get_contents($pipes[1]));
+        proc_close($client);
+    }
+
     /** @param resource $server */
     private function weighAgainst($server, string $address, string $answer): string
     {

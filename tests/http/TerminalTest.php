@@ -336,6 +336,40 @@ final class TerminalTest extends TestCase
         self::assertStringNotContainsString('NAN', strtoupper($out));
     }
 
+    /** What README says they need: PHP, and its extension for letters. */
+    public function test_every_command_answers_with_php_and_mbstring_alone_as_it_does_with_all(): void
+    {
+        $recipe = "Gochu\u{0301}jang dip\n\n2 jalapeños, nước mắm\n120 ml rice vinegar\n60 g sugar\n"
+            . "1 tbsp crème fraîche\n½ tsp salt\n\nSimmer 10 minutes.\n";
+        $file = tempnam(sys_get_temp_dir(), 'recipe') . '.txt';
+        file_put_contents($file, $recipe);
+        foreach ([
+            ['balance', $file, '--json', '--style', 'ketchup'],
+            ['balance', $file],
+            ['advise', $file, '--style', 'ketchup', '--json'],
+            ['swap', $file, '--line', '2', '--json'],
+            ['convert', $file, '--for', 'vegan', '--json'],
+            ['scale', $file, '--factor', '3', '--json'],
+            ['scale', $file, '--to', '4 x 250 ml'],
+            ['cook', $file, '--json'],
+            ['keep', $file, '--json'],
+            ['ingredients', '--json'],
+            ['styles', '--json'],
+        ] as $arguments) {
+            $said = array_map(
+                static function (array $php) use ($arguments): string {
+                    $command = [PHP_BINARY, ...$php, dirname(__DIR__, 2) . '/bin/terminal.php', ...$arguments];
+                    exec(implode(' ', array_map(escapeshellarg(...), $command)) . ' 2>&1', $lines, $status);
+
+                    return "{$status}\n" . implode("\n", $lines);
+                },
+                [['-n', '-d', 'extension=mbstring'], []],
+            );
+            self::assertSame($said[1], $said[0], implode(' ', $arguments));
+            self::assertStringNotContainsString('Fatal', $said[0]);
+        }
+    }
+
     /**
      * @param list<string> $arguments
      *

@@ -9,6 +9,9 @@ namespace Vinculum\Exchange;
  */
 final class Csv
 {
+    /** How a text begins that a spreadsheet may take for a formula: blanks and apostrophes before it do not stop it. */
+    private const FORMULA = '(?:[\'\s\p{Z}\p{Cf}\p{Cc}]*[=+\-@\x{2212}\x{FE62}\x{FE63}\x{FE66}\x{FE6B}\x{FF0B}\x{FF0D}\x{FF1D}\x{FF20}]|\'*[\t\r\n])';
+
     /**
      * @param list<string>                                  $columns
      * @param list<array<string, string|float|int|bool|null>> $rows by column
@@ -42,11 +45,11 @@ final class Csv
         [$columns, $rows] = [null, []];
         while (is_array($fields = fgetcsv($stream, null, $separator, '"', ''))) {
             $fields = array_map(
-                static fn(?string $field): string => (string) preg_replace(
-                    '/^\'(?=\'*[=+\-@\t\r])/',
+                static fn(?string $field): string => preg_replace(
+                    '/^\'(?=' . self::FORMULA . ')/u',
                     '',
                     trim((string) $field, " \n\v\0"),
-                ),
+                ) ?? (string) $field,
                 $fields,
             );
             if ($fields === ['']) {
@@ -85,7 +88,8 @@ final class Csv
     {
         return implode(',', array_map(static function (string $field): string {
             // a spreadsheet must not take a text for a formula
-            $safe = preg_match('/^\'*[=+\-@\t\r]/', $field) === 1 && !is_numeric($field) ? "'{$field}" : $field;
+            $isFormula = preg_match('/^' . self::FORMULA . '/u', $field) === 1 && !is_numeric($field);
+            $safe = $isFormula ? "'{$field}" : $field;
 
             return preg_match('/[",;\r\n]/', $safe) === 1 ? '"' . str_replace('"', '""', $safe) . '"' : $safe;
         }, $fields));

@@ -9,6 +9,37 @@ use Vinculum\Facts\FactsFile;
 /** The words of a name as names are compared by them. */
 final class NameWords
 {
+    /** Letters of Latin scripts with their marks, by the letter without. */
+    private const MARKED = [
+        'a' => 'àáâãäåāăąǎǟǡǻȁȃȧḁạảấầẩẫậắằẳẵặ',
+        'b' => 'ḃḅḇ',
+        'c' => 'çćĉċčḉ',
+        'd' => 'ďḋḍḏḑḓ',
+        'e' => 'èéêëēĕėęěȅȇȩḕḗḙḛḝẹẻẽếềểễệ',
+        'f' => 'ḟ',
+        'g' => 'ĝğġģǧǵḡ',
+        'h' => 'ĥȟḣḥḧḩḫẖ',
+        'i' => 'ìíîïĩīĭįǐȉȋḭḯỉị',
+        'j' => 'ĵǰ',
+        'k' => 'ķǩḱḳḵ',
+        'l' => 'ĺļľḷḹḻḽ',
+        'm' => 'ḿṁṃ',
+        'n' => 'ñńņňǹṅṇṉṋ',
+        'o' => 'òóôõöōŏőơǒǫǭȍȏȫȭȯȱṍṏṑṓọỏốồổỗộớờởỡợ',
+        'p' => 'ṕṗ',
+        'r' => 'ŕŗřȑȓṙṛṝṟ',
+        's' => 'śŝşšșṡṣṥṧṩ',
+        't' => 'ţťțṫṭṯṱẗ',
+        'u' => 'ùúûüũūŭůűųưǔǖǘǚǜȕȗṳṵṷṹṻụủứừửữự',
+        'v' => 'ṽṿ',
+        'w' => 'ŵẁẃẅẇẉẘ',
+        'x' => 'ẋẍ',
+        'y' => 'ýÿŷȳẏẙỳỵỷỹ',
+        'z' => 'źżžẑẓẕ',
+    ];
+    /** What is one letter elsewhere is written with others here. */
+    private const LETTERS = ['œ' => 'oe', 'æ' => 'ae', 'ø' => 'o', 'đ' => 'd', 'ł' => 'l', 'ß' => 'ss', 'ı' => 'i', '’' => "'"];
+
     /**
      * The words of a name as they are compared: lower case, no accents, singular, one spelling each.
      *
@@ -56,12 +87,16 @@ final class NameWords
     /** "nước mắm" is written "nuoc mam" here, as most keyboards write it. */
     private static function unaccented(string $text): string
     {
-        $apart = \Normalizer::normalize($text, \Normalizer::FORM_D);
+        /** @var array<string, string>|null $plain */
+        static $plain = null;
+        if ($plain === null) {
+            $plain = self::LETTERS;
+            foreach (self::MARKED as $letter => $marked) {
+                $plain += array_fill_keys(mb_str_split($marked), $letter);
+            }
+        }
 
-        return strtr(
-            (string) preg_replace('/\p{Mn}/u', '', is_string($apart) ? $apart : $text),
-            ['œ' => 'oe', 'æ' => 'ae', 'ø' => 'o', 'đ' => 'd', 'ł' => 'l', 'ß' => 'ss', 'ı' => 'i', '’' => "'"],
-        );
+        return strtr((string) preg_replace('/\p{Mn}/u', '', $text), $plain);
     }
 
     private static function singular(string $word): string
