@@ -54,6 +54,11 @@ final class BackupFault extends \RuntimeException
         return new self("{$file} is no copy of a kitchen. Nothing was changed.", true);
     }
 
+    public static function oddRow(string $file, string $what): self
+    {
+        return new self("{$file} cannot be put back: {$what}. Nothing was changed.", true);
+    }
+
     public static function foreign(string $file, string $what): self
     {
         return new self(

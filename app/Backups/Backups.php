@@ -109,6 +109,9 @@ final readonly class Backups
         $staged = $this->stage($file, !$isItself);
         try {
             $this->check->check($staged, $file);
+            if (DatabaseFile::at($staged)->schema($file)['newest'] === KitchenSchema::ofThisVersion($this->root)->newest()) {
+                (new RowCheck($this->root))->check($staged, $file);
+            }
             DatabaseFile::at($staged)->normalise(random_int(1, 0x7FFFFFFF));
             $before = match (true) {
                 $this->isMissing() => null,

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Exports\KitchenFile;
-use Opis\JsonSchema\Errors\ErrorFormatter;
-use Opis\JsonSchema\Validator;
 
 /**
  * What a kitchen's file holds, once every row of it was held to the published schema. Of the rows only what tells them
@@ -14,7 +12,6 @@ use Opis\JsonSchema\Validator;
  */
 final readonly class KitchenContents
 {
-    private const SCHEMA = 'https://vinculum.invalid/kitchen.schema.json';
     private const TELLS_EVERY = 25;
 
     /**
@@ -50,7 +47,7 @@ final readonly class KitchenContents
      */
     public static function of(JsonRows $file, callable $progress, array $columns): self
     {
-        [$validator, $older] = [self::validator(), new OlderRows()];
+        [$schema, $older] = [new RowSchema(base_path()), new OlderRows()];
         [
             $titles,
             $archived,
@@ -75,7 +72,7 @@ final readonly class KitchenContents
                 continue;
             }
             $row = is_object($row) ? $row : throw ImportFault::damaged(self::placed($table, $place) . ' is no row');
-            self::hold($validator, $table, $place, $row, $older->anew($table, $row));
+            self::hold($schema, $table, $place, $row, $older->anew($table, $row));
             if ($table === OlderRows::LINES) {
                 $older->keep($row);
             }
@@ -130,22 +127,16 @@ final readonly class KitchenContents
      *
      * @throws ImportFault where it is not as the schema says
      */
-    private static function hold(Validator $validator, string $table, int $place, object $row, object $now): void
+    private static function hold(RowSchema $schema, string $table, int $place, object $row, object $now): void
     {
-        $result = $validator->validate($now, self::SCHEMA . "#/properties/{$table}/items");
-        if ($result->isValid()) {
-            return;
+        $odd = $schema->oddIn($table, $now);
+        if ($odd !== null) {
+            // an older row has no recipe that it could name
+            $where = $now === $row ? $odd['where'] : (string) preg_replace('~^recipe/~', '', $odd['where']);
+            throw ImportFault::damaged(
+                self::placed($table, $place) . ($where === '' ? '' : ", {$where}") . ': ' . $odd['why'],
+            );
         }
-        $found = $result->error() === null ? [] : (new ErrorFormatter())->format($result->error(), false);
-        $where = (string) array_key_first($found);
-        // an older row has no recipe that it could name
-        $where = $now === $row ? $where : (string) preg_replace('~^/recipe(?=/)~', '', $where);
-        throw ImportFault::damaged(
-            self::placed($table, $place)
-                . ($where === '/' || $found === [] ? '' : ', ' . ltrim($where, '/'))
-                . ': '
-                . self::plain(array_values($found)[0] ?? ''),
-        );
     }
 
     /** @param array<mixed> $sauce a row of either format */
@@ -169,27 +160,9 @@ final readonly class KitchenContents
         }
     }
 
-    private static function validator(): Validator
-    {
-        $validator = new Validator();
-        $validator->resolver()?->registerRaw(
-            (string) file_get_contents(base_path('docs/kitchen.schema.json')),
-            self::SCHEMA,
-        );
-
-        return $validator;
-    }
-
     private static function placed(string $table, int $place): string
     {
         return sprintf('row %d of %s', $place + 1, $table);
-    }
-
-    private static function plain(mixed $says): string
-    {
-        return is_array($says)
-            ? self::plain(array_values($says)[0] ?? '')
-            : rtrim(is_string($says) ? $says : 'is not as the schema says', '.');
     }
 
     private static function number(mixed $value): int

@@ -12,6 +12,9 @@ use PHPUnit\Framework\TestCase;
 /** Backup and restore, on a kitchen of its own. */
 final class CopiesTest extends TestCase
 {
+    private const RECIPE = '{"title": "", "style": null, "lines": [], "method": [], "measures": "metric", "yield": null,'
+        . ' "part_ml": null, "pan": null, "servings": null, "set_aside": [], "let_go": []}';
+
     private string $folder;
 
     private string $kitchen;
@@ -266,6 +269,33 @@ final class CopiesTest extends TestCase
         self::assertSame(['Kept'], $this->titles());
     }
 
+    public function test_rows_that_no_kitchen_would_hold_are_refused_and_what_can_be_worked_out_is(): void
+    {
+        $this->shelve('Kept');
+        foreach ([
+            "UPDATE sauces SET recipe = json_set(recipe, '$.lines', json('[{}]'))" => 'recipe/lines/0',
+            "UPDATE sauces SET recipe = json_remove(recipe, '$.title')" => 'title',
+            "UPDATE sauces SET recipe = '\"a text\"'" => 'recipe',
+            "UPDATE sauces SET recipe = json_set(recipe, '$.pan', json('[1]'))" => 'recipe/pan',
+            "UPDATE sauces SET revision = 'many'" => 'revision',
+            "INSERT INTO plans (ready, zone, items) VALUES ('someday', 'UTC', '3')" => 'of plans',
+        ] as $sql => $names) {
+            $copy = "{$this->folder}/odd.sqlite";
+            $this->vinculum('backup', $copy, '--replace');
+            $this->open($copy)->exec($sql);
+            [$code, $said] = $this->vinculum('restore', $copy);
+            self::assertSame(2, $code, $sql);
+            self::assertStringContainsString($names, $said, $sql);
+            self::assertStringContainsString('Nothing was changed', $said);
+        }
+        self::assertSame(['Kept'], $this->titles());
+        $this->vinculum('backup', "{$this->folder}/standing.sqlite");
+        $this->open("{$this->folder}/standing.sqlite")->exec("UPDATE sauces SET standing = '[{\"axes\": 3}]'");
+        [$code, $said] = $this->vinculum('restore', "{$this->folder}/standing.sqlite");
+        self::assertSame(0, $code, $said);
+        self::assertSame('{}', $this->open()->querySingle('SELECT standing FROM sauces'), 'it is worked out when it is asked for');
+    }
+
     public function test_a_copy_of_another_page_size_or_with_its_log_beside_it_is_put_back_whole(): void
     {
         $this->shelve('Kept');
@@ -274,7 +304,9 @@ final class CopiesTest extends TestCase
         $other = $this->open($copy);
         $other->exec('PRAGMA page_size = 1024; VACUUM');
         $other->exec(
-            "PRAGMA journal_mode = WAL; PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (recipe, revision, standing) VALUES (json_object('title', 'In the log'), 1, '{}')",
+            "PRAGMA journal_mode = WAL; PRAGMA wal_autocheckpoint = 0; INSERT INTO sauces (recipe, revision, standing) VALUES (json_set('"
+                . self::RECIPE
+                . "', '$.title', 'In the log'), 1, '{}')",
         );
         // as after a crash: the log was never written into the file
         copy($copy, "{$this->folder}/crashed.sqlite");
@@ -390,7 +422,9 @@ final class CopiesTest extends TestCase
     private function shelve(string $title): void
     {
         $this->open()->exec(
-            "INSERT INTO sauces (recipe, revision, standing) VALUES (json_object('title', '{$title}'), 1, '{}')",
+            "INSERT INTO sauces (recipe, revision, standing) VALUES (json_set('"
+                . self::RECIPE
+                . "', '$.title', '{$title}'), 1, '{}')",
         );
     }
 
