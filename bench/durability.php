@@ -5,12 +5,11 @@ declare(strict_types=1);
 
 /*
  * What the server has acknowledged survives kill -9 of any of its processes at any moment. A hundred times: a writer
- * edits a
- * sauce as fast as it can and notes every edit that was acknowledged; all server processes are killed, or every other
- * time
- * first any one of them; the server is started again; what is stored must be the last acknowledged edit, or the one
- * that was
- * on its way. At the end a disk of a few megabytes is filled with sauces until one is refused: all before it must be
+ * edits a sauce as fast as it can and notes every edit that was acknowledged, while two tabs shelve sauces, add doses and
+ * write notes, each under a key, and send a third of them again as if the answer had been lost; all server processes are
+ * killed, or every other time first any one of them; the server is started again, and each tab sends again what was not
+ * answered. What is stored must be the last acknowledged edit, or the one that was on its way; and each thing that a tab
+ * meant, once. At the end a disk of a few megabytes is filled with sauces until one is refused: all before it must be
  * there.
  *
  * Run it with: php bench/durability.php [rounds]    (after ./vinculum start once, which installs what it needs)
@@ -19,7 +18,7 @@ declare(strict_types=1);
 const PORT = 8397;
 
 /** @return array{int, array<string, mixed>} status, and the answer */
-function ask(string $method, string $path, mixed $body = null): array
+function ask(string $method, string $path, mixed $body = null, ?string $key = null): array
 {
     $answer = @file_get_contents(
         'http://127.0.0.1:' . PORT . $path,
@@ -30,7 +29,8 @@ function ask(string $method, string $path, mixed $body = null): array
                 'timeout' => 5,
                 'ignore_errors' => true,
                 'protocol_version' => 1.0,
-                'header' => "Content-Type: application/json\r\nAccept: application/json\r\n",
+                'header' => "Content-Type: application/json\r\nAccept: application/json\r\n"
+                    . ($key === null ? '' : "Idempotency-Key: {$key}\r\n"),
                 'content' => $body === null ? null : json_encode($body),
             ],
         ]),
@@ -61,6 +61,39 @@ if (($argv[1] ?? '') === 'writer') {
         }
         $revision = $answer['revision'];
         echo "stored {$edit}\n";
+    }
+}
+
+/** What a tab means to store, sent under its own key; the status of the answer. */
+function mean(string $name, int $number, int $sauce, int $batch): int
+{
+    $what = "{$name} {$number}";
+    [$path, $body] = match ($number % 3) {
+        0 => ['/api/sauces', ['title' => $what, 'lines' => ['1 tsp salt']]],
+        1 => [
+            "/api/batches/{$batch}/doses",
+            ['additions' => [['ingredient' => 'salt', 'grams' => 1, 'measure' => $what]], 'says' => []],
+        ],
+        default => ["/api/batches/{$batch}/record", ['kind' => 'note', 'words' => $what]],
+    };
+
+    return ask('POST', $path, $body, str_replace(' ', '-', "key-of-{$what}"))[0];
+}
+
+if (($argv[1] ?? '') === 'tab') {
+    [, , $name, $sauce, $batch, $number] = $argv;
+    for ($number = (int) $number; ; ++$number) {
+        echo "means {$number}\n";
+        $status = mean($name, $number, (int) $sauce, (int) $batch);
+        // the answer to every third is lost on its way: the page asks again
+        if ($status === 201 && mt_rand(0, 2) === 0) {
+            echo "lost {$number}\n";
+            $status = mean($name, $number, (int) $sauce, (int) $batch);
+        }
+        if ($status !== 201) {
+            echo "unanswered {$number} {$status}\n";
+            exit(0);
+        }
     }
 }
 
@@ -131,6 +164,9 @@ $start();
     ['title' => 'Survivor', 'measures' => 'metric', 'lines' => ['0 g salt', '100 g tomatoes']],
 );
 [$id, $count] = [$sauce['id'], 1];
+[, $of] = ask('POST', '/api/sauces', ['title' => 'Of the tabs', 'measures' => 'metric', 'lines' => ['1 kg tomatoes']]);
+$meant = ['one' => 0, 'other' => 0];
+$lostAnswers = 0;
 for ($round = 1; $round <= $rounds; ++$round) {
     [, $now] = ask('GET', "/api/sauces/{$id}");
     $writer = proc_open(
@@ -139,6 +175,16 @@ for ($round = 1; $round <= $rounds; ++$round) {
         $pipes,
     );
     assert(is_resource($writer));
+    [, $batch] = ask('POST', "/api/sauces/{$of['id']}/cooks", ['factor' => 1], "round-{$round}-of-the-bench");
+    $tabs = [];
+    foreach ($meant as $name => $number) {
+        $arguments = [$name, $of['id'], $batch['id'] ?? 0, $number];
+        $tabs[$name] = proc_open(
+            ['php', __FILE__, 'tab', ...array_map(strval(...), $arguments)],
+            [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
+            $tabPipes[$name],
+        );
+    }
     usleep(mt_rand(80_000, 500_000));
     if ($round % 2 === 0) {
         $killOne();
@@ -160,6 +206,46 @@ for ($round = 1; $round <= $rounds; ++$round) {
         ++$lost;
     }
     $count = max($last, $there) + 1;
+    foreach ($tabs as $name => $tab) {
+        $did = (string) stream_get_contents($tabPipes[$name][1]);
+        assert(is_resource($tab));
+        proc_close($tab);
+        $lostAnswers += substr_count($did, 'lost ');
+        preg_match_all('/means (\d+)/', $did, $means);
+        if (preg_match('/unanswered (\d+)/', $did, $unanswered) === 1) {
+            ++$lostAnswers;
+            for ($try = 0; $try < 5; ++$try) {
+                if (mean($name, (int) $unanswered[1], $of['id'], $batch['id'] ?? 0) === 201) {
+                    break;
+                }
+                usleep(200_000);
+            }
+        }
+        $meant[$name] = (int) (end($means[1]) ?: $meant[$name] - 1) + 1;
+    }
+}
+$kitchen = new SQLite3($database, SQLITE3_OPEN_READONLY);
+$stored = [];
+foreach ([
+    "SELECT recipe->>'title' FROM sauces",
+    "SELECT additions->0->>'measure' FROM doses",
+    "SELECT words FROM cook_events WHERE kind = 'note'",
+] as $sql) {
+    $found = $kitchen->query($sql);
+    while ($found instanceof SQLite3Result && is_array($row = $found->fetchArray(SQLITE3_NUM))) {
+        $stored[] = (string) $row[0];
+    }
+}
+$times = array_count_values($stored);
+[$once, $missing, $doubled] = [0, 0, 0];
+foreach ($meant as $name => $number) {
+    for ($one = 0; $one < $number; ++$one) {
+        match ($times["{$name} {$one}"] ?? 0) {
+            0 => ++$missing,
+            1 => ++$once,
+            default => ++$doubled,
+        };
+    }
 }
 $sound = (new SQLite3($database, SQLITE3_OPEN_READONLY))->querySingle('PRAGMA integrity_check');
 $kill();
@@ -171,6 +257,14 @@ printf(
     $lost,
     $torn,
     $sound === 'ok' ? 'sound' : 'damaged',
+);
+printf(
+    "two tabs: %d things meant, %d answers lost: %d there once, %d missing, %d doubled\n",
+    array_sum($meant),
+    $lostAnswers,
+    $once,
+    $missing,
+    $doubled,
 );
 
 $disk = sys_get_temp_dir() . '/vinculum-bench-disk-' . getmypid();
@@ -220,4 +314,4 @@ echo $wait === 200
         $status,
         $answer['message'] ?? 'nothing',
     );
-exit($lost + $torn > 0 || $sound !== 'ok' || $wait < 200 && (!$isFull || $there !== $shelved) ? 1 : 0);
+exit($lost + $torn + $missing + $doubled > 0 || $sound !== 'ok' || $wait < 200 && (!$isFull || $there !== $shelved) ? 1 : 0);

@@ -278,7 +278,7 @@ final class CopiesTest extends TestCase
             "UPDATE sauces SET recipe = '\"a text\"'" => 'recipe',
             "UPDATE sauces SET recipe = json_set(recipe, '$.pan', json('[1]'))" => 'recipe/pan',
             "UPDATE sauces SET revision = 'many'" => 'revision',
-            "INSERT INTO plans (ready, zone, items) VALUES ('someday', 'UTC', '3')" => 'of plans',
+            "INSERT INTO plans (title, ready, zone, rings, items) VALUES ('', 'someday', 'UTC', 2, '3')" => 'of plans',
         ] as $sql => $names) {
             $copy = "{$this->folder}/odd.sqlite";
             $this->vinculum('backup', $copy, '--replace');
