@@ -19,6 +19,7 @@ final class Trouble
         26 => 'The kitchen\'s file is no kitchen any more: put a copy back with ./vinculum restore.',
     ];
 
+    private const READ_ONLY = 8;
     private const CONSTRAINT = 19;
 
     /** Whether a row was to name another that is not there any more. */
@@ -46,6 +47,10 @@ final class Trouble
 
     public static function says(\PDOException $fault): string
     {
+        if (self::code($fault) === self::READ_ONLY && config('database.reads_only') === true) {
+            return 'The disk was full when the kitchen was opened, so it is only read. Make room, and start Vinculum again. Nothing was stored; what you typed is still on the page.';
+        }
+
         return (self::SAYS[self::code($fault)] ?? 'The kitchen\'s data could not be written or read just now.')
             . ' Nothing was stored. What you typed is still on the page; it is tried again by itself.';
     }

@@ -8,6 +8,7 @@ use App\Auth\Passphrase;
 use App\Batches\BatchService;
 use App\CookSessions\CookSessionService;
 use App\CookSessions\HomeHob;
+use App\Database\ImmutableConnector;
 use App\Database\KitchenConnection;
 use App\Imports\Uploads;
 use App\Instruments\InstrumentLink;
@@ -58,6 +59,9 @@ final class AppServiceProvider extends ServiceProvider
                 array $config,
             ): KitchenConnection => new KitchenConnection($pdo, $database, $prefix, $config),
         );
+        if (config('database.reads_only') === true) {
+            $this->app->bind('db.connector.sqlite', ImmutableConnector::class);
+        }
         $this->app->scoped(BatchService::class);
         $this->app->scoped(CookSessionService::class);
         $this->app->scoped(HomeHob::class);
