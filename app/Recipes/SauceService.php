@@ -114,13 +114,23 @@ final readonly class SauceService
     {
         foreach ([['sauces', $sauces], ['versions', $versions]] as [$table, $ids]) {
             foreach (array_chunk($ids, self::WEIGHED_AT_ONCE) as $some) {
-                $this->database->transaction(fn() => Sauce::withoutTimestamps(function () use ($table, $some): void {
-                    $rows = $table === 'sauces' ? Sauce::withTrashed() : Version::query();
-                    /** @var Sauce|Version $row */
-                    foreach ($rows->whereIn('id', $some)->get() as $row) {
-                        $row->fill(['standing' => $this->standingOf($row->recipe)])->save();
+                $rows = $table === 'sauces' ? Sauce::withTrashed() : Version::query();
+                $weighed = [];
+                /** @var Sauce|Version $row */
+                foreach ($rows->whereIn('id', $some)->get() as $row) {
+                    $row->fill(['standing' => $this->standingOf($row->recipe)]);
+                    $weighed[] = [$row->id, $row->revision, $row->getAttributes()['standing']];
+                }
+                // the kitchen is held while they are written only, not while they are worked out
+                $this->database->transaction(function () use ($table, $weighed): void {
+                    foreach ($weighed as [$id, $revision, $standing]) {
+                        $this->database
+                            ->table($table)
+                            ->where('id', $id)
+                            ->where('revision', $revision)
+                            ->update(['standing' => $standing]);
                     }
-                }));
+                });
             }
         }
     }

@@ -11,6 +11,7 @@ use Vinculum\Recipe\Recipe;
 /**
  * A state of a sauce that is kept for good.
  *
+ * @property int          $id
  * @property int          $sauce_id
  * @property int          $number   from 1, by sauce
  * @property int          $revision the revision it was

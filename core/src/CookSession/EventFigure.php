@@ -41,7 +41,7 @@ enum EventFigure: string
         return match ($this) {
             self::Line => 'Say which line it is, by its number.',
             self::Step => 'Say which step it is, by its number.',
-            self::Grams => 'A weight is nothing, or 0.001 g to 1,000 kg. Where the scale reads below zero, set it to nothing first.',
+            self::Grams => 'A weight is a number of grams: nothing, or 0.001 to 1,000,000. Where the scale reads below zero, set it to nothing first.',
             self::Minutes => 'A timer runs for some minutes, up to 30 days.',
             self::Timer => 'Say which timer it is.',
             self::Celsius => 'A sauce is between -30 and 200 °C: look at the probe, or type what you read.',
