@@ -38,7 +38,16 @@ final class NameWords
         'z' => 'źżžẑẓẕ',
     ];
     /** What is one letter elsewhere is written with others here. */
-    private const LETTERS = ['œ' => 'oe', 'æ' => 'ae', 'ø' => 'o', 'đ' => 'd', 'ł' => 'l', 'ß' => 'ss', 'ı' => 'i', '’' => "'"];
+    private const LETTERS = [
+        'œ' => 'oe',
+        'æ' => 'ae',
+        'ø' => 'o',
+        'đ' => 'd',
+        'ł' => 'l',
+        'ß' => 'ss',
+        'ı' => 'i',
+        '’' => "'",
+    ];
 
     /**
      * The words of a name as they are compared: lower case, no accents, singular, one spelling each.
