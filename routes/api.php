@@ -98,7 +98,10 @@ Route::middleware(InOneMove::class)->group(static function (): void {
     Route::post('/batches/{batch}/doses', [BatchController::class, 'dose'])->where('batch', '[0-9]{1,15}');
     Route::delete('/batches/{batch}/doses', [BatchController::class, 'undose'])->where('batch', '[0-9]{1,15}');
     Route::post('/batches/{batch}/tastings', [BatchController::class, 'taste'])->where('batch', '[0-9]{1,15}');
-    Route::post('/batches/{batch}/into-the-sauce', [BatchController::class, 'intoTheSauce'])->where('batch', '[0-9]{1,15}');
+    Route::post(
+        '/batches/{batch}/into-the-sauce',
+        [BatchController::class, 'intoTheSauce'],
+    )->where('batch', '[0-9]{1,15}');
 
     Route::post('/sauces/{sauce}/cooks', [CookSessionController::class, 'start'])->where('sauce', '[0-9]{1,15}');
     Route::get('/batches/{batch}/cook', [CookSessionController::class, 'show'])->where('batch', '[0-9]{1,15}');

@@ -109,7 +109,18 @@ final readonly class KitchenContents
         }
         $counts['sauces'] ??= 0;
 
-        return new self($columns, $titles, $archived, $older, $sauces, $products, $plans, $guesses, $batchesOf, $counts);
+        return new self(
+            $columns,
+            $titles,
+            $archived,
+            $older,
+            $sauces,
+            $products,
+            $plans,
+            $guesses,
+            $batchesOf,
+            $counts,
+        );
     }
 
     /** What tells a sauce apart: its name and lines. */
