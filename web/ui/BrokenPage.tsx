@@ -15,10 +15,10 @@ export function BrokenPage({ error, resetErrorBoundary }: FallbackProps) {
       <Typography sx={{ mb: 2, color: 'text.secondary' }}>
         {say.whatWentWrong(error instanceof Error ? error.message : String(error))}
       </Typography>
-      <Button variant="contained" sx={{ mr: 1 }} onClick={resetErrorBoundary}>
+      <Button variant="contained" sx={{ mr: 1, minHeight: 44 }} onClick={resetErrorBoundary}>
         {say.drawItAgain}
       </Button>
-      <Button component={Link} to="/" variant="outlined">
+      <Button component={Link} to="/" variant="outlined" sx={{ minHeight: 44 }}>
         {say.goToTheShelf}
       </Button>
     </Frame>
