@@ -164,6 +164,35 @@ final class NumberFormsTest extends TestCase
         }
     }
 
+    /** As the product writes amounts itself: in two vessels, of every ingredient it knows. */
+    public function test_an_amount_in_two_vessels_is_one_amount_of_every_ingredient(): void
+    {
+        $asked = 0;
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $name = mb_strtolower($ingredient->name);
+            $once = self::lines(["1 tbsp {$name}"]);
+            if (count($once) !== 1 || $once[0]->grams === null) {
+                continue;
+            }
+            foreach ([
+                '1 tbsp + ½ tsp' => 3.5 / 3,
+                '1 tbsp plus 1 tsp' => 4 / 3,
+                // a cup of leaves is no sixteen spoons of them chopped
+                '¼ cup + 1½ tsp' => null,
+                '1 cup and 2 tbsp' => null,
+            ] as $amount => $tablespoons) {
+                $lines = self::lines(["{$amount} {$name}"]);
+                self::assertCount(1, $lines, "{$amount} {$name}");
+                self::assertSame($once[0]->ingredient?->key, $lines[0]->ingredient?->key, "{$amount} {$name}");
+                $times = ($lines[0]->grams->value ?? 0.0) / $once[0]->grams->value;
+                self::assertEqualsWithDelta($tablespoons ?? $times, $times, 0.03, "{$amount} {$name}");
+                self::assertGreaterThan(1.0, $times, "{$amount} {$name}");
+                ++$asked;
+            }
+        }
+        self::assertGreaterThan(1000, $asked);
+    }
+
     /**
      * @param list<string> $texts
      *

@@ -65,7 +65,9 @@ final readonly class LineItems
         $noun = count($words) > 1 ? $words[count($words) - 1] : null;
 
         return array_map(
-            fn(string $item): string => $noun !== null && $item !== $last && $this->isKnown("{$item} {$noun}")
+            // an amount leans on nothing: "1 tbsp + ½ tsp cider vinegar" is one of it
+            fn(string $item): string => $noun !== null && $item !== $last && $this->grammar->read($item)->name !== ''
+                && $this->isKnown("{$item} {$noun}")
                 && (!$this->isKnown($item) || in_array(mb_strtolower($noun), ['juice', 'zest'], true))
                 && !str_contains(mb_strtolower($item), mb_strtolower($noun))
                     ? "{$item} {$noun}"
