@@ -193,6 +193,29 @@ final class NumberFormsTest extends TestCase
         self::assertGreaterThan(1000, $asked);
     }
 
+    public function test_what_goes_in_to_taste_has_no_share_in_the_amount_before_it(): void
+    {
+        $asked = 0;
+        foreach (['1 cup', '2 tbsp', '200 g', '¼ cup & 1 tbsp', '3 tsp plus a little more'] as $amount) {
+            foreach (['sugar', 'cider vinegar', 'soy sauce', 'honey', 'tomato paste', 'olive oil'] as $name) {
+                $alone = self::lines(["{$amount} {$name}"])[0]->grams->value ?? 0.0;
+                self::assertGreaterThan(5.0, $alone, "{$amount} {$name}");
+                foreach (['and', '&'] as $and) {
+                    foreach (['a little %s', 'a bit of %s', 'some %s', 'a touch of %s', '%s to taste'] as $some) {
+                        $text = "{$amount} {$name} {$and} " . sprintf($some, 'salt');
+                        $lines = self::lines([$text]);
+                        self::assertCount(2, $lines, $text);
+                        self::assertEqualsWithDelta($alone, $lines[0]->grams->value ?? 0.0, 1e-6, $text);
+                        self::assertSame('salt', $lines[1]->ingredient?->key, $text);
+                        self::assertSame(LineStatus::ToTaste, $lines[1]->status, $text);
+                        ++$asked;
+                    }
+                }
+            }
+        }
+        self::assertSame(300, $asked);
+    }
+
     /**
      * @param list<string> $texts
      *

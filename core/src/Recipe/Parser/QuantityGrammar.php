@@ -13,6 +13,9 @@ use Vinculum\Quantity\Measures;
  */
 final readonly class QuantityGrammar
 {
+    /** What "and a bit" comes to at most. Common practice. */
+    private const AND_A_BIT = 1.25;
+
     private const SIZES = [
         'small' => 'small',
         'little' => 'small',
@@ -85,7 +88,7 @@ final readonly class QuantityGrammar
             $portion > 0.0 && $cursor->skipWord('of');
         }
         $start = $cursor->position();
-        $joined = $cursor->skipMark('+')
+        $joined = $cursor->skipMark('+', '&')
             || $cursor->skipWord('plus', 'and')
             || ($first->unit?->name === 'pound' && $cursor->peek()?->isNumber() === true);
         $second = $joined ? $this->single($cursor) : null;
@@ -94,6 +97,9 @@ final readonly class QuantityGrammar
             return $sum;
         }
         $cursor->backTo($start);
+        if ($first->unit !== null && self::skipsABit($cursor)) {
+            return $first->upTo($first->times(self::AND_A_BIT)) ?? $first;
+        }
         if ($first->unit !== null && ($cursor->skipWord('to', 'or') || $cursor->skipMark('-', '–', '—'))) {
             $upper = $this->single($cursor);
             $span = $upper === null ? null : $first->upTo($upper);
@@ -104,6 +110,24 @@ final readonly class QuantityGrammar
         }
 
         return $first;
+    }
+
+    /** "1 tbsp and a bit of vinegar": somewhat over. */
+    private static function skipsABit(Cursor $cursor): bool
+    {
+        $start = $cursor->position();
+        $isSaid = ($cursor->skipWord('and', 'plus') || $cursor->skipMark('&', '+'))
+            && $cursor->skipWord('a')
+            && $cursor->skipWord('bit', 'little', 'touch');
+        if (!$isSaid) {
+            $cursor->backTo($start);
+
+            return false;
+        }
+        $cursor->skipWord('more', 'extra', 'over');
+        $cursor->skipWord('of');
+
+        return true;
     }
 
     private function single(Cursor $cursor): ?WrittenAmount
