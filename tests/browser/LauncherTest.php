@@ -216,44 +216,6 @@ final class LauncherTest extends TestCase
         self::assertLessThan(2, count($left), 'nobody stays, but for who asks');
     }
 
-    public function test_on_a_full_disk_the_kitchen_is_served_to_be_read(): void
-    {
-        $disk = substr($this->database, 0, -7) . '-disk';
-        mkdir($disk);
-        $begin = 'mount -t tmpfs -o size=3m tmpfs "$0" && touch "$0/kitchen.sqlite" && php artisan migrate --force '
-            . '&& php artisan kitchen:demo && php bin/copies.php opened && (cat /dev/zero > "$0/fill"; exec ./vinculum '
-            . 'start --no-build --port ' . self::PORT . ') 2>&1';
-        $process = proc_open(
-            ['unshare', '-rm', 'sh', '-c', $begin, $disk],
-            [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
-            $pipes,
-            dirname(__DIR__, 2),
-            self::environment("{$disk}/kitchen.sqlite"),
-        );
-        self::assertIsResource($process);
-        stream_set_timeout($pipes[1], 60);
-        $said = '';
-        while (is_string($line = fgets($pipes[1])) && !str_contains($said .= $line, 'Ctrl+C')) {
-        }
-        if ($said === '') {
-            rmdir($disk);
-            self::markTestSkipped('A small disk cannot be made here.');
-        }
-        self::assertStringContainsString('the disk is full: the kitchen is served to be read', $said);
-        $address = 'http://127.0.0.1:' . self::PORT . '/api/sauces';
-        self::assertStringContainsString('Damson', (string) file_get_contents($address));
-        $answer = (string) file_get_contents($address, false, stream_context_create(['http' => [
-            'method' => 'POST',
-            'ignore_errors' => true,
-            'content' => '{"lines": ["1 tsp salt"]}',
-            'header' => "Accept: application/json\r\nContent-Type: application/json",
-        ]]));
-        self::assertStringContainsString('The disk was full', $answer);
-        exec('pkill -INT -f ' . escapeshellarg('bin/server.php ' . self::PORT));
-        proc_close($process);
-        rmdir($disk);
-    }
-
     public function test_only_the_demo_has_a_make_believe_scale_unless_it_is_asked_for(): void
     {
         foreach ([[[], true], [['--empty'], false], [['--empty', '--stand-in'], true]] as [$options, $isThere]) {
