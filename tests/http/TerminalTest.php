@@ -347,11 +347,10 @@ final class TerminalTest extends TestCase
             ['balance', $file, '--json', '--style', 'ketchup'],
             ['balance', $file],
             ['advise', $file, '--style', 'ketchup', '--json'],
-            ['swap', $file, '--line', '2', '--json'],
+            ['swap', $file, '--line', '3', '--json'],
             ['convert', $file, '--for', 'vegan', '--json'],
             ['scale', $file, '--factor', '3', '--json'],
             ['scale', $file, '--to', '4 x 250 ml'],
-            ['cook', $file, '--json'],
             ['keep', $file, '--json'],
             ['ingredients', '--json'],
             ['styles', '--json'],
@@ -366,7 +365,7 @@ final class TerminalTest extends TestCase
                 [['-n', '-d', 'extension=mbstring'], []],
             );
             self::assertSame($said[1], $said[0], implode(' ', $arguments));
-            self::assertStringNotContainsString('Fatal', $said[0]);
+            self::assertStringStartsWith("0\n", $said[0], 'it is answered');
         }
     }
 

@@ -13,9 +13,6 @@ use Vinculum\Quantity\Measures;
  */
 final readonly class QuantityGrammar
 {
-    /** What "and a bit" comes to at most. Common practice. */
-    private const AND_A_BIT = 1.25;
-
     private const SIZES = [
         'small' => 'small',
         'little' => 'small',
@@ -98,7 +95,7 @@ final readonly class QuantityGrammar
         }
         $cursor->backTo($start);
         if ($first->unit !== null && self::skipsABit($cursor)) {
-            return $first->upTo($first->times(self::AND_A_BIT)) ?? $first;
+            return $first->upTo($first->times(WritingFacts::andABit())) ?? $first;
         }
         if ($first->unit !== null && ($cursor->skipWord('to', 'or') || $cursor->skipMark('-', '–', '—'))) {
             $upper = $this->single($cursor);
@@ -118,7 +115,7 @@ final readonly class QuantityGrammar
         $start = $cursor->position();
         $isSaid = ($cursor->skipWord('and', 'plus') || $cursor->skipMark('&', '+'))
             && $cursor->skipWord('a')
-            && $cursor->skipWord('bit', 'little', 'touch');
+            && $cursor->skipWord(...WritingFacts::bits());
         if (!$isSaid) {
             $cursor->backTo($start);
 

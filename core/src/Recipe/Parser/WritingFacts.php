@@ -22,6 +22,18 @@ final class WritingFacts
         return FactsFile::named('writing')['passed-over']->pattern('words');
     }
 
+    /** @return list<string> what "and a …" may say: somewhat over the amount before it */
+    public static function bits(): array
+    {
+        return FactsFile::named('writing')['and-a-bit']->list('words');
+    }
+
+    /** How many times the amount before it "and a bit" comes to at most. */
+    public static function andABit(): float
+    {
+        return FactsFile::named('writing')['and-a-bit']->numbers('most_times')[0] ?? 1.0;
+    }
+
     /** @return array<string, array{string, string}> a pattern and what it stands for, by the short form */
     public static function rewritten(): array
     {

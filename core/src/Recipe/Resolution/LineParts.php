@@ -26,9 +26,6 @@ final readonly class LineParts
     private const HINT = '/,|;|&|\+|:|\band\b|\bwith\b|\bplus\b|\beach\b|\bparts?\b|\bhalf\b|\bin\b/iu';
     private const STIRRED_IN = '(?:mixed|dissolved|soaked|slaked|blended|whisked|stirred|steeped|bloomed|infused|let down)'
         . '(?:\s+(?:together|overnight)|\s+to an?\s+(?:\w+\s+)?paste)?\s+(?:with|in|into)';
-    /** "1 cup sugar and a little salt", "1 cup sugar and salt to taste": the salt has no share in the cup. */
-    private const SOME = '/^(?:some|a (?:little|bit|touch|hint|lick|spot|whisper)|plenty|lots|loads)\s{1,8}(?:of\s{1,8})?\S/iu';
-    private const TO_TASTE = '/^\s{0,8},?\s{0,8}\(?(?:to (?:your )?(?:taste|liking)|as (?:needed|required|you like))\b/iu';
     private const OF_FRUIT = '(?:finely |coarsely |freshly )*(?:grated |squeezed )?(zest|rind|juice|zested|juiced)(?: only)?';
 
     private LineItems $items;
@@ -338,8 +335,10 @@ final readonly class LineParts
         if (!$this->items->areKnown($items)) {
             return null;
         }
-        $isToTaste = preg_match(self::TO_TASTE, substr($after, strlen($found[0]))) === 1;
-        if ($isToTaste || preg_match(self::SOME, $items[1]) === 1) {
+        $some = FactsFile::named('writing')['some'];
+        $behind = substr($after, strlen($found[0]));
+        $isToTaste = preg_match('/^\s{0,8},?\s{0,8}\(?' . $some->pattern('behind') . '/iu', $behind) === 1;
+        if ($isToTaste || preg_match('/^' . $some->pattern('before') . '\s{1,8}\S/iu', $items[1]) === 1) {
             return [trim("{$whole->amountText} {$items[0]}"), $items[1] . ($isToTaste ? ' to taste' : '')];
         }
         $unit = $whole->measured->unit;
