@@ -10,6 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Vinculum\Correction\JndAdjustment;
 use Vinculum\Correction\RatioAdjustment;
 use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\Resolution\NameReading;
 use Vinculum\Recipe\Resolution\Completion;
 use Vinculum\Recipe\Writing\AmountWriter;
 
@@ -37,7 +38,7 @@ final readonly class WritingController
             ],
             Completion::of($text, $catalogue, $request->measures()),
         );
-        $name = (new LineGrammar($request->measures()))->read($text)->name;
+        $name = (new LineGrammar($request->measures(), new NameReading($catalogue)))->read($text)->first()->name;
         $isBegun = mb_strlen($name) >= 2 && str_ends_with(rtrim($text), $name);
         foreach ($isBegun ? $parts->titlesStartingWith($name, $request->sauce()) : [] as $title) {
             array_unshift(

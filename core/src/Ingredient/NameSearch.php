@@ -32,6 +32,9 @@ final class NameSearch
     /** @var array<string, list<int>> alias numbers by their words in order */
     private array $exact = [];
 
+    /** @var array<string, true> what names begin with, a word, two words, and so on */
+    private array $begun = [];
+
     /** @var array<string, string|null> the vocabulary's nearest word by misspelling */
     private array $corrected = [];
 
@@ -42,7 +45,7 @@ final class NameSearch
      * The index of the shipped names, and the best matches of each of them by its words: alias number, score, words
      * missed, whether exact, words beyond.
      *
-     * @var array{keys: array<string, true>, aliases: list<array{key: string, alias: string, words: list<string>, likely: bool, own: bool}>, aliasesWith: array<string, list<int>>, exact: array<string, list<int>>, ranked: array<string, list<array{int, float, list<string>, bool, list<string>}>>}|null
+     * @var array{keys: array<string, true>, aliases: list<array{key: string, alias: string, words: list<string>, likely: bool, own: bool}>, aliasesWith: array<string, list<int>>, exact: array<string, list<int>>, begun: array<string, true>, ranked: array<string, list<array{int, float, list<string>, bool, list<string>}>>}|null
      */
     private static ?array $compiled = null;
 
@@ -63,6 +66,7 @@ final class NameSearch
                 'aliases' => $search->aliases,
                 'aliasesWith' => $search->aliasesWith,
                 'exact' => $search->exact,
+                'begun' => $search->begun,
             ] = self::$compiled;
             $rows = array_diff_key($rows, self::$compiled['keys']);
             $search->shipped = count($search->aliases);
@@ -84,7 +88,7 @@ final class NameSearch
     public static function useCompiled(string $path): void
     {
         $index = require $path;
-        $parts = ['keys' => 0, 'aliases' => 0, 'aliasesWith' => 0, 'exact' => 0, 'ranked' => 0];
+        $parts = ['keys' => 0, 'aliases' => 0, 'aliasesWith' => 0, 'exact' => 0, 'begun' => 0, 'ranked' => 0];
         if (is_array($index) && array_diff_key($parts, $index) === []) {
             /** @phpstan-ignore assign.propertyType */
             self::$compiled = $index;
@@ -106,6 +110,7 @@ final class NameSearch
             'aliases' => $search->aliases,
             'aliasesWith' => $search->aliasesWith,
             'exact' => $search->exact,
+            'begun' => $search->begun,
             'ranked' => $search->rankings(),
         ];
 
@@ -143,6 +148,18 @@ final class NameSearch
     public static function lastChange(): int
     {
         return max((int) filemtime(__FILE__), (int) filemtime(__DIR__ . '/NameWords.php'));
+    }
+
+    /** Whether a name in the catalogue begins with these words, as NameWords::of() gives them. */
+    public function begins(string $words): bool
+    {
+        return isset($this->begun[$words]);
+    }
+
+    /** Whether these words, in this order, are a name in the catalogue. */
+    public function isWhole(string $words): bool
+    {
+        return isset($this->exact[$words]);
     }
 
     /** @param array<string, Row> $rows */
@@ -286,6 +303,9 @@ final class NameSearch
         $number = count($this->aliases);
         $this->aliases[] = ['key' => $key, 'alias' => $alias, 'words' => $words, 'likely' => $likely, 'own' => $own];
         $this->exact[implode(' ', $words)][] = $number;
+        foreach (array_keys($words) as $last) {
+            $this->begun[implode(' ', array_slice($words, 0, $last + 1))] = true;
+        }
         foreach (array_unique($words) as $word) {
             $this->aliasesWith[$word][] = $number;
         }

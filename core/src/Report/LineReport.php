@@ -71,13 +71,12 @@ final readonly class LineReport extends Report
     /** @return array{int, int}|null */
     private static function span(ResolvedLine $line): ?array
     {
-        $at = $line->written->amountText === '' ? false : strpos($line->text(), $line->written->amountText);
-        if ($at === false) {
+        $span = $line->written->lineSpan;
+        if ($span === null) {
             return null;
         }
         $units = static fn(string $text): int => intdiv(strlen(mb_convert_encoding($text, 'UTF-16LE', 'UTF-8')), 2);
-        $start = $units(substr($line->text(), 0, $at));
 
-        return [$start, $start + $units($line->written->amountText)];
+        return [$units(substr($line->text(), 0, $span[0])), $units(substr($line->text(), 0, $span[1]))];
     }
 }

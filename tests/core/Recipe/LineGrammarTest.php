@@ -6,8 +6,11 @@ namespace Tests\core\Recipe;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\Resolution\NameReading;
 
 final class LineGrammarTest extends TestCase
 {
@@ -71,7 +74,7 @@ final class LineGrammarTest extends TestCase
     #[DataProvider('amounts')]
     public function test_reads_the_amount(string $text, float $low, float $high, string $unit, string $name): void
     {
-        $line = (new LineGrammar(Measures::Us))->read($text);
+        $line = self::grammar()->read($text)->first();
 
         self::assertNotNull($line->measured);
         self::assertEqualsWithDelta($low, $line->measured->low, 1e-9);
@@ -92,8 +95,8 @@ final class LineGrammarTest extends TestCase
             '2 onions (150 g each)' => 300.0,
             '100ml/3½fl oz vinegar' => 3.5,
         ] as $text => $second) {
-            $line = (new LineGrammar(Measures::Us))->read($text);
-            self::assertEqualsWithDelta($second, $line->second?->middle(), 1e-9, $text);
+            $line = self::grammar()->read($text)->first();
+            self::assertEqualsWithDelta($second, ($line->forms[0] ?? null)?->middle(), 1e-9, $text);
         }
     }
 
@@ -104,33 +107,40 @@ final class LineGrammarTest extends TestCase
             'the juice of half a lemon' => 'juice',
             '1 lemon, juiced' => 'juice',
             'zest of 2 limes' => 'zest',
-            'zest and juice of 1 orange' => 'juice',
             '1 lemon (juice only)' => 'juice',
             '1 lemon, sliced' => null,
         ] as $text => $part) {
-            self::assertSame($part, (new LineGrammar(Measures::Us))->read($text)->part, $text);
+            self::assertSame($part, self::grammar()->read($text)->first()->part, $text);
+        }
+    }
+
+    public function test_of_a_fruit_two_parts_are_two_things(): void
+    {
+        foreach (['zest and juice of 1 orange', '1 orange, zest and juice', '1 orange (zest and juice)'] as $text) {
+            $items = self::grammar()->read($text)->items;
+            self::assertSame(['zest', 'juice'], array_map(static fn(Item $one): ?string => $one->part, $items), $text);
         }
     }
 
     public function test_reads_alternatives_options_and_tags(): void
     {
-        $grammar = new LineGrammar(Measures::Us);
+        $grammar = self::grammar();
 
-        self::assertSame(['maple syrup'], $grammar->read('1 tbsp honey or maple syrup')->alternatives);
-        self::assertSame([], $grammar->read('1 tsp salt, or to taste')->alternatives);
-        self::assertSame(['optional'], $grammar->read('1 tsp dried oregano (optional)')->tags);
-        self::assertSame(['cold', 'lock'], $grammar->read('2 limes, juiced [cold] [lock]')->tags);
-        self::assertSame(['drained'], $grammar->read('1 tin chickpeas, drained')->tags);
-        self::assertSame([], $grammar->read('1 tin chickpeas, undrained')->tags);
-        self::assertSame('finely chopped', $grammar->read('1 small onion, finely chopped')->preparation);
-        self::assertSame(1.4, $grammar->read('1 heaped tbsp mustard powder')->measured?->fill);
-        self::assertSame('small', $grammar->read('1 small onion')->measured?->size);
+        self::assertSame(['maple syrup'], $grammar->read('1 tbsp honey or maple syrup')->first()->alternatives);
+        self::assertSame([], $grammar->read('1 tsp salt, or to taste')->first()->alternatives);
+        self::assertSame(['optional'], $grammar->read('1 tsp dried oregano (optional)')->first()->tags);
+        self::assertSame(['cold', 'lock'], $grammar->read('2 limes, juiced [cold] [lock]')->first()->tags);
+        self::assertSame(['drained'], $grammar->read('1 tin chickpeas, drained')->first()->tags);
+        self::assertSame([], $grammar->read('1 tin chickpeas, undrained')->first()->tags);
+        self::assertSame('finely chopped', $grammar->read('1 small onion, finely chopped')->first()->preparation);
+        self::assertSame(1.4, $grammar->read('1 heaped tbsp mustard powder')->first()->measured?->fill);
+        self::assertSame('small', $grammar->read('1 small onion')->first()->measured?->size);
     }
 
     public function test_marks_numbers_that_cannot_be_amounts(): void
     {
         foreach (['1/0 cup sugar', '-2 cups sugar', '0 g salt', '−1 tsp salt', '99999999999999 cups water'] as $text) {
-            self::assertTrue((new LineGrammar(Measures::Us))->read($text)->isNonsense, $text);
+            self::assertTrue(self::grammar()->read($text)->first()->isNonsense, $text);
         }
     }
 
@@ -171,7 +181,12 @@ final class LineGrammarTest extends TestCase
             for ($length = mt_rand(0, 14); $length > 0; --$length) {
                 $text .= $pieces[mt_rand(0, count($pieces) - 1)] . (mt_rand(0, 1) ? ' ' : '');
             }
-            self::assertSame($text, (new LineGrammar(Measures::Us))->read($text)->text);
+            self::assertSame($text, self::grammar()->read($text)->text);
         }
+    }
+
+    private static function grammar(): LineGrammar
+    {
+        return new LineGrammar(Measures::Us, new NameReading(Catalogue::shipped()));
     }
 }

@@ -7,10 +7,8 @@ namespace Vinculum\Recipe\Parser;
 /** A place in a list of tokens that can move on and go back. */
 final class Cursor
 {
-    private int $at = 0;
-
     /** @param list<Token> $tokens */
-    public function __construct(private readonly array $tokens) {}
+    public function __construct(private readonly array $tokens, private int $at = 0) {}
 
     public function peek(int $ahead = 0): ?Token
     {
@@ -59,9 +57,9 @@ final class Cursor
         return false;
     }
 
-    /** @return list<Token> what has not been read */
-    public function rest(): array
+    /** How many tokens from here on are the longest phrase of a section of reading.ini. */
+    public function phraseOf(string $section): int
     {
-        return array_slice($this->tokens, $this->at);
+        return Vocabulary::phraseAt($section, $this->tokens, $this->at);
     }
 }

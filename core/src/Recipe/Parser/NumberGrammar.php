@@ -7,31 +7,6 @@ namespace Vinculum\Recipe\Parser;
 /** Reads numbers as cooks write them: "1 1/2", "one and a half", "half a", "2 to 3", "a couple of". */
 final class NumberGrammar
 {
-    private const WORDS = [
-        'a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6,
-        'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10,
-        'eleven' => 11, 'twelve' => 12, 'thirteen' => 13, 'fourteen' => 14, 'fifteen' => 15, 'sixteen' => 16,
-        'seventeen' => 17, 'eighteen' => 18, 'nineteen' => 19, 'twenty' => 20, 'thirty' => 30, 'forty' => 40,
-        'fifty' => 50, 'sixty' => 60, 'seventy' => 70, 'eighty' => 80, 'ninety' => 90, 'dozen' => 12, 'doz' => 12,
-        'couple' => 2, 'few' => 3, 'several' => 4,
-        'half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'eighth' => 0.125, 'another' => 1,
-    ];
-    private const PORTIONS = [
-        'half' => 0.5,
-        'halves' => 0.5,
-        'third' => 1 / 3,
-        'thirds' => 1 / 3,
-        'quarter' => 0.25,
-        'quarters' => 0.25,
-        'eighth' => 0.125,
-        'eighths' => 0.125,
-        'fifth' => 0.2,
-        'fifths' => 0.2,
-    ];
-    private const POWERS = [
-        'hundred' => 100, 'thousand' => 1000, 'million' => 1e6, 'billion' => 1e9, 'dozen' => 12, 'doz' => 12,
-    ];
-
     /**
      * A number or a range, or null with the cursor where it was.
      *
@@ -108,8 +83,16 @@ final class NumberGrammar
                 return $value + $afterNext->number;
             }
         }
+        $portion = $first->isFraction || $value < 1.0 ? null : Vocabulary::valueOf('portions', $cursor->peek()->lower ?? '');
+        if ($portion !== null && $portion < 1.0 && str_ends_with($cursor->peek()->lower ?? '', 's')) {
+            // "2 thirds of a cup"
+            $cursor->move();
+            self::skipConnectives($cursor);
+
+            return $value * $portion;
+        }
         $value += self::andAPortion($cursor);
-        $power = self::POWERS[mb_strtolower($cursor->peek()->text ?? '')] ?? null;
+        $power = Vocabulary::valueOf('powers', $cursor->peek()->lower ?? '');
         if ($power !== null) {
             $cursor->move();
 
@@ -124,11 +107,13 @@ final class NumberGrammar
     {
         $start = $cursor->position();
         $joined = explode('-', mb_strtolower($cursor->peek()->text ?? ''));
-        if (count($joined) === 2 && isset(self::WORDS[$joined[0]], self::PORTIONS[$joined[1]])) {
+        $times = count($joined) === 2 ? Vocabulary::valueOf('numbers', $joined[0]) : null;
+        $portion = $times === null ? null : Vocabulary::valueOf('portions', $joined[1]);
+        if ($times !== null && $portion !== null) {
             $cursor->move();
             self::skipConnectives($cursor);
 
-            return self::WORDS[$joined[0]] * self::PORTIONS[$joined[1]];
+            return $times * $portion;
         }
         $word = $cursor->peek()?->kind === TokenKind::Word ? self::whole($cursor->peek()->text) : null;
         if ($word === null) {
@@ -137,27 +122,27 @@ final class NumberGrammar
         $isArticle = $cursor->peek()?->isWord('a', 'an') === true;
         $value = (float) $word;
         $cursor->move();
-        $portion = self::PORTIONS[mb_strtolower($cursor->peek()->text ?? '')] ?? null;
+        $portion = Vocabulary::valueOf('portions', $cursor->peek()->lower ?? '');
         if ($portion !== null && $cursor->peek()?->kind === TokenKind::Word && $value >= 1.0) {
             $cursor->move();
             $value *= $portion;
             $isArticle = false;
         } elseif ($isArticle && $cursor->peek()?->isWord('couple', 'few', 'dozen', 'good', 'generous') === true) {
-            $counted = self::WORDS[mb_strtolower($cursor->peek()->text)] ?? null;
+            $counted = Vocabulary::valueOf('numbers', $cursor->peek()->lower);
             if ($counted !== null) {
                 $cursor->move();
                 $value = (float) $counted;
             }
             $isArticle = false;
-        } elseif (isset(self::POWERS[mb_strtolower($cursor->peek()->text ?? '')])) {
-            $value *= self::POWERS[mb_strtolower($cursor->peek()->text ?? '')];
+        } elseif (Vocabulary::valueOf('powers', $cursor->peek()->lower ?? '') !== null) {
+            $value *= (float) Vocabulary::valueOf('powers', $cursor->peek()->lower ?? '');
             $cursor->move();
             $value += self::andTens($cursor);
         } elseif (
             $cursor->peek()?->isMark('-') === true
-            && isset(self::PORTIONS[mb_strtolower($cursor->peek(1)->text ?? '')])
+            && Vocabulary::valueOf('portions', $cursor->peek(1)->lower ?? '') !== null
         ) {
-            $value *= self::PORTIONS[mb_strtolower($cursor->peek(1)->text ?? '')];
+            $value *= (float) Vocabulary::valueOf('portions', $cursor->peek(1)->lower ?? '');
             $cursor->move(2);
         }
         if (!$isArticle) {
@@ -175,11 +160,11 @@ final class NumberGrammar
     private static function whole(string $word): ?float
     {
         [$first, $second] = [...explode('-', mb_strtolower($word), 2), ''];
-        $tens = self::WORDS[$first] ?? null;
+        $tens = Vocabulary::valueOf('numbers', $first);
         if ($tens === null || $second === '') {
             return $tens === null ? null : (float) $tens;
         }
-        $ones = self::WORDS[$second] ?? null;
+        $ones = Vocabulary::valueOf('numbers', $second);
 
         return $tens >= 20 && $ones !== null && $ones >= 1 && $ones < 10 ? (float) ($tens + $ones) : null;
     }
@@ -214,7 +199,7 @@ final class NumberGrammar
             $times = $cursor->skipWord('a', 'an', 'one')
                 ? 1.0
                 : ($cursor->skipWord('two') ? 2.0 : ($cursor->skipWord('three') ? 3.0 : 0.0));
-            $portion = self::PORTIONS[mb_strtolower($cursor->peek()->text ?? '')] ?? null;
+            $portion = Vocabulary::valueOf('portions', $cursor->peek()->lower ?? '');
             if ($portion !== null) {
                 $cursor->move();
 

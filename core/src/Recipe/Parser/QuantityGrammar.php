@@ -13,58 +13,6 @@ use Vinculum\Quantity\Measures;
  */
 final readonly class QuantityGrammar
 {
-    private const SIZES = [
-        'small' => 'small',
-        'little' => 'small',
-        'baby' => 'small',
-        'medium' => 'medium',
-        'med' => 'medium',
-        'average' => 'medium',
-        'large' => 'large',
-        'big' => 'large',
-        'jumbo' => 'large',
-        'lg' => 'large',
-        'sm' => 'small',
-        'fat' => 'large',
-        'medium-sized' => 'medium',
-        'small-sized' => 'small',
-    ];
-    private const ABOUT = [
-        'about',
-        'around',
-        'abt',
-        'abt.',
-        'approx',
-        'approx.',
-        'approximately',
-        'roughly',
-        'circa',
-        'ca',
-        'ca.',
-        'c.',
-        'nearly',
-        'almost',
-        'just',
-        'up',
-        'over',
-        'under',
-        'scarcely',
-        'maybe',
-        'perhaps',
-        'some',
-        'heaped',
-        'rounded',
-        'scant',
-        'generous',
-        'good',
-        'level',
-        'heaping',
-        'big',
-        'small',
-        'large',
-        'tiny',
-    ];
-
     private UnitGrammar $units;
 
     public function __construct(Measures $measures)
@@ -95,7 +43,7 @@ final readonly class QuantityGrammar
         }
         $cursor->backTo($start);
         if ($first->unit !== null && self::skipsABit($cursor)) {
-            return $first->upTo($first->times(WritingFacts::andABit())) ?? $first;
+            return $first->upTo($first->times((Vocabulary::row('and-a-bit')->numbers('most_times')[0] ?? 1.0))) ?? $first;
         }
         if ($first->unit !== null && ($cursor->skipWord('to', 'or') || $cursor->skipMark('-', '–', '—'))) {
             $upper = $this->single($cursor);
@@ -115,7 +63,7 @@ final readonly class QuantityGrammar
         $start = $cursor->position();
         $isSaid = ($cursor->skipWord('and', 'plus') || $cursor->skipMark('&', '+'))
             && $cursor->skipWord('a')
-            && $cursor->skipWord(...WritingFacts::bits());
+            && $cursor->skipWord(...Vocabulary::row('and-a-bit')->list('words'));
         if (!$isSaid) {
             $cursor->backTo($start);
 
@@ -132,22 +80,23 @@ final readonly class QuantityGrammar
         $start = $cursor->position();
         $about = false;
         $fill = 1.0;
-        while (
-            ($word = $cursor->peek()) !== null
-            && $word->kind === TokenKind::Word
-            && in_array(mb_strtolower($word->text), self::ABOUT, true)
-        ) {
-            $fill *= self::fills()[mb_strtolower($word->text)] ?? 1.0;
-            $about = $about || !$word->isWord('level');
-            $cursor->move();
+        while (($count = $cursor->phraseOf('about')) > 0) {
+            $word = $cursor->peek($count - 1);
+            $fill *= self::fills()[$word->lower ?? ''] ?? 1.0;
+            $about = $about || $word?->isWord('level', 'whole', 'full', 'remaining', 'reserved') !== true;
+            $cursor->move($count);
             $cursor->skipWord('to');
         }
-        $cursor->skipMark('~');
+        $cursor->skipMark('~', '≈', '<', '>');
         $isNegative = $cursor->peek()?->isMark('-', '−') === true
             && $cursor->peek(1)?->isNumber() === true
             && $cursor->peek(1)->isGlued;
         if ($isNegative) {
             $cursor->move();
+        }
+        $packs = $isNegative ? null : $this->packsAfterDash($cursor);
+        if ($packs !== null) {
+            return $packs;
         }
         $range = NumberGrammar::range($cursor);
         if ($range !== null && $isNegative) {
@@ -155,14 +104,39 @@ final readonly class QuantityGrammar
         }
         if ($range === null) {
             $unnumbered = $this->unitWithoutNumber($cursor, $fill);
-            if ($unnumbered === null) {
-                $cursor->backTo($start);
+            if ($unnumbered !== null) {
+                return $unnumbered;
             }
+            // "a whole red chilli" is one
+            $cursor->backTo($start);
+            $range = $cursor->phraseOf('about') > 0 ? NumberGrammar::range($cursor) : null;
+            if ($range === null) {
+                $cursor->backTo($start);
 
-            return $unnumbered;
+                return null;
+            }
+            $fill = 1.0;
         }
 
         return $this->after($cursor, $range[0], $range[1], $fill, $about);
+    }
+
+    /** "1 - 15 oz can" is one can of 15 oz. */
+    private function packsAfterDash(Cursor $cursor): ?WrittenAmount
+    {
+        $start = $cursor->position();
+        $number = $cursor->peek();
+        $dash = $cursor->peek(1);
+        if ($number?->isNumber() === true && $dash?->isMark('-', '–') === true && !$dash->isGlued) {
+            $cursor->move(2);
+            $pack = $this->packOfWeight($cursor);
+            if ($pack !== null) {
+                return $pack->times($number->number);
+            }
+        }
+        $cursor->backTo($start);
+
+        return null;
     }
 
     /** "pinch of salt", "handful of mint": only vague units and nouns stand for one without a number. */
@@ -170,8 +144,9 @@ final readonly class QuantityGrammar
     {
         $word = $cursor->peek();
         $unit = $this->units->unit($cursor);
+        $isOfSomething = !Vocabulary::has('behind', $cursor->peek()->lower ?? '');
         $spelledOut = strlen($word->text ?? '') > 2 && !$cursor->isAtEnd();
-        if ($unit !== null && ($unit->isVague() || ($spelledOut && $unit->millilitres !== null))) {
+        if ($unit !== null && $isOfSomething && ($unit->isVague() || ($spelledOut && $unit->millilitres !== null))) {
             $this->units->skipMill($cursor);
 
             return new WrittenAmount(1.0, 1.0, $unit, null, null, $fill, null, true);
@@ -197,14 +172,14 @@ final readonly class QuantityGrammar
     /** Whether a noun stands for one of it: "bunch parsley", "clove of garlic", but not the clove of "clove oil". */
     private static function standsAlone(Token $noun, ?Token $next): bool
     {
-        $row = FactsFile::named('writing')['alone'];
-        $word = mb_strtolower($noun->text);
+        $row = Vocabulary::row('alone');
+        $word = $noun->lower;
 
         return $next?->isWord() === true
             && (
                 in_array($word, $row->list('words'), true)
                 || ($next->isWord('of') && in_array($word, $row->list('of'), true))
-                || in_array("{$word} " . mb_strtolower($next->text), $row->list('pairs'), true)
+                || in_array("{$word} " . $next->lower, $row->list('pairs'), true)
             );
     }
 
@@ -247,9 +222,10 @@ final readonly class QuantityGrammar
         }
         $size = null;
         while (($word = $cursor->peek()) !== null && $word->kind === TokenKind::Word) {
-            $lower = mb_strtolower($word->text);
-            if (isset(self::SIZES[$lower]) || isset(self::fills()[$lower])) {
-                $size = self::SIZES[$lower] ?? $size;
+            $lower = $word->lower;
+            $named = Vocabulary::fieldOf('sizes', $lower);
+            if ($named !== null || isset(self::fills()[$lower])) {
+                $size = $named ?? $size;
                 $fill *= self::fills()[$lower] ?? 1.0;
                 $about = true;
                 $cursor->move();

@@ -9,4 +9,8 @@ enum TokenKind
     case Number;
     case Word;
     case Mark;
+    /** What a screen, a list or a keyboard puts around a line: "<li>", "**", a box, a picture. */
+    case Layout;
+    case Price;
+    case Link;
 }

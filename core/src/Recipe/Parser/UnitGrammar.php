@@ -11,18 +11,6 @@ use Vinculum\Quantity\Units;
 /** Reads what an amount is told in: a unit, also misspelt or of another country, a pack, or what is counted. */
 final readonly class UnitGrammar
 {
-    private const SYSTEMS = [
-        'us' => Measures::Us,
-        'u.s.' => Measures::Us,
-        'american' => Measures::Us,
-        'metric' => Measures::Metric,
-        'imperial' => Measures::Imperial,
-        'uk' => Measures::Imperial,
-        'british' => Measures::Imperial,
-        'australian' => Measures::Australian,
-        'aussie' => Measures::Australian,
-        'japanese' => Measures::Japanese,
-    ];
     public function __construct(private Measures $measures) {}
 
     /** "cup", "fl oz", "US pint"; null with the cursor where it was. */
@@ -31,8 +19,9 @@ final readonly class UnitGrammar
         $start = $cursor->position();
         $measures = $this->measures;
         $word = $cursor->peek();
-        if ($word !== null && isset(self::SYSTEMS[mb_strtolower($word->text)])) {
-            $measures = self::SYSTEMS[mb_strtolower($word->text)];
+        $country = $word === null ? null : Vocabulary::fieldOf('of-country', $word->lower);
+        if ($country !== null) {
+            $measures = Measures::from($country);
             $cursor->move();
             $word = $cursor->peek();
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Parser;
 
+use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Unit;
 
 /** An amount as it was written: a number or a range, of a unit or of things counted. */
@@ -55,6 +56,12 @@ final readonly class WrittenAmount
         );
     }
 
+    /** So many of what they are counted by. */
+    public function of(string $counted): self
+    {
+        return new self($this->low, $this->high, null, $counted, $this->size, isAbout: true);
+    }
+
     public function inPack(string $pack): self
     {
         return new self(
@@ -103,6 +110,20 @@ final readonly class WrittenAmount
         return $ratio === null
             ? null
             : new self($this->low, max($this->low, $other->high * $ratio), $this->unit, isAbout: true);
+    }
+
+    /** As it can be written, and is read as the same. */
+    public function written(): string
+    {
+        $number = KitchenNumber::plain($this->low * $this->fill, 7)
+            . ($this->isRange() ? ' to ' . KitchenNumber::plain($this->high * $this->fill, 7) : '');
+        $size = $this->size === null ? '' : "{$this->size} ";
+
+        return match (true) {
+            $this->unit !== null && $this->pack !== null => "1 × {$number} {$this->unit->name} {$this->pack}",
+            $this->unit !== null => "{$number} {$size}{$this->unit->name}",
+            default => "{$number} {$size}" . ($this->counted === 'whole' || $this->counted === null ? '' : $this->counted),
+        };
     }
 
     /** How many of its unit one of the other's is; null where they do not measure the same thing. */

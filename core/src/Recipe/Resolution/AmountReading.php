@@ -11,7 +11,7 @@ use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\Counts;
-use Vinculum\Recipe\Parser\ParsedLine;
+use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\WrittenAmount;
 
 /** How many grams of an ingredient a line's amount is, however it was measured: by weight, by volume, by count. */
@@ -30,25 +30,28 @@ final readonly class AmountReading
     /** @param float $partMillilitres the vessel that a "part" is */
     public function __construct(private float $partMillilitres, private Measures $measures) {}
 
-    public function grams(ParsedLine $line, WrittenAmount $measured, Ingredient $ingredient): ?FoundGrams
+    public function grams(Item $line, WrittenAmount $measured, Ingredient $ingredient): ?FoundGrams
     {
         $first = $this->amountOf($measured, $line, $ingredient);
         if ($measured->misspelt !== null && $first !== null && $measured->unit !== null) {
             $first = $first->noting("\"{$measured->misspelt}\" taken for {$measured->unit->name}");
         }
-        if ($line->second === null) {
-            return $first;
-        }
-        $second = $this->amountOf($line->second, $line, $ingredient);
+        return array_reduce(
+            $line->forms,
+            fn(?FoundGrams $kept, WrittenAmount $form): ?FoundGrams => $this->reconciled($kept, $measured, $form, $line, $ingredient),
+            $first,
+        );
+    }
+
+    /** Of two forms of one amount the one that says it best: a weight before a volume, a unit before a count. */
+    private function reconciled(?FoundGrams $first, WrittenAmount $measured, WrittenAmount $form, Item $line, Ingredient $ingredient): ?FoundGrams
+    {
+        $second = $this->amountOf($form, $line, $ingredient);
         if ($first === null || $second === null) {
             return $first ?? $second;
         }
-        $isSecondWeight = $line->second->unit?->grams !== null;
-        $isFirstWeight = $measured->unit?->grams !== null;
-        [$kept, $other] = $isSecondWeight && !$isFirstWeight ? [$second, $first] : [$first, $second];
-        if (!$isFirstWeight && !$isSecondWeight && $measured->unit === null) {
-            [$kept, $other] = [$second, $first];
-        }
+        $isSecondBetter = self::rank($form) > ($first->rank ?? self::rank($measured));
+        [$kept, $other] = $isSecondBetter ? [$second, $first] : [$first, $second];
         $difference = $other->grams->value > 0.0 ? $kept->grams->value / $other->grams->value - 1.0 : 0.0;
         $tolerance = 2.0 * hypot($kept->relativeDoubt(), $other->relativeDoubt());
         $note = abs($difference) > max(0.15, $tolerance)
@@ -65,10 +68,22 @@ final readonly class AmountReading
             $kept->isAssumed,
             $note,
             $kept->isPack,
+            max(self::rank($form), $first->rank ?? self::rank($measured)),
         );
     }
 
-    private function amountOf(WrittenAmount $measured, ParsedLine $line, Ingredient $ingredient): ?FoundGrams
+    /** How well an amount says how much it is: 3 by weight, 2 by metric volume, 1 by another unit, 0 by count. */
+    private static function rank(WrittenAmount $amount): int
+    {
+        return match (true) {
+            $amount->unit === null => 0,
+            $amount->unit->grams !== null => $amount->unit->isVague() ? 1 : 3,
+            in_array($amount->unit->name, ['millilitre', 'centilitre', 'decilitre', 'litre'], true) => 2,
+            default => 1,
+        };
+    }
+
+    private function amountOf(WrittenAmount $measured, Item $line, Ingredient $ingredient): ?FoundGrams
     {
         $spread = $measured->isRange() ? ($measured->high - $measured->low) / sqrt(12.0) / $measured->middle() : 0.0;
         $spread = hypot(
@@ -136,7 +151,7 @@ final readonly class AmountReading
     }
 
     /** @return array{float, float, bool} g/ml, its relative doubt, and whether it is a guess */
-    private function densityFor(WrittenAmount $measured, ParsedLine $line, Ingredient $ingredient): array
+    private function densityFor(WrittenAmount $measured, Item $line, Ingredient $ingredient): array
     {
         $words = mb_strtolower("{$line->text} {$line->preparation}");
         $forms = $ingredient->portions->forms;
@@ -156,7 +171,7 @@ final readonly class AmountReading
         return [self::LOOSE_DENSITY, self::LOOSE_SPREAD, true];
     }
 
-    private function counted(WrittenAmount $measured, ParsedLine $line, Ingredient $ingredient): ?FoundGrams
+    private function counted(WrittenAmount $measured, Item $line, Ingredient $ingredient): ?FoundGrams
     {
         $counted = $measured->counted ?? 'whole';
         if ($counted === 'part') {
@@ -194,7 +209,7 @@ final readonly class AmountReading
     }
 
     /** @return array{string, Amount}|null what was counted and the grams of one */
-    private function weightOfOne(string $counted, ?string $size, ParsedLine $line, Ingredient $ingredient): ?array
+    private function weightOfOne(string $counted, ?string $size, Item $line, Ingredient $ingredient): ?array
     {
         $units = [...$ingredient->portions->units, ...CountryPacks::of($ingredient, $this->measures)];
         if ($counted === 'whole' && isset($units['fruit'])) {

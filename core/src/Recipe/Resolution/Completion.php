@@ -26,7 +26,7 @@ final readonly class Completion
      */
     public static function of(string $text, Catalogue $catalogue, Measures $measures): array
     {
-        $name = (new LineGrammar($measures))->read($text)->name;
+        $name = (new LineGrammar($measures, new NameReading($catalogue)))->read($text)->first()->name;
         $written = mb_strtolower(trim($name));
         if (mb_strlen($written) < self::LEAST_LETTERS || !str_ends_with(mb_strtolower(rtrim($text)), $written)) {
             return [];

@@ -9,7 +9,7 @@ use Vinculum\Facts\Row;
 use Vinculum\Facts\Words;
 use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\Measures;
-use Vinculum\Recipe\Parser\ParsedLine;
+use Vinculum\Recipe\Parser\Item;
 
 /** Words that mean one thing here and another there: "tomato sauce", "cider". */
 final readonly class CountryWords
@@ -21,7 +21,7 @@ final readonly class CountryWords
     private function __construct(public string $key, public array $others) {}
 
     /** What the name means where these measures are used; null where it means one thing everywhere, or nobody says. */
-    public static function in(Measures $measures, ParsedLine $line): ?self
+    public static function in(Measures $measures, Item $line): ?self
     {
         $country = $measures->country();
         $words = array_diff(NameWords::of($line->name), FactsFile::named('words')['says-nothing']->list('words'));

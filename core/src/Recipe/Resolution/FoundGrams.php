@@ -15,6 +15,7 @@ final readonly class FoundGrams
         public bool $isAssumed,
         public ?string $note,
         public bool $isPack,
+        public ?int $rank = null,
     ) {}
 
     /** The same, with something more to say about it. */

@@ -18,7 +18,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Parser\DecimalMark;
 use Vinculum\Recipe\Parser\LineGrammar;
-use Vinculum\Recipe\Parser\ParsedLine;
+use Vinculum\Recipe\Parser\Item;
 
 /** Turns a line of text into an ingredient and grams with doubt. */
 final readonly class LineResolver
@@ -39,7 +39,6 @@ final readonly class LineResolver
     private LineGrammar $grammar;
     private Measures $measures;
     private NameReading $names;
-    private LineParts $parts;
     private AmountReading $amounts;
 
     /**
@@ -52,10 +51,9 @@ final readonly class LineResolver
         float $partMillilitres = self::PART_MILLILITRES,
         private DecimalMark $mark = DecimalMark::NotShown,
     ) {
-        $this->grammar = new LineGrammar($measures, $mark);
         $this->measures = $measures;
         $this->names = new NameReading($catalogue);
-        $this->parts = new LineParts($this->grammar, $this->names);
+        $this->grammar = new LineGrammar($measures, $this->names, $mark);
         $this->amounts = new AmountReading($partMillilitres, $measures);
     }
 
@@ -66,34 +64,47 @@ final readonly class LineResolver
      */
     public function entries(string $text): array
     {
-        $parts = $this->parts->of($text);
-        if (count($parts) === 1) {
-            return [$this->resolve($text)];
+        $line = $this->grammar->read($text);
+        $entries = array_map($this->item(...), $line->items);
+        $isCut = strlen($text) > self::LONGEST_LINE && mb_strlen($text) > self::LONGEST_LINE;
+        if ($isCut) {
+            $entries = array_map(static fn(ResolvedLine $one): ResolvedLine => $one->cutAt(self::LONGEST_LINE), $entries);
+        }
+        if (count($entries) === 1) {
+            return [$entries[0]->of($text)->leaving($line->unread)];
         }
 
         return array_map(
-            fn(string $part, int $number): ResolvedLine => $this->resolve($part)->asPartOf($text, $number + 1),
-            $parts,
-            array_keys($parts),
+            static fn(ResolvedLine $entry, int $number): ResolvedLine
+                => $entry->asPartOf($text, $number + 1)->leaving($line->unread),
+            $entries,
+            array_keys($entries),
         );
     }
 
     /** The one ingredient of a line, or the first that it names. */
     public function resolve(string $text): ResolvedLine
     {
-        $line = $this->grammar->read($text);
+        return $this->entries($text)[0];
+    }
+
+    private function item(Item $line): ResolvedLine
+    {
         $matches = $this->names->match($line);
         $best = $this->names->understood($line, $matches);
-        $isOwn = $best !== null && $this->catalogue->get($best->key)->isOwn();
-        $meaning = $line->part !== null || $isOwn ? null : CountryWords::in($this->measures, $line);
-        [$without, $percent] = self::withoutPercent($text);
-        if ($percent !== null && !str_contains($best !== null && $best->isExact ? $best->alias : '', '%')) {
-            $line = $this->grammar->read($without)->of($text);
-            $matches = $this->names->match($line);
-            $best = $this->names->understood($line, $matches);
-        } else {
-            $percent = null;
+        $isGloss = false;
+        if ($line->gloss !== '') {
+            $gloss = $line->called($line->gloss);
+            $other = $this->names->understood($gloss, $found = $this->names->match($gloss));
+            $isGloss = $best === null && $other !== null;
+            if ($isGloss) {
+                [$line, $matches, $best] = [$gloss, $found, $other];
+            } elseif ($best !== null && $other !== null && $other->key !== $best->key) {
+                $differs = $other->key;
+            }
         }
+        $isOwn = $best !== null && $this->catalogue->get($best->key)->isOwn();
+        $meaning = $line->part !== null || $isOwn || $isGloss ? null : CountryWords::in($this->measures, $line);
         if ($best === null && $meaning === null) {
             return $this->unknown($line, $matches);
         }
@@ -110,7 +121,7 @@ final readonly class LineResolver
                 $others[] = $other->key;
             }
         }
-        $others = array_values(array_unique(array_diff($others, [$ingredient->key])));
+        $others = array_values(array_unique(array_diff([...(isset($differs) ? [$differs] : []), ...$others], [$ingredient->key])));
         if ($line->isNonsense) {
             return $this->without(
                 $line,
@@ -167,40 +178,16 @@ final readonly class LineResolver
                 Counts::plural($line->measured->unit->name ?? '', $line->measured->middle()),
             ));
         }
-        $isCut = strlen($text) > self::LONGEST_LINE && mb_strlen($text) > self::LONGEST_LINE;
-        if ($isCut) {
-            $found = $found->noting(sprintf('only the first %d letters of the line are read', self::LONGEST_LINE));
-        }
-        $sure = $isCut || $meaning !== null || $best === null ? Sureness::Likely : $this->names->sureness($line, $best);
+        $sure = $meaning !== null || $best === null || $isGloss || isset($differs)
+            ? Sureness::Likely
+            : $this->names->sureness($line, $best);
 
-        return $this->withStates($line, $ingredient, $found, $others, $sure, $percent);
-    }
-
-    /**
-     * A percentage says how strong a thing is, and is no part of what it is called.
-     *
-     * @return array{string, float|null} the line without it
-     */
-    private static function withoutPercent(string $text): array
-    {
-        $text = mb_substr(mb_scrub($text), 0, self::LONGEST_LINE);
-        if (preg_match(
-            '/(?<![\d.,])(\d{1,3}(?:[.,]\d+)?)\s?(?:%|per ?cent\b)(?:\s*(?:acidity|acid|abv|vol|alcohol|fat|cocoa(?: solids)?|proof)\b)?/iu',
-            $text,
-            $found,
-        ) !== 1) {
-            return [$text, null];
-        }
-
-        return [
-            trim((string) preg_replace('/\s*[(,]?\s*' . preg_quote($found[0], '/') . '\s*\)?\s*/u', ' ', $text, 1)),
-            (float) str_replace(',', '.', $found[1]),
-        ];
+        return $this->withStates($line, $ingredient, $found, $others, $sure, $line->percent);
     }
 
     /** @param list<string> $others */
     private function withStates(
-        ParsedLine $line,
+        Item $line,
         Ingredient $ingredient,
         FoundGrams $found,
         array $others,
@@ -302,7 +289,7 @@ final readonly class LineResolver
     }
 
     /** @param list<NameMatch> $near */
-    private function unknown(ParsedLine $line, array $near): ResolvedLine
+    private function unknown(Item $line, array $near): ResolvedLine
     {
         $keys = array_map(static fn(NameMatch $match): string => $match->key, array_slice($near, 0, 3));
         $names = array_map(fn(string $key): string => $this->catalogue->get($key)->name, $keys);
@@ -314,7 +301,7 @@ final readonly class LineResolver
 
     /** @param list<string> $others */
     private function without(
-        ParsedLine $line,
+        Item $line,
         ?Ingredient $ingredient,
         LineStatus $status,
         string $note,

@@ -11,15 +11,51 @@ use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameMatch;
 use Vinculum\Ingredient\NameSearch;
 use Vinculum\Ingredient\NameWords;
-use Vinculum\Recipe\Parser\ParsedLine;
+use Vinculum\Recipe\Parser\Item;
+use Vinculum\Recipe\Parser\Names;
+use Vinculum\Recipe\Parser\Token;
 
 /** Which ingredient a line names, and how surely: what it calls the thing, and every other way to read that. */
-final readonly class NameReading
+final readonly class NameReading implements Names
 {
     public function __construct(private Catalogue $catalogue) {}
 
+    /** @param list<Token> $tokens */
+    public function longestAt(array $tokens, int $at): int
+    {
+        $names = $this->catalogue->names();
+        [$said, $longest] = ['', 0];
+        for ($next = $at; $next < count($tokens); ++$next) {
+            $words = NameWords::of($tokens[$next]->text);
+            if ($words === [] && !$tokens[$next]->isMark('-')) {
+                break;
+            }
+            $said .= ($said === '' || $words === ['%'] ? '' : ' ') . implode(' ', $words);
+            if (!$names->begins($said) && ($tokens[$next + 1] ?? null)?->isMark('%') !== true) {
+                break;
+            }
+            if ($names->isWhole($said)) {
+                $longest = $next + 1 - $at;
+            }
+        }
+
+        return $longest;
+    }
+
+    public function knows(Item $item): bool
+    {
+        return $this->understood($item, $this->match($item)) !== null;
+    }
+
+    public function keyOf(string $text): ?string
+    {
+        $match = $this->catalogue->names()->find($text, 1)[0] ?? null;
+
+        return $match?->isExact === true ? $match->key : null;
+    }
+
     /** @return list<NameMatch> */
-    public function match(ParsedLine $line): array
+    public function match(Item $line): array
     {
         $names = $this->catalogue->names();
         $plain = $line->name;
@@ -51,7 +87,7 @@ final readonly class NameReading
      *
      * @param list<NameMatch> $matches
      */
-    public function understood(ParsedLine $line, array $matches): ?NameMatch
+    public function understood(Item $line, array $matches): ?NameMatch
     {
         if (FactsFile::named('words')['others']->isSaidIn($line->name, 'words')) {
             return null;
@@ -74,7 +110,7 @@ final readonly class NameReading
     }
 
     /** Whether the name was ours to the word, and means this before anything else. */
-    public function sureness(ParsedLine $line, NameMatch $match): Sureness
+    public function sureness(Item $line, NameMatch $match): Sureness
     {
         [$asked, $alias, $nothing] = [
             NameWords::of($line->name),
@@ -111,7 +147,7 @@ final readonly class NameReading
      *
      * @param array<string> $words
      */
-    private function areBrands(array $words, ParsedLine $line): bool
+    private function areBrands(array $words, Item $line): bool
     {
         $written = preg_split('/\s+/u', trim($line->name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $isAtStart = $line->amountText === '';
@@ -169,7 +205,7 @@ final readonly class NameReading
      *
      * @return list<string>
      */
-    private function otherReadings(ParsedLine $line): array
+    private function otherReadings(Item $line): array
     {
         $readings = [];
         if ($line->alternatives !== []) {
@@ -218,7 +254,7 @@ final readonly class NameReading
      *
      * @return list<NameMatch>
      */
-    private function unlessVegetable(ParsedLine $line, array $matches): array
+    private function unlessVegetable(Item $line, array $matches): array
     {
         $best = $matches[0] ?? null;
         $other = $best === null ? null : (FactsFile::named('words')['counted']->textOr($best->key, '') ?: null);
@@ -252,7 +288,7 @@ final readonly class NameReading
      *
      * @return list<NameMatch>
      */
-    private function unlessGround(ParsedLine $line, array $matches): array
+    private function unlessGround(Item $line, array $matches): array
     {
         $best = $matches[0] ?? null;
         $spooned = FactsFile::named('words')['spooned'];
@@ -278,7 +314,7 @@ final readonly class NameReading
      *
      * @return list<NameMatch>
      */
-    private function unlessPouredInstead(ParsedLine $line, array $matches): array
+    private function unlessPouredInstead(Item $line, array $matches): array
     {
         $best = $matches[0] ?? null;
         if ($best !== null && $line->measured?->unit?->millilitres !== null) {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Resolution;
 
-/** How much of one thing is likelier a slip than a recipe (writing.ini). */
+/** How much of one thing is likelier a slip than a recipe (reading.ini). */
 final readonly class PlausibleFacts
 {
-    public const FILE = 'writing';
+    public const FILE = 'reading';
     public const SECTION = 'plausible';
 
     /**

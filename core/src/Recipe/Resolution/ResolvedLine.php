@@ -7,22 +7,23 @@ namespace Vinculum\Recipe\Resolution;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Amount;
-use Vinculum\Recipe\Parser\ParsedLine;
+use Vinculum\Recipe\Parser\Item;
 
 /** A line as understood: which ingredient, how many grams with their doubt, and why. */
 final readonly class ResolvedLine
 {
     /**
-     * @param ParsedLine      $written      its own words, without an amount where they were not read
+     * @param Item      $written      its own words, without an amount where they were not read
      * @param Ingredient|null $ingredient   null where none was found
      * @param Amount|null     $grams        null where nothing can be counted
      * @param float|null      $millilitres  of the amount
      * @param Mixture         $hundredGrams what 100 g of it brings, its own states (roasted, seeded) worked in
      * @param list<string>    $alternatives keys it might also be, likeliest first
      * @param Sureness|null   $sure         how sure the name is; null where no ingredient was found
+     * @param list<string>    $unread       words of its text that have no role: with any, it is never certain
      */
     public function __construct(
-        public ParsedLine $written,
+        public Item $written,
         public ?Ingredient $ingredient,
         public ?Amount $grams,
         public ?float $millilitres,
@@ -32,12 +33,15 @@ final readonly class ResolvedLine
         public array $alternatives = [],
         public ?Sureness $sure = null,
         public LinePlace $place = new LinePlace(),
-    ) {}
+        public array $unread = [],
+    ) {
+        assert($unread === [] || $sure !== Sureness::Certain, 'with a word unread no line is certain');
+    }
 
     /** A heading that starts a stage, or an empty line: nothing goes in. */
     public static function heading(string $text): self
     {
-        return new self(ParsedLine::unread($text), null, null, null, LineStatus::Heading, null, Mixture::nothing());
+        return new self(new Item($text), null, null, null, LineStatus::Heading, null, Mixture::nothing());
     }
 
     /** Whether a text is a heading ("For the pot:") or empty. */
@@ -49,14 +53,14 @@ final readonly class ResolvedLine
     /** A line that is kept but not looked at. */
     public static function unread(string $text, string $note): self
     {
-        return new self(ParsedLine::unread($text), null, null, null, LineStatus::Unknown, $note, Mixture::nothing());
+        return new self(new Item($text), null, null, null, LineStatus::Unknown, $note, Mixture::nothing());
     }
 
     /** So many grams of an ingredient, with no text behind it. */
     public static function ofGrams(Ingredient $ingredient, Amount $grams): self
     {
         return new self(
-            ParsedLine::unread(''),
+            new Item(''),
             $ingredient,
             $grams,
             null,
@@ -93,6 +97,40 @@ final readonly class ResolvedLine
             'note' => $note,
             'hundredGrams' => Mixture::nothing(),
         ]);
+    }
+
+    /**
+     * The same, some words of its text having no role.
+     *
+     * @param list<string> $unread
+     */
+    public function leaving(array $unread): self
+    {
+        $note = 'not read: "' . implode('", "', $unread) . '"';
+
+        return $unread === [] ? $this : $this->with([
+            'unread' => $unread,
+            'sure' => $this->sure === null ? null : Sureness::Likely,
+            'note' => $this->note === null ? $note : "{$note}; {$this->note}",
+        ]);
+    }
+
+    /** The same, its text being longer than anybody reads. */
+    public function cutAt(int $letters): self
+    {
+        $note = "only the first {$letters} letters of the line are read";
+
+        return $this->with([
+            'sure' => $this->sure === null ? null : Sureness::Likely,
+            'status' => $this->status === LineStatus::Measured ? LineStatus::Assumed : $this->status,
+            'note' => $this->note === null ? $note : "{$note}; {$this->note}",
+        ]);
+    }
+
+    /** The same, read from this whole text. */
+    public function of(string $text): self
+    {
+        return $this->with(['written' => $this->written->of($text)]);
     }
 
     /** The same, with something more that is not sure. */

@@ -8,9 +8,8 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\Measures;
-use Vinculum\Recipe\Parser\LeadIn;
+use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\LineGrammar;
-use Vinculum\Recipe\Parser\WrittenText;
 use Vinculum\Recipe\Resolution\NameReading;
 
 /** The signs by which a line of a page tells what it is: its wording, its shape, where it stands. */
@@ -37,8 +36,8 @@ final class LineSigns
 
     public function __construct(Catalogue $catalogue)
     {
-        $this->grammar = new LineGrammar(Measures::Us);
         $this->names = new NameReading($catalogue);
+        $this->grammar = new LineGrammar(Measures::Us, $this->names);
     }
 
     /** A line without marks of layout: "## Method", "**For the sauce**", "=== Spice blend ===". */
@@ -162,8 +161,8 @@ final class LineSigns
      */
     private function ofAnIngredient(string $line, string $plain, array $words): array
     {
-        $written = WrittenText::line($plain);
-        $parsed = $this->grammar->read((string) preg_replace('/^\d{1,2}[.)]\s+/u', '', $written));
+        $line = $this->grammar->read((string) preg_replace('/^\d{1,2}[.)]\s+/u', '', $plain));
+        $parsed = $line->first();
         $match = $this->names->understood($parsed, $this->names->match($parsed));
         $isKnown = $match !== null && $match->score >= 0.6;
         $said = array_filter(
@@ -181,7 +180,7 @@ final class LineSigns
         // "a sauce for ducks, and I love it": an article is a number only before a thing
         $isArticle = in_array(mb_strtolower(trim($parsed->amountText)), ['a', 'an'], true) && count($words) > 5;
         if ($isOfSomething && !$isArticle && trim($parsed->amountText) !== '') {
-            $isAtStart = str_starts_with($written, $parsed->amountText) || LeadIn::without($written) !== $written;
+            $isAtStart = ($parsed->amountSpan[0] ?? 0) <= $line->begins;
             $signs[] = $isAtStart || $parsed->part !== null ? 'amount' : 'ends-in-amount';
             if ($isAtStart && $amount?->unit !== null && !$amount->unit->isVague()) {
                 $signs[] = 'measured';
@@ -190,11 +189,13 @@ final class LineSigns
                 $signs[] = 'count-only';
             }
         }
-        if ($isOfSomething && $isKnown && LeadIn::without($written) !== $written) {
+        if ($isOfSomething && $isKnown && $line->isLedUpTo) {
             $signs[] = 'lead-in';
         }
         if ($isKnown) {
-            $signs[] = count($said) <= 4 ? 'known' : 'half-known';
+            $others = array_slice($line->items, 1);
+            $areKnown = array_filter($others, fn(Item $one): bool => !$this->names->knows($one)) === [];
+            $signs[] = count($said) <= 4 && $areKnown && count($line->unread) < 2 ? 'known' : 'half-known';
         }
         if ($isKnown && $amount === null && count($words) <= 4) {
             $signs[] = 'bare-name';
@@ -205,7 +206,8 @@ final class LineSigns
         if (preg_match('/\bto taste\b|\bas needed\b|\bfor (?:frying|garnish|serving)\b|\bto (?:serve|garnish)\b/iu', $plain) === 1 && count($words) <= 9) {
             $signs[] = 'to-taste';
         }
-        if ($parsed->part !== null || preg_match('/^\pL+(?: \pL+)?\s*(?:and|&|,)\s*(?:\pL+ ){0,3}\pL+$/u', $plain) === 1 && $this->isPair($plain)) {
+        $isSentence = preg_match('/[.!]$/u', $plain) === 1;
+        if ($parsed->part !== null && !$isSentence || preg_match('/^\pL+(?: \pL+)?\s*(?:and|&|,)\s*(?:\pL+ ){0,3}\pL+$/u', $plain) === 1 && $this->isPair($plain)) {
             $signs[] = 'several';
         }
 
@@ -215,7 +217,7 @@ final class LineSigns
     private function isPair(string $plain): bool
     {
         foreach (preg_split('/\s{0,8}(?:\band\b|&|,)\s{0,8}/iu', $plain) ?: [] as $item) {
-            $parsed = $this->grammar->read($item);
+            $parsed = $this->grammar->read($item)->first();
             if ($this->names->understood($parsed, $this->names->match($parsed)) === null) {
                 return false;
             }

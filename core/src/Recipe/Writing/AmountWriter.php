@@ -13,7 +13,6 @@ use Vinculum\Quantity\Units;
 use Vinculum\Quantity\Vessels;
 use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Parser\WrittenAmount;
-use Vinculum\Recipe\Parser\WrittenText;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
@@ -53,7 +52,7 @@ final class AmountWriter
     {
         $measured = $line->written->measured;
 
-        return $measured === null || $line->written->amountText === '' || !$measured->isSensible()
+        return $measured === null || $line->written->amountSpan === null || !$measured->isSensible()
             ? $line->written->text
             : self::inCounts($line, $measured, self::countOf($measured, $line) * $factor, null, $measures);
     }
@@ -127,7 +126,7 @@ final class AmountWriter
     {
         $count = $line->written->measured === null ? 0.0 : self::countOf($line->written->measured, $line);
 
-        return $count > 0.0 && $line->grams !== null && $line->grams->value > 0.0 && $line->written->amountText !== ''
+        return $count > 0.0 && $line->grams !== null && $line->grams->value > 0.0 && $line->written->amountSpan !== null
             ? $line->grams->value / $count
             : null;
     }
@@ -163,14 +162,6 @@ final class AmountWriter
         };
     }
 
-    /** The text that its amount is written into: as it stands, or without odd spaces and signs where those hide it. */
-    private static function base(ResolvedLine $line): string
-    {
-        $text = $line->written->text;
-
-        return str_contains($text, $line->written->amountText) ? $text : WrittenText::line($text);
-    }
-
     private static function written(ResolvedLine $line, float $count, Measures $measures): string
     {
         $measured = $line->written->measured;
@@ -192,20 +183,16 @@ final class AmountWriter
     /** The line with another amount in its place, and without what was told of the old one in brackets. */
     private static function replacing(ResolvedLine $line, string $amount): string
     {
-        $text = self::base($line);
-        $at = strpos($text, $line->written->amountText);
-        if ($at === false) {
-            // what it was read from cannot be found in it again: told anew
-            return "{$amount} {$line->written->name}";
-        }
-        $after = substr($text, $at + strlen($line->written->amountText));
+        $text = $line->written->text;
+        [$from, $to] = $line->written->amountSpan ?? [0, 0];
+        $after = substr($text, $to);
         $after = preg_replace(
             '/\s*\((?:about |approx\.? |~)?[\d.,\/¼½¾⅓⅔⅛]+\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp)\b[^)]*\)/iu',
             '',
             $after,
         ) ?? $after;
 
-        return substr($text, 0, $at) . $amount . (preg_match(
+        return substr($text, 0, $from) . $amount . (preg_match(
             '/^[\s,)\]]|^$/u',
             $after,
         ) === 1 ? '' : ' ') . $after;

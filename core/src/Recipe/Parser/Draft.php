@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Parser;
+
+/** One thing of a line while it is being read: which tokens are its amount, its name, and what else is said of it. */
+final class Draft
+{
+    /** @var list<WrittenAmount> the same amount in several forms */
+    public array $amounts = [];
+
+    /** @var list<int> tokens of the amount */
+    public array $amountTokens = [];
+
+    /** @var list<int> */
+    public array $name = [];
+
+    /** @var list<list<int>> what is said of it, each in one go */
+    public array $said = [];
+
+    /** @var list<string> */
+    public array $alternatives = [];
+
+    /** @var list<string> */
+    public array $tags = [];
+
+    public ?string $part = null;
+    public ?string $gloss = null;
+    public ?string $sameAs = null;
+    public ?float $percent = null;
+    public bool $isEach = false;
+    public bool $isSome = false;
+    public bool $isEqual = false;
+    public bool $isToTaste = false;
+    /** Said of it, or named, only by words that are one of a mixture: "soy/mirin mix". */
+    public bool $isMix = false;
+
+    /** @var list<float> */
+    public array $shares = [];
+
+    /** Its name, where it stands elsewhere or is put together. */
+    public ?string $called = null;
+
+    /** Its amount in words, where it is worked out. */
+    public ?string $amountText = null;
+
+    public function measured(): ?WrittenAmount
+    {
+        return $this->amounts[0] ?? null;
+    }
+
+    public function hasAmount(): bool
+    {
+        return $this->amounts !== [];
+    }
+
+    public function isCounted(): bool
+    {
+        return $this->hasAmount() && $this->amounts[0]->unit === null;
+    }
+}

@@ -1,0 +1,382 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Parser;
+
+use Vinculum\Ingredient\NameWords;
+
+/** Joins the tokens of a line into phrases: amounts, names, words, joiners, brackets. Every token is of one phrase. */
+final readonly class PhraseGrammar
+{
+    private const OPEN = ['(' => ')', '[' => ']', '{' => '}'];
+    private const BETWEEN = [',', ';', '+', '&', '/', '|', ':', '•', '·', '=', '…', '...'];
+    private const DASHES = ['-', '–', '—', '−'];
+    /** Two amounts in a row that lie no further apart than this are one, said twice. */
+    private const ALIKE = 0.45;
+    /** Two bounds of what "1 cup or 250 ml" can be one amount. */
+    private const DEEPEST = 4;
+
+    public function __construct(private QuantityGrammar $quantities, private Names $names) {}
+
+    /**
+     * @param list<Token> $tokens
+     *
+     * @return list<Phrase>
+     */
+    public function phrases(array $tokens): array
+    {
+        return $this->from($tokens, 0, 0);
+    }
+
+    /**
+     * @param list<Token> $tokens
+     *
+     * @return list<Phrase>
+     */
+    private function from(array $tokens, int $from, int $depth): array
+    {
+        $phrases = [];
+        $at = $from;
+        while ($at < count($tokens)) {
+            $phrase = $this->next($tokens, $at, $phrases, $depth);
+            $phrases[] = $phrase;
+            $at = max($at + 1, $phrase->to);
+        }
+
+        return $phrases;
+    }
+
+    /**
+     * @param list<Token>  $tokens
+     * @param list<Phrase> $before
+     */
+    private function next(array $tokens, int $at, array $before, int $depth): Phrase
+    {
+        $token = $tokens[$at];
+        $last = $before === [] ? null : $before[count($before) - 1];
+        $isAtStart = $last === null || $last->is(PhraseKind::Joiner, PhraseKind::Each, PhraseKind::Some, PhraseKind::Mark)
+            || ($last->is(PhraseKind::Word) && (in_array($tokens[$last->from]->lower, ['of', 'from', 'x'], true)
+                || Vocabulary::fieldOf('part-of', $tokens[$last->from]->lower) !== null));
+        if (isset(self::OPEN[$token->text]) && $token->isMark()) {
+            return $this->bracket($tokens, $at, $depth);
+        }
+        if ($token->isMark()) {
+            $isNegative = $isAtStart && $token->isMark('-', '−', '~', '≈', '<', '>') && ($tokens[$at + 1] ?? null)?->isNumber() === true;
+            $amount = $isNegative ? $this->amount($tokens, $at, true) : null;
+
+            return $amount ?? $this->mark($tokens, $at);
+        }
+        return $this->measure($tokens, $at, $isAtStart, $before)
+            ?? $this->counted($tokens, $at, $isAtStart, $last)
+            ?? $this->word($tokens, $at, $last);
+    }
+
+    /**
+     * "50 %", "3:1:1", "equal parts", "the same of", "a little".
+     *
+     * @param list<Token>  $tokens
+     * @param list<Phrase> $before
+     */
+    private function measure(array $tokens, int $at, bool $isAtStart, array $before): ?Phrase
+    {
+        if ($tokens[$at]->isNumber()) {
+            return $this->percent($tokens, $at) ?? $this->ratio($tokens, $at);
+        }
+        $equal = $isAtStart ? Vocabulary::phraseAt('equal', $tokens, $at) : 0;
+        $isLead = $equal > 0
+            && ($tokens[$at + $equal] ?? null)?->isWord() === true
+            && array_filter($before, static fn(Phrase $one): bool => !$one->is(PhraseKind::Mark)) === [];
+        if ($isLead) {
+            return new Phrase(PhraseKind::Equal, $at, $at + $equal);
+        }
+        $same = $isAtStart ? Vocabulary::phraseAt('same', $tokens, $at) : 0;
+        if ($same > 0 && ($tokens[$at + $same] ?? null)?->isWord() === true) {
+            return new Phrase(PhraseKind::Same, $at, $at + $same);
+        }
+        $toTaste = $before === [] ? Vocabulary::phraseAt('some', $tokens, $at, 'behind') : 0;
+        if ($toTaste > 0) {
+            return new Phrase(PhraseKind::Some, $at, $at + $toTaste);
+        }
+        $some = $isAtStart ? Vocabulary::phraseAt('some-of', $tokens, $at) : 0;
+        $next = $tokens[$at + $some] ?? null;
+        $about = Vocabulary::phraseAt('about', $tokens, $at);
+        if ($some > 0 && $next?->isWord() === true && ($about < $some || !$this->isAmountNext($tokens, $at + $about))) {
+            return new Phrase(PhraseKind::Some, $at, $at + $some, says: $tokens[$at]->lower);
+        }
+        $each = Vocabulary::phraseAt('each', $tokens, $at);
+
+        return $each > 0 ? new Phrase(PhraseKind::Each, $at, $at + $each) : null;
+    }
+
+    /** @param list<Token> $tokens */
+    private function counted(array $tokens, int $at, bool $isAtStart, ?Phrase $last): ?Phrase
+    {
+        $name = $this->names->longestAt($tokens, $at);
+        $isNumber = $tokens[$at]->isNumber();
+        // "x 2" behind a name
+        $isTimes = $tokens[$at]->isWord('x') && ($tokens[$at + 1] ?? null)?->isNumber() === true && $last !== null;
+        if ($isTimes) {
+            return $this->amount($tokens, $at + 1, true, $at);
+        }
+        $mayBe = $isNumber || $isAtStart;
+        $amount = $mayBe ? $this->amount($tokens, $at, $isAtStart) : null;
+        if ($amount !== null && $name > 1) {
+            // "five spice" is a name, "tin tomatoes" is one of them
+            $rest = $at + $name - $amount->to;
+            $amount = $rest > 0 && $this->names->longestAt($tokens, $amount->to) >= $rest ? $amount : null;
+        }
+
+        return $amount;
+    }
+
+    /**
+     * @param list<Token> $tokens
+     */
+    private function amountAt(array $tokens, int $at, int $name): ?Phrase
+    {
+        $amount = $name < 2 ? $this->amount($tokens, $at, true) : null;
+
+        return $amount !== null && $amount->amounts[0]->unit === null && $amount->amounts[0]->counted === 'whole' ? null : $amount;
+    }
+
+    /**
+     * An amount, and the same again in other units: "200 g / 7 oz / 1 cup".
+     *
+     * @param list<Token> $tokens
+     */
+    private function amount(array $tokens, int $at, bool $isAtStart, ?int $from = null): ?Phrase
+    {
+        $cursor = new Cursor($tokens, $at);
+        $first = $this->quantities->quantity($cursor);
+        if ($first === null) {
+            return null;
+        }
+        $isBare = $first->unit === null && $first->counted === 'whole';
+        $next = $cursor->peek();
+        if (!$isAtStart && $isBare) {
+            // within a name a bare number is part of it: "type 00 flour"
+            $counted = $next?->isWord() === true ? Counts::named($next->text) : null;
+            $isLast = $next === null || $next->isMark();
+            if ($counted !== null && !$isLast) {
+                $cursor->move();
+                $first = $first->of($counted);
+            } elseif (!$isLast) {
+                return null;
+            }
+        }
+        if ($cursor->phraseOf('or-so') > 0) {
+            $cursor->move($cursor->phraseOf('or-so'));
+            $cursor->skipWord('of');
+        }
+        $forms = [$first];
+        while (($form = $this->anotherForm($cursor, $forms)) !== null) {
+            $forms[] = $form;
+        }
+
+        return new Phrase(PhraseKind::Amount, $from ?? $at, $cursor->position(), $forms);
+    }
+
+    /** @param non-empty-list<WrittenAmount> $forms */
+    private function anotherForm(Cursor $cursor, array $forms): ?WrittenAmount
+    {
+        $start = $cursor->position();
+        $first = $forms[0];
+        $isSure = $cursor->skipMark('/', '=', '|');
+        $isJoined = $isSure || $cursor->skipMark(',', ';') || $cursor->skipWord('or');
+        if ($isJoined) {
+            $cursor->skipWord('or');
+            $form = $this->quantities->quantity($cursor);
+            $isUnit = $form?->unit !== null && ($isSure || $first->unit !== null);
+            if ($form !== null && $isUnit && ($isSure || self::areAlike($first, $form))) {
+                if ($cursor->peek()?->isMark(',') === true && $cursor->peek(1)?->isWord('of') === true) {
+                    $cursor->move(2);
+                }
+
+                return $form;
+            }
+        }
+        $cursor->backTo($start);
+
+        return null;
+    }
+
+    /** Whether two amounts can be one: a weight and a volume may always be. */
+    private static function areAlike(WrittenAmount $one, WrittenAmount $other): bool
+    {
+        [$grams, $millilitres] = [$one->unit?->grams, $one->unit?->millilitres];
+        [$ofGrams, $ofMillilitres] = [$other->unit?->grams, $other->unit?->millilitres];
+        $ratio = match (true) {
+            $grams !== null && $ofGrams !== null => $one->middle() * $grams / max(1e-9, $other->middle() * $ofGrams),
+            $millilitres !== null && $ofMillilitres !== null
+                => $one->middle() * $millilitres / max(1e-9, $other->middle() * $ofMillilitres),
+            default => 1.0,
+        };
+
+        return abs(log(max(1e-9, $ratio))) < self::ALIKE;
+    }
+
+    /** @param list<Token> $tokens */
+    private function percent(array $tokens, int $at): ?Phrase
+    {
+        $cursor = new Cursor($tokens, $at + 1);
+        $isPercent = $cursor->skipMark('%') || $cursor->skipWord('percent')
+            || ($cursor->peek()?->isWord('per') === true && $cursor->peek(1)?->isWord('cent') === true);
+        if (!$isPercent || $this->names->longestAt($tokens, $at) > 1) {
+            return null;
+        }
+        if ($cursor->skipWord('per')) {
+            $cursor->move();
+        }
+        while (Vocabulary::has('strength', $cursor->peek()->lower ?? '')) {
+            $cursor->move();
+        }
+
+        return new Phrase(PhraseKind::Percent, $at, $cursor->position(), shares: [$tokens[$at]->number]);
+    }
+
+    /** @param list<Token> $tokens */
+    private function ratio(array $tokens, int $at): ?Phrase
+    {
+        $shares = [$tokens[$at]->number];
+        $end = $at + 1;
+        while (($tokens[$end] ?? null)?->isMark(':') === true && ($tokens[$end + 1] ?? null)?->isNumber() === true) {
+            $shares[] = $tokens[$end + 1]->number;
+            $end += 2;
+        }
+        if (count($shares) < 2) {
+            return null;
+        }
+        while (($tokens[$end] ?? null)?->isWord('ratio', 'mix', 'mixture', 'of', 'blend') === true) {
+            ++$end;
+        }
+
+        return new Phrase(PhraseKind::Ratio, $at, $end, shares: $shares);
+    }
+
+    /** @param list<Token> $tokens */
+    private function bracket(array $tokens, int $at, int $depth): Phrase
+    {
+        [$open, $close, $nested, $end] = [$tokens[$at]->text, self::OPEN[$tokens[$at]->text], 0, null];
+        for ($next = $at; $next < count($tokens); ++$next) {
+            $nested += $tokens[$next]->isMark($open) ? 1 : ($tokens[$next]->isMark($close) ? -1 : 0);
+            if ($nested === 0) {
+                $end = $next;
+                break;
+            }
+        }
+        if ($end === null || $depth > self::DEEPEST) {
+            return new Phrase(PhraseKind::Mark, $at, $at + 1);
+        }
+        $word = $tokens[$at + 1] ?? null;
+        if ($open === '[' && $end === $at + 2 && $word?->isWord() === true && Vocabulary::has('tags', $word->lower)) {
+            return new Phrase(PhraseKind::Tag, $at, $end + 1, says: $word->lower);
+        }
+
+        return new Phrase(PhraseKind::Bracket, $at, $end + 1, inner: $this->from(array_slice($tokens, 0, $end), $at + 1, $depth + 1));
+    }
+
+    /** @param list<Token> $tokens */
+    private function mark(array $tokens, int $at): Phrase
+    {
+        $token = $tokens[$at];
+        $next = $tokens[$at + 1] ?? null;
+        if ($token->isMark(...self::BETWEEN) || preg_match('/^(?:…|\.|\s\.)+$/u', $token->text) === 1 && strlen($token->text) > 2) {
+            $says = match ($token->text) {
+                '•', '·', '|' => ';',
+                '&' => 'and',
+                default => $token->text[0] === '.' || $token->text[0] === ' ' || $token->text === '…' ? '-' : $token->text,
+            };
+            $to = $at + 1;
+            // ", and", "; plus", ": "
+            if (in_array($says, [',', ';'], true) && $next?->isWord('and', 'plus') === true) {
+                return new Phrase(PhraseKind::Joiner, $at, $at + 2, says: $next->lower === 'and' ? 'and' : 'plus');
+            }
+
+            return new Phrase(PhraseKind::Joiner, $at, $to, says: $says);
+        }
+        $isSpaced = $token->isMark(...self::DASHES) && !($token->isGlued && $next?->isGlued === true);
+
+        return $isSpaced
+            ? new Phrase(PhraseKind::Joiner, $at, $at + 1, says: '-')
+            : new Phrase(PhraseKind::Mark, $at, $at + 1);
+    }
+
+    /** @param list<Token> $tokens */
+    private function word(array $tokens, int $at, ?Phrase $last): Phrase
+    {
+        $name = max($this->names->longestAt($tokens, $at), Vocabulary::phraseAt('one-thing', $tokens, $at));
+        $stirred = Vocabulary::phraseAt('stirred-in', $tokens, $at);
+        if ($stirred > 0 && $last !== null && $this->isAmountNext($tokens, $at + $stirred)) {
+            return new Phrase(PhraseKind::Joiner, $at, $at + $stirred, says: '+');
+        }
+        $purpose = $last === null ? 0 : Vocabulary::phraseAt('purposes', $tokens, $at);
+        if ($purpose > 0 && $name <= $purpose) {
+            return new Phrase(PhraseKind::Purpose, $at, $at + $purpose);
+        }
+        if ($name > 0) {
+            return new Phrase(PhraseKind::Food, $at, $at + $name);
+        }
+        $token = $tokens[$at];
+        if ($token->isWord('and', 'plus', 'or') && $last !== null) {
+            $isBoth = $token->isWord('and') && ($tokens[$at + 1] ?? null)?->isMark('/') === true && ($tokens[$at + 2] ?? null)?->isWord('or') === true;
+
+            return new Phrase(PhraseKind::Joiner, $at, $at + ($isBoth ? 3 : 1), says: $isBoth ? 'or' : $token->lower);
+        }
+        $isForUse = $last !== null && $token->isWord('for') && !$last->is(PhraseKind::Joiner);
+        if ($isForUse) {
+            return new Phrase(PhraseKind::Purpose, $at, $at + 1);
+        }
+        if ($last !== null && $token->isWord('with') && $this->isAmountNext($tokens, $at + 1)) {
+            return new Phrase(PhraseKind::Joiner, $at, $at + 1, says: '+');
+        }
+        $isSize = Vocabulary::phraseAt('cut-in', $tokens, $at);
+        if ($isSize > 0 && $last !== null && ($end = $this->cutEnd($tokens, $at + $isSize)) !== null) {
+            // "in 2 cm lengths": how it is cut is no part of its name
+            return new Phrase(PhraseKind::Purpose, $at, $end, says: 'cut');
+        }
+
+        return new Phrase(PhraseKind::Word, $at, $at + 1);
+    }
+
+    /**
+     * Where "2 cm lengths", "small cubes" end; null where there are none.
+     *
+     * @param list<Token> $tokens
+     */
+    private function cutEnd(array $tokens, int $at): ?int
+    {
+        for ($next = $at; $next < min(count($tokens), $at + 8); ++$next) {
+            $token = $tokens[$next];
+            if ($token->isWord() && Vocabulary::has('cut-in', $token->lower, 'pieces')) {
+                return $next + 1;
+            }
+            $isSize = $token->isNumber() || $token->isMark('-', '–', '"', '/')
+                || ($token->isWord() && (Vocabulary::has('beside', $token->lower) || NameWords::isDescriptor($token->lower)
+                    || Vocabulary::has('cut-in', $token->lower, 'sizes')));
+            if (!$isSize) {
+                return null;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Whether an amount of something stands here: in a unit, or a number of its own.
+     *
+     * @param list<Token> $tokens
+     */
+    public function isAmountAt(array $tokens, int $at): bool
+    {
+        return $tokens[$at]->isNumber() || $this->amountAt($tokens, $at, $this->names->longestAt($tokens, $at)) !== null
+            || $tokens[$at]->isWord('one', 'two', 'three', 'four', 'five', 'six', 'another', 'half')
+            || Vocabulary::phraseAt('part-of', $tokens, $at + ($tokens[$at]->isWord('the', 'a') ? 1 : 0), 'juice') > 0;
+    }
+
+    /** @param list<Token> $tokens */
+    private function isAmountNext(array $tokens, int $at): bool
+    {
+        return $this->amountAt($tokens, $at, 0) !== null || ($tokens[$at] ?? null)?->isNumber() === true;
+    }
+}
