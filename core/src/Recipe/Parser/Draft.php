@@ -33,8 +33,8 @@ final class Draft
     public bool $isSome = false;
     public bool $isEqual = false;
     public bool $isToTaste = false;
-    /** Said of it, or named, only by words that are one of a mixture: "soy/mirin mix". */
-    public bool $isMix = false;
+    /** Its name has nothing to do with those before: "the same of". */
+    public bool $isApart = false;
 
     /** @var list<float> */
     public array $shares = [];

@@ -28,6 +28,9 @@ final class LineReading
     /** @var list<Draft> */
     private array $drafts = [];
 
+    /** What joins the last name to those before. */
+    private string $lastJoiner = '';
+
     /** @var list<Draft> parts of a fruit that a bracket behind it names */
     private array $parts = [];
 
@@ -141,11 +144,11 @@ final class LineReading
     private function drafted(array $clause): array
     {
         $drafts = [$draft = new Draft()];
-        $isBehind = false;
+        [$isBehind, $isNote] = [false, false];
         $purpose = [];
         foreach ($clause as $phrase) {
             $tokens = range($phrase->from, $phrase->to - 1);
-            if ($purpose !== [] && $phrase->is(PhraseKind::Word, PhraseKind::Food, PhraseKind::Amount, PhraseKind::Some, PhraseKind::Each, PhraseKind::Same)) {
+            if ($purpose !== [] && !$phrase->is(PhraseKind::Purpose, PhraseKind::Tag, PhraseKind::Bracket, PhraseKind::Mark)) {
                 array_push($purpose, ...$tokens);
                 continue;
             }
@@ -158,6 +161,7 @@ final class LineReading
                         }
                         $drafts[] = $draft = new Draft();
                     }
+                    $this->takeSource($draft);
                     if (!$draft->hasAmount() || !$this->addForms($draft, $phrase, $tokens)) {
                         $this->setAmount($draft, $phrase, $tokens);
                     }
@@ -199,8 +203,11 @@ final class LineReading
                         $draft->said[] = $tokens;
                         $this->role($tokens, Role::State);
                     } else {
-                        $purpose = $tokens;
+                        array_push($purpose, ...$tokens);
                     }
+                    break;
+                case PhraseKind::Note:
+                    [$purpose, $isNote] = [$tokens, true];
                     break;
                 case PhraseKind::Food:
                 case PhraseKind::Word:
@@ -217,8 +224,9 @@ final class LineReading
             }
         }
         if ($purpose !== []) {
-            $this->role($purpose, Role::Purpose);
+            $this->role($purpose, $isNote ? Role::Note : Role::Purpose);
             $draft->said[] = $purpose;
+            $this->option($draft, $purpose);
             $draft->isToTaste = Vocabulary::phraseAt('some', $this->tokens, $purpose[0], 'behind') > 0;
         }
         foreach ($drafts as $one) {
@@ -226,6 +234,17 @@ final class LineReading
         }
 
         return $drafts;
+    }
+
+    /** "lemon juice from 2 lemons": the juice of so many. */
+    private function takeSource(Draft $draft): void
+    {
+        $count = count($draft->name);
+        $part = $count > 2 ? Vocabulary::fieldOf('part-of', $this->tokens[$draft->name[$count - 2]]->lower) : null;
+        if ($part !== null && !$draft->hasAmount() && $this->tokens[$draft->name[$count - 1]]->isWord('from', 'of')) {
+            $this->role($draft->name, Role::Part);
+            [$draft->part, $draft->name] = [$part, []];
+        }
     }
 
     /** @param list<int> $tokens */
@@ -391,6 +410,7 @@ final class LineReading
 
     private function join(string $joiner, Draft $draft): void
     {
+        $this->lastJoiner = $joiner === '' || !$this->tells($draft->name) ? $this->lastJoiner : $joiner;
         $current = $this->drafts === [] ? null : $this->drafts[count($this->drafts) - 1];
         $tells = $this->tells($draft->name);
         if ($current === null) {
@@ -573,7 +593,7 @@ final class LineReading
             return;
         }
         if ($draft->sameAs !== null) {
-            $draft->sameAs = null;
+            [$draft->sameAs, $draft->isApart] = [null, true];
             $draft->amounts = $current->amounts;
             $draft->amountTokens = $current->amountTokens;
             $this->drafts[] = $draft;
@@ -627,6 +647,9 @@ final class LineReading
     private function isTurned(Draft $current, Draft $draft): bool
     {
         $said = $this->textOf($draft->name);
+        if (array_diff(NameWords::of($this->nameOf($current)), NameWords::of($said)) === []) {
+            return false;
+        }
         $turned = $this->names->keyOf("{$said} {$this->nameOf($current)}");
 
         return $turned !== null && in_array($this->names->keyOf($said), [null, $turned], true);
@@ -724,7 +747,8 @@ final class LineReading
         $this->lean();
         $this->drafts = array_slice($this->drafts, 0, self::MOST_ITEMS);
         foreach ($this->drafts as $draft) {
-            $this->roleOfName($draft);
+            $this->cutBehind($draft);
+            $this->role($draft->name, Role::Name);
             foreach ($draft->said as $said) {
                 $this->roleOfSaid($said);
             }
@@ -746,26 +770,46 @@ final class LineReading
     {
         $last = $this->drafts[count($this->drafts) - 1];
         $noun = count($last->name) > 1 ? $this->tokens[$last->name[count($last->name) - 1]] : null;
-        if ($noun === null || count($this->drafts) < 2) {
+        if ($noun === null || count($this->drafts) < 2 || !in_array($this->lastJoiner, ['and', '&', 'or', '/'], true)) {
             return;
         }
+        $leaning = [];
+        $isPoured = in_array($noun->lower, ['juice', 'zest'], true);
         foreach (array_slice($this->drafts, 0, -1) as $draft) {
             $name = $this->nameOf($draft);
-            $isPoured = in_array($noun->lower, ['juice', 'zest'], true);
-            if (
-                $name !== '' && $draft->called === null && $draft->part === null
-                && !str_contains(mb_strtolower($name), $noun->lower)
-                && ($isPoured || !$this->isKnown($draft)) && $this->isNameKnown("{$name} {$noun->text}")
-            ) {
-                $draft->called = "{$name} {$noun->text}";
+            $isOpen = $name !== '' && $draft->called === null && $draft->part === null && !$last->isApart;
+            $isKnown = $this->isKnown($draft);
+            $leans = $isOpen && !str_contains(mb_strtolower($name), $noun->lower)
+                && (!$isKnown || $isPoured && $draft->amountTokens === $last->amountTokens)
+                && $this->isNameKnown("{$name} {$noun->text}");
+            if ($isKnown && !$leans) {
+                return;
             }
+            if ($leans) {
+                $leaning[] = [$draft, "{$name} {$noun->text}"];
+            }
+        }
+        foreach ($leaning as [$draft, $called]) {
+            $draft->called = $called;
         }
     }
 
-    /** The words before a name that say nothing of what it is are none of it, as long as something stays. */
-    private function roleOfName(Draft $draft): void
+    /** "2 tbsp oil over a low flame": what stands behind a name and is none of it is said of it. */
+    private function cutBehind(Draft $draft): void
     {
-        $this->role($draft->name, Role::Name);
+        if ($draft->called !== null || count($draft->name) < 2 || $this->isKnown($draft)) {
+            return;
+        }
+        for ($at = count($draft->name) - 1; $at > 0; --$at) {
+            $name = array_slice($draft->name, 0, $at);
+            $isCut = Vocabulary::has('behind', $this->tokens[$draft->name[$at]]->lower);
+            if ($isCut && $this->isNameKnown($this->textOf($this->withoutEmptyWords($name)))) {
+                array_unshift($draft->said, array_slice($draft->name, $at));
+                $draft->name = $name;
+
+                return;
+            }
+        }
     }
 
     /** @param list<int> $said */

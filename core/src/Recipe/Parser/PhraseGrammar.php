@@ -84,7 +84,7 @@ final readonly class PhraseGrammar
             return $this->percent($tokens, $at) ?? $this->ratio($tokens, $at);
         }
         $equal = $isAtStart ? Vocabulary::phraseAt('equal', $tokens, $at) : 0;
-        $isLead = $equal > 0
+        $isLead = $equal > 0 && $this->names->longestAt($tokens, $at) <= $equal
             && ($tokens[$at + $equal] ?? null)?->isWord() === true
             && array_filter($before, static fn(Phrase $one): bool => !$one->is(PhraseKind::Mark)) === [];
         if ($isLead) {
@@ -119,12 +119,19 @@ final readonly class PhraseGrammar
         if ($isTimes) {
             return $this->amount($tokens, $at + 1, true, $at);
         }
-        $mayBe = $isNumber || $isAtStart;
-        $amount = $mayBe ? $this->amount($tokens, $at, $isAtStart) : null;
+        $isSpelled = $tokens[$at]->isWord() && Vocabulary::valueOf('numbers', $tokens[$at]->lower) !== null;
+        $amount = $isNumber || $isAtStart || $isSpelled ? $this->amount($tokens, $at, $isAtStart) : null;
+        if ($amount !== null && !$isNumber && !$isAtStart) {
+            // behind a name: "sugar, half a cup", "sugar half a cup"
+            $next = $tokens[$amount->to] ?? null;
+            $isMeasured = $amount->amounts[0]->unit !== null && ($next === null || $next->isMark());
+            $amount = $isMeasured ? $amount : null;
+        }
         if ($amount !== null && $name > 1) {
             // "five spice" is a name, "tin tomatoes" is one of them
             $rest = $at + $name - $amount->to;
-            $amount = $rest > 0 && $this->names->longestAt($tokens, $amount->to) >= $rest ? $amount : null;
+            $isOneOf = !$isNumber && !$isSpelled && $rest > 0 && $this->names->longestAt($tokens, $amount->to) >= $rest;
+            $amount = $isOneOf ? $amount : null;
         }
 
         return $amount;
@@ -309,6 +316,14 @@ final readonly class PhraseGrammar
         $stirred = Vocabulary::phraseAt('stirred-in', $tokens, $at);
         if ($stirred > 0 && $last !== null && $this->isAmountNext($tokens, $at + $stirred)) {
             return new Phrase(PhraseKind::Joiner, $at, $at + $stirred, says: '+');
+        }
+        $isClauseStart = $last?->is(PhraseKind::Joiner, PhraseKind::Bracket) === true;
+        $note = max(Vocabulary::phraseAt('notes', $tokens, $at), Vocabulary::phraseAt('kept', $tokens, $at));
+        if ($isClauseStart && ($note > 0 || $tokens[$at]->isWord('not'))) {
+            return new Phrase(PhraseKind::Note, $at, $at + max(1, $note));
+        }
+        if ($isClauseStart && $tokens[$at]->isWord('from')) {
+            return new Phrase(PhraseKind::Purpose, $at, $at + 1);
         }
         $purpose = $last === null ? 0 : Vocabulary::phraseAt('purposes', $tokens, $at);
         if ($purpose > 0 && $name <= $purpose) {

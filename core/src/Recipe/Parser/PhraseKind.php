@@ -20,6 +20,8 @@ enum PhraseKind
     case Each;
     /** "to taste", "for frying": with all that follows in its clause. */
     case Purpose;
+    /** "see note 2", "keep the juice", "not pie filling": with all that follows in its clause. */
+    case Note;
     /** "a little", "lots of": no amount that could be counted. */
     case Some;
     case Bracket;

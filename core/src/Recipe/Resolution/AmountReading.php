@@ -26,6 +26,8 @@ final readonly class AmountReading
     private const LOOSE_DENSITY = 0.6;
     private const LOOSE_SPREAD = 0.30;
     private const LEAVES = 'leaves';
+    /** How far apart, as a logarithm, a cup and its millilitres may be. */
+    private const SAME_VESSEL = 0.08;
 
     /** @param float $partMillilitres the vessel that a "part" is */
     public function __construct(private float $partMillilitres, private Measures $measures) {}
@@ -51,6 +53,10 @@ final readonly class AmountReading
             return $first ?? $second;
         }
         $isSecondBetter = self::rank($form) > ($first->rank ?? self::rank($measured));
+        if ($first->millilitres !== null && $second->millilitres !== null) {
+            // a cup said in millilitres too is that cup; a pint of another country is not
+            $isSecondBetter = $isSecondBetter && abs(log($second->millilitres / $first->millilitres)) > self::SAME_VESSEL;
+        }
         [$kept, $other] = $isSecondBetter ? [$second, $first] : [$first, $second];
         $difference = $other->grams->value > 0.0 ? $kept->grams->value / $other->grams->value - 1.0 : 0.0;
         $tolerance = 2.0 * hypot($kept->relativeDoubt(), $other->relativeDoubt());

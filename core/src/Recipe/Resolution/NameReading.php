@@ -121,7 +121,9 @@ final readonly class NameReading implements Names
             && array_diff($alias, $asked, $nothing) === []
             && $match->missed === [];
 
-        return $match->isUsual && ($match->isExact || $isSame) ? Sureness::Certain : Sureness::Likely;
+        $isCovered = array_diff($asked, $alias, $nothing) === [];
+
+        return $match->isUsual && ($isSame || $isCovered && $match->isExact) ? Sureness::Certain : Sureness::Likely;
     }
 
     /** @return list<string> words that only say which kind of a thing this is */
