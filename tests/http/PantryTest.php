@@ -135,10 +135,10 @@ final class PantryTest extends HttpTestCase
             ['lines' => ['2 tbsp tomato purée', '1 onion', 'a glug of fish sauce', '1 cup water']],
         );
 
-        self::assertContains(['says' => 'Tomato paste', 'text' => '2 tbsp tomato paste'], $answer->json('lines.0.choices'));
+        self::assertContains(['says' => 'Tomato paste', 'text' => '2 tbsp tomato paste'], $answer->json('lines.0.mends'));
         self::assertContains(
             ['says' => 'weighed, about 150 g', 'text' => '150 g onion'],
-            $answer->json('lines.1.choices'),
+            $answer->json('lines.1.mends'),
         );
         self::assertMatchesRegularExpression(
             '/^\d+ % of the doubt about \w+ comes from line 3, fish sauce: weigh it/',

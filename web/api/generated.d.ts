@@ -5032,11 +5032,17 @@ export interface components {
             written_name: string;
             /** @description where in the text its amount stands, in UTF-16 units as a browser counts them */
             amount: number[] | null;
+            /** @description keys of the other ways that it names itself: "or maple syrup" */
+            choices: string[];
             /** @description the line as it could read */
-            choices: {
+            mends: {
                 says: string;
                 text: string;
             }[];
+            /** @description words of it that have no role */
+            unread: string[];
+            /** @description it can be left out */
+            optional: boolean;
             /** @description which of several ingredients that the text names, from 1 */
             part: number | null;
             /** @description that one as it would stand in a line of its own */

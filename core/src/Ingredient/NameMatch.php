@@ -23,6 +23,26 @@ final readonly class NameMatch
         public array $beyond = [],
     ) {}
 
+    /**
+     * The same match, of a name that says these words too.
+     *
+     * @param list<string> $words
+     */
+    public function missing(array $words): self
+    {
+        return $words === []
+            ? $this
+            : new self(
+                $this->key,
+                $this->alias,
+                $this->score,
+                [...$this->missed, ...$words],
+                false,
+                $this->isUsual,
+                $this->beyond,
+            );
+    }
+
     /** The same match, taken for something near that the line means instead. */
     public function takenFor(string $key, bool $isUsual): self
     {

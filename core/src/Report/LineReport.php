@@ -17,7 +17,10 @@ final readonly class LineReport extends Report
      * @param list<string>                            $alternatives keys
      * @param list<string>                            $tags
      * @param array{int, int}|null $amount where in the text its amount stands, in UTF-16 units as a browser counts them
-     * @param list<array{says: string, text: string}> $choices      the line as it could read
+     * @param list<string>                            $choices      keys of the other ways that it names itself: "or maple syrup"
+     * @param list<array{says: string, text: string}> $mends        the line as it could read
+     * @param list<string>                            $unread       words of it that have no role
+     * @param bool                                    $optional     it can be left out
      * @param int|null $part which of several ingredients that the text names, from 1
      * @param string|null $alone that one as it would stand in a line of its own
      * @param int $row the text of the recipe that it was read from, from 0, headings counted
@@ -36,6 +39,9 @@ final readonly class LineReport extends Report
         public string $writtenName,
         public ?array $amount,
         public array $choices,
+        public array $mends,
+        public array $unread,
+        public bool $optional,
         public ?int $part,
         public ?string $alone,
         public int $row,
@@ -56,12 +62,15 @@ final readonly class LineReport extends Report
             $line->written->tags,
             $line->written->name,
             self::span($line),
+            $line->choices,
             $catalogue === null
                 ? []
                 : array_map(
                     static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text],
                     Mend::for($line, $catalogue),
                 ),
+            $line->unread,
+            in_array('optional', $line->written->tags, true),
             $line->place->part,
             $line->place->part === null ? null : $line->written->text,
             $line->place->row ?? -1,

@@ -91,7 +91,7 @@ export const LineRow = memo(function LineRow({
       understood.status === 'unknown' ||
       understood.part !== null ||
       understood.alternatives.length > 0);
-  const choices = understood?.choices ?? [];
+  const choices = understood?.mends ?? [];
   const noteId = `line-note-${line.id}`;
   const listId = `line-offers-${line.id}`;
   const isOpen = suggestions.length > 0;

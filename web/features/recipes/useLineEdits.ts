@@ -74,7 +74,7 @@ export function useLineEdits({ linesRef, meaningsRef, fields, focusNextRef, onCh
       const isOffer = offered !== undefined && offered.includes(line.text);
       const texts = isOffer
         ? offered
-        : [line.text, ...(meaningsRef.current[index]?.choices ?? []).map((choice) => choice.text)];
+        : [line.text, ...(meaningsRef.current[index]?.mends ?? []).map((choice) => choice.text)];
       const next = texts[(texts.indexOf(line.text) + 1) % texts.length];
       if (texts.length < 2 || next === undefined) return;
       mends.current.set(line.id, texts);

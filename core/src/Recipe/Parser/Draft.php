@@ -22,6 +22,9 @@ final class Draft
     /** @var list<string> */
     public array $alternatives = [];
 
+    /** @var list<int> tokens of other choices */
+    public array $choices = [];
+
     /** @var list<string> */
     public array $tags = [];
 
@@ -30,6 +33,8 @@ final class Draft
     public ?string $sameAs = null;
     public ?float $percent = null;
     public bool $isEach = false;
+    /** Its amount is what is left of what was bought: "(480 g drained)". */
+    public bool $isNet = false;
     public bool $isSome = false;
     public bool $isEqual = false;
     public bool $isToTaste = false;

@@ -21,6 +21,7 @@ final readonly class Item
      * @param float|null         $percent      how strong it is, or its share
      * @param array{int, int}|null $amountSpan where the amount stands in its text, in bytes
      * @param array{int, int}|null $lineSpan   where it stands in the whole line
+     * @param array{int, int}|null $nameSpan   where in the whole line its name and other choices stand
      * @param string             $gloss        what else a bracket calls it: "komezu (rice vinegar)"
      * @param string             $sameAs       the thing whose amount it has too
      */
@@ -38,6 +39,7 @@ final readonly class Item
         public ?float $percent = null,
         public ?array $amountSpan = null,
         public ?array $lineSpan = null,
+        public ?array $nameSpan = null,
         public string $gloss = '',
         public ?string $sameAs = null,
     ) {}
@@ -52,6 +54,12 @@ final readonly class Item
     public function called(string $name): self
     {
         return $this->with(['name' => $name]);
+    }
+
+    /** The same thing, so much of it. */
+    public function measuring(WrittenAmount $measured): self
+    {
+        return $this->with(['measured' => $measured]);
     }
 
     /** The same reading, of this text. */

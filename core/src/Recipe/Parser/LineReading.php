@@ -155,7 +155,7 @@ final class LineReading
             switch ($phrase->kind) {
                 case PhraseKind::Amount:
                     if ($draft->hasAmount() && $draft->name !== [] && $this->isKnown($draft)) {
-                        $isMore = $phrase->amounts[0]->unit !== null && !$isBehind && count($clause) > 2;
+                        $isMore = !$isBehind && $phrase->to < $this->endOf($clause);
                         if (!$isMore && $this->addForms($draft, $phrase, $tokens)) {
                             break;
                         }
@@ -236,6 +236,14 @@ final class LineReading
         return $drafts;
     }
 
+    /** @param list<Phrase> $clause */
+    private function endOf(array $clause): int
+    {
+        $last = array_filter($clause, static fn(Phrase $one): bool => $one->is(PhraseKind::Food, PhraseKind::Word));
+
+        return $last === [] ? 0 : $last[array_key_last($last)]->to;
+    }
+
     /** "lemon juice from 2 lemons": the juice of so many. */
     private function takeSource(Draft $draft): void
     {
@@ -307,8 +315,11 @@ final class LineReading
                         $phrase->amounts,
                     )
                     : $phrase->amounts;
+                $isNet = ($this->tokens[$phrase->to] ?? null)?->isWord('drained', 'net', 'prepared', 'peeled', 'trimmed', 'cleaned', 'after') === true;
                 $draft->amountTokens = $draft->hasAmount() ? $draft->amountTokens : $range;
-                array_push($draft->amounts, ...$amounts);
+                // "(480 g drained)" is what goes in, whatever was bought
+                $draft->isNet = $draft->isNet || $isNet;
+                $draft->amounts = $isNet ? $amounts : [...$draft->amounts, ...$amounts];
                 $this->role($range, Role::Amount);
             } elseif ($phrase->is(PhraseKind::Percent)) {
                 $draft->percent = $phrase->shares[0];
@@ -489,6 +500,7 @@ final class LineReading
         if (in_array($joiner, ['or', '/'], true)) {
             $current->alternatives[] = $this->textOf($draft->name);
             $this->role($this->tokensOf($draft), Role::Alternative);
+            $current->choices = [...$current->choices, ...$draft->name];
             $current->said = [...$current->said, ...$draft->said];
 
             return true;
@@ -512,6 +524,13 @@ final class LineReading
             $this->joinsAnAmount($joiner, $current, $draft);
         } elseif ($draft->sameAs !== null) {
             $current->sameAs = '';
+        }
+        $changes = array_filter($draft->name, fn(int $token): bool => !$this->tokens[$token]->isWord()
+            || array_filter(NameWords::of($this->tokens[$token]->text), static fn(string $word): bool => !NameWords::isDescriptor($word)) !== []);
+        if ($changes !== [] && !$draft->hasAmount() && in_array($joiner, [',', '-'], true) && $this->isTurned($current, $draft)) {
+            $this->turn($current, $draft);
+
+            return;
         }
         $current->isToTaste = $current->isToTaste || $draft->isToTaste;
         $current->percent ??= $draft->percent;
@@ -561,7 +580,7 @@ final class LineReading
     private function joinsAnAmount(string $joiner, Draft $current, Draft $draft): void
     {
         $isUnit = $draft->amounts[0]->unit !== null;
-        if (!$current->hasAmount()) {
+        if (!$current->hasAmount() || $draft->isNet) {
             $current->amounts = $draft->amounts;
             $current->amountTokens = $draft->amountTokens;
             $current->isEach = $current->isEach || $draft->isEach;
@@ -625,8 +644,7 @@ final class LineReading
             return;
         }
         if (in_array($joiner, [',', '-', ':'], true) && $this->isTurned($current, $draft)) {
-            $this->role($draft->name, Role::Name);
-            $this->say($current, $draft);
+            $this->turn($current, $draft);
 
             return;
         }
@@ -655,11 +673,21 @@ final class LineReading
         return $turned !== null && in_array($this->names->keyOf($said), [null, $turned], true);
     }
 
+    private function turn(Draft $current, Draft $draft): void
+    {
+        $this->role($draft->name, Role::Name);
+        $current->called = $this->textOf($draft->name) . ' ' . $this->nameOf($current);
+        $current->said = [...$current->said, ...$draft->said];
+        $current->tags = [...$current->tags, ...$draft->tags];
+        $current->isToTaste = $current->isToTaste || $draft->isToTaste;
+    }
+
     private function alternative(Draft $current, Draft $draft): void
     {
         $tokens = $this->tokensOf($draft);
         $current->alternatives[] = $this->nameOf($draft);
         $this->role([...$tokens, ...$draft->amountTokens], Role::Alternative);
+        $current->choices = [...$current->choices, ...$draft->name];
         $current->said = [...$current->said, ...$draft->said];
         $current->tags = [...$current->tags, ...$draft->tags];
         $current->isToTaste = $current->isToTaste || $draft->isToTaste;
@@ -762,7 +790,7 @@ final class LineReading
     {
         $token = $draft->amountTokens[0] ?? null;
 
-        return $token !== null && $draft->isCounted() && $draft->amounts[0]->counted === 'whole' && $this->tokens[$token]->isWord('half');
+        return $token !== null && count($draft->amountTokens) === 1 && $draft->isCounted() && $draft->amounts[0]->counted === 'whole' && $this->tokens[$token]->isWord('half');
     }
 
     /** "lemon and lime juice": a name that is nothing by itself, or only the fruit, leans on the last one's noun. */
@@ -819,6 +847,11 @@ final class LineReading
             $this->role($said, Role::Note);
 
             return;
+        }
+        $isWithout = $said !== [] && Vocabulary::has('not', $this->tokens[$said[0]]->lower);
+        $plain = array_filter($said, $this->isPlain(...));
+        if ($isWithout && count($plain) === count($said) - 1) {
+            $this->role([$said[0]], Role::State);
         }
         foreach ($said as $number => $token) {
             if (isset($this->roles[$token])) {
@@ -942,7 +975,7 @@ final class LineReading
             $amount = $draft->amountText ?? $this->textOf($draft->amountTokens);
             $tags = $this->tagsOf($draft, $preparation);
             $text = $isOne ? $this->text : $this->alone($draft, $amount, $name);
-            $span = $this->spanOf($draft);
+            $span = $this->spanOf($draft->amountTokens);
             $at = $amount === '' || $isOne ? false : strpos($text, $amount);
             $items[] = new Item(
                 $text,
@@ -958,6 +991,7 @@ final class LineReading
                 $draft->percent,
                 $isOne ? $span : ($at === false ? null : [$at, $at + strlen($amount)]),
                 $span,
+                $this->spanOf([...$this->withoutEmptyWords($draft->name), ...$draft->choices]),
                 $draft->gloss ?? '',
                 $draft->sameAs,
             );
@@ -1007,11 +1041,13 @@ final class LineReading
         );
     }
 
-    /** @return array{int, int}|null */
-    private function spanOf(Draft $draft): ?array
+    /**
+     * @param list<int> $tokens
+     *
+     * @return array{int, int}|null
+     */
+    private function spanOf(array $tokens): ?array
     {
-        $tokens = $draft->amountTokens;
-
         return $tokens === []
             ? null
             : [

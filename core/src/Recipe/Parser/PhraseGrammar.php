@@ -120,7 +120,10 @@ final readonly class PhraseGrammar
             return $this->amount($tokens, $at + 1, true, $at);
         }
         $isSpelled = $tokens[$at]->isWord() && Vocabulary::valueOf('numbers', $tokens[$at]->lower) !== null;
-        $amount = $isNumber || $isAtStart || $isSpelled ? $this->amount($tokens, $at, $isAtStart) : null;
+        $isBehindFood = $last?->is(PhraseKind::Food) === true;
+        $amount = $isNumber || $isAtStart || $isSpelled
+            ? $this->amount($tokens, $at, $isAtStart, isBehindFood: $isBehindFood)
+            : null;
         if ($amount !== null && !$isNumber && !$isAtStart) {
             // behind a name: "sugar, half a cup", "sugar half a cup"
             $next = $tokens[$amount->to] ?? null;
@@ -152,7 +155,7 @@ final readonly class PhraseGrammar
      *
      * @param list<Token> $tokens
      */
-    private function amount(array $tokens, int $at, bool $isAtStart, ?int $from = null): ?Phrase
+    private function amount(array $tokens, int $at, bool $isAtStart, ?int $from = null, bool $isBehindFood = false): ?Phrase
     {
         $cursor = new Cursor($tokens, $at);
         $first = $this->quantities->quantity($cursor);
@@ -168,7 +171,7 @@ final readonly class PhraseGrammar
             if ($counted !== null && !$isLast) {
                 $cursor->move();
                 $first = $first->of($counted);
-            } elseif (!$isLast) {
+            } elseif (!$isLast && !($isBehindFood && $this->names->longestAt($tokens, $cursor->position()) > 0)) {
                 return null;
             }
         }
@@ -318,7 +321,11 @@ final readonly class PhraseGrammar
             return new Phrase(PhraseKind::Joiner, $at, $at + $stirred, says: '+');
         }
         $isClauseStart = $last?->is(PhraseKind::Joiner, PhraseKind::Bracket) === true;
-        $note = max(Vocabulary::phraseAt('notes', $tokens, $at), Vocabulary::phraseAt('kept', $tokens, $at));
+        $note = max(
+            Vocabulary::phraseAt('notes', $tokens, $at),
+            Vocabulary::phraseAt('kept', $tokens, $at),
+            Vocabulary::phraseAt('such-as', $tokens, $at),
+        );
         if ($isClauseStart && ($note > 0 || $tokens[$at]->isWord('not'))) {
             return new Phrase(PhraseKind::Note, $at, $at + max(1, $note));
         }

@@ -6,6 +6,7 @@ namespace Vinculum\Recipe\Parser;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Unit;
 
 /**
  * Reads one amount: number, fill, size, unit or counting noun, with packs ("2 × 400 g tins") and sums ("1 cup plus 2
@@ -149,7 +150,7 @@ final readonly class QuantityGrammar
         if ($unit !== null && $isOfSomething && ($unit->isVague() || ($spelledOut && $unit->millilitres !== null))) {
             $this->units->skipMill($cursor);
 
-            return new WrittenAmount(1.0, 1.0, $unit, null, null, $fill, null, true);
+            return new WrittenAmount(1.0, 1.0, $unit, null, null, self::fillOf($unit, $fill), null, true);
         }
         $word = $cursor->peek();
         if (
@@ -220,6 +221,12 @@ final readonly class QuantityGrammar
         if ($low < 1.0) {
             $cursor->skipWord('a', 'an');
         }
+        $isFilled = $cursor->peek()?->isMark('(') === true
+            && isset(self::fills()[$cursor->peek(1)->lower ?? '']) || Vocabulary::has('beside', $cursor->peek(1)->lower ?? '', 'fill');
+        if ($isFilled && $cursor->peek(2)?->isMark(')') === true) {
+            // "1 (packed) cup"
+            $cursor->move(3);
+        }
         $size = null;
         while (($word = $cursor->peek()) !== null && $word->kind === TokenKind::Word) {
             $lower = $word->lower;
@@ -245,11 +252,7 @@ final readonly class QuantityGrammar
                 $unit,
                 null,
                 $size,
-                match (true) {
-                    $unit->millilitres === null && !$unit->isVague() => 1.0,
-                    $unit->name === 'cup' && $fill > 1.0 => 1.0 + ($fill - 1.0) / 2.0,
-                    default => $fill,
-                },
+                self::fillOf($unit, $fill),
                 $pack,
                 $about,
             );
@@ -339,6 +342,16 @@ final readonly class QuantityGrammar
         $cursor->backTo($start);
 
         return null;
+    }
+
+    /** How full a vessel is: a heap on a cup is half as much of it as one on a spoon, and a weight has none. */
+    private static function fillOf(Unit $unit, float $fill): float
+    {
+        return match (true) {
+            $unit->millilitres === null && !$unit->isVague() => 1.0,
+            $unit->name === 'cup' && $fill > 1.0 => 1.0 + ($fill - 1.0) / 2.0,
+            default => $fill,
+        };
     }
 
     /** @return array<string, float> how full a spoon is by the word before it, level being 1 */

@@ -13,11 +13,14 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameMatch;
 use Vinculum\Ingredient\NameSearch;
+use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Units;
 use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Parser\DecimalMark;
 use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\Parser\WrittenAmount;
 use Vinculum\Recipe\Parser\Item;
 
 /** Turns a line of text into an ingredient and grams with doubt. */
@@ -65,13 +68,16 @@ final readonly class LineResolver
     public function entries(string $text): array
     {
         $line = $this->grammar->read($text);
-        $entries = array_map($this->item(...), $line->items);
+        $entries = array_map(
+            fn(Item $item): ResolvedLine => $this->item($item)->choosing($this->choices($item)),
+            $line->items,
+        );
         $isCut = strlen($text) > self::LONGEST_LINE && mb_strlen($text) > self::LONGEST_LINE;
         if ($isCut) {
             $entries = array_map(static fn(ResolvedLine $one): ResolvedLine => $one->cutAt(self::LONGEST_LINE), $entries);
         }
         if (count($entries) === 1) {
-            return [$entries[0]->of($text)->leaving($line->unread)];
+            return [$entries[0]->of($text)->leaving($this->open($line->unread, $entries[0]))];
         }
 
         return array_map(
@@ -86,6 +92,40 @@ final readonly class LineResolver
     public function resolve(string $text): ResolvedLine
     {
         return $this->entries($text)[0];
+    }
+
+    /**
+     * What stays unread where the name itself says some of it: the "whites" of two eggs.
+     *
+     * @param list<string> $unread
+     *
+     * @return list<string>
+     */
+    private function open(array $unread, ResolvedLine $entry): array
+    {
+        $said = $entry->ingredient === null ? [] : array_merge(
+            [],
+            ...array_map(NameWords::of(...), [$entry->ingredient->name, ...$entry->ingredient->aliases]),
+        );
+
+        return array_values(array_filter(
+            $unread,
+            static fn(string $words): bool => array_diff(NameWords::of($words), $said) !== [],
+        ));
+    }
+
+    /** @return list<string> keys of the other ways that it names itself */
+    private function choices(Item $line): array
+    {
+        $keys = [];
+        foreach ($line->alternatives as $name) {
+            $other = $this->catalogue->names()->find($name, 1)[0] ?? null;
+            if ($other !== null && $other->score >= NameSearch::ACCEPTED) {
+                $keys[] = $other->key;
+            }
+        }
+
+        return array_values(array_unique($keys));
     }
 
     private function item(Item $line): ResolvedLine
@@ -115,12 +155,7 @@ final readonly class LineResolver
                 $others[] = $match->key;
             }
         }
-        foreach ($line->alternatives as $name) {
-            $other = $this->catalogue->names()->find($name, 1)[0] ?? null;
-            if ($other !== null && $other->score >= NameSearch::ACCEPTED) {
-                $others[] = $other->key;
-            }
-        }
+        $others = [...$others, ...$this->choices($line)];
         $others = array_values(array_unique(array_diff([...(isset($differs) ? [$differs] : []), ...$others], [$ingredient->key])));
         if ($line->isNonsense) {
             return $this->without(
@@ -130,6 +165,15 @@ final readonly class LineResolver
                 'This amount cannot be one: write it as a number above zero, such as "2 tbsp" or "150 g". The line is left out until then.',
                 $others,
             );
+        }
+        $isShare = $line->percent !== null && Potency::of($ingredient, $line->percent) === null;
+        if ($isShare && $line->measured === null) {
+            $line = $line->measuring(new WrittenAmount(
+                (float) $line->percent,
+                (float) $line->percent,
+                Units::get('gram', $this->measures),
+                isAbout: true,
+            ));
         }
         if ($line->measured === null) {
             return $this->without(
@@ -177,6 +221,9 @@ final readonly class LineResolver
                 KitchenNumber::plain($line->measured->middle(), 3),
                 Counts::plural($line->measured->unit->name ?? '', $line->measured->middle()),
             ));
+        }
+        if ($isShare) {
+            $found = $found->noting(sprintf('%s %% taken as its share of the batch', KitchenNumber::plain((float) $line->percent, 1)));
         }
         $sure = $meaning !== null || $best === null || $isGloss || isset($differs)
             ? Sureness::Likely

@@ -21,6 +21,7 @@ final readonly class Mend
     public static function for(ResolvedLine $line, Catalogue $catalogue): array
     {
         $mends = Plausibility::isAskedAbout($line) ? [new self('so much is meant', Plausibility::meant($line))] : [];
+        $mends = [...$mends, ...self::spoons($line)];
         foreach ($line->alternatives as $key) {
             if ($catalogue->has($key) && $line->written->name !== '') {
                 $name = $catalogue->get($key)->name;
@@ -43,11 +44,31 @@ final readonly class Mend
 
     private static function renamed(ResolvedLine $line, string $name): string
     {
-        $text = $line->text();
-        $at = mb_stripos($text, $line->written->name);
+        $span = $line->written->nameSpan;
 
-        return $at === false
+        return $span === null
             ? $name
-            : mb_substr($text, 0, $at) . $name . mb_substr($text, $at + mb_strlen($line->written->name));
+            : substr($line->text(), 0, $span[0]) . $name . substr($line->text(), $span[1]);
+    }
+
+    /**
+     * A spoon that is not said to be large or small: the two that it may be.
+     *
+     * @return list<self>
+     */
+    private static function spoons(ResolvedLine $line): array
+    {
+        $span = $line->written->lineSpan;
+        $measured = $line->written->measured;
+        if ($measured?->unit?->name !== 'spoon' || $span === null) {
+            return [];
+        }
+
+        return array_map(static fn(string $spoon): self => new self(
+            "a {$spoon}",
+            substr($line->text(), 0, $span[0])
+                . KitchenNumber::mixed($measured->middle()) . ' ' . ($spoon === 'tablespoon' ? 'tbsp' : 'tsp')
+                . ' ' . ltrim(substr($line->text(), $span[1])),
+        ), ['tablespoon', 'teaspoon']);
     }
 }

@@ -57,6 +57,12 @@ final readonly class NameReading implements Names
     /** @return list<NameMatch> */
     public function match(Item $line): array
     {
+        return $this->plainer($line, $this->matched($line));
+    }
+
+    /** @return list<NameMatch> */
+    private function matched(Item $line): array
+    {
         $names = $this->catalogue->names();
         $plain = $line->name;
         if ($line->part !== null) {
@@ -69,7 +75,11 @@ final readonly class NameReading implements Names
         $best = $matches[0]->score ?? 0.0;
         $others = $this->otherReadings($line);
         foreach ($best > 0.95 ? $others : [...$others, ...self::unpacked($line->name)] as $reading) {
-            $found = $names->find($reading);
+            $dropped = self::dropped($line->name, $reading);
+            $found = array_map(
+                static fn(NameMatch $match): NameMatch => $match->missing($dropped),
+                $names->find($reading),
+            );
             $score = $found[0]->score ?? 0.0;
             // a name that is ours to the word, with more said than the bare one, is the more particular thing
             if ($score > $best + 0.02 || ($score > 0.95 && self::tellsMore($reading, $line->name))) {
@@ -79,6 +89,30 @@ final readonly class NameReading implements Names
         }
 
         return $this->unlessPouredInstead($line, $this->unlessGround($line, $this->unlessVegetable($line, $matches)));
+    }
+
+    /**
+     * The same where nothing is understood: without words that change nothing of some thing or other, if they change
+     * nothing of what is then found.
+     *
+     * @param list<NameMatch> $matches
+     *
+     * @return list<NameMatch>
+     */
+    private function plainer(Item $line, array $matches): array
+    {
+        $words = NameWords::of($line->name);
+        $plain = Qualities::withoutAny($words);
+        if ($plain === [] || count($plain) === count($words) || $this->understood($line, $matches) !== null) {
+            return $matches;
+        }
+        $dropped = array_values(array_diff($words, $plain));
+        $found = array_values(array_filter(
+            $this->catalogue->names()->find(implode(' ', $plain)),
+            fn(NameMatch $match): bool => Qualities::without($dropped, $this->catalogue->get($match->key)) === [],
+        ));
+
+        return $this->understood($line, $found) === null ? $matches : $found;
     }
 
     /**
@@ -97,7 +131,9 @@ final readonly class NameReading implements Names
                 break;
             }
             $passable = $this->passable($match->key);
-            $missed = array_diff($match->missed, $passable);
+            $open = Qualities::without(NameWords::of($line->name), $this->catalogue->get($match->key));
+            $qualities = array_diff(NameWords::of($line->name), $open);
+            $missed = array_diff($match->missed, $passable, $qualities);
             if ($match->beyond !== []) {
                 continue;
             }
@@ -117,9 +153,9 @@ final readonly class NameReading implements Names
             NameWords::of($match->alias),
             FactsFile::named('words')['says-nothing']->list('words'),
         ];
+        $asked = Qualities::without($asked, $this->catalogue->get($match->key), $alias);
         $isSame = array_diff($asked, $alias, $nothing) === []
-            && array_diff($alias, $asked, $nothing) === []
-            && $match->missed === [];
+            && array_diff($alias, $asked, $nothing) === [];
 
         $isCovered = array_diff($asked, $alias, $nothing) === [];
 
@@ -238,13 +274,6 @@ final readonly class NameReading implements Names
         if (preg_match('/^(.+?)\s+in\s+(?:\pL+\s+){0,2}(?:juice|syrup|brine|water|oil|vinegar)$/iu', $line->name, $found) === 1) {
             $readings[] = $found[1];
         }
-        if (preg_match('/^(.+?)\s{1,8}(?:and|&)\s{1,8}(.+)$/iu', $line->name, $found) === 1) {
-            $second = $this->catalogue->names()->find($found[2], 1)[0] ?? null;
-            $readings = $second !== null && $second->score >= NameSearch::ACCEPTED && $second->missed === []
-                ? [...$readings, $found[1]]
-                : $readings;
-        }
-
         return $readings;
     }
 
@@ -264,11 +293,14 @@ final readonly class NameReading implements Names
             $best === null
             || $other === null
             || !$this->catalogue->has($other)
-            || array_filter(
-                NameWords::of($line->name),
-                static fn(string $word): bool => !NameWords::isDescriptor($word),
-            ) !== ['pepper']
         ) {
+            return $matches;
+        }
+        $telling = array_values(array_filter(
+            NameWords::of($line->name),
+            static fn(string $word): bool => !NameWords::isDescriptor($word),
+        ));
+        if ($telling !== ['pepper'] && $telling !== [$best->key, 'pepper']) {
             return $matches;
         }
         $measured = $line->measured;
@@ -327,6 +359,21 @@ final readonly class NameReading implements Names
         }
 
         return $matches;
+    }
+
+    /**
+     * The telling words of a name that a reading of it leaves out, but for what only says how it is packed.
+     *
+     * @return list<string>
+     */
+    private static function dropped(string $name, string $reading): array
+    {
+        $packed = FactsFile::named('words')['packed-in']->list('words');
+
+        return array_values(array_filter(
+            array_diff(NameWords::of($name), NameWords::of($reading), $packed),
+            static fn(string $word): bool => !NameWords::isDescriptor($word),
+        ));
     }
 
     private static function tellsMore(string $reading, string $name): bool

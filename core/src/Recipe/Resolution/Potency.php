@@ -6,6 +6,7 @@ namespace Vinculum\Recipe\Resolution;
 
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\Facts;
 use Vinculum\Ingredient\Ingredient;
 
 /**
@@ -16,7 +17,6 @@ final readonly class Potency
 {
     /** Grams in a millilitre of ethanol at 20 °C. */
     private const ETHANOL_DENSITY = 0.789;
-    private const MOST_FAT = 60.0;
 
     private function __construct(public Mixture $mixture, public string $note) {}
 
@@ -27,11 +27,28 @@ final readonly class Potency
 
         return match (true) {
             $percent <= 0.0 || $percent > 100.0 => null,
+            $percent > self::most($ingredient) => null,
             in_array('vinegar', $kinds, true) => self::vinegar($ingredient->composition->mixture, $percent),
-            in_array('alcohol', $kinds, true) && $percent <= 96.0 => self::alcohol($ingredient->composition->mixture, $percent),
-            in_array('dairy', $kinds, true) && $percent <= self::MOST_FAT => self::fat($ingredient->composition->mixture, $percent),
+            in_array('alcohol', $kinds, true) => self::alcohol($ingredient->composition->mixture, $percent),
+            in_array('dairy', $kinds, true) => self::fat($ingredient->composition->mixture, $percent),
             $ingredient->kind() === 'chocolate' => self::chocolate($ingredient->composition->mixture, $percent),
             default => null,
+        };
+    }
+
+    /** More than this is no strength of such a thing but its share of a batch. */
+    private static function most(Ingredient $ingredient): float
+    {
+        $facts = Facts::of(PotencyFacts::class);
+        $own = $ingredient->composition->mixture;
+
+        return match (true) {
+            in_array('vinegar', $ingredient->kinds, true) => $facts->mostAcid,
+            in_array('alcohol', $ingredient->kinds, true)
+                => $own->percent(Component::Ethanol) < $facts->brewedUnder ? $facts->mostBrewed : $facts->mostSpirit,
+            in_array('dairy', $ingredient->kinds, true)
+                => min($facts->mostFat, max($facts->leastFat, $facts->timesItsFat * $own->percent(Component::Fat))),
+            default => 100.0,
         };
     }
 

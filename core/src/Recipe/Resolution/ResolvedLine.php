@@ -20,6 +20,7 @@ final readonly class ResolvedLine
      * @param Mixture         $hundredGrams what 100 g of it brings, its own states (roasted, seeded) worked in
      * @param list<string>    $alternatives keys it might also be, likeliest first
      * @param Sureness|null   $sure         how sure the name is; null where no ingredient was found
+     * @param list<string>    $choices      keys of the other ways that it names itself
      * @param list<string>    $unread       words of its text that have no role: with any, it is never certain
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class ResolvedLine
         public ?Sureness $sure = null,
         public LinePlace $place = new LinePlace(),
         public array $unread = [],
+        public array $choices = [],
     ) {
         assert($unread === [] || $sure !== Sureness::Certain, 'with a word unread no line is certain');
     }
@@ -125,6 +127,16 @@ final readonly class ResolvedLine
             'status' => $this->status === LineStatus::Measured ? LineStatus::Assumed : $this->status,
             'note' => $this->note === null ? $note : "{$note}; {$this->note}",
         ]);
+    }
+
+    /**
+     * The same, naming other ways itself.
+     *
+     * @param list<string> $choices keys
+     */
+    public function choosing(array $choices): self
+    {
+        return $choices === [] ? $this : $this->with(['choices' => $choices]);
     }
 
     /** The same, read from this whole text. */

@@ -141,6 +141,9 @@ final class LineSigns
                 $signs[] = $cue;
             }
         }
+        if (in_array('verb', $signs, true) && in_array('sentence', $signs, true)) {
+            $signs[] = 'imperative';
+        }
         if (in_array('note', $signs, true) && preg_match('/^\W*[\pL’\' ]{2,24}:\s+\S/u', $plain) === 1) {
             $signs[] = 'labelled-note';
         }
