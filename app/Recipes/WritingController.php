@@ -10,8 +10,8 @@ use Illuminate\Http\JsonResponse;
 use Vinculum\Correction\JndAdjustment;
 use Vinculum\Correction\RatioAdjustment;
 use Vinculum\Recipe\Parser\LineGrammar;
-use Vinculum\Recipe\Resolution\NameReading;
 use Vinculum\Recipe\Resolution\Completion;
+use Vinculum\Recipe\Resolution\NameReading;
 use Vinculum\Recipe\Writing\AmountWriter;
 
 /**

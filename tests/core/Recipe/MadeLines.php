@@ -51,10 +51,14 @@ final class MadeLines
     /** @var list<array{string, string}> names with the ingredient that each means */
     private array $names;
 
+    /** @var array<string, true> */
+    private array $known;
+
     public function __construct(int $seed)
     {
         $this->dice = new Randomizer(new Mt19937($seed));
         $this->names = self::everyName();
+        $this->known = array_fill_keys(array_column($this->names, 1), true);
     }
 
     /**
@@ -67,6 +71,7 @@ final class MadeLines
             for ($draw = 0; $draw < 3; ++$draw) {
                 [$amount, $form] = $this->amount();
                 $way = $this->way(self::OF_ONE, $form);
+                $way = isset($this->known["fresh {$name}"]) ? str_replace('fresh N', 'N', $way) : $way;
                 yield [self::filled($way, ['A' => $amount, 'F' => $form, 'N' => $name]), [[$key, $name, $amount]]];
             }
         }
@@ -153,10 +158,10 @@ final class MadeLines
         );
     }
 
-    /** Whether a name reads as two where it stands in a list: "salt and pepper". */
+    /** Whether a name reads as two where it stands in a list: "salt and pepper", "apple and pear juice". */
     private static function joinsTwo(string $name): bool
     {
-        return preg_match('/\b(?:and|or|with)\b|[&,\/]/iu', $name) === 1;
+        return preg_match('/\b(?:and|or|with)\b|[&,\/]|\b(?:juice|zest)$/iu', $name) === 1;
     }
 
     /** @return list<array{string, string}> */

@@ -38,6 +38,8 @@ final class Draft
     public bool $isSome = false;
     public bool $isEqual = false;
     public bool $isToTaste = false;
+    /** Its name may be two: "dried mushrooms, wood ear". */
+    public bool $isGuessed = false;
     /** Its name has nothing to do with those before: "the same of". */
     public bool $isApart = false;
 
@@ -63,5 +65,33 @@ final class Draft
     public function isCounted(): bool
     {
         return $this->hasAmount() && $this->amounts[0]->unit === null;
+    }
+
+    public function isNameless(): bool
+    {
+        return $this->name === [] && $this->called === null;
+    }
+
+    /** Whether it says how much of what follows: "1 tsp each", "equal parts", "3:1". */
+    public function isOfAll(): bool
+    {
+        return $this->isEach || $this->isEqual || $this->shares !== [];
+    }
+
+    /** As much of it as of another. */
+    public function measureLike(self $other): void
+    {
+        $this->amounts = $other->amounts;
+        $this->amountTokens = $other->amountTokens;
+    }
+
+    /** What else is said of another is said of this. */
+    public function takeOn(self $other): void
+    {
+        $this->said = [...$this->said, ...$other->said];
+        $this->tags = [...$this->tags, ...$other->tags];
+        $this->isToTaste = $this->isToTaste || $other->isToTaste;
+        $this->percent ??= $other->percent;
+        $this->gloss ??= $other->gloss;
     }
 }

@@ -26,6 +26,8 @@ final readonly class LineGrammar
 
     public function read(string $text): Line
     {
-        return (new LineReading($text, PlainText::of($text, self::LONGEST_LINE), $this->phrases, $this->names, $this->mark))->line();
+        $plain = PlainText::of($text, self::LONGEST_LINE);
+
+        return (new LineReading($text, $plain, $this->phrases, $this->names, $this->mark))->line();
     }
 }

@@ -83,8 +83,9 @@ final class NumberGrammar
                 return $value + $afterNext->number;
             }
         }
-        $portion = $first->isFraction || $value < 1.0 ? null : Vocabulary::valueOf('portions', $cursor->peek()->lower ?? '');
-        if ($portion !== null && $portion < 1.0 && str_ends_with($cursor->peek()->lower ?? '', 's')) {
+        $word = $cursor->peek()->lower ?? '';
+        $portion = $first->isFraction || $value < 1.0 ? null : Vocabulary::valueOf('portions', $word);
+        if ($portion !== null && $portion < 1.0 && str_ends_with($word, 's')) {
             // "2 thirds of a cup"
             $cursor->move();
             self::skipConnectives($cursor);

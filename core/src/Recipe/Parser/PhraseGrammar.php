@@ -10,11 +10,11 @@ use Vinculum\Ingredient\NameWords;
 final readonly class PhraseGrammar
 {
     private const OPEN = ['(' => ')', '[' => ']', '{' => '}'];
-    private const BETWEEN = [',', ';', '+', '&', '/', '|', ':', '•', '·', '=', '…', '...'];
+    private const BETWEEN = [',', ';', '+', '&', '/', '|', ':', '•', '·', '='];
     private const DASHES = ['-', '–', '—', '−'];
     /** Two amounts in a row that lie no further apart than this are one, said twice. */
     private const ALIKE = 0.45;
-    /** Two bounds of what "1 cup or 250 ml" can be one amount. */
+    /** Brackets within brackets that are looked into. */
     private const DEEPEST = 4;
 
     public function __construct(private QuantityGrammar $quantities, private Names $names) {}
@@ -55,15 +55,16 @@ final readonly class PhraseGrammar
     {
         $token = $tokens[$at];
         $last = $before === [] ? null : $before[count($before) - 1];
-        $isAtStart = $last === null || $last->is(PhraseKind::Joiner, PhraseKind::Each, PhraseKind::Some, PhraseKind::Mark)
-            || ($last->is(PhraseKind::Word) && (in_array($tokens[$last->from]->lower, ['of', 'from', 'x'], true)
-                || Vocabulary::fieldOf('part-of', $tokens[$last->from]->lower) !== null));
+        $isAtStart = $last === null
+            || $last->is(PhraseKind::Joiner, PhraseKind::Each, PhraseKind::Some, PhraseKind::Mark)
+            || ($last->is(PhraseKind::Word) && self::leadsToAnAmount($tokens[$last->from]));
         if (isset(self::OPEN[$token->text]) && $token->isMark()) {
             return $this->bracket($tokens, $at, $depth);
         }
         if ($token->isMark()) {
-            $isNegative = $isAtStart && $token->isMark('-', '−', '~', '≈', '<', '>') && ($tokens[$at + 1] ?? null)?->isNumber() === true;
-            $amount = $isNegative ? $this->amount($tokens, $at, true) : null;
+            $isSigned = $isAtStart && $token->isMark('-', '−', '~', '≈', '<', '>');
+            $isSigned = $isSigned && ($tokens[$at + 1] ?? null)?->isNumber() === true;
+            $amount = $isSigned ? $this->amount($tokens, $at, true) : null;
 
             return $amount ?? $this->mark($tokens, $at);
         }
@@ -147,7 +148,9 @@ final readonly class PhraseGrammar
     {
         $amount = $name < 2 ? $this->amount($tokens, $at, true) : null;
 
-        return $amount !== null && $amount->amounts[0]->unit === null && $amount->amounts[0]->counted === 'whole' ? null : $amount;
+        $isBare = $amount?->amounts[0]->unit === null && $amount?->amounts[0]->counted === 'whole';
+
+        return $isBare ? null : $amount;
     }
 
     /**
@@ -155,8 +158,13 @@ final readonly class PhraseGrammar
      *
      * @param list<Token> $tokens
      */
-    private function amount(array $tokens, int $at, bool $isAtStart, ?int $from = null, bool $isBehindFood = false): ?Phrase
-    {
+    private function amount(
+        array $tokens,
+        int $at,
+        bool $isAtStart,
+        ?int $from = null,
+        bool $isBehindFood = false,
+    ): ?Phrase {
         $cursor = new Cursor($tokens, $at);
         $first = $this->quantities->quantity($cursor);
         if ($first === null) {
@@ -283,7 +291,9 @@ final readonly class PhraseGrammar
             return new Phrase(PhraseKind::Tag, $at, $end + 1, says: $word->lower);
         }
 
-        return new Phrase(PhraseKind::Bracket, $at, $end + 1, inner: $this->from(array_slice($tokens, 0, $end), $at + 1, $depth + 1));
+        $inner = $this->from(array_slice($tokens, 0, $end), $at + 1, $depth + 1);
+
+        return new Phrase(PhraseKind::Bracket, $at, $end + 1, inner: $inner);
     }
 
     /** @param list<Token> $tokens */
@@ -291,19 +301,17 @@ final readonly class PhraseGrammar
     {
         $token = $tokens[$at];
         $next = $tokens[$at + 1] ?? null;
-        if ($token->isMark(...self::BETWEEN) || preg_match('/^(?:…|\.|\s\.)+$/u', $token->text) === 1 && strlen($token->text) > 2) {
-            $says = match ($token->text) {
-                '•', '·', '|' => ';',
-                '&' => 'and',
-                default => $token->text[0] === '.' || $token->text[0] === ' ' || $token->text === '…' ? '-' : $token->text,
-            };
-            $to = $at + 1;
-            // ", and", "; plus", ": "
-            if (in_array($says, [',', ';'], true) && $next?->isWord('and', 'plus') === true) {
-                return new Phrase(PhraseKind::Joiner, $at, $at + 2, says: $next->lower === 'and' ? 'and' : 'plus');
-            }
+        $isLeader = preg_match('/^(?:…|\.|\s\.){1,}$/u', $token->text) === 1 && strlen($token->text) > 2;
+        if ($isLeader) {
+            return new Phrase(PhraseKind::Joiner, $at, $at + 1, says: '-');
+        }
+        if ($token->isMark(...self::BETWEEN)) {
+            // ", and", "; plus"
+            $isDouble = $token->isMark(',', ';') && $next?->isWord('and', 'plus') === true;
 
-            return new Phrase(PhraseKind::Joiner, $at, $to, says: $says);
+            return $isDouble
+                ? new Phrase(PhraseKind::Joiner, $at, $at + 2, says: $next->lower)
+                : new Phrase(PhraseKind::Joiner, $at, $at + 1, says: $token->text);
         }
         $isSpaced = $token->isMark(...self::DASHES) && !($token->isGlued && $next?->isGlued === true);
 
@@ -341,7 +349,8 @@ final readonly class PhraseGrammar
         }
         $token = $tokens[$at];
         if ($token->isWord('and', 'plus', 'or') && $last !== null) {
-            $isBoth = $token->isWord('and') && ($tokens[$at + 1] ?? null)?->isMark('/') === true && ($tokens[$at + 2] ?? null)?->isWord('or') === true;
+            $isBoth = $token->isWord('and') && ($tokens[$at + 1] ?? null)?->isMark('/') === true
+                && ($tokens[$at + 2] ?? null)?->isWord('or') === true;
 
             return new Phrase(PhraseKind::Joiner, $at, $at + ($isBoth ? 3 : 1), says: $isBoth ? 'or' : $token->lower);
         }
@@ -374,14 +383,26 @@ final readonly class PhraseGrammar
                 return $next + 1;
             }
             $isSize = $token->isNumber() || $token->isMark('-', '–', '"', '/')
-                || ($token->isWord() && (Vocabulary::has('beside', $token->lower) || NameWords::isDescriptor($token->lower)
-                    || Vocabulary::has('cut-in', $token->lower, 'sizes')));
+                || ($token->isWord() && self::isCutWord($token->lower));
             if (!$isSize) {
                 return null;
             }
         }
 
         return null;
+    }
+
+    /** "the juice of two lemons", "onions x 2" */
+    private static function leadsToAnAmount(Token $token): bool
+    {
+        return $token->isWord('of', 'from', 'x') || Vocabulary::fieldOf('part-of', $token->lower) !== null;
+    }
+
+    private static function isCutWord(string $word): bool
+    {
+        return Vocabulary::has('beside', $word)
+            || Vocabulary::has('cut-in', $word, 'sizes')
+            || NameWords::isDescriptor($word);
     }
 
     /**

@@ -44,7 +44,7 @@ final readonly class QuantityGrammar
         }
         $cursor->backTo($start);
         if ($first->unit !== null && self::skipsABit($cursor)) {
-            return $first->upTo($first->times((Vocabulary::row('and-a-bit')->numbers('most_times')[0] ?? 1.0))) ?? $first;
+            return $first->upTo($first->times(Vocabulary::row('and-a-bit')->number('most_times'))) ?? $first;
         }
         if ($first->unit !== null && ($cursor->skipWord('to', 'or') || $cursor->skipMark('-', '–', '—'))) {
             $upper = $this->single($cursor);
@@ -221,9 +221,8 @@ final readonly class QuantityGrammar
         if ($low < 1.0) {
             $cursor->skipWord('a', 'an');
         }
-        $isFilled = $cursor->peek()?->isMark('(') === true
-            && isset(self::fills()[$cursor->peek(1)->lower ?? '']) || Vocabulary::has('beside', $cursor->peek(1)->lower ?? '', 'fill');
-        if ($isFilled && $cursor->peek(2)?->isMark(')') === true) {
+        $filled = $cursor->peek()?->isMark('(') === true ? ($cursor->peek(1)->lower ?? '') : '';
+        if (Vocabulary::has('beside', $filled, 'fill') && $cursor->peek(2)?->isMark(')') === true) {
             // "1 (packed) cup"
             $cursor->move(3);
         }

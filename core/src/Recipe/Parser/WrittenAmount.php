@@ -122,7 +122,8 @@ final readonly class WrittenAmount
         return match (true) {
             $this->unit !== null && $this->pack !== null => "1 × {$number} {$this->unit->name} {$this->pack}",
             $this->unit !== null => "{$number} {$size}{$this->unit->name}",
-            default => "{$number} {$size}" . ($this->counted === 'whole' || $this->counted === null ? '' : $this->counted),
+            in_array($this->counted, [null, 'whole'], true) => "{$number} {$size}",
+            default => "{$number} {$size}{$this->counted}",
         };
     }
 

@@ -38,24 +38,29 @@ final readonly class AmountReading
         if ($measured->misspelt !== null && $first !== null && $measured->unit !== null) {
             $first = $first->noting("\"{$measured->misspelt}\" taken for {$measured->unit->name}");
         }
-        return array_reduce(
-            $line->forms,
-            fn(?FoundGrams $kept, WrittenAmount $form): ?FoundGrams => $this->reconciled($kept, $measured, $form, $line, $ingredient),
-            $first,
-        );
+        $kept = $first;
+        foreach ($line->forms as $form) {
+            $kept = self::reconciled($kept, $this->amountOf($form, $line, $ingredient), $measured, $form);
+        }
+
+        return $kept;
     }
 
     /** Of two forms of one amount the one that says it best: a weight before a volume, a unit before a count. */
-    private function reconciled(?FoundGrams $first, WrittenAmount $measured, WrittenAmount $form, Item $line, Ingredient $ingredient): ?FoundGrams
-    {
-        $second = $this->amountOf($form, $line, $ingredient);
+    private static function reconciled(
+        ?FoundGrams $first,
+        ?FoundGrams $second,
+        WrittenAmount $measured,
+        WrittenAmount $form,
+    ): ?FoundGrams {
         if ($first === null || $second === null) {
             return $first ?? $second;
         }
         $isSecondBetter = self::rank($form) > ($first->rank ?? self::rank($measured));
         if ($first->millilitres !== null && $second->millilitres !== null) {
             // a cup said in millilitres too is that cup; a pint of another country is not
-            $isSecondBetter = $isSecondBetter && abs(log($second->millilitres / $first->millilitres)) > self::SAME_VESSEL;
+            $apart = abs(log($second->millilitres / $first->millilitres));
+            $isSecondBetter = $isSecondBetter && $apart > self::SAME_VESSEL;
         }
         [$kept, $other] = $isSecondBetter ? [$second, $first] : [$first, $second];
         $difference = $other->grams->value > 0.0 ? $kept->grams->value / $other->grams->value - 1.0 : 0.0;

@@ -19,9 +19,9 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Units;
 use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Parser\DecimalMark;
+use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\LineGrammar;
 use Vinculum\Recipe\Parser\WrittenAmount;
-use Vinculum\Recipe\Parser\Item;
 
 /** Turns a line of text into an ingredient and grams with doubt. */
 final readonly class LineResolver
@@ -74,7 +74,8 @@ final readonly class LineResolver
         );
         $isCut = strlen($text) > self::LONGEST_LINE && mb_strlen($text) > self::LONGEST_LINE;
         if ($isCut) {
-            $entries = array_map(static fn(ResolvedLine $one): ResolvedLine => $one->cutAt(self::LONGEST_LINE), $entries);
+            $cut = static fn(ResolvedLine $one): ResolvedLine => $one->cutAt(self::LONGEST_LINE);
+            $entries = array_map($cut, $entries);
         }
         if (count($entries) === 1) {
             return [$entries[0]->of($text)->leaving($this->open($line->unread, $entries[0]))];
@@ -156,7 +157,12 @@ final readonly class LineResolver
             }
         }
         $others = [...$others, ...$this->choices($line)];
-        $others = array_values(array_unique(array_diff([...(isset($differs) ? [$differs] : []), ...$others], [$ingredient->key])));
+        $others = isset($differs) ? [$differs, ...$others] : $others;
+        $others = array_values(array_unique(array_diff($others, [$ingredient->key])));
+        $isOpen = $best === null || $line->isGuessed || NameReading::isTied($matches);
+        $sure = $meaning !== null || $best === null || $isOpen || $isGloss || isset($differs)
+            ? Sureness::Likely
+            : $this->names->sureness($line, $best);
         if ($line->isNonsense) {
             return $this->without(
                 $line,
@@ -166,7 +172,8 @@ final readonly class LineResolver
                 $others,
             );
         }
-        $isShare = $line->percent !== null && Potency::of($ingredient, $line->percent) === null;
+        $percent = $line->percent ?? 100.0;
+        $isShare = $percent < 100.0 && Potency::of($ingredient, $percent) === null;
         if ($isShare && $line->measured === null) {
             $line = $line->measuring(new WrittenAmount(
                 (float) $line->percent,
@@ -182,6 +189,7 @@ final readonly class LineResolver
                 LineStatus::ToTaste,
                 'No amount: counted as none. Add one to see what it does.',
                 $others,
+                $sure,
             );
         }
         $found = $this->amounts->grams($line, $line->measured, $ingredient);
@@ -223,12 +231,9 @@ final readonly class LineResolver
             ));
         }
         if ($isShare) {
-            $found = $found->noting(sprintf('%s %% taken as its share of the batch', KitchenNumber::plain((float) $line->percent, 1)));
+            $percent = KitchenNumber::plain((float) $line->percent, 1);
+            $found = $found->noting("{$percent} % taken as its share of the batch");
         }
-        $sure = $meaning !== null || $best === null || $isGloss || isset($differs)
-            ? Sureness::Likely
-            : $this->names->sureness($line, $best);
-
         return $this->withStates($line, $ingredient, $found, $others, $sure, $line->percent);
     }
 
@@ -353,6 +358,7 @@ final readonly class LineResolver
         LineStatus $status,
         string $note,
         array $others,
+        ?Sureness $sure = null,
     ): ResolvedLine {
         return new ResolvedLine(
             $line,
@@ -363,6 +369,7 @@ final readonly class LineResolver
             $note,
             Mixture::nothing(),
             $others,
+            $sure,
         );
     }
 }

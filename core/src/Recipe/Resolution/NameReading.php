@@ -18,6 +18,9 @@ use Vinculum\Recipe\Parser\Token;
 /** Which ingredient a line names, and how surely: what it calls the thing, and every other way to read that. */
 final readonly class NameReading implements Names
 {
+    /** Names whose scores lie no further apart fit alike. */
+    private const TIED = 0.005;
+
     public function __construct(private Catalogue $catalogue) {}
 
     /** @param list<Token> $tokens */
@@ -160,6 +163,19 @@ final readonly class NameReading implements Names
         $isCovered = array_diff($asked, $alias, $nothing) === [];
 
         return $match->isUsual && ($isSame || $isCovered && $match->isExact) ? Sureness::Certain : Sureness::Likely;
+    }
+
+    /**
+     * Whether two things fit a name as well as one another, neither to the word.
+     *
+     * @param list<NameMatch> $matches
+     */
+    public static function isTied(array $matches): bool
+    {
+        [$best, $other] = [$matches[0] ?? null, $matches[1] ?? null];
+
+        return $best !== null && $other !== null && !$best->isExact && $best->missed === [] && $other->missed === []
+            && $best->key !== $other->key && abs($best->score - $other->score) < self::TIED;
     }
 
     /** @return list<string> words that only say which kind of a thing this is */

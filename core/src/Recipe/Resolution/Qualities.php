@@ -86,10 +86,8 @@ final class Qualities
         if (self::$before === null) {
             self::$before = [];
             foreach (FactsFile::named('qualities') as $row) {
-                $words = array_fill_keys(
-                    array_map(static fn(string $word): string => implode(' ', NameWords::of($word)), $row->list('words')),
-                    true,
-                );
+                $said = static fn(string $word): string => implode(' ', NameWords::of($word));
+                $words = array_fill_keys(array_map($said, $row->list('words')), true);
                 foreach ($row->list('before') as $kind) {
                     self::$before[$kind] = (self::$before[$kind] ?? []) + $words;
                 }

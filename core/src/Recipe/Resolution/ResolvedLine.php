@@ -112,7 +112,7 @@ final readonly class ResolvedLine
 
         return $unread === [] ? $this : $this->with([
             'unread' => $unread,
-            'sure' => $this->sure === null ? null : Sureness::Likely,
+            'sure' => $this->ingredient === null ? null : Sureness::Likely,
             'note' => $this->note === null ? $note : "{$note}; {$this->note}",
         ]);
     }

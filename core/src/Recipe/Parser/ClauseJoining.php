@@ -1,0 +1,344 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Parser;
+
+use Vinculum\Ingredient\NameWords;
+use Vinculum\Quantity\KitchenNumber;
+
+/** Joins the clauses of a line: each is a thing of its own, or something said of the thing before. */
+final class ClauseJoining
+{
+    private const MOST_ITEMS = 30;
+    private const LONGEST_PREFIX = 5;
+
+    /** What joins the last name to those before. */
+    public Joiner $lastJoiner = Joiner::None;
+
+    /** @var list<Draft> */
+    private array $drafts = [];
+
+    public function __construct(private readonly LineWords $words) {}
+
+    public function join(Joiner $joiner, Draft $draft): void
+    {
+        $current = $this->drafts === [] ? null : $this->drafts[count($this->drafts) - 1];
+        $tells = $this->words->tells($draft->name);
+        $this->lastJoiner = $joiner === Joiner::None || !$tells ? $this->lastJoiner : $joiner;
+        match (true) {
+            $current === null => $this->drafts[] = $draft,
+            !$tells => $this->joinsWithoutName($joiner, $current, $draft),
+            self::isOfTheSameFruit($current, $draft) => $this->sharesTheFruit($current, $draft),
+            self::isStillNameless($current, $draft) => $this->names($current, $draft),
+            $this->isPrefix($joiner, $current, $draft) => $this->follows($current, $draft),
+            $this->isNothingByItself($current) && $this->leansOn($joiner, $current, $draft) => null,
+            default => $this->joinsAName($joiner, $current, $draft),
+        };
+    }
+
+    /** @return non-empty-list<Draft> every thing of the line, in order */
+    public function drafts(): array
+    {
+        return $this->drafts === [] ? [new Draft()] : array_slice($this->drafts, 0, self::MOST_ITEMS);
+    }
+
+    /** "zest and juice of 1 lime": the first part is of the same fruit. */
+    private static function isOfTheSameFruit(Draft $current, Draft $draft): bool
+    {
+        return $current->isNameless() && !$current->hasAmount() && $current->part !== null && $draft->part !== null;
+    }
+
+    private function sharesTheFruit(Draft $current, Draft $draft): void
+    {
+        $current->measureLike($draft);
+        $current->name = $draft->name;
+        $this->drafts[] = $draft;
+    }
+
+    /** "1 tsp each: cumin, paprika": an amount that waits for its name. */
+    private static function isStillNameless(Draft $current, Draft $draft): bool
+    {
+        return $current->isNameless() && $current->part === null && !$draft->hasAmount()
+            && ($current->hasAmount() || $current->isOfAll());
+    }
+
+    private function names(Draft $current, Draft $draft): void
+    {
+        $current->name = $draft->name;
+        $current->part = $draft->part;
+        $current->takeOn($draft);
+    }
+
+    /** "For the ranch: ¼ cup coconut milk", "Optional: 1 tsp chilli". */
+    private function isPrefix(Joiner $joiner, Draft $current, Draft $draft): bool
+    {
+        $tokens = $this->words->tokensOf($current);
+
+        return $joiner === Joiner::Colon && !$current->hasAmount() && $draft->hasAmount() && count($this->drafts) === 1
+            && count($tokens) <= self::LONGEST_PREFIX
+            && Vocabulary::has('prefix', $this->words->tokens[$tokens[0] ?? 0]->lower);
+    }
+
+    private function follows(Draft $current, Draft $draft): void
+    {
+        $this->words->role($this->words->tokensOf($current), Role::Joiner);
+        $draft->tags = [...$draft->tags, ...$current->tags];
+        array_pop($this->drafts);
+        $this->drafts[] = $draft;
+    }
+
+    private function isNothingByItself(Draft $current): bool
+    {
+        return !$this->words->tells($current->name) && $current->part === null && !$current->isOfAll();
+    }
+
+    /** "2 large, ripe tomatoes", "1 red and 1 green pepper": what says no thing by itself is of the one behind. */
+    private function leansOn(Joiner $joiner, Draft $current, Draft $draft): bool
+    {
+        if (!$draft->hasAmount() && in_array($joiner, [Joiner::Comma, Joiner::Dash], true)) {
+            $current->name = [...$current->name, ...$draft->name];
+            $current->part ??= $draft->part;
+            $current->takeOn($draft);
+
+            return true;
+        }
+        if ($current->name === [] || in_array($joiner, [Joiner::Semicolon, Joiner::Colon, Joiner::Equals], true)) {
+            return false;
+        }
+        $last = $draft->name[count($draft->name) - 1];
+        $current->called = trim($this->words->textOf($current->name) . ' ' . $this->words->tokens[$last]->text);
+        $joiner->isChoice() ? $this->alternative($current, $draft) : $this->shareOut($joiner, $current, $draft);
+
+        return true;
+    }
+
+    private function joinsWithoutName(Joiner $joiner, Draft $current, Draft $draft): void
+    {
+        if ($draft->part !== null && $draft->name === [] && !$current->isNameless()) {
+            $this->joinsAPart($current, $draft);
+
+            return;
+        }
+        if ($draft->shares !== [] || $draft->isEqual) {
+            $this->drafts[0]->shares = $draft->shares;
+            $this->drafts[0]->isEqual = $draft->isEqual;
+        } elseif ($draft->hasAmount()) {
+            $this->joinsAnAmount($joiner, $current, $draft);
+        } elseif ($this->words->changes($draft->name) && $joiner->turns() && $this->isTurned($current, $draft)) {
+            $this->turn($current, $draft);
+
+            return;
+        }
+        $this->say($current, $draft);
+    }
+
+    /** What a draft says besides an amount becomes said of the thing before. */
+    private function say(Draft $current, Draft $draft): void
+    {
+        if ($draft->name !== []) {
+            $current->said[] = $draft->name;
+            $this->words->option($current, $draft->name);
+        }
+        $current->takeOn($draft);
+    }
+
+    private function joinsAPart(Draft $current, Draft $draft): void
+    {
+        $name = $this->words->nameOf($current);
+        if ($draft->hasAmount() && $current->hasAmount()) {
+            // "1 lemon, zested, plus 2 tbsp juice"
+            $draft->called = trim("{$name} {$draft->part}");
+            $draft->part = null;
+            $this->drafts[] = $draft;
+        } elseif ($current->part === null || $current->part === $draft->part) {
+            $current->part = $draft->part;
+            $this->say($current, $draft);
+        } elseif ($this->words->keyOf("{$name} zest") !== null) {
+            $draft->measureLike($current);
+            $draft->name = $current->name;
+            $draft->called = $current->called;
+            $this->drafts[] = $draft;
+        } else {
+            $this->say($current, $draft);
+        }
+    }
+
+    private function joinsAnAmount(Joiner $joiner, Draft $current, Draft $draft): void
+    {
+        $isUnit = $draft->amounts[0]->unit !== null;
+        $isMore = in_array($joiner, [Joiner::Plus, Joiner::And], true) && ($isUnit || $draft->name !== []);
+        if (!$current->hasAmount() || $draft->isNet) {
+            $current->measureLike($draft);
+            $current->isEach = $current->isEach || $draft->isEach;
+        } elseif ($isMore) {
+            // "1 cup sugar, plus 2 tbsp"
+            $more = new Draft();
+            $more->measureLike($draft);
+            $more->called = $this->words->nameOf($current);
+            $this->drafts[] = $more;
+        } elseif ($isUnit) {
+            $times = $draft->isEach && $current->isCounted() ? $current->amounts[0]->middle() : 1.0;
+            foreach ($draft->amounts as $amount) {
+                $current->amounts[] = $amount->times($times);
+            }
+        } else {
+            $this->words->unrole($draft->amountTokens);
+            $current->said[] = $draft->amountTokens;
+        }
+    }
+
+    private function joinsAName(Joiner $joiner, Draft $current, Draft $draft): void
+    {
+        $isMix = $joiner === Joiner::Slash && $this->isMixture($draft);
+        $isChoice = $joiner->isChoice() && !$isMix
+            && ($joiner === Joiner::Or || $current->hasAmount() || !$this->words->isKnown($draft));
+        match (true) {
+            $isChoice => $this->alternative($current, $draft),
+            $draft->sameAs !== null => $this->measuresTheSame($current, $draft),
+            $this->isCountingNoun($joiner, $current, $draft) => $this->counts($current, $draft),
+            $draft->hasAmount() || $draft->isSome => $this->joinsAThing($current, $draft),
+            $joiner->turns() && $this->isTurned($current, $draft) => $this->turn($current, $draft),
+            $isMix || $this->isAnother($joiner, $current, $draft) => $this->shareOut($joiner, $current, $draft),
+            default => $this->say($current, $draft),
+        };
+    }
+
+    /** "100 g ginger and the same of garlic". */
+    private function measuresTheSame(Draft $current, Draft $draft): void
+    {
+        [$draft->sameAs, $draft->isApart] = [null, true];
+        $draft->measureLike($current);
+        $this->drafts[] = $draft;
+    }
+
+    /** "garlic, 3 cloves" */
+    private function isCountingNoun(Joiner $joiner, Draft $current, Draft $draft): bool
+    {
+        return count($draft->name) === 1 && $draft->isCounted() && !$current->hasAmount() && $joiner->turns()
+            && Counts::named($this->words->tokens[$draft->name[0]]->text) !== null;
+    }
+
+    private function counts(Draft $current, Draft $draft): void
+    {
+        $noun = (string) Counts::named($this->words->tokens[$draft->name[0]]->text);
+        $current->amounts = [$draft->amounts[0]->of($noun)];
+        $current->amountTokens = [...$draft->amountTokens, ...$draft->name];
+        $this->words->role($draft->name, Role::Amount);
+        $current->takeOn($draft);
+    }
+
+    private function joinsAThing(Draft $current, Draft $draft): void
+    {
+        $isBare = !$draft->isSome && $draft->amounts[0]->unit === null
+            && in_array($draft->amounts[0]->counted, [null, 'whole', 'cm', 'inch'], true);
+        if ($isBare && !$this->words->isKnown($draft)) {
+            $this->words->unrole($draft->amountTokens);
+            $current->said[] = [...$draft->amountTokens, ...$draft->name];
+            $current->takeOn($draft);
+
+            return;
+        }
+        $this->ofItsOwn($current, $draft);
+        $this->drafts[] = $draft;
+    }
+
+    /** "vinegar, white", "mustard, dijon": how it is called stands behind it. "vinegar, honey" are two. */
+    private function isTurned(Draft $current, Draft $draft): bool
+    {
+        $said = $this->words->textOf($draft->name);
+        $name = $this->words->nameOf($current);
+        if (array_diff(NameWords::of($name), NameWords::of($said)) === []) {
+            return false;
+        }
+        $turned = $this->words->keyOf("{$said} {$name}");
+
+        return $turned !== null && in_array($this->words->keyOf($said), [null, $turned], true);
+    }
+
+    private function turn(Draft $current, Draft $draft): void
+    {
+        $said = $this->words->textOf($draft->name);
+        $this->words->role($draft->name, Role::Name);
+        $current->isGuessed = $this->words->keyOf($said) !== null;
+        $current->called = "{$said} {$this->words->nameOf($current)}";
+        $current->takeOn($draft);
+    }
+
+    /** Whether a name without an amount is a thing of its own, known or not. */
+    private function isAnother(Joiner $joiner, Draft $current, Draft $draft): bool
+    {
+        $adds = $joiner->adds() || $this->drafts[0]->shares !== [];
+
+        return $this->words->isKnown($draft)
+            ? $adds || in_array($joiner, [Joiner::Comma, Joiner::Semicolon], true)
+            : $adds && $current->said === [] && $this->words->isKnown($current);
+    }
+
+    private function alternative(Draft $current, Draft $draft): void
+    {
+        $current->alternatives[] = $this->words->nameOf($draft);
+        $this->words->role([...$this->words->tokensOf($draft), ...$draft->amountTokens], Role::Alternative);
+        $current->choices = [...$current->choices, ...$draft->name];
+        $current->takeOn($draft);
+    }
+
+    /** "soy/mirin mix" */
+    private function isMixture(Draft $draft): bool
+    {
+        $last = $draft->name[count($draft->name) - 1] ?? null;
+        $isOne = $last !== null && $this->words->tokens[$last]->isWord('mix', 'mixture', 'blend');
+        if ($isOne) {
+            $this->words->role([(int) array_pop($draft->name)], Role::Joiner);
+        }
+
+        return $isOne;
+    }
+
+    /** A name without an amount of its own, behind one that has one or has none. */
+    private function shareOut(Joiner $joiner, Draft $current, Draft $draft): void
+    {
+        $this->drafts[] = $draft;
+        if ($current->isEach && !$draft->hasAmount()) {
+            $draft->isEach = true;
+            $draft->measureLike($current);
+        }
+        $isShared = $current->hasAmount() && !$draft->hasAmount() && !$draft->isToTaste && !$draft->isSome
+            && in_array($joiner, [Joiner::And, Joiner::Slash], true)
+            && count($this->drafts) === 2 && count($current->amounts) === 1 && $current->said === [];
+        if (!$isShared) {
+            return;
+        }
+        $unit = $current->amounts[0]->unit;
+        if ($unit?->isVague() === true || ($current->called !== null && $unit === null)) {
+            $draft->measureLike($current);
+        } elseif ($unit !== null) {
+            // "2 tbsp butter and oil" is one of each
+            $half = $current->amounts[0]->times(0.5);
+            $said = KitchenNumber::plain($half->middle(), 3) . " {$unit->name}";
+            [$current->amounts, $current->amountText] = [[$half], $said];
+            $draft->measureLike($current);
+            $draft->amountText = $said;
+        }
+    }
+
+    /** "200 g olives plus 2 tbsp of their brine": what is taken of the thing before. */
+    private function ofItsOwn(Draft $current, Draft $draft): void
+    {
+        $words = array_values(array_filter(
+            $draft->name,
+            fn(int $token): bool => !$this->words->tokens[$token]->isWord('of', 'its', 'their', 'the', 'own'),
+        ));
+        $word = count($words) === 1 ? $this->words->tokens[$words[0]]->lower : '';
+        $isSaid = count($words) < count($draft->name);
+        if (!Vocabulary::has('its-own', $word) || (!$isSaid && $this->words->keyOf($word) !== null)) {
+            return;
+        }
+        $called = $this->words->nameOf($current) . " {$word}";
+        $isItself = Vocabulary::has('its-own', $word, 'itself') && $this->words->isNameKnown($called);
+        if ($isItself || $this->words->keyOf($called) !== null) {
+            $this->words->role($draft->name, Role::Name);
+            $draft->called = $called;
+        }
+    }
+}

@@ -1,0 +1,293 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Parser;
+
+/** Reads a clause: nearly always one thing and how much of it, or something that is said of one. */
+final class ClauseReader
+{
+    /** @var list<Draft> parts of a fruit that a bracket behind it names */
+    private array $parts = [];
+
+    /** @var non-empty-list<Draft> of the clause */
+    private array $drafts;
+
+    public function __construct(private readonly LineWords $words) {}
+
+    /**
+     * What a clause says: nearly always one thing, or something about one.
+     *
+     * @param list<Phrase> $clause
+     *
+     * @return list<Draft>
+     */
+    public function drafts(array $clause): array
+    {
+        $this->parts = [];
+        $this->drafts = [new Draft()];
+        [$purpose, $role] = [[], Role::Purpose];
+        foreach ($clause as $phrase) {
+            $tokens = range($phrase->from, $phrase->to - 1);
+            $draft = $this->drafts[count($this->drafts) - 1];
+            $isPurpose = $phrase->is(PhraseKind::Purpose, PhraseKind::Note) && $phrase->says !== 'cut';
+            $isApart = $phrase->is(PhraseKind::Tag, PhraseKind::Bracket, PhraseKind::Mark);
+            if ($isPurpose || ($purpose !== [] && !$isApart)) {
+                $role = $purpose === [] && $phrase->is(PhraseKind::Note) ? Role::Note : $role;
+                array_push($purpose, ...$tokens);
+                continue;
+            }
+            match ($phrase->kind) {
+                PhraseKind::Amount => $this->amount($draft, $phrase, $tokens, $this->endOf($clause)),
+                PhraseKind::Bracket => $this->bracket($draft, $phrase),
+                PhraseKind::Food, PhraseKind::Word => $this->word($draft, $tokens),
+                default => $this->mark($draft, $phrase, $tokens),
+            };
+        }
+        if ($purpose !== []) {
+            $draft = $this->drafts[count($this->drafts) - 1];
+            $this->words->role($purpose, $role);
+            $draft->said[] = $purpose;
+            $this->words->option($draft, $purpose);
+            $draft->isToTaste = Vocabulary::phraseAt('some', $this->words->tokens, $purpose[0], 'behind') > 0;
+        }
+        array_map($this->takePart(...), $this->drafts);
+
+        return [...$this->drafts, ...$this->parts];
+    }
+
+    /**
+     * @param list<int> $tokens
+     * @param int       $end    behind the last word of the clause
+     */
+    private function amount(Draft $draft, Phrase $phrase, array $tokens, int $end): void
+    {
+        if ($draft->hasAmount() && $draft->name !== [] && $this->words->isKnown($draft)) {
+            $isMore = $phrase->to < $end && $draft->amountTokens[0] < $draft->name[0];
+            if (!$isMore && $this->addForms($draft, $phrase, $tokens)) {
+                return;
+            }
+            $this->drafts[] = $draft = new Draft();
+        }
+        $this->takeSource($draft);
+        if (!$draft->hasAmount() || !$this->addForms($draft, $phrase, $tokens)) {
+            $this->setAmount($draft, $phrase, $tokens);
+        }
+    }
+
+    /** @param list<int> $tokens */
+    private function word(Draft $draft, array $tokens): void
+    {
+        $isBehind = $draft->name !== [] && $draft->hasAmount() && $draft->amountTokens[0] > $draft->name[0];
+        if (!$isBehind) {
+            array_push($draft->name, ...$tokens);
+
+            return;
+        }
+        $draft->said[] = $tokens;
+        if ($this->words->textOf($tokens) === $this->words->textOf($draft->name)) {
+            $this->words->role($tokens, Role::Name);
+        }
+    }
+
+    /** @param list<int> $tokens */
+    private function mark(Draft $draft, Phrase $phrase, array $tokens): void
+    {
+        match ($phrase->kind) {
+            PhraseKind::Percent => $draft->percent = $phrase->shares[0],
+            PhraseKind::Ratio => $draft->shares = $phrase->shares,
+            PhraseKind::Equal => $draft->isEqual = true,
+            PhraseKind::Same => $draft->sameAs = '',
+            PhraseKind::Some => $draft->isSome = true,
+            PhraseKind::Each => $draft->isEach = true,
+            PhraseKind::Tag => $draft->tags[] = $phrase->says,
+            PhraseKind::Purpose => $draft->said[] = $tokens,
+            default => null,
+        };
+        $this->words->role($tokens, match ($phrase->kind) {
+            PhraseKind::Percent => Role::Strength,
+            PhraseKind::Tag => Role::Tag,
+            PhraseKind::Purpose => Role::State,
+            PhraseKind::Mark => Role::Mark,
+            default => Role::Amount,
+        });
+    }
+
+    /** @param list<int> $tokens */
+    private function setAmount(Draft $draft, Phrase $phrase, array $tokens): void
+    {
+        $draft->amounts = $phrase->amounts;
+        $draft->amountTokens = $tokens;
+        $this->words->role($tokens, Role::Amount);
+        $this->takePart($draft);
+        // what stands before an amount leads up to it, or is the name
+        if ($draft->name !== [] && !$this->words->tells($draft->name)) {
+            $draft->said[] = $draft->name;
+            $draft->name = [];
+        }
+    }
+
+    /** @param list<Phrase> $clause */
+    private function endOf(array $clause): int
+    {
+        $last = array_filter($clause, static fn(Phrase $one): bool => $one->is(PhraseKind::Food, PhraseKind::Word));
+
+        return $last === [] ? 0 : $last[array_key_last($last)]->to;
+    }
+
+    /** "lemon juice from 2 lemons": the juice of so many. */
+    private function takeSource(Draft $draft): void
+    {
+        $count = count($draft->name);
+        if ($count < 3 || $draft->hasAmount()) {
+            return;
+        }
+        $part = Vocabulary::fieldOf('part-of', $this->words->tokens[$draft->name[$count - 2]]->lower);
+        if ($part !== null && $this->words->tokens[$draft->name[$count - 1]]->isWord('from', 'of')) {
+            $this->words->role($draft->name, Role::Part);
+            [$draft->part, $draft->name] = [$part, []];
+        }
+    }
+
+    /**
+     * Whether an amount says the one that is there in another way.
+     *
+     * @param list<int> $tokens
+     */
+    private function addForms(Draft $draft, Phrase $phrase, array $tokens): bool
+    {
+        $new = $phrase->amounts[0];
+        $own = $draft->amounts[0];
+        if ($new->unit === null && !($own->unit !== null && $new->counted !== 'whole' && $new->counted !== 'part')) {
+            return false;
+        }
+        array_push($draft->amounts, ...$phrase->amounts);
+        $this->words->role($tokens, Role::Amount);
+
+        return true;
+    }
+
+    /** What a bracket says of the thing before: another amount, another name, or what is done to it. */
+    private function bracket(Draft $draft, Phrase $bracket): void
+    {
+        if ($bracket->to - $bracket->from < 3) {
+            return;
+        }
+        $inside = range($bracket->from + 1, $bracket->to - 2);
+        $this->words->option($draft, $inside);
+        if ($this->words->isNote($inside[0])) {
+            $this->words->role($inside, Role::Note);
+
+            return;
+        }
+        $isStart = true;
+        foreach ($bracket->inner as $phrase) {
+            $tokens = range($phrase->from, $phrase->to - 1);
+            if ($phrase->is(PhraseKind::Purpose) && $phrase->says !== 'cut') {
+                $rest = range($phrase->from, $bracket->to - 2);
+                $this->words->role($rest, Role::Purpose);
+                $draft->said[] = $rest;
+
+                return;
+            }
+            match (true) {
+                $isStart && $this->isForm($draft, $phrase, $bracket) => $this->form($draft, $phrase, $tokens),
+                $phrase->is(PhraseKind::Percent, PhraseKind::Each) => $this->mark($draft, $phrase, $tokens),
+                $phrase->is(PhraseKind::Joiner) => $this->words->role($tokens, Role::Joiner),
+                default => $this->inBracket($draft, $phrase, $bracket),
+            };
+            $isStart = $phrase->is(PhraseKind::Joiner) || ($isStart && $phrase->is(PhraseKind::Mark));
+        }
+    }
+
+    /** Whether an amount in a bracket says the one before it in another way. */
+    private function isForm(Draft $draft, Phrase $phrase, Phrase $bracket): bool
+    {
+        return $phrase->is(PhraseKind::Amount)
+            && ($phrase->amounts[0]->unit !== null || (!$draft->hasAmount() && $phrase->to === $bracket->to - 1));
+    }
+
+    /**
+     * "(110 g)", "(150 g each)", "(480 g drained)".
+     *
+     * @param list<int> $tokens
+     */
+    private function form(Draft $draft, Phrase $phrase, array $tokens): void
+    {
+        $behind = $this->words->tokens[$phrase->to] ?? null;
+        $times = $behind?->isWord('each', 'apiece') === true && $draft->isCounted() ? $draft->amounts[0]->middle() : 1.0;
+        $amounts = array_map(static fn(WrittenAmount $one): WrittenAmount => $one->times($times), $phrase->amounts);
+        $isNet = Vocabulary::has('net', $behind->lower ?? '');
+        $draft->amountTokens = $draft->hasAmount() ? $draft->amountTokens : $tokens;
+        $draft->amounts = $isNet ? $amounts : [...$draft->amounts, ...$amounts];
+        $draft->isNet = $draft->isNet || $isNet;
+        $this->words->role($tokens, Role::Amount);
+    }
+
+    /** Words in a bracket: another name, a part of a fruit, or something said of the thing. */
+    private function inBracket(Draft $draft, Phrase $phrase, Phrase $bracket): void
+    {
+        $tokens = range($phrase->from, $phrase->to - 1);
+        $isAlone = $phrase->from === $bracket->from + 1 && $phrase->to === $bracket->to - 1;
+        if ($isAlone && $phrase->is(PhraseKind::Food) && $draft->name !== []) {
+            $draft->gloss = $this->words->textOf($tokens);
+            $this->words->role($tokens, Role::Name);
+        }
+        $draft->said[] = $tokens;
+        $part = new Draft();
+        $part->name = $tokens;
+        $this->takePart($part);
+        if ($part->part !== null && $part->name === []) {
+            $this->parts[] = $part;
+        }
+    }
+
+    /** "juice of 1 lemon", "1 lemon, juiced", "juiced 1 lime": which part of it is meant, where the name says so. */
+    private function takePart(Draft $draft): void
+    {
+        $part = $this->partIn($draft->name);
+        if ($part === null || $this->words->keyOf($this->words->textOf($draft->name)) !== null) {
+            return;
+        }
+        [$draft->part, $taken] = $part;
+        $this->words->role(array_intersect($draft->name, $taken), Role::Part);
+        if (count($taken) === count($draft->name) && !$draft->hasAmount()) {
+            $draft->said[] = $taken;
+        }
+        $draft->name = array_values(array_diff($draft->name, $taken));
+    }
+
+    /**
+     * @param list<int> $name
+     *
+     * @return array{string, list<int>}|null juice or zest, and the words that say it
+     */
+    private function partIn(array $name): ?array
+    {
+        foreach ($name as $number => $token) {
+            $part = Vocabulary::fieldOf('part-of', $this->words->tokens[$token]->lower);
+            if ($part === null) {
+                if ($this->words->isPlain($token)) {
+                    continue;
+                }
+                break;
+            }
+            $next = $name[$number + 1] ?? null;
+            $isOnly = $next !== null && $this->words->tokens[$next]->isWord('only');
+            $next = $isOnly ? ($name[$number + 2] ?? null) : $next;
+            $isOf = $next !== null && $this->words->tokens[$next]->isWord('of', 'from');
+            $isDone = $this->words->tokens[$token]->isWord('juiced', 'zested');
+            $isAlone = $next === null;
+            if ($isOf || $isDone || $isAlone) {
+                $end = $number + 1 + ($isOnly ? 1 : 0) + ($isOf ? 1 : 0);
+
+                return [$part, array_slice($name, $isDone ? $number : 0, $isDone ? 1 : $end)];
+            }
+        }
+        $last = $name[count($name) - 1] ?? null;
+
+        return $last !== null && count($name) > 1 && $this->words->tokens[$last]->isWord('juiced', 'zested')
+            ? [$this->words->tokens[$last]->isWord('juiced') ? 'juice' : 'zest', [$last]]
+            : null;
+    }
+}

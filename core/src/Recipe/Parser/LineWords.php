@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Parser;
+
+use Vinculum\Ingredient\NameWords;
+
+/** The words of one line while it is read: what is known of them, and which role each was found to have. */
+final class LineWords
+{
+    /** @var array<int, Role> by token */
+    public array $roles = [];
+
+    /** @var array<string, bool> names asked about */
+    private array $known = [];
+
+    /** @param list<Token> $tokens without what is only around them */
+    public function __construct(public readonly array $tokens, private readonly Names $names) {}
+
+    /** The ingredient that a text names to the word; null where it names none. */
+    public function keyOf(string $text): ?string
+    {
+        return $this->names->keyOf($text);
+    }
+
+    /**
+     * @param list<int> $tokens
+     */
+    public function textOf(array $tokens): string
+    {
+        $text = '';
+        foreach ($tokens as $number => $token) {
+            $isApart = $number > 0 && (!$this->tokens[$token]->isGlued || $tokens[$number - 1] !== $token - 1);
+            $text .= ($isApart ? ' ' : '') . $this->tokens[$token]->text;
+        }
+
+        return trim($text, " \t,;:-–");
+    }
+
+    public function nameOf(Draft $draft): string
+    {
+        return $draft->called ?? $this->textOf($this->withoutEmptyWords($draft->name));
+    }
+
+    /**
+     * Without words that say nothing of what it is, as long as something stays.
+     *
+     * @param list<int> $name
+     *
+     * @return list<int>
+     */
+    public function withoutEmptyWords(array $name): array
+    {
+        $at = 0;
+        while ($at < count($name)) {
+            $token = $this->tokens[$name[$at]];
+            $passed = Vocabulary::phraseAt('passed-over', $this->tokens, $name[$at]);
+            if ($passed > 0 && $at + $passed < count($name)) {
+                $at += $passed;
+            } elseif ($token->isMark() || Vocabulary::has('empty', $token->lower) && $at + 1 < count($name)) {
+                ++$at;
+            } else {
+                break;
+            }
+        }
+
+        return array_slice($name, $at);
+    }
+
+    /** @return list<int> of its name and what is said of it */
+    public function tokensOf(Draft $draft): array
+    {
+        $tokens = [...$draft->name, ...array_merge([], ...$draft->said)];
+        sort($tokens);
+
+        return $tokens;
+    }
+
+    /** Whether a word changes nothing of what goes in. */
+    public function isPlain(int $token): bool
+    {
+        $word = $this->tokens[$token];
+
+        return $word->isMark()
+            || ($word->isWord() && (Vocabulary::has('beside', $word->lower) || self::isDescribing($word->lower)));
+    }
+
+    /**
+     * Whether words name something: more than how it is.
+     *
+     * @param list<int> $tokens
+     */
+    public function tells(array $tokens): bool
+    {
+        foreach ($tokens as $token) {
+            if (!$this->isPlain($token)) {
+                return true;
+            }
+        }
+
+        return $tokens !== [] && $this->isNameKnown($this->textOf($tokens), true);
+    }
+
+    public function isKnown(Draft $draft, bool $isToTheWord = false): bool
+    {
+        return $this->isNameKnown($this->nameOf($draft), $isToTheWord);
+    }
+
+    public function isNameKnown(string $name, bool $isToTheWord = false): bool
+    {
+        return $isToTheWord
+            ? $this->keyOf($name) !== null
+            : $this->known[$name] ??= $name !== '' && $this->names->knows(new Item($name, name: $name));
+    }
+
+    /** Whether a word begins what is only a note: "see note 2", "keep the juice", "not pie filling". */
+    public function isNote(int $at): bool
+    {
+        return Vocabulary::phraseAt('notes', $this->tokens, $at) > 0
+            || Vocabulary::phraseAt('kept', $this->tokens, $at) > 0
+            || $this->tokens[$at]->isWord('not');
+    }
+
+    /** @param list<int> $tokens */
+    public function option(Draft $draft, array $tokens): void
+    {
+        foreach ($tokens as $token) {
+            if ($this->tokens[$token]->isWord('optional', 'optionally')) {
+                $draft->tags[] = 'optional';
+            }
+        }
+    }
+
+    /** @param array<int> $tokens */
+    public function role(array $tokens, Role $role): void
+    {
+        foreach ($tokens as $token) {
+            $this->roles[$token] = $role;
+        }
+    }
+
+    /** @param list<int> $tokens */
+    public function unrole(array $tokens): void
+    {
+        foreach ($tokens as $token) {
+            unset($this->roles[$token]);
+        }
+    }
+
+    /**
+     * Whether words say more than how a thing is: "ground", "white".
+     *
+     * @param list<int> $tokens
+     */
+    public function changes(array $tokens): bool
+    {
+        return array_filter($tokens, fn(int $token): bool => !self::isDescribing($this->tokens[$token]->lower)) !== [];
+    }
+
+    private static function isDescribing(string $word): bool
+    {
+        $words = NameWords::of($word);
+
+        return array_filter($words, static fn(string $one): bool => !NameWords::isDescriptor($one)) === [];
+    }
+}
