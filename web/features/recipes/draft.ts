@@ -82,7 +82,10 @@ const sameTexts = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((text, index) => text === b[index]);
 
 /** A heading starts a stage: "For the pot:". An empty line is no heading. */
-export const isHeading = (text: string): boolean => /^\s*[^:]{2,60}:\s*$/u.test(text);
+/** "For the pot:"; what begins with an amount is none, though a colon ends it: "2 tbsp fish sauce:". */
+export const isHeading = (text: string): boolean =>
+  /^\s*[^:]{2,60}:\s*$/u.test(text) &&
+  !/^\s*[\d½⅓⅔¼¾⅛](?!\d*(?:st|nd|rd|th)\b|\d*\s+(?:days?|hours?|minutes?|weeks?|people|servings|jars)\b)/iu.test(text);
 
 export type Tag = 'lock' | 'steeped' | 'cold' | 'optional';
 

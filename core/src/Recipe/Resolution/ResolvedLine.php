@@ -7,7 +7,13 @@ namespace Vinculum\Recipe\Resolution;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\Cursor;
 use Vinculum\Recipe\Parser\Item;
+use Vinculum\Recipe\Parser\Lexer;
+use Vinculum\Recipe\Parser\PlainText;
+use Vinculum\Recipe\Parser\QuantityGrammar;
+use Vinculum\Recipe\Parser\Vocabulary;
 
 /** A line as understood: which ingredient, how many grams with their doubt, and why. */
 final readonly class ResolvedLine
@@ -46,10 +52,25 @@ final readonly class ResolvedLine
         return new self(new Item($text), null, null, null, LineStatus::Heading, null, Mixture::nothing());
     }
 
-    /** Whether a text is a heading ("For the pot:") or empty. */
+    /** Whether a text is a heading ("For the pot:") or empty; what begins with an amount is none ("2 tbsp fish sauce:"). */
     public static function isHeading(string $text): bool
     {
-        return preg_match('/^\s*+(?:[^:\s][^:]{1,59}:)?\s*+$/u', mb_scrub($text)) === 1;
+        return preg_match('/^\s*+(?:[^:\s][^:]{1,59}:)?\s*+$/u', mb_scrub($text)) === 1
+            && !self::beginsWithAnAmount($text);
+    }
+
+    private static function beginsWithAnAmount(string $text): bool
+    {
+        $tokens = Lexer::tokens(mb_substr(PlainText::of($text)->text, 0, 80));
+        if ($tokens === []) {
+            return false;
+        }
+        $cursor = new Cursor($tokens);
+        $amount = (new QuantityGrammar(Measures::Us))->quantity($cursor);
+        $isBare = $amount?->unit === null && in_array($amount?->counted, [null, 'whole', 'part'], true);
+        $isOther = Vocabulary::has('not-counted', $cursor->peek()->lower ?? '');
+
+        return $amount !== null && !$isOther && (!$isBare || $tokens[0]->isNumber());
     }
 
     /** A line that is kept but not looked at. */

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Vinculum\Recipe\Text;
 
 use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\AllergenWords;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\Item;
+use Vinculum\Recipe\Parser\Line;
 use Vinculum\Recipe\Parser\LineGrammar;
 use Vinculum\Recipe\Resolution\NameReading;
 
@@ -47,6 +49,8 @@ final class LineSigns
         if (preg_match('/^\*?[^*]+\*$/u', $line) === 1 && !str_starts_with($line, '*')) {
             return $line;
         }
+        // a row of a table
+        $line = str_starts_with($line, '|') ? trim($line, "| \t") : $line;
         $plain = (string) preg_replace(self::LAYOUT, '', $line);
         // "**Yield:** 250 ml"
         $plain = (string) preg_replace('/\*\*|__/', '', $plain);
@@ -200,6 +204,18 @@ final class LineSigns
             $areKnown = array_filter($others, fn(Item $one): bool => !$this->names->knows($one)) === [];
             $signs[] = count($said) <= 4 && $areKnown && count($line->unread) < 2 ? 'known' : 'half-known';
         }
+        if ($this->listsThings($line)) {
+            $signs[] = 'listed';
+        }
+        if (self::isEquipment($parsed)) {
+            return ['equipment'];
+        }
+        if ($isOfSomething && preg_match('/^for\s+(?:about\s+)?[\d½¼¾]/iu', $plain) === 1) {
+            return ['for-food'];
+        }
+        if (!$isKnown && $amount === null && count($words) > 2 && !$this->holdsFood($line)) {
+            $signs[] = 'foodless';
+        }
         if ($isKnown && $amount === null && count($words) <= 4) {
             $signs[] = 'bare-name';
         }
@@ -215,6 +231,44 @@ final class LineSigns
         }
 
         return $signs;
+    }
+
+    /** "Soy sauce 100 ml, mirin 50 ml, sugar 2 tbsp" */
+    private function listsThings(Line $line): bool
+    {
+        $things = array_filter(
+            $line->items,
+            fn(Item $one): bool => $one->measured !== null && $this->names->knows($one),
+        );
+
+        return count($things) > 2 && 2 * count($things) > count($line->items);
+    }
+
+    /** "1 funnel", "2 x 250 ml jars": what a kitchen uses, and nobody eats. */
+    private static function isEquipment(Item $item): bool
+    {
+        $name = array_filter(
+            NameWords::of($item->name === '' ? (string) $item->measured?->counted : $item->name),
+            static fn(string $word): bool => !NameWords::isDescriptor($word),
+        );
+        $row = FactsFile::named('page')['equipment'];
+
+        return in_array(implode(' ', $name), array_map(
+            static fn(string $one): string => implode(' ', NameWords::of($one)),
+            $row->list('words'),
+        ), true);
+    }
+
+    /** Whether any word of a line names something that goes into a sauce. */
+    private function holdsFood(Line $line): bool
+    {
+        foreach (array_keys($line->tokens) as $at) {
+            if ($this->names->longestAt($line->tokens, $at) > 0) {
+                return true;
+            }
+        }
+
+        return AllergenWords::in($line->text) !== [];
     }
 
     private function isPair(string $plain): bool

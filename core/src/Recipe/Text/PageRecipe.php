@@ -23,6 +23,9 @@ final class PageRecipe
     public static function read(string $text, PageReader $reader): Recipe
     {
         [$keys, $lines] = self::keys($text);
+        $lines = count(array_filter($lines, static fn(string $one): bool => trim($one) !== '')) === 1
+            ? OneLinePage::apart(trim(implode('', $lines)))
+            : $lines;
 
         return self::of($reader->read(PageColumns::single($lines)), $keys);
     }
