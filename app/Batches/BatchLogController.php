@@ -125,7 +125,9 @@ final readonly class BatchLogController
     #[Answers(KeepReport::class)]
     public function keep(FormulaRequest $request, BalanceService $balanceService): JsonResponse
     {
-        return new JsonResponse(KeepReport::of(Keep::of($balanceService->balance($request->edit()))));
+        $edit = $request->edit();
+
+        return new JsonResponse(KeepReport::of(Keep::of($balanceService->balance($edit)), $edit->told()));
     }
 
     private static function find(int $batch): Batch

@@ -163,10 +163,11 @@ final class Answers
 
     private static function keep(Call $call): Answer
     {
-        [, , $balance] = self::weigh($call);
+        [$recipe, , $balance] = self::weigh($call);
         $keep = Keep::of($balance);
+        $report = KeepReport::of($keep, $recipe->told());
 
-        return new Answer(KeepReport::of($keep), Printout::keep($keep));
+        return new Answer($report, Printout::keep($keep, $report->keepingClaim));
     }
 
     private static function ingredients(Call $call): Answer

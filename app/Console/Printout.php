@@ -65,7 +65,7 @@ final class Printout
         return $text;
     }
 
-    public static function keep(Keep $keep): string
+    public static function keep(Keep $keep, ?string $claim = null): string
     {
         $text = match (true) {
             $keep->storage === 'serve-at-once' => "Serve at once: it does not keep.\n",
@@ -82,6 +82,7 @@ final class Printout
             ['', $keep->reasons],
             ['Cooks say: ', $keep->traditions],
             ['To do: ', $keep->asks],
+            ['The recipe itself says: ', $claim === null ? [] : [$claim]],
         ] as [$before, $sentences]) {
             foreach ($sentences as $sentence) {
                 $text .= "- {$before}{$sentence}\n";

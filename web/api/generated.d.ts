@@ -4600,6 +4600,8 @@ export interface components {
             /** @description null where a line is not understood */
             nutrition: components["schemas"]["Nutrition"] | null;
             pungency: components["schemas"]["Pungency"];
+            /** @description what the recipe says of how long it keeps, in the cook's words */
+            keeping_claim: string | null;
         };
         /** @description A figure with its 90 % band. */
         Band: {
@@ -4957,6 +4959,8 @@ export interface components {
             traditions: string[];
             /** @description what to do */
             asks: string[];
+            /** @description what its recipe says of it, in the cook's words */
+            keeping_claim: string | null;
         };
         Kitchen: {
             styles: components["schemas"]["Style"][];

@@ -37,6 +37,11 @@ export function KeepFacts({ keep }: { keep: Keep }) {
           <li key={reason}>{reason}</li>
         ))}
       </Box>
+      {keep.keeping_claim !== null && (
+        <Typography data-keeping-claim sx={{ my: 0.75, color: 'text.secondary' }}>
+          <strong>{say.theRecipeSays}</strong> {keep.keeping_claim}
+        </Typography>
+      )}
       {keep.traditions.map((tradition) => (
         <Typography key={tradition} sx={{ my: 0.75, color: 'text.secondary' }}>
           <strong>{say.cooksSay}</strong> {tradition}

@@ -117,6 +117,7 @@ export const say = {
   neverAtRoomTemperature: (keep: string) => `${keep}. Never at room temperature.`,
   toDo: 'To do:',
   whyTheDecidingRuleFirst: 'Why, the deciding rule first',
+  theRecipeSays: 'The recipe itself says:',
   cooksSay: 'Cooks say:',
   noneOfIt: 'none',
   wouldBecome: (value: string, verdict: string | null) =>

@@ -11,6 +11,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\DecimalMark;
 use Vinculum\Recipe\Resolution\LineResolver;
 use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\PartSize;
 use Vinculum\Recipe\Resolution\Plausibility;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
@@ -55,14 +56,20 @@ final readonly class Formula
         );
         $lines = [];
         foreach ($texts as $number => $text) {
+            $part = PartSize::saidIn($text, $measures);
+            if ($part !== null) {
+                $resolver = new LineResolver($catalogue, $measures, $part, DecimalMark::of($texts));
+                $lines[] = ResolvedLine::heading($text)->atRow($number);
+                continue;
+            }
             $entries = match (true) {
                 ResolvedLine::isHeading($text) => [ResolvedLine::heading($text)],
                 $number >= self::MOST_LINES => [ResolvedLine::unread(
                     $text,
                     sprintf('Only the first %d lines are read: make this sauce of two parts.', self::MOST_LINES),
                 )],
-                $areApart => [$resolver->resolve($text)],
-                default => $resolver->entries($text),
+                $areApart => [$resolver->entries($text, $lines)[0]],
+                default => $resolver->entries($text, $lines),
             };
             foreach ($entries as $entry) {
                 $lines[] = $entry->atRow($number);

@@ -20,11 +20,19 @@ enum Lid
 
         return match (true) {
             $text === '' => self::NotSaid,
-            $says('uncovered') => self::Off,
+            $says('uncovered') || self::isDenied($text) => self::Off,
             $says('ajar') => self::Ajar,
             $says('covered') && !$says('not-a-lid') => self::On,
             default => self::NotSaid,
         };
+    }
+
+    /** "no lid on", "do not put a lid on", "never cover it", "without covering". */
+    private static function isDenied(string $text): bool
+    {
+        $before = "(?:no|not|don't|never|without|avoid)";
+
+        return preg_match("/\b{$before}\s+(?:\pL+\s+){0,3}?(?:lid|cover(?:ing|ed)?)\b/iu", mb_scrub($text)) === 1;
     }
 
     public function after(self $before): self

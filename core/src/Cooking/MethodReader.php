@@ -14,6 +14,9 @@ final class MethodReader
     private const MOST_LETTERS = 12_000;
     private const MOST_SENTENCES = 500;
     private const LONGEST_TAG = 40;
+    private const AND_HEAT = '/,? and (?:simmer|boil|bubble|reduce|cook)\b/iu';
+    /** A sentence ends, or a lid goes on or off between two times. */
+    private const BETWEEN_SENTENCES = '/(?<=[.;!]) (?=\pL|\d)|,? then |(?<=\d|mins|minutes|min), (?=(?:un)?cover\b)|(?<=, cover), (?=simmer|cook|boil)/iu';
 
     /**
      * A line of text may hold several steps: each sentence that names a time is one. A line that ends in tags
@@ -65,6 +68,9 @@ final class MethodReader
                 continue;
             }
             foreach ($sentences as $sentence) {
+                if ($tags === '' && KeepingClaim::isWhole($sentence)) {
+                    continue;
+                }
                 // a lid stays where it was put until it is said to be off
                 $said = Lid::saidIn($tags);
                 $lid = ($said === Lid::NotSaid ? Lid::saidIn($sentence) : $said)->after($lid);
@@ -156,9 +162,32 @@ final class MethodReader
     /** @return list<string> */
     private static function sentences(string $line): array
     {
-        $parts = preg_split('/(?<=[.;!]) (?=\pL|\d)|,? then /u', (string) preg_replace('/\s+/u', ' ', $line)) ?: [];
+        $line = (string) preg_replace(['/\s+/u', '/^\d{1,2}[.)] /u'], [' ', ''], $line);
+        $parts = preg_split(self::BETWEEN_SENTENCES, $line) ?: [];
+
+        $parts = array_merge([], ...array_map(self::byDeed(...), $parts));
 
         return array_values(array_filter(array_map(trim(...), $parts), static fn(string $part): bool => $part !== ''));
+    }
+
+    /**
+     * "Blend with the rest and simmer 10 minutes" is two steps: what is done without heat, and what at the hob.
+     *
+     * @return list<string>
+     */
+    private static function byDeed(string $sentence): array
+    {
+        if (preg_match(self::AND_HEAT, $sentence, $found, PREG_OFFSET_CAPTURE) !== 1) {
+            return [$sentence];
+        }
+        $before = substr($sentence, 0, $found[0][1]);
+        foreach (['blends', 'strains', 'rests', 'cools'] as $row) {
+            if (MethodWords::place($before, $row) !== null) {
+                return [$before, (string) preg_replace('/^,? and /iu', '', substr($sentence, $found[0][1]))];
+            }
+        }
+
+        return [$sentence];
     }
 
     /** @return array{string, string} the words, and what the tags at their end say */
@@ -184,9 +213,9 @@ final class MethodReader
 
     private static function step(string $text, string $tags, Lid $lid, int $line): MethodStep
     {
-        $left = StepShare::leftBy($text);
-        $minutes = StepTime::in($tags) ?? StepTime::in($text);
-        $deed = StepDeed::of($text, $tags, $left, $minutes);
+        $end = StepEnd::of($text);
+        $minutes = StepTime::in($tags) ?? (KeepingClaim::isIn($text) ? null : StepTime::in($text));
+        $deed = StepDeed::of($text, $tags, $end->left !== null || $end->millilitres !== null, $minutes);
         $until = preg_match('/\buntil\b\s*(.+?)[.;!]*$/iu', $text, $found) === 1 ? $found[1] : null;
 
         return new MethodStep(
@@ -195,12 +224,13 @@ final class MethodReader
             $minutes,
             $deed->heat,
             $lid,
-            $left,
+            $end->left,
             StepTemperature::in($text),
             $until,
             self::says($text, 'sieves'),
             self::pan($text),
             $line,
+            $end->millilitres,
         );
     }
 

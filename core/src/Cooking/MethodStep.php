@@ -17,6 +17,7 @@ final readonly class MethodStep
      * @param bool                         $isSieved solids stay behind in a sieve
      * @param Pan|null                     $pan     where it names one of its own
      * @param int                          $line    of the method it was read from, from 0; −1 for a stage's own heading
+     * @param float|null           $downTo  millilitres that are left at the end, where it says so
      */
     public function __construct(
         public string $text,
@@ -30,6 +31,7 @@ final readonly class MethodStep
         public bool $isSieved = false,
         public ?Pan $pan = null,
         public int $line = -1,
+        public ?float $downTo = null,
     ) {}
 
     public function isAtTheHob(): bool

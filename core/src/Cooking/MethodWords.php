@@ -42,6 +42,12 @@ final class MethodWords
         return preg_match($forms, $text, $found, PREG_OFFSET_CAPTURE) === 1 ? $found[0][1] : null;
     }
 
+    /** Where one of a row's words stands as what is to be done, in no other form: "roast", not "roasted". */
+    public static function verbPlace(string $text, string $row): ?int
+    {
+        return preg_match('/' . self::pattern($row) . '/iu', $text, $found, PREG_OFFSET_CAPTURE) === 1 ? $found[0][1] : null;
+    }
+
     /** @return list<string> */
     private static function ofHeat(): array
     {

@@ -32,6 +32,7 @@ final readonly class StagedCook
     public static function of(Formula $formula, ?Pan $pan, array $method, ?Hob $hob = null, array $titles = []): self
     {
         $hob ??= Hob::unknown();
+        $roasted = RoastedLines::of($method);
         [$pot, $all, $stages, $simmered] = [Mixture::nothing(), CookingLosses::none(), [], 0.0];
         $isHobKnown = false;
         $told = Stages::of($formula, $method, $titles);
@@ -41,6 +42,9 @@ final readonly class StagedCook
             foreach ($stage->lines as $line) {
                 $pot = $line->countsInTheMixture() ? $pot->plus($line->mixture()) : $pot;
             }
+            $dried = $roasted->losses($stage->lines);
+            $all = $all->and($dried);
+            $pot = $pot->plus($dried->left->times(-1.0));
             // what goes in later has simmered less: the minutes are those of the alcohol as a whole
             $alcohol = $pot->get(Component::Ethanol);
             $simmered = $alcohol > 0.0 ? $simmered * $before->get(Component::Ethanol) / $alcohol : 0.0;
@@ -68,7 +72,8 @@ final readonly class StagedCook
                     $first + 1,
                 ),
             ];
-        $tells = $pan !== null && self::tells($stages) && $formula->mixed()->get(Component::Water) > 0.0;
+        $isDried = $all->left->get(Component::Water) >= self::WORTH_A_WORD;
+        $tells = ($isDried || $pan !== null && self::tells($stages)) && $formula->mixed()->get(Component::Water) > 0.0;
         if ($formula->yieldText !== null || $formula->yield !== null) {
             return new self($formula, $stages, [...$unread, ...self::besidesWater($formula, $all->left)]);
         }

@@ -22,10 +22,10 @@ final readonly class StepDeed
 
     /**
      * @param string                   $tags    what its tags say; they win
-     * @param float|null               $left    the share of the volume that it leaves, where it says so
+     * @param bool                     $isToAnEnd it says how much of the volume is left
      * @param array{float, float}|null $minutes
      */
-    public static function of(string $text, string $tags, ?float $left, ?array $minutes): self
+    public static function of(string $text, string $tags, bool $isToAnEnd, ?array $minutes): self
     {
         $tagged = Heat::namedIn($tags);
         if ($tagged !== null) {
@@ -34,9 +34,12 @@ final readonly class StepDeed
         if (MethodWords::areIn($text, 'closed')) {
             return new self('heat', null);
         }
+        if (preg_match('/\b(?:leave|stand|rest|sit)\b[^.;]{0,60}\b(?:off|away from) the heat\b/iu', $text) === 1) {
+            return new self('rest', null);
+        }
         $plain = MethodWords::takenFrom(MethodWords::takenFrom($text, 'not-heating'), 'not-boiling');
         $heat = Heat::namedIn($plain);
-        if ($heat === null && $left !== null && preg_match('/\breduc|\bboil|\bevaporat|\bconcentrat/iu', $text) === 1) {
+        if ($heat === null && $isToAnEnd && preg_match('/\breduc|\bboil|\bevaporat|\bconcentrat/iu', $text) === 1) {
             $heat = Heat::usual();
         }
         [$kind, $place] = ['do', PHP_INT_MAX];
@@ -48,7 +51,7 @@ final readonly class StepDeed
         }
         $boils = $heat === null ? null : MethodWords::place($plain, 'heats');
         $isSteeped = preg_match('/\b(?:steep|infuse)/iu', $plain) === 1 && $kind === 'rest';
-        if ($heat !== null && !$isSteeped && ($left !== null || ($boils ?? 0) <= $place)) {
+        if ($heat !== null && !$isSteeped && ($isToAnEnd || ($boils ?? 0) <= $place)) {
             return new self('reduce', $heat);
         }
         if ($kind === 'rest' && MethodWords::place($plain, 'cools') !== null) {

@@ -143,9 +143,10 @@ final readonly class StepLosses
     {
         $there = $pot->get(Component::Water);
         $most = $mostShare * max(0.0, $there);
-        if ($step->kind === 'reduce' && $step->left !== null) {
+        $left = $step->downTo ?? ($step->left === null ? null : $step->left * Volume::millilitres($pot));
+        if ($step->kind === 'reduce' && $left !== null) {
             // "by a quarter" is of the volume in the pan at that time
-            $lost = min($most, max(0.0, Volume::waterToLose($pot, $step->left * Volume::millilitres($pot))));
+            $lost = min($most, max(0.0, Volume::waterToLose($pot, $left)));
 
             return [
                 $lost,

@@ -9,6 +9,7 @@ use Vinculum\Facts\Words;
 use Vinculum\Recipe\Parser\Cursor;
 use Vinculum\Recipe\Parser\Lexer;
 use Vinculum\Recipe\Parser\NumberGrammar;
+use Vinculum\Recipe\Parser\Token;
 
 /** How long a step takes in all, from and to in minutes: "an hour and a half", "1h30", "at least 4 hours or up to 2 days". */
 final class StepTime
@@ -16,6 +17,9 @@ final class StepTime
     private const PORTIONS = ['half' => 0.5, 'quarter' => 0.25, 'third' => 1 / 3];
     private const UP_TO = '/\b(?:within|no more than|not more than|at most|up to|less than|under|no longer than|in under)\s*$/iu';
     private const OR_UP_TO = '/^\s*+,?\s*+(?:or |and )?(?:up to|as long as|even)\b/iu';
+    /** One time or the other, not both. */
+    private const OTHERWISE = '/\bor\s+(?:[\pL]+\s+){0,2}$|\bif\b[^.;]{0,40}$/iu';
+    private const IF = '/^\s*\(?if\b/iu';
     private const LATER = '/^\s*(?:before the end|before it is done|later|beforehand|earlier|ahead|from the end)\b/iu';
 
     /** @return array{float, float}|null null where no time is named */
@@ -46,6 +50,11 @@ final class StepTime
             if (self::isAside($before) || preg_match(self::LATER, $after) === 1) {
                 continue;
             }
+            if ($sum !== null && (preg_match(self::OTHERWISE, $before) === 1 || preg_match(self::IF, $after) === 1)) {
+                // "5 minutes if frozen, 8 if fresh"
+                $sum = [min($sum[0], $low), max($sum[1], $high)];
+                continue;
+            }
             if ($sum !== null && preg_match(self::OR_UP_TO, $before) === 1) {
                 // "at least 4 hours or up to 2 days"
                 $sum = [$sum[0], max($sum[1], $high)];
@@ -74,6 +83,7 @@ final class StepTime
         $tokens = Lexer::tokens($text);
         $cursor = new Cursor($tokens);
         $times = [];
+        $last = 1.0;
         for ($index = 0; $index < count($tokens); ++$index) {
             $cursor->backTo($index);
             $range = NumberGrammar::range($cursor);
@@ -85,14 +95,18 @@ final class StepTime
             $cursor->skipWord('a', 'an', 'of');
             $unit = self::unit($cursor->peek()->text ?? '');
             if ($unit === null) {
-                // "for the last 5": minutes, as those before it
-                $isBare = preg_match('/\b(?:for|in|during) the (?:last|first|final)\s*$/iu', substr($text, 0, $tokens[$index]->offset)) === 1;
-                if ($isBare) {
-                    $at = $tokens[$index]->offset;
-                    $times[] = [$at, $at + strlen($tokens[$index]->text), $range[0], $range[1]];
+                // "simmer 5", "for the last 5", "8 if fresh": minutes, as those before it
+                if (self::isBareMinutes($tokens, $index, $cursor)) {
+                    // "4 hours on low, or high for 2": of the unit before
+                    $isOr = preg_match('/\bor\b[^,.;]*$/iu', substr($text, 0, $tokens[$index]->offset)) === 1;
+                    $each = $isOr ? $last : 1.0;
+                    $end = $tokens[$cursor->position() - 1]->end;
+                    $times[] = [$tokens[$index]->offset, $end, $each * $range[0], $each * $range[1]];
+                    $index = $cursor->position() - 1;
                 }
                 continue;
             }
+            $last = $unit;
             $cursor->move();
             $portion = self::andAPortion($cursor);
             $until = $cursor->isAtEnd() ? strlen($text) : (int) $cursor->peek()?->offset;
@@ -102,6 +116,24 @@ final class StepTime
         }
 
         return $times;
+    }
+
+    /**
+     * Whether a number without a unit can only be minutes: behind a word of cooking, and nothing follows that it counts.
+     *
+     * @param list<Token> $tokens
+     */
+    private static function isBareMinutes(array $tokens, int $at, Cursor $behind): bool
+    {
+        $before = $tokens[$at - 1] ?? null;
+        $next = $behind->peek();
+        $isAlone = $next === null
+            || $next->isMark(',', '.', ';', ')', ':')
+            || $next->isWord('more', 'then', 'if', 'or');
+        $isLed = $before?->isWord('for', 'last', 'first', 'final') === true
+            || ($before?->isWord() === true && MethodWords::place($before->lower, 'timed') === 0);
+
+        return $tokens[$at]->isNumber() && (($isAlone && $isLed) || $next?->isWord('if') === true);
     }
 
     /** Whether what stands before a time makes it one of what is done meanwhile: "stirring every 10 minutes". */

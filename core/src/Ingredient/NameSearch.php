@@ -348,7 +348,7 @@ final class NameSearch
         }
         $length = strlen($word);
         $allowed = in_array($word, FactsFile::named('words')['tellers']->list('words'), true) ? 0 : match (true) {
-            $length < 5 => 0,
+            $length < 6 => 0,
             $length < 9 => 1,
             default => 2,
         };

@@ -195,6 +195,12 @@ final readonly class Recipe
         ];
     }
 
+    /** @return list<string> its method, and all that was set aside */
+    public function told(): array
+    {
+        return [...$this->method, ...array_column($this->setAside, 'text')];
+    }
+
     /** @return list<array{string, string|null}> */
     private function staged(): array
     {

@@ -11,6 +11,7 @@ use Vinculum\Balance\Shares;
 use Vinculum\Balance\UncertaintyAdvice;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\CookedStage;
+use Vinculum\Cooking\KeepingClaim;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Quantity\Measures;
@@ -55,6 +56,7 @@ final readonly class BalanceReport extends Report
      * @param list<value-of<Axis>>                                                      $mayLetGo  axes of its style of which it holds nothing: whether they are to count is to be asked
      * @param NutritionReport|null $nutrition null where a line is not understood
      * @param string|null                                                              $colour    about, as "#b3261a"; null where nothing in it has one
+     * @param string|null $keepingClaim what the recipe says of how long it keeps, in the cook's words
      */
     private function __construct(
         public ?string $title,
@@ -93,6 +95,7 @@ final readonly class BalanceReport extends Report
         public ?string $colour,
         public ?NutritionReport $nutrition,
         public PungencyReport $pungency,
+        public ?string $keepingClaim,
     ) {}
 
     /**
@@ -150,7 +153,7 @@ final readonly class BalanceReport extends Report
             self::yield($recipe, $measures),
             $recipe?->servings,
             array_map(StepReport::of(...), $steps),
-            $recipe->setAside ?? [],
+            array_map(self::aside(...), $recipe->setAside ?? []),
             array_map(
                 static fn(FamilyGuess $one): array => ['style' => $one->style, 'likelihood' => $one->likelihood],
                 $families,
@@ -164,7 +167,22 @@ final readonly class BalanceReport extends Report
             StandingReport::colour($balance, $recipe),
             NutritionReport::of($balance),
             PungencyReport::of($balance),
+            KeepingClaim::in($recipe?->told() ?? []),
         );
+    }
+
+    /**
+     * What was set aside, a note that says how long it keeps told as that.
+     *
+     * @param array{text: string, why: string, sure?: bool} $aside
+     *
+     * @return array{text: string, why: string, sure?: bool}
+     */
+    private static function aside(array $aside): array
+    {
+        $isClaim = $aside['why'] === 'note' && KeepingClaim::isIn($aside['text']);
+
+        return $isClaim ? ['why' => 'keeping'] + $aside : $aside;
     }
 
     /** @return array{text: string, millilitres: float|null, grams: float|null}|null */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
+use Vinculum\Cooking\KeepingClaim;
 use Vinculum\Keeping\Keep;
 
 /** How a sauce is kept: where, how long in days, why, and what to mind. */
@@ -15,6 +16,7 @@ final readonly class KeepReport extends Report
      * @param list<CautionReport>            $cautions
      * @param list<string>                   $traditions what cooks say
      * @param list<string>                   $asks       what to do
+     * @param string|null                    $keepingClaim what its recipe says of it, in the cook's words
      */
     private function __construct(
         public string $storage,
@@ -24,9 +26,11 @@ final readonly class KeepReport extends Report
         public array $cautions,
         public array $traditions,
         public array $asks,
+        public ?string $keepingClaim,
     ) {}
 
-    public static function of(Keep $keep): self
+    /** @param array<string> $texts of its method, and what stands beside it: what they say of keeping is shown beside ours */
+    public static function of(Keep $keep, array $texts = []): self
     {
         return new self(
             $keep->storage,
@@ -36,6 +40,7 @@ final readonly class KeepReport extends Report
             CautionReport::all($keep->cautions),
             $keep->traditions,
             $keep->asks,
+            KeepingClaim::in($texts),
         );
     }
 }

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Volume;
+use Vinculum\Cooking\KeepingClaim;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\MethodStep;
 use Vinculum\Cooking\Pan;
@@ -49,9 +50,49 @@ final class MethodReaderTest extends TestCase
         self::assertEqualsWithDelta($minutes, $steps[0]->minutes, 1e-3);
     }
 
+    public function test_how_long_it_keeps_is_a_claim_of_the_cook_and_no_step(): void
+    {
+        $method = ['Simmer for 20 minutes, then bottle.', 'Keeps about six months.', 'Leave two weeks before opening.'];
+        $steps = MethodReader::steps($method);
+
+        self::assertSame([20.0, 20160.0], array_map(
+            static fn(MethodStep $step): float => $step->minutes[0] ?? 0.0,
+            array_values(array_filter($steps, static fn(MethodStep $step): bool => $step->minutes !== null)),
+        ));
+        self::assertSame('Keeps about six months.', KeepingClaim::in($method));
+        foreach (['Keep stirring for 5 minutes.', 'Keep warm for an hour.', 'Store it for a month before you open it.'] as $step) {
+            self::assertNull(KeepingClaim::in([$step]), $step);
+            self::assertCount(1, MethodReader::steps([$step]), $step);
+        }
+    }
+
+    public function test_a_volume_that_is_told_is_boiled_down_to(): void
+    {
+        $formula = Formula::fromTexts(['1 l stock'], Catalogue::shipped(), Measures::Metric);
+        foreach (['Simmer down to 400 ml.', 'Reduce to about 400 ml.', 'Boil until you have 400 ml.'] as $step) {
+            $cook = StagedCook::of($formula, Pan::parse('24 cm'), [$step]);
+            self::assertEqualsWithDelta(400.0, Volume::millilitres($cook->stages[0]->after), 8.0, $step);
+        }
+    }
+
+    public function test_what_only_the_method_roasts_loses_its_water(): void
+    {
+        $formula = Formula::fromTexts(['500 g red peppers', '100 g onion', '50 ml vinegar'], Catalogue::shipped(), Measures::Metric);
+        $lost = static fn(string $step): float => StagedCook::of($formula, null, [$step])->formula->losses()?->left->grams() ?? 0.0;
+
+        // roasting takes 15 to 40 % (handbook, states)
+        self::assertEqualsWithDelta(135.0, $lost('Roast the peppers for 40 minutes.'), 1.0);
+        self::assertEqualsWithDelta(162.0, $lost('Char the peppers and onion under the grill.'), 1.0);
+        self::assertSame(0.0, $lost('Blend the roasted peppers.'));
+        self::assertSame(0.0, $lost('Roast the lamb for an hour.'));
+    }
+
     /** @return iterable<string, array{string, float|null}> */
     public static function shares(): iterable
     {
+        yield 'halves of fruit' => ['Simmer the lemon halves 10 min', null];
+        yield 'until a quarter is left' => ['Boil until a quarter is left', 0.25];
+        yield 'by three quarters in figures' => ['Reduce by 3/4', 0.25];
         yield 'halves' => ['Simmer until it halves', 0.5];
         yield 'by a quarter' => ['Reduce by a quarter', 0.75];
         yield 'to a third' => ['Boil down to about a third', 1 / 3];

@@ -12,7 +12,7 @@ use Vinculum\Cooking\MethodStep;
 /** Sentences of methods, with what a cook reads in them: ../Recipe/data/method.tsv, written before the reader was tried. */
 final class MethodSentencesTest extends TestCase
 {
-    private const WANTED = 0.93;
+    private const WANTED = 0.96;
     /** Of several steps in a sentence the one that does most. */
     private const ORDER = ['do', 'blend', 'strain', 'cool', 'rest', 'heat', 'reduce'];
     private const LIDS = ['yes' => Lid::On, 'no' => Lid::Off, 'half' => Lid::Ajar];
@@ -37,7 +37,7 @@ final class MethodSentencesTest extends TestCase
             }
         }
 
-        self::assertGreaterThanOrEqual(190, $count);
+        self::assertGreaterThanOrEqual(300, $count);
         self::assertGreaterThanOrEqual(self::WANTED, 1.0 - count($misread) / $count, implode("\n", $misread));
     }
 

@@ -123,6 +123,8 @@ final class ClauseJoining
         if ($draft->shares !== [] || $draft->isEqual) {
             $this->drafts[0]->shares = $draft->shares;
             $this->drafts[0]->isEqual = $draft->isEqual;
+        } elseif ($draft->sameAs !== null && !$current->hasAmount()) {
+            $current->sameAs = $draft->sameAs;
         } elseif ($draft->hasAmount()) {
             $this->joinsAnAmount($joiner, $current, $draft);
         } elseif ($this->words->changes($draft->name) && $joiner->turns() && $this->isTurned($current, $draft)) {
@@ -195,7 +197,7 @@ final class ClauseJoining
             && ($joiner === Joiner::Or || $current->hasAmount() || !$this->words->isKnown($draft));
         match (true) {
             $isChoice => $this->alternative($current, $draft),
-            $draft->sameAs !== null => $this->measuresTheSame($current, $draft),
+            $draft->sameAs === '' => $this->measuresTheSame($current, $draft),
             $this->isCountingNoun($joiner, $current, $draft) => $this->counts($current, $draft),
             $draft->hasAmount() || $draft->isSome => $this->joinsAThing($current, $draft),
             $joiner->turns() && $this->isTurned($current, $draft) => $this->turn($current, $draft),

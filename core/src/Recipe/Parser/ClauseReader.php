@@ -97,7 +97,7 @@ final class ClauseReader
             PhraseKind::Percent => $draft->percent = $phrase->shares[0],
             PhraseKind::Ratio => $draft->shares = $phrase->shares,
             PhraseKind::Equal => $draft->isEqual = true,
-            PhraseKind::Same => $draft->sameAs = '',
+            PhraseKind::Same => $draft->sameAs = $phrase->says,
             PhraseKind::Some => $draft->isSome = true,
             PhraseKind::Each => $draft->isEach = true,
             PhraseKind::Tag => $draft->tags[] = $phrase->says,

@@ -59,7 +59,7 @@ final readonly class Item
     }
 
     /** The same thing, so much of it. */
-    public function measuring(WrittenAmount $measured): self
+    public function measuring(?WrittenAmount $measured): self
     {
         return $this->with(['measured' => $measured]);
     }

@@ -107,7 +107,7 @@ final class NumberGrammar
     private static function spelled(Cursor $cursor): ?float
     {
         $start = $cursor->position();
-        $joined = explode('-', mb_strtolower($cursor->peek()->text ?? ''));
+        $joined = explode('-', $cursor->peek()->lower ?? '');
         $times = count($joined) === 2 ? Vocabulary::valueOf('numbers', $joined[0]) : null;
         $portion = $times === null ? null : Vocabulary::valueOf('portions', $joined[1]);
         if ($times !== null && $portion !== null) {
@@ -116,7 +116,7 @@ final class NumberGrammar
 
             return $times * $portion;
         }
-        $word = $cursor->peek()?->kind === TokenKind::Word ? self::whole($cursor->peek()->text) : null;
+        $word = $cursor->peek()?->kind === TokenKind::Word ? self::whole($cursor->peek()->lower) : null;
         if ($word === null) {
             return null;
         }
@@ -175,7 +175,7 @@ final class NumberGrammar
     {
         $start = $cursor->position();
         $cursor->skipWord('and');
-        $more = $cursor->peek()?->kind === TokenKind::Word ? self::whole($cursor->peek()->text) : null;
+        $more = $cursor->peek()?->kind === TokenKind::Word ? self::whole($cursor->peek()->lower) : null;
         if ($more !== null && $more >= 10.0 && !$cursor->peek()?->isWord('dozen', 'doz')) {
             $cursor->move();
 

@@ -91,6 +91,10 @@ final readonly class PhraseGrammar
         if ($isLead) {
             return new Phrase(PhraseKind::Equal, $at, $at + $equal);
         }
+        $as = $isAtStart ? Vocabulary::phraseAt('same-as', $tokens, $at) : 0;
+        if ($as > 0) {
+            return $this->sameAs($tokens, $at, $at + $as);
+        }
         $same = $isAtStart ? Vocabulary::phraseAt('same', $tokens, $at) : 0;
         if ($same > 0 && ($tokens[$at + $same] ?? null)?->isWord() === true) {
             return new Phrase(PhraseKind::Same, $at, $at + $same);
@@ -108,6 +112,22 @@ final readonly class PhraseGrammar
         $each = Vocabulary::phraseAt('each', $tokens, $at);
 
         return $each > 0 ? new Phrase(PhraseKind::Each, $at, $at + $each) : null;
+    }
+
+    /**
+     * "about the same as the honey": of which thing, and with the "of" behind it.
+     *
+     * @param list<Token> $tokens
+     */
+    private function sameAs(array $tokens, int $at, int $to): Phrase
+    {
+        $to += ($tokens[$to] ?? null)?->isWord('the', 'your', 'my') === true ? 1 : 0;
+        $name = $this->names->longestAt($tokens, $to);
+        $says = implode(' ', array_map(static fn(Token $one): string => $one->text, array_slice($tokens, $to, $name)));
+        $to += $name;
+        $to += ($tokens[$to] ?? null)?->isWord('of') === true ? 1 : 0;
+
+        return new Phrase(PhraseKind::Same, $at, $to, says: $says);
     }
 
     /** @param list<Token> $tokens */

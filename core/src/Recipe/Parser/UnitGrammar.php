@@ -107,6 +107,9 @@ final readonly class UnitGrammar
             $cursor->skipWord('piece', 'knob', 'thumb', 'chunk', 'length', 'stick', 'sized', 'size', 'slice');
             $cursor->skipWord('piece', 'knob', 'chunk');
         }
+        if ($counted === 'knob') {
+            $cursor->skipWord('knob', 'piece', 'lump', 'bit', 'nub', 'ball');
+        }
         $cursor->skipWord('of');
         if ($cursor->isAtEnd() && !in_array($counted, ['part'], true)) {
             // "2 cloves" with nothing after it is the spice

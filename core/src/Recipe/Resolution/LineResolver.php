@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Resolution;
 
-use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
-use Vinculum\Chemistry\Solids;
-use Vinculum\Facts\Facts;
-use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameMatch;
@@ -26,7 +22,6 @@ use Vinculum\Recipe\Parser\WrittenAmount;
 /** Turns a line of text into an ingredient and grams with doubt. */
 final readonly class LineResolver
 {
-    private const ABOUT = 0.10;
     private const MOST_GRAMS = 1e6;
     /** Less than a microgram is a slip of the pen. */
     private const LEAST_GRAMS = 1e-6;
@@ -35,9 +30,6 @@ final readonly class LineResolver
     private const AS_LIKELY = 0.96;
     /** One "part" where nobody says how large it is: only the ratio matters. */
     public const PART_MILLILITRES = 100.0;
-
-    /** The share of its solubles that a thing steeped and taken out leaves behind (handbook default). */
-    private const STEEPED_SHARE = 0.5;
 
     private LineGrammar $grammar;
     private Measures $measures;
@@ -63,15 +55,20 @@ final readonly class LineResolver
     /**
      * The ingredients that a line names, in order: nearly always one.
      *
+     * @param list<ResolvedLine> $before the lines before it, for "the same amount of"
+     *
      * @return non-empty-list<ResolvedLine>
      */
-    public function entries(string $text): array
+    public function entries(string $text, array $before = []): array
     {
         $line = $this->grammar->read($text);
-        $entries = array_map(
-            fn(Item $item): ResolvedLine => $this->item($item)->choosing($this->choices($item)),
-            $line->items,
-        );
+        $items = array_map(fn(Item $item): Item => $this->measuredLike($item, $before), $line->items);
+        $entries = $this->resolved($items);
+        if (count($items) > 1 && array_filter($entries, self::isBareNumber(...)) === $entries) {
+            // "soy 3, mirin 1"
+            $part = static fn(Item $item): Item => $item->measuring($item->measured?->of('part'));
+            $entries = $this->resolved(array_map($part, $items));
+        }
         $isCut = strlen($text) > self::LONGEST_LINE && mb_strlen($text) > self::LONGEST_LINE;
         if ($isCut) {
             $cut = static fn(ResolvedLine $one): ResolvedLine => $one->cutAt(self::LONGEST_LINE);
@@ -115,6 +112,47 @@ final readonly class LineResolver
         ));
     }
 
+    /**
+     * @param non-empty-list<Item> $items
+     *
+     * @return non-empty-list<ResolvedLine>
+     */
+    private function resolved(array $items): array
+    {
+        return array_map(
+            fn(Item $item): ResolvedLine => $this->item($item)->choosing($this->choices($item)),
+            $items,
+        );
+    }
+
+    /** A number of what nobody counts: three of soy sauce. */
+    private static function isBareNumber(ResolvedLine $entry): bool
+    {
+        return $entry->status === LineStatus::Unknown && $entry->ingredient !== null
+            && $entry->written->measured?->counted === 'whole' && !$entry->written->isNonsense;
+    }
+
+    /**
+     * "the same amount of mirin", "as much soy sauce as honey": measured as the line before, or as the one that it names.
+     *
+     * @param list<ResolvedLine> $before
+     */
+    private function measuredLike(Item $item, array $before): Item
+    {
+        if ($item->sameAs === null || $item->measured !== null) {
+            return $item;
+        }
+        $key = $item->sameAs === '' ? null : $this->names->keyOf($item->sameAs);
+        foreach (array_reverse($before) as $line) {
+            $isIt = $item->sameAs === '' || ($key !== null && $line->ingredient?->key === $key);
+            if ($isIt && $line->written->measured !== null) {
+                return $item->measuring($line->written->measured);
+            }
+        }
+
+        return $item;
+    }
+
     /** @return list<string> keys of the other ways that it names itself */
     private function choices(Item $line): array
     {
@@ -133,6 +171,9 @@ final readonly class LineResolver
     {
         $matches = $this->names->match($line);
         $best = $this->names->understood($line, $matches);
+        if ($line->measured?->unit === null && Equipment::isOne($line)) {
+            return $this->without($line, null, LineStatus::Unknown, 'A tool of the kitchen: nothing of it goes in.', []);
+        }
         $isGloss = false;
         if ($line->gloss !== '') {
             $gloss = $line->called($line->gloss);
@@ -187,7 +228,9 @@ final readonly class LineResolver
                 $line,
                 $ingredient,
                 LineStatus::ToTaste,
-                'No amount: counted as none. Add one to see what it does.',
+                $line->sameAs === null
+                    ? 'No amount: counted as none. Add one to see what it does.'
+                    : 'As much as what? Its amount stands nowhere before: counted as none until it is written here.',
                 $others,
                 $sure,
             );
@@ -246,7 +289,6 @@ final readonly class LineResolver
         Sureness $sure,
         ?float $percent,
     ): ResolvedLine {
-        $grams = $found->grams;
         $mixture = $ingredient->composition->mixture;
         $notes = $found->note === null ? [] : [$found->note];
         $strength = $percent === null ? null : Potency::of($ingredient, $percent);
@@ -267,74 +309,26 @@ final readonly class LineResolver
                 );
             }
         }
+        $states = new LineStates($ingredient, $mixture, $found->grams, $notes);
         if ($found->isPack && in_array('drained', $line->tags, true)) {
-            $drained = Facts::of(DrainedFacts::class);
-            $isKnown = $ingredient->portions->drainedShare !== null;
-            $share = $ingredient->portions->drainedShare ?? $drained->share;
-            $grams = $grams->times($share)->doubtedBy($isKnown ? self::ABOUT : $drained->doubt);
-            $notes[] = sprintf(
-                'drained, %s%d %% of the pack',
-                $isKnown ? '' : 'taken as ',
-                (int) round(100.0 * $share),
-            );
+            $states = $states->drained();
         }
         // a weight is of the thing as it is named; a count, and what stands after the comma, is of what was bought
         $isCount = $line->measured?->unit === null;
         $words = mb_strtolower(implode(' ', [$isCount ? $line->name : '', $line->preparation, ...$line->tags]));
-        foreach (trim($words) === '' ? [] : FactsFile::named('states') as $state) {
-            if (!$state->isSaidIn($words, 'words')) {
-                continue;
-            }
-            $lost = $state->numberOrNull('water_lost');
-            if (
-                $lost !== null
-                && array_intersect($state->list('roles'), $ingredient->roles) !== []
-                && $mixture->percent(Component::Water) > 60.0
-                && $found->isPack === false
-                && !in_array('cooked', $ingredient->kinds, true)
-            ) {
-                $mixture = $mixture->with(
-                    Component::Water,
-                    $mixture->get(Component::Water) - 100.0 * $lost,
-                )->times(1.0 / (1.0 - $lost));
-                $grams = $grams->times(1.0 - $lost)->doubtedBy($state->number('spread'));
-                $notes[] = sprintf('%s: taken to lose %d %% of its weight', $state->key, (int) round(100.0 * $lost));
-            }
-            $kept = $state->numberOrNull('kept');
-            if ($kept !== null && $isCount && in_array($ingredient->kind(), $state->list('of'), true)) {
-                $grams = $grams->times($kept)->doubtedBy($state->number('spread'));
-                $notes[] = sprintf('%s: taken as %d %% of it', $state->key, (int) round(100.0 * $kept));
-            }
-            $heat = $state->numberOrNull('heat');
-            if ($heat !== null && $ingredient->composition->heatIsOfPods) {
-                $mixture = $mixture->with(
-                    Component::CapsaicinoidHeat,
-                    $mixture->get(Component::CapsaicinoidHeat) * $heat,
-                );
-                $notes[] = sprintf('%s: %d %% of its heat counted', $state->key, (int) round(100.0 * $heat));
-            }
-            $pungency = $state->numberOrNull('pungency');
-            if ($pungency !== null && $ingredient->isPungentWhenWet()) {
-                $mixture = $mixture->with(Component::Pungency, $mixture->get(Component::Pungency) * $pungency);
-                $notes[] = 'heated before it is wet, it has no bite';
-            }
-        }
+        $states = $states->saidIn($words, $isCount, $found->isPack);
         if (in_array('steeped', $line->tags, true)) {
-            $mixture = Solids::dissolvedOf($mixture)->times(self::STEEPED_SHARE);
-            $notes[] = sprintf(
-                'steeped and taken out: %d %% of what dissolves is counted',
-                (int) round(100.0 * self::STEEPED_SHARE),
-            );
+            $states = $states->steeped();
         }
 
         return new ResolvedLine(
             $line,
             $ingredient,
-            $grams,
+            $states->grams,
             $found->millilitres,
             $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured,
-            $notes === [] ? null : implode('; ', $notes),
-            $mixture,
+            $states->notes === [] ? null : implode('; ', $states->notes),
+            $states->mixture,
             $others,
             $sure,
         );

@@ -166,6 +166,19 @@ final readonly class ResolvedLine
         return $this->with(['written' => $this->written->of($text)]);
     }
 
+    /** Grams of water that roasting takes from it; null where it says itself that it is, or has none to lose. */
+    public function waterLostRoasting(): ?Amount
+    {
+        if ($this->ingredient === null || $this->grams === null || str_contains($this->note ?? '', 'roasted:')) {
+            return null;
+        }
+        $roasted = (new LineStates($this->ingredient, $this->hundredGrams, $this->grams))->roasted();
+
+        return $roasted->notes === []
+            ? null
+            : Amount::of($this->grams->value - $roasted->grams->value, $roasted->grams->deviation);
+    }
+
     /** The same, with something more that is not sure. */
     public function assuming(string $note): self
     {

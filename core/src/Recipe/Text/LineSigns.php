@@ -12,6 +12,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\Line;
 use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\Resolution\Equipment;
 use Vinculum\Recipe\Resolution\NameReading;
 
 /** The signs by which a line of a page tells what it is: its wording, its shape, where it stands. */
@@ -207,7 +208,7 @@ final class LineSigns
         if ($this->listsThings($line)) {
             $signs[] = 'listed';
         }
-        if (self::isEquipment($parsed)) {
+        if (Equipment::isOne($parsed)) {
             return ['equipment'];
         }
         if ($isOfSomething && preg_match('/^for\s+(?:about\s+)?[\d½¼¾]/iu', $plain) === 1) {
@@ -242,21 +243,6 @@ final class LineSigns
         );
 
         return count($things) > 2 && 2 * count($things) > count($line->items);
-    }
-
-    /** "1 funnel", "2 x 250 ml jars": what a kitchen uses, and nobody eats. */
-    private static function isEquipment(Item $item): bool
-    {
-        $name = array_filter(
-            NameWords::of($item->name === '' ? (string) $item->measured?->counted : $item->name),
-            static fn(string $word): bool => !NameWords::isDescriptor($word),
-        );
-        $row = FactsFile::named('page')['equipment'];
-
-        return in_array(implode(' ', $name), array_map(
-            static fn(string $one): string => implode(' ', NameWords::of($one)),
-            $row->list('words'),
-        ), true);
     }
 
     /** Whether any word of a line names something that goes into a sauce. */
