@@ -127,7 +127,7 @@ final class ClauseJoining
             $current->sameAs = $draft->sameAs;
         } elseif ($draft->hasAmount()) {
             $this->joinsAnAmount($joiner, $current, $draft);
-        } elseif ($this->words->changes($draft->name) && $joiner->turns() && $this->isTurned($current, $draft)) {
+        } elseif ($this->words->mayName($draft->name) && $joiner->turns() && $this->isTurned($current, $draft)) {
             $this->turn($current, $draft);
 
             return;
@@ -148,7 +148,13 @@ final class ClauseJoining
     private function joinsAPart(Draft $current, Draft $draft): void
     {
         $name = $this->words->nameOf($current);
-        if ($draft->hasAmount() && $current->hasAmount()) {
+        $isForm = $draft->hasAmount() && ($draft->partAt ?? PHP_INT_MAX) < $draft->amountTokens[0];
+        if ($isForm && in_array($current->part, [null, $draft->part], true)) {
+            // "2 limes, juiced (about ¼ cup)"
+            $current->part = $draft->part;
+            $current->amounts = [...$current->amounts, ...$draft->amounts];
+            $this->say($current, $draft);
+        } elseif ($draft->hasAmount() && $current->hasAmount()) {
             // "1 lemon, zested, plus 2 tbsp juice"
             $draft->called = trim("{$name} {$draft->part}");
             $draft->part = null;

@@ -180,6 +180,16 @@ final class ClauseReader
 
             return;
         }
+        if ($this->words->tokens[$inside[0]]->isWord('or') && count($inside) > 1) {
+            $draft->alternatives[] = $this->words->textOf(array_slice($inside, 1));
+            $draft->choices = [...$draft->choices, ...$inside];
+            $this->words->role($inside, Role::Alternative);
+
+            return;
+        }
+        if ($this->callsIt($draft, $bracket, $inside) || $this->countsIt($draft, $bracket, $inside)) {
+            return;
+        }
         $isStart = true;
         foreach ($bracket->inner as $phrase) {
             $tokens = range($phrase->from, $phrase->to - 1);
@@ -198,6 +208,49 @@ final class ClauseReader
             };
             $isStart = $phrase->is(PhraseKind::Joiner) || ($isStart && $phrase->is(PhraseKind::Mark));
         }
+    }
+
+    /**
+     * "soy sauce (dark)", "eggs (hard boiled)": the bracket holds a part of what the thing is called.
+     *
+     * @param list<int> $inside
+     */
+    private function callsIt(Draft $draft, Phrase $bracket, array $inside): bool
+    {
+        $others = array_filter($bracket->inner, static fn(Phrase $one): bool => !$one->is(PhraseKind::Word));
+        $name = $this->words->nameOf($draft);
+        $called = "{$this->words->textOf($inside)} {$name}";
+        $isCalled = $name !== '' && $others === [] && $this->words->mayName($inside)
+            && $this->words->keyOf($called) !== null;
+        if ($isCalled) {
+            $draft->called = $called;
+            $this->words->role($inside, Role::Name);
+        }
+
+        return $isCalled;
+    }
+
+    /**
+     * "garlic (3 cloves)", "tomatoes (about 8)": how many they are, which counts where nothing else says how much.
+     *
+     * @param list<int> $inside
+     */
+    private function countsIt(Draft $draft, Phrase $bracket, array $inside): bool
+    {
+        [$amount, $noun] = [$bracket->inner[0] ?? null, $bracket->inner[1] ?? null];
+        $counted = $noun === null ? 'whole' : Counts::named($this->words->textOf(range($noun->from, $noun->to - 1)));
+        $isCount = $amount?->is(PhraseKind::Amount) === true && $amount->amounts[0]->unit === null
+            && $counted !== null && count($bracket->inner) < 3 && !$draft->isNameless();
+        if (!$isCount) {
+            return false;
+        }
+        if (!$draft->hasAmount()) {
+            $draft->amounts = [$noun === null ? $amount->amounts[0] : $amount->amounts[0]->of($counted)];
+            $draft->amountTokens = $inside;
+        }
+        $this->words->role($inside, Role::Amount);
+
+        return true;
     }
 
     /** Whether an amount in a bracket says the one before it in another way. */
@@ -250,6 +303,7 @@ final class ClauseReader
             return;
         }
         [$draft->part, $taken] = $part;
+        $draft->partAt = $taken[0] ?? null;
         $this->words->role(array_intersect($draft->name, $taken), Role::Part);
         if (count($taken) === count($draft->name) && !$draft->hasAmount()) {
             $draft->said[] = $taken;

@@ -29,6 +29,8 @@ final class Draft
     public array $tags = [];
 
     public ?string $part = null;
+    /** The token that says so. */
+    public ?int $partAt = null;
     public ?string $gloss = null;
     public ?string $sameAs = null;
     public ?float $percent = null;

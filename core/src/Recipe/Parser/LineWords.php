@@ -149,13 +149,16 @@ final class LineWords
     }
 
     /**
-     * Whether words say more than how a thing is: "ground", "white".
+     * Whether words may be part of what a thing is called: "white", "ground", not "chopped".
      *
      * @param list<int> $tokens
      */
-    public function changes(array $tokens): bool
+    public function mayName(array $tokens): bool
     {
-        return array_filter($tokens, fn(int $token): bool => !self::isDescribing($this->tokens[$token]->lower)) !== [];
+        return $tokens !== [] && array_filter(
+            $tokens,
+            fn(int $token): bool => Vocabulary::has('done-to', $this->tokens[$token]->lower),
+        ) === [];
     }
 
     private static function isDescribing(string $word): bool

@@ -70,7 +70,7 @@ final readonly class PhraseGrammar
         }
         return $this->measure($tokens, $at, $isAtStart, $before)
             ?? $this->counted($tokens, $at, $isAtStart, $last)
-            ?? $this->word($tokens, $at, $last);
+            ?? $this->word($tokens, $at, $last, $depth);
     }
 
     /**
@@ -341,19 +341,22 @@ final readonly class PhraseGrammar
     }
 
     /** @param list<Token> $tokens */
-    private function word(array $tokens, int $at, ?Phrase $last): Phrase
+    private function word(array $tokens, int $at, ?Phrase $last, int $depth): Phrase
     {
         $name = max($this->names->longestAt($tokens, $at), Vocabulary::phraseAt('one-thing', $tokens, $at));
         $stirred = Vocabulary::phraseAt('stirred-in', $tokens, $at);
         if ($stirred > 0 && $last !== null && $this->isAmountNext($tokens, $at + $stirred)) {
             return new Phrase(PhraseKind::Joiner, $at, $at + $stirred, says: '+');
         }
-        $isClauseStart = $last?->is(PhraseKind::Joiner, PhraseKind::Bracket) === true;
+        $isClauseStart = $last === null ? $depth > 0 : $last->is(PhraseKind::Joiner, PhraseKind::Bracket);
         $note = max(
             Vocabulary::phraseAt('notes', $tokens, $at),
             Vocabulary::phraseAt('kept', $tokens, $at),
-            Vocabulary::phraseAt('such-as', $tokens, $at),
         );
+        $suchAs = Vocabulary::phraseAt('such-as', $tokens, $at);
+        if ($last !== null && $suchAs > 0) {
+            return new Phrase(PhraseKind::Note, $at, $at + $suchAs);
+        }
         if ($isClauseStart && ($note > 0 || $tokens[$at]->isWord('not'))) {
             return new Phrase(PhraseKind::Note, $at, $at + max(1, $note));
         }
