@@ -12,10 +12,10 @@ final class Vocabulary
 {
     private const FILE = 'reading';
 
-    /** @var array<string, array<string, true>> by section and field */
+    /** @var array<string, array<string, array<string, true>>> by section and field */
     private static array $sets = [];
 
-    /** @var array<string, array<string, list<list<string>>>> phrases by section and field, then by their first word */
+    /** @var array<string, array<string, array<string, list<list<string>>>>> by section and field, then by their first word */
     private static array $phrases = [];
 
     public static function row(string $section): Row
@@ -26,9 +26,9 @@ final class Vocabulary
     /** Whether a word, in small letters, is one of a section's. */
     public static function has(string $section, string $word, string $field = 'words'): bool
     {
-        $set = self::$sets["{$section}.{$field}"] ??= array_fill_keys(self::row($section)->list($field), true);
+        self::$sets[$section][$field] ??= array_fill_keys(self::row($section)->list($field), true);
 
-        return isset($set[$word]);
+        return isset(self::$sets[$section][$field][$word]);
     }
 
     /** What a word stands for: of numbers, portions or powers. */
@@ -57,11 +57,11 @@ final class Vocabulary
     public static function phraseAt(string $section, array $tokens, int $at, string $field = 'words'): int
     {
         $first = $tokens[$at] ?? null;
-        if ($first === null || !$first->isWord()) {
+        if ($first?->kind !== TokenKind::Word) {
             return 0;
         }
-        $phrases = self::$phrases["{$section}.{$field}"] ??= self::indexed(self::row($section)->list($field));
-        foreach ($phrases[$first->lower] ?? [] as $words) {
+        self::$phrases[$section][$field] ??= self::indexed(self::row($section)->list($field));
+        foreach (self::$phrases[$section][$field][$first->lower] ?? [] as $words) {
             foreach ($words as $next => $word) {
                 if (($tokens[$at + $next] ?? null)?->isWord() !== true || $tokens[$at + $next]->lower !== $word) {
                     continue 2;

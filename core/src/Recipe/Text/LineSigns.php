@@ -24,6 +24,7 @@ final class LineSigns
     private const DURATION = '(?:(?<!\d)\d{1,5}\s?(?:½|¼|¾|1\/2)?|[½¼¾]|an?|one|two|three|half an?)\s{0,3}(?:-|–|to)?\s{0,3}(?:\d{1,5}\s{0,3})?(?:hours?|hrs?|h|minutes?|mins?|m|days?|weeks?|overnight)\b\.?';
     private const MEASURE = '/[\d½¼¾⅓⅔]\s{0,2}-?\s?(?:ml|l|litres?|liters?|cl|dl|g|kg|grams?|kilos?|oz|ounces?|lbs?|pounds?|cups?|pints?|quarts?|jars?|bottles?|gallons?)\b|\b(?:jars?|bottles?)\b/iu';
     private const LAYOUT = '/^(?:#{1,6}\s+|>\s+)|^[\s*_~=]+(?=\S)|(?<=\S)[\s*_~=]+$/u';
+    private const TITLE_AND_YIELD = '/^(\pL[^()]{2,60}?)\s*\((?:serves|makes|yields?|enough)\b[^()]*\)$/iu';
     private const BULLET = '/^\s*(?:[•·▪◦‣➤☐✅✓*]|[-–—]\s)/u';
 
     /** Where a cue may stand. */
@@ -91,6 +92,10 @@ final class LineSigns
     public function of(string $line, int $at, bool $isFile): array
     {
         $plain = self::plain($line);
+        if ($at === 0 && preg_match(self::TITLE_AND_YIELD, $plain, $found) === 1) {
+            // "Chimichurri (serves 4-6)"
+            $plain = $found[1];
+        }
         $lower = mb_strtolower($plain);
         $words = preg_split('/\s+/u', $plain, -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $count = count($words);

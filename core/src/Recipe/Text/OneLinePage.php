@@ -31,7 +31,7 @@ final class OneLinePage
         $lines = [];
         foreach ($sentences as $sentence) {
             // a title, or the word for what follows
-            $isLed = preg_match('/^(\pL[^:.,\d]{2,50}):\s+(\S.*)$/u', $sentence, $found) === 1;
+            $isLed = preg_match('/^(\pL[^:.,\d]{2,50}?)(?::|\s[–—-])\s+(\S.*)$/u', $sentence, $found) === 1;
             array_push($lines, ...($isLed ? [$found[1], $found[2]] : [$sentence]));
         }
 

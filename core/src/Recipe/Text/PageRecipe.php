@@ -50,7 +50,9 @@ final class PageRecipe
             match ($line->kind) {
                 LineKind::Ingredient => $lines[] = [self::ingredient($line->text), $stage],
                 LineKind::Heading => $stage = rtrim(trim($line->text), ' :'),
-                LineKind::Step => $method[] = self::step($line->text),
+                LineKind::Step => self::step($line->text) === ''
+                    ? $aside[] = ['text' => $line->text, 'why' => 'heading']
+                    : $method[] = self::step($line->text),
                 default => $aside[] = [
                     'text' => $line->text,
                     'why' => $line->kind->aside() ?? 'note',
