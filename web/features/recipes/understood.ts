@@ -33,9 +33,6 @@ function together(parts: readonly Line[]): Line | undefined {
     grams: null,
     name: names.join(' · '),
     note: parts.flatMap((part) => part.note ?? []).join(' · ') || null,
-    mends: [
-      { says: say.eachInALineOf, text: parts.map((part) => part.alone ?? part.text).join('\n') },
-      ...first.mends,
-    ],
+    mends: [{ says: say.eachInALineOf, text: parts.map((part) => part.alone ?? part.text).join('\n') }, ...first.mends],
   };
 }
