@@ -7,6 +7,8 @@ namespace Vinculum\Recipe\Parser;
 /** A line in plain characters, as any keyboard writes them, and where each of them stands in the line as it came. */
 final readonly class PlainText
 {
+    private const BULLETS = '/^(?:[\s\p{So}\p{Sk}•·▪◦‣➤➢✓✔☐☑✅✗*]|[–—-]\s+|\[[ xX]?\]\s*|\x{FE0F})+/u';
+
     /** @param list<int>|null $offsets in the line as it came, by byte of the plain text; null where they are the same */
     private function __construct(public string $text, private ?array $offsets) {}
 
@@ -56,5 +58,21 @@ final readonly class PlainText
             in_array($character, ['“', '”', '″'], true) => '"',
             default => $character,
         };
+    }
+
+    /** A line without the bullet, box or picture before it. */
+    public static function withoutBullet(string $text): string
+    {
+        $plain = trim((string) preg_replace(self::BULLETS, '', trim(self::named(mb_scrub($text)))));
+
+        return $plain === '' ? trim($text) : $plain;
+    }
+
+    /** "🧄 3 cloves" are of garlic: the picture is the name. */
+    private static function named(string $text): string
+    {
+        return str_contains($text, '🧄') && preg_match('/garlic/iu', $text) !== 1
+            ? (string) preg_replace('/\bcloves?\b/iu', '$0 garlic', $text, 1)
+            : $text;
     }
 }

@@ -15,6 +15,14 @@ use Vinculum\Ingredient\Catalogue;
 final class PageReader
 {
     /** What comes after so many lines is taken for ingredients, unread. */
+    /** Signs of a line that is of something else though it names a food and a number. */
+    private const OTHER_THAN_FOOD = [
+        'verb', 'sentence', 'date', 'url', 'stars', 'price', 'nutrition', 'time', 'yield', 'portions', 'link', 'unlike-food', 'numbered', 'question',
+    ];
+    /** Kinds that such a line never is. */
+    private const NO_FOOD = [
+        LineKind::Title, LineKind::Blurb, LineKind::Heading, LineKind::IngredientsHeading, LineKind::NotesHeading, LineKind::Note,
+    ];
     private const MOST_LINES = 2000;
     /** Likewise after so many letters. */
     private const MOST_LETTERS = 400_000;
@@ -77,7 +85,7 @@ final class PageReader
                 $signs[$at][] = 'leads-a-block';
             }
         }
-        $scores = array_map(fn(array $of): array => $this->scores($of, $isFile), self::placed($signs));
+        $scores = array_map(fn(array $of): array => self::keptAsFood($of, $this->scores($of, $isFile)), self::placed($signs));
         $kinds = $this->likeliest($scores);
         $read = array_map(
             static fn(string $line, string $kind, array $score): ReadLine => self::isTooLong($line)
@@ -93,6 +101,25 @@ final class PageReader
         );
 
         return [...$read, ...$unread];
+    }
+
+    /**
+     * No line of an ingredient list that says how much of a food is a heading or a note, whatever else it looks like.
+     *
+     * @param list<string>         $signs
+     * @param array<string, float> $scores by kind
+     *
+     * @return array<string, float>
+     */
+    private static function keptAsFood(array $signs, array $scores): array
+    {
+        $isFood = array_diff(['in-ingredients', 'amount', 'known'], $signs) === []
+            && array_intersect(self::OTHER_THAN_FOOD, $signs) === [];
+        foreach ($isFood ? self::NO_FOOD : [] as $kind) {
+            $scores[$kind->value] = -INF;
+        }
+
+        return $scores;
     }
 
     /** Whether nobody can have written a line so: it is not looked at. */

@@ -7,7 +7,7 @@ namespace Vinculum\Recipe\Text;
 use Vinculum\Recipe\Parser\Cursor;
 use Vinculum\Recipe\Parser\Lexer;
 use Vinculum\Recipe\Parser\NumberGrammar;
-use Vinculum\Recipe\Parser\WrittenText;
+use Vinculum\Recipe\Parser\PlainText;
 use Vinculum\Recipe\Recipe;
 
 /** The recipe on a page: its title, ingredients under their headings, method, yield; what is none of these is set aside. */
@@ -238,7 +238,7 @@ final class PageRecipe
     /** Without its bullet or number. */
     private static function ingredient(string $text): string
     {
-        return (string) preg_replace('/^\d{1,2}[.)]\s+(?=\S)/u', '', WrittenText::withoutBullet($text));
+        return (string) preg_replace('/^\d{1,2}[.)]\s+(?=\S)/u', '', PlainText::withoutBullet($text));
     }
 
     /** Without its number: the method counts its own steps. */
@@ -247,7 +247,7 @@ final class PageRecipe
         $text = (string) preg_replace(
             '/^(?:(?:directions|instructions|method|preparation)\s*:\s+|step\s*\d{1,2}\s*[.:)-]?\s*|\d{1,2}\s*[.)]\s+)/iu',
             '',
-            WrittenText::withoutBullet($text),
+            PlainText::withoutBullet($text),
         );
 
         return trim(LineSigns::countsAStep($text) ? (string) preg_replace('/^\s*\d{1,2}\s+/u', '', $text) : $text);

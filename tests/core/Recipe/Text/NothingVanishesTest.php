@@ -7,9 +7,13 @@ namespace Tests\core\Recipe\Text;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Vinculum\Balance\Formula;
 use Vinculum\Exchange\RecipeFault;
 use Vinculum\Exchange\RecipeReader;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\Resolution\LineStatus;
 
 /** Whatever is pasted, every line of it is an ingredient, a step, a heading, the title, or set aside. */
 final class NothingVanishesTest extends TestCase
@@ -40,6 +44,24 @@ final class NothingVanishesTest extends TestCase
             }
         }
         self::assertGreaterThan(200, $read);
+    }
+
+    /** Whatever ends it, a line of the list that says how much of a food goes in. */
+    public function test_no_amount_of_a_food_in_a_list_becomes_a_heading_or_a_note(): void
+    {
+        $dice = new Randomizer(new Mt19937(self::SEED));
+        $endings = ['', ':', ' :', '…', ' -', ';', ',', ' (!)', ' *', ':)'];
+        $amounts = ['2 tbsp', '150 g', '½ cup', '3 tsp', '1 kg'];
+        $seen = 0;
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $line = $amounts[$dice->getInt(0, 4)] . ' ' . mb_strtolower($ingredient->name) . $endings[$dice->getInt(0, 9)];
+            $recipe = RecipeReader::written("Sauce\n\nIngredients\n1 onion\n{$line}\n1 tsp salt\n\nMethod\nSimmer 20 minutes.");
+            self::assertContains($line, $recipe->lines, $line);
+            $formula = Formula::fromTexts($recipe->lines, Catalogue::shipped(), Measures::Us);
+            self::assertNotSame(LineStatus::Heading, $formula->lines[1]->status, $line);
+            ++$seen;
+        }
+        self::assertGreaterThan(900, $seen);
     }
 
     /** @return non-empty-list<string> lines of every page that is kept, the tables of two columns aside */
