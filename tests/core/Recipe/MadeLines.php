@@ -42,7 +42,7 @@ final class MadeLines
         'A N and M to taste', 'A N and the same of M', 'a pinch of N and M', 'a pinch each of N and M', 'N, B M',
     ];
     private const OF_THREE = [
-        'A N, B M and C O', 'A N, B M, C O', 'A N + B M + C O', 'N, M and O', 'N, M, O', 'A each N, M and O', 'N, M, O - A each',
+        'A N, B M and C O', 'A N, B M, C O', 'A N / B M / C O', 'A N + B M + C O', 'N, M and O', 'N, M, O', 'A each N, M and O', 'N, M, O - A each',
         'equal parts N, M and O', '2:1:1 N, M, O', 'N, M, C O',
     ];
 

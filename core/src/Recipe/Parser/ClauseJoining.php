@@ -199,8 +199,7 @@ final class ClauseJoining
     private function joinsAName(Joiner $joiner, Draft $current, Draft $draft): void
     {
         $isMix = $joiner === Joiner::Slash && $this->isMixture($draft);
-        $isChoice = $joiner->isChoice() && !$isMix
-            && ($joiner === Joiner::Or || $current->hasAmount() || !$this->words->isKnown($draft));
+        $isChoice = $joiner->isChoice() && !$isMix && ($joiner === Joiner::Or || $this->isSlashedChoice($current, $draft));
         match (true) {
             $isChoice => $this->alternative($current, $draft),
             $draft->sameAs === '' => $this->measuresTheSame($current, $draft),
@@ -210,6 +209,17 @@ final class ClauseJoining
             $isMix || $this->isAnother($joiner, $current, $draft) => $this->shareOut($joiner, $current, $draft),
             default => $this->say($current, $draft),
         };
+    }
+
+    /** "honey/maple syrup", "1 clove garlic / ¼ tsp garlic powder"; "100 g butter / 150 g sugar" are two things. */
+    private function isSlashedChoice(Draft $current, Draft $draft): bool
+    {
+        if (!$draft->hasAmount()) {
+            return $current->hasAmount() || !$this->words->isKnown($draft);
+        }
+        [$one, $other] = array_map(NameWords::of(...), [$this->words->nameOf($current), $this->words->nameOf($draft)]);
+
+        return array_diff($one, $other) === [] || array_diff($other, $one) === [];
     }
 
     /** "100 g ginger and the same of garlic". */
@@ -285,6 +295,8 @@ final class ClauseJoining
 
     private function alternative(Draft $current, Draft $draft): void
     {
+        // with an amount of its own it may be another thing as well
+        $current->isGuessed = $current->isGuessed || ($draft->hasAmount() && $this->lastJoiner === Joiner::Slash);
         $current->alternatives[] = $this->words->nameOf($draft);
         $this->words->role([...$this->words->tokensOf($draft), ...$draft->amountTokens], Role::Alternative);
         $current->choices = [...$current->choices, ...$draft->name];

@@ -44,6 +44,7 @@ final readonly class DraftItems
                 $draft->gloss ?? '',
                 $draft->sameAs,
                 $draft->isGuessed,
+                $draft->isSome,
             );
         }
 

@@ -327,7 +327,8 @@ final readonly class PhraseGrammar
         }
         if ($token->isMark(...self::BETWEEN)) {
             // ", and", "; plus"
-            $isDouble = $token->isMark(',', ';') && $next?->isWord('and', 'plus') === true;
+            $isDouble = $token->isMark(',', ';') && $next?->isWord('and', 'plus') === true
+                && Vocabulary::phraseAt('purposes', $tokens, $at + 1) === 0;
 
             return $isDouble
                 ? new Phrase(PhraseKind::Joiner, $at, $at + 2, says: $next->lower)

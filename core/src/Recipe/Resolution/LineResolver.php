@@ -228,9 +228,11 @@ final readonly class LineResolver
                 $line,
                 $ingredient,
                 LineStatus::ToTaste,
-                $line->sameAs === null
-                    ? 'No amount: counted as none. Add one to see what it does.'
-                    : 'As much as what? Its amount stands nowhere before: counted as none until it is written here.',
+                match (true) {
+                    $line->sameAs !== null => 'As much as what? Its amount stands nowhere before: counted as none until it is written here.',
+                    $line->isSome => 'So much or so little is no amount: counted as none. Write one to see what it does.',
+                    default => 'No amount: counted as none. Add one to see what it does.',
+                },
                 $others,
                 $sure,
             );

@@ -15,7 +15,7 @@ final class PageRecipe
 {
     private const KEYS = '/^(?P<key>title|style|pan)\s*:\s*(?P<value>\S.*)$/iu';
     /** A last sentence that says what is made. */
-    private const MAKES = '/(?:^|[.!;]\s+)((?:this |it )?(?:makes|yields|fills)\b(?:[^.!]|\.\d)*)[.!]?\s*$/iu';
+    private const MAKES = '/(?:^|[.!;]\s+)((?:this |it )?(?:makes|yields?|fills)\b:?(?:[^.!]|\.\d)*)[.!]?\s*$/iu';
     /** A sentence that does. */
     private const SAYS = '/(?:^|[.!?|·•]\s+)((?:it |this )?(?:makes|yields|fills)\b(?:[^.!?|·•]|\.\d)*)/iu';
     private const LONGEST_TITLE = 200;

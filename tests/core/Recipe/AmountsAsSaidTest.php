@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Recipe;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\Formula;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\LineResolver;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\Mend;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+
+/** Amounts as people say them. A US cup is 236.6 ml, a spoon 14.8 ml (NIST Handbook 44); the rest is common practice. */
+final class AmountsAsSaidTest extends TestCase
+{
+    /** @return iterable<string, array{string, array{float, float}}> grams from and to */
+    public static function amounts(): iterable
+    {
+        yield from [
+            'half of a cup of water' => [117.0, 119.0], 'three fourths of a cup water' => [176.0, 179.0], '2 thirds of a cup of water' => [156.0, 159.0],
+            'a cup and a half of water' => [353.0, 356.0], 'a third of a cup, or 83 ml, of water' => [78.0, 84.0], 'a good spoonful of water' => [15.0, 19.0],
+            'a spoon of water' => [14.0, 15.5], 'a shake of salt' => [0.5, 1.0], '2 cranks of black pepper' => [0.05, 0.2], 'a little more than 2 tbsp water' => [29.0, 36.0],
+            'at least 2 tbsp water' => [29.0, 31.0], 'heaped tsp salt' => [8.0, 8.8], 'heaped cup of flour' => [140.0, 160.0], 'scant tbsp salt' => [15.0, 17.0],
+            '1 doz. eggs' => [560.0, 640.0], '1 pat butter' => [4.0, 6.0], 'a walnut-sized knob of butter' => [10.0, 20.0], 'three-finger pinch of salt' => [0.4, 1.2],
+            '1 breakfast cup sugar' => [220.0, 260.0], '1 pint (568 ml) water' => [560.0, 575.0], '2 x 400g tins tomatoes, drained (480 g drained weight)' => [480.0, 480.0],
+            '1 (packed) cup brown sugar' => [200.0, 230.0], 'Peanut butter 200 g (1 cup)' => [200.0, 200.0], '200g/7oz/1 cup peanut butter' => [200.0, 200.0],
+            'cider vinegar 50% 100 g' => [100.0, 100.0], 'milk 50%' => [50.0, 50.0],
+        ];
+    }
+
+    /** @param array{float, float} $grams */
+    #[DataProvider('said')]
+    public function test_an_amount_is_what_a_cook_means_by_it(string $text, array $grams): void
+    {
+        $entries = self::resolver()->entries($text);
+
+        self::assertCount(1, $entries, $text);
+        self::assertGreaterThanOrEqual($grams[0] - 0.5, $entries[0]->grams?->value, $text);
+        self::assertLessThanOrEqual($grams[1] + 0.5, $entries[0]->grams?->value, $text);
+    }
+
+    /** @return iterable<string, array{string, array{float, float}}> */
+    public static function said(): iterable
+    {
+        foreach (self::amounts() as $text => $grams) {
+            yield $text => [$text, $grams];
+        }
+    }
+
+    public function test_as_much_as_another_is_measured_like_it(): void
+    {
+        $lines = Formula::fromTexts(
+            ['3 tbsp honey', 'same amount of soy sauce', '1 tsp salt', 'vinegar, as much as the honey', 'about the same as the honey of water'],
+            Catalogue::shipped(),
+            Measures::Us,
+        )->lines;
+        foreach ([1, 3, 4] as $line) {
+            self::assertEqualsWithDelta(3.0, $lines[$line]->written->measured?->middle(), 1e-9);
+            self::assertSame('tablespoon', $lines[$line]->written->measured?->unit?->name);
+        }
+        $alone = self::resolver()->entries('the same amount of soy sauce')[0];
+        self::assertSame([LineStatus::ToTaste, null], [$alone->status, $alone->grams]);
+        self::assertStringContainsString('As much as what?', (string) $alone->note);
+    }
+
+    public function test_numbers_of_what_nobody_counts_are_parts_and_a_part_is_as_large_as_it_is_said_to_be(): void
+    {
+        $millilitres = static fn(ResolvedLine $line): ?float => $line->millilitres;
+        self::assertSame([300.0, 100.0], array_map($millilitres, self::resolver()->entries('soy 3, mirin 1')));
+        self::assertSame([150.0, 300.0], array_map(
+            static fn(ResolvedLine $line): ?float => $line->grams?->value,
+            self::resolver()->entries('3 eggs, 2 onions'),
+        ));
+        $formula = Formula::fromTexts(['1 part = 50 ml', '3 parts oil', '1 part vinegar'], Catalogue::shipped(), Measures::Us);
+        self::assertSame([150.0, 50.0], array_map($millilitres, $formula->ingredientLines()));
+    }
+
+    public function test_what_is_said_loosely_goes_in_to_taste_and_says_so(): void
+    {
+        foreach (['a ton of garlic', 'loads of garlic', 'lots of garlic', 'a little garlic', 'garlic, as much as you like'] as $text) {
+            $line = self::resolver()->resolve($text);
+            self::assertSame(['garlic', LineStatus::ToTaste], [$line->ingredient?->key, $line->status], $text);
+        }
+        self::assertStringContainsString('no amount', (string) self::resolver()->resolve('a ton of garlic')->note);
+    }
+
+    public function test_one_tap_makes_a_spoon_a_tablespoon_and_keeps_the_rest(): void
+    {
+        $mends = Mend::for(self::resolver()->resolve('1 spoon yellow mustard, heaped'), Catalogue::shipped());
+        self::assertSame(
+            ['1 tbsp yellow mustard, heaped', '1 tsp yellow mustard, heaped'],
+            array_slice(array_map(static fn(Mend $mend): string => $mend->text, $mends), 0, 2),
+        );
+    }
+
+    public function test_a_tool_is_no_food(): void
+    {
+        foreach (['1 funnel', '1 pepper mill', '2 x 250 ml jars', 'a sieve', '1 blender'] as $text) {
+            self::assertNull(self::resolver()->resolve($text)->ingredient, $text);
+        }
+    }
+
+    private static function resolver(): LineResolver
+    {
+        return new LineResolver(Catalogue::shipped(), Measures::Us);
+    }
+}
