@@ -24,6 +24,11 @@ export function KeepFacts({ keep }: { keep: Keep }) {
       <Typography data-keep-words sx={{ fontSize: '1.15rem', fontWeight: 700, mt: 0.5 }}>
         {say.neverAtRoomTemperature(keepWords(keep))}
       </Typography>
+      {keep.keeping_claim !== null && (
+        <Typography data-keeping-claim sx={{ my: 0.75, color: 'text.secondary' }}>
+          <strong>{say.theRecipeSays}</strong> {keep.keeping_claim}
+        </Typography>
+      )}
       {keep.asks.map((ask) => (
         <Typography key={ask} sx={{ my: 0.75 }}>
           <strong>{say.toDo}</strong> {ask}
@@ -37,11 +42,6 @@ export function KeepFacts({ keep }: { keep: Keep }) {
           <li key={reason}>{reason}</li>
         ))}
       </Box>
-      {keep.keeping_claim !== null && (
-        <Typography data-keeping-claim sx={{ my: 0.75, color: 'text.secondary' }}>
-          <strong>{say.theRecipeSays}</strong> {keep.keeping_claim}
-        </Typography>
-      )}
       {keep.traditions.map((tradition) => (
         <Typography key={tradition} sx={{ my: 0.75, color: 'text.secondary' }}>
           <strong>{say.cooksSay}</strong> {tradition}

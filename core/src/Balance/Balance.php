@@ -325,6 +325,14 @@ final readonly class Balance
     {
         $notes = [];
         foreach ($formula->lines as $number => $line) {
+            if ($line->unread !== [] && $line->ingredient !== null) {
+                $notes[] = sprintf(
+                    'Line %d, "%s": nothing was made of "%s". Write it plainly, or in a line of its own.',
+                    $line->number($number),
+                    mb_strimwidth($line->written->text, 0, 60, '…'),
+                    implode('", "', $line->unread),
+                );
+            }
             if ($line->status === LineStatus::Unknown) {
                 $notes[] = sprintf(
                     'Line %d, "%s", is left out: %s',

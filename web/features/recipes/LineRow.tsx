@@ -47,23 +47,30 @@ function understanding(line: Line | undefined): { text: string; mark: string; ti
   const amount = line.grams === null ? '' : grams(line.grams.value);
   const tags = line.tags.flatMap((tag) => marks[tag] ?? []).join(', ');
   const note = [tags, line.note ?? ''].filter((part) => part !== '').join(' · ');
+  // what nothing was made of comes first: the rest may be cut off
+  const unread = line.unread.length === 0 ? '' : say.notRead(line.unread.join('”, “'));
   switch (line.status) {
     case 'measured':
       return {
         text: `${amount} ${name}`.trim(),
-        mark: line.sure === 'likely' ? 'likely' : '',
+        mark: unread === '' ? (line.sure === 'likely' ? say.likelyMeasured : '') : unread,
         title: note,
         isOff: false,
       };
     case 'assumed':
       return {
         text: `${amount} ${name}`.trim(),
-        mark: line.sure === 'likely' ? say.likely : '≈',
+        mark: unread === '' ? (line.sure === 'likely' ? say.likely : '≈') : `≈ ${unread}`,
         title: note === '' ? say.takenFromTheUsual : note,
         isOff: false,
       };
     case 'to-taste':
-      return { text: name, mark: say.noAmount, title: note, isOff: false };
+      return {
+        text: name,
+        mark: [say.noAmount, unread].filter((part) => part !== '').join(' · '),
+        title: note,
+        isOff: false,
+      };
     case 'unknown':
       return { text: name === '' ? say.notKnown : name, mark: say.leftOut, title: note, isOff: true };
   }

@@ -263,6 +263,8 @@ export const say = {
   draftedLines: (count: number) => `Drafted ${count} lines.`,
   addedCold: 'added cold',
   likely: '≈ likely',
+  likelyMeasured: 'likely',
+  notRead: (words: string) => `not read: “${words}”`,
   takenFromTheUsual: 'taken from the usual',
   noAmount: 'no amount',
   notKnown: 'not known',

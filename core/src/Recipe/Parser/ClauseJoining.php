@@ -199,7 +199,8 @@ final class ClauseJoining
     private function joinsAName(Joiner $joiner, Draft $current, Draft $draft): void
     {
         $isMix = $joiner === Joiner::Slash && $this->isMixture($draft);
-        $isChoice = $joiner->isChoice() && !$isMix && ($joiner === Joiner::Or || $this->isSlashedChoice($current, $draft));
+        $isChoice = $joiner->isChoice() && !$isMix
+            && ($joiner === Joiner::Or || $this->isSlashedChoice($current, $draft));
         match (true) {
             $isChoice => $this->alternative($current, $draft),
             $draft->sameAs === '' => $this->measuresTheSame($current, $draft),
@@ -217,7 +218,8 @@ final class ClauseJoining
         if (!$draft->hasAmount()) {
             return $current->hasAmount() || !$this->words->isKnown($draft);
         }
-        [$one, $other] = array_map(NameWords::of(...), [$this->words->nameOf($current), $this->words->nameOf($draft)]);
+        $names = [$this->words->nameOf($current), $this->words->nameOf($draft)];
+        [$one, $other] = array_map(NameWords::of(...), $names);
 
         return array_diff($one, $other) === [] || array_diff($other, $one) === [];
     }

@@ -30,7 +30,7 @@ final class ClauseReader
         foreach ($clause as $phrase) {
             $tokens = range($phrase->from, $phrase->to - 1);
             $draft = $this->drafts[count($this->drafts) - 1];
-            $isPurpose = $phrase->is(PhraseKind::Purpose, PhraseKind::Note) && $phrase->says !== 'cut';
+            $isPurpose = $phrase->is(PhraseKind::Purpose, PhraseKind::Note) && $phrase->says === '';
             $isApart = $phrase->is(PhraseKind::Tag, PhraseKind::Bracket, PhraseKind::Mark);
             if ($isPurpose || ($purpose !== [] && !$isApart)) {
                 $role = $purpose === [] && $phrase->is(PhraseKind::Note) ? Role::Note : $role;
@@ -49,7 +49,8 @@ final class ClauseReader
             $this->words->role($purpose, $role);
             $draft->said[] = $purpose;
             $this->words->option($draft, $purpose);
-            $draft->isToTaste = Vocabulary::phraseAt('some', $this->words->tokens, $purpose[0], 'behind') > 0;
+            $draft->isToTaste = $draft->isToTaste
+                || Vocabulary::phraseAt('some', $this->words->tokens, $purpose[0], 'behind') > 0;
         }
         array_map($this->takePart(...), $this->drafts);
 
@@ -78,7 +79,8 @@ final class ClauseReader
     /** @param list<int> $tokens */
     private function word(Draft $draft, array $tokens): void
     {
-        $isBehind = $draft->name !== [] && $draft->hasAmount() && $draft->amountTokens[0] > $draft->name[0];
+        $isBehind = $draft->name !== []
+            && ($draft->said !== [] || ($draft->hasAmount() && $draft->amountTokens[0] > $draft->name[0]));
         if (!$isBehind) {
             array_push($draft->name, ...$tokens);
 
@@ -104,10 +106,12 @@ final class ClauseReader
             PhraseKind::Purpose => $draft->said[] = $tokens,
             default => null,
         };
+        $draft->isToTaste = $draft->isToTaste
+            || Vocabulary::phraseAt('some', $this->words->tokens, $phrase->from, 'behind') > 0;
         $this->words->role($tokens, match ($phrase->kind) {
             PhraseKind::Percent => Role::Strength,
             PhraseKind::Tag => Role::Tag,
-            PhraseKind::Purpose => Role::State,
+            PhraseKind::Purpose => $phrase->says === 'cut' ? Role::State : Role::Purpose,
             PhraseKind::Mark => Role::Mark,
             default => Role::Amount,
         });
@@ -193,7 +197,7 @@ final class ClauseReader
         $isStart = true;
         foreach ($bracket->inner as $phrase) {
             $tokens = range($phrase->from, $phrase->to - 1);
-            if ($phrase->is(PhraseKind::Purpose) && $phrase->says !== 'cut') {
+            if ($phrase->is(PhraseKind::Purpose) && $phrase->says === '') {
                 $rest = range($phrase->from, $bracket->to - 2);
                 $this->words->role($rest, Role::Purpose);
                 $draft->said[] = $rest;

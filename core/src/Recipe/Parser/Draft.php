@@ -69,6 +69,12 @@ final class Draft
         return $this->hasAmount() && $this->amounts[0]->unit === null;
     }
 
+    /** Whether an amount is written that cannot be one. */
+    public function isNonsense(): bool
+    {
+        return array_filter($this->amounts, static fn(WrittenAmount $one): bool => !$one->isSensible()) !== [];
+    }
+
     public function isNameless(): bool
     {
         return $this->name === [] && $this->called === null;

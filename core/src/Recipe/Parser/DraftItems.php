@@ -16,39 +16,42 @@ final readonly class DraftItems
      */
     public function items(array $drafts): array
     {
-        $items = [];
-        $isOne = count($drafts) === 1;
-        foreach ($drafts as $draft) {
-            $name = $this->words->nameOf($draft);
-            $preparation = $this->preparationOf($draft);
-            $amount = $draft->amountText ?? $this->words->textOf($draft->amountTokens);
-            $tags = $this->tagsOf($draft, $preparation);
-            $text = $isOne ? $this->text : $this->alone($draft, $amount, $name);
-            $span = $this->spanOf($draft->amountTokens);
-            $at = $amount === '' || $isOne ? false : strpos($text, $amount);
-            $items[] = new Item(
-                $text,
-                $draft->measured(),
-                array_slice($draft->amounts, 1),
-                $name,
-                $draft->alternatives,
-                $preparation,
-                $draft->part,
-                $tags,
-                array_filter($draft->amounts, static fn(WrittenAmount $one): bool => !$one->isSensible()) !== [],
-                $amount,
-                $draft->percent,
-                $isOne ? $span : ($at === false ? null : [$at, $at + strlen($amount)]),
-                $span,
-                $this->spanOf([...$this->words->withoutEmptyWords($draft->name), ...$draft->choices]),
-                $draft->gloss ?? '',
-                $draft->sameAs,
-                $draft->isGuessed,
-                $draft->isSome,
-            );
-        }
+        return array_map(fn(Draft $draft): Item => $this->item($draft, count($drafts) === 1), $drafts);
+    }
 
-        return $items;
+    private function item(Draft $draft, bool $isOne): Item
+    {
+        $preparation = $this->preparationOf($draft);
+        $amount = $draft->amountText ?? $this->words->textOf($draft->amountTokens);
+        $before = $draft->part === null ? '' : "{$draft->part} of ";
+        $inLine = $this->spanOf($draft->amountTokens);
+        $alone = [strlen($before), strlen($before) + strlen(self::withoutOf($amount))];
+
+        return new Item(
+            text: $isOne ? $this->text : $before . $this->alone($draft, $amount),
+            measured: $draft->measured(),
+            forms: array_slice($draft->amounts, 1),
+            name: $this->words->nameOf($draft),
+            alternatives: $draft->alternatives,
+            preparation: $preparation,
+            part: $draft->part,
+            tags: $this->tagsOf($draft, $preparation),
+            isNonsense: $draft->isNonsense(),
+            amountText: $amount,
+            percent: $draft->percent,
+            amountSpan: $isOne || $inLine === null ? $inLine : $alone,
+            lineSpan: $inLine,
+            nameSpan: $this->spanOf([...$this->words->withoutEmptyWords($draft->name), ...$draft->choices]),
+            gloss: $draft->gloss ?? '',
+            sameAs: $draft->sameAs,
+            isGuessed: $draft->isGuessed,
+            isSome: $draft->isSome,
+        );
+    }
+
+    private static function withoutOf(string $amount): string
+    {
+        return (string) preg_replace('/\s+of$/iu', '', $amount);
     }
 
     /** @return list<string> */
@@ -73,23 +76,21 @@ final readonly class DraftItems
         return implode(', ', array_filter($said));
     }
 
-    /** As it would have been written alone. */
-    private function alone(Draft $draft, string $amount, string $name): string
+    /** As it would have been written alone, without the part of a fruit that it is. */
+    private function alone(Draft $draft, string $amount): string
     {
         $preparation = $this->preparationOf($draft, $draft->part !== null);
         $forms = implode(' / ', array_map(
             static fn(WrittenAmount $one): string => $one->written(),
             array_slice($draft->amounts, 1),
         ));
+        $pieces = [self::withoutOf($amount), $forms === '' ? '' : "({$forms})", $this->words->nameOf($draft)];
 
-        return trim(
-            ($draft->part === null ? '' : "{$draft->part} of ")
-                . trim(preg_replace('/\s+of$/iu', '', $amount) . ' ' . ($forms === '' ? '' : "({$forms}) ") . $name)
-                . implode('', array_map(static fn(string $one): string => " or {$one}", $draft->alternatives))
-                . ($draft->percent === null ? '' : " {$draft->percent}%")
-                . ($preparation === '' ? '' : ", {$preparation}")
-                . implode('', array_map(static fn(string $tag): string => " [{$tag}]", $draft->tags)),
-        );
+        return implode(' ', array_filter($pieces))
+            . implode('', array_map(static fn(string $one): string => " or {$one}", $draft->alternatives))
+            . ($draft->percent === null ? '' : " {$draft->percent}%")
+            . ($preparation === '' ? '' : ", {$preparation}")
+            . implode('', array_map(static fn(string $tag): string => " [{$tag}]", $draft->tags));
     }
 
     /**
@@ -102,8 +103,8 @@ final readonly class DraftItems
         return $tokens === []
             ? null
             : [
-                $this->plain->offsetOf($this->words->tokens[$tokens[0]]->offset),
-                $this->plain->offsetOf($this->words->tokens[$tokens[count($tokens) - 1]]->end),
+                $this->plain->offsetOf($this->words->tokens[min($tokens)]->offset),
+                $this->plain->offsetOf($this->words->tokens[max($tokens)]->end),
             ];
     }
 }

@@ -361,12 +361,15 @@ final readonly class PhraseGrammar
         if ($isClauseStart && ($note > 0 || $tokens[$at]->isWord('not'))) {
             return new Phrase(PhraseKind::Note, $at, $at + max(1, $note));
         }
-        if ($isClauseStart && $tokens[$at]->isWord('from')) {
+        if ($isClauseStart && $tokens[$at]->isWord('from') && $this->isSource($tokens, $at + 1)) {
             return new Phrase(PhraseKind::Purpose, $at, $at + 1);
         }
         $purpose = $last === null ? 0 : Vocabulary::phraseAt('purposes', $tokens, $at);
         if ($purpose > 0 && $name <= $purpose) {
-            return new Phrase(PhraseKind::Purpose, $at, $at + $purpose);
+            // "if you like" says all there is; "to serve with the beans" goes on
+            $goesOn = Vocabulary::has('going-on', $tokens[$at]->lower);
+
+            return new Phrase(PhraseKind::Purpose, $at, $at + $purpose, says: $goesOn ? '' : 'said');
         }
         if ($name > 0) {
             return new Phrase(PhraseKind::Food, $at, $at + $name);
@@ -392,6 +395,19 @@ final readonly class PhraseGrammar
         }
 
         return new Phrase(PhraseKind::Word, $at, $at + 1);
+    }
+
+    /**
+     * "from 1 lemon", "from a jar": where it comes from, and no other food.
+     *
+     * @param list<Token> $tokens
+     */
+    private function isSource(array $tokens, int $at): bool
+    {
+        $at += Vocabulary::phraseAt('about', $tokens, $at);
+        $at += ($tokens[$at] ?? null)?->isWord('a', 'an', 'the', 'your') === true ? 1 : 0;
+
+        return ($tokens[$at] ?? null)?->isNumber() === true || $this->names->longestAt($tokens, $at) === 0;
     }
 
     /**

@@ -151,18 +151,13 @@ final readonly class NameReading implements Names
     /** Whether the name was ours to the word, and means this before anything else. */
     public function sureness(Item $line, NameMatch $match): Sureness
     {
-        [$asked, $alias, $nothing] = [
-            NameWords::of($line->name),
-            NameWords::of($match->alias),
-            FactsFile::named('words')['says-nothing']->list('words'),
-        ];
-        $asked = Qualities::without($asked, $this->catalogue->get($match->key), $alias);
-        $isSame = array_diff($asked, $alias, $nothing) === []
-            && array_diff($alias, $asked, $nothing) === [];
+        [$asked, $alias] = [NameWords::of($line->name), NameWords::of($match->alias)];
+        $nothing = FactsFile::named('words')['says-nothing']->list('words');
+        $telling = Qualities::without($asked, $this->catalogue->get($match->key), $alias);
+        $isCovered = array_diff($telling, $alias, $nothing) === [];
+        $isWhole = $match->isExact || array_diff($alias, $asked, $nothing) === [];
 
-        $isCovered = array_diff($asked, $alias, $nothing) === [];
-
-        return $match->isUsual && ($isSame || $isCovered && $match->isExact) ? Sureness::Certain : Sureness::Likely;
+        return $match->isUsual && $isCovered && $isWhole ? Sureness::Certain : Sureness::Likely;
     }
 
     /**

@@ -129,12 +129,9 @@ final readonly class ResolvedLine
      */
     public function leaving(array $unread): self
     {
-        $note = 'not read: "' . implode('", "', $unread) . '"';
-
         return $unread === [] ? $this : $this->with([
             'unread' => $unread,
             'sure' => $this->ingredient === null ? null : Sureness::Likely,
-            'note' => $this->note === null ? $note : "{$note}; {$this->note}",
         ]);
     }
 

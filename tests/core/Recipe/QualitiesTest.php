@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Recipe;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\LineResolver;
+use Vinculum\Recipe\Resolution\Sureness;
+
+/** Describing words that change nothing pass without doubt, each before what it may stand; the rest leave doubt. */
+final class QualitiesTest extends TestCase
+{
+    public function test_there_are_four_hundred_each_before_something_that_there_is(): void
+    {
+        [$words, $kinds] = [[], ['any']];
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            array_push($kinds, $ingredient->key, ...$ingredient->kinds, ...$ingredient->roles);
+        }
+        foreach (FactsFile::named('qualities') as $row) {
+            self::assertNotSame([], $row->list('before'), $row->key);
+            self::assertSame([], array_diff($row->list('before'), [...$kinds, 'paste']), $row->key);
+            $words = [...$words, ...$row->list('words')];
+        }
+        self::assertGreaterThanOrEqual(400, count(array_unique($words)));
+    }
+
+    public function test_they_pass_without_doubt(): void
+    {
+        foreach ([
+            '1 tbsp unsulphured molasses' => 'molasses', '1 cup natural creamy peanut butter' => 'peanut-butter', '1 tsp non-iodized salt' => 'salt',
+            '2 tbsp fresh-squeezed lemon juice' => 'lemon-juice', '1 tbsp filtered cider vinegar' => 'cider-vinegar', 'freshly cracked black pepper' => 'black-pepper',
+            '2 tbsp organic cold-pressed extra virgin olive oil' => 'olive-oil', '3 large ripe vine-ripened tomatoes' => 'tomato', '2 tbsp runny wildflower honey' => 'honey',
+        ] as $text => $key) {
+            $line = self::resolver()->resolve($text);
+            self::assertSame([$key, Sureness::Certain, []], [$line->ingredient?->key, $line->sure, $line->unread], $text);
+        }
+    }
+
+    public function test_what_changes_the_thing_chooses_a_row_or_leaves_doubt(): void
+    {
+        foreach (['smoked', 'unsalted', 'sweetened', 'toasted', 'pickled', 'salted', 'low-fat', 'dried', 'roasted', 'reduced-sodium'] as $word) {
+            foreach (['peanuts', 'soy sauce', 'tomatoes', 'butter', 'coconut', 'garlic', 'stock'] as $name) {
+                [$plain, $line] = [self::resolver()->resolve("100 g {$name}"), self::resolver()->resolve("100 g {$word} {$name}")];
+                self::assertTrue(
+                    $line->ingredient?->key !== $plain->ingredient?->key || $line->sure !== Sureness::Certain || self::isItsName($word, $name),
+                    "{$word} {$name}",
+                );
+            }
+        }
+    }
+
+    /** Whether the catalogue has it by this name: "unsalted butter". */
+    private static function isItsName(string $word, string $name): bool
+    {
+        return Catalogue::shipped()->names()->find("{$word} {$name}", 1)[0]->isExact ?? false;
+    }
+
+    private static function resolver(): LineResolver
+    {
+        return new LineResolver(Catalogue::shipped(), Measures::Us);
+    }
+}
