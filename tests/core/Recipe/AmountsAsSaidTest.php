@@ -17,10 +17,10 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
 /** Amounts as people say them. A US cup is 236.6 ml, a spoon 14.8 ml (NIST Handbook 44); the rest is common practice. */
 final class AmountsAsSaidTest extends TestCase
 {
-    /** @return iterable<string, array{string, array{float, float}}> grams from and to */
-    public static function amounts(): iterable
+    /** @return array<string, array{float, float}> grams from and to */
+    private static function amounts(): array
     {
-        yield from [
+        return [
             'half of a cup of water' => [117.0, 119.0], 'three fourths of a cup water' => [176.0, 179.0], '2 thirds of a cup of water' => [156.0, 159.0],
             'a cup and a half of water' => [353.0, 356.0], 'a third of a cup, or 83 ml, of water' => [78.0, 84.0], 'a good spoonful of water' => [15.0, 19.0],
             'a spoon of water' => [14.0, 15.5], 'a shake of salt' => [0.5, 1.0], '2 cranks of black pepper' => [0.05, 0.2], 'a little more than 2 tbsp water' => [29.0, 36.0],

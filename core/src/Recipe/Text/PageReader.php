@@ -15,13 +15,10 @@ use Vinculum\Ingredient\Catalogue;
 final class PageReader
 {
     /** What comes after so many lines is taken for ingredients, unread. */
-    /** Signs of a line that is of something else though it names a food and a number. */
-    private const OTHER_THAN_FOOD = [
-        'verb', 'sentence', 'date', 'url', 'stars', 'price', 'nutrition', 'time', 'yield', 'portions', 'link', 'unlike-food', 'numbered', 'question',
-    ];
-    /** Kinds that such a line never is. */
+    /** Kinds that a line which says how much of a food never is. */
     private const NO_FOOD = [
-        LineKind::Title, LineKind::Blurb, LineKind::Heading, LineKind::IngredientsHeading, LineKind::NotesHeading, LineKind::Note,
+        LineKind::Title, LineKind::Blurb, LineKind::Heading, LineKind::IngredientsHeading, LineKind::NotesHeading,
+        LineKind::Note,
     ];
     private const MOST_LINES = 2000;
     /** Likewise after so many letters. */
@@ -85,7 +82,10 @@ final class PageReader
                 $signs[$at][] = 'leads-a-block';
             }
         }
-        $scores = array_map(fn(array $of): array => self::keptAsFood($of, $this->scores($of, $isFile)), self::placed($signs));
+        $scores = array_map(
+            fn(array $of): array => self::keptAsFood($of, $this->scores($of, $isFile)),
+            self::placed($signs),
+        );
         $kinds = $this->likeliest($scores);
         $read = array_map(
             static fn(string $line, string $kind, array $score): ReadLine => self::isTooLong($line)
@@ -114,7 +114,7 @@ final class PageReader
     private static function keptAsFood(array $signs, array $scores): array
     {
         $isFood = array_diff(['in-ingredients', 'amount', 'known'], $signs) === []
-            && array_intersect(self::OTHER_THAN_FOOD, $signs) === [];
+            && array_intersect(FactsFile::named('page')['kept-as-food']->list('unless'), $signs) === [];
         foreach ($isFood ? self::NO_FOOD : [] as $kind) {
             $scores[$kind->value] = -INF;
         }
