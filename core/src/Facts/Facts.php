@@ -10,6 +10,9 @@ namespace Vinculum\Facts;
  */
 final class Facts
 {
+    /** What every row may say of itself. */
+    private const SOURCE = 'source';
+
     /** @var array<class-string, object> */
     private static array $read = [];
 
@@ -51,20 +54,43 @@ final class Facts
                 );
         }
 
+        if (is_string($section)) {
+            self::closed($reflected, $rows[$section]);
+        }
+
         return $reflected->newInstance(...$values);
+    }
+
+    /**
+     * A field that no parameter takes is a slip of the pen, but for those that the class says another reads (BESIDES).
+     *
+     * @param \ReflectionClass<object> $class
+     */
+    private static function closed(\ReflectionClass $class, Row $row): void
+    {
+        $known = array_map(
+            static fn(\ReflectionParameter $parameter): string => self::named($parameter->name, '_'),
+            $class->getConstructor()?->getParameters() ?? [],
+        );
+        $besides = $class->getConstant('BESIDES');
+        $besides = is_array($besides) ? array_filter($besides, is_string(...)) : [];
+        $unknown = array_diff($row->fields(), $known, $besides, [self::SOURCE]);
+        if ($unknown !== []) {
+            throw FactsFault::unknownFields($row->key, $unknown);
+        }
     }
 
     /** @param class-string $class */
     private static function readSection(string $class, Row $row): object
     {
         $reflected = new \ReflectionClass($class);
-
-        return $reflected->newInstance(
-            ...array_map(
-                static fn(\ReflectionParameter $parameter): mixed => self::field($row, $parameter),
-                $reflected->getConstructor()?->getParameters() ?? [],
-            ),
+        $values = array_map(
+            static fn(\ReflectionParameter $parameter): mixed => self::field($row, $parameter),
+            $reflected->getConstructor()?->getParameters() ?? [],
         );
+        self::closed($reflected, $row);
+
+        return $reflected->newInstance(...$values);
     }
 
     /** A list is one of numbers, of names with a number each, or of words, as its first entry is. */

@@ -17,6 +17,12 @@ final class FactsFault extends \RuntimeException
         return new self("[{$row}] has no \"{$field}\".");
     }
 
+    /** @param array<string> $fields */
+    public static function unknownFields(string $row, array $fields): self
+    {
+        return new self("[{$row}] has \"" . implode('", "', $fields) . '", which nothing reads.');
+    }
+
     public static function notANumber(string $row, string $field, string $found): self
     {
         return new self("[{$row}] {$field}: \"{$found}\" is not a number.");

@@ -9,6 +9,10 @@ final readonly class SharpFacts
 {
     public const FILE = 'keeping';
     public const SECTION = 'sharp-and-wet';
+    /** What the rule itself says: Keep reads it. */
+    public const BESIDES = [
+        'ph_at_most', 'sharp_beyond_doubt', 'unless_stable', 'days', 'asks', 'reason', 'tradition', 'date',
+    ];
 
     /** @param list<string> $kinds low-acid plants, and what is rich in protein */
     public function __construct(

@@ -9,6 +9,8 @@ final readonly class SlowFacts
 {
     public const FILE = 'keeping';
     public const SECTION = 'salty-or-sweet';
+    /** What the rule itself says: Keep reads it. */
+    public const BESIDES = ['slow', 'unless_stable', 'days', 'reason', 'tradition', 'date'];
 
     public function __construct(
         public float $waterActivityAtMost,

@@ -9,6 +9,8 @@ final readonly class StableFacts
 {
     public const FILE = 'keeping';
     public const SECTION = 'stable';
+    /** What the rule itself says: Keep reads it. */
+    public const BESIDES = ['stable', 'days', 'reason', 'tradition', 'date'];
 
     /**
      * @param list<string> $asBought    kinds

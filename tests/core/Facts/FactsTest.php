@@ -39,6 +39,29 @@ final class FactsTest extends TestCase
         self::assertSame(['name', 'count', 'list', 'numbers', 'amounts'], $row->fields());
     }
 
+    /** Every class of facts takes each field of its file, and a field that none takes is told. */
+    public function test_every_file_that_has_a_class_holds_what_that_takes_and_nothing_else(): void
+    {
+        $read = 0;
+        foreach (self::classes() as $class) {
+            Facts::of($class);
+            ++$read;
+        }
+        self::assertGreaterThanOrEqual(17, $read);
+    }
+
+    /** @return iterable<class-string> */
+    private static function classes(): iterable
+    {
+        $core = dirname(__DIR__, 3) . '/core/src';
+        foreach ([...(glob("{$core}/*/*Facts.php") ?: []), ...(glob("{$core}/*/*/*Facts.php") ?: [])] as $path) {
+            $class = 'Vinculum' . str_replace('/', '\\', substr($path, strlen($core), -strlen('.php')));
+            if (class_exists($class) && (new \ReflectionClass($class))->hasConstant('FILE')) {
+                yield $class;
+            }
+        }
+    }
+
     public function test_a_slip_in_the_facts_names_its_row_and_field(): void
     {
         $row = new Row('odd', ['number' => 'twelve', 'amounts' => 'water']);
