@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Parser;
 
+use Vinculum\Ingredient\NameWords;
+
 /** Reads a clause: nearly always one thing and how much of it, or something that is said of one. */
 final class ClauseReader
 {
@@ -242,14 +244,16 @@ final class ClauseReader
     private function countsIt(Draft $draft, Phrase $bracket, array $inside): bool
     {
         [$amount, $noun] = [$bracket->inner[0] ?? null, $bracket->inner[1] ?? null];
-        $counted = $noun === null ? 'whole' : Counts::named($this->words->textOf(range($noun->from, $noun->to - 1)));
+        $said = $noun === null ? '' : $this->words->textOf(range($noun->from, $noun->to - 1));
+        $isIt = array_diff(NameWords::of($said), NameWords::of($this->words->nameOf($draft))) === [];
+        $counted = $isIt ? 'whole' : Counts::named($said);
         $isCount = $amount?->is(PhraseKind::Amount) === true && $amount->amounts[0]->unit === null
             && $counted !== null && count($bracket->inner) < 3 && !$draft->isNameless();
         if (!$isCount) {
             return false;
         }
         if (!$draft->hasAmount()) {
-            $draft->amounts = [$noun === null ? $amount->amounts[0] : $amount->amounts[0]->of($counted)];
+            $draft->amounts = [$isIt ? $amount->amounts[0] : $amount->amounts[0]->of($counted)];
             $draft->amountTokens = $inside;
         }
         $this->words->role($inside, Role::Amount);
