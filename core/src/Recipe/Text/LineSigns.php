@@ -60,20 +60,6 @@ final class LineSigns
         return trim((string) preg_replace('/\s+/u', ' ', $plain));
     }
 
-    /** "10 chillies, 4 cloves garlic, 250ml rice vinegar": a list of ingredients told in one breath. */
-    private static function listsAmounts(string $plain): bool
-    {
-        $bare = (string) preg_replace('/\([^()]*\)/u', ' ', $plain);
-        $items = preg_split('/\s{0,8}(?:[;•|+]|,(?!\d)|(?<!\d),)\s{0,8}/u', $bare) ?: [];
-        $counted = array_filter(
-            $items,
-            static fn(string $item): bool => preg_match('/^(?:[\d½¼¾⅓⅔⅛]|an?\s|half\s)/iu', $item) === 1
-                && preg_match('/\p{L}{3}/u', $item) === 1,
-        );
-
-        return count($counted) > 2 && count($counted) > count($items) / 2;
-    }
-
     /** "1 Warm the oil", where "1 Onion" is one onion: a number without a dot counts a step only before what is done. */
     public static function countsAStep(string $line): bool
     {
@@ -129,7 +115,6 @@ final class LineSigns
             'degrees' => preg_match('/\d\s*(?:°|º)|\bgas\s*(?:mark)?\s*\d|\b\d{2,3}\s?[CF]\b/u', $plain) === 1,
             'price' => preg_match('/[£€$]\s?\d|\d\s?[£€]/u', $plain) === 1,
             'url' => preg_match('~https?://|\bwww\.|\.(?:com|org|net)\b|^@\w~iu', $plain) === 1,
-            'listed' => self::listsAmounts($plain),
             'stars' => preg_match('/[★☆⭐]|\b\d(?:\.\d+)?\s*(?:from|out of|\()\s*\d|\b\d+ (?:votes|ratings|reviews|comments)\b/iu', $plain) === 1,
             'date' => preg_match('/\b(?:19|20)\d\d\b|\b\d{1,2}\/\d{2,4}\b(?!\s*(?:cup|tsp|tbsp))|\b(?:january|february|march|april|june|july|august|september|october|november|december)\b/iu', $plain) === 1 && !str_contains($lower, ' g'),
             'duration' => preg_match('/^\W*(?:about |under )?' . self::DURATION . '(?:[,+\s]{0,4}(?:plus |and )?' . self::DURATION . '){0,4}(?:\s*[,(+\/|·–-].{0,30}|\s+(?:plus|or|and|in|on|depending|until|total|approx|of)\b.{0,24})?$/iu', $plain) === 1,
@@ -207,9 +192,8 @@ final class LineSigns
             $signs[] = 'lead-in';
         }
         if ($isKnown) {
-            $others = array_slice($line->items, 1);
-            $areKnown = array_filter($others, fn(Item $one): bool => !$this->names->knows($one)) === [];
-            $signs[] = count($said) <= 4 && $areKnown && count($line->unread) < 2 ? 'known' : 'half-known';
+            $isAll = $this->areKnown(array_slice($line->items, 1)) && count($line->unread) < 2;
+            $signs[] = count($said) <= 4 && $isAll ? 'known' : 'half-known';
         }
         if ($this->listsThings($line)) {
             $signs[] = 'listed';
@@ -233,7 +217,8 @@ final class LineSigns
             $signs[] = 'to-taste';
         }
         $isSentence = preg_match('/[.!]$/u', $plain) === 1;
-        if ($parsed->part !== null && !$isSentence || preg_match('/^\pL+(?: \pL+)?\s*(?:and|&|,)\s*(?:\pL+ ){0,3}\pL+$/u', $plain) === 1 && $this->isPair($plain)) {
+        $areSeveral = count($line->items) > 1 && $this->areKnown($line->items);
+        if (!$isSentence && ($parsed->part !== null || $areSeveral)) {
             $signs[] = 'several';
         }
 
@@ -251,6 +236,12 @@ final class LineSigns
         return count($things) > 2 && 2 * count($things) > count($line->items);
     }
 
+    /** @param array<Item> $items */
+    private function areKnown(array $items): bool
+    {
+        return array_filter($items, fn(Item $one): bool => !$this->names->knows($one)) === [];
+    }
+
     /** Whether any word of a line names something that goes into a sauce. */
     private function holdsFood(Line $line): bool
     {
@@ -261,18 +252,6 @@ final class LineSigns
         }
 
         return AllergenWords::in($line->text) !== [];
-    }
-
-    private function isPair(string $plain): bool
-    {
-        foreach (preg_split('/\s{0,8}(?:\band\b|&|,)\s{0,8}/iu', $plain) ?: [] as $item) {
-            $parsed = $this->grammar->read($item)->first();
-            if ($this->names->understood($parsed, $this->names->match($parsed)) === null) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /** "=== Spice blend ===" */
