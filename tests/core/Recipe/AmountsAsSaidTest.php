@@ -79,6 +79,15 @@ final class AmountsAsSaidTest extends TestCase
         self::assertSame([150.0, 50.0], array_map($millilitres, $formula->ingredientLines()));
     }
 
+    public function test_one_amount_for_two_things_is_halved_and_says_so(): void
+    {
+        foreach (self::resolver()->entries('1 cup sugar and salt') as $line) {
+            self::assertSame(LineStatus::Assumed, $line->status);
+            self::assertEqualsWithDelta(118.3, $line->millilitres, 0.1);
+            self::assertStringContainsString('half of each', (string) $line->note);
+        }
+    }
+
     public function test_what_is_said_loosely_goes_in_to_taste_and_says_so(): void
     {
         foreach (['a ton of garlic', 'loads of garlic', 'lots of garlic', 'a little garlic', 'garlic, as much as you like'] as $text) {

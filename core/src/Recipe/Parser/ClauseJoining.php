@@ -341,6 +341,7 @@ final class ClauseJoining
             [$current->amounts, $current->amountText] = [[$half], $said];
             $draft->measureLike($current);
             $draft->amountText = $said;
+            [$current->isShared, $draft->isShared] = [true, true];
         }
     }
 

@@ -40,6 +40,8 @@ final class Draft
     public bool $isSome = false;
     public bool $isEqual = false;
     public bool $isToTaste = false;
+    /** Its amount is half of what was written for two. */
+    public bool $isShared = false;
     /** Its name may be two: "dried mushrooms, wood ear". */
     public bool $isGuessed = false;
     /** Its name has nothing to do with those before: "the same of". */

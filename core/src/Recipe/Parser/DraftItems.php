@@ -46,6 +46,7 @@ final readonly class DraftItems
             sameAs: $draft->sameAs,
             isGuessed: $draft->isGuessed,
             isSome: $draft->isSome,
+            isShared: $draft->isShared,
         );
     }
 

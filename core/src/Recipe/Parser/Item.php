@@ -23,6 +23,7 @@ final readonly class Item
      * @param array{int, int}|null $lineSpan   where it stands in the whole line
      * @param array{int, int}|null $nameSpan   where in the whole line its name and other choices stand
      * @param string             $gloss        what else a bracket calls it: "komezu (rice vinegar)"
+     * @param bool               $isShared     its amount is half of what was written for two
      * @param bool               $isSome       said loosely: "a ton of", "a little"
      * @param bool               $isGuessed    its name may be that of two things
      * @param string             $sameAs       the thing whose amount it has too
@@ -46,6 +47,7 @@ final readonly class Item
         public ?string $sameAs = null,
         public bool $isGuessed = false,
         public bool $isSome = false,
+        public bool $isShared = false,
     ) {}
 
     /** The same thing in another amount. */

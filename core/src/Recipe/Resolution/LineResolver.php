@@ -275,6 +275,9 @@ final readonly class LineResolver
                 Counts::plural($line->measured->unit->name ?? '', $line->measured->middle()),
             ));
         }
+        if ($line->isShared) {
+            $found = $found->noting('one amount for two things, taken as half of each: write each with its own');
+        }
         if ($isShare) {
             $percent = KitchenNumber::plain((float) $line->percent, 1);
             $found = $found->noting("{$percent} % taken as its share of the batch");
