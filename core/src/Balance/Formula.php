@@ -11,9 +11,9 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\DecimalMark;
 use Vinculum\Recipe\Resolution\LineResolver;
 use Vinculum\Recipe\Resolution\LineStatus;
-use Vinculum\Recipe\Resolution\PartSize;
 use Vinculum\Recipe\Resolution\Plausibility;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Resolution\VesselSize;
 
 /** The lines of a sauce as understood, with the yield the cook measured at the end, if any. */
 final readonly class Formula
@@ -56,9 +56,9 @@ final readonly class Formula
         );
         $lines = [];
         foreach ($texts as $number => $text) {
-            $part = PartSize::saidIn($text, $measures);
-            if ($part !== null) {
-                $resolver = new LineResolver($catalogue, $measures, $part, DecimalMark::of($texts));
+            $vessel = VesselSize::saidIn($text, $measures);
+            if ($vessel !== null) {
+                $resolver = $resolver->knowing($vessel);
                 $lines[] = ResolvedLine::heading($text)->atRow($number);
                 continue;
             }

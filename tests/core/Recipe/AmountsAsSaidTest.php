@@ -77,6 +77,9 @@ final class AmountsAsSaidTest extends TestCase
         ));
         $formula = Formula::fromTexts(['1 part = 50 ml', '3 parts oil', '1 part vinegar'], Catalogue::shipped(), Measures::Us);
         self::assertSame([150.0, 50.0], array_map($millilitres, $formula->ingredientLines()));
+        $mugs = Formula::fromTexts(['1 mug water', 'my mug holds 350 ml', '2 mugs water', '½ mug honey'], Catalogue::shipped(), Measures::Us);
+        self::assertSame([300.0, 700.0, 175.0], array_map($millilitres, $mugs->ingredientLines()));
+        self::assertSame(LineStatus::Measured, $mugs->ingredientLines()[1]->status);
     }
 
     public function test_one_amount_for_two_things_is_halved_and_says_so(): void

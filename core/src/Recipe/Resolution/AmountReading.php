@@ -10,6 +10,7 @@ use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Unit;
 use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\WrittenAmount;
@@ -29,8 +30,15 @@ final readonly class AmountReading
     /** How far apart, as a logarithm, a cup and its millilitres may be. */
     private const SAME_VESSEL = 0.08;
 
-    /** @param float $partMillilitres the vessel that a "part" is */
-    public function __construct(private float $partMillilitres, private Measures $measures) {}
+    /**
+     * @param float                $partMillilitres the vessel that a "part" is
+     * @param array<string, float> $vessels millilitres of those whose size the recipe says, by the name of their unit
+     */
+    public function __construct(
+        private float $partMillilitres,
+        private Measures $measures,
+        private array $vessels = [],
+    ) {}
 
     public function grams(Item $line, WrittenAmount $measured, Ingredient $ingredient): ?FoundGrams
     {
@@ -114,6 +122,7 @@ final readonly class AmountReading
         if ($unit === null) {
             return $this->counted($measured, $line, $ingredient);
         }
+        $unit = isset($this->vessels[$unit->name]) ? Unit::ofVolume($unit->name, $this->vessels[$unit->name]) : $unit;
         if ($unit->grams !== null) {
             $grams = Amount::within(
                 $measured->middle() * $unit->grams,

@@ -39,17 +39,28 @@ final readonly class LineResolver
     /**
      * @param float       $partMillilitres the vessel that a "part" is
      * @param DecimalMark $mark            of the page that the lines stand on
+     * @param array<string, float> $vessels millilitres of vessels that the recipe says the size of, by the name of their unit
      */
     public function __construct(
         private Catalogue $catalogue,
         Measures $measures,
-        float $partMillilitres = self::PART_MILLILITRES,
+        private float $partMillilitres = self::PART_MILLILITRES,
         private DecimalMark $mark = DecimalMark::NotShown,
+        private array $vessels = [],
     ) {
         $this->measures = $measures;
         $this->names = new NameReading($catalogue);
         $this->grammar = new LineGrammar($measures, $this->names, $mark);
-        $this->amounts = new AmountReading($partMillilitres, $measures);
+        $this->amounts = new AmountReading($partMillilitres, $measures, $vessels);
+    }
+
+    /** The same, for the lines behind one that says how large a vessel is. */
+    public function knowing(VesselSize $vessel): self
+    {
+        $part = $vessel->of === 'part' ? $vessel->millilitres : $this->partMillilitres;
+        $vessels = [$vessel->of => $vessel->millilitres] + $this->vessels;
+
+        return new self($this->catalogue, $this->measures, $part, $this->mark, $vessels);
     }
 
     /**
