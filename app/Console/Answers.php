@@ -210,7 +210,9 @@ final class Answers
     {
         $recipe = RecipeReader::read($call->contents())->lettingGo($call->letGo());
         $texts = $recipe->ingredientTexts();
-        $formula = Formula::fromTexts($texts, Catalogue::shipped(), $call->measures(), $recipe->yield);
+        $whole = Formula::fromTexts($texts, Catalogue::shipped(), $call->measures(), $recipe->yield);
+        $formula = $whole->ofIngredients();
+        $recipe = $recipe->withNotes($whole->sizesSaid());
         $cook = StagedCook::of(
             $formula,
             $recipe->pan === null ? null : Pan::parse($recipe->pan),

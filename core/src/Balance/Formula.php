@@ -59,7 +59,7 @@ final readonly class Formula
             $vessel = VesselSize::saidIn($text, $measures);
             if ($vessel !== null) {
                 $resolver = $resolver->knowing($vessel);
-                $lines[] = ResolvedLine::heading($text)->atRow($number);
+                $lines[] = ResolvedLine::heading($text, "{$text}: taken so from here on.")->atRow($number);
                 continue;
             }
             $entries = match (true) {
@@ -145,6 +145,28 @@ final readonly class Formula
     public function losses(): ?CookingLosses
     {
         return $this->yield === null && $this->yieldText === null ? $this->losses : null;
+    }
+
+    /** The same formula without what is no ingredient: headings, and how large a vessel is. */
+    public function ofIngredients(): self
+    {
+        return $this->withLines(...array_filter(
+            $this->lines,
+            static fn(ResolvedLine $line): bool => $line->status !== LineStatus::Heading,
+        ));
+    }
+
+    /** @return list<string> what its lines say of how large a part or a vessel is, and that it is taken so */
+    public function sizesSaid(): array
+    {
+        $said = [];
+        foreach ($this->lines as $line) {
+            if ($line->status === LineStatus::Heading && $line->note !== null) {
+                $said[] = $line->note;
+            }
+        }
+
+        return $said;
     }
 
     /** The same formula with other lines; the yield stays as it was measured. */

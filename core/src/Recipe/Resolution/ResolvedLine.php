@@ -46,10 +46,14 @@ final readonly class ResolvedLine
         assert($unread === [] || $sure !== Sureness::Certain, 'with a word unread no line is certain');
     }
 
-    /** A heading that starts a stage, or an empty line: nothing goes in. */
-    public static function heading(string $text): self
+    /**
+     * A heading that starts a stage, an empty line, or how large a vessel is: nothing goes in.
+     *
+     * @param string|null $note what was made of it
+     */
+    public static function heading(string $text, ?string $note = null): self
     {
-        return new self(new Item($text), null, null, null, LineStatus::Heading, null, Mixture::nothing());
+        return new self(new Item($text), null, null, null, LineStatus::Heading, $note, Mixture::nothing());
     }
 
     /** Whether a text is a heading ("For the pot:") or empty; what begins with an amount is none ("2 tbsp fish sauce:"). */
