@@ -41,12 +41,8 @@ final class LineReading
     {
         $lead = $this->leadIn();
         $this->words->role(array_keys(array_slice($this->words->tokens, 0, $lead)), Role::Joiner);
-        $phrases = array_map(
-            static fn(Phrase $phrase): Phrase => $phrase->movedBy($lead),
-            $this->grammar->phrases(array_slice($this->words->tokens, $lead)),
-        );
         [$reader, $joining] = [new ClauseReader($this->words), new ClauseJoining($this->words)];
-        foreach ($this->clauses($phrases) as [$joiner, $clause]) {
+        foreach ($this->clauses($this->grammar->phrases($this->words->tokens, $lead)) as [$joiner, $clause]) {
             foreach ($reader->drafts($clause) as $number => $draft) {
                 $joining->join($number === 0 ? $joiner : Joiner::Comma, $draft);
             }

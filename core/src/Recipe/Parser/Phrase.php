@@ -29,18 +29,4 @@ final readonly class Phrase
     {
         return in_array($this->kind, $kinds, true);
     }
-
-    /** The same, counted from another token. */
-    public function movedBy(int $tokens): self
-    {
-        return $tokens === 0 ? $this : new self(
-            $this->kind,
-            $this->from + $tokens,
-            $this->to + $tokens,
-            $this->amounts,
-            $this->shares,
-            array_map(static fn(self $one): self => $one->movedBy($tokens), $this->inner),
-            $this->says,
-        );
-    }
 }

@@ -12,8 +12,6 @@ final readonly class PhraseGrammar
     private const OPEN = ['(' => ')', '[' => ']', '{' => '}'];
     private const BETWEEN = [',', ';', '+', '&', '/', '|', ':', '•', '·', '='];
     private const DASHES = ['-', '–', '—', '−'];
-    /** Two amounts in a row that lie no further apart than this are one, said twice. */
-    private const ALIKE = 0.45;
     /** Brackets within brackets that are looked into. */
     private const DEEPEST = 4;
 
@@ -21,20 +19,12 @@ final readonly class PhraseGrammar
 
     /**
      * @param list<Token> $tokens
+     * @param int         $from   the token that they begin with
+     * @param int         $depth  of the brackets that they stand in
      *
      * @return list<Phrase>
      */
-    public function phrases(array $tokens): array
-    {
-        return $this->from($tokens, 0, 0);
-    }
-
-    /**
-     * @param list<Token> $tokens
-     *
-     * @return list<Phrase>
-     */
-    private function from(array $tokens, int $from, int $depth): array
+    public function phrases(array $tokens, int $from = 0, int $depth = 0): array
     {
         $phrases = [];
         $at = $from;
@@ -226,7 +216,7 @@ final readonly class PhraseGrammar
             $cursor->skipWord('or');
             $form = $this->quantities->quantity($cursor);
             $isUnit = $form?->unit !== null && ($isSure || $first->unit !== null);
-            if ($form !== null && $isUnit && ($isSure || self::areAlike($first, $form))) {
+            if ($form !== null && $isUnit && ($isSure || $first->mayBe($form))) {
                 if ($cursor->peek()?->isMark(',') === true && $cursor->peek(1)?->isWord('of') === true) {
                     $cursor->move(2);
                 }
@@ -237,21 +227,6 @@ final readonly class PhraseGrammar
         $cursor->backTo($start);
 
         return null;
-    }
-
-    /** Whether two amounts can be one: a weight and a volume may always be. */
-    private static function areAlike(WrittenAmount $one, WrittenAmount $other): bool
-    {
-        [$grams, $millilitres] = [$one->unit?->grams, $one->unit?->millilitres];
-        [$ofGrams, $ofMillilitres] = [$other->unit?->grams, $other->unit?->millilitres];
-        $ratio = match (true) {
-            $grams !== null && $ofGrams !== null => $one->middle() * $grams / max(1e-9, $other->middle() * $ofGrams),
-            $millilitres !== null && $ofMillilitres !== null
-                => $one->middle() * $millilitres / max(1e-9, $other->middle() * $ofMillilitres),
-            default => 1.0,
-        };
-
-        return abs(log(max(1e-9, $ratio))) < self::ALIKE;
     }
 
     /** @param list<Token> $tokens */
@@ -311,7 +286,7 @@ final readonly class PhraseGrammar
             return new Phrase(PhraseKind::Tag, $at, $end + 1, says: $word->lower);
         }
 
-        $inner = $this->from(array_slice($tokens, 0, $end), $at + 1, $depth + 1);
+        $inner = $this->phrases(array_slice($tokens, 0, $end), $at + 1, $depth + 1);
 
         return new Phrase(PhraseKind::Bracket, $at, $end + 1, inner: $inner);
     }

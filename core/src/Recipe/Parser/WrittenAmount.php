@@ -10,6 +10,9 @@ use Vinculum\Quantity\Unit;
 /** An amount as it was written: a number or a range, of a unit or of things counted. */
 final readonly class WrittenAmount
 {
+    /** How far apart, as a logarithm, two amounts may lie that are one. */
+    private const ALIKE = 0.45;
+
     /**
      * @param Unit|null   $unit    of weight or volume
      * @param string|null $counted the thing counted ("clove", "tin"), a key of counts.ini
@@ -125,6 +128,14 @@ final readonly class WrittenAmount
             in_array($this->counted, [null, 'whole'], true) => "{$number} {$size}",
             default => "{$number} {$size}{$this->counted}",
         };
+    }
+
+    /** Whether two amounts can be one, said twice: a weight and a volume may always be. */
+    public function mayBe(self $other): bool
+    {
+        $ratio = $this->ratio($other);
+
+        return $ratio === null || abs(log(max(1e-9, $this->middle() / max(1e-9, $other->middle() * $ratio)))) < self::ALIKE;
     }
 
     /** How many of its unit one of the other's is; null where they do not measure the same thing. */
