@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { draftOf, editOf, hasTag, moved, newLine, relined, sameEdit, withTag, type WrittenSauce } from './draft';
+import {
+  draftOf,
+  editOf,
+  hasTag,
+  isHeading,
+  moved,
+  newLine,
+  relined,
+  sameEdit,
+  withTag,
+  type WrittenSauce,
+} from './draft';
 
 const written: WrittenSauce = {
   title: 'Dip',
@@ -16,6 +27,15 @@ const written: WrittenSauce = {
 };
 
 describe('a draft', () => {
+  it('has stages where a colon ends a line that says no amount', () => {
+    for (const stage of ['For the pot:', 'Dressing:', '2 hours before:', '1st stage:']) {
+      expect(isHeading(stage), stage).toBe(true);
+    }
+    for (const line of ['2 tbsp fish sauce:', '½ cup sugar:', '150 g plums:', 'salt']) {
+      expect(isHeading(line), line).toBe(false);
+    }
+  });
+
   it('is stored as it was opened', () => {
     expect(editOf(draftOf(written))).toEqual(written);
     expect(sameEdit(editOf(draftOf(written)), written)).toBe(true);
