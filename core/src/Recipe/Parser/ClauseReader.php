@@ -347,6 +347,13 @@ final class ClauseReader
             }
         }
         $last = $name[count($name) - 1] ?? null;
+        $worth = array_slice($name, -3);
+        if (count($name) > 3 && $this->words->textOf(array_slice($worth, 0, 2)) === 'worth of') {
+            // "4 limes' worth of juice"
+            $part = Vocabulary::fieldOf('part-of', $this->words->tokens[$worth[2]]->lower);
+
+            return $part === null ? null : [$part, $worth];
+        }
 
         return $last !== null && count($name) > 1 && $this->words->tokens[$last]->isWord('juiced', 'zested')
             ? [$this->words->tokens[$last]->isWord('juiced') ? 'juice' : 'zest', [$last]]
