@@ -7,8 +7,6 @@ namespace Vinculum\Recipe\Resolution;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Ingredient\NameMatch;
-use Vinculum\Ingredient\NameSearch;
 use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
@@ -26,14 +24,13 @@ final readonly class LineResolver
     /** Less than a microgram is a slip of the pen. */
     private const LEAST_GRAMS = 1e-6;
     private const LONGEST_LINE = 400;
-    /** A name that fits another ingredient this well may mean that one. */
-    private const AS_LIKELY = 0.96;
     /** One "part" where nobody says how large it is: only the ratio matters. */
     public const PART_MILLILITRES = 100.0;
 
     private LineGrammar $grammar;
     private Measures $measures;
     private NameReading $names;
+    private ItemNaming $naming;
     private AmountReading $amounts;
 
     /**
@@ -50,6 +47,7 @@ final readonly class LineResolver
     ) {
         $this->measures = $measures;
         $this->names = new NameReading($catalogue);
+        $this->naming = new ItemNaming($catalogue, $this->names, $measures);
         $this->grammar = new LineGrammar($measures, $this->names, $mark);
         $this->amounts = new AmountReading($partMillilitres, $measures, $vessels);
     }
@@ -131,7 +129,7 @@ final readonly class LineResolver
     private function resolved(array $items): array
     {
         return array_map(
-            fn(Item $item): ResolvedLine => $this->item($item)->choosing($this->choices($item)),
+            fn(Item $item): ResolvedLine => $this->item($item)->choosing($this->naming->choices($item)),
             $items,
         );
     }
@@ -164,168 +162,100 @@ final readonly class LineResolver
         return $item;
     }
 
-    /** @return list<string> keys of the other ways that it names itself */
-    private function choices(Item $line): array
+    /** The ingredient of an item and its grams: what was assumed is said by each rule that assumed it. */
+    private function item(Item $item): ResolvedLine
     {
-        $keys = [];
-        foreach ($line->alternatives as $name) {
-            $other = $this->catalogue->names()->find($name, 1)[0] ?? null;
-            if ($other !== null && $other->score >= NameSearch::ACCEPTED) {
-                $keys[] = $other->key;
-            }
+        if ($item->measured?->unit === null && Equipment::isOne($item)) {
+            return self::left($item, null, LineStatus::Unknown, 'A tool of the kitchen: nothing of it goes in.');
         }
+        $naming = $this->asItsShare($this->naming->of($item));
+        $ingredient = $naming->ingredient;
+        if ($ingredient === null) {
+            return $this->unknown($naming);
+        }
+        if ($naming->item->isNonsense || $naming->item->measured === null) {
+            return self::withoutAmount($naming);
+        }
+        $found = $this->amounts->grams($naming->item, $naming->item->measured, $ingredient);
+        $odd = match (true) {
+            $found === null => "A bare number says little about {$ingredient->name}: write spoons, cups or grams.",
+            $found->grams->value < self::LEAST_GRAMS => 'That is less than any scale shows: check the number and the unit.',
+            $found->grams->value > self::MOST_GRAMS => 'More than a tonne is no kitchen amount: check the number and the unit.',
+            default => null,
+        };
 
-        return array_values(array_unique($keys));
+        return $found === null || $odd !== null
+            ? self::left($naming->item, $naming, LineStatus::Unknown, "{$odd} The line is left out until then.")
+            : $this->withStates($naming, $this->withAssumptions($naming->item, $found));
     }
 
-    private function item(Item $line): ResolvedLine
+    /** A percentage that no such thing can have as its strength is its share of the batch: so many grams of a hundred. */
+    private function asItsShare(Naming $naming): Naming
     {
-        $matches = $this->names->match($line);
-        $best = $this->names->understood($line, $matches);
-        if ($line->measured?->unit === null && Equipment::isOne($line)) {
-            return $this->without($line, null, LineStatus::Unknown, 'A tool of the kitchen: nothing of it goes in.', []);
+        $percent = $naming->item->percent;
+        if (!$naming->saysAShare() || $percent === null || $naming->item->measured !== null) {
+            return $naming;
         }
-        $isGloss = false;
-        if ($line->gloss !== '') {
-            $gloss = $line->called($line->gloss);
-            $other = $this->names->understood($gloss, $found = $this->names->match($gloss));
-            $isGloss = $best === null && $other !== null;
-            if ($isGloss) {
-                [$line, $matches, $best] = [$gloss, $found, $other];
-            } elseif ($best !== null && $other !== null && $other->key !== $best->key) {
-                $differs = $other->key;
-            }
-        }
-        $isOwn = $best !== null && $this->catalogue->get($best->key)->isOwn();
-        $meaning = $line->part !== null || $isOwn || $isGloss ? null : CountryWords::in($this->measures, $line);
-        if ($best === null && $meaning === null) {
-            return $this->unknown($line, $matches);
-        }
-        $ingredient = $this->catalogue->get($meaning->key ?? $best->key ?? '');
-        $others = $meaning->others ?? [];
-        foreach ($matches as $match) {
-            if ($match->key !== $ingredient->key && $match->score > self::AS_LIKELY && count($others) < 3) {
-                $others[] = $match->key;
-            }
-        }
-        $others = [...$others, ...$this->choices($line)];
-        $others = isset($differs) ? [$differs, ...$others] : $others;
-        $others = array_values(array_unique(array_diff($others, [$ingredient->key])));
-        $isOpen = $best === null || $line->isGuessed || NameReading::isTied($matches);
-        $sure = $meaning !== null || $best === null || $isOpen || $isGloss || isset($differs)
-            ? Sureness::Likely
-            : $this->names->sureness($line, $best);
-        if ($line->isNonsense) {
-            return $this->without(
-                $line,
-                $ingredient,
+        $grams = new WrittenAmount($percent, $percent, Units::get('gram', $this->measures), isAbout: true);
+
+        return $naming->measuring($grams);
+    }
+
+    private static function withoutAmount(Naming $naming): ResolvedLine
+    {
+        $item = $naming->item;
+        [$status, $note] = match (true) {
+            $item->isNonsense => [
                 LineStatus::Unknown,
                 'This amount cannot be one: write it as a number above zero, such as "2 tbsp" or "150 g". The line is left out until then.',
-                $others,
-            );
-        }
-        $percent = $line->percent ?? 100.0;
-        $isShare = $percent < 100.0 && Potency::of($ingredient, $percent) === null;
-        if ($isShare && $line->measured === null) {
-            $line = $line->measuring(new WrittenAmount(
-                (float) $line->percent,
-                (float) $line->percent,
-                Units::get('gram', $this->measures),
-                isAbout: true,
-            ));
-        }
-        if ($line->measured === null) {
-            return $this->without(
-                $line,
-                $ingredient,
+            ],
+            $item->sameAs !== null => [
                 LineStatus::ToTaste,
-                match (true) {
-                    $line->sameAs !== null => 'As much as what? Its amount stands nowhere before: counted as none until it is written here.',
-                    $line->isSome => 'So much or so little is no amount: counted as none. Write one to see what it does.',
-                    default => 'No amount: counted as none. Add one to see what it does.',
-                },
-                $others,
-                $sure,
-            );
-        }
-        $found = $this->amounts->grams($line, $line->measured, $ingredient);
+                'As much as what? Its amount stands nowhere before: counted as none until it is written here.',
+            ],
+            $item->isSome => [LineStatus::ToTaste, 'So much or so little is no amount: counted as none. Write one to see what it does.'],
+            default => [LineStatus::ToTaste, 'No amount: counted as none. Add one to see what it does.'],
+        };
 
-        if ($found === null) {
-            return $this->without(
-                $line,
-                $ingredient,
-                LineStatus::Unknown,
-                "A bare number says little about {$ingredient->name}: write spoons, cups or grams. The line is left out until then.",
-                $others,
-            );
-        }
-        if ($found->grams->value < self::LEAST_GRAMS) {
-            return $this->without(
-                $line,
-                $ingredient,
-                LineStatus::Unknown,
-                'That is less than any scale shows: check the number and the unit. The line is left out until then.',
-                $others,
-            );
-        }
-        if ($found->grams->value > self::MOST_GRAMS) {
-            return $this->without(
-                $line,
-                $ingredient,
-                LineStatus::Unknown,
-                'More than a tonne is no kitchen amount: check the number and the unit. The line is left out until then.',
-                $others,
-            );
-        }
-
-        if ($this->mark->leavesOpen($line->amountText)) {
-            $found = $found->noting(sprintf(
-                '%s is taken as %s %s: write it plainly if it is not',
-                $line->amountText,
-                KitchenNumber::plain($line->measured->middle(), 3),
-                Counts::plural($line->measured->unit->name ?? '', $line->measured->middle()),
-            ));
-        }
-        if ($line->isShared) {
-            $found = $found->noting('one amount for two things, taken as half of each: write each with its own');
-        }
-        if ($isShare) {
-            $percent = KitchenNumber::plain((float) $line->percent, 1);
-            $found = $found->noting("{$percent} % taken as its share of the batch");
-        }
-        return $this->withStates($line, $ingredient, $found, $others, $sure, $line->percent);
+        return self::left($item, $naming, $status, $note);
     }
 
-    /** @param list<string> $others */
-    private function withStates(
-        Item $line,
-        Ingredient $ingredient,
-        FoundGrams $found,
-        array $others,
-        Sureness $sure,
-        ?float $percent,
-    ): ResolvedLine {
-        $mixture = $ingredient->composition->mixture;
-        $notes = $found->note === null ? [] : [$found->note];
-        $strength = $percent === null ? null : Potency::of($ingredient, $percent);
-        if ($strength !== null) {
-            $mixture = $strength->mixture;
-            $notes[] = $strength->note;
+    /** What had to be assumed of an amount that can be read in two ways. */
+    private function withAssumptions(Item $item, FoundGrams $found): FoundGrams
+    {
+        if ($this->mark->leavesOpen($item->amountText)) {
+            $middle = $item->measured?->middle() ?? 0.0;
+            $found = $found->noting(sprintf(
+                '%s is taken as %s %s: write it plainly if it is not',
+                $item->amountText,
+                KitchenNumber::plain($middle, 3),
+                Counts::plural($item->measured->unit->name ?? '', $middle),
+            ));
         }
-        if ($sure === Sureness::Likely) {
-            $notes[] = sprintf('taken for %s', mb_strtolower($ingredient->name));
-            $elsewhere = $line->part === null ? CountryWords::in($this->measures, $line) : null;
-            if ($elsewhere?->key === $ingredient->key) {
-                $notes[] = sprintf(
-                    'elsewhere the same words mean %s',
-                    implode(' or ', array_map(
-                        fn(string $key): string => mb_strtolower($this->catalogue->get($key)->name),
-                        $elsewhere->others,
-                    )),
-                );
-            }
-        }
-        $states = new LineStates($ingredient, $mixture, $found->grams, $notes);
+
+        return $item->isShared
+            ? $found->noting('one amount for two things, taken as half of each: write each with its own')
+            : $found;
+    }
+
+    private function withStates(Naming $naming, FoundGrams $found): ResolvedLine
+    {
+        $line = $naming->item;
+        $ingredient = $naming->ingredient;
+        assert($ingredient !== null);
+        $strength = $line->percent === null ? null : Potency::of($ingredient, $line->percent);
+        $notes = array_values(array_filter([
+            $found->note,
+            $naming->saysAShare() ? KitchenNumber::plain((float) $line->percent, 1) . ' % taken as its share of the batch' : null,
+            $strength?->note,
+            ...($naming->sure === Sureness::Likely ? $this->doubts($naming) : []),
+        ]));
+        $states = new LineStates(
+            $ingredient,
+            $strength->mixture ?? $ingredient->composition->mixture,
+            $found->grams,
+            $notes,
+        );
         if ($found->isPack && in_array('drained', $line->tags, true)) {
             $states = $states->drained();
         }
@@ -342,44 +272,51 @@ final readonly class LineResolver
             $ingredient,
             $states->grams,
             $found->millilitres,
-            $found->isAssumed ? LineStatus::Assumed : LineStatus::Measured,
+            $found->isAssumed || $naming->saysAShare() ? LineStatus::Assumed : LineStatus::Measured,
             $states->notes === [] ? null : implode('; ', $states->notes),
             $states->mixture,
-            $others,
-            $sure,
+            $naming->others,
+            $naming->sure,
         );
     }
 
-    /** @param list<NameMatch> $near */
-    private function unknown(Item $line, array $near): ResolvedLine
+    /** @return list<string> what it was taken for, and what the words mean elsewhere */
+    private function doubts(Naming $naming): array
     {
-        $keys = array_map(static fn(NameMatch $match): string => $match->key, array_slice($near, 0, 3));
-        $names = array_map(fn(string $key): string => $this->catalogue->get($key)->name, $keys);
+        $doubts = [sprintf('taken for %s', mb_strtolower((string) $naming->ingredient?->name))];
+        $elsewhere = $naming->item->part === null ? CountryWords::in($this->measures, $naming->item) : null;
+        if ($elsewhere?->key === $naming->ingredient?->key) {
+            $doubts[] = 'elsewhere the same words mean ' . implode(' or ', array_map(
+                fn(string $key): string => mb_strtolower($this->catalogue->get($key)->name),
+                $elsewhere->others ?? [],
+            ));
+        }
+
+        return $doubts;
+    }
+
+    private function unknown(Naming $naming): ResolvedLine
+    {
+        $names = array_map(fn(string $key): string => $this->catalogue->get($key)->name, $naming->others);
         $note = 'No ingredient of this name is known; the line is left out.'
             . ($names === [] ? ' Try a plainer name for it.' : ' Nearest: ' . implode(', ', $names) . '.');
 
-        return $this->without($line, null, LineStatus::Unknown, $note, $keys);
+        return self::left($naming->item, $naming, LineStatus::Unknown, $note);
     }
 
-    /** @param list<string> $others */
-    private function without(
-        Item $line,
-        ?Ingredient $ingredient,
-        LineStatus $status,
-        string $note,
-        array $others,
-        ?Sureness $sure = null,
-    ): ResolvedLine {
+    /** A line of which nothing is counted. */
+    private static function left(Item $item, ?Naming $naming, LineStatus $status, string $note): ResolvedLine
+    {
         return new ResolvedLine(
-            $line,
-            $ingredient,
+            $item,
+            $naming?->ingredient,
             null,
             null,
             $status,
             $note,
             Mixture::nothing(),
-            $others,
-            $sure,
+            $naming->others ?? [],
+            $status === LineStatus::ToTaste ? $naming?->sure : null,
         );
     }
 }

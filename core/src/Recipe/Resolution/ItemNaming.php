@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Resolution;
+
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\NameMatch;
+use Vinculum\Ingredient\NameSearch;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\Item;
+
+/** Which ingredient an item names: by its name, by what a bracket calls it, by what its words mean in this country. */
+final readonly class ItemNaming
+{
+    /** A name that fits another ingredient this well may mean that one. */
+    private const AS_LIKELY = 0.96;
+    private const MOST_OTHERS = 3;
+
+    public function __construct(
+        private Catalogue $catalogue,
+        private NameReading $names,
+        private Measures $measures,
+    ) {}
+
+    public function of(Item $item): Naming
+    {
+        $matches = $this->names->match($item);
+        $best = $this->names->understood($item, $matches);
+        $gloss = $item->gloss === '' ? null : $item->called($item->gloss);
+        $glossed = $gloss === null ? [] : $this->names->match($gloss);
+        $called = $gloss === null ? null : $this->names->understood($gloss, $glossed);
+        if ($best === null && $gloss !== null && $called !== null) {
+            // "komezu (rice vinegar)"
+            return $this->naming($gloss, $called, $glossed, [], true);
+        }
+        $isOwn = $best !== null && $this->catalogue->get($best->key)->isOwn();
+        $meaning = $item->part !== null || $isOwn ? null : CountryWords::in($this->measures, $item);
+        if ($meaning !== null) {
+            $best = ($best ?? new NameMatch($meaning->key, $item->name, 1.0))->takenFor($meaning->key, false);
+        }
+        if ($best === null) {
+            $near = array_map(static fn(NameMatch $match): string => $match->key, $matches);
+
+            return new Naming($item, null, array_slice($near, 0, self::MOST_OTHERS));
+        }
+        $differs = $called !== null && $called->key !== $best->key ? [$called->key] : [];
+
+        return $this->naming($item, $best, $matches, [...$differs, ...($meaning->others ?? [])], $differs !== []);
+    }
+
+    /** @return list<string> keys of the other ways that it names itself */
+    public function choices(Item $item): array
+    {
+        $keys = [];
+        foreach ($item->alternatives as $name) {
+            $other = $this->catalogue->names()->find($name, 1)[0] ?? null;
+            if ($other !== null && $other->score >= NameSearch::ACCEPTED) {
+                $keys[] = $other->key;
+            }
+        }
+
+        return array_values(array_unique($keys));
+    }
+
+    /**
+     * @param list<NameMatch> $matches of its name
+     * @param list<string>    $others  what it also means
+     */
+    private function naming(Item $item, NameMatch $best, array $matches, array $others, bool $isDoubtful): Naming
+    {
+        foreach ($matches as $match) {
+            if ($match->key !== $best->key && $match->score > self::AS_LIKELY && count($others) < self::MOST_OTHERS) {
+                $others[] = $match->key;
+            }
+        }
+        $others = array_diff([...$others, ...$this->choices($item)], [$best->key]);
+        $isOpen = $isDoubtful || $item->isGuessed || NameReading::isTied($matches);
+
+        return new Naming(
+            $item,
+            $this->catalogue->get($best->key),
+            array_values(array_unique($others)),
+            $isOpen ? Sureness::Likely : $this->names->sureness($item, $best),
+        );
+    }
+}
