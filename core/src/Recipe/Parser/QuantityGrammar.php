@@ -184,6 +184,7 @@ final readonly class QuantityGrammar
             );
     }
 
+    /** What stands behind a number: a pack of so much, a length, a unit, or what is counted. */
     private function after(Cursor $cursor, float $low, float $high, float $fill, bool $about): WrittenAmount
     {
         if (($cursor->skipMark('×', 'x', '*') || $cursor->skipWord('x')) && $cursor->peek()?->isNumber() === true) {
@@ -199,10 +200,7 @@ final readonly class QuantityGrammar
                 $high * $length->high,
                 null,
                 $length->counted,
-                null,
-                1.0,
-                null,
-                true,
+                isAbout: true,
             );
         }
         $pack = $this->packOfWeight($cursor);
@@ -211,57 +209,66 @@ final readonly class QuantityGrammar
                 $low * $pack->low,
                 $high * $pack->high,
                 $pack->unit,
-                null,
-                null,
-                1.0,
-                $pack->pack,
-                $about || $low !== $high,
+                pack: $pack->pack,
+                isAbout: $about || $low !== $high,
             );
         }
         if ($low < 1.0) {
             $cursor->skipWord('a', 'an');
         }
+        [$size, $filled] = self::sizes($cursor);
+        $cursor->skipMark('-');
+
+        return $this->inUnit($cursor, $low, $high, $size, $fill * $filled, $about || $size !== null || $filled !== 1.0)
+            ?? $this->inCounts($cursor, $low, $high, $size);
+    }
+
+    /** @return array{string|null, float} the size and the fill that words before a unit say: "large", "(packed)" */
+    private static function sizes(Cursor $cursor): array
+    {
+        [$size, $fill] = [null, 1.0];
         $filled = $cursor->peek()?->isMark('(') === true ? ($cursor->peek(1)->lower ?? '') : '';
         if (Vocabulary::has('beside', $filled, 'fill') && $cursor->peek(2)?->isMark(')') === true) {
-            // "1 (packed) cup"
             $cursor->move(3);
         }
-        $size = null;
-        while (($word = $cursor->peek()) !== null && $word->kind === TokenKind::Word) {
-            $lower = $word->lower;
-            $named = Vocabulary::fieldOf('sizes', $lower);
-            if ($named !== null || isset(self::fills()[$lower])) {
-                $size = $named ?? $size;
-                $fill *= self::fills()[$lower] ?? 1.0;
-                $about = true;
-                $cursor->move();
-            } else {
+        while ($cursor->peek()?->isWord() === true) {
+            $word = $cursor->peek()->lower;
+            $named = Vocabulary::fieldOf('sizes', $word);
+            if ($named === null && !isset(self::fills()[$word])) {
                 break;
             }
+            $size = $named ?? $size;
+            $fill *= self::fills()[$word] ?? 1.0;
+            $cursor->move();
         }
-        $cursor->skipMark('-');
+
+        return [$size, $fill];
+    }
+
+    private function inUnit(
+        Cursor $cursor,
+        float $low,
+        float $high,
+        ?string $size,
+        float $fill,
+        bool $about,
+    ): ?WrittenAmount {
         $unit = $this->units->unit($cursor);
         if ($unit !== null) {
             $pack = $this->units->packNoun($cursor);
             $this->units->skipMill($cursor);
 
-            return new WrittenAmount(
-                $low,
-                $high,
-                $unit,
-                null,
-                $size,
-                self::fillOf($unit, $fill),
-                $pack,
-                $about,
-            );
+            return new WrittenAmount($low, $high, $unit, null, $size, self::fillOf($unit, $fill), $pack, $about);
         }
         $near = $this->units->misspelt($cursor);
-        if ($near !== null) {
-            [$unit, $word] = $near;
 
-            return new WrittenAmount($low, $high, $unit, null, $size, $fill, null, true, $word);
-        }
+        return $near === null
+            ? null
+            : new WrittenAmount($low, $high, $near[0], null, $size, $fill, null, true, $near[1]);
+    }
+
+    private function inCounts(Cursor $cursor, float $low, float $high, ?string $size): WrittenAmount
+    {
         $counted = $this->units->countingNoun($cursor);
         $each = $counted !== null && Counts::isPack($counted) ? $this->weightInBrackets($cursor) : null;
         if ($each !== null) {
@@ -269,7 +276,7 @@ final readonly class QuantityGrammar
             return ($low < 1.0 ? $each : $each->times($low))->inPack((string) $counted);
         }
 
-        return new WrittenAmount($low, $high, null, $counted ?? 'whole', $size, 1.0, null, true);
+        return new WrittenAmount($low, $high, null, $counted ?? 'whole', $size, isAbout: true);
     }
 
     /** "(14 oz) can", "400 g tin", "14-oz can" after a count: the weight of each pack. */

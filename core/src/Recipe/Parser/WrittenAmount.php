@@ -135,7 +135,9 @@ final readonly class WrittenAmount
     {
         $ratio = $this->ratio($other);
 
-        return $ratio === null || abs(log(max(1e-9, $this->middle() / max(1e-9, $other->middle() * $ratio)))) < self::ALIKE;
+        $times = $ratio === null ? 1.0 : $this->middle() / max(1e-9, $other->middle() * $ratio);
+
+        return abs(log(max(1e-9, $times))) < self::ALIKE;
     }
 
     /** How many of its unit one of the other's is; null where they do not measure the same thing. */

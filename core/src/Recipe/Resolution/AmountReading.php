@@ -104,45 +104,37 @@ final readonly class AmountReading
 
     private function amountOf(WrittenAmount $measured, Item $line, Ingredient $ingredient): ?FoundGrams
     {
-        $spread = $measured->isRange() ? ($measured->high - $measured->low) / sqrt(12.0) / $measured->middle() : 0.0;
-        $spread = hypot(
-            $spread,
-            $measured->isAbout && $measured->unit !== null && !$measured->unit->isVague() ? self::ABOUT : 0.0,
-        );
-        $spread = hypot($spread, $measured->fill === 1.0 ? 0.0 : self::HEAPED);
-        $rangeNote = $measured->isRange()
-            ? sprintf(
-                '%s to %s taken as %s',
-                KitchenNumber::mixed($measured->low),
-                KitchenNumber::mixed($measured->high),
-                KitchenNumber::mixed($measured->middle()),
-            )
-            : null;
         $unit = $measured->unit;
         if ($unit === null) {
             return $this->counted($measured, $line, $ingredient);
         }
         $unit = isset($this->vessels[$unit->name]) ? Unit::ofVolume($unit->name, $this->vessels[$unit->name]) : $unit;
-        if ($unit->grams !== null) {
-            $grams = Amount::within(
-                $measured->middle() * $unit->grams,
-                hypot(self::WEIGHED, $spread),
-            )->doubtedBy($unit->spread);
-            $note = $unit->isVague()
-                ? sprintf('1 %s taken as %s', $unit->name, KitchenNumber::grams($unit->grams))
-                : $rangeNote;
 
-            return new FoundGrams(
-                $grams,
-                null,
-                $unit->isVague() || $measured->isRange(),
-                $note,
-                $measured->pack !== null,
-            );
-        }
+        return $unit->grams !== null
+            ? self::inWeight($measured, $unit, $unit->grams)
+            : $this->inVolume($measured, $unit, $line, $ingredient);
+    }
+
+    private static function inWeight(WrittenAmount $measured, Unit $unit, float $each): FoundGrams
+    {
+        $spread = hypot(self::WEIGHED, self::spreadOf($measured));
+
+        return new FoundGrams(
+            Amount::within($measured->middle() * $each, $spread)->doubtedBy($unit->spread),
+            null,
+            $unit->isVague() || $measured->isRange(),
+            $unit->isVague()
+                ? sprintf('1 %s taken as %s', $unit->name, KitchenNumber::grams($each))
+                : self::rangeNote($measured),
+            $measured->pack !== null,
+        );
+    }
+
+    private function inVolume(WrittenAmount $measured, Unit $unit, Item $line, Ingredient $ingredient): FoundGrams
+    {
         $millilitres = $measured->middle() * (float) $unit->millilitres * $measured->fill;
         [$density, $doubt, $isGuess] = $this->densityFor($measured, $line, $ingredient);
-        $grams = Amount::within($millilitres * $density, hypot($doubt, $spread))->doubtedBy($unit->spread);
+        $spread = hypot($doubt, self::spreadOf($measured));
         $note = match (true) {
             $unit->isVague() => sprintf(
                 '1 %s taken as %s',
@@ -158,16 +150,37 @@ final readonly class AmountReading
                 'Taken as %s level',
                 KitchenNumber::mixed($measured->middle() * $measured->fill),
             ),
-            default => $rangeNote,
+            default => self::rangeNote($measured),
         };
 
         return new FoundGrams(
-            $grams,
+            Amount::within($millilitres * $density, $spread)->doubtedBy($unit->spread),
             $millilitres,
             $unit->isVague() || $measured->isRange() || $measured->fill !== 1.0,
             $note,
             $measured->pack !== null,
         );
+    }
+
+    /** What a range, an "about" and a heap add to the doubt, as a relative standard deviation. */
+    private static function spreadOf(WrittenAmount $measured): float
+    {
+        $range = $measured->isRange() ? ($measured->high - $measured->low) / sqrt(12.0) / $measured->middle() : 0.0;
+        $about = $measured->isAbout && $measured->unit?->isVague() === false ? self::ABOUT : 0.0;
+
+        return hypot(hypot($range, $about), $measured->fill === 1.0 ? 0.0 : self::HEAPED);
+    }
+
+    private static function rangeNote(WrittenAmount $measured): ?string
+    {
+        return $measured->isRange()
+            ? sprintf(
+                '%s to %s taken as %s',
+                KitchenNumber::mixed($measured->low),
+                KitchenNumber::mixed($measured->high),
+                KitchenNumber::mixed($measured->middle()),
+            )
+            : null;
     }
 
     /** @return array{float, float, bool} g/ml, its relative doubt, and whether it is a guess */
@@ -216,14 +229,8 @@ final readonly class AmountReading
         $grams = Amount::of($count * $each->value, hypot($count * $each->deviation, $rangeDeviation));
         $isTool = in_array($counted, ['handful', 'knob'], true);
         $note = sprintf('1 %s taken as %s', $name, KitchenNumber::grams($each->value));
-        if ($measured->isRange()) {
-            $note .= sprintf(
-                '; %s to %s taken as %s',
-                KitchenNumber::mixed($measured->low),
-                KitchenNumber::mixed($measured->high),
-                KitchenNumber::mixed($count),
-            );
-        }
+        $range = self::rangeNote($measured);
+        $note .= $range === null ? '' : "; {$range}";
 
         return new FoundGrams($grams, null, true, $note, !$isTool && Counts::isPack($counted));
     }

@@ -246,7 +246,7 @@ final readonly class LineResolver
         $strength = $line->percent === null ? null : Potency::of($ingredient, $line->percent);
         $notes = array_values(array_filter([
             $found->note,
-            $naming->saysAShare() ? KitchenNumber::plain((float) $line->percent, 1) . ' % taken as its share of the batch' : null,
+            $naming->saysAShare() ? "{$line->percent} % taken as its share of the batch" : null,
             $strength?->note,
             ...($naming->sure === Sureness::Likely ? $this->doubts($naming) : []),
         ]));
