@@ -166,10 +166,13 @@ final class NameSearch
     private function with(array $rows): self
     {
         foreach ($rows as $key => $row) {
-            foreach ([$row->text('name'), str_replace('-', ' ', $key), ...$row->list('also')] as $alias) {
+            $maybe = $row->list('maybe');
+            // a key by itself is a name as well, where the row does not doubt it
+            $names = [$row->text('name'), str_replace('-', ' ', $key), ...$row->list('also')];
+            foreach (array_diff($names, $maybe) as $alias) {
                 $this->add($key, $alias, true);
             }
-            foreach ($row->list('maybe') as $alias) {
+            foreach ($maybe as $alias) {
                 $this->add($key, $alias, false);
             }
         }

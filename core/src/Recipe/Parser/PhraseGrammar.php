@@ -82,11 +82,13 @@ final readonly class PhraseGrammar
             return new Phrase(PhraseKind::Equal, $at, $at + $equal);
         }
         $as = $isAtStart ? Vocabulary::phraseAt('same-as', $tokens, $at) : 0;
-        if ($as > 0) {
-            return $this->sameAs($tokens, $at, $at + $as);
+        $same = $as > 0 ? $this->sameAs($tokens, $at, $at + $as) : null;
+        if ($same !== null) {
+            return $same;
         }
         $same = $isAtStart ? Vocabulary::phraseAt('same', $tokens, $at) : 0;
-        if ($same > 0 && ($tokens[$at + $same] ?? null)?->isWord() === true) {
+        $next = $tokens[$at + $same] ?? null;
+        if ($same > 0 && $next?->isWord() === true && !$next->isWord('as')) {
             return new Phrase(PhraseKind::Same, $at, $at + $same);
         }
         $toTaste = $before === [] ? Vocabulary::phraseAt('some', $tokens, $at, 'behind') : 0;
@@ -109,10 +111,14 @@ final readonly class PhraseGrammar
      *
      * @param list<Token> $tokens
      */
-    private function sameAs(array $tokens, int $at, int $to): Phrase
+    private function sameAs(array $tokens, int $at, int $to): ?Phrase
     {
         $to += ($tokens[$to] ?? null)?->isWord('the', 'your', 'my') === true ? 1 : 0;
         $name = $this->names->longestAt($tokens, $to);
+        if ($name === 0) {
+            // "as much as you like"
+            return null;
+        }
         $says = implode(' ', array_map(static fn(Token $one): string => $one->text, array_slice($tokens, $to, $name)));
         $to += $name;
         $to += ($tokens[$to] ?? null)?->isWord('of') === true ? 1 : 0;
