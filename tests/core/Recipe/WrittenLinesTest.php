@@ -30,6 +30,7 @@ final class WrittenLinesTest extends TestCase
             // the oil of a tin is no anchovy
             '100 g anchovies and 1 tbsp of their oil' => ['anchovy', null],
             '1 lemon, zested, plus 2 tbsp juice' => ['lemon-zest', 'lemon-juice'],
+            '2 tbsp lime juice, plus 1 tsp zest' => ['lime-juice', 'lime-zest'],
             '1 cup sugar, plus 2 tbsp' => ['white-sugar', 'white-sugar'],
             '100 g sugar plus 2 tbsp of it' => ['white-sugar', 'white-sugar'],
             '500 g tomatoes, plus 2 more' => ['tomato', 'tomato'],
@@ -41,6 +42,24 @@ final class WrittenLinesTest extends TestCase
                 self::resolver('us')->entries($text),
             ), $text);
         }
+    }
+
+    public function test_what_is_said_of_an_amount_on_top_is_said_of_that_amount(): void
+    {
+        $ends = ['to finish', 'for frying', 'sifted', 'for the end', 'extra', 'to serve', 'chopped', 'for dusting'];
+        $joins = [', plus', ' plus', ' and', ' +', ', and', '; plus'];
+        [$resolver, $several] = [self::resolver('us'), 0];
+        foreach (array_values(Catalogue::shipped()->all()) as $number => $ingredient) {
+            [$end, $join] = [$ends[$number % count($ends)], $joins[$number % count($joins)]];
+            $entries = $resolver->entries("200 g {$ingredient->name}{$join} 20 g {$end}");
+            if (count($entries) !== 2) {
+                continue;
+            }
+            ++$several;
+            self::assertStringNotContainsString($end, $entries[0]->written->text, $ingredient->name);
+            self::assertStringEndsWith($end, $entries[1]->written->text, $ingredient->name);
+        }
+        self::assertGreaterThan(900, $several);
     }
 
     public function test_what_is_drained_weighs_less_than_its_pack_though_nobody_knows_how_much(): void

@@ -132,7 +132,7 @@ final class ClauseJoining
 
             return;
         }
-        $this->say($current, $draft);
+        $this->say($this->drafts[count($this->drafts) - 1], $draft);
     }
 
     /** What a draft says besides an amount becomes said of the thing before. */
@@ -155,8 +155,12 @@ final class ClauseJoining
             $current->amounts = [...$current->amounts, ...$draft->amounts];
             $this->say($current, $draft);
         } elseif ($draft->hasAmount() && $current->hasAmount()) {
-            // "1 lemon, zested, plus 2 tbsp juice"
-            $draft->called = trim("{$name} {$draft->part}");
+            // "1 lemon, zested, plus 2 tbsp juice", "2 tbsp lime juice plus 1 tsp zest"
+            $fruit = (string) preg_replace('/\s+\S+$/u', '', $name);
+            $called = trim("{$name} {$draft->part}");
+            $ofFruit = "{$fruit} {$draft->part}";
+            $isOfFruit = $this->words->keyOf($called) === null && $this->words->keyOf($ofFruit) !== null;
+            $draft->called = $isOfFruit ? $ofFruit : $called;
             $draft->part = null;
             $this->drafts[] = $draft;
         } elseif ($current->part === null || $current->part === $draft->part) {
