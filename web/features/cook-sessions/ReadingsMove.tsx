@@ -48,6 +48,7 @@ export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
     if (solids.trim() !== '') onEvent({ kind: 'solids', figures: { percent: number(solids) } });
     onDone();
   };
+  const dissolved = fixed(cook.balance.batch.dissolved_solids_percent, 0);
   const hasMeter = instruments.there.includes('ph-meter');
   const hasGlass = instruments.there.includes('refractometer');
   return (
@@ -55,9 +56,13 @@ export function ReadingsMove({ cook, instruments, onEvent, onDone }: Props) {
       <Typography sx={huge}>{say.measureItIfYouCan}</Typography>
       <Typography sx={{ ...quiet, my: 1 }}>
         {estimate === null
-          ? say.thereIsNoEstimateOf
-          : say.theEstimateIsPhTo(fixed(estimate.estimate, 1), fixed(estimate.low, 1), fixed(estimate.high, 1))}
-        {say.andDissolvedWhatYouMeasure(fixed(cook.balance.batch.dissolved_solids_percent, 0))}
+          ? say.phIsNotKnown(dissolved)
+          : say.theEstimateIsPhTo(
+              fixed(estimate.estimate, 1),
+              fixed(estimate.low, 1),
+              fixed(estimate.high, 1),
+              dissolved,
+            )}
       </Typography>
       <Box sx={row}>
         <Field label={say.ph} value={ph} onChange={setPh} />

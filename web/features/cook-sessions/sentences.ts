@@ -51,11 +51,10 @@ export const say = {
     count === 1 ? 'This one was not taken: look' : `These ${String(count)} were not taken: look`,
   sendItAgain: 'Send it again',
   measureItIfYouCan: 'Measure it, if you can',
-  thereIsNoEstimateOf: 'There is no estimate of its pH.',
-  theEstimateIsPhTo: (estimate: string, low: string, high: string) =>
-    `The estimate is pH ${estimate} (${low} to ${high}) `,
-  andDissolvedWhatYouMeasure: (dissolvedSolidsPercent: string) =>
-    `and ${dissolvedSolidsPercent} % dissolved. What you measure takes their place.`,
+  phIsNotKnown: (dissolvedSolidsPercent: string) =>
+    `Its pH is not known. The estimate is ${dissolvedSolidsPercent} % dissolved. What you measure takes its place.`,
+  theEstimateIsPhTo: (estimate: string, low: string, high: string, dissolvedSolidsPercent: string) =>
+    `The estimate is pH ${estimate} (${low} to ${high}) and ${dissolvedSolidsPercent} % dissolved. What you measure takes their place.`,
   ph: 'pH',
   readTheMeter: 'Read the meter',
   itStandsInBufferFour: 'It stands in buffer 4.01',
