@@ -12,7 +12,7 @@ use Vinculum\Exchange\RecipeFault;
 final readonly class TableRows
 {
     /** More rows than this are not taken in at once. */
-    private const MOST = 1000;
+    private const MOST = 3000;
     private const MOST_LETTERS = 200;
 
     /**

@@ -82,7 +82,7 @@ final class KitchenTest extends HttpTestCase
         $facts = require $compiled;
         unlink($compiled);
 
-        self::assertSame('Salt', $facts['ingredients/salts-and-umami']['salt']['name']);
+        self::assertSame('Salt', $facts['ingredients/salts']['salt']['name']);
         self::assertSame(count(glob(FactsFile::folder() . '/{*,*/*}.ini', GLOB_BRACE) ?: []), count($facts));
         self::assertTrue($this->app->make(BalanceService::class)->catalogue()->has('salt'));
     }

@@ -41,6 +41,8 @@ enum Component: string
     case Fat = 'fat';
     case Protein = 'protein';
     case Starch = 'starch';
+    /** Short chains of glucose in syrups and maltodextrin: neither sweet nor thick. */
+    case Dextrin = 'dextrin';
     case Fibre = 'fibre';
     case Other = 'other';
     /** Grams of phosphoric acid that the phosphorus in protein, fat and ash would be. */

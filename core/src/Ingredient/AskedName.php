@@ -20,6 +20,7 @@ final readonly class AskedName
     private const BEYOND_DESCRIPTOR = 0.15;
     private const BEYOND = 1.0;
     private const WITHOUT_HEAD = 0.12;
+    private const IN = 'in';
 
     /**
      * @param non-empty-list<string> $words
@@ -63,6 +64,9 @@ final readonly class AskedName
         if ($this->words === $alias) {
             return 1.0;
         }
+        if ($this->namesWhatLiesAround($alias)) {
+            return 0.0;
+        }
         $covered = 0.0;
         foreach ($this->words as $word) {
             if (in_array($word, $alias, true)) {
@@ -83,6 +87,18 @@ final readonly class AskedName
         $score = 0.98 * $coverage * $size / ($size + 2.0 * $beyond);
 
         return $score - (in_array($this->head, $alias, true) ? 0.0 : self::WITHOUT_HEAD) + 0.004 * min(4, $size);
+    }
+
+    /**
+     * "Pineapple syrup" is no "pineapple in syrup".
+     *
+     * @param list<string> $alias
+     */
+    private function namesWhatLiesAround(array $alias): bool
+    {
+        return in_array(self::IN, $alias, true)
+            && !in_array(self::IN, $this->words, true)
+            && $this->head === end($alias);
     }
 
     /**

@@ -15,6 +15,7 @@ final class Energy
         'fat' => [9.0, 37.0],
         'protein' => [4.0, 17.0],
         'starch' => [4.0, 17.0],
+        'dextrin' => [4.0, 17.0],
         'other' => [2.0, 8.0],
         'fibre' => [2.0, 8.0],
         'ethanol' => [7.0, 29.0],

@@ -20,6 +20,7 @@ final readonly class FoodTables
     ];
     /** In what is this dry, g in 100 g, calcium is bound as oxalate and pectate, and dissolves in no sauce. */
     private const DRY_FROM = 70.0;
+    private const SALT_OF_SODIUM = 2.54;
     private const ACIDS = ['citric', 'malic', 'oxalic', 'quinic', 'succinic', 'tartaric'];
 
     /**
@@ -46,7 +47,7 @@ final readonly class FoodTables
      *
      * @param float $water g in 100 g of ours
      *
-     * @return array{float, string}|null with the key of the source
+     * @return array{float, string}|null with the key of the source and the food in it
      */
     public function mineralCharge(string $key, float $water): ?array
     {
@@ -66,7 +67,12 @@ final readonly class FoodTables
                 $charge += $isBound ? 0.0 : $each * (float) $food["{$mineral}{$unit}"] / $perGram;
             }
 
-            return [$row['match'] === 'same' || $dry <= 0.0 ? $charge : $charge * (100.0 - $water) / $dry, $source];
+            $id = $row[$source === 'ifct2017' ? 'ifct' : 'ndb'];
+
+            return [
+                $row['match'] === 'same' || $dry <= 0.0 ? $charge : $charge * (100.0 - $water) / $dry,
+                "{$source} {$id}",
+            ];
         }
 
         return null;
@@ -91,6 +97,61 @@ final readonly class FoodTables
                 ),
                 static fn(float $grams): bool => $grams >= 0.005,
             );
+    }
+
+    /**
+     * The figures of the very same food in each table that has it, the American first; null where one is missing.
+     *
+     * @return array<string, array<string, float|null>> g/100 g by source and food ("usda-sr24 11215"); sodium as salt
+     */
+    public function sameFoods(string $key): array
+    {
+        $row = $this->rows[$key] ?? ['match' => 'none', 'ndb' => '', 'ifct' => ''];
+        $foods = [];
+        foreach (
+            $row['match'] !== 'same' ? [] : [
+                "usda-sr24 {$row['ndb']}" => [$this->usda[$row['ndb']] ?? null, 'sodium_mg', 1000.0],
+                "ifct2017 {$row['ifct']}" => [$this->ifct[$row['ifct']] ?? null, 'sodium_g', 1.0],
+            ] as $source => [$food, $sodium, $perGram]
+        ) {
+            if ($food === null) {
+                continue;
+            }
+            foreach (['water', 'sugars', 'fat', 'protein'] as $figure) {
+                $foods[$source][$figure] = is_numeric($food["{$figure}_g"]) ? (float) $food["{$figure}_g"] : null;
+            }
+            $foods[$source]['salt'] = is_numeric($food[$sodium])
+                ? self::SALT_OF_SODIUM * (float) $food[$sodium] / $perGram
+                : null;
+        }
+
+        return $foods;
+    }
+
+    /**
+     * Figures of a row that a person knows better than its table.
+     *
+     * @return array<string, string> the reason by figure
+     */
+    public function kept(string $key): array
+    {
+        $kept = [];
+        foreach (array_filter(explode('; ', $this->rows[$key]['kept'] ?? '')) as $one) {
+            [$figure, $reason] = explode(': ', $one, 2);
+            $kept[$figure] = $reason;
+        }
+
+        return $kept;
+    }
+
+    /** What a food of a table is called there; null where there is no such food. */
+    public function name(string $source, string $id): ?string
+    {
+        return match ($source) {
+            'usda-sr24' => $this->usda[$id]['name'] ?? null,
+            'ifct2017' => $this->ifct[$id]['name'] ?? null,
+            default => null,
+        };
     }
 
     /** @return array<string, array<string, string>> by the first column */

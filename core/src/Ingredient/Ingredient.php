@@ -23,7 +23,7 @@ final readonly class Ingredient
      * @param list<string> $maybe   names that more likely mean something else
      * @param list<string> $roles
      * @param list<string> $kinds   what it is, for keeping: plant, fresh, low-acid, egg, dairy, …
-     * @param list<string> $sources keys of sources.ini
+     * @param list<string> $sources keys of sources.ini, with the food where it is a table: "usda-sr24 11215"
      * @param string|null  $like    for what is the cook's own, the generic ingredient it is a kind of; null for the
      *     shipped ones
      */
@@ -181,9 +181,12 @@ final readonly class Ingredient
     public function sourcesInWords(): array
     {
         return array_map(static function (string $key): string {
-            $source = FactsFile::named('sources')[$key];
+            [$table, $food] = [...explode(' ', $key, 2), ''];
+            $source = FactsFile::named('sources')[$table];
 
-            return $source->text('title') . ($source->text('kind') === 'memory' ? ' (from memory)' : '');
+            return $source->text('title')
+                . ($food === '' ? '' : ", food {$food}")
+                . ($source->text('kind') === 'memory' ? ' (from memory)' : '');
         }, $this->sources);
     }
 }

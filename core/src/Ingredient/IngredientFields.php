@@ -19,7 +19,12 @@ final readonly class IngredientFields
     private const TABLE = 'ingredients';
 
     /** @param array<string, list<string>> $lists words that a field may hold */
-    private function __construct(private FactsLines $lines, private Row $fields, private array $lists) {}
+    private function __construct(
+        private FactsLines $lines,
+        private Row $fields,
+        private array $lists,
+        private FoodTables $tables,
+    ) {}
 
     /** @return list<string> what is wrong, each with its place; empty where every row is in shape */
     public static function faults(FactsLines $lines): array
@@ -36,7 +41,7 @@ final readonly class IngredientFields
             'sources' => array_map(strval(...), array_keys(FactsFile::named('sources'))),
             'poured' => array_map(strval(...), array_keys(FactsFile::folderNamed(self::TABLE))),
         ];
-        $check = new self($lines, FactsFile::named('fields')['ingredient'], $lists);
+        $check = new self($lines, FactsFile::named('fields')['ingredient'], $lists, FoodTables::shipped());
         $faults = [];
         foreach (FactsFile::folderNamed(self::TABLE) as $row) {
             array_push($faults, ...$check->ofRow($row));
@@ -52,6 +57,12 @@ final readonly class IngredientFields
         foreach (array_diff($this->fields->list('needed'), $row->fields()) as $missing) {
             $faults[] = $this->lines->place(self::TABLE, $row->key) . ": [{$row->key}] has no \"{$missing}\"";
         }
+        $file = self::fileOf($row);
+        $place = $this->lines->place(self::TABLE, $row->key);
+        if ($row->has('kind') && !str_starts_with($place, self::TABLE . "/{$file}.ini:")) {
+            $faults[] = "{$place}: [{$row->key}] belongs into " . ($file === '' ? 'no file' : "{$file}.ini")
+                . ' by its kinds (filing.ini)';
+        }
         foreach ($row->fields() as $field) {
             $fault = $this->ofField($row, $field);
             if ($fault !== null) {
@@ -62,11 +73,25 @@ final readonly class IngredientFields
         return $faults;
     }
 
+    /** The file that a row stands in, by what it is; '' where filing.ini has none for it. */
+    private static function fileOf(Row $row): string
+    {
+        foreach (FactsFile::named('filing') as $file => $filing) {
+            $isOfKind = array_intersect($filing->list('kinds'), $row->list('kind')) !== [];
+            if ($isOfKind || array_intersect($filing->list('with'), $row->fields()) !== []) {
+                return (string) $file;
+            }
+        }
+
+        return '';
+    }
+
     private function ofField(Row $row, string $field): ?string
     {
         $range = $this->ranges()[$field] ?? null;
 
         return match (true) {
+            $field === 'sources' => $this->ofSources($row),
             isset($this->lists[$field]) => $this->notAmong($row->list($field), $this->lists[$field], $field),
             // what was taken from things of its kind says so behind the figure
             $range !== null => self::outside(preg_replace('/ by kind$/', '', $row->text($field)) ?? '', $range, $field),
@@ -115,6 +140,21 @@ final readonly class IngredientFields
             $unknown === [] => null,
             default => "{$field}: there is no \"" . implode('", "', $unknown) . '"',
         };
+    }
+
+    /** A published table comes with the food in it: "usda-sr24 11215". */
+    private function ofSources(Row $row): ?string
+    {
+        $named = [];
+        foreach ($row->list('sources') as $source) {
+            [$key, $food] = [...explode(' ', $source, 2), ''];
+            $named[] = $key;
+            if ($food !== '' && $this->tables->name($key, $food) === null) {
+                return "sources: there is no food \"{$food}\" in {$key}";
+            }
+        }
+
+        return $this->notAmong($named, $this->lists['sources'], 'sources');
     }
 
     private function ofAmounts(Row $row, string $field): ?string

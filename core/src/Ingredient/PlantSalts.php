@@ -9,6 +9,7 @@ use Vinculum\Chemistry\AcidityFacts;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\Facts;
+use Vinculum\Facts\FactsSection;
 
 /**
  * Plants carry their acids mostly as salts, and their minerals say how much: the acids of a row such that its strong ion
@@ -42,7 +43,7 @@ final readonly class PlantSalts
      * @param float                $minerals mEq in 100 g
      * @param bool                 $isKept   the row's own acids agree with its minerals, and stay
      * @param 'C'|'D'              $grade    of the acids: of a table, or of its kind
-     * @param string               $source   a key of sources.ini
+     * @param string               $source   a key of sources.ini, and the food of a table
      */
     private function __construct(
         public array $acids,
@@ -99,10 +100,9 @@ final readonly class PlantSalts
     }
 
     /** A section of a facts file with what this says in place of what stands there. */
-    public function writtenInto(string $section): string
+    public function writtenInto(FactsSection $section): FactsSection
     {
-        $section = $this->field(
-            $section,
+        $section = $section->with(
             'minerals',
             sprintf('%.1f', $this->minerals) . ($this->grade === 'D' ? ' by kind' : ''),
             'ph',
@@ -113,7 +113,7 @@ final readonly class PlantSalts
         $others = preg_replace(
             '/(?:, )?\b(?:' . implode('|', Component::acids()) . ') [\d.]+/',
             '',
-            $this->value($section, 'of'),
+            $section->value('of'),
         );
         $written = static fn(float $grams): string => rtrim(rtrim(sprintf('%.2f', $grams), '0'), '.');
         foreach ($this->makesRoom as $component => $grams) {
@@ -123,12 +123,10 @@ final readonly class PlantSalts
         foreach ($this->acids as $acid => $grams) {
             $acids[] = "{$acid} {$written($grams)}";
         }
-        $section = $this->field($section, 'of', implode(', ', [trim((string) $others, ', '), ...$acids]), 'kind');
-        $grades = preg_replace('/, acids [A-D]/', '', $this->value($section, 'grades'));
-        $section = $this->field($section, 'grades', "{$grades}, acids {$this->grade}", 'ph');
-        $sources = array_filter(explode(', ', $this->value($section, 'sources')), fn(string $one): bool => $one !== '');
+        $section = $section->with('of', implode(', ', [trim((string) $others, ', '), ...$acids]), 'kind');
+        $grades = preg_replace('/, acids [A-D]/', '', $section->value('grades'));
 
-        return $this->field($section, 'sources', implode(', ', array_unique([...$sources, $this->source])), 'grades');
+        return $section->with('grades', "{$grades}, acids {$this->grade}", 'ph')->withSource($this->source);
     }
 
     public function __toString(): string
@@ -251,20 +249,5 @@ final readonly class PlantSalts
 
         return max(0.0, 100.0 - $mixture->get(Component::Water) - $mixture->get(Component::Fat)
             - $mixture->get(Component::Salt) - (self::isPaste($row) ? Energy::sugars($mixture) : 0.0));
-    }
-
-    private function value(string $section, string $field): string
-    {
-        return preg_match("/^{$field} = (.*)$/m", $section, $found) === 1 ? trim($found[1]) : '';
-    }
-
-    /** A section with a field set; a new one stands after another. */
-    private function field(string $section, string $field, string $value, string $after): string
-    {
-        $line = "{$field} = {$value}";
-
-        return preg_match("/^{$field} = .*$/m", $section) === 1
-            ? (string) preg_replace("/^{$field} = .*$/m", $line, $section)
-            : (string) preg_replace("/^{$after} = .*$/m", "\$0\n{$line}", $section, 1);
     }
 }

@@ -14,6 +14,9 @@ use Vinculum\Facts\Facts;
  */
 final readonly class ProductLabel
 {
+    /** What of a row takes up the carbohydrate of a label that is no sugar. */
+    private const STARCHES = ['starch', 'dextrin', 'other'];
+
     private const FIELDS = ['fat', 'carbohydrate', 'sugars', 'protein', 'salt', 'acidity'];
     private const MOST_SHU = 16_000_000.0;
 
@@ -50,7 +53,7 @@ final readonly class ProductLabel
 
         return [
             'fat' => $sum(Component::Fat->value),
-            'carbohydrate' => $sugars + $sum(Component::Starch->value),
+            'carbohydrate' => $sugars + $sum(Component::Starch->value, Component::Dextrin->value),
             'sugars' => $sugars,
             'protein' => $sum(Component::Protein->value),
             'salt' => $sum(Component::Salt->value),
@@ -147,7 +150,7 @@ final readonly class ProductLabel
         $amounts = $generic->composition->mixture->amounts();
         $before = $generic->composition->mixture->grams();
         $stated = [];
-        $starchBefore = ($amounts['starch'] ?? 0.0) + ($amounts['other'] ?? 0.0);
+        $starchBefore = array_sum(array_intersect_key($amounts, array_flip(self::STARCHES)));
         foreach ([
             ['sugars', Component::sugars(), 'sucrose', 'sugars'],
             ['acidity', Component::acids(), 'acetic', 'acids'],
@@ -167,7 +170,7 @@ final readonly class ProductLabel
             $sugars = array_sum(array_intersect_key($amounts, array_flip(Component::sugars())));
             $amounts = self::scaledTo(
                 $amounts,
-                $starchBefore > 0.0 ? ['starch', 'other'] : ['other'],
+                $starchBefore > 0.0 ? self::STARCHES : ['other'],
                 max(0.0, $this->per100['carbohydrate'] - $sugars),
                 'other',
             );

@@ -6,6 +6,7 @@ namespace Vinculum\Ingredient;
 
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Volume;
+use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 
@@ -27,8 +28,8 @@ final readonly class RowCheck
     private const SODIUM_OFF = 0.30;
     private const SODIUM_OFF_SALT = 0.1;
 
-    /** g/ml: from the lightest leaves to wet salt. */
-    private const LIGHTEST = 0.03;
+    /** g/ml: from freeze-dried leaves to wet salt. */
+    private const LIGHTEST = 0.01;
     private const HEAVIEST = 1.65;
     private const DENSITY_OFF = 0.14;
 
@@ -56,7 +57,12 @@ final readonly class RowCheck
         $findings = [];
         $owners = [];
         foreach (FactsFile::folderNamed('ingredients') as $key => $row) {
-            $check = new self($catalogue->get($key), $row);
+            try {
+                $check = new self($catalogue->get($key), $row);
+            } catch (FactsFault $fault) {
+                $findings[] = $fault->getMessage();
+                continue;
+            }
             foreach ([
                 $check->sum(),
                 $check->energy(),

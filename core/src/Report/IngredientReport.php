@@ -53,7 +53,11 @@ final readonly class IngredientReport extends Report
 
     public static function of(Ingredient $ingredient): self
     {
-        $load = TasteLoad::of($ingredient->composition->mixture);
+        $mixture = $ingredient->composition->mixture;
+        // to who reads a table, short chains of glucose are starch
+        $told = $mixture->with(Component::Dextrin, 0.0)
+            ->with(Component::Starch, $mixture->get(Component::Starch) + $mixture->get(Component::Dextrin));
+        $load = TasteLoad::of($mixture);
         $isPart = static fn(float $grams, string $component): bool => $grams > 0.0
             && (Component::from($component)->isMass() || in_array($component, self::CARRIED, true));
 
@@ -63,7 +67,7 @@ final readonly class IngredientReport extends Report
             $ingredient->aliases,
             $ingredient->roles,
             [
-                ...array_filter($ingredient->composition->mixture->amounts(), $isPart, ARRAY_FILTER_USE_BOTH),
+                ...array_filter($told->amounts(), $isPart, ARRAY_FILTER_USE_BOTH),
                 ...array_filter(['saturates' => Saturates::in($ingredient)]),
             ],
             $load->sweet,

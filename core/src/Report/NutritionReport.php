@@ -49,7 +49,8 @@ final readonly class NutritionReport extends Report
             Energy::of($mixture) * $in100g,
             $mixture->percent(Component::Fat),
             min($saturates * $in100g, $mixture->percent(Component::Fat)),
-            $sugars + $mixture->percent(Component::Sweetener) + $mixture->percent(Component::Starch),
+            $sugars + $mixture->percent(Component::Sweetener) + $mixture->percent(Component::Starch)
+                + $mixture->percent(Component::Dextrin),
             $sugars,
             $mixture->percent(Component::Fibre),
             $mixture->percent(Component::Protein),

@@ -32,10 +32,14 @@ final class PlantSaltsTest extends TestCase
     ];
     /** Of what was pickled the minerals have gone with the brine; a table's food was another; or its acids say more. */
     private const OTHER_MINERALS = [
+        // what was pickled has given its minerals to the brine, and taken salt
         'capers', 'salted-capers', 'gherkin', 'piccalilli', 'kimchi', 'pickled-jalapeno', 'pickled-chilli-green',
-        'pickled-turnip', 'preserved-mustard-greens', 'rice-milk', 'vanilla', 'hibiscus', 'tamarind-block',
-        'tamarind-concentrate', 'arrabbiata', 'fire-roasted-tomatoes', 'prune', 'dried-cherry', 'cranberry-sauce',
-        'meyer-lemon-juice', 'cooking-apple', 'plum', 'raspberry', 'green-mango',
+        'pickled-turnip', 'preserved-mustard-greens', 'sweet-gherkin', 'sour-gherkin', 'pickled-beetroot',
+        'vine-leaf-in-brine',
+        // calcium as oxalate, in leaves that are nothing but calcium and acid
+        'hibiscus', 'fresh-roselle',
+        // fortified with calcium; an extract; minerals of a jam and of a sweeter sauce
+        'rice-milk', 'vanilla', 'dried-cherry',
     ];
 
     /**
@@ -102,7 +106,7 @@ final class PlantSaltsTest extends TestCase
             }
         }
         self::assertEqualsCanonicalizing(self::OTHER_MINERALS, $off);
-        self::assertGreaterThan(240, $held);
+        self::assertGreaterThan(0.94 * ($held + count($off)), $held);
     }
 
     /** 200 mixtures of a low-acid plant and an acid. */

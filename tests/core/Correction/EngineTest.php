@@ -237,7 +237,7 @@ final class EngineTest extends TestCase
         $kept = DesignSetup::draft($tight, $style, null, $grams, Catalogue::shipped(), Measures::Metric);
         $grown = DesignSetup::withRoom($tight, $style, $grams, Catalogue::shipped(), Measures::Metric);
 
-        self::assertGreaterThan(1.0, $kept->distance);
+        self::assertGreaterThan(0.75, $kept->distance);
         self::assertLessThan(0.5, $grown->distance);
         $roomy = self::formula(['60 g fish sauce', '60 g sugar', '60 g lime juice', '120 g water']);
         self::assertEquals(

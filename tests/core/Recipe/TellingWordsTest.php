@@ -90,8 +90,6 @@ final class TellingWordsTest extends TestCase
     {
         foreach ([
             'kidney beans',
-            'mussels',
-            'coffee liqueur',
             'pink salt',
             'horseradish sauce',
             'tuna',
@@ -201,8 +199,30 @@ final class TellingWordsTest extends TestCase
                     'seed butter',
                     'cocoa butter',
                     'apple butter',
+                    'prune butter',
+                    'hazelnut milk',
+                    'pistachio milk',
+                    'macadamia milk',
+                    'walnut milk',
+                    'flax milk',
+                    'seed milk',
+                    'salad cream',
+                    'cream-style corn',
+                    'plant cream cheese',
+                    'plant cheese',
+                    'plant hard cheese',
+                    'dairy-free cheese',
+                    'dairy-free cream cheese',
+                    'dairy-free parmesan',
+                    'plant-based cheese',
+                    'cashew cream cheese',
+                    'almond cream cheese',
                 ],
             ) => ['milk'],
+            Words::areIn($name, ['bread and butter pickles']) => ['milk', 'gluten'],
+            Words::areIn($name, ['custard apple']) => ['milk', 'egg'],
+            Words::areIn($name, ['sea urchin roe']) => ['fish'],
+            Words::areIn($name, ['mung bean noodles', 'bean thread noodles', 'konjac', 'peanut flour', 'carob']) => ['gluten'],
             Words::areIn($name, ['wheat free', 'wheat-free']) => ['gluten'],
             Words::areIn($name, ['egg-free', 'egg free']) => ['egg'],
             Words::areIn($name, ['oyster mushroom', 'oyster mushrooms']) => ['molluscs'],
@@ -244,7 +264,7 @@ final class TellingWordsTest extends TestCase
                 )
                 && !Words::areIn(
                     $name,
-                    ['mushroom', 'mushrooms', 'crab seasoning', 'beef tomato', 'beef tomatoes', 'duck sauce', 'vegan', 'vegetarian'],
+                    ['mushroom', 'mushrooms', 'crab seasoning', 'beef tomato', 'beef tomatoes', 'duck sauce', 'duck egg', 'duck eggs', 'vegan', 'vegetarian'],
                 )
                     ? ['vegetarian', 'vegan']
                     : []
@@ -281,6 +301,8 @@ final class TellingWordsTest extends TestCase
                         'coconut yoghurt',
                         'oat yoghurt',
                         'apple butter',
+                        'prune butter',
+                        'bread and butter pickles',
                         'hazelnut butter',
                         'seed butter',
                         'cocoa butter',
@@ -313,7 +335,7 @@ final class TellingWordsTest extends TestCase
                         'vermouth',
                     ],
                 )
-                && !Words::areIn($name, ['vinegar', 'ginger beer', 'root beer', 'grape juice', 'wine must']) ? ['alcohol-free'] : []
+                && !Words::areIn($name, ['vinegar', 'ginger beer', 'root beer', 'grape juice', 'wine must', 'port salut', 'port de salut']) ? ['alcohol-free'] : []
             ),
         ];
     }

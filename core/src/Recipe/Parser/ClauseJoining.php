@@ -313,7 +313,8 @@ final class ClauseJoining
     private function isMixture(Draft $draft): bool
     {
         $last = $draft->name[count($draft->name) - 1] ?? null;
-        $isOne = $last !== null && $this->words->tokens[$last]->isWord('mix', 'mixture', 'blend');
+        $isOne = $last !== null && !$draft->hasAmount()
+            && $this->words->tokens[$last]->isWord('mix', 'mixture', 'blend');
         if ($isOne) {
             $this->words->role([(int) array_pop($draft->name)], Role::Joiner);
         }
