@@ -61,6 +61,9 @@ final readonly class FactsSection
     /** With a source more: where a table is named already, or names the food in it, it stands once. */
     public function withSource(string $source): self
     {
+        if (in_array($source, $this->list('sources'), true)) {
+            return $this;
+        }
         $table = strtok($source, ' ');
         $others = array_filter(
             $this->list('sources'),

@@ -256,8 +256,10 @@ final readonly class LineResolver
             $found->grams,
             $notes,
         );
-        if ($found->isPack && in_array('drained', $line->tags, true)) {
-            $states = $states->drained();
+        if ($found->isPack) {
+            $states = in_array('drained', $line->tags, true)
+                ? $states->drained()
+                : $states->drainedAsUsual("{$line->text} {$line->preparation}");
         }
         // a weight is of the thing as it is named; a count, and what stands after the comma, is of what was bought
         $isCount = $line->measured?->unit === null;

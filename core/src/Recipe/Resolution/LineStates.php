@@ -21,6 +21,7 @@ final readonly class LineStates
     private const STEEPED_SHARE = 0.5;
     /** What holds less water than this per cent is dry already. */
     private const WET_FROM = 60.0;
+    private const BOILED_FROM = 50.0;
 
     /**
      * @param Mixture      $mixture of 100 g
@@ -45,6 +46,17 @@ final readonly class LineStates
             $this->grams->times($share)->doubtedBy($isKnown ? self::ABOUT : $drained->doubt),
             sprintf('drained, %s%d %% of the pack', $isKnown ? '' : 'taken as ', (int) round(100.0 * $share)),
         );
+    }
+
+    /** A tin of beans is drained, said or not, unless its liquid goes in too. */
+    public function drainedAsUsual(string $words): self
+    {
+        $facts = FactsFile::named('states')['drained'];
+        $isUsual = array_intersect($facts->list('usual'), $this->ingredient->kinds) !== []
+            && array_intersect($facts->list('but'), $this->ingredient->kinds) === []
+            && $this->mixture->percent(Component::Water) > self::BOILED_FROM;
+
+        return $isUsual && !$facts->isSaidIn($words, 'unless') ? $this->drained() : $this;
     }
 
     /** @param bool $isCount the line counts what was bought, and weighs nothing */
