@@ -11,6 +11,9 @@ namespace Vinculum\Facts;
 final class FactsLines
 {
     private const SECTION = '/^\[([^\[\]]+)\]$/';
+    private const SOURCE = '/^; source: \S/';
+    /** Rows that have a list of sources each, or are what sources are. */
+    private const SOURCED_BY_ROW = ['ingredients', 'sources'];
     private const FIELD = '/^([\pL\d][^=]*?)\s*=/u';
 
     /** @var array<string, string> where each section and field stands, by "folder or file/section/field" */
@@ -18,6 +21,12 @@ final class FactsLines
 
     /** @var list<string> */
     private array $faults = [];
+
+    /** @var array<string, true> files that say at their head where all in them is from */
+    private array $sourced = [];
+
+    /** @var array<string, array<string, string>> by file, the place of each section */
+    private array $sections = [];
 
     private function __construct() {}
 
@@ -36,6 +45,21 @@ final class FactsLines
     public function faults(): array
     {
         return $this->faults;
+    }
+
+    /** @return list<string> sections that say of no source, in files that do not either */
+    public function withoutSource(): array
+    {
+        $faults = [];
+        foreach (array_diff_key($this->sections, $this->sourced, array_flip(self::SOURCED_BY_ROW)) as $table => $sections) {
+            foreach ($sections as $section => $place) {
+                if (!isset($this->places["{$table}/{$section}/source"])) {
+                    $faults[] = "{$place}: [{$section}] has no source, nor has its file (\"; source: …\" at its head)";
+                }
+            }
+        }
+
+        return $faults;
     }
 
     /**
@@ -58,10 +82,14 @@ final class FactsLines
             $place = $file . ':' . ($number + 1);
             $line = trim($line);
             if ($line === '' || $line[0] === ';') {
+                if (preg_match(self::SOURCE, $line) === 1) {
+                    $this->sourced[$table] = true;
+                }
                 continue;
             }
             if (preg_match(self::SECTION, $line, $found) === 1) {
                 $section = $found[1];
+                $this->sections[$table][$section] = $place;
                 $this->found("{$table}/{$section}/", $place, "[{$section}]");
             } elseif (preg_match(self::FIELD, $line, $found) === 1) {
                 $this->found("{$table}/{$section}/{$found[1]}", $place, "\"{$found[1]}\" of [{$section}]");

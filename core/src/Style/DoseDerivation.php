@@ -15,7 +15,8 @@ final class DoseDerivation
     public static function facts(array $references): string
     {
         $ini = "; Derived from the reference formulas in styles/ by bin/derive-families: do not edit. How many references hold a\n"
-            . "; thing, and its share among those in g per 100 g of the finished sauce: median, quartiles, largest.\n";
+            . "; thing, and its share among those in g per 100 g of the finished sauce: median, quartiles, largest.\n"
+            . "; source: derived of the reference formulas by bin/derive-families\n";
         foreach ($references as $family => $formulas) {
             $ini .= "[{$family}]\n" . self::lines(array_map(
                 static fn(ReferenceFormula $formula): array => $formula->makeup->ingredients,

@@ -66,7 +66,8 @@ final readonly class FamilyIdentity
             }
         }
         $all = array_sum(array_map(count(...), $references));
-        $ini = "; Derived by bin/derive-families: what nearly every reference of a family holds and few others do, and its usual aromas.\n";
+        $ini = "; Derived by bin/derive-families: what nearly every reference of a family holds and few others do, and its usual aromas.\n"
+            . "; source: derived of the reference formulas by bin/derive-families\n";
         foreach ($references as $family => $formulas) {
             $ini .= "[{$family}]\n";
             foreach ($held as $what => $names) {

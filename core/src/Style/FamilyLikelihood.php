@@ -86,7 +86,8 @@ final readonly class FamilyLikelihood
         ksort($held);
         $all = array_sum(array_map(count(...), $references));
         $absent = array_fill_keys(array_keys($references), 0.0);
-        $heldBy = "; Derived by bin/derive-families: how many references of each family hold a thing.\n";
+        $heldBy = "; Derived by bin/derive-families: how many references of each family hold a thing.\n"
+            . "; source: derived of the reference formulas by bin/derive-families\n";
         foreach ($held as $feature => $counts) {
             $everywhere = self::everywhere(array_sum($counts), $all);
             foreach ($counts as $family => $count) {
@@ -100,7 +101,8 @@ final readonly class FamilyLikelihood
             ));
         }
         $likelihoods = "; Derived by bin/derive-families, each family in the order of styles.ini. absent: the logarithm for a sauce that\n"
-            . "; lacks everything the family holds. On each axis where its references stand, in steps.\n[families]\n"
+            . "; lacks everything the family holds. On each axis where its references stand, in steps.\n"
+            . "; source: derived of the reference formulas by bin/derive-families\n[families]\n"
             . self::fact('of', array_keys($references))
             . self::fact('references', array_map(
                 static fn(array $formulas): string => (string) count($formulas),

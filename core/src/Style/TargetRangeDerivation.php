@@ -42,7 +42,8 @@ final class TargetRangeDerivation
     public static function facts(array $references): string
     {
         $ini = "; Derived from the reference formulas in styles/ by bin/derive-families: do not edit. Low and high edge of each axis,\n"
-            . "; in its unit.\n";
+            . "; in its unit.\n"
+            . "; source: derived of the reference formulas by bin/derive-families\n";
         foreach ($references as $family => $formulas) {
             $ini .= "[{$family}]\nreferences = " . count($formulas) . "\n";
             $tastes = array_map(static fn(ReferenceFormula $formula): Taste => $formula->balance->taste, $formulas);
