@@ -51,7 +51,8 @@ final class FactsLines
     public function withoutSource(): array
     {
         $faults = [];
-        foreach (array_diff_key($this->sections, $this->sourced, array_flip(self::SOURCED_BY_ROW)) as $table => $sections) {
+        $unsaid = array_diff_key($this->sections, $this->sourced, array_flip(self::SOURCED_BY_ROW));
+        foreach ($unsaid as $table => $sections) {
             foreach ($sections as $section => $place) {
                 if (!isset($this->places["{$table}/{$section}/source"])) {
                     $faults[] = "{$place}: [{$section}] has no source, nor has its file (\"; source: …\" at its head)";

@@ -8,6 +8,7 @@ use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Shops;
 use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
@@ -66,7 +67,7 @@ final readonly class SwapSearch
     }
 
     /**
-     * Ranked substitutes: by kinship, near relatives of what someone cannot eat after the others; then least change in
+     * Ranked substitutes: by kinship, the commoner first, near relatives of what someone cannot eat after the others; then least change in
      * steps and body (to a quarter), nearest in aroma, fewest compensations. By numbers alone only where nothing nearer does.
      *
      * @return list<Swap>
@@ -120,6 +121,7 @@ final readonly class SwapSearch
             $this->task->reason->isNear($swap->ingredient),
             $swap->class + (int) !$this->keepsTheMainAxis($swap),
             $swap->class,
+            Shops::of($swap->ingredient)->value,
             round(4.0 * $this->task->reason->burden($swap->ingredient, $swap->grams)
                 / max(1e-9, $this->task->reason->burden($this->task->gone, $this->task->grams()))),
             round(4.0 * hypot($swap->taste->residual, self::BODY * $swap->misfit)),

@@ -71,7 +71,7 @@ final class AmountsAsSaidTest extends TestCase
     {
         $millilitres = static fn(ResolvedLine $line): ?float => $line->millilitres;
         self::assertSame([300.0, 100.0], array_map($millilitres, self::resolver()->entries('soy 3, mirin 1')));
-        self::assertSame([150.0, 300.0], array_map(
+        self::assertSame([150.0, 220.0], array_map(
             static fn(ResolvedLine $line): ?float => $line->grams?->value,
             self::resolver()->entries('3 eggs, 2 onions'),
         ));

@@ -13,6 +13,7 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Energy;
+use Vinculum\Ingredient\Shops;
 use Vinculum\Quantity\Measures;
 use Vinculum\Report\ConversionReport;
 use Vinculum\Report\SwapsReport;
@@ -168,7 +169,7 @@ final class SwapSearchTest extends TestCase
         }
     }
 
-    /** Handbook, "Substituting": by class, inside a class by residual, then aroma, then fewest compensations. */
+    /** Handbook, "Substituting": by class, inside a class the commoner first, then by residual, then aroma, then fewest compensations. */
     public function test_ranked_by_kinship_then_residual_to_a_quarter_then_aroma_then_compensations(): void
     {
         foreach ([2, 3, 5, 6] as $line) {
@@ -179,6 +180,7 @@ final class SwapSearchTest extends TestCase
                     // one that lets the main axis go by more than a step comes after its class
                     $one->class + (int) (abs($one->taste->steps[$one->taste->main?->value] ?? 0.0) > 1.0),
                     $one->class,
+                    Shops::of($one->ingredient)->value,
                     round(4 * hypot($one->taste->residual, 0.5 * $one->misfit)),
                     -$one->aromaSimilarity,
                     count($one->compensations),

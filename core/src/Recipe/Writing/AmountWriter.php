@@ -76,7 +76,9 @@ final class AmountWriter
         $notch = self::packs($line) === null ? self::fineNotch($measured, $count) : 1.0;
         $written = max(1.0, round($count / $notch)) * $notch;
         $text = self::written($line, $written, $measures);
-        $isFar = abs($written / $count - 1.0) > self::CLOSE && $measured->unit === null && self::packs($line) === null;
+        // what says what one weighs says it again
+        $isFar = ($line->written->forms !== [] || abs($written / $count - 1.0) > self::CLOSE)
+            && $measured->unit === null && self::packs($line) === null;
 
         return $isFar && $grams !== null ? self::withWeight($text, $grams) : $text;
     }
