@@ -4599,6 +4599,8 @@ export interface components {
             colour: string | null;
             /** @description null where a line is not understood */
             nutrition: components["schemas"]["Nutrition"] | null;
+            /** @description how sure that is */
+            nutrition_bands: components["schemas"]["NutritionBands"] | null;
             pungency: components["schemas"]["Pungency"];
             /** @description what the recipe says of how long it keeps, in the cook's words */
             keeping_claim: string | null;
@@ -5133,6 +5135,18 @@ export interface components {
             fibre: number;
             protein: number;
             salt: number;
+        };
+        /** @description How sure what 100 g hold is: each figure with its 90 % band, from the doubts about amounts and compositions. */
+        NutritionBands: {
+            energy_kj: components["schemas"]["Band"];
+            energy_kcal: components["schemas"]["Band"];
+            fat: components["schemas"]["Band"];
+            saturates: components["schemas"]["Band"];
+            carbohydrate: components["schemas"]["Band"];
+            sugars: components["schemas"]["Band"];
+            fibre: components["schemas"]["Band"];
+            protein: components["schemas"]["Band"];
+            salt: components["schemas"]["Band"];
         };
         /** @description What is learned of a cook's taste for a family, in steps. */
         Palate: {

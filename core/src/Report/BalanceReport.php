@@ -55,6 +55,7 @@ final readonly class BalanceReport extends Report
      * @param list<string>                                                             $letGo     axes that do not count for it
      * @param list<value-of<Axis>>                                                      $mayLetGo  axes of its style of which it holds nothing: whether they are to count is to be asked
      * @param NutritionReport|null $nutrition null where a line is not understood
+     * @param NutritionBandsReport|null $nutritionBands how sure that is
      * @param string|null                                                              $colour    about, as "#b3261a"; null where nothing in it has one
      * @param string|null $keepingClaim what the recipe says of how long it keeps, in the cook's words
      */
@@ -94,6 +95,7 @@ final readonly class BalanceReport extends Report
         public array $mayLetGo,
         public ?string $colour,
         public ?NutritionReport $nutrition,
+        public ?NutritionBandsReport $nutritionBands,
         public PungencyReport $pungency,
         public ?string $keepingClaim,
     ) {}
@@ -120,6 +122,7 @@ final readonly class BalanceReport extends Report
         $distance = $style?->target->distance($balance->taste);
         $steps = MethodReader::steps($recipe->method ?? []);
         $families = FamilyGuess::for($balance, $title);
+        $nutrition = NutritionReport::of($balance);
 
         return new self(
             $title,
@@ -165,7 +168,8 @@ final readonly class BalanceReport extends Report
                 $style?->target->missingFrom($balance->taste) ?? [],
             ),
             StandingReport::colour($balance, $recipe),
-            NutritionReport::of($balance),
+            $nutrition,
+            NutritionBandsReport::of($balance, $nutrition),
             PungencyReport::of($balance),
             KeepingClaim::in($recipe?->told() ?? []),
         );

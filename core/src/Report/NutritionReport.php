@@ -6,6 +6,7 @@ namespace Vinculum\Report;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Energy;
 use Vinculum\Ingredient\Saturates;
 use Vinculum\Recipe\Resolution\LineStatus;
@@ -41,10 +42,23 @@ final readonly class NutritionReport extends Report
                 ? 0.0
                 : Saturates::share($line->ingredient) * $line->mixture()->get(Component::Fat);
         }
+
+        return new self(...self::figures($mixture, $saturates));
+    }
+
+    /**
+     * The nine figures of 100 g, in the order of a declaration.
+     *
+     * @param float $saturates grams in the mixture
+     *
+     * @return list<float>
+     */
+    public static function figures(Mixture $mixture, float $saturates): array
+    {
         $in100g = 100.0 / $mixture->grams();
         $sugars = Energy::sugars($mixture) * $in100g;
 
-        return new self(
+        return [
             Energy::kilojoules($mixture) * $in100g,
             Energy::of($mixture) * $in100g,
             $mixture->percent(Component::Fat),
@@ -55,6 +69,6 @@ final readonly class NutritionReport extends Report
             $mixture->percent(Component::Fibre),
             $mixture->percent(Component::Protein),
             $mixture->percent(Component::Salt),
-        );
+        ];
     }
 }

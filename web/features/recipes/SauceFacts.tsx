@@ -8,16 +8,31 @@ import { say } from './sentences';
 type Nutrition = NonNullable<Balance['nutrition']>;
 
 /** In the order of a nutrition declaration; computed, so no more is told than its figures bear. */
-function inHundred(nutrition: Nutrition): string {
+function inHundred(nutrition: Nutrition, bands: Balance['nutrition_bands']): string {
   const grams = (value: number) => `${value < 10 ? fixed(value, 1) : Math.round(value)} g`;
+  const energy = say.kjKcal(Math.round(nutrition.energy_kj), Math.round(nutrition.energy_kcal));
   return [
-    say.kjKcal(Math.round(nutrition.energy_kj), Math.round(nutrition.energy_kcal)),
+    bands === null
+      ? energy
+      : say.withBand(energy, Math.round(bands.energy_kcal.low), Math.round(bands.energy_kcal.high)),
     say.fatOfWhichSaturates(grams(nutrition.fat), grams(nutrition.saturates)),
     say.carbohydrateOfWhichSugars(grams(nutrition.carbohydrate), grams(nutrition.sugars)),
     say.fibre(grams(nutrition.fibre)),
     say.protein(grams(nutrition.protein)),
     say.salt(grams(nutrition.salt)),
   ].join(' · ');
+}
+
+/** What a portion brings, in what is asked about most. */
+function aPortion(nutrition: Nutrition, grams: number): string {
+  const of = (value: number) => (value * grams) / 100;
+  return say.aPortionBrings(
+    Math.round(grams),
+    Math.round(of(nutrition.energy_kcal)),
+    fixed(of(nutrition.sugars), 1),
+    fixed(of(nutrition.fat), 1),
+    fixed(of(nutrition.salt), 1),
+  );
 }
 
 /** What harms stands out, whatever else is folded. */
@@ -86,7 +101,10 @@ export function SauceFacts({ report, family }: { report: Balance; family: string
       {open === 'nutrition' && report.nutrition !== null && (
         <p>
           <strong>{say.in100G}</strong>
-          {say.about(inHundred(report.nutrition))}
+          {say.about(inHundred(report.nutrition, report.nutrition_bands))}
+          {report.servings !== null && report.servings > 0 && (
+            <> {aPortion(report.nutrition, report.batch.grams / report.servings)}</>
+          )}
         </p>
       )}
       {open === 'cautions' && cautions.map((caution) => <CautionLine key={caution.code} caution={caution} />)}

@@ -237,6 +237,9 @@ export const say = {
   keep: 'Keep',
   added: (text: string) => `Added ${text}.`,
   versionIsBackUndoTakes: (number: number) => `Version ${number} is back. Undo takes it back.`,
+  withBand: (energy: string, low: number, high: number) => `${energy} (${low} to ${high})`,
+  aPortionBrings: (grams: number, kcal: number, sugars: string, fat: string, salt: string) =>
+    `A portion of ${grams} g: ${kcal} kcal, sugars ${sugars} g, fat ${fat} g, salt ${salt} g.`,
   kjKcal: (energyKj: number, energyKcal: number) => `${energyKj} kJ, ${energyKcal} kcal`,
   fatOfWhichSaturates: (fat: string, saturates: string) => `fat ${fat}, of which saturates ${saturates}`,
   carbohydrateOfWhichSugars: (carbohydrate: string, sugars: string) =>
