@@ -34,8 +34,8 @@ final readonly class NutritionBandsReport extends Report
         if ($figures === null) {
             return null;
         }
-        $values = array_values(get_object_vars($figures));
         $saturates = $figures->saturates / 100.0 * $balance->mixture->grams();
+        $values = NutritionReport::figures($balance->mixture, $saturates);
         $variances = array_fill(0, count($values), 0.0);
         foreach ($balance->formula->lines as $line) {
             $share = $line->ingredient === null ? 0.0 : Saturates::share($line->ingredient);
