@@ -14,9 +14,10 @@ final class MethodReader
     private const MOST_LETTERS = 12_000;
     private const MOST_SENTENCES = 500;
     private const LONGEST_TAG = 40;
+    private const THEN = '/,? then /iu';
     private const AND_HEAT = '/,? and (?:simmer|boil|bubble|reduce|cook)\b/iu';
     /** A sentence ends, or a lid goes on or off between two times. */
-    private const BETWEEN_SENTENCES = '/(?<=[.;!]) (?=\pL|\d)|,? then |(?<=\d|mins|minutes|min), (?=(?:un)?cover\b)|(?<=, cover), (?=simmer|cook|boil)/iu';
+    private const BETWEEN_SENTENCES = '/(?<=[.;!]) (?=\pL|\d)|(?<=\d|mins|minutes|min), (?=(?:un)?cover\b)|(?<=, cover), (?=simmer|cook|boil)/iu';
 
     /**
      * A line of text may hold several steps: each sentence that names a time is one. A line that ends in tags
@@ -164,10 +165,46 @@ final class MethodReader
     {
         $line = (string) preg_replace(['/\s+/u', '/^\d{1,2}[.)] /u'], [' ', ''], $line);
         $parts = preg_split(self::BETWEEN_SENTENCES, $line) ?: [];
-
-        $parts = array_merge([], ...array_map(self::byDeed(...), $parts));
+        foreach ([self::byTime(...), self::byDeed(...)] as $cut) {
+            $parts = array_merge([], ...array_map($cut, $parts));
+        }
 
         return array_values(array_filter(array_map(trim(...), $parts), static fn(string $part): bool => $part !== ''));
+    }
+
+    /**
+     * "Boil for 5 minutes, then simmer for 20" is two steps: each has a heat or a time of its own. "Cool, then jar" is one.
+     *
+     * @return list<string>
+     */
+    private static function byTime(string $sentence): array
+    {
+        preg_match_all(self::THEN, $sentence, $found, PREG_OFFSET_CAPTURE);
+        [$steps, $from, $cut] = [[], 0, 0];
+        $owns = null;
+        foreach ([...$found[0], ['', strlen($sentence)]] as [$then, $to]) {
+            $hasOwn = self::hasItsOwn(substr($sentence, $cut, $to - $cut));
+            if ($owns === true && $hasOwn) {
+                $steps[] = rtrim(substr($sentence, $from, $cut - $from), ', ');
+                $from = $cut;
+            }
+            $owns = $owns === true || $hasOwn;
+            $cut = $to + strlen($then);
+        }
+        $steps[] = substr($sentence, $from);
+
+        return array_map(self::withoutThen(...), $steps);
+    }
+
+    /** A step that begins where two were joined does not begin with the joint. */
+    private static function withoutThen(string $step): string
+    {
+        return (string) preg_replace('/,? then$/iu', '', $step);
+    }
+
+    private static function hasItsOwn(string $part): bool
+    {
+        return StepTime::in($part) !== null || StepDeed::of($part, '', false, null)->kind !== 'do';
     }
 
     /**
@@ -231,6 +268,7 @@ final class MethodReader
             self::pan($text),
             $line,
             $end->millilitres,
+            ThickEnd::in($text),
         );
     }
 

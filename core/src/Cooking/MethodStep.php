@@ -18,6 +18,7 @@ final readonly class MethodStep
      * @param Pan|null                     $pan     where it names one of its own
      * @param int                          $line    of the method it was read from, from 0; −1 for a stage's own heading
      * @param float|null           $downTo  millilitres that are left at the end, where it says so
+     * @param ThickEnd|null        $end     how thick it is at the end, where it says so
      */
     public function __construct(
         public string $text,
@@ -32,6 +33,7 @@ final readonly class MethodStep
         public ?Pan $pan = null,
         public int $line = -1,
         public ?float $downTo = null,
+        public ?ThickEnd $end = null,
     ) {}
 
     public function isAtTheHob(): bool

@@ -35,7 +35,9 @@ final class MethodWords
     public static function place(string $text, string $row): ?int
     {
         $forms = self::$forms[$row] ??= '/\b(?:' . implode('|', array_map(
-            static fn(string $word): string => preg_quote($word, '/') . '(?:s|es|ed|d|ing)?',
+            // leaves are on herbs
+            static fn(string $word): string => preg_quote($word, '/')
+                . ($word === 'leave' ? '(?:d)?' : '(?:s|es|ed|d|ing)?'),
             $row === 'heats' ? self::ofHeat() : FactsFile::named('times')[$row]->list('words'),
         )) . ')\b/iu';
 

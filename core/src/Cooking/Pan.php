@@ -12,8 +12,25 @@ final readonly class Pan
     /**
      * @param float|null $squareMetres open surface; null where only a volume is named
      * @param float|null $millilitres  brimful; null where the height is not named
+     * @param bool       $isAssumed    no recipe names it
      */
-    private function __construct(public ?float $squareMetres, public ?float $millilitres) {}
+    private function __construct(
+        public ?float $squareMetres,
+        public ?float $millilitres,
+        public bool $isAssumed = false,
+    ) {}
+
+    /** One that no recipe names. */
+    public static function assumed(float $centimetres): self
+    {
+        return new self(M_PI / 4.0 * $centimetres ** 2 / 1e4, null, true);
+    }
+
+    /** Its width; null where only a volume is named. */
+    public function centimetres(): ?float
+    {
+        return $this->squareMetres === null ? null : 100.0 * sqrt(4.0 * $this->squareMetres / M_PI);
+    }
 
     /** Null where neither a width nor a volume is named. */
     public static function parse(string $text): ?self

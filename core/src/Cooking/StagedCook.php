@@ -8,6 +8,7 @@ use Vinculum\Balance\CookingLosses;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\Volume;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\KitchenNumber;
 
@@ -22,8 +23,14 @@ final readonly class StagedCook
      * @param Formula $formula with the losses its stages make likely, where a pan and a time or an end point tell
      * @param list<CookedStage> $stages
      * @param list<string>      $notes
+     * @param Pan|null          $pan    that it was reckoned in, named or assumed
      */
-    private function __construct(public Formula $formula, public array $stages, public array $notes) {}
+    private function __construct(
+        public Formula $formula,
+        public array $stages,
+        public array $notes,
+        public ?Pan $pan,
+    ) {}
 
     /**
      * @param list<string>      $method as written, one step a line
@@ -36,7 +43,9 @@ final readonly class StagedCook
         [$pot, $all, $stages, $simmered] = [Mixture::nothing(), CookingLosses::none(), [], 0.0];
         $isHobKnown = false;
         $told = Stages::of($formula, $method, $titles);
-        $pan ??= self::panNamed($told);
+        $isMeasured = $formula->yieldText !== null || $formula->yield !== null;
+        $pan ??= self::panNamed($told)
+            ?? ($isMeasured ? null : AssumedPan::for($told, Volume::millilitres($formula->mixed())));
         foreach ($told as $stage) {
             $before = $pot;
             foreach ($stage->lines as $line) {
@@ -74,14 +83,19 @@ final readonly class StagedCook
             ];
         $isDried = $all->left->get(Component::Water) >= self::WORTH_A_WORD;
         $tells = ($isDried || $pan !== null && self::tells($stages)) && $formula->mixed()->get(Component::Water) > 0.0;
-        if ($formula->yieldText !== null || $formula->yield !== null) {
-            return new self($formula, $stages, [...$unread, ...self::besidesWater($formula, $all->left)]);
+        if ($isMeasured) {
+            return new self($formula, $stages, [...$unread, ...self::besidesWater($formula, $all->left)], $pan);
         }
         if (!$tells) {
-            return new self($formula, $stages, $unread);
+            return new self($formula, $stages, $unread, $pan);
         }
 
-        return new self($formula->losing($all), $stages, [...$unread, ...self::notes($stages, $all, $isHobKnown)]);
+        return new self(
+            $formula->losing($all),
+            $stages,
+            [...$unread, ...self::notes($stages, $all, $isHobKnown, $pan)],
+            $pan,
+        );
     }
 
     /**
@@ -121,7 +135,7 @@ final readonly class StagedCook
      *
      * @return list<string>
      */
-    private static function notes(array $stages, CookingLosses $losses, bool $isHobKnown): array
+    private static function notes(array $stages, CookingLosses $losses, bool $isHobKnown, ?Pan $pan): array
     {
         $notes = [];
         $gone = $losses->left->get(Component::Water);
@@ -144,11 +158,15 @@ final readonly class StagedCook
             }
         }
         $notes[] = sprintf(
-            'By its times and this pan about %s of water leaves (%s to %s): an estimate %s. Weigh the pan at the end and write "Yield:" to be sure.',
+            'By its words and %s about %s of water leaves (%s to %s): an estimate %s. %s',
+            $pan?->isAssumed === true ? sprintf('a pan of %d cm, which is assumed,', round((float) $pan->centimetres())) : 'this pan',
             KitchenNumber::grams($gone),
             KitchenNumber::grams(max(0.0, $gone - $half)),
             KitchenNumber::grams($gone + $half),
             $isHobKnown ? 'from cooks weighed in this pan' : 'for a hob nobody has measured',
+            $pan?->isAssumed === true
+                ? 'Name the pan, or weigh the sauce at the end and write "Yield:", to be surer.'
+                : 'Weigh the pan at the end and write "Yield:" to be sure.',
         );
 
         return [...$notes, ...self::alcohol($stages)];

@@ -8,6 +8,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
 use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /**
  * The stages of a formula: headings among its lines start them, a heading's own words may say how it is cooked ("Simmer
@@ -32,7 +33,11 @@ final class Stages
             $method,
             array_map(static fn(Stage $stage): string => (string) $stage->title, [...$hot, ...$cold]),
         );
-        [$cooked, $after] = self::atTheHob(MethodReader::steps($under[-1] ?? []));
+        $steps = MethodReader::steps($under[-1] ?? []);
+        if (count($hot) === 1 && $hot[0]->title === null && $hot[0]->lines !== [] && $steps !== [] && count($under) === 1) {
+            return self::byStep($hot[0]->lines, $cold, $steps);
+        }
+        [$cooked, $after] = self::atTheHob($steps);
         $stages = [];
         foreach ([...$hot, ...$cold] as $index => $stage) {
             $stages[] = $stage->with(
@@ -48,6 +53,47 @@ final class Stages
         return array_values(
             array_filter($stages, static fn(Stage $stage): bool => $stage->lines !== [] || $stage->steps !== []),
         );
+    }
+
+    /**
+     * Where nothing but the method says when things go in: a stage begins with each step that puts something in, and
+     * what goes in after the last heat is off it.
+     *
+     * @param non-empty-array<int, ResolvedLine> $lines
+     * @param list<Stage>                        $cold  of lines that are tagged
+     * @param non-empty-list<MethodStep>         $steps
+     *
+     * @return list<Stage>
+     */
+    private static function byStep(array $lines, array $cold, array $steps): array
+    {
+        $links = MethodLinks::of($steps, $lines);
+        $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
+        $lastHot = $hot === [] ? count($steps) : max($hot);
+        $stages = [];
+        foreach ($steps as $number => $step) {
+            $here = array_filter(
+                $lines,
+                static fn(int $line): bool => $links->stepOf($line) === $number,
+                ARRAY_FILTER_USE_KEY,
+            );
+            $isOff = $number > $lastHot;
+            $last = count($stages) - 1;
+            $isNew = $here !== [] || $last < 0 || $isOff && !$stages[$last]->isOffTheHeat && $cold !== [];
+            if (!$isNew) {
+                $stages[$last] = $stages[$last]->with($step);
+                continue;
+            }
+            $tagged = $isOff && $cold !== [] ? array_shift($cold) : null;
+            $stages[] = new Stage(
+                $tagged->title ?? ($isOff ? self::COLD_TITLE : null),
+                $here + ($tagged->lines ?? []),
+                [$step],
+                $isOff,
+            );
+        }
+
+        return [...$stages, ...$cold];
     }
 
     /**

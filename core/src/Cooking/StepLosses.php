@@ -15,6 +15,8 @@ use Vinculum\Quantity\Amount;
 final readonly class StepLosses
 {
     private const FRACTION_DOUBT = 0.1;
+    /** A cook stops at the end that is told, whatever the minutes were. */
+    private const END_WEIGHS = 0.65;
 
     /**
      * @param float                          $water   grams that leave, its band beside it
@@ -161,6 +163,10 @@ final readonly class StepLosses
         $found = $surface === null || $step->heat === null
             ? null
             : $step->evaporates($surface, $hob->heat($step->heat, $pan));
+        $thick = $step->isAtTheHob() && $step->openShare() > 0.5 ? $step->end?->waterLost($pot) : null;
+        if ($thick !== null) {
+            $found = self::drawnTo($found, $thick, $step->end->doubt ?? 0.0);
+        }
         if ($found === null) {
             return [0.0, ['low' => 0.0, 'high' => 0.0], false];
         }
@@ -170,6 +176,26 @@ final readonly class StepLosses
             ['low' => min($most, $found['low']), 'high' => min($most, $found['high'])],
             $found['value'] > $most + 1e-9,
         ];
+    }
+
+    /**
+     * What the minutes say, drawn to what the end of thickness asks for: each as sure as it is.
+     *
+     * @param array{value: float, low: float, high: float}|null $byTime
+     *
+     * @return array{value: float, low: float, high: float}
+     */
+    private static function drawnTo(?array $byTime, float $thick, float $doubt): array
+    {
+        $ofThick = max(1.0, $doubt * $thick);
+        $ofTime = $byTime === null ? INF : max(1.0, ($byTime['high'] - $byTime['low']) / 2.0 / Amount::NINETY_PERCENT);
+        $weight = $ofTime === INF ? 1.0 : max(self::END_WEIGHS, $ofTime ** 2 / ($ofTime ** 2 + $ofThick ** 2));
+        $value = $weight * $thick + (1.0 - $weight) * ($byTime['value'] ?? 0.0);
+        // where the two disagree, the band reaches towards both
+        $half = Amount::NINETY_PERCENT * sqrt($weight) * $ofThick
+            + 0.5 * abs($thick - ($byTime['value'] ?? $thick)) * min($weight, 1.0 - $weight) * 2.0;
+
+        return ['value' => $value, 'low' => max(0.0, $value - $half), 'high' => $value + $half];
     }
 
     /** What stays in a sieve: a share of the fibre, and the rest of the sauce that clings to it. */

@@ -163,7 +163,7 @@ final class MethodReaderTest extends TestCase
         self::assertStringContainsString('without scorching', $dry->notes[0]);
         self::assertEqualsWithDelta(350.0, Balance::of($dry->formula)->mixture->grams(), 1.0);
         $plain = self::formula(['1 kg water']);
-        self::assertSame($plain, StagedCook::of($plain, null, $steps)->formula, 'without a pan a time says nothing');
+        self::assertSame($plain, StagedCook::of($plain, null, ['Boil 5 minutes.'])->formula, 'a short boil in no pan says nothing');
     }
 
     /** @param list<string> $lines */

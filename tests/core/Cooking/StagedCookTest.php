@@ -194,7 +194,7 @@ final class StagedCookTest extends TestCase
     {
         $formula = self::formula(['500 g tomatoes', '20 g salt']);
 
-        self::assertFalse(Balance::of(StagedCook::of($formula, null, ['Simmer 20 minutes'])->formula)->isFinished);
+        self::assertFalse(Balance::of(StagedCook::of($formula, null, ['Simmer 8 minutes'])->formula)->isFinished);
         self::assertFalse(
             Balance::of(
                 StagedCook::of($formula, Pan::parse('24 cm'), ['Stir it', 'Rest overnight'])->formula,
@@ -282,7 +282,13 @@ final class StagedCookTest extends TestCase
 
         self::assertGreaterThan(50.0, $left(null, $method));
         self::assertEqualsWithDelta($left(Pan::parse('26 cm'), [$method[1]]), $left(null, $method), 1e-6);
-        self::assertSame(0.0, $left(null, [$method[1]]), 'where none is named, nothing is reckoned');
+        self::assertSame(0.0, $left(null, ['Simmer uncovered for 8 minutes']), 'where none is named, little is passed over');
+        self::assertEqualsWithDelta(
+            $left(Pan::parse('24 cm'), [$method[1]]),
+            $left(null, [$method[1]]),
+            1e-6,
+            'where none is named, one is assumed by the batch',
+        );
     }
 
     /** @param list<string> $lines */

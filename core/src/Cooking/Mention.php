@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Cooking;
+
+/** One thing, or several, that a sentence of a method names, and what it does with them. */
+final readonly class Mention
+{
+    /** They go in, or are worked at in the pot. */
+    public const PUTS = 'puts';
+    /** They are made ready. */
+    public const READIES = 'readies';
+    /** They come out again. */
+    public const TAKES_OUT = 'takes-out';
+    /** They are only spoken of. */
+    public const SPEAKS = 'speaks';
+
+    /**
+     * @param int        $step   from 0
+     * @param list<int>  $lines  of the formula
+     * @param 'puts'|'readies'|'takes-out'|'speaks' $does
+     * @param float|null $share  of each line, where it says so
+     * @param float|null $grams  of it, where it says so
+     * @param bool       $isRest what is left of it
+     * @param bool       $isMore more than the lines say
+     */
+    public function __construct(
+        public int $step,
+        public array $lines,
+        public string $does,
+        public ?float $share = null,
+        public ?float $grams = null,
+        public bool $isRest = false,
+        public bool $isMore = false,
+    ) {}
+
+    public function isOfAll(): bool
+    {
+        return $this->share === null && $this->grams === null && !$this->isRest;
+    }
+}

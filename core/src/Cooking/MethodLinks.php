@@ -1,0 +1,264 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Cooking;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+
+/**
+ * Which lines of a formula each step of its method uses: what goes in there, and how much of it; what is worked on; what
+ * comes out again. A thing that the method adds twice is divided; one that it never names goes in where the first
+ * things do, and is said to.
+ */
+final readonly class MethodLinks
+{
+    /** A share this small is nothing left. */
+    private const NOTHING = 0.005;
+    private const COLD = 'cold';
+    private const TO_TASTE = ['salt'];
+
+    /**
+     * @param array<int, array<int, float>> $puts     share of each line that goes in, by step
+     * @param array<int, list<int>>         $works    lines that a step only works on, by step
+     * @param array<int, list<int>>         $takesOut lines that come out again, by step
+     * @param list<int>                     $unnamed  lines that the method never names
+     */
+    private function __construct(
+        public array $puts,
+        public array $works,
+        public array $takesOut,
+        public array $unnamed,
+    ) {}
+
+    /**
+     * @param list<MethodStep>         $steps
+     * @param array<int, ResolvedLine> $lines by their place in the formula; headings are passed over
+     */
+    public static function of(array $steps, array $lines): self
+    {
+        $lines = array_filter($lines, static fn(ResolvedLine $line): bool => $line->status !== LineStatus::Heading);
+        if ($steps === [] || $lines === []) {
+            return new self([], [], [], array_keys($lines));
+        }
+        $mentions = MethodMentions::of($steps, $lines);
+        $left = array_fill_keys(array_keys($lines), 1.0);
+        [$puts, $works] = [[], []];
+        foreach (array_keys($steps) as $step) {
+            $here = array_values(array_filter($mentions, static fn(Mention $one): bool => $one->step === $step));
+            foreach (self::ofAll($steps[$step]->text, $step, $here, $mentions, $left) as $line) {
+                $puts[$step][$line] = $left[$line];
+                $left[$line] = 0.0;
+            }
+            foreach ($here as $mention) {
+                foreach (self::chosen($mention, $left, $mentions) as $line) {
+                    $share = self::share($mention, $line, $left[$line], $mentions, $lines[$line]);
+                    match (true) {
+                        $mention->does === Mention::PUTS && $share > self::NOTHING
+                            => $puts[$step][$line] = ($puts[$step][$line] ?? 0.0) + $share,
+                        default => $works[$step][] = $line,
+                    };
+                    $left[$line] -= $mention->does === Mention::PUTS ? $share : 0.0;
+                }
+            }
+        }
+        $unnamed = [];
+        foreach ($left as $line => $share) {
+            if ($share > self::NOTHING) {
+                $step = self::fitting($line, $lines[$line], $steps, $puts, $works, $share, $mentions);
+                $puts[$step][$line] = ($puts[$step][$line] ?? 0.0) + $share;
+                if ($share > 1.0 - self::NOTHING && !self::isMadeReady($line, $works)) {
+                    $unnamed[] = $line;
+                }
+            }
+        }
+        $out = self::takenOut($mentions, $puts);
+        foreach ($works as $step => $worked) {
+            $works[$step] = array_values(array_unique(array_diff(
+                $worked,
+                array_keys($puts[$step] ?? []),
+                $out[$step] ?? [],
+            )));
+        }
+
+        return new self($puts, array_filter($works), $out, $unnamed);
+    }
+
+    /** The step at which the first of a line goes in; null where there are no steps. */
+    public function stepOf(int $line): ?int
+    {
+        $steps = array_keys(array_filter($this->puts, static fn(array $lines): bool => isset($lines[$line])));
+
+        return $steps === [] ? null : min($steps);
+    }
+
+    /**
+     * What "everything" means at a step: all that is left, but for what it excepts and what the method adds by name
+     * later.
+     *
+     * @param list<Mention>     $here
+     * @param list<Mention>     $mentions
+     * @param array<int, float> $left
+     *
+     * @return list<int>
+     */
+    private static function ofAll(string $text, int $step, array $here, array $mentions, array $left): array
+    {
+        if (!MethodMentions::isOfEverything($text)) {
+            return [];
+        }
+        $isReady = array_filter($here, static fn(Mention $one): bool => $one->does === Mention::READIES) !== [];
+        $isPut = array_filter($here, static fn(Mention $one): bool => $one->does === Mention::PUTS) !== [];
+        if ($isReady && !$isPut) {
+            return [];
+        }
+        $named = MethodMentions::exceptAt($text) === null
+            ? []
+            : array_merge([], ...array_map(static fn(Mention $one): array => $one->lines, $here));
+        $named = [...$named, ...self::namedLater($step, $mentions)];
+
+        return array_keys(array_filter(
+            $left,
+            static fn(float $share, int $line): bool => $share > self::NOTHING && !in_array($line, $named, true),
+            ARRAY_FILTER_USE_BOTH,
+        ));
+    }
+
+    /**
+     * Of several lines that a word may mean, those that are not in yet and that no step adds by their own name later,
+     * where there are some.
+     *
+     * @param array<int, float> $left
+     * @param list<Mention>     $mentions
+     *
+     * @return list<int>
+     */
+    private static function chosen(Mention $mention, array $left, array $mentions): array
+    {
+        $open = array_filter($mention->lines, static fn(int $line): bool => $left[$line] > self::NOTHING);
+        $later = count($open) < 2 ? [] : self::namedLater($mention->step, $mentions);
+        $open = array_diff($open, $later) === [] ? $open : array_diff($open, $later);
+
+        return array_values($mention->does === Mention::PUTS && $open !== [] ? $open : $mention->lines);
+    }
+
+    /**
+     * @param list<Mention> $mentions
+     *
+     * @return list<int> lines that a later step adds by their own name
+     */
+    private static function namedLater(int $step, array $mentions): array
+    {
+        $named = [];
+        foreach ($mentions as $one) {
+            if ($one->step > $step && $one->does === Mention::PUTS && !$one->isMore && $one->isOfAll()) {
+                $named = [...$named, ...(count($one->lines) === 1 ? $one->lines : [])];
+            }
+        }
+
+        return $named;
+    }
+
+    /** @param list<Mention> $mentions */
+    private static function share(Mention $mention, int $line, float $left, array $mentions, ResolvedLine $of): float
+    {
+        if ($mention->isMore || $mention->does !== Mention::PUTS) {
+            return 0.0;
+        }
+        if ($mention->grams !== null && $of->grams !== null && $of->grams->value > 0.0) {
+            return min($left, $mention->grams / $of->grams->value);
+        }
+        if ($mention->share !== null) {
+            return min($left, $mention->share);
+        }
+        foreach ($mentions as $later) {
+            $isRest = $later->isRest && $later->step > $mention->step && $later->does === Mention::PUTS;
+            if ($isRest && in_array($line, $later->lines, true) && !$mention->isRest) {
+                // how much goes in first is not said
+                return min($left, 0.5);
+            }
+        }
+
+        return $left;
+    }
+
+    /**
+     * @param list<Mention>                 $mentions
+     * @param array<int, array<int, float>> $puts
+     *
+     * @return array<int, list<int>> lines that come out again, by step
+     */
+    private static function takenOut(array $mentions, array $puts): array
+    {
+        $out = [];
+        foreach ($mentions as $mention) {
+            foreach ($mention->does === Mention::TAKES_OUT ? $mention->lines : [] as $line) {
+                foreach ($puts as $step => $lines) {
+                    if ($step < $mention->step && isset($lines[$line])) {
+                        $out[$mention->step][$line] = $line;
+                    }
+                }
+            }
+        }
+
+        return array_map(array_values(...), $out);
+    }
+
+    /** @param array<int, list<int>> $works */
+    private static function isMadeReady(int $line, array $works): bool
+    {
+        return array_filter($works, static fn(array $lines): bool => in_array($line, $lines, true)) !== [];
+    }
+
+    /**
+     * Where a line goes in that no step puts in: what is cold after the last heat, salt and pepper where it is tasted,
+     * what was begun where it was, else with the first things.
+     *
+     * @param list<MethodStep>              $steps
+     * @param array<int, array<int, float>> $puts
+     * @param array<int, list<int>>         $works
+     * @param list<Mention>                 $mentions
+     */
+    private static function fitting(
+        int $line,
+        ResolvedLine $of,
+        array $steps,
+        array $puts,
+        array $works,
+        float $share,
+        array $mentions,
+    ): int {
+        $begun = array_keys(array_filter($puts, static fn(array $lines): bool => isset($lines[$line])));
+        if ($share < 1.0 - self::NOTHING && $begun !== []) {
+            return max($begun);
+        }
+        foreach ($mentions as $mention) {
+            // what comes out was in
+            if ($mention->does === Mention::TAKES_OUT && in_array($line, $mention->lines, true)) {
+                $before = array_filter(array_keys($puts), static fn(int $step): bool => $step < $mention->step);
+
+                return $before === [] ? 0 : max($before);
+            }
+        }
+        $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
+        $lastHot = $hot === [] ? -1 : max($hot);
+        if (in_array(self::COLD, $of->written->tags, true)) {
+            return min($lastHot + 1, count($steps) - 1);
+        }
+        $isSeasoning = $of->grams === null && array_intersect(self::TO_TASTE, $of->ingredient->kinds ?? []) !== [];
+        if ($isSeasoning || $of->status === LineStatus::ToTaste) {
+            foreach (array_reverse($steps, true) as $number => $step) {
+                if (FactsFile::named('doing')['tastes']->isSaidIn($step->text, 'words')) {
+                    return $number;
+                }
+            }
+        }
+        $ready = array_keys(array_filter($works, static fn(array $lines): bool => in_array($line, $lines, true)));
+        $from = $ready === [] ? 0 : min($ready);
+        $steps = array_filter(array_keys($puts), static fn(int $step): bool => $step >= $from);
+
+        return $steps === [] ? $from : min($steps);
+    }
+}

@@ -1,0 +1,244 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Cooking;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\NameWords;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\Cursor;
+use Vinculum\Recipe\Parser\Lexer;
+use Vinculum\Recipe\Parser\NumberGrammar;
+use Vinculum\Recipe\Parser\QuantityGrammar;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+
+/** Which lines of a formula each sentence of its method names, and what it does with them (doing.ini). */
+final class MethodMentions
+{
+    private const DOES = [Mention::PUTS, Mention::READIES, Mention::TAKES_OUT, Mention::SPEAKS];
+    /** A share or an amount is said this many words before the thing. */
+    private const WORDS_BEFORE = 6;
+    /** Where a sentence tells to: at its beginning, behind a comma, "and", "then". */
+    private const TOLD = '/(?:^|[,;:.(]\s*|\b(?:and|then|to|or|now|next|meanwhile|gently|finely|roughly|lightly|thinly|quickly|carefully|just|also|coarsely|slowly|immediately|first)\s+)$/iu';
+    /** "juice the lime", not "zest and juice, then cool". */
+    private const AT_A_THING = '/^\s+(?:the|a|an|your|them|it|both|half|all|each|\d)\b/iu';
+    private const MOST_OF = ['most' => 0.75, 'some' => 0.3, 'half' => 0.5];
+
+    private function __construct() {}
+
+    /**
+     * @param list<MethodStep>         $steps
+     * @param array<int, ResolvedLine> $lines by their place in the formula
+     *
+     * @return list<Mention>
+     */
+    public static function of(array $steps, array $lines): array
+    {
+        $things = ThingWords::of($lines);
+        $mentions = [];
+        foreach ($steps as $number => $step) {
+            array_push($mentions, ...self::inSentence($number, $step->text, $things, $lines));
+        }
+
+        return $mentions;
+    }
+
+    /** Whether a sentence says of everything, and of which lines it does not. */
+    public static function isOfEverything(string $text): bool
+    {
+        return FactsFile::named('doing')['everything']->isSaidIn($text, 'words');
+    }
+
+    /** Where "except" stands in a sentence; null where it does not. */
+    public static function exceptAt(string $text): ?int
+    {
+        $row = FactsFile::named('doing')['except'];
+
+        return preg_match("/{$row->pattern('words')}/iu", $text, $found, PREG_OFFSET_CAPTURE) === 1 ? $found[0][1] : null;
+    }
+
+    /**
+     * @param array<int, ResolvedLine> $lines
+     *
+     * @return list<Mention>
+     */
+    private static function inSentence(int $step, string $text, ThingWords $things, array $lines): array
+    {
+        preg_match_all('/[\pL\d][\pL\d\'’%]*/u', $text, $found, PREG_OFFSET_CAPTURE);
+        $offsets = array_column($found[0], 1);
+        $words = array_map(static fn(string $word): string => NameWords::of($word)[0] ?? '', array_column($found[0], 0));
+        $names = Catalogue::shipped()->names();
+        $except = self::isOfEverything($text) ? self::exceptAt($text) : null;
+        [$named, $mentions] = [[], []];
+        for ($at = 0; $at < count($words); $at += $taken) {
+            [$taken, $meant] = $words[$at] === ''
+                ? [1, []]
+                : $things->at($words, $at, $names->isWhole(...));
+            if ($meant !== []) {
+                $last = $at + $taken - 1;
+                $named[$offsets[$at]] = [$meant, $offsets[$last] + strlen((string) $found[0][$last][0]), $taken];
+            }
+        }
+        $verbs = self::verbs($text, $named);
+        foreach ($named as $place => [$meant]) {
+            // what is done is no thing: "salt the water", "oil a tin"
+            if (!in_array($place, array_column($verbs, 0), true)) {
+                $between = array_filter(
+                    $verbs,
+                    static fn(array $verb): bool => $verb[0] > $except && $verb[0] < $place,
+                );
+                $isExcepted = $except !== null && $place > $except && $between === [];
+                $does = $isExcepted ? Mention::SPEAKS : self::does($text, $verbs, $place);
+                $mentions[] = self::mention($step, $meant, $does, substr($text, 0, $place), $lines);
+            }
+        }
+
+        return $mentions;
+    }
+
+    /**
+     * @param list<int>                $meant
+     * @param 'puts'|'readies'|'takes-out'|'speaks' $does
+     * @param array<int, ResolvedLine> $lines
+     */
+    private static function mention(int $step, array $meant, string $does, string $before, array $lines): Mention
+    {
+        $words = preg_split('/\s+/u', trim($before)) ?: [];
+        $near = implode(' ', array_slice($words, -self::WORDS_BEFORE));
+        // only what is said of this very thing: "half the sugar", not "half the sugar and the salt"
+        $near = (string) preg_replace('/^.*(?:[,;.(]|\b(?:and|with|in|into|to|or|over)\b)/iu', '', $near);
+        $doing = FactsFile::named('doing');
+        [$share, $grams] = self::amount($near, $lines[$meant[0]]);
+
+        return new Mention(
+            $step,
+            $meant,
+            $does,
+            $share,
+            $grams,
+            $doing['rest']->isSaidIn($near, 'words'),
+            $doing['more']->isSaidIn($near, 'words'),
+        );
+    }
+
+    /** @return array{float|null, float|null} a share of the line, or grams of it */
+    private static function amount(string $near, ResolvedLine $line): array
+    {
+        foreach (self::MOST_OF as $word => $share) {
+            if (preg_match("/\\b{$word}\\b(?:\\s+of)?(?:\\s+the|\\s+your)?\\s*$/iu", $near) === 1) {
+                return [$share, null];
+            }
+        }
+        if (preg_match('/\d|\b(?:third|quarter|thirds|quarters|half|fifth)\b/iu', $near) !== 1) {
+            return [null, null];
+        }
+        $tokens = Lexer::tokens($near);
+        foreach (array_keys($tokens) as $at) {
+            $cursor = new Cursor(array_slice($tokens, $at));
+            $amount = (new QuantityGrammar(Measures::Metric))->quantity($cursor);
+            if ($amount?->unit !== null && !$amount->unit->isVague() && $amount->isSensible()) {
+                $density = $line->ingredient?->portions->density;
+                $millilitres = $amount->unit->millilitres;
+
+                return [null, $amount->unit->grams !== null
+                    ? $amount->middle() * $amount->unit->grams
+                    : ($density === null || $millilitres === null ? null : $amount->middle() * $millilitres * $density)];
+            }
+            $range = NumberGrammar::range(new Cursor(array_slice($tokens, $at)));
+            if ($range !== null && $range[1] > 0.0 && $range[1] < 1.0) {
+                return [($range[0] + $range[1]) / 2.0, null];
+            }
+        }
+
+        return [null, null];
+    }
+
+    /**
+     * @param list<array{int, 'puts'|'readies'|'takes-out'|'speaks'}> $verbs
+     *
+     * @return 'puts'|'readies'|'takes-out'|'speaks'
+     */
+    private static function does(string $text, array $verbs, int $at): string
+    {
+        $before = array_values(array_filter($verbs, static fn(array $verb): bool => $verb[0] < $at));
+        $does = $before !== [] ? end($before)[1] : ($verbs[0][1] ?? Mention::PUTS);
+        if ($does === Mention::READIES) {
+            foreach ($verbs as [$place, $after]) {
+                $said = substr($text, $place);
+                if ($place > $at && $after === Mention::PUTS && self::saysThem($said)) {
+                    return Mention::PUTS;
+                }
+            }
+        }
+
+        return $does;
+    }
+
+    /** "slice the onions and put them in a pan" */
+    private static function saysThem(string $said): bool
+    {
+        $row = FactsFile::named('doing')['them'];
+
+        return preg_match("/^\\S+(?:\\s+\\S+){0,2}?\\s+{$row->pattern('words')}/iu", $said) === 1;
+    }
+
+    /**
+     * @param array<int, array{list<int>, int, int}> $named things by their place, with where they end and how many words
+     *     they take
+     *
+     * @return list<array{int, 'puts'|'readies'|'takes-out'|'speaks'}> each with its place, in order
+     */
+    private static function verbs(string $text, array $named): array
+    {
+        $doubtful = FactsFile::named('doing')['also-things'];
+        $mostly = FactsFile::named('doing')['mostly-things']->list('words');
+        $verbs = [];
+        foreach (self::DOES as $does) {
+            $pattern = self::pattern($does);
+            preg_match_all($pattern, $text, $found, PREG_OFFSET_CAPTURE);
+            foreach ($found[0] as [$word, $place]) {
+                foreach ($named as $from => [, $to, $words]) {
+                    // "fish sauce" and "lime juice" are things, whatever their words do elsewhere
+                    if ($words > 1 && $place >= $from && $place < $to) {
+                        continue 2;
+                    }
+                }
+                $isThing = in_array(mb_strtolower($word), $doubtful->list('words'), true);
+                $after = substr($text, $place + strlen($word));
+                $isTold = preg_match(self::TOLD, substr($text, 0, $place)) === 1
+                    && (!in_array(mb_strtolower($word), $mostly, true) || preg_match(self::AT_A_THING, $after) === 1);
+                if (!$isThing || $isTold) {
+                    $verbs[$place] ??= [$place, $does];
+                }
+            }
+        }
+        ksort($verbs);
+
+        return array_values($verbs);
+    }
+
+    private static function pattern(string $does): string
+    {
+        /** @var array<string, string> $known */
+        static $known = [];
+        if (!isset($known[$does])) {
+            $words = FactsFile::named('doing')[$does]->list('words');
+            usort($words, static fn(string $one, string $other): int => strlen($other) <=> strlen($one));
+            $known[$does] = '/\b(?:' . implode('|', array_map(static function (string $word): string {
+                // "fry" fries, "bake" baking, "chop" chopped
+                $stem = preg_quote($word, '/');
+
+                return match (true) {
+                    str_contains($word, ' ') => $stem,
+                    str_ends_with($word, 'y') => substr($stem, 0, -1) . '(?:y|ies|ied|ying)',
+                    str_ends_with($word, 'e') => "{$stem}(?:s|d)?|" . substr($stem, 0, -1) . 'ing',
+                    default => $stem . '(?:s|es|ed|ing)?|' . $stem . preg_quote(mb_substr($word, -1), '/') . '(?:ed|ing)',
+                };
+            }, $words)) . ')(?![\pL\d])/iu';
+        }
+
+        return $known[$does];
+    }
+}

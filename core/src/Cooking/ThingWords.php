@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Cooking;
+
+use Vinculum\Chemistry\Component;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+use Vinculum\Ingredient\NameWords;
+use Vinculum\Ingredient\Texture;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+
+/** By which words a method may mean each line of a formula: its whole name, its last word, its first; or many at once. */
+final readonly class ThingWords
+{
+    private const LONGEST = 5;
+    /** A name as it stands, the thing it ends with, the thing it comes from. */
+    private const WHOLE = 3;
+    private const HEAD = 2;
+    private const FIRST = 1;
+    private const GROUP = 0;
+
+    /**
+     * @param array<string, array<int, int>> $meant  how well by line, by words
+     * @param array<int, ResolvedLine>       $lines
+     */
+    private function __construct(private array $meant, private array $lines) {}
+
+    /** @param array<int, ResolvedLine> $lines */
+    public static function of(array $lines): self
+    {
+        $meant = [];
+        foreach ($lines as $number => $line) {
+            $names = [
+                $line->written->name,
+                ...($line->ingredient === null ? [] : [$line->ingredient->name, ...$line->ingredient->aliases]),
+            ];
+            foreach ($names as $at => $name) {
+                $words = self::telling(NameWords::of($name));
+                if ($words === []) {
+                    continue;
+                }
+                self::mean($meant, $words, $number, self::WHOLE);
+                // how else it is called says how it may be called here; its own words say what it is
+                if ($at <= 1 && count($words) > 1) {
+                    $last = (string) end($words);
+                    // "the zest" of a fruit
+                    if ($line->ingredient?->partOfFruit() !== null) {
+                        self::mean($meant, [$last], $number, self::FIRST);
+                    }
+                    self::mean($meant, [self::isGeneric($last) ? $words[0] : $last], $number, self::isGeneric($last) ? self::FIRST : self::HEAD);
+                }
+            }
+        }
+        foreach (FactsFile::named('doing') as $key => $row) {
+            foreach (str_starts_with((string) $key, 'of-') ? $row->list('words') : [] as $word) {
+                foreach ($lines as $number => $line) {
+                    if (self::isOf($line, $row)) {
+                        self::mean($meant, NameWords::of($word), $number, self::GROUP);
+                    }
+                }
+            }
+        }
+
+        return new self($meant, $lines);
+    }
+
+    /**
+     * What words at a place of a sentence mean: as many of them as mean something, and the lines.
+     *
+     * @param list<string>           $words  of the sentence, as NameWords gives them
+     * @param callable(string): bool $isName whether some words are the name of anything at all
+     *
+     * @return array{int, list<int>} words taken, and lines; no lines where the words name another thing
+     */
+    public function at(array $words, int $at, callable $isName): array
+    {
+        for ($count = min(self::LONGEST, count($words) - $at); $count > 0; --$count) {
+            $said = implode(' ', array_slice($words, $at, $count));
+            $meant = $this->meant[$said] ?? [];
+            if ($meant !== []) {
+                return [$count, array_keys($meant, max($meant), true)];
+            }
+            if ($count > 1 && $isName($said)) {
+                return [$count, []];
+            }
+        }
+
+        return [1, []];
+    }
+
+    /**
+     * @param array<string, array<int, int>> $meant
+     * @param list<string>                   $words
+     */
+    private static function mean(array &$meant, array $words, int $line, int $howWell): void
+    {
+        $said = implode(' ', $words);
+        $meant[$said][$line] = max($meant[$said][$line] ?? 0, $howWell);
+    }
+
+    /**
+     * @param list<string> $words
+     *
+     * @return list<string>
+     */
+    private static function telling(array $words): array
+    {
+        $telling = array_values(array_filter($words, static fn(string $word): bool => !NameWords::isDescriptor($word)));
+
+        return $telling === [] ? $words : $telling;
+    }
+
+    private static function isGeneric(string $word): bool
+    {
+        return in_array($word, FactsFile::named('words')['generic']->list('words'), true);
+    }
+
+    private static function isOf(ResolvedLine $line, Row $row): bool
+    {
+        $ingredient = $line->ingredient;
+        if ($ingredient === null || array_intersect($row->list('but_roles'), $ingredient->roles) !== []) {
+            return false;
+        }
+        $isLiquid = $ingredient->portions->texture === Texture::Liquid;
+        $mixture = $ingredient->composition->mixture;
+
+        return !($isLiquid && $row->has('but_texture')) && (
+            array_intersect($row->list('kinds'), $ingredient->kinds) !== []
+            || array_intersect($row->list('roles'), $ingredient->roles) !== []
+            || in_array($ingredient->kind(), $row->list('names'), true)
+            || $row->has('with') && $mixture->get(Component::CapsaicinoidHeat) > 0.0
+            || $row->has('texture') && $isLiquid
+            || $row->has('dry_at_most') && !$isLiquid && $mixture->percent(Component::Water) <= $row->number('dry_at_most')
+        );
+    }
+}
