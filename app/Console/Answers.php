@@ -9,18 +9,22 @@ use Vinculum\Balance\Formula;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Balance\Treatment;
 use Vinculum\Cooking\CookedStage;
+use Vinculum\Cooking\KeepingClaim;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Correction\CorrectionSetup;
+use Vinculum\CookSession\CookSheet;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Keeping\Cautions;
 use Vinculum\Keeping\Keep;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Report\AdviceReport;
 use Vinculum\Report\BalanceReport;
 use Vinculum\Report\ConversionReport;
+use Vinculum\Report\CookSheetReport;
 use Vinculum\Report\IngredientReport;
 use Vinculum\Report\KeepReport;
 use Vinculum\Report\ScaleReport;
@@ -48,6 +52,7 @@ final class Answers
             'convert' => self::convert($call),
             'scale' => self::scale($call),
             'keep' => self::keep($call),
+            'cook' => self::cook($call),
             'ingredients' => self::ingredients($call),
             'styles' => self::styles(),
             default => throw WrongCall::unknownCommand($call->command),
@@ -170,6 +175,32 @@ final class Answers
         return new Answer($report, Printout::keep($keep, $report->keepingClaim));
     }
 
+    private static function cook(Call $call): Answer
+    {
+        [$recipe, $style, $balance, , $pan] = self::weigh($call);
+        $scale = null;
+        if ($call->isResized()) {
+            $scale = Scale::of(
+                $balance->formula,
+                $call->wanted($balance->formula, Catalogue::shipped(), $recipe->servings),
+                new ScaleSetting($call->measures(), $style?->target, $recipe->pan, implode(' ', $recipe->method)),
+            );
+            [, $balance] = $scale->balances();
+            $staged = self::stagedCook($scale->after->uncooked(), $recipe);
+            [$pan, $recipe] = [$staged->pan, $recipe->withNotes($staged->notes)];
+        }
+        $sheet = CookSheet::of($balance, $recipe->method, $scale, $pan, $call->measures(), !$call->hasNoScale());
+        $report = CookSheetReport::of(
+            $sheet,
+            $scale,
+            KeepingClaim::in($recipe->told()),
+            [...Cautions::for($balance), ...Keep::of($balance)->cautions],
+            [...$recipe->notes, ...self::notesOnStyle($recipe, $call)],
+        );
+
+        return new Answer($report, Printout::cook($recipe->title, $sheet, $report) . Printout::notes($report->notes));
+    }
+
     private static function ingredients(Call $call): Answer
     {
         $catalogue = Catalogue::shipped();
@@ -205,7 +236,18 @@ final class Answers
         );
     }
 
-    /** @return array{Recipe, StyleFamily|null, Balance, list<CookedStage>} */
+    private static function stagedCook(Formula $formula, Recipe $recipe): StagedCook
+    {
+        return StagedCook::of(
+            $formula,
+            $recipe->pan === null ? null : Pan::parse($recipe->pan),
+            $recipe->method,
+            null,
+            $recipe->stages(),
+        );
+    }
+
+    /** @return array{Recipe, StyleFamily|null, Balance, list<CookedStage>, Pan|null} */
     private static function weigh(Call $call): array
     {
         $recipe = RecipeReader::read($call->contents())->lettingGo($call->letGo());
@@ -213,23 +255,22 @@ final class Answers
         $whole = Formula::fromTexts($texts, Catalogue::shipped(), $call->measures(), $recipe->yield);
         $formula = $whole->ofIngredients();
         $recipe = $recipe->withNotes($whole->sizesSaid());
-        $cook = StagedCook::of(
-            $formula,
-            $recipe->pan === null ? null : Pan::parse($recipe->pan),
-            $recipe->method,
-            null,
-            $recipe->stages(),
-        );
+        $cook = self::stagedCook($formula, $recipe);
         $key = $call->style() ?? $recipe->style;
         $style = $key !== null && StyleBook::has($key)
             ? StyleBook::get($key)->lettingGo($recipe->letGo)
             : null;
 
         return [
-            $call->command === 'scale' ? $recipe : $recipe->withNotes($cook->notes),
+            // at another size other amounts of water leave
+            $call->command === 'scale' || $call->isResized() ? $recipe : $recipe->withNotes($cook->notes),
             $style,
-            Balance::of($cook->formula, self::treatment($recipe, $call)),
-            $cook->stages,
+            Balance::of(
+                $call->isMixed() ? $formula->uncooked() : $cook->formula,
+                self::treatment($recipe, $call),
+            ),
+            $call->isMixed() ? [] : $cook->stages,
+            $cook->pan,
         ];
     }
 

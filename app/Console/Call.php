@@ -30,6 +30,7 @@ final readonly class Call
             '--style' => true,
             '--measures' => true,
             '--stdin' => false,
+            '--mixed' => false,
             '--let-go' => true,
         ],
         'advise' => [
@@ -37,6 +38,7 @@ final readonly class Call
             '--style' => true,
             '--measures' => true,
             '--stdin' => false,
+            '--mixed' => false,
             '--let-go' => true,
             '--with' => true,
             '--most' => true,
@@ -48,6 +50,7 @@ final readonly class Call
             '--style' => true,
             '--measures' => true,
             '--stdin' => false,
+            '--mixed' => false,
             '--let-go' => true,
             '--line' => true,
             '--for' => true,
@@ -58,10 +61,24 @@ final readonly class Call
             '--style' => true,
             '--measures' => true,
             '--stdin' => false,
+            '--mixed' => false,
             '--let-go' => true,
             '--for' => true,
         ],
         'scale' => [
+            '--json' => false,
+            '--style' => true,
+            '--measures' => true,
+            '--stdin' => false,
+            '--mixed' => false,
+            '--let-go' => true,
+            '--to' => true,
+            '--factor' => true,
+            '--have' => true,
+            '--serves' => true,
+            '--portion' => true,
+        ],
+        'cook' => [
             '--json' => false,
             '--style' => true,
             '--measures' => true,
@@ -72,12 +89,14 @@ final readonly class Call
             '--have' => true,
             '--serves' => true,
             '--portion' => true,
+            '--no-scale' => false,
         ],
         'keep' => [
             '--json' => false,
             '--style' => true,
             '--measures' => true,
             '--stdin' => false,
+            '--mixed' => false,
             '--let-go' => true,
             '--ph' => true,
             '--water-activity' => true,
@@ -86,13 +105,17 @@ final readonly class Call
         'styles' => ['--json' => false],
     ];
 
-    /** @param array<string, string> $values of the options that take one */
+    /**
+     * @param array<string, string> $values of the options that take one
+     * @param array<string, true>   $flags  of those that take none
+     */
     private function __construct(
         public string $command,
         public bool $isJson,
         private bool $isStdin,
         private ?string $file,
         private array $values,
+        private array $flags = [],
     ) {}
 
     /**
@@ -122,7 +145,7 @@ final readonly class Call
             }
         }
 
-        return new self($command, isset($flags['--json']), isset($flags['--stdin']), $file, $values);
+        return new self($command, isset($flags['--json']), isset($flags['--stdin']), $file, $values, $flags);
     }
 
     /** @throws WrongCall */
@@ -299,6 +322,24 @@ final readonly class Call
      *
      * @throws WrongCall
      */
+    /** Whether another size is asked for. */
+    public function isResized(): bool
+    {
+        return array_intersect(['--to', '--factor', '--have', '--serves'], array_keys($this->values)) !== [];
+    }
+
+    /** Whether the cook cannot weigh. */
+    public function hasNoScale(): bool
+    {
+        return isset($this->flags['--no-scale']);
+    }
+
+    /** Whether the figures are to be of everything mixed, whatever the method boils away. */
+    public function isMixed(): bool
+    {
+        return isset($this->flags['--mixed']);
+    }
+
     public function wanted(Formula $formula, Catalogue $catalogue, ?int $servings = null): TargetSize
     {
         $given = array_values(array_intersect(['--to', '--factor', '--have', '--serves'], array_keys($this->values)));

@@ -12,12 +12,14 @@ use Vinculum\Chemistry\Solids;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Correction\Addition;
 use Vinculum\Correction\Advice;
+use Vinculum\CookSession\CookSheet;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Keeping\Keep;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Report\ConversionReport;
+use Vinculum\Report\CookSheetReport;
 use Vinculum\Scaling\Scale;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
@@ -215,6 +217,39 @@ final class Printout
         }
 
         return $text;
+    }
+
+    /** The sheet as it is laid by the stove: what to get ready, then each step under its number. */
+    public static function cook(string $title, CookSheet $sheet, CookSheetReport $report): string
+    {
+        $out = ($title === '' ? 'Untitled' : $title) . "\n\nGet ready\n";
+        foreach ($sheet->ready as $one) {
+            $out .= "  [ ] {$one->says}\n";
+        }
+        foreach ($sheet->steps as $number => $step) {
+            $out .= sprintf("\n%d. %s\n", $number + 1, $step->step->text);
+            foreach ($step->uses as $one) {
+                $out .= $one->share > 0.0 ? "     {$one->says}\n" : '';
+            }
+            $out .= $step->lookFrom === null ? '' : sprintf("     Look from minute %d.\n", (int) round($step->lookFrom));
+            $out .= $step->meanwhile === null ? '' : "     Meanwhile: {$step->meanwhile}\n";
+            foreach ($step->cautions as $caution) {
+                $out .= "     ! {$caution->text}\n";
+            }
+        }
+        $finished = $report->finished;
+        $out .= sprintf(
+            "\nIt comes to about %s (%s to %s), %s.\n",
+            KitchenNumber::grams($finished['grams']),
+            KitchenNumber::grams($finished['low']),
+            KitchenNumber::grams($finished['high']),
+            KitchenNumber::millilitres($finished['millilitres']),
+        );
+        foreach ($report->fill as $fill) {
+            $out .= sprintf("%d × %d ml, each filled to %d ml.\n", $fill['count'], $fill['container_ml'], $fill['filled_ml']);
+        }
+
+        return $out . ($report->keepingClaim === null ? '' : "The recipe says of keeping: {$report->keepingClaim}\n");
     }
 
     /** @param list<Ingredient> $ingredients */

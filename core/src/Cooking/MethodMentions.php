@@ -68,7 +68,10 @@ final class MethodMentions
     {
         preg_match_all('/[\pL\d][\pL\d\'’%]*/u', $text, $found, PREG_OFFSET_CAPTURE);
         $offsets = array_column($found[0], 1);
-        $words = array_map(static fn(string $word): string => NameWords::of($word)[0] ?? '', array_column($found[0], 0));
+        $words = array_map(
+            static fn(string $word): string => NameWords::of($word)[0] ?? '',
+            array_column($found[0], 0),
+        );
         $names = Catalogue::shipped()->names();
         $except = self::isOfEverything($text) ? self::exceptAt($text) : null;
         [$named, $mentions] = [[], []];
@@ -226,15 +229,17 @@ final class MethodMentions
         if (!isset($known[$does])) {
             $words = FactsFile::named('doing')[$does]->list('words');
             usort($words, static fn(string $one, string $other): int => strlen($other) <=> strlen($one));
-            $known[$does] = '/\b(?:' . implode('|', array_map(static function (string $word): string {
+            // what was chopped is not chopped again: "tip in the chopped vegetables"
+            $past = $does === Mention::READIES ? '' : '|ed';
+            $known[$does] = '/\b(?:' . implode('|', array_map(static function (string $word) use ($past): string {
                 // "fry" fries, "bake" baking, "chop" chopped
                 $stem = preg_quote($word, '/');
 
                 return match (true) {
                     str_contains($word, ' ') => $stem,
-                    str_ends_with($word, 'y') => substr($stem, 0, -1) . '(?:y|ies|ied|ying)',
-                    str_ends_with($word, 'e') => "{$stem}(?:s|d)?|" . substr($stem, 0, -1) . 'ing',
-                    default => $stem . '(?:s|es|ed|ing)?|' . $stem . preg_quote(mb_substr($word, -1), '/') . '(?:ed|ing)',
+                    str_ends_with($word, 'y') => substr($stem, 0, -1) . '(?:y|ies|ying' . ($past === '' ? '' : '|ied') . ')',
+                    str_ends_with($word, 'e') => "{$stem}(?:s" . ($past === '' ? '' : '|d') . ')?|' . substr($stem, 0, -1) . 'ing',
+                    default => "{$stem}(?:s|es|ing{$past})?|{$stem}" . preg_quote(mb_substr($word, -1), '/') . "(?:ing{$past})",
                 };
             }, $words)) . ')(?![\pL\d])/iu';
         }

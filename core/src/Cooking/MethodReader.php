@@ -14,10 +14,10 @@ final class MethodReader
     private const MOST_LETTERS = 12_000;
     private const MOST_SENTENCES = 500;
     private const LONGEST_TAG = 40;
-    private const THEN = '/,? then /iu';
+    private const THEN = '/,? then |(?<=;) /iu';
     private const AND_HEAT = '/,? and (?:simmer|boil|bubble|reduce|cook)\b/iu';
     /** A sentence ends, or a lid goes on or off between two times. */
-    private const BETWEEN_SENTENCES = '/(?<=[.;!]) (?=\pL|\d)|(?<=\d|mins|minutes|min), (?=(?:un)?cover\b)|(?<=, cover), (?=simmer|cook|boil)/iu';
+    private const BETWEEN_SENTENCES = '/(?<=[.!]) (?=\pL|\d)|(?<=\d|mins|minutes|min), (?=(?:un)?cover\b)|(?<=, cover), (?=simmer|cook|boil)/iu';
 
     /**
      * A line of text may hold several steps: each sentence that names a time is one. A line that ends in tags
@@ -204,7 +204,8 @@ final class MethodReader
 
     private static function hasItsOwn(string $part): bool
     {
-        return StepTime::in($part) !== null || StepDeed::of($part, '', false, null)->kind !== 'do';
+        return StepTime::in($part) !== null
+            || in_array(StepDeed::of($part, '', false, null)->kind, ['heat', 'reduce'], true);
     }
 
     /**

@@ -70,6 +70,7 @@ final class Stages
         $links = MethodLinks::of($steps, $lines);
         $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
         $lastHot = $hot === [] ? count($steps) : max($hot);
+        /** @var list<Stage> $stages */
         $stages = [];
         foreach ($steps as $number => $step) {
             $here = array_filter(

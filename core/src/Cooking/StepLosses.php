@@ -165,7 +165,7 @@ final readonly class StepLosses
             : $step->evaporates($surface, $hob->heat($step->heat, $pan));
         $thick = $step->isAtTheHob() && $step->openShare() > 0.5 ? $step->end?->waterLost($pot) : null;
         if ($thick !== null) {
-            $found = self::drawnTo($found, $thick, $step->end->doubt ?? 0.0);
+            $found = self::drawnTo($found, $thick, $step->end->doubt);
         }
         if ($found === null) {
             return [0.0, ['low' => 0.0, 'high' => 0.0], false];
@@ -191,9 +191,7 @@ final readonly class StepLosses
         $ofTime = $byTime === null ? INF : max(1.0, ($byTime['high'] - $byTime['low']) / 2.0 / Amount::NINETY_PERCENT);
         $weight = $ofTime === INF ? 1.0 : max(self::END_WEIGHS, $ofTime ** 2 / ($ofTime ** 2 + $ofThick ** 2));
         $value = $weight * $thick + (1.0 - $weight) * ($byTime['value'] ?? 0.0);
-        // where the two disagree, the band reaches towards both
-        $half = Amount::NINETY_PERCENT * sqrt($weight) * $ofThick
-            + 0.5 * abs($thick - ($byTime['value'] ?? $thick)) * min($weight, 1.0 - $weight) * 2.0;
+        $half = Amount::NINETY_PERCENT * hypot($weight * $ofThick, $ofTime === INF ? 0.0 : (1.0 - $weight) * $ofTime);
 
         return ['value' => $value, 'low' => max(0.0, $value - $half), 'high' => $value + $half];
     }

@@ -22,10 +22,9 @@ final readonly class ThingWords
     private const GROUP = 0;
 
     /**
-     * @param array<string, array<int, int>> $meant  how well by line, by words
-     * @param array<int, ResolvedLine>       $lines
+     * @param array<string, array<int, int>> $meant how well by line, by words
      */
-    private function __construct(private array $meant, private array $lines) {}
+    private function __construct(private array $meant) {}
 
     /** @param array<int, ResolvedLine> $lines */
     public static function of(array $lines): self
@@ -49,7 +48,8 @@ final readonly class ThingWords
                     if ($line->ingredient?->partOfFruit() !== null) {
                         self::mean($meant, [$last], $number, self::FIRST);
                     }
-                    self::mean($meant, [self::isGeneric($last) ? $words[0] : $last], $number, self::isGeneric($last) ? self::FIRST : self::HEAD);
+                    [$word, $howWell] = self::isGeneric($last) ? [$words[0], self::FIRST] : [$last, self::HEAD];
+                    self::mean($meant, [$word], $number, $howWell);
                 }
             }
         }
@@ -63,7 +63,7 @@ final readonly class ThingWords
             }
         }
 
-        return new self($meant, $lines);
+        return new self($meant);
     }
 
     /**
@@ -83,7 +83,10 @@ final readonly class ThingWords
                 return [$count, array_keys($meant, max($meant), true)];
             }
             if ($count > 1 && $isName($said)) {
-                return [$count, []];
+                $kept = implode(' ', self::withoutForms(array_slice($words, $at, $count)));
+                $meant = $this->meant[$kept] ?? [];
+
+                return [$count, $kept === $said || $meant === [] ? [] : array_keys($meant, max($meant), true)];
             }
         }
 
@@ -110,6 +113,23 @@ final readonly class ThingWords
         $telling = array_values(array_filter($words, static fn(string $word): bool => !NameWords::isDescriptor($word)));
 
         return $telling === [] ? $words : $telling;
+    }
+
+    /**
+     * "Pineapple chunks" are pineapple, "lime juice" is no lime.
+     *
+     * @param list<string> $words
+     *
+     * @return list<string>
+     */
+    private static function withoutForms(array $words): array
+    {
+        $forms = FactsFile::named('doing')['forms']->list('words');
+        while (count($words) > 1 && in_array(end($words), $forms, true)) {
+            array_pop($words);
+        }
+
+        return $words;
     }
 
     private static function isGeneric(string $word): bool

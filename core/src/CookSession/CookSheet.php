@@ -1,0 +1,245 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\CookSession;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Volume;
+use Vinculum\Cooking\MethodLinks;
+use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\MethodStep;
+use Vinculum\Cooking\Pan;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Keeping\StepCautions;
+use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Scaling\Scale;
+use Vinculum\Scaling\ScaledLine;
+
+/**
+ * A recipe as a cook follows it: what to get ready, then each sentence of the method with what goes in there, what it
+ * warns of, and what can be done meanwhile.
+ */
+final readonly class CookSheet
+{
+    /** "about 35 minutes until sticky": from this share of the time on it is worth a look. */
+    private const LOOK_FROM = 0.85;
+    /** A wait this long leaves hands free. */
+    private const FREE_MINUTES = 8.0;
+    /** So short a time is watched from its beginning. */
+    private const SHORT_MINUTES = 5.0;
+
+    /**
+     * @param list<SheetItem> $ready    in the order a cook measures
+     * @param list<SheetStep> $steps
+     * @param array{grams: float, low: float, high: float, millilitres: float} $finished
+     * @param list<string>    $notes
+     */
+    private function __construct(
+        public array $ready,
+        public array $steps,
+        public array $finished,
+        public ?Pan $pan,
+        public array $notes,
+    ) {}
+
+    /**
+     * @param Balance      $balance  of the recipe at the size that is cooked
+     * @param list<string> $method   as written
+     * @param Scale|null   $scale    where it is made at another size
+     * @param bool         $hasScale whether the cook can weigh
+     */
+    public static function of(
+        Balance $balance,
+        array $method,
+        ?Scale $scale,
+        ?Pan $pan,
+        Measures $measures,
+        bool $hasScale = true,
+    ): self {
+        $lines = array_filter(
+            $balance->formula->lines,
+            static fn(ResolvedLine $line): bool => $line->status !== LineStatus::Heading,
+        );
+        $amounts = new SheetAmounts($scale === null ? [] : $scale->lines, $measures, $hasScale);
+        $steps = MethodReader::steps($method);
+        $links = MethodLinks::of($steps, $lines);
+
+        return new self(
+            self::ready($lines, $amounts),
+            self::steps($steps, $links, $lines, $amounts),
+            self::finished($balance),
+            $pan,
+            self::notes($links, $lines, $steps),
+        );
+    }
+
+    /**
+     * @param array<int, ResolvedLine> $lines
+     *
+     * @return list<SheetItem>
+     */
+    private static function ready(array $lines, SheetAmounts $amounts): array
+    {
+        $tasks = [];
+        foreach ($lines as $number => $line) {
+            $tasks[] = new MeasureTask(
+                $number,
+                0,
+                $line->text(),
+                $line->grams->value ?? 0.0,
+                $amounts->measure($number, $line),
+                $line->ingredient?->portions->texture,
+            );
+        }
+
+        return array_map(
+            static fn(MeasureTask $task): SheetItem => $amounts->item($task->line, $lines[$task->line], 1.0),
+            MeasuringOrder::inOrder($tasks),
+        );
+    }
+
+    /**
+     * @param list<MethodStep>         $steps
+     * @param array<int, ResolvedLine> $lines
+     *
+     * @return list<SheetStep>
+     */
+    private static function steps(array $steps, MethodLinks $links, array $lines, SheetAmounts $amounts): array
+    {
+        $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
+        [$sheet, $state, $said, $isHot, $contents] = [[], SheetStep::COLD, [], false, ''];
+        foreach ($steps as $number => $step) {
+            $state = self::state($step, $number, $hot, $state);
+            $uses = [];
+            foreach ($links->puts[$number] ?? [] as $line => $share) {
+                $uses[] = $amounts->item($line, $lines[$line], $share);
+                $contents .= ', ' . ($lines[$line]->ingredient->name ?? $lines[$line]->text());
+            }
+            foreach ($links->works[$number] ?? [] as $line) {
+                $uses[] = $amounts->item($line, $lines[$line], 0.0);
+            }
+            $cautions = [];
+            foreach (StepCautions::for($step->text, $isHot, $contents) as $caution) {
+                // paragraphs under every step are read under none
+                if (!isset($said[$caution->code])) {
+                    $cautions[] = $caution;
+                    $said[$caution->code] = true;
+                }
+            }
+            $isHot = $isHot || $step->isAtTheHob();
+            $sheet[] = new SheetStep(
+                $step,
+                $uses,
+                $links->takesOut[$number] ?? [],
+                self::lookFrom($step),
+                $state,
+                $cautions,
+                self::meanwhile($step, array_slice($steps, $number + 1)),
+            );
+        }
+
+        return $sheet;
+    }
+
+    /**
+     * What state the pot is in while things go in: on the heat from its first step at the hob to its last, unless a step
+     * takes it off.
+     *
+     * @param list<int>                $hot    steps at the hob
+     * @param 'heat'|'off-heat'|'cold' $before
+     *
+     * @return 'heat'|'off-heat'|'cold'
+     */
+    private static function state(MethodStep $step, int $number, array $hot, string $before): string
+    {
+        $isTakenOff = FactsFile::named('doing')['taken-off']->isSaidIn($step->text, 'words');
+
+        return match (true) {
+            $hot === [], $number < min($hot) => SheetStep::COLD,
+            $isTakenOff && !$step->isAtTheHob() => SheetStep::OFF_THE_HEAT,
+            $step->isAtTheHob() => SheetStep::IN_THE_HEAT,
+            $number > max($hot) && $before === SheetStep::IN_THE_HEAT => SheetStep::OFF_THE_HEAT,
+            default => $before === SheetStep::OFF_THE_HEAT && $step->kind === 'cool' ? SheetStep::COLD : $before,
+        };
+    }
+
+    private static function lookFrom(MethodStep $step): ?float
+    {
+        if ($step->minutes === null || $step->waits()) {
+            return null;
+        }
+        [$from, $to] = $step->minutes;
+
+        return match (true) {
+            $from < $to => $from,
+            $step->until !== null && $from >= self::SHORT_MINUTES => round(self::LOOK_FROM * $from),
+            default => null,
+        };
+    }
+
+    /** @param list<MethodStep> $later */
+    private static function meanwhile(MethodStep $step, array $later): ?string
+    {
+        $next = $later[0] ?? null;
+        if ($next !== null && preg_match('/^(?:meanwhile|while)\b/iu', $next->text) === 1) {
+            return $next->text;
+        }
+        $isLong = $step->minutes !== null && $step->minutes[1] >= self::FREE_MINUTES && $step->kind !== 'do';
+        foreach ($isLong && $step->isAtTheHob() ? $later : [] as $one) {
+            if (preg_match('/\b(?:jars?|bottles?|jarred|bottled|jar up)\b/iu', $one->text) === 1) {
+                return 'Wash the jars and lids and keep them hot.';
+            }
+            if ($one->isAtTheHob()) {
+                return null;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{grams: float, low: float, high: float, millilitres: float} */
+    private static function finished(Balance $balance): array
+    {
+        $grams = $balance->mixture->grams();
+        $variance = 0.0;
+        foreach ($balance->formula->losses()->doubts ?? [] as $doubt) {
+            $variance += ($doubt[Component::Water->value] ?? 0.0) ** 2;
+        }
+        $half = Amount::NINETY_PERCENT * sqrt($variance);
+
+        return [
+            'grams' => $grams,
+            'low' => max(0.0, $grams - $half),
+            'high' => $grams + $half,
+            'millilitres' => Volume::millilitres($balance->mixture),
+        ];
+    }
+
+    /**
+     * @param array<int, ResolvedLine> $lines
+     * @param list<MethodStep>         $steps
+     *
+     * @return list<string>
+     */
+    private static function notes(MethodLinks $links, array $lines, array $steps): array
+    {
+        if ($steps === []) {
+            return ['There is no method, so no step says when things go in.'];
+        }
+        $notes = [];
+        foreach ($links->unnamed as $line) {
+            $notes[] = sprintf(
+                'The method does not name "%s": it goes in at step %d, unless you know better.',
+                $lines[$line]->text(),
+                ($links->stepOf($line) ?? 0) + 1,
+            );
+        }
+
+        return $notes;
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\CookSession;
+
+use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Vessels;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Scaling\ScaledLine;
+
+/**
+ * What a cook measures out, in the cook's own words where the amount is the cook's own; in spoons, cups and pieces where
+ * there is no scale.
+ */
+final readonly class SheetAmounts
+{
+    private const TO_TASTE = 'to taste';
+    private const WHOLE = 'whole';
+    /** Shares that have a name, within a hundredth. */
+    private const NAMED = [
+        'a quarter' => 0.25, 'a third' => 1.0 / 3.0, 'half' => 0.5, 'two thirds' => 2.0 / 3.0, 'three quarters' => 0.75,
+    ];
+    private const NEAR = 0.015;
+    /** Below this many millilitres a cup is not worth taking up. */
+    private const CUPS_FROM = 60.0;
+
+    /** @param array<int, ScaledLine> $scaled where it is made at another size */
+    public function __construct(private array $scaled, private Measures $measures, private bool $hasScale) {}
+
+    public function item(int $number, ResolvedLine $line, float $share): SheetItem
+    {
+        $grams = $this->grams($number, $line);
+        $whole = $this->measure($number, $line);
+        $measure = $this->ofShare($whole, $share);
+        // at another size the cook's own line is written anew
+        $text = isset($this->scaled[$number]) ? $this->scaled[$number]->written($this->measures) : $line->text();
+
+        return new SheetItem(
+            $number,
+            $line->ingredient?->key,
+            $text,
+            $measure,
+            $grams === null ? null : $share * $grams,
+            $share,
+            $this->says($line, $text, $whole, $measure),
+        );
+    }
+
+    /** The whole of a line: "3 tbsp", "1½ onions", "to taste". */
+    public function measure(int $number, ResolvedLine $line): string
+    {
+        $grams = $this->grams($number, $line);
+        $scaled = $this->scaled[$number] ?? null;
+        $own = trim($line->written->amountText);
+        $says = $scaled === null ? $own : (string) $scaled->measure;
+        if ($grams === null || $grams <= 0.0) {
+            return $own === '' ? self::TO_TASTE : $own;
+        }
+        if ($this->hasScale || !self::isWeight($says)) {
+            return $says === '' ? KitchenNumber::grams($grams) : $says;
+        }
+
+        return $this->withoutScale($line, $grams);
+    }
+
+    /** The cook's own words, unless only a part goes in, or there is no scale for what they weigh. */
+    private function says(ResolvedLine $line, string $text, string $whole, string $measure): string
+    {
+        if ($whole === $measure && ($this->hasScale || !self::isWeight($text))) {
+            return $text;
+        }
+        $preparation = $line->written->preparation === '' ? '' : ", {$line->written->preparation}";
+
+        return trim("{$measure} {$line->written->name}") . $preparation;
+    }
+
+    private function grams(int $number, ResolvedLine $line): ?float
+    {
+        return ($this->scaled[$number] ?? null)?->grams ?? $line->grams?->value;
+    }
+
+    private static function isWeight(string $says): bool
+    {
+        return preg_match('/\d\s*(?:g|kg|mg|grams?|kilos?|kilograms?|oz|ounces?|lb|lbs|pounds?)\b/iu', $says) === 1;
+    }
+
+    /** In pieces where it is counted, in cups and spoons where it is poured or heaped. */
+    private function withoutScale(ResolvedLine $line, float $grams): string
+    {
+        $portions = $line->ingredient?->portions;
+        $each = $portions?->units[self::WHOLE]->value ?? null;
+        if ($each !== null && $grams >= 0.5 * $each) {
+            $count = max(0.5, round(2.0 * $grams / $each) / 2.0);
+
+            return 'about ' . KitchenNumber::mixed($count);
+        }
+        $density = $portions?->density;
+        if ($density === null || $density <= 0.0) {
+            return 'about ' . KitchenNumber::grams($grams);
+        }
+        $millilitres = $grams / $density;
+        [$words] = Vessels::of($this->measures)->words($millilitres, $millilitres >= self::CUPS_FROM ? 'cup' : 'tbsp');
+
+        return $words;
+    }
+
+    private function ofShare(string $measure, float $share): string
+    {
+        if ($share <= 0.0 || $share >= 1.0 - self::NEAR || $measure === self::TO_TASTE) {
+            return $measure;
+        }
+        foreach (self::NAMED as $name => $of) {
+            if (abs($share - $of) < self::NEAR) {
+                return "{$name} of {$measure}";
+            }
+        }
+
+        return sprintf('%d %% of %s', (int) round(100.0 * $share), $measure);
+    }
+}
