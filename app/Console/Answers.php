@@ -13,8 +13,8 @@ use Vinculum\Cooking\KeepingClaim;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
-use Vinculum\Correction\CorrectionSetup;
 use Vinculum\CookSession\CookSheet;
+use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
@@ -61,7 +61,7 @@ final class Answers
 
     private static function balance(Call $call): Answer
     {
-        [$recipe, $style, $balance, $stages] = self::weigh($call);
+        [$recipe, $style, $balance, $stages, $pan] = self::weigh($call);
         $report = BalanceReport::of(
             $balance,
             $recipe->title === '' ? null : $recipe->title,
@@ -70,6 +70,7 @@ final class Answers
             stages: $stages,
             recipe: $recipe,
             notes: self::notesOnRecipe($recipe, $call, $balance->isFinished),
+            pan: $call->isMixed() ? null : $pan,
         );
 
         return new Answer(

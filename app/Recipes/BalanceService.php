@@ -173,6 +173,7 @@ final class BalanceService
             $cook->notes ?? [],
             $cook->stages ?? [],
             $edit,
+            $cook?->pan,
         );
     }
 

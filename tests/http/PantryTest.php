@@ -137,7 +137,7 @@ final class PantryTest extends HttpTestCase
 
         self::assertContains(['says' => 'Tomato paste', 'text' => '2 tbsp tomato paste'], $answer->json('lines.0.mends'));
         self::assertContains(
-            ['says' => 'weighed, about 150 g', 'text' => '150 g onion'],
+            ['says' => 'weighed, about 110 g', 'text' => '110 g onion'],
             $answer->json('lines.1.mends'),
         );
         self::assertMatchesRegularExpression(

@@ -212,7 +212,16 @@ final class TerminalTest extends TestCase
         );
         $yielded = json_decode(self::call(['balance', '--stdin', '--json'], "Yield: 900 g\n" . $recipe)[1], true);
 
-        self::assertSame(['finished', 'mixed', 'finished'], [$timed['basis'], $panless['basis'], $yielded['basis']]);
+        $mixed = json_decode(self::call(['balance', '--stdin', '--json', '--mixed'], $recipe)[1], true);
+        self::assertSame(
+            ['finished', 'finished', 'finished', 'mixed'],
+            [$timed['basis'], $panless['basis'], $yielded['basis'], $mixed['basis']],
+        );
+        // 1.2 kg would be cooked in 24 cm, by who names no pan
+        self::assertSame(['centimetres' => 24, 'assumed' => true], $panless['pan']);
+        self::assertSame(['centimetres' => 24, 'assumed' => false], $timed['pan']);
+        self::assertEqualsWithDelta($timed['batch']['grams'], $panless['batch']['grams'], 1.0);
+        self::assertEqualsWithDelta(1200.0, $mixed['batch']['grams'], 0.01);
         self::assertEqualsWithDelta(1200 - 7 * 0.0452 * 1000 * 40 / 60, $timed['batch']['grams'], 1.0);
         self::assertEqualsWithDelta(900, $yielded['batch']['grams'], 0.01, 'a yield wins');
         self::assertEqualsWithDelta(
@@ -223,6 +232,44 @@ final class TerminalTest extends TestCase
             )['cook']['minutes']['value'],
             0.5,
         );
+    }
+
+    public function test_the_sheet_follows_the_method(): void
+    {
+        $recipe = "# Relish\n\n500 g onions, sliced\n2 tbsp oil\n100 ml red wine vinegar\n80 g sugar\n1 star anise\n\n"
+            . "Method:\nSweat the onions in the oil for 15 minutes.\nAdd half the vinegar, the sugar and the star anise and"
+            . " simmer for about 20 minutes until sticky.\nFish out the star anise, add the rest of the vinegar off the heat"
+            . " and jar. Keeps 2 months.\n";
+        [$status, $json] = self::call(['cook', '--stdin', '--json', '--measures', 'metric'], $recipe);
+        $sheet = json_decode($json, true);
+
+        self::assertSame(0, $status);
+        self::assertSame(
+            ['ready', 'steps', 'fill', 'finished', 'pan', 'keeping_claim', 'cautions', 'notes'],
+            array_keys($sheet),
+        );
+        self::assertSame(
+            ['text', 'uses', 'taken_out', 'minutes', 'look_from', 'heat', 'covered', 'left', 'after', 'cautions', 'meanwhile'],
+            array_keys($sheet['steps'][0]),
+        );
+        self::assertSame(['line', 'ingredient', 'text', 'measure', 'grams', 'share'], array_keys($sheet['ready'][0]));
+        self::assertCount(5, $sheet['ready']);
+        self::assertSame(
+            [[[1, 1], [2, 1]], [[3, 0.5], [4, 1], [5, 1]], [[3, 0.5]]],
+            array_map(
+                static fn(array $step): array => array_map(
+                    static fn(array $item): array => [$item['line'], $item['share']],
+                    array_values(array_filter($step['uses'], static fn(array $item): bool => $item['share'] > 0)),
+                ),
+                $sheet['steps'],
+            ),
+        );
+        self::assertSame([[], [], [5]], array_column($sheet['steps'], 'taken_out'));
+        self::assertSame(['heat', 'heat', 'off-heat'], array_column($sheet['steps'], 'after'));
+        self::assertSame('half of 100 ml', $sheet['steps'][1]['uses'][0]['measure']);
+        self::assertSame('Keeps 2 months.', $sheet['keeping_claim']);
+        self::assertTrue($sheet['pan']['assumed']);
+        self::assertSame(0, self::call(['cook', '--stdin', '--to', '2 x 250 ml', '--no-scale'], $recipe)[0]);
     }
 
     public function test_measures_change_what_a_cup_is(): void
@@ -289,7 +336,7 @@ final class TerminalTest extends TestCase
 
     public function test_a_cooked_sauce_without_a_yield_is_told_what_the_figures_are_of(): void
     {
-        $cooked = self::RECIPE . "\nMethod:\nSimmer for 40 minutes.\n";
+        $cooked = self::RECIPE . "\nMethod:\nSimmer for 8 minutes.\n";
 
         self::assertStringContainsString('of everything mixed', self::call(['balance', '--stdin'], $cooked)[1]);
         self::assertStringNotContainsString(

@@ -4604,6 +4604,11 @@ export interface components {
             pungency: components["schemas"]["Pungency"];
             /** @description what the recipe says of how long it keeps, in the cook's words */
             keeping_claim: string | null;
+            /** @description that its cooking was reckoned in */
+            pan: {
+                centimetres: number;
+                assumed: boolean;
+            } | null;
         };
         /** @description A figure with its 90 % band. */
         Band: {
@@ -5616,6 +5621,8 @@ export interface components {
             celsius: number | null;
             until: string | null;
             sieved: boolean;
+            /** @description lines that it puts in or works on, from 1; null where its formula is not at hand */
+            uses: number[] | null;
         };
         /** @description A style family with its windows. */
         Style: {

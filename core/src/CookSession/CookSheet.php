@@ -18,7 +18,6 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Scaling\Scale;
-use Vinculum\Scaling\ScaledLine;
 
 /**
  * A recipe as a cook follows it: what to get ready, then each sentence of the method with what goes in there, what it

@@ -78,7 +78,7 @@ final readonly class SheetAmounts
 
     private function grams(int $number, ResolvedLine $line): ?float
     {
-        return ($this->scaled[$number] ?? null)?->grams ?? $line->grams?->value;
+        return isset($this->scaled[$number]) ? $this->scaled[$number]->grams : $line->grams?->value;
     }
 
     private static function isWeight(string $says): bool

@@ -20,6 +20,7 @@ final class MethodMentions
     private const DOES = [Mention::PUTS, Mention::READIES, Mention::TAKES_OUT, Mention::SPEAKS];
     /** A share or an amount is said this many words before the thing. */
     private const WORDS_BEFORE = 6;
+    private const MOST_LETTERS = 20_000;
     /** Where a sentence tells to: at its beginning, behind a comma, "and", "then". */
     private const TOLD = '/(?:^|[,;:.(]\s*|\b(?:and|then|to|or|now|next|meanwhile|gently|finely|roughly|lightly|thinly|quickly|carefully|just|also|coarsely|slowly|immediately|first)\s+)$/iu';
     /** "juice the lime", not "zest and juice, then cool". */
@@ -38,7 +39,13 @@ final class MethodMentions
     {
         $things = ThingWords::of($lines);
         $mentions = [];
+        $letters = 0;
         foreach ($steps as $number => $step) {
+            // what is too long to be read is kept, and names nothing
+            $letters += strlen($step->text);
+            if ($letters > self::MOST_LETTERS) {
+                break;
+            }
             array_push($mentions, ...self::inSentence($number, $step->text, $things, $lines));
         }
 

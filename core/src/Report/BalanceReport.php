@@ -13,6 +13,7 @@ use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\CookedStage;
 use Vinculum\Cooking\KeepingClaim;
 use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\Pan;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
@@ -56,6 +57,7 @@ final readonly class BalanceReport extends Report
      * @param list<value-of<Axis>>                                                      $mayLetGo  axes of its style of which it holds nothing: whether they are to count is to be asked
      * @param NutritionReport|null $nutrition null where a line is not understood
      * @param NutritionBandsReport|null $nutritionBands how sure that is
+     * @param array{centimetres: float, assumed: bool}|null $pan that its cooking was reckoned in
      * @param string|null                                                              $colour    about, as "#b3261a"; null where nothing in it has one
      * @param string|null $keepingClaim what the recipe says of how long it keeps, in the cook's words
      */
@@ -98,6 +100,7 @@ final readonly class BalanceReport extends Report
         public ?NutritionBandsReport $nutritionBands,
         public PungencyReport $pungency,
         public ?string $keepingClaim,
+        public ?array $pan,
     ) {}
 
     /**
@@ -106,6 +109,7 @@ final readonly class BalanceReport extends Report
      * @param list<string>          $notes      on how it was read and cooked; those on the balance follow
      * @param list<CookedStage>     $stages
      * @param Recipe|null           $recipe     that it is the balance of
+     * @param Pan|null              $pan        that its cooking was reckoned in
      */
     public static function of(
         Balance $balance,
@@ -117,6 +121,7 @@ final readonly class BalanceReport extends Report
         array $notes = [],
         array $stages = [],
         ?Recipe $recipe = null,
+        ?Pan $pan = null,
     ): self {
         $body = $balance->body;
         $distance = $style?->target->distance($balance->taste);
@@ -155,7 +160,7 @@ final readonly class BalanceReport extends Report
             array_map(StageReport::of(...), $stages),
             self::yield($recipe, $measures),
             $recipe?->servings,
-            array_map(StepReport::of(...), $steps),
+            StepReport::all($steps, $balance->formula->lines),
             array_map(self::aside(...), $recipe->setAside ?? []),
             array_map(
                 static fn(FamilyGuess $one): array => ['style' => $one->style, 'likelihood' => $one->likelihood],
@@ -172,6 +177,7 @@ final readonly class BalanceReport extends Report
             NutritionBandsReport::of($balance, $nutrition),
             PungencyReport::of($balance),
             KeepingClaim::in($recipe?->told() ?? []),
+            PanReport::of($pan),
         );
     }
 

@@ -45,7 +45,8 @@ final readonly class CookSheetReport extends Report
         array $notes,
     ): self {
         $cautions = [];
-        foreach ([...array_map(static fn(SheetStep $step): array => $step->cautions, $sheet->steps), $ofTheSauce] as $some) {
+        $ofSteps = array_map(static fn(SheetStep $step): array => $step->cautions, $sheet->steps);
+        foreach ([...$ofSteps, $ofTheSauce] as $some) {
             foreach ($some as $caution) {
                 $cautions[$caution->code] ??= $caution;
             }

@@ -66,7 +66,7 @@ final readonly class PantryItemReport extends Report
                 'salts' => $sum('salt', 'other_salts'),
                 'fat' => $sum('fat'),
                 'protein' => $sum('protein', 'glutamate', 'aspartate', 'imp', 'gmp', 'amp'),
-                'starch' => $sum('starch', 'fibre'),
+                'starch' => $sum('starch', 'dextrin', 'fibre'),
                 'alcohol' => $sum('ethanol'),
                 'other' => $sum('other'),
             ],

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
+use Vinculum\Cooking\MethodLinks;
 use Vinculum\Cooking\MethodStep;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** A step of the method as it was understood: minutes, °C. */
 final readonly class StepReport extends Report
@@ -13,6 +15,7 @@ final readonly class StepReport extends Report
      * @param 'do'|'heat'|'reduce'|'rest'|'cool'|'strain'|'blend' $kind
      * @param array{float, float}|null                            $minutes from and to
      * @param bool|null                                           $covered null where nobody said
+     * @param list<int>|null $uses lines that it puts in or works on, from 1; null where its formula is not at hand
      */
     private function __construct(
         public string $text,
@@ -25,9 +28,31 @@ final readonly class StepReport extends Report
         public ?float $celsius,
         public ?string $until,
         public bool $sieved,
+        public ?array $uses,
     ) {}
 
-    public static function of(MethodStep $step): self
+    /**
+     * @param list<MethodStep>         $steps
+     * @param array<int, ResolvedLine> $lines
+     *
+     * @return list<self>
+     */
+    public static function all(array $steps, array $lines): array
+    {
+        $links = MethodLinks::of($steps, $lines);
+
+        return array_map(
+            static fn(MethodStep $step, int $number): self => self::of($step, [
+                ...array_keys($links->puts[$number] ?? []),
+                ...($links->works[$number] ?? []),
+            ]),
+            $steps,
+            array_keys($steps),
+        );
+    }
+
+    /** @param list<int>|null $uses lines, from 0 */
+    public static function of(MethodStep $step, ?array $uses = null): self
     {
         return new self(
             $step->text,
@@ -40,6 +65,7 @@ final readonly class StepReport extends Report
             $step->celsius,
             $step->until,
             $step->isSieved,
+            $uses === null ? null : array_map(static fn(int $line): int => $line + 1, $uses),
         );
     }
 }
