@@ -22,7 +22,7 @@ final class TastingRequest extends FormRequest
         return [
             'says' => ['sometimes', 'nullable', 'array', 'list', 'max:9'],
             'says.*' => ['array:complaint,strength'],
-            'says.*.complaint' => ['required', 'string', Rule::in(Complaint::keys())],
+            'says.*.complaint' => ['required', 'string', Rule::in(Complaint::ofTaste())],
             'says.*.strength' => ['required', 'string', Rule::in(Tongue::strengths())],
             'way_back' => ['sometimes', 'boolean'],
             'capacity_ml' => ['sometimes', 'nullable', 'numeric', 'between:0.001,1000000'],

@@ -32,6 +32,7 @@ use Vinculum\Report\StyleReport;
 use Vinculum\Report\SwapsReport;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleSetting;
+use Vinculum\Style\FamilyGuess;
 use Vinculum\Style\StyleBook;
 use Vinculum\Style\StyleFamily;
 use Vinculum\Substitution\Conversion;
@@ -83,6 +84,12 @@ final class Answers
     {
         [$recipe, $style, $balance] = self::weigh($call);
         $catalogue = Catalogue::shipped();
+        // without a style, the family that it is taken for; with a word, the word alone
+        $title = $recipe->title === '' ? null : $recipe->title;
+        $presumed = $style === null && $call->complaint() === null
+            ? FamilyGuess::presumed($balance, FamilyGuess::for($balance, $title))
+            : null;
+        $style ??= $presumed === null ? null : StyleBook::get($presumed)->lettingGo($recipe->letGo);
         $with = $call->with($catalogue);
         $advice = CorrectionSetup::for(
             $balance,
@@ -98,7 +105,16 @@ final class Answers
             $advice,
             $balance,
             $call->measures(),
-            [...self::notesOnRecipe($recipe, $call, $balance->isFinished), ...$balance->notes, ...$advice->notes],
+            [
+                ...($presumed === null ? [] : [sprintf(
+                    'No style is named: it is taken for %s, and told against that. Name another with --style.',
+                    mb_strtolower(StyleBook::get($presumed)->name),
+                )]),
+                ...self::notesOnRecipe($recipe, $call, $balance->isFinished),
+                ...$balance->notes,
+                ...$advice->notes,
+            ],
+            $presumed,
         );
 
         return new Answer($report, Printout::advice($advice, $balance) . Printout::notes($report->notes));

@@ -110,11 +110,11 @@ final class Printout
             $text .= sprintf(
                 '%d. %s: %.1f steps off afterwards',
                 $index + 1,
-                implode(' + ', $additions),
+                $additions === [] ? 'Nothing is added' : implode(' + ', $additions),
                 $correction->distanceAfter,
             );
             $text .= ($correction->sideEffects === [] ? '' : '; ' . implode(', ', $correction->sideEffects)) . "\n";
-            $text .= "   {$correction->why}\n";
+            $text .= "   {$correction->why}\n" . ($correction->does === null ? '' : "   {$correction->does->text}\n");
         }
         if (($advice->besides->corrections ?? []) !== []) {
             $text .= "\nAnd while you are at it, for the style: "

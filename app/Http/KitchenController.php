@@ -23,7 +23,7 @@ use Vinculum\Style\StyleBook;
  *
  * @phpstan-type Kitchen array{
  *     styles: list<StyleReport>,
- *     complaints: list<array{key: string, says: string}>,
+ *     complaints: list<array{key: string, says: string, is_taste: bool}>,
  *     allergens: list<string>,
  *     diets: list<string>,
  *     heats: list<string>,
@@ -46,7 +46,11 @@ final readonly class KitchenController
         return new JsonResponse([
             'styles' => array_map(StyleReport::of(...), StyleBook::all()),
             'complaints' => array_map(
-                static fn(string $key): array => ['key' => $key, 'says' => str_replace('-', ' ', $key)],
+                static fn(string $key): array => [
+                    'key' => $key,
+                    'says' => str_replace('-', ' ', $key),
+                    'is_taste' => in_array($key, Complaint::ofTaste(), true),
+                ],
                 Complaint::keys(),
             ),
             'allergens' => array_keys(FactsFile::named('allergens')),

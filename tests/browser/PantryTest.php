@@ -94,7 +94,7 @@ final class PantryTest extends BrowserTestCase
         self::find('input[aria-label="Line 2"]')->click();
         self::type(Key::ALT, 'm');
         self::until(
-            static fn(): bool => self::find('input[aria-label="Line 2"]')->getAttribute('value') === '150 g onion',
+            static fn(): bool => self::find('input[aria-label="Line 2"]')->getAttribute('value') === '110 g onion',
             'the weight is taken',
         );
         self::type(Key::ALT, 'm');

@@ -4433,6 +4433,7 @@ export interface components {
             by_axis: {
                 [key: string]: components["schemas"]["Correction"];
             };
+            presumed: string | null;
         };
         /** @description Where a sauce stands on one axis, in its unit and in JND steps, and what that comes to against a target. */
         Axis: {
@@ -4865,6 +4866,14 @@ export interface components {
             allergens_added: string[];
             /** @description in half a sentence */
             why: string;
+            /** @description instead of, or beside, adding */
+            does: {
+                /** @enum {string} */
+                kind: "reduce" | "whisk" | "strain" | "rest" | "drain" | "second-batch";
+                minutes: number[] | null;
+                pan_reads_grams: number | null;
+                text: string;
+            } | null;
             /** @description as it then reads, for what is added to a finished sauce makes it more */
             yield: string | null;
         };
@@ -4974,6 +4983,7 @@ export interface components {
             complaints: {
                 key: string;
                 says: string;
+                is_taste: boolean;
             }[];
             allergens: string[];
             diets: string[];

@@ -114,6 +114,18 @@ final readonly class Balance
             $mixture = $mixture->plus($line->mixture());
         }
 
+        return $this->axesAs($mixture, $added);
+    }
+
+    /**
+     * Where it stands as another mixture of the same things.
+     *
+     * @param list<ResolvedLine> $added
+     *
+     * @return array<value-of<Axis>, Estimate> by axis
+     */
+    public function axesAs(Mixture $mixture, array $added = []): array
+    {
         return self::readAxes(
             Uncertainty::about(
                 $this->formula,

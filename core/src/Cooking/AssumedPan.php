@@ -38,12 +38,19 @@ final class AssumedPan
         if ($millilitres <= 0.0 || !$isTold && $minutes < self::OPEN_MINUTES) {
             return null;
         }
+
+        return self::of($millilitres);
+    }
+
+    /** The pan that a cook takes for so much. */
+    public static function of(float $millilitres): Pan
+    {
         foreach (self::SIZES as $centimetres => $most) {
             if ($millilitres <= $most) {
-                return Pan::assumed((float) $centimetres);
+                break;
             }
         }
 
-        return null;
+        return Pan::assumed((float) $centimetres);
     }
 }

@@ -30,6 +30,12 @@ final readonly class Advice
         public array $mends = [],
     ) {}
 
+    /** With other corrections, no two of which add the same. */
+    public function answering(Correction ...$corrections): self
+    {
+        return $this->with(['corrections' => array_values($corrections)]);
+    }
+
     public function besides(self $besides): self
     {
         return $this->with(['besides' => $besides]);

@@ -111,7 +111,7 @@ final class Alternatives
     }
 
     /** The line that brings most of an axis. */
-    private static function mainSource(Formula $formula, Axis $axis): ?int
+    public static function mainSource(Formula $formula, Axis $axis): ?int
     {
         [$main, $most] = [null, 0.0];
         foreach ($formula->lines as $number => $line) {

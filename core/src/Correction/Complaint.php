@@ -20,8 +20,19 @@ final readonly class Complaint
     /** A word without strength moves its axis 2 steps, and is one point on the just-about-right scale. */
     private const STEPS_A_POINT = 2.0;
 
-    /** @param array<value-of<Axis>, array{float, float}> $moves least and most steps by axis */
-    private function __construct(public string $key, private array $moves, public string $says) {}
+    /**
+     * @param array<value-of<Axis>, array{float, float}> $moves    least and most steps by axis
+     * @param float|null                                 $atLeast  what is brought where there is none, in the axis's unit
+     * @param array{float, float}|null                   $unsalted salt alone, in steps, of a sauce that has hardly any
+     */
+    private function __construct(
+        public string $key,
+        private array $moves,
+        public string $says,
+        private ?float $atLeast,
+        private ?array $unsalted,
+        private float $unsaltedUnder,
+    ) {}
 
     /** @return list<string> */
     public static function keys(): array
@@ -41,7 +52,46 @@ final readonly class Complaint
             }
         }
 
-        return new self($key, $moves, $row->text('says'));
+        $unsalted = $row->numbers('unsalted');
+
+        return new self(
+            $key,
+            $moves,
+            $row->text('says'),
+            $row->numberOrNull('at_least'),
+            count($unsalted) === 2 ? [$unsalted[0], $unsalted[1]] : null,
+            $row->numberOrNull('unsalted_under') ?? 0.0,
+        );
+    }
+
+    /** @return list<string> words that are about a taste, and move an axis */
+    public static function ofTaste(): array
+    {
+        return array_values(array_diff(self::keys(), array_keys(FactsFile::named('remedies'))));
+    }
+
+    /** Whether it is about thickness, fat or edge, which no axis holds. */
+    public function isOfTexture(): bool
+    {
+        return $this->moves === [];
+    }
+
+    /** Whether it says that there is too little on an axis. */
+    public function brings(Axis $axis): bool
+    {
+        return ($this->moves[$axis->value][0] ?? 0.0) > 0.0;
+    }
+
+    /** The axis that there is too much on; null where it is of something else. */
+    public function tooMuchOn(): ?Axis
+    {
+        foreach ($this->moves as $axis => [, $most]) {
+            if ($most < 0.0) {
+                return Axis::from($axis);
+            }
+        }
+
+        return null;
     }
 
     /** @return list<Axis> what it is about */
@@ -53,7 +103,15 @@ final readonly class Complaint
     /** The target: the axes that are complained of moved, the others held where they are, whatever a style would want. */
     public function target(Taste $now): Target
     {
-        return self::together([[$this, 1.0]], $now);
+        return self::together([[$this->as($now), 1.0]], $now);
+    }
+
+    /** What the word means of this sauce: flat, and hardly salted, is salt that is missing. */
+    private function as(Taste $now): self
+    {
+        return $this->unsalted === null || $now->salt >= $this->unsaltedUnder
+            ? $this
+            : new self($this->key, [Axis::Salt->value => $this->unsalted], $this->says, $this->atLeast, null, 0.0);
     }
 
     /**
@@ -68,13 +126,36 @@ final readonly class Complaint
             $steps = $now->stepsOn($axis);
             $moves = self::movesOn($axis, $said);
             if ($moves !== null) {
-                $windows[$axis->value] = TargetRange::ofSteps($axis, $steps + $moves[0], $steps + $moves[1]);
+                $least = self::leastOn($axis, $said);
+                $short = $least === null ? 0.0 : max(0.0, $axis->steps($least) - $steps - $moves[0]);
+                $windows[$axis->value] = TargetRange::ofSteps(
+                    $axis,
+                    $steps + $moves[0] + $short,
+                    $steps + $moves[1] + $short,
+                );
             } else {
                 $windows[$axis->value] = TargetRange::around($axis, $steps, self::HELD_WITHIN);
             }
         }
 
         return Target::of($windows);
+    }
+
+    /**
+     * What a cook brings at least where something is missing; null where nothing is said to be.
+     *
+     * @param list<array{self, float}> $said
+     */
+    private static function leastOn(Axis $axis, array $said): ?float
+    {
+        $least = null;
+        foreach ($said as [$complaint]) {
+            if ($complaint->brings($axis) && $complaint->atLeast !== null && count($complaint->moves) === 1) {
+                $least = max($least ?? 0.0, $complaint->atLeast);
+            }
+        }
+
+        return $least;
     }
 
     /**

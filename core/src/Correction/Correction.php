@@ -17,6 +17,7 @@ final readonly class Correction
      * @param list<string>   $allergensAdded
      * @param float          $cost        what it is judged by, in steps
      * @param string         $why         in half a sentence
+     * @param Remedy|null    $does        what is done instead of, or beside, adding
      */
     public function __construct(
         public array $additions,
@@ -28,5 +29,6 @@ final readonly class Correction
         public array $allergensAdded,
         public float $cost,
         public string $why,
+        public ?Remedy $does = null,
     ) {}
 }

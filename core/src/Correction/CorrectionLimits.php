@@ -51,10 +51,10 @@ final readonly class CorrectionLimits
         }
 
         if (($target->window(Axis::Heat)?->off(Axis::Heat, $now->heat) ?? 0.0) < 0.0) {
-            // heat is chilli's: ginger and pepper bring it only where they are in the recipe
+            // heat is chilli's: nobody grinds a spoon of pepper into a sauce to make it hot
             $helping = array_filter(
                 $helping,
-                static fn(Candidate $one): bool => is_infinite($one->most) || $one->strange <= 0.0
+                static fn(Candidate $one): bool => is_infinite($one->most)
                     || $one->ingredient->composition->mixture->get(Component::OtherHeat) <= 0.0,
             );
         }

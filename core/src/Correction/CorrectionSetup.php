@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Chemistry\Component;
+use Vinculum\Facts\Facts;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TargetShift;
 use Vinculum\Style\StyleFamily;
@@ -14,6 +17,8 @@ use Vinculum\Style\StyleFamily;
 /** Sets up a correction from what the cook has said: which style, which complaint, what may be added. */
 final class CorrectionSetup
 {
+    private const GROUND_CHILLI = 'cayenne';
+
     /**
      * @param list<Candidate>|null $candidates what alone may be added; what a cook would reach for when null
      * @param Target|null          $own        a target of the cook's own, instead of the style's
@@ -31,7 +36,11 @@ final class CorrectionSetup
         ?Target $own = null,
         ?TargetShift $move = null,
     ): Advice {
+        $isNamed = $candidates !== null;
         $candidates ??= UsualAdditions::to($balance, $style, $catalogue);
+        if (!$isNamed && $complaint !== null) {
+            $candidates = self::withHeat($candidates, $complaint, $balance, $catalogue);
+        }
         $aim = $own ?? $style?->target;
         $aim = $aim !== null && $move !== null ? $move->apply($aim) : $aim;
         $target = $complaint?->target($balance->taste) ?? $aim;
@@ -44,12 +53,60 @@ final class CorrectionSetup
                 ['Nothing to aim at: choose a style, or say what is wrong ("too salty").'],
             );
         }
+        if ($complaint?->isOfTexture() === true) {
+            $taste = $balance->taste;
+
+            return new Advice(
+                $taste,
+                $target,
+                $target->distance($taste),
+                Remedies::for($complaint, $balance, $target, $catalogue, $measures),
+                [$complaint->says],
+            );
+        }
         $limits = new CorrectionLimits($candidates, $most, $capacityMillilitres, $measures);
         $advice = self::towards($target, $balance, $limits);
+        if ($complaint !== null && !$isNamed) {
+            $remedies = Remedies::before($complaint, $balance, $target, $catalogue, $measures);
+            $advice = $advice->answering(...$remedies, ...$advice->corrections);
+            if ($advice->corrections === []) {
+                $advice = $advice->answering(...Remedies::secondBatch($complaint, $balance, $target, $catalogue, $measures));
+            }
+        }
 
         return $complaint === null || $aim === null
             ? $advice->withMends(AxisMends::of($target, $balance, $limits))
             : $advice->besides(self::besides($complaint, $aim, $balance, $limits));
+    }
+
+    /**
+     * Heat that is missing is brought by ground chilli where nothing in the recipe may bring it.
+     *
+     * @param list<Candidate> $candidates
+     *
+     * @return list<Candidate>
+     */
+    private static function withHeat(
+        array $candidates,
+        Complaint $complaint,
+        Balance $balance,
+        Catalogue $catalogue,
+    ): array {
+        $cayenne = $catalogue->get(self::GROUND_CHILLI);
+        $isThere = array_filter(
+            $candidates,
+            static fn(Candidate $one): bool => $one->ingredient->composition->mixture->get(Component::CapsaicinoidHeat) > 0.0,
+        ) !== [];
+        if (!$complaint->brings(Axis::Heat) || $isThere || !$balance->formula->isFitFor($cayenne)) {
+            return $candidates;
+        }
+        $basics = Facts::of(KitchenBasics::class);
+
+        return [...$candidates, Candidate::of(
+            $cayenne,
+            $basics->of[self::GROUND_CHILLI] / 100.0 * $balance->mixture->grams(),
+            Facts::of(CorrectionCosts::class)->basic,
+        )];
     }
 
     /** What to add to get as near as may be to a target. */

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Chemistry\Component;
 use Vinculum\Facts\Facts;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Texture;
 use Vinculum\Ingredient\Work;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -28,6 +30,9 @@ final readonly class UsualAdditions
     /** A family that nobody chose lends its doses from this likelihood on. */
     private const LIKELY = 0.5;
     private const WATER = 'water';
+    /** g of fat in 100 g: of what counts as fat, and of a sauce that takes some. */
+    private const FATTY = 30.0;
+    private const FAT_FROM = 5.0;
 
     /**
      * @param Dose[] $doses by ingredient key, of the family
@@ -66,12 +71,27 @@ final readonly class UsualAdditions
         $candidates = [];
         foreach ($keys as $key) {
             $candidate = $usual->candidate($catalogue->get($key));
-            if ($candidate->most > 0.0 && $balance->formula->isFitFor($candidate->ingredient)) {
+            if (
+                $candidate->most > 0.0
+                && $balance->formula->isFitFor($candidate->ingredient)
+                && !self::isOutOfPlace($candidate->ingredient, $balance)
+            ) {
                 $candidates[] = $candidate;
             }
         }
 
         return $candidates;
+    }
+
+    /** Nothing raw goes into what was cooked, and fat only where there is some (handbook, "Correcting a batch" a, b). */
+    private static function isOutOfPlace(Ingredient $ingredient, Balance $balance): bool
+    {
+        $isRaw = array_diff(['plant', 'fresh'], $ingredient->kinds) === []
+            && $ingredient->portions->texture !== Texture::Liquid;
+        $isFat = $ingredient->composition->mixture->percent(Component::Fat) >= self::FATTY;
+
+        return $isRaw && $balance->treatment->isCooked
+            || $isFat && $balance->mixture->percent(Component::Fat) < self::FAT_FROM;
     }
 
     private static function likely(Balance $balance): ?string

@@ -93,6 +93,9 @@ final class FactsLines
                 $this->sections[$table][$section] = $place;
                 $this->found("{$table}/{$section}/", $place, "[{$section}]");
             } elseif (preg_match(self::FIELD, $line, $found) === 1) {
+                if (str_contains($line, ';')) {
+                    $this->faults[] = "{$place}: what stands behind the semicolon is lost";
+                }
                 $this->found("{$table}/{$section}/{$found[1]}", $place, "\"{$found[1]}\" of [{$section}]");
             } else {
                 $this->faults[] = "{$place}: this is neither a section nor a field: {$line}";

@@ -39,14 +39,19 @@ final readonly class AdviceReport extends Report
         public array $otherWays,
         public array $levers,
         public Named $byAxis,
+        public ?string $presumed,
     ) {}
 
-    /** @param list<string>|null $notes those on the whole answer; the advice's own when null */
+    /**
+     * @param list<string>|null $notes    those on the whole answer; the advice's own when null
+     * @param string|null       $presumed the family that it was taken for, where none was named
+     */
     public static function of(
         Advice $advice,
         Balance $balance,
         Measures $measures = Measures::Us,
         ?array $notes = null,
+        ?string $presumed = null,
     ): self {
         return new self(
             AxisReport::all($balance->axes, $advice->target),
@@ -74,6 +79,7 @@ final readonly class AdviceReport extends Report
                     $advice->mends,
                 ),
             ),
+            $presumed,
         );
     }
 

@@ -7,6 +7,8 @@ namespace Vinculum\Report;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Chemistry\Volume;
+use Vinculum\Cooking\AssumedPan;
+use Vinculum\Cooking\Heat;
 use Vinculum\Correction\Addition;
 use Vinculum\Correction\Correction;
 use Vinculum\Quantity\Amount;
@@ -26,6 +28,7 @@ final readonly class CorrectionReport extends Report
      * @param list<string>                                                                                                               $sideEffects
      * @param list<string>                                                                                                               $allergensAdded
      * @param string $why in half a sentence
+     * @param array{kind: 'reduce'|'whisk'|'strain'|'rest'|'drain'|'second-batch', minutes: array{float, float}|null, pan_reads_grams: float|null, text: string}|null $does instead of, or beside, adding
      * @param string|null $yield as it then reads, for what is added to a finished sauce makes it more
      */
     private function __construct(
@@ -39,6 +42,7 @@ final readonly class CorrectionReport extends Report
         public array $sideEffects,
         public array $allergensAdded,
         public string $why,
+        public ?array $does,
         public ?string $yield,
     ) {}
 
@@ -62,7 +66,12 @@ final readonly class CorrectionReport extends Report
                 'first_dose_grams' => $one->firstDoseGrams,
                 'first_dose' => $one->firstDose,
             ], $correction->additions),
-            AxisReport::all($balance->axesAfter($added), $target),
+            AxisReport::all(
+                $correction->does?->kind === 'reduce'
+                    ? $balance->axesAs($correction->mixture)
+                    : $balance->axesAfter($added),
+                $target,
+            ),
             $correction->distanceAfter,
             Verdict::afterwards($correction->distanceAfter),
             $correction->addedGrams,
@@ -71,7 +80,48 @@ final readonly class CorrectionReport extends Report
             $correction->sideEffects,
             $correction->allergensAdded,
             $correction->why,
+            self::does($correction, $balance),
             $balance->isFinished ? MeasuredYield::written($correction->mixture->grams()) : null,
         );
+    }
+
+    /**
+     * What is done; of a reduction how long it takes in the pan that a cook would take for so much.
+     *
+     * @return array{kind: 'reduce'|'whisk'|'strain'|'rest'|'drain'|'second-batch', minutes: array{float, float}|null, pan_reads_grams: float|null, text: string}|null
+     */
+    private static function does(Correction $correction, Balance $balance): ?array
+    {
+        $does = $correction->does;
+        if ($does === null) {
+            return null;
+        }
+        $told = [
+            'kind' => $does->kind,
+            'minutes' => null,
+            'pan_reads_grams' => $does->panReadsGrams,
+            'text' => $does->text,
+        ];
+        if ($does->kind !== 'reduce' || $does->panReadsGrams === null) {
+            return $told;
+        }
+        $pan = AssumedPan::of(Volume::millilitres($balance->mixture));
+        $minutes = Heat::usual()->minutes(
+            $balance->mixture->grams() - $does->panReadsGrams,
+            (float) $pan->squareMetres,
+        );
+
+        return [
+            ...$told,
+            'minutes' => [$minutes['low'], $minutes['high']],
+            'text' => sprintf(
+                '%s In a pan of %d cm that takes about %d to %d minutes, and the sauce should then weigh %d g.',
+                $does->text,
+                round((float) $pan->centimetres()),
+                round($minutes['low']),
+                round($minutes['high']),
+                round($does->panReadsGrams),
+            ),
+        ];
     }
 }

@@ -26,7 +26,7 @@ export function TastePage() {
         </Box>
       ) : (
         <Box sx={{ maxWidth: 620, mx: 'auto', pt: 1 }}>
-          <Taste batch={batch} complaints={kitchen.data.complaints} onBatch={setBatch} />
+          <Taste batch={batch} complaints={kitchen.data.complaints.filter((one) => one.is_taste)} onBatch={setBatch} />
         </Box>
       )}
     </SaucePage>

@@ -159,6 +159,20 @@ interface RowProps {
 
 function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
   const extra = besides(correction);
+  if (correction.additions.length === 0) {
+    return (
+      <Box
+        component="li"
+        data-correction={index + 1}
+        sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1, px: 1 }}
+      >
+        <Typography sx={{ fontWeight: 700 }}>{correction.does?.text}</Typography>
+        <Typography sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>
+          {[correction.why, ...extra].join(' · ')}
+        </Typography>
+      </Box>
+    );
+  }
   const half = correction.additions.map((one) => spoken(one.first_dose)).join(' + ');
   const show = () => {
     onPreview(index);
@@ -187,7 +201,7 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
           {say.alt(index)}
         </Box>
         <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
-          {correction.why}
+          {[correction.why, ...(correction.does == null ? [] : [correction.does.text])].join('. ')}
         </Box>
         <Box component="span" sx={{ gridColumn: '1 / -1', fontSize: '0.85rem', color: 'text.secondary' }}>
           {[say.firstStirAndTaste(half), correction.verdict, ...extra].join(' · ')}

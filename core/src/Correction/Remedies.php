@@ -1,0 +1,397 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Correction;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Component;
+use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Facts\Row;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Texture;
+use Vinculum\Ingredient\Work;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
+
+/**
+ * Ways to mend what is no taste: too thin, too thick, pasty, greasy, lumpy, harsh, bitter (handbook, "Correcting a batch"
+ * (i); the sentences are facts in remedies.ini). Each says what it moves on the axes.
+ */
+final readonly class Remedies
+{
+    /** A first reduction takes a fifth; more is tasted for. */
+    private const REDUCE_BY = 0.2;
+    /** Cornflour for 100 g of water, to pour less: half of what coats a spoon. */
+    private const STARCH_PERCENT = 1.5;
+    private const WATER_OF_STARCH = 1.5;
+    /** Shares of the batch that loosen it. */
+    private const LOOSEN = 0.08;
+    private const LOOSEN_PASTE = 0.06;
+    private const ACID_TO_CUT = 0.015;
+    private const ACID_TO_WAKE = 0.006;
+    private const FAT_TO_ROUND = 0.02;
+    private const SALT_ON_BITTER = 0.0015;
+    private const STEP_OF_SWEET = 0.012;
+    /** g of fat in 100 g from which a sauce is an emulsion or takes fat at all. */
+    private const EMULSION_FROM = 25.0;
+    private const FAT_FROM = 5.0;
+    /** g of sucrose equivalent in 100 g. */
+    private const SWEET_FROM = 2.0;
+    /** g of acetic acid equivalent in 100 g. */
+    private const SOUR_FROM = 0.15;
+    private const ONE_STEP = 1.0;
+    private const OF_FRUIT_FROM = 0.3;
+    private const NOTICED = 0.5;
+
+    private Spoons $spoons;
+    private Row $says;
+    private Taste $before;
+
+    private function __construct(
+        private string $word,
+        private Balance $balance,
+        private Target $target,
+        private Catalogue $catalogue,
+        Measures $measures,
+    ) {
+        $this->spoons = Spoons::of($measures);
+        $this->says = FactsFile::named('remedies')[$word];
+        $this->before = $balance->taste;
+    }
+
+    /** @return list<Correction> the plainest first */
+    public static function for(
+        Complaint $complaint,
+        Balance $balance,
+        Target $target,
+        Catalogue $catalogue,
+        Measures $measures,
+    ): array {
+        $remedies = new self($complaint->key, $balance, $target, $catalogue, $measures);
+
+        return $balance->mixture->grams() <= 0.0 ? [] : array_values(array_filter(match ($complaint->key) {
+            'too-thin' => $remedies->thicker(),
+            'too-thick' => [$remedies->loosened(self::LOOSEN)],
+            'pasty' => [$remedies->loosened(self::LOOSEN_PASTE, self::ACID_TO_WAKE)],
+            'greasy' => [
+                $remedies->adding(['acid' => self::ACID_TO_CUT], 'acid cuts the fat', 'whisk'),
+                $remedies->doing('drain', 'what swims is lifted off'),
+            ],
+            'lumpy' => [
+                $remedies->doing('strain', 'lumps stay behind'),
+                $remedies->doing('rest', 'too much heat makes them'),
+            ],
+            'harsh' => $remedies->rounder(),
+            'bitter' => [
+                $remedies->adding(
+                    ['salt' => self::SALT_ON_BITTER]
+                        + ($remedies->isSweet() ? ['sweetener' => self::STEP_OF_SWEET] : []),
+                    'salt dulls bitterness, sweetness covers it',
+                    'whisk',
+                ),
+                $remedies->doing('second-batch', 'what is burnt stays burnt'),
+            ],
+            default => [],
+        }));
+    }
+
+    /**
+     * What comes before any thinning: in fruit, tomato and pickle sweetness and sourness answer each other, so too sharp
+     * gets sugar and too sweet gets acid; it is masking, and says so (handbook, "Correcting a batch" c).
+     *
+     * @return list<Correction>
+     */
+    public static function before(
+        Complaint $complaint,
+        Balance $balance,
+        Target $target,
+        Catalogue $catalogue,
+        Measures $measures,
+    ): array {
+        $axis = $complaint->tooMuchOn();
+        $taste = $balance->taste;
+        if (!self::isOfFruit($balance) || $taste->sweet < self::SWEET_FROM || $taste->sour < self::SOUR_FROM) {
+            return [];
+        }
+        $remedies = new self('harsh', $balance, $target, $catalogue, $measures);
+        $grams = $balance->mixture->grams() / 100.0;
+        $sharpness = Taste::ofMixture($catalogue->get($remedies->usual('acid'))->composition->mixture)->sour;
+        $answer = match ($axis) {
+            Axis::Sour => $remedies->withAmounts(
+                [[$remedies->usual('sweetener'), self::ONE_STEP * Axis::Sweet->stepWidth() * $taste->sweet * $grams]],
+                'sweetness hides the acid: it is masking, the acid stays',
+                null,
+            ),
+            Axis::Sweet => $remedies->withAmounts(
+                [[
+                    $remedies->usual('acid'),
+                    self::ONE_STEP * Axis::Sour->stepWidth() * $taste->sour * $grams * 100.0 / max(1.0, $sharpness),
+                ]],
+                'acid hides the sweetness: it is masking, the sugar stays',
+                null,
+            ),
+            default => null,
+        };
+
+        return $answer === null || $answer->distanceAfter > $target->distance($taste) ? [] : [$answer];
+    }
+
+    /** Whether fruit, tomato or other plants make up much of it: a dip or a dressing is thinned first. */
+    private static function isOfFruit(Balance $balance): bool
+    {
+        $grams = 0.0;
+        foreach ($balance->formula->lines as $line) {
+            $kinds = $line->ingredient->kinds ?? [];
+            $isPlant = array_intersect(['plant', 'fruit'], $kinds) !== [] && !in_array('juice', $kinds, true);
+            $grams += $isPlant ? $line->grams->value ?? 0.0 : 0.0;
+        }
+
+        return $grams >= self::OF_FRUIT_FROM * $balance->mixture->grams();
+    }
+
+    /**
+     * Where nothing that is added mends it: a second batch without what brings it, mixed half and half.
+     *
+     * @return list<Correction>
+     */
+    public static function secondBatch(
+        Complaint $complaint,
+        Balance $balance,
+        Target $target,
+        Catalogue $catalogue,
+        Measures $measures,
+    ): array {
+        $axis = $complaint->tooMuchOn();
+        $main = $axis === null ? null : Alternatives::mainSource($balance->formula, $axis);
+        if ($main === null) {
+            return [];
+        }
+        $lines = $balance->formula->lines;
+        $name = mb_strtolower($lines[$main]->ingredient->name ?? $lines[$main]->text());
+        unset($lines[$main]);
+        $plain = Formula::of(array_values($lines))->mixed();
+        $grams = $balance->mixture->grams();
+        if ($plain->grams() <= 0.0) {
+            return [];
+        }
+        $remedies = new self('bitter', $balance, $target, $catalogue, $measures);
+
+        return [$remedies->correction(
+            [],
+            $balance->mixture->plus($plain->times($grams / $plain->grams())),
+            "halves what {$name} brings",
+            new Remedy('second-batch', "Make a second batch without the {$name}, and mix it half and half with this one."),
+        )];
+    }
+
+    /** @return list<Correction|null> */
+    private function thicker(): array
+    {
+        $fat = $this->balance->mixture->percent(Component::Fat);
+        if ($fat >= self::EMULSION_FROM) {
+            return [$this->adding(['fat' => self::LOOSEN], 'the more oil is held, the thicker it stands', 'whisk')];
+        }
+        $isCooked = $this->balance->treatment->isCooked;
+        $kinds = array_merge([], ...array_map(
+            static fn(ResolvedLine $line): array => $line->ingredient->kinds ?? [],
+            $this->balance->formula->lines,
+        ));
+        if (!$isCooked && in_array('dairy', $kinds, true)) {
+            return [$this->doing('strain', 'its whey runs off')];
+        }
+        if (!$isCooked && in_array('fresh', $kinds, true)) {
+            return [$this->doing('drain', 'its juice runs off')];
+        }
+
+        return [$this->reduced(), $this->slurry()];
+    }
+
+    /** @return list<Correction|null> */
+    private function rounder(): array
+    {
+        $hasFat = $this->balance->mixture->percent(Component::Fat) >= self::FAT_FROM;
+
+        return [
+            $this->isSweet()
+                ? $this->adding(['sweetener' => self::STEP_OF_SWEET], 'sweetness rounds what is harsh', 'whisk')
+                : null,
+            $hasFat ? $this->adding(['fat' => self::FAT_TO_ROUND], 'fat rounds what is harsh', 'whisk') : null,
+            $this->doing('rest', 'a night takes the edge off'),
+        ];
+    }
+
+    private function reduced(): ?Correction
+    {
+        $mixture = $this->balance->mixture;
+        $lost = min(self::REDUCE_BY * $mixture->grams(), 0.5 * $mixture->get(Component::Water));
+        if ($lost <= 0.0) {
+            return null;
+        }
+
+        return $this->correction(
+            [],
+            $mixture->with(Component::Water, $mixture->get(Component::Water) - $lost),
+            'what leaves is water, so all that stays tastes stronger',
+            new Remedy('reduce', $this->says->text('reduce'), $mixture->grams() - $lost),
+        );
+    }
+
+    private function slurry(): ?Correction
+    {
+        $water = $this->balance->mixture->get(Component::Water);
+        $worth = $this->catalogue->get('cornflour')->composition->mixture->get(Component::Thickening) / 100.0;
+        $starch = self::STARCH_PERCENT / 100.0 * $water / $worth;
+        $amounts = [['cornflour', $starch], ['water', self::WATER_OF_STARCH * $starch]];
+
+        return $this->withAmounts(
+            $amounts,
+            'starch takes up water and hardly thins the taste',
+            new Remedy('whisk', $this->says->text('slurry')),
+        );
+    }
+
+    private function loosened(float $share, float $acid = 0.0): ?Correction
+    {
+        $grams = $this->balance->mixture->grams();
+        $liquid = $this->mainLiquid();
+        $amounts = [[$liquid, $share * $grams]];
+        if ($acid > 0.0) {
+            $amounts[] = [$this->usual('acid'), $acid * $grams];
+        }
+
+        return $this->withAmounts(
+            $amounts,
+            'loosens it, and thins every taste a little',
+            new Remedy('whisk', $this->says->text('whisk')),
+        );
+    }
+
+    /**
+     * @param array<'acid'|'sweetener'|'salt'|'fat', float> $shares of the batch
+     * @param 'whisk'                                      $kind
+     */
+    private function adding(array $shares, string $why, string $kind): ?Correction
+    {
+        $grams = $this->balance->mixture->grams();
+        $amounts = [];
+        foreach ($shares as $role => $share) {
+            $amounts[] = [$this->usual($role), $share * $grams];
+        }
+
+        return $this->withAmounts($amounts, $why, new Remedy($kind, $this->says->text($kind)));
+    }
+
+    /** @param 'strain'|'rest'|'drain'|'second-batch' $kind */
+    private function doing(string $kind, string $why): Correction
+    {
+        return $this->correction([], $this->balance->mixture, $why, new Remedy($kind, $this->says->text($kind)));
+    }
+
+    /** @param list<array{string, float}> $amounts ingredient and grams */
+    private function withAmounts(array $amounts, string $why, ?Remedy $remedy): ?Correction
+    {
+        $mixture = $this->balance->mixture;
+        $additions = [];
+        foreach ($amounts as [$key, $grams]) {
+            $ingredient = $this->catalogue->get($key);
+            if (!$this->balance->formula->isFitFor($ingredient)) {
+                return null;
+            }
+            $density = $ingredient->portions->spoonDensity();
+            $grams = max($this->spoons->nearest($grams, $density), $this->spoons->notch($grams, $density));
+            $half = $this->spoons->nearest($grams / 2.0, $density);
+            $additions[] = new Addition(
+                $ingredient,
+                $grams,
+                $ingredient->portions->measure($grams, $this->spoons),
+                $half > 0.0 ? $half : $grams,
+                $ingredient->portions->measure($half > 0.0 ? $half : $grams, $this->spoons)->words(),
+            );
+            $mixture = $mixture->plus($ingredient->grams($grams));
+        }
+
+        return $this->correction($additions, $mixture, $why, $remedy);
+    }
+
+    /** @param list<Addition> $additions */
+    private function correction(array $additions, Mixture $mixture, string $why, ?Remedy $remedy): Correction
+    {
+        $after = Taste::ofMixture($mixture);
+        $effects = [];
+        foreach ($this->before->stepsTo($after) as $axis => $moved) {
+            if (abs($moved) >= self::NOTICED) {
+                $effects[] = sprintf('%s also %+.1f steps', Axis::from($axis)->value, $moved);
+            }
+        }
+        $gained = array_merge([], ...array_map(
+            static fn(Addition $one): array => $one->ingredient->suitability->allergens,
+            $additions,
+        ));
+
+        return new Correction(
+            $additions,
+            $mixture,
+            $after,
+            $this->target->distance($after),
+            array_sum(array_map(static fn(Addition $one): float => $one->grams, $additions)),
+            $effects,
+            array_values(array_diff($gained, $this->balance->allergens())),
+            0.0,
+            $why,
+            $remedy,
+        );
+    }
+
+    /** What the recipe itself is loosened with: its own thin base, else water. */
+    private function mainLiquid(): string
+    {
+        [$main, $most] = ['water', 0.0];
+        foreach ($this->balance->formula->lines as $line) {
+            $ingredient = $line->ingredient;
+            if (
+                $ingredient !== null
+                && $ingredient->portions->texture === Texture::Liquid
+                && in_array('base', $ingredient->roles, true)
+                && array_intersect(['broth', 'milk-like', 'juice'], $ingredient->kinds) !== []
+                && ($line->grams->value ?? 0.0) > $most
+            ) {
+                [$main, $most] = [$ingredient->key, $line->grams->value ?? 0.0];
+            }
+        }
+
+        return $main;
+    }
+
+    /** Whether it tastes of sweetness already: what does not is not sweetened to mend it. */
+    private function isSweet(): bool
+    {
+        return $this->before->sweet >= self::SWEET_FROM;
+    }
+
+    /** @param 'acid'|'sweetener'|'salt'|'fat' $role */
+    private function usual(string $role): string
+    {
+        $works = ['acid' => 'acids', 'sweetener' => 'sweeteners', 'salt' => 'salts', 'fat' => 'oils'][$role];
+        [$found, $most] = [null, 0.0];
+        foreach ($this->balance->formula->lines as $line) {
+            $ingredient = $line->ingredient;
+            $isSo = $ingredient !== null && in_array($works, Work::of($ingredient->kind()), true)
+                && !array_intersect(['fresh', 'preserved', 'dried'], $ingredient->kinds);
+            if ($isSo && ($line->grams->value ?? 0.0) >= $most) {
+                [$found, $most] = [$ingredient, $line->grams->value ?? 0.0];
+            }
+        }
+
+        return $found instanceof Ingredient
+            ? $found->key
+            : ['acid' => 'lemon-juice', 'sweetener' => 'white-sugar', 'salt' => 'salt', 'fat' => 'neutral-oil'][$role];
+    }
+}
