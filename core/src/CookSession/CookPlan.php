@@ -52,7 +52,7 @@ final readonly class CookPlan
         $items = [];
         foreach ($cook->stages as $stage => $cooked) {
             foreach (array_keys($cooked->stage->lines) as $number) {
-                $items[] = self::item($scale->lines[$number], $number, $stage);
+                $items[] = self::item($scale->lines[$number], $number, $stage, abs($scale->factor - 1.0) < 1e-6);
             }
         }
 
@@ -256,19 +256,35 @@ final readonly class CookPlan
         return $line->ingredient === null ? $line : $line->inGrams(Amount::of($grams, max(0.01 * $grams, 0.3)));
     }
 
-    private static function item(ScaledLine $scaled, int $number, int $stage): MeasureTask
+    /** "2 stars", "a good grinding of": what nobody weighs in the cook's own words; null for what is measured. */
+    private static function ownWords(ResolvedLine $line): ?string
+    {
+        $measured = $line->written->measured;
+        $own = trim($line->written->amountText);
+
+        return match (true) {
+            $measured === null || $own === '' || $line->written->part !== null => null,
+            $measured->unit === null => $own,
+            $measured->unit->isVague() => (string) preg_replace('/(?<! of)$/u', ' of', $own),
+            default => null,
+        };
+    }
+
+    /** @param bool $isAsWritten at the size of the recipe, where the cook's own counts and grindings stand */
+    private static function item(ScaledLine $scaled, int $number, int $stage, bool $isAsWritten): MeasureTask
     {
         $line = $scaled->line;
         $name = $line->status === LineStatus::Unknown || $line->ingredient === null
             ? $line->written->text
             : $line->ingredient->name;
+        $own = $isAsWritten ? self::ownWords($line) : null;
 
         return new MeasureTask(
             $number,
             $stage,
-            $name,
+            $own === null || $line->written->name === '' ? $name : $line->written->name,
             $scaled->grams ?? 0.0,
-            $scaled->measure ?? ($scaled->grams === null ? 'to taste' : ''),
+            $own ?? $scaled->measure ?? ($scaled->grams === null ? 'to taste' : ''),
             $line->ingredient?->portions->texture,
             $scaled->note,
         );

@@ -68,7 +68,6 @@ final readonly class Move
     {
         $isBoiled = $plan->isBoiledDown();
         $moves = $isBoiled ? [new self('pan-empty', null, $record->weighings->panEmpty !== null)] : [];
-        $contents = implode(', ', array_map(static fn(MeasureTask $item): string => $item->name, $plan->items));
         $steps = $plan->steps();
         $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));
         $lastHot = $hot === [] ? ($isBoiled ? count($steps) : null) : max($hot);
@@ -76,13 +75,14 @@ final readonly class Move
             ...($isBoiled ? [new self('pan-reads', null, $record->weighings->panReads !== null)] : []),
             new self('cool', null, $record->readings->heatOff !== null),
         ];
-        [$at, $spoon, $isHot] = [0, null, false];
+        [$at, $spoon, $isHot, $contents, $said] = [0, null, false, '', []];
         foreach ($plan->stages as $number => $cooked) {
             $title = $cooked->stage->title;
             foreach (array_filter(
                 $plan->items,
                 static fn(MeasureTask $item): bool => $item->stage === $number,
             ) as $item) {
+                $contents .= ", {$item->name}";
                 $needed = MeasuringOrder::spoon($item->measure);
                 $moves[] = new self(
                     'measure',
@@ -95,13 +95,19 @@ final readonly class Move
             }
             foreach ($cooked->stage->steps as $step) {
                 $isDone = $record->times->ofStep($at)['done'] !== null;
+                // a caution is said where it is first called for, of what is in the pot by then
+                $cautions = array_values(array_filter(
+                    StepCautions::for($step->text, $isHot, $contents),
+                    static fn(Caution $one): bool => !isset($said[$one->code]),
+                ));
+                $said += array_fill_keys(array_map(static fn(Caution $one): string => $one->code, $cautions), true);
                 $moves[] = new self(
                     'step',
                     $title,
                     $isDone,
                     step: $step,
                     number: $at,
-                    cautions: StepCautions::for($step->text, $isHot, $contents),
+                    cautions: $cautions,
                 );
                 $isHot = $isHot || $step->isAtTheHob();
                 $moves = $at === $lastHot ? [...$moves, ...$off] : $moves;

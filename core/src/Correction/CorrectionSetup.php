@@ -70,7 +70,8 @@ final class CorrectionSetup
             $remedies = Remedies::before($complaint, $balance, $target, $catalogue, $measures);
             $advice = $advice->answering(...$remedies, ...$advice->corrections);
             if ($advice->corrections === []) {
-                $advice = $advice->answering(...Remedies::secondBatch($complaint, $balance, $target, $catalogue, $measures));
+                $batch = Remedies::secondBatch($complaint, $balance, $target, $catalogue, $measures);
+                $advice = $advice->answering(...$batch);
             }
         }
 
@@ -95,7 +96,8 @@ final class CorrectionSetup
         $cayenne = $catalogue->get(self::GROUND_CHILLI);
         $isThere = array_filter(
             $candidates,
-            static fn(Candidate $one): bool => $one->ingredient->composition->mixture->get(Component::CapsaicinoidHeat) > 0.0,
+            static fn(Candidate $one): bool => 0.0
+                < $one->ingredient->composition->mixture->get(Component::CapsaicinoidHeat),
         ) !== [];
         if (!$complaint->brings(Axis::Heat) || $isThere || !$balance->formula->isFitFor($cayenne)) {
             return $candidates;

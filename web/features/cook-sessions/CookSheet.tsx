@@ -199,9 +199,11 @@ export function CookSheet({ opened, offset, instruments }: Props) {
       <Box sx={{ mt: 1, maxWidth: 420 }}>
         <BarMark axes={cook.balance.axes} />
       </Box>
-      {cook.balance.cautions.map((caution) => (
-        <CautionLine key={caution.code} caution={caution} sx={{ fontSize: '0.9rem' }} />
-      ))}
+      {/* of the sauce as a whole: before the start, and where it goes into jars */}
+      {(at === 0 || move?.kind === 'fill') &&
+        cook.balance.cautions.map((caution) => (
+          <CautionLine key={caution.code} caution={caution} sx={{ fontSize: '0.9rem' }} />
+        ))}
     </Box>
   );
 }
