@@ -152,9 +152,10 @@ final class MethodMentions
                 $density = $line->ingredient?->portions->density;
                 $millilitres = $amount->unit->millilitres;
 
-                return [null, $amount->unit->grams !== null
-                    ? $amount->middle() * $amount->unit->grams
-                    : ($density === null || $millilitres === null ? null : $amount->middle() * $millilitres * $density)];
+                $ofVolume = $density === null || $millilitres === null ? null : $millilitres * $density;
+                $each = $amount->unit->grams ?? $ofVolume;
+
+                return [null, $each === null ? null : $amount->middle() * $each];
             }
             $range = NumberGrammar::range(new Cursor(array_slice($tokens, $at)));
             if ($range !== null && $range[1] > 0.0 && $range[1] < 1.0) {
@@ -244,7 +245,8 @@ final class MethodMentions
 
                 return match (true) {
                     str_contains($word, ' ') => $stem,
-                    str_ends_with($word, 'y') => substr($stem, 0, -1) . '(?:y|ies|ying' . ($past === '' ? '' : '|ied') . ')',
+                    str_ends_with($word, 'y') => substr($stem, 0, -1)
+                        . '(?:y|ies|ying' . ($past === '' ? '' : '|ied') . ')',
                     str_ends_with($word, 'e') => "{$stem}(?:s" . ($past === '' ? '' : '|d') . ')?|' . substr($stem, 0, -1) . 'ing',
                     default => "{$stem}(?:s|es|ing{$past})?|{$stem}" . preg_quote(mb_substr($word, -1), '/') . "(?:ing{$past})",
                 };

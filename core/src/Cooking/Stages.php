@@ -34,7 +34,8 @@ final class Stages
             array_map(static fn(Stage $stage): string => (string) $stage->title, [...$hot, ...$cold]),
         );
         $steps = MethodReader::steps($under[-1] ?? []);
-        if (count($hot) === 1 && $hot[0]->title === null && $hot[0]->lines !== [] && $steps !== [] && count($under) === 1) {
+        $isUntitled = count($hot) === 1 && $hot[0]->title === null && $hot[0]->lines !== [];
+        if ($isUntitled && $steps !== [] && count($under) === 1) {
             return self::byStep($hot[0]->lines, $cold, $steps);
         }
         [$cooked, $after] = self::atTheHob($steps);
