@@ -238,11 +238,11 @@ final class Printout
             }
         }
         $finished = $report->finished;
+        [$low, $high] = [KitchenNumber::grams($finished['low']), KitchenNumber::grams($finished['high'])];
         $out .= sprintf(
-            "\nIt comes to about %s (%s to %s), %s.\n",
+            "\nIt comes to about %s%s, %s.\n",
             KitchenNumber::grams($finished['grams']),
-            KitchenNumber::grams($finished['low']),
-            KitchenNumber::grams($finished['high']),
+            $low === $high ? '' : " ({$low} to {$high})",
             KitchenNumber::millilitres($finished['millilitres']),
         );
         foreach ($report->fill as $fill) {

@@ -186,7 +186,8 @@ final readonly class CookSheet
     {
         $next = $later[0] ?? null;
         if ($next !== null && preg_match('/^(?:meanwhile|while)\b/iu', $next->text) === 1) {
-            return $next->text;
+            // the sheet says "meanwhile" before it
+            return ucfirst((string) preg_replace('/^meanwhile\s*,?\s*/iu', '', $next->text));
         }
         $isLong = $step->minutes !== null && $step->minutes[1] >= self::FREE_MINUTES && $step->kind !== 'do';
         foreach ($isLong && $step->isAtTheHob() ? $later : [] as $one) {

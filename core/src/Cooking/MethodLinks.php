@@ -139,7 +139,11 @@ final readonly class MethodLinks
     {
         $open = array_filter($mention->lines, static fn(int $line): bool => $left[$line] > self::NOTHING);
         $later = count($open) < 2 ? [] : self::namedLater($mention->step, $mentions);
-        $open = array_diff($open, $later) === [] ? $open : array_diff($open, $later);
+        if ($open !== [] && array_diff($open, $later) === []) {
+            // a word for many means none that has a step of its own
+            return [];
+        }
+        $open = array_diff($open, $later);
 
         return array_values($mention->does === Mention::PUTS && $open !== [] ? $open : $mention->lines);
     }
@@ -232,6 +236,13 @@ final readonly class MethodLinks
     ): int {
         $begun = array_keys(array_filter($puts, static fn(array $lines): bool => isset($lines[$line])));
         if ($share < 1.0 - self::NOTHING && $begun !== []) {
+            // "juice of half the lime", and later "more lime if you like"
+            foreach ($mentions as $mention) {
+                if ($mention->isMore && $mention->step > min($begun) && in_array($line, $mention->lines, true)) {
+                    return $mention->step;
+                }
+            }
+
             return max($begun);
         }
         foreach ($mentions as $mention) {

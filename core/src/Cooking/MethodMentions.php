@@ -38,7 +38,7 @@ final class MethodMentions
     public static function of(array $steps, array $lines): array
     {
         $things = ThingWords::of($lines);
-        $mentions = [];
+        [$mentions, $tied] = [[], []];
         $letters = 0;
         foreach ($steps as $number => $step) {
             // what is too long to be read is kept, and names nothing
@@ -46,7 +46,9 @@ final class MethodMentions
             if ($letters > self::MOST_LETTERS) {
                 break;
             }
-            array_push($mentions, ...self::inSentence($number, $step->text, $things, $lines));
+            $here = self::inSentence($number, $step->text, $things->withBundle($tied), $lines);
+            $tied = [...$tied, ...self::tied($step->text, $here, $lines)];
+            array_push($mentions, ...$here);
         }
 
         return $mentions;
@@ -64,6 +66,28 @@ final class MethodMentions
         $row = FactsFile::named('doing')['except'];
 
         return preg_match("/{$row->pattern('words')}/iu", $text, $found, PREG_OFFSET_CAPTURE) === 1 ? $found[0][1] : null;
+    }
+
+    /**
+     * What a sentence ties together: the spices and herbs it names.
+     *
+     * @param list<Mention>            $here
+     * @param array<int, ResolvedLine> $lines
+     *
+     * @return list<int>
+     */
+    private static function tied(string $text, array $here, array $lines): array
+    {
+        $bundle = FactsFile::named('doing')['bundle'];
+        if (!$bundle->isSaidIn($text, 'tied')) {
+            return [];
+        }
+        $named = array_merge([], ...array_map(static fn(Mention $one): array => $one->lines, $here));
+
+        return array_values(array_filter($named, static fn(int $line): bool => array_intersect(
+            $bundle->list('kinds'),
+            $lines[$line]->ingredient->kinds ?? [],
+        ) !== []));
     }
 
     /**

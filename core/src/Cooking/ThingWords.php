@@ -67,6 +67,22 @@ final readonly class ThingWords
     }
 
     /**
+     * The same words, where some lines were tied together: "the spice bag" means them, and no other spice.
+     *
+     * @param list<int> $tied
+     */
+    public function withBundle(array $tied): self
+    {
+        $meant = $this->meant;
+        foreach (FactsFile::named('doing')['bundle']->list('words') as $word) {
+            $said = implode(' ', NameWords::of($word));
+            $meant[$said] = array_fill_keys($tied, self::WHOLE);
+        }
+
+        return new self($meant);
+    }
+
+    /**
      * What words at a place of a sentence mean: as many of them as mean something, and the lines.
      *
      * @param list<string>           $words  of the sentence, as NameWords gives them
@@ -78,9 +94,10 @@ final readonly class ThingWords
     {
         for ($count = min(self::LONGEST, count($words) - $at); $count > 0; --$count) {
             $said = implode(' ', array_slice($words, $at, $count));
-            $meant = $this->meant[$said] ?? [];
-            if ($meant !== []) {
-                return [$count, array_keys($meant, max($meant), true)];
+            $meant = $this->meant[$said] ?? null;
+            if ($meant !== null) {
+                // a bundle of which nothing is known means nothing
+                return [$count, $meant === [] ? [] : array_keys($meant, max($meant), true)];
             }
             if ($count > 1 && $isName($said)) {
                 $kept = implode(' ', self::withoutForms(array_slice($words, $at, $count)));

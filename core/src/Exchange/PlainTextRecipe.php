@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Recipe\Text\PageReader;
@@ -17,7 +18,7 @@ final class PlainTextRecipe
 {
     private const KEYS = ['title', 'style', 'yield', 'serves', 'pan', 'without', 'aside'];
     /** Marks that only the text of a whole page has. */
-    private const OF_A_PAGE = '/^\s*(?:##|[-*•]\s|\*\*|(?:ingredients|directions|instructions|you will need|what you need)\s*$)/miu';
+    private const OF_A_PAGE = '/^\s*(?:##|[-*•]\s|\*\*)/mu';
 
     public static function read(string $text): Recipe
     {
@@ -64,7 +65,19 @@ final class PlainTextRecipe
     {
         $isMarked = preg_match('/\A\s*#\s|^(?:title|style|pan|without|aside):/miu', $text) === 1;
 
-        return $isMarked && preg_match(self::OF_A_PAGE, $text) !== 1;
+        return $isMarked && preg_match(self::OF_A_PAGE, $text) !== 1 && !self::hasHeadingsOfAPage($text);
+    }
+
+    /** "Method", "How to make it", "You will need": a file marks its headings with "#" or a colon. */
+    private static function hasHeadingsOfAPage(string $text): bool
+    {
+        foreach (preg_split('/\R/u', $text) ?: [] as $line) {
+            if (self::isNamed($line, 'cue-method') || self::isNamed($line, 'cue-ingredients')) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function file(string $text): Recipe
@@ -83,9 +96,9 @@ final class PlainTextRecipe
                 $aside[] = ['text' => trim($said), 'why' => trim($why)];
             } elseif ($key !== null) {
                 $found[$key] ??= trim(substr($line, strlen($key) + 1));
-            } elseif (self::isHeading($line, 'method|directions|instructions|steps|preparation')) {
+            } elseif (self::isHeading($line, 'cue-method')) {
                 $inMethod = true;
-            } elseif ($inMethod && !self::isHeading($line, 'ingredients')) {
+            } elseif ($inMethod && !self::isHeading($line, 'cue-ingredients')) {
                 $method[] = $line;
             } elseif (preg_match('/^#\s*(.+)$/u', $line, $title) === 1 && $found['title'] === null) {
                 $found['title'] = $title[1];
@@ -144,9 +157,17 @@ final class PlainTextRecipe
         return null;
     }
 
-    private static function isHeading(string $line, string $names): bool
+    /** @param 'cue-method'|'cue-ingredients' $of */
+    private static function isHeading(string $line, string $of): bool
     {
-        return preg_match("/^(?:#+\\s*)?(?:{$names})\\s*:?$/iu", $line) === 1
-            && (str_ends_with($line, ':') || str_starts_with($line, '#'));
+        return preg_match('/^(#+\s*)?([^#].*?)(\s*:)?$/u', $line, $found) === 1
+            && ($found[1] !== '' || ($found[3] ?? '') !== '')
+            && self::isNamed($found[2], $of);
+    }
+
+    /** @param 'cue-method'|'cue-ingredients' $of */
+    private static function isNamed(string $line, string $of): bool
+    {
+        return in_array(mb_strtolower(trim($line)), FactsFile::named('page')[$of]->list('is'), true);
     }
 }

@@ -7,6 +7,7 @@ namespace Tests\core\Exchange;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Exchange\RecipeFault;
 use Vinculum\Exchange\RecipeReader;
+use Vinculum\Facts\FactsFile;
 use Vinculum\Recipe\Recipe;
 
 final class RecipeReaderTest extends TestCase
@@ -27,6 +28,23 @@ final class RecipeReaderTest extends TestCase
             $recipe->stages(),
         );
         self::assertSame(['Simmer it.', 'Cool it.'], $recipe->method);
+    }
+
+    /** Whatever heading a page may give a method, marked or bare, its steps are steps and no ingredients. */
+    public function test_a_method_is_a_method_under_any_heading(): void
+    {
+        foreach (FactsFile::named('page')['cue-method']->list('is') as $heading) {
+            foreach ([ucfirst($heading), ucfirst($heading) . ':', '## ' . ucfirst($heading), mb_strtoupper($heading)] as $written) {
+                $recipe = RecipeReader::read(
+                    "# Plum sauce\nMakes 500 ml\n\n1 kg plums\n200 ml cider vinegar\n1 tsp salt\n\n{$written}\n"
+                    . "Simmer the plums in the vinegar for 40 minutes.\nSalt it and bottle it.\n",
+                );
+
+                self::assertSame('Plum sauce', $recipe->title, $written);
+                self::assertSame(['1 kg plums', '200 ml cider vinegar', '1 tsp salt'], self::texts($recipe), $written);
+                self::assertCount(2, $recipe->method, $written);
+            }
+        }
     }
 
     public function test_reads_json_ld_in_a_graph_with_steps_in_sections(): void
