@@ -10,7 +10,6 @@ use Vinculum\Exchange\LetGo;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameSearch;
-use Vinculum\Ingredient\Suitability;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\ScaleFault;
 use Vinculum\Scaling\TargetSize;
@@ -298,19 +297,11 @@ final readonly class Call
 
     public function reason(): SwapReason
     {
-        $names = array_values(
-            array_filter(
-                array_map(trim(...), explode(',', mb_strtolower($this->values['--without'] ?? ''))),
-                static fn(string $name): bool => $name !== '',
-            ),
-        );
-        $diets = array_values(array_intersect($names, Suitability::allDiets()));
+        $said = $this->values['--without'] ?? '';
         try {
-            return $names === []
-                ? SwapReason::missing()
-                : SwapReason::cannotEat(array_values(array_diff($names, $diets)), $diets);
+            return trim($said) === '' ? SwapReason::missing() : DietaryNeeds::ofOneSwap($said);
         } catch (\InvalidArgumentException $fault) {
-            throw WrongCall::badValue('--without', implode(', ', $names), $fault->getMessage());
+            throw WrongCall::badValue('--without', $said, rtrim($fault->getMessage(), '.'));
         }
     }
 

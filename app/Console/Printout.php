@@ -160,15 +160,14 @@ final class Printout
                 implode(
                     ', ',
                     [
-                        "{$swap->measure->words()} {$swap->ingredient->name} (" . KitchenNumber::grams($swap->grams) . ')',
+                        $swap->grams > 0.0
+                            ? "{$swap->measure->words()} {$swap->ingredient->name} (" . KitchenNumber::grams($swap->grams) . ')'
+                            : "{$swap->ingredient->name}, {$swap->measure->words()}",
                         ...$also,
                     ],
                 ),
             );
-            $text .= sprintf(
-                ": %.1f steps different\n",
-                $swap->taste->residual,
-            ) . ($swap->notes === [] ? '' : '   ' . implode('; ', $swap->notes) . "\n");
+            $text .= ($swap->grams > 0.0 ? sprintf(": %.1f steps different\n", $swap->taste->residual) : "\n") . ($swap->notes === [] ? '' : '   ' . implode('; ', $swap->notes) . "\n");
             $text .= self::paragraph('   adds ', $swap->suitability->allergensAdded) . self::paragraph(
                 '   no longer holds ',
                 $swap->suitability->allergensRemoved,

@@ -8,8 +8,8 @@ namespace Vinculum\Quantity;
 final readonly class Measure
 {
     /**
-     * @param 'whole'|'tbsp'|'tsp'|'g' $tool
-     * @param string|null              $spoons in words, where it takes two different ones
+     * @param 'whole'|'tbsp'|'tsp'|'g'|'said' $tool
+     * @param string|null              $spoons in words, where it takes two different ones, or no tool measures it
      */
     private function __construct(
         public float $count,
@@ -38,6 +38,12 @@ final readonly class Measure
         return new self($grams, 'g', $grams);
     }
 
+    /** Of what no amount is said of: "about as much". */
+    public static function said(string $words): self
+    {
+        return new self(0.0, 'said', 0.0, $words);
+    }
+
     public function isCounted(): bool
     {
         return $this->tool === 'whole';
@@ -52,7 +58,7 @@ final readonly class Measure
     /** As a line of a recipe: "2½ eggs", "1½ tbsp lime juice". */
     public function of(string $name): string
     {
-        return "{$this->beforeItsName()} " . mb_strtolower($name);
+        return ($this->tool === 'said' ? '' : "{$this->beforeItsName()} ") . mb_strtolower($name);
     }
 
     /** Where the name of the thing follows: "2½", "1½ tbsp", "120 g". */

@@ -61,13 +61,6 @@ final readonly class Conversion
                 if ($ingredient === null || !$reason->isAgainst($ingredient, $line->grams->value ?? 0.0, $whole)) {
                     continue;
                 }
-                if (!$line->countsInTheMixture()) {
-                    $stuck[$number] = sprintf(
-                        'How much %s is not said, so nothing can be measured in its place: say how much, or leave it out.',
-                        mb_strtolower($ingredient->name),
-                    );
-                    continue;
-                }
                 $swap = (new SwapSearch($now, $number, $reason, $catalogue, $measures))->substitutes()[0] ?? null;
                 if ($swap === null) {
                     $stuck[$number] = sprintf(

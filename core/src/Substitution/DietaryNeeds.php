@@ -17,6 +17,48 @@ final class DietaryNeeds
      */
     public static function parse(string $text): array
     {
+        [$allergens, $diets, $less] = self::read($text);
+        $reasons = [];
+        if ($allergens !== [] || $diets !== []) {
+            $reasons[] = SwapReason::cannotEat($allergens, $diets);
+        }
+        foreach ($less as $what) {
+            $reasons[] = self::lessOf($what);
+        }
+
+        return $reasons !== [] ? $reasons : throw new \InvalidArgumentException('Say what it is to be made fit for.');
+    }
+
+    /**
+     * What one thing is to be replaced for: allergens and diets together, or less of one thing.
+     *
+     * @throws \InvalidArgumentException naming the word that nobody knows, or what cannot be asked for at once
+     */
+    public static function ofOneSwap(string $text): SwapReason
+    {
+        $reasons = self::parse($text);
+
+        return count($reasons) === 1 ? $reasons[0] : throw new \InvalidArgumentException(
+            'Less salt, sugar or calories is asked for by itself: swap once for the one, then for the other, or convert the whole recipe.',
+        );
+    }
+
+    private static function lessOf(string $what): SwapReason
+    {
+        return match ($what) {
+            'salt' => SwapReason::lessSalt(),
+            'sugar' => SwapReason::lessSugar(),
+            default => SwapReason::fewerCalories(),
+        };
+    }
+
+    /**
+     * @return array{list<string>, list<string>, list<string>} allergens, diets, and what there is to be less of
+     *
+     * @throws \InvalidArgumentException
+     */
+    private static function read(string $text): array
+    {
         $allergens = [];
         $diets = [];
         $less = [];
@@ -41,22 +83,8 @@ final class DietaryNeeds
                 )),
             };
         }
-        $reasons = [];
-        if ($allergens !== [] || $diets !== []) {
-            $reasons[] = SwapReason::cannotEat(
-                array_values(array_unique($allergens)),
-                array_values(array_unique($diets)),
-            );
-        }
-        foreach (array_keys($less) as $what) {
-            $reasons[] = match ($what) {
-                'salt' => SwapReason::lessSalt(),
-                'sugar' => SwapReason::lessSugar(),
-                default => SwapReason::fewerCalories(),
-            };
-        }
 
-        return $reasons !== [] ? $reasons : throw new \InvalidArgumentException('Say what it is to be made fit for.');
+        return [array_values(array_unique($allergens)), array_values(array_unique($diets)), array_keys($less)];
     }
 
     /** What is meant by a word, by dietary-needs.ini; null where it does not say. */

@@ -9,8 +9,8 @@ use Vinculum\Ingredient\Ingredient;
 /** What may take a line's place, and what may be put in or taken out to make up for it. */
 final readonly class SwapCandidates
 {
-    /** Of a line that makes up for another, this share may be left out. */
-    private const MOST_TAKEN_OUT = 0.5;
+    /** Of a line that makes up for another, this share may be left out; of salt all of it, where the new thing is salted. */
+    private const MOST_TAKEN_OUT = ['salt' => 1.0, 'sweetener' => 0.5, 'acid' => 0.5, 'water' => 0.5];
 
     public function __construct(private SwapTask $task) {}
 
@@ -107,7 +107,8 @@ final readonly class SwapCandidates
             'salt' => 'salt',
             'acid' => 'white-vinegar',
         ] as $role => $usual) {
-            if ($this->task->reason->forbidsMore($role)) {
+            // what a sauce has its fat from is not watered down
+            if ($this->task->reason->forbidsMore($role) || $role === 'water' && $this->task->carriesFat()) {
                 continue;
             }
             [$line, $found] = $this->standing($role, $usual);
@@ -121,7 +122,7 @@ final readonly class SwapCandidates
             }
             $least = $line === null
                 ? 0.0
-                : -self::MOST_TAKEN_OUT * ($this->task->formula->lines[$line]->grams->value ?? 0.0);
+                : -self::MOST_TAKEN_OUT[$role] * ($this->task->formula->lines[$line]->grams->value ?? 0.0);
             $options[] = [$ingredient, $line, SwapObjective::row($ingredient->grams(1.0)), $least];
         }
 

@@ -27,17 +27,6 @@ final class SwapFault extends \InvalidArgumentException
         );
     }
 
-    public static function noAmount(int $line, string $text): self
-    {
-        return new self(
-            sprintf(
-                'Line %d, "%s", has no amount, so there is nothing to match. Give it one first.',
-                $line,
-                mb_strimwidth($text, 0, 60, '…'),
-            ),
-        );
-    }
-
     public static function noAmountOf(string $name, int $line): self
     {
         return new self("No amount of {$name} does the work of line {$line}.");

@@ -10,6 +10,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measure;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
@@ -30,6 +31,9 @@ final readonly class SwapMeasuring
     private const FAR_LEANER = 3.0;
     private const FAR_THINNER = 0.3;
     private const NOSE_NOTICED = 3.0;
+    /** Of a line without an amount: as a logarithm, about as much; and so little that it goes by the pinch. */
+    private const AS_MUCH = 0.25;
+    private const BY_THE_PINCH = 0.2;
 
     public function __construct(private SwapTask $task) {}
 
@@ -152,8 +156,6 @@ final readonly class SwapMeasuring
             }
         }
         $moves = $this->task->before->stepsTo($after);
-        $now = Balance::allergensIn($formula);
-        $diets = Balance::dietsOf($formula);
 
         return new Swap(
             $this->task->line,
@@ -162,12 +164,7 @@ final readonly class SwapMeasuring
             $this->measureOf($candidate, $grams[0]),
             $compensations,
             new TasteChange($after, $moves, $this->task->before->stepsApart($after), $this->task->main),
-            SuitabilityChange::between(
-                $this->task->balance->allergens(),
-                $now,
-                $this->task->balance->diets(),
-                $diets,
-            ),
+            $this->suitability($formula),
             $misfit,
             AromaProfile::of($this->task->gone)->similarity(AromaProfile::of($candidate)),
             [
@@ -176,6 +173,60 @@ final readonly class SwapMeasuring
                 ...$this->bodyChanges($mixture),
             ],
             $standIn->class,
+        );
+    }
+
+    /** What does instead of a line without an amount, and about how much of it: nothing is weighed, so nothing is solved. */
+    public function byNameAlone(Ingredient $candidate, StandIn $standIn): Swap
+    {
+        $formula = Swap::placed($this->task->formula, $this->task->line, $candidate, 0.0, []);
+
+        return new Swap(
+            $this->task->line,
+            $candidate,
+            0.0,
+            Measure::said($this->aboutAsMuch($candidate, $standIn->ratio)),
+            [],
+            new TasteChange($this->task->before, $this->task->before->stepsTo($this->task->before), 0.0, null),
+            $this->suitability($formula),
+            0.0,
+            AromaProfile::of($this->task->gone)->similarity(AromaProfile::of($candidate)),
+            [
+                'no amount is said, so nothing is weighed: add it little by little, and taste',
+                ...$this->kinship($candidate, $standIn),
+                ...AromaProfile::of($this->task->gone)->changesTo(AromaProfile::of($candidate)),
+            ],
+            $standIn->class,
+        );
+    }
+
+    /** By the spoon where both are spooned, else by weight. */
+    private function aboutAsMuch(Ingredient $candidate, ?float $ratio): string
+    {
+        if ($ratio === null) {
+            return 'as much as it takes';
+        }
+        [$old, $new] = [$this->task->gone->portions->density, $candidate->portions->density];
+        $isSpooned = $old !== null && $new !== null && $new > 0.0;
+        $times = $isSpooned ? $ratio * $old / $new : $ratio;
+        $of = $isSpooned ? 'as much' : 'the weight';
+        $told = KitchenNumber::mixed(max(0.25, $times < 2.0 ? round(4.0 * $times) / 4.0 : round(2.0 * $times) / 2.0));
+
+        return match (true) {
+            abs(log($times)) <= self::AS_MUCH => $isSpooned ? 'about as much' : 'about the same weight',
+            $times > 1.0 => "about {$told} times {$of}",
+            $times >= self::BY_THE_PINCH => "about {$told} " . ($isSpooned ? $of : "of {$of}"),
+            default => 'much less, a pinch at a time',
+        };
+    }
+
+    private function suitability(Formula $formula): SuitabilityChange
+    {
+        return SuitabilityChange::between(
+            $this->task->balance->allergens(),
+            Balance::allergensIn($formula),
+            $this->task->balance->diets(),
+            Balance::dietsOf($formula),
         );
     }
 

@@ -23,7 +23,7 @@ final readonly class SwapSearch
     /** Candidates worth trying with compensations: the best without. */
     private const SHORTLIST = 18;
     /** A compensation must gain this much to be worth the trouble, in steps. */
-    private const WORTH_IT = 0.25;
+    private const WORTH_IT = 0.5;
     /** The main axis stays within a step (handbook, "Substituting"). */
     private const MAIN_WITHIN = 1.0;
     /**
@@ -32,14 +32,15 @@ final readonly class SwapSearch
      */
     private const BULK_OF_A_SEASONING = 0.05;
     private const BULK_OF_FAT = 0.8;
-    private const USUAL_AMOUNT = 0.3;
+    private const USUAL_AMOUNT = 2.0;
     /** Beyond this, in fat, body and bulk together, it is another sauce, offered only when nothing nearer is there. */
     private const OTHER_SAUCE = 2.0;
     private const ENOUGH = 1;
     /** Less is at most this share of what there was. */
     private const LESS = 0.85;
-    /** Of a fat or a nut paste no less is taken than this share of the usual amount. */
-    private const LEAST_OF_FAT = 0.75;
+    /** Of a fat or a nut paste the usual amount is what keeps the body: no less than this share of it, no more than this many times. */
+    private const LEAST_OF_FAT = 0.9;
+    private const MOST_OF_FAT = 1.25;
     /** With what makes up for the rest it takes no more room than this many times the old line. */
     private const MOST_BULK = 1.25;
     /** How much fat, body and bulk count beside the axes, where one is preferred to another of its kin. */
@@ -74,6 +75,9 @@ final readonly class SwapSearch
      */
     public function substitutes(): array
     {
+        if ($this->task->isByNameAlone()) {
+            return $this->byNameAlone();
+        }
         $nearer = $this->ranked($this->candidates->nearer(), count($this->candidates->nearer()));
         if ($nearer !== []) {
             return array_slice($nearer, 0, self::MOST_ANSWERS);
@@ -91,9 +95,34 @@ final readonly class SwapSearch
     public function with(Ingredient $candidate): ?Swap
     {
         $standIn = StandIn::for($this->task->gone, $candidate);
+        if ($this->task->isByNameAlone()) {
+            return $this->measuring->byNameAlone($candidate, $standIn);
+        }
         $objective = $this->objective($candidate, $standIn);
 
         return $this->best($candidate, $standIn, $objective, $this->alone($candidate, $standIn, $objective));
+    }
+
+    /**
+     * What cooks take in place of a line without an amount, nearest kin first, the commoner before the rarer.
+     *
+     * @return list<Swap>
+     */
+    private function byNameAlone(): array
+    {
+        $swaps = array_map(
+            fn(array $one): Swap => $this->measuring->byNameAlone(...$one),
+            $this->candidates->nearer(),
+        );
+        $rank = fn(Swap $swap): array => [
+            $this->task->reason->isNear($swap->ingredient),
+            $swap->class,
+            Shops::of($swap->ingredient)->value,
+            -$swap->aromaSimilarity,
+        ];
+        usort($swaps, static fn(Swap $a, Swap $b): int => $rank($a) <=> $rank($b));
+
+        return array_slice($swaps, 0, self::MOST_ANSWERS);
     }
 
     /**
@@ -158,20 +187,23 @@ final readonly class SwapSearch
     {
         return $standIn->ratio === null
             ? 0.0
-            : ($this->carriesFat() ? self::LEAST_OF_FAT : 0.5) * $standIn->ratio * $this->task->grams();
-    }
-
-    /** What a sauce is made of for its body is not halved. */
-    private function carriesFat(): bool
-    {
-        return in_array('fat', array_map(static fn(Role $role): string => $role->by, Role::of($this->task->gone)), true);
+            : ($this->task->carriesFat() ? self::LEAST_OF_FAT : 0.5) * $standIn->ratio * $this->task->grams();
     }
 
     private function mostOf(StandIn $standIn): float
     {
         return $standIn->ratio === null
             ? INF
-            : ($this->task->reason->less === null ? 2.0 : 1.0) * $standIn->ratio * $this->task->grams();
+            : $this->mostTimes() * $standIn->ratio * $this->task->grams();
+    }
+
+    private function mostTimes(): float
+    {
+        return match (true) {
+            $this->task->reason->less !== null => 1.0,
+            $this->task->carriesFat() => self::MOST_OF_FAT,
+            default => 2.0,
+        };
     }
 
     private function objective(Ingredient $candidate, StandIn $standIn): SwapObjective

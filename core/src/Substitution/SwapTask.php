@@ -50,9 +50,6 @@ final readonly class SwapTask
         }
         $this->old = $formula->lines[$line] ?? throw SwapFault::noSuchLine($line + 1, count($formula->lines));
         $this->gone = $this->old->ingredient ?? throw SwapFault::notKnown($line + 1, $this->old->text());
-        if (!$this->old->countsInTheMixture()) {
-            throw SwapFault::noAmount($line + 1, $this->old->text());
-        }
         $this->balance = Balance::of($formula);
         $this->whole = $this->balance->mixture;
         $this->before = $this->balance->taste;
@@ -64,6 +61,18 @@ final readonly class SwapTask
     public function grams(): float
     {
         return $this->old->grams->value ?? 0.0;
+    }
+
+    /** What a sauce is made of for its body: it is not halved, and no water is put beside it. */
+    public function carriesFat(): bool
+    {
+        return in_array('fat', array_map(static fn(Role $role): string => $role->by, Role::of($this->gone)), true);
+    }
+
+    /** Whether the line says no amount: then kinship alone tells what does instead, and about how much of it. */
+    public function isByNameAlone(): bool
+    {
+        return !$this->old->countsInTheMixture();
     }
 
     private function without(): Formula

@@ -74,10 +74,24 @@ function compensations(swap: Swap): string {
     .join(', ');
 }
 
+/** Of a line without an amount nothing is weighed, so nothing is known of the taste. */
+function tasted(swap: Swap): string {
+  if (swap.grams === 0) {
+    return say.nothingWeighed;
+  }
+  return swap.residual_steps < 0.1 ? say.tastesTheSame : say.different(steps(swap.residual_steps));
+}
+
+/** "30 ml lime juice"; of a line without an amount "lime juice, about as much". */
+function told(swap: Swap): string {
+  const name = swap.name.toLowerCase();
+  return swap.grams === 0 ? `${name}, ${swap.measure}` : `${spoken(swap.measure)} ${name}`;
+}
+
 function consequences(swap: Swap): string {
   const moved = moves(swap.change_steps);
   return [
-    swap.residual_steps < 0.1 ? say.tastesTheSame : say.different(steps(swap.residual_steps)),
+    tasted(swap),
     moved === '' ? '' : moved,
     ...swap.allergens_removed.map((one) => say.noAnyMore(one)),
     ...swap.allergens_added.map((one) => say.brings(one)),
@@ -92,10 +106,7 @@ function consequences(swap: Swap): string {
 export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, onApply }: Props) {
   const [reason, setReason] = useState<Reason>('missing');
   const [avoids, setAvoids] = useState('vegan');
-  const swappable = useMemo(
-    () => lines.flatMap((one, index) => (one.ingredient !== null && (one.grams?.value ?? 0) > 0 ? [index] : [])),
-    [lines],
-  );
+  const swappable = useMemo(() => lines.flatMap((one, index) => (one.ingredient !== null ? [index] : [])), [lines]);
   const chosen = swappable.includes(line) ? line : (swappable[0] ?? -1);
   const isDiet = kitchen.diets.includes(avoids);
   const wish = useMemo(
@@ -166,9 +177,7 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
                 onApply(swapped(formula.lines, swap), say.isIn(swap.name));
               }}
             >
-              <strong>
-                {spoken(swap.measure)} {swap.name.toLowerCase()}
-              </strong>
+              <strong>{told(swap)}</strong>
               {swap.compensations.length > 0 && <span>, {compensations(swap)}</span>}
               <Box component="span" sx={small}>
                 {[kinships[swap.class] ?? '', consequences(swap)].filter((one) => one !== '').join(' · ')}
@@ -274,10 +283,7 @@ function WholeRecipe({
       )}
       {conversion?.swaps.map(({ line, replaced, candidate: swap }) => (
         <Box key={line} data-proposed sx={{ py: 0.5 }}>
-          {(replaced ?? '').toLowerCase()} →{' '}
-          <strong>
-            {spoken(swap.measure)} {swap.name.toLowerCase()}
-          </strong>
+          {(replaced ?? '').toLowerCase()} → <strong>{told(swap)}</strong>
           {swap.compensations.length > 0 && <span>, {compensations(swap)}</span>}
           <Box component="span" sx={small}>
             {[consequences(swap), swap.note ?? ''].filter((one) => one !== '').join(' · ')}
