@@ -33,6 +33,8 @@ final readonly class SwapObjective
     private const OWN_AMOUNT = 0.35;
     /** The main axis counts this much more, for it has to stay within a step. */
     private const MAIN = 3.0;
+    /** Steps, above the threshold or of a move. */
+    private const HARDLY = 1.0;
 
     private const FAT_COLUMN = 7;
     private const THICKENING_COLUMN = 8;
@@ -122,6 +124,22 @@ final readonly class SwapObjective
     }
 
     /**
+     * Whether so much of a thing leaves the whole sauce within a step of what it was: nobody would make up for it.
+     *
+     * @param Row $row of one gram
+     */
+    public function leavesTheTaste(array $row, float $grams): bool
+    {
+        $sums = TasteCurve::mixed($this->rest, [$row], [$grams]);
+        $moved = 0.0;
+        foreach ($this->curve->steps($sums, max(1e-6, $this->heldGrams ?? $sums[TasteCurve::GRAMS])) as $axis => $steps) {
+            $moved += (max(0.0, $steps) - max(0.0, $this->wanted[$axis])) ** 2;
+        }
+
+        return $moved < self::HARDLY ** 2;
+    }
+
+    /**
      * @param list<Row>   $rows
      * @param list<float> $grams
      *
@@ -134,11 +152,12 @@ final readonly class SwapObjective
         $total = max(1e-6, $this->heldGrams ?? $sums[TasteCurve::GRAMS]);
         $residuals = [];
         foreach ($this->curve->steps($sums, $total) as $axis => $steps) {
-            if ($this->wanted[$axis] <= 0.0 && $steps <= 0.0) {
+            // a step from its threshold an axis is hardly tasted: nothing is put in for its sake
+            if ($this->wanted[$axis] <= self::HARDLY && $steps <= self::HARDLY) {
                 continue;
             }
             [$off, $slopes] = [
-                $steps - max(0.0, $this->wanted[$axis]),
+                $steps - max(self::HARDLY, $this->wanted[$axis]),
                 $this->curve->slopes($axis, $sums, $total, $rows, $isHeld),
             ];
             $residuals[] = [$off, $slopes];

@@ -43,6 +43,8 @@ final readonly class SwapSearch
     private const MOST_OF_FAT = 1.25;
     /** With what makes up for the rest it takes no more room than this many times the old line. */
     private const MOST_BULK = 1.25;
+    /** Steps: what moves the whole sauce by so much comes after all of its class that does not. */
+    private const FAR = 6.0;
     /** How much fat, body and bulk count beside the axes, where one is preferred to another of its kin. */
     private const BODY = 0.5;
 
@@ -148,7 +150,7 @@ final readonly class SwapSearch
         }
         $rank = fn(Swap $swap): array => [
             $this->task->reason->isNear($swap->ingredient),
-            $swap->class + (int) !$this->keepsTheMainAxis($swap),
+            $swap->class + (int) (!$this->keepsTheMainAxis($swap) || $swap->taste->residual > self::FAR),
             $swap->class,
             Shops::of($swap->ingredient)->value,
             round(4.0 * $this->task->reason->burden($swap->ingredient, $swap->grams)
@@ -240,7 +242,8 @@ final readonly class SwapSearch
 
         return [$grams, match (true) {
             in_array('fat', $bys, true) => self::BULK_OF_FAT,
-            $standIn->ratio !== null => self::USUAL_AMOUNT,
+            // stronger or milder is another amount
+            $standIn->ratio !== null && $this->task->reason->byTaste === 0.0 => self::USUAL_AMOUNT,
             $this->task->main !== null || in_array('thickening', $bys, true) => self::BULK_OF_A_SEASONING,
             default => 1.0,
         }];
@@ -265,7 +268,7 @@ final readonly class SwapSearch
     private function best(Ingredient $candidate, StandIn $standIn, SwapObjective $objective, array $alone): ?Swap
     {
         $row = SwapObjective::row($candidate->grams(1.0));
-        $options = $this->candidates->compensations($candidate);
+        $options = $objective->leavesTheTaste($row, $alone[0][0]) ? [] : $this->candidates->compensations($candidate);
         $best = [[], $alone[0], $alone[1]];
         $score = $alone[1];
         foreach (SwapCandidates::supports(count($options)) as $support) {
@@ -279,7 +282,10 @@ final readonly class SwapSearch
                 [$alone[0][0], ...array_fill(0, count($chosen), 0.0)],
                 [$this->leastOf($standIn), ...array_column($chosen, 3)],
                 [$this->mostOf($standIn), ...array_fill(0, count($chosen), INF)],
-                max($this->mostOf($standIn), self::MOST_BULK * $this->task->grams()),
+                max(
+                    $standIn->ratio === null ? INF : $standIn->ratio * $this->task->grams(),
+                    self::MOST_BULK * $this->task->grams(),
+                ),
             );
             if ($merit + self::WORTH_IT * count($chosen) < $score - 1e-6) {
                 $score = $merit + self::WORTH_IT * count($chosen);
