@@ -132,7 +132,8 @@ final readonly class SwapObjective
     {
         $sums = TasteCurve::mixed($this->rest, [$row], [$grams]);
         $moved = 0.0;
-        foreach ($this->curve->steps($sums, max(1e-6, $this->heldGrams ?? $sums[TasteCurve::GRAMS])) as $axis => $steps) {
+        $total = max(1e-6, $this->heldGrams ?? $sums[TasteCurve::GRAMS]);
+        foreach ($this->curve->steps($sums, $total) as $axis => $steps) {
             $moved += (max(0.0, $steps) - max(0.0, $this->wanted[$axis])) ** 2;
         }
 
