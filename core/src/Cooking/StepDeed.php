@@ -16,6 +16,8 @@ final readonly class StepDeed
         'cooks' => 'heat',
     ];
     private const LONG_MINUTES = 720.0;
+    /** "Melt the butter, add the milk and simmer for 10 minutes": what begins in fat ends at an open simmer. */
+    private const AND_SIMMERS = '/(?:,|\band|\bthen)\s+(?:then\s+)?(?:\w+ly\s+)?(?:let\s+(?:it\s+)?|leave\s+(?:it\s+)?to\s+)?(?:simmer|boil|bubble|reduce)\b/iu';
 
     /** @param 'do'|'heat'|'reduce'|'rest'|'cool'|'strain'|'blend' $kind */
     private function __construct(public string $kind, public ?Heat $heat) {}
@@ -52,6 +54,9 @@ final readonly class StepDeed
         $boils = $heat === null ? null : MethodWords::place($plain, 'heats');
         $isSteeped = preg_match('/\b(?:steep|infuse)/iu', $plain) === 1 && $kind === 'rest';
         if ($heat !== null && !$isSteeped && ($isToAnEnd || ($boils ?? 0) <= $place)) {
+            return new self('reduce', $heat);
+        }
+        if ($heat !== null && $kind === 'heat' && preg_match(self::AND_SIMMERS, substr($plain, $place)) === 1) {
             return new self('reduce', $heat);
         }
         if ($kind === 'rest' && MethodWords::place($plain, 'cools') !== null) {

@@ -70,8 +70,10 @@ final class CorrectionSetup
             $remedies = Remedies::before($complaint, $balance, $target, $catalogue, $measures);
             $advice = $advice->answering(...$remedies, ...$advice->corrections);
             if ($advice->corrections === []) {
-                $batch = Remedies::secondBatch($complaint, $balance, $target, $catalogue, $measures);
-                $advice = $advice->answering(...$batch);
+                $advice = $advice->answering(
+                    ...Remedies::secondBatch($complaint, $balance, $target, $catalogue, $measures),
+                    ...Remedies::pinchOfSalt($complaint, $balance, $target, $catalogue, $measures),
+                );
             }
         }
 

@@ -192,6 +192,31 @@ final readonly class Remedies
         )];
     }
 
+    /**
+     * What is flat and takes no acid, as a white sauce does not: a step of salt, and then the tongue again.
+     *
+     * @return list<Correction>
+     */
+    public static function pinchOfSalt(
+        Complaint $complaint,
+        Balance $balance,
+        Target $target,
+        Catalogue $catalogue,
+        Measures $measures,
+    ): array {
+        $salt = $balance->taste->salt;
+        if ($complaint->key !== 'flat' || $salt <= 0.0) {
+            return [];
+        }
+        $remedies = new self('bitter', $balance, $target, $catalogue, $measures);
+
+        return array_values(array_filter([$remedies->withAmounts(
+            [[$remedies->usual('salt'), Axis::Salt->stepWidth() * $salt / 100.0 * $balance->mixture->grams()]],
+            'salt lifts what is there: acid has no place in it',
+            null,
+        )]));
+    }
+
     /** @return list<Correction|null> */
     private function thicker(): array
     {

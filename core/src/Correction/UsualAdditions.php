@@ -29,6 +29,7 @@ final readonly class UsualAdditions
 {
     /** A family that nobody chose lends its doses from this likelihood on. */
     private const LIKELY = 0.5;
+    private const PODS = 2.0;
     private const WATER = 'water';
     /** g of fat in 100 g: of what counts as fat, and of a sauce that takes some. */
     private const FATTY = 30.0;
@@ -83,14 +84,16 @@ final readonly class UsualAdditions
         return $candidates;
     }
 
-    /** Nothing raw goes into what was cooked, and fat only where there is some (handbook, "Correcting a batch" a, b). */
+    /** Nothing raw and no dry starch goes into what was cooked, and fat only where there is some (handbook, "Correcting a batch" a, b). */
     private static function isOutOfPlace(Ingredient $ingredient, Balance $balance): bool
     {
         $isRaw = array_diff(['plant', 'fresh'], $ingredient->kinds) === []
             && $ingredient->portions->texture !== Texture::Liquid;
         $isFat = $ingredient->composition->mixture->percent(Component::Fat) >= self::FATTY;
 
-        return $isRaw && $balance->treatment->isCooked
+        $isStarch = in_array('thickener', $ingredient->roles, true);
+
+        return ($isRaw || $isStarch) && $balance->treatment->isCooked
             || $isFat && $balance->mixture->percent(Component::Fat) < self::FAT_FROM;
     }
 
@@ -250,6 +253,11 @@ final readonly class UsualAdditions
         $toSlight = $there > 0.0 && $heat > 0.0
             ? max(0.0, Axis::Heat->slight() - $this->balance->taste->heat) / $heat * $grams
             : 0.0;
+
+        // of pods no cook slices in more than twice what is there: a pinch of powder does it
+        $toSlight = $ingredient->portions->eachGrams() === null
+            ? $toSlight
+            : min($toSlight, self::PODS * $there / 100.0 * $grams);
 
         return max($room / 100.0 * $grams, $toSlight);
     }

@@ -193,6 +193,22 @@ final class MethodReaderTest extends TestCase
         );
     }
 
+    /** What begins in fat and ends at an open simmer simmers, and the sauce is cooked. */
+    public function test_a_sentence_that_begins_in_fat_may_end_at_a_simmer(): void
+    {
+        foreach (['Melt the butter', 'Fry the paste', 'Soften the onion in the oil', 'Sweat the shallots'] as $begins) {
+            foreach (['simmer' => 'simmering', 'boil' => 'boiling', 'bubble' => 'simmering', 'simmer gently' => 'barely simmering'] as $ends => $heat) {
+                foreach ([' and ', ', then ', ' and then '] as $joint) {
+                    $method = ["{$begins}, add the milk{$joint}{$ends} for 10 minutes."];
+                    self::assertTrue(MethodReader::treatment($method)->isCooked, $method[0]);
+                    $steps = MethodReader::steps($method);
+                    self::assertSame($heat, end($steps)->heat?->key, $method[0]);
+                }
+            }
+        }
+        self::assertFalse(MethodReader::treatment(['Soften the onion, cooking for 10 minutes.'])->isCooked);
+    }
+
     public function test_tags_are_read_from_the_end(): void
     {
         $step = MethodReader::steps(['Stir [it all] well [20 min] [boiling]'])[0];
