@@ -231,15 +231,21 @@ final readonly class CookSheet
         if ($steps === []) {
             return ['There is no method, so no step says when things go in.'];
         }
-        $notes = [];
+        $unnamed = [];
         foreach ($links->unnamed as $line) {
-            $notes[] = sprintf(
-                'The method does not name "%s": it goes in at step %d, unless you know better.',
-                $lines[$line]->text(),
-                ($links->stepOf($line) ?? 0) + 1,
-            );
+            $unnamed[$links->stepOf($line) ?? 0][] = "\"{$lines[$line]->text()}\"";
         }
+        ksort($unnamed);
 
-        return $notes;
+        return array_map(
+            static fn(array $texts, int $step): string => sprintf(
+                'The method does not name %s: %s in at step %d, unless you know better.',
+                implode(', ', $texts),
+                count($texts) === 1 ? 'it goes' : 'they go',
+                $step + 1,
+            ),
+            $unnamed,
+            array_keys($unnamed),
+        );
     }
 }

@@ -258,7 +258,7 @@ final readonly class MethodLinks
         if (in_array(self::COLD, $of->written->tags, true)) {
             return min($lastHot + 1, count($steps) - 1);
         }
-        $isSeasoning = $of->grams === null && array_intersect(self::TO_TASTE, $of->ingredient->kinds ?? []) !== [];
+        $isSeasoning = array_intersect(self::TO_TASTE, $of->ingredient->kinds ?? []) !== [];
         if ($isSeasoning || $of->status === LineStatus::ToTaste) {
             foreach (array_reverse($steps, true) as $number => $step) {
                 if (FactsFile::named('doing')['tastes']->isSaidIn($step->text, 'words')) {
