@@ -74,10 +74,10 @@ function compensations(swap: Swap): string {
     .join(', ');
 }
 
-/** Of a line without an amount nothing is weighed, so nothing is known of the taste. */
+/** Of a line without an amount nothing is weighed, so nothing is known of the taste: its note says so. */
 function tasted(swap: Swap): string {
   if (swap.grams === 0) {
-    return say.nothingWeighed;
+    return '';
   }
   return swap.residual_steps < 0.1 ? say.tastesTheSame : say.different(steps(swap.residual_steps));
 }

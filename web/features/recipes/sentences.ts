@@ -159,7 +159,6 @@ export const say = {
   withoutAlcohol: 'without alcohol',
   noAddedSugar: 'no added sugar',
   tastesTheSame: 'tastes the same',
-  nothingWeighed: 'no amount is said: add it little by little, and taste',
   different: (residualSteps: string) => `${residualSteps} different`,
   noAnyMore: (one: string) => `no ${one} any more`,
   brings: (one: string) => `brings ${one}`,
