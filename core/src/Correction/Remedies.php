@@ -81,10 +81,7 @@ final readonly class Remedies
             'too-thin' => $remedies->thicker(),
             'too-thick' => [$remedies->loosened(self::LOOSEN)],
             'pasty' => [$remedies->loosened(self::LOOSEN_PASTE, self::ACID_TO_WAKE)],
-            'greasy' => [
-                $remedies->adding(['acid' => self::ACID_TO_CUT], 'acid cuts the fat', 'whisk'),
-                $remedies->doing('drain', 'what swims is lifted off'),
-            ],
+            'greasy' => $remedies->leaner(),
             'lumpy' => [
                 $remedies->doing('strain', 'lumps stay behind'),
                 $remedies->doing('rest', 'too much heat makes them'),
@@ -237,6 +234,21 @@ final readonly class Remedies
         }
 
         return [$this->reduced(), $this->slurry()];
+    }
+
+    /**
+     * Of what is no emulsion the fat that swims is lifted off first; held fat is only cut.
+     *
+     * @return list<Correction|null>
+     */
+    private function leaner(): array
+    {
+        $lifted = $this->doing('drain', 'what swims is lifted off');
+        $cut = $this->adding(['acid' => self::ACID_TO_CUT], 'acid cuts the fat', 'whisk');
+
+        $isHeld = $this->balance->mixture->percent(Component::Fat) >= self::EMULSION_FROM;
+
+        return $isHeld ? [$cut, $lifted] : [$lifted, $cut];
     }
 
     /** @return list<Correction|null> */

@@ -78,6 +78,15 @@ final class RemediesTest extends TestCase
         self::assertSame(['strain'], $kinds(['Stir everything together.']));
     }
 
+    /** What swims on a gravy is lifted off; a mayonnaise holds its fat. */
+    public function test_greasy_is_skimmed_where_fat_swims(): void
+    {
+        $first = static fn(array $lines): ?string => self::ask(self::sauce($lines, ['Mix.']), 'greasy')->corrections[0]->does?->kind;
+
+        self::assertSame('drain', $first(['50 g butter', '40 g flour', '600 ml beef stock']));
+        self::assertSame('whisk', $first(['2 egg yolks', '250 ml sunflower oil', '1 tbsp lemon juice']));
+    }
+
     /** Nothing raw and no dry starch goes into what was cooked, whatever the tongue says of it. */
     public function test_no_dry_starch_goes_into_what_was_cooked(): void
     {
