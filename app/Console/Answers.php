@@ -38,6 +38,7 @@ use Vinculum\Style\StyleFamily;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\SwapFault;
 use Vinculum\Substitution\SwapSearch;
+use Vinculum\Substitution\SwapTask;
 
 /** Each command's answer, from the core. */
 final class Answers
@@ -125,24 +126,26 @@ final class Answers
         [, $style, $balance] = self::weigh($call);
         $catalogue = Catalogue::shipped();
         $formula = $balance->formula;
+        [$row, $part] = $call->line();
         try {
-            $search = new SwapSearch($formula, $call->line(), $call->reason(), $catalogue, $call->measures());
+            $line = SwapTask::lineOf($formula, $row, $part);
+            $search = new SwapSearch($formula, $line, $call->reason(), $catalogue, $call->measures());
             $named = $call->substitute($catalogue);
             $swaps = $named === null
                 ? $search->substitutes()
                 : [
                     $search->with($catalogue->get($named)) ?? throw SwapFault::noAmountOf(
                         $catalogue->get($named)->name,
-                        $call->line() + 1,
+                        $row + 1,
                     ),
                 ];
         } catch (SwapFault $fault) {
-            throw WrongCall::badValue('--line', (string) ($call->line() + 1), rtrim($fault->getMessage(), '.'));
+            throw WrongCall::badValue('--line', (string) ($row + 1), rtrim($fault->getMessage(), '.'));
         }
 
         return new Answer(
-            SwapsReport::of($formula, $call->line(), $swaps, $style?->target, $call->measures()),
-            Printout::swaps($formula->lines[$call->line()]->text(), $swaps),
+            SwapsReport::of($formula, $line, $swaps, $style?->target, $call->measures()),
+            Printout::swaps($formula->lines[$line]->written->text, $swaps),
         );
     }
 

@@ -240,11 +240,13 @@ final readonly class Call
     }
 
     /**
-     * The line to replace, from 0.
+     * The line to replace, and which of the things that it names: "8" and "8.2" are the first and the second of line 8.
+     *
+     * @return array{int, int} both from 0
      *
      * @throws WrongCall
      */
-    public function line(): int
+    public function line(): array
     {
         $value = $this->values['--line'] ?? throw WrongCall::badValue(
             '--line',
@@ -252,12 +254,12 @@ final readonly class Call
             'name the ingredient line to replace, counted from 1',
         );
 
-        return preg_match('/^[1-9]\d{0,5}$/', $value) === 1
-            ? (int) $value - 1
+        return preg_match('/^([1-9]\d{0,5})(?:\.([1-9]\d?))?$/', $value, $found) === 1
+            ? [(int) $found[1] - 1, (int) ($found[2] ?? 1) - 1]
             : throw WrongCall::badValue(
                 '--line',
                 $value,
-                'use a whole number, counted from 1 over the ingredient lines',
+                'use a whole number, counted from 1 over the ingredient lines, or "8.2" for the second thing in line 8',
             );
     }
 

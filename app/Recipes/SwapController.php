@@ -14,6 +14,7 @@ use Vinculum\Report\SwapsReport;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\SwapFault;
 use Vinculum\Substitution\SwapSearch;
+use Vinculum\Substitution\SwapTask;
 
 final readonly class SwapController
 {
@@ -29,8 +30,8 @@ final readonly class SwapController
         if ($named !== null && !$catalogue->has($named)) {
             throw ValidationException::withMessages(['for' => "There is no ingredient \"{$named}\"."]);
         }
-        $line = $formula->lineOfRow($request->line()) ?? max($request->line(), count($formula->lines));
         try {
+            $line = SwapTask::lineOf($formula, $request->line());
             $search = new SwapSearch(
                 $formula,
                 $line,

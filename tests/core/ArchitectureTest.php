@@ -100,6 +100,20 @@ final class ArchitectureTest extends TestCase
     }
 
     /** Code is read in columns of 120; only a sentence, or the shape of an array, may run on. */
+    /** trim() takes bytes: a dash among its marks takes the first byte of "⅓" away. */
+    public function test_nothing_is_trimmed_by_a_mark_of_several_bytes(): void
+    {
+        foreach (self::files() as $files) {
+            foreach ($files as $file) {
+                self::assertDoesNotMatchRegularExpression(
+                    '/\b[lr]?trim\([^();]*,\s*["\'][^"\']*[^\x00-\x7F]/',
+                    (string) file_get_contents($file),
+                    basename($file),
+                );
+            }
+        }
+    }
+
     public function test_no_line_of_code_runs_beyond_column_120(): void
     {
         $read = 0;

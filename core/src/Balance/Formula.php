@@ -84,16 +84,15 @@ final readonly class Formula
         );
     }
 
-    /** The first line that was read from a text of the recipe, both counted from 0; null where there is none. */
-    public function lineOfRow(int $row): ?int
+    /**
+     * The line that was read from a text of the recipe, or one of several that it names, all counted from 0; null where
+     * there is none.
+     */
+    public function lineOfRow(int $row, int $part = 0): ?int
     {
-        foreach ($this->lines as $number => $line) {
-            if ($line->place->row === $row) {
-                return $number;
-            }
-        }
+        $isOfRow = static fn(ResolvedLine $line): bool => $line->place->row === $row;
 
-        return null;
+        return array_keys(array_filter($this->lines, $isOfRow))[$part] ?? null;
     }
 
     /**

@@ -89,7 +89,7 @@ final readonly class CookSheet
             $tasks[] = new MeasureTask(
                 $number,
                 0,
-                $line->text(),
+                $line->written->text,
                 $line->grams->value ?? 0.0,
                 $amounts->measure($number, $line),
                 $line->ingredient?->portions->texture,
@@ -233,7 +233,7 @@ final readonly class CookSheet
         }
         $unnamed = [];
         foreach ($links->unnamed as $line) {
-            $unnamed[$links->stepOf($line) ?? 0][] = "\"{$lines[$line]->text()}\"";
+            $unnamed[$links->stepOf($line) ?? 0][] = "\"{$lines[$line]->written->text}\"";
         }
         ksort($unnamed);
 

@@ -35,7 +35,7 @@ final readonly class SheetAmounts
         $whole = $this->measure($number, $line);
         $measure = $this->ofShare($whole, $share);
         // at another size the cook's own line is written anew
-        $text = isset($this->scaled[$number]) ? $this->scaled[$number]->written($this->measures) : $line->text();
+        $text = isset($this->scaled[$number]) ? $this->scaled[$number]->written($this->measures) : $line->written->text;
 
         return new SheetItem(
             $number,

@@ -36,7 +36,7 @@ final readonly class SwapsReport extends Report
         $old = $formula->lines[$line];
 
         return new self(
-            $line + 1,
+            $old->number($line),
             $old->ingredient?->key,
             $old->ingredient?->name,
             $old->grams->value ?? 0.0,

@@ -16,6 +16,17 @@ final class SwapFault extends \InvalidArgumentException
         );
     }
 
+    /** @param int $things that the line names */
+    public static function noSuchThing(int $line, int $thing, int $things): self
+    {
+        return new self(sprintf(
+            'Line %d names %s, so there is no thing %d in it.',
+            $line,
+            $things === 1 ? 'one thing' : "{$things} things",
+            $thing,
+        ));
+    }
+
     public static function notKnown(int $line, string $text): self
     {
         return new self(

@@ -57,6 +57,33 @@ final readonly class SwapTask
         $this->spoons = Spoons::of($measures);
     }
 
+    /**
+     * The line that a person means by the number of its text, and of the thing in it where that names several.
+     *
+     * @param int $row  from 0
+     * @param int $part from 0
+     *
+     * @return int from 0
+     *
+     * @throws SwapFault where there is none
+     */
+    public static function lineOf(Formula $formula, int $row, int $part = 0): int
+    {
+        $line = $formula->lineOfRow($row, $part);
+        if ($line !== null) {
+            return $line;
+        }
+        $rows = [];
+        foreach ($formula->lines as $at => $one) {
+            $rows[] = $one->number($at);
+        }
+        $things = count(array_keys($rows, $row + 1, true));
+
+        throw $things === 0
+            ? SwapFault::noSuchLine($row + 1, max([0, ...$rows]))
+            : SwapFault::noSuchThing($row + 1, $part + 1, $things);
+    }
+
     /** Grams of the line as it stands. */
     public function grams(): float
     {

@@ -10,6 +10,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\CookSession\CookSheet;
+use Vinculum\CookSession\SheetItem;
 use Vinculum\CookSession\SheetStep;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
@@ -89,6 +90,20 @@ final class CookSheetTest extends TestCase
         foreach (self::recipes() as $name => [$recipe]) {
             foreach (self::sheet($recipe, false)->ready as $item) {
                 self::assertDoesNotMatchRegularExpression('/\d\s*(?:g|kg|oz|lb)\b/', $item->measure, "{$name}: {$item->text}");
+            }
+        }
+    }
+
+    /** Each thing by its own words, also where a line names two, and all of it text that can be sent. */
+    public function test_each_thing_is_said_once_and_in_whole_letters(): void
+    {
+        foreach (['⅓', '⅔', '⅛', '½', '¼', '1⅓', '–'] as $amount) {
+            $recipe = RecipeReader::read("# Dip\n{$amount} cup cider vinegar and 1 tbsp Dijon mustard\nsalt and pepper\nMethod:\nMix everything.");
+            $ready = array_map(static fn(SheetItem $one): string => $one->says, self::sheet($recipe)->ready);
+            self::assertSame(array_unique($ready), $ready, $amount);
+            self::assertContains('1 tbsp Dijon mustard', $ready);
+            foreach (self::sheet($recipe)->ready as $one) {
+                self::assertTrue(mb_check_encoding("{$one->says}{$one->measure}{$one->text}", 'UTF-8'), $amount);
             }
         }
     }

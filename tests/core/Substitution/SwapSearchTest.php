@@ -25,6 +25,7 @@ use Vinculum\Substitution\SwapAddition;
 use Vinculum\Substitution\SwapFault;
 use Vinculum\Substitution\SwapReason;
 use Vinculum\Substitution\SwapSearch;
+use Vinculum\Substitution\SwapTask;
 
 final class SwapSearchTest extends TestCase
 {
@@ -427,6 +428,26 @@ final class SwapSearchTest extends TestCase
             self::assertNotSame(1, $one->line);
         }
         self::assertNotNull($swap);
+    }
+
+    /** A line is counted as its reader counts it: by its text, and by the thing where a text names several. */
+    public function test_a_line_that_names_two_things_counts_once(): void
+    {
+        $formula = self::formula(['salt and pepper', '2 tbsp soy sauce and 1 tbsp honey', '¼ cup bourbon']);
+        $key = static fn(int $row, int $part = 0): ?string => $formula->lines[SwapTask::lineOf($formula, $row, $part)]->ingredient?->key;
+
+        self::assertSame(
+            ['salt', 'black-pepper', 'soy-sauce', 'honey', 'whisky'],
+            [$key(0), $key(0, 1), $key(1), $key(1, 1), $key(2)],
+        );
+        foreach ([[3, 0, 'run from 1 to 3'], [1, 2, 'names 2 things'], [2, 1, 'names one thing']] as [$row, $part, $says]) {
+            try {
+                SwapTask::lineOf($formula, $row, $part);
+                self::fail($says);
+            } catch (SwapFault $fault) {
+                self::assertStringContainsString($says, $fault->getMessage());
+            }
+        }
     }
 
     public function test_there_must_be_something_to_replace(): void

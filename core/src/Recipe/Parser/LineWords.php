@@ -35,7 +35,8 @@ final class LineWords
             $text .= ($isApart ? ' ' : '') . $this->tokens[$token]->text;
         }
 
-        return trim($text, " \t,;:-–");
+        // trim() takes bytes, and "⅓" begins with one that "–" begins with
+        return (string) preg_replace('/^[\s,;:–-]+|[\s,;:–-]+$/u', '', $text);
     }
 
     public function nameOf(Draft $draft): string
