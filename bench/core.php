@@ -18,10 +18,11 @@ use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\Objective;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Kitchen\Kitchen;
 use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
 use Vinculum\Scaling\Scale;
-use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Scaling\TargetSize;
 use Vinculum\Style\StyleBook;
 use Vinculum\Substitution\SwapReason;
@@ -120,11 +121,11 @@ $all = median(static function () use ($catalogue, $style): void {
     );
 }, 51);
 line('read + balance + advise', $all);
-$twenty = Formula::fromTexts([...LINES, ...array_slice(LINES, 0, 8)], $catalogue, Measures::Us);
+$sauce = Kitchen::shipped()->weigh(new Recipe(style: $style->key, lines: [...LINES, ...array_slice(LINES, 0, 8)]));
 line(
     'scale, 20 lines, rounded to keep the balance',
     median(
-        static fn() => Scale::of($twenty, TargetSize::factor('2.7'), new ScaleSetting(Measures::Us, $style->target)),
+        static fn() => Scale::of($sauce, TargetSize::factor('2.7')),
         21,
     ),
     $weigh,
@@ -132,7 +133,7 @@ line(
 line(
     'swap one line, ranked',
     median(
-        static fn() => (new SwapSearch($twenty, 2, SwapReason::missing(), $catalogue, Measures::Us))->substitutes(),
+        static fn() => (new SwapSearch($sauce, 2, SwapReason::missing()))->substitutes(),
         15,
     ),
     $weigh,

@@ -77,7 +77,7 @@ final readonly class BatchController
         );
 
         return new JsonResponse(
-            AdviceReport::of($advice, $this->batchService->balance($found), $found->recipe->measures),
+            AdviceReport::of($advice, $this->batchService->sauce($found)),
         );
     }
 

@@ -7,14 +7,13 @@ namespace App\Batches;
 use App\CookSessions\CookSessionService;
 use App\CookSessions\StoredCookEvent;
 use App\Pantry\Pantry;
-use App\Recipes\BalanceService;
+use App\Recipes\HomeKitchen;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Connection;
 use Vinculum\Balance\FinishedBatch;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Comparison\BatchLesson;
 use Vinculum\Comparison\BrandEffect;
-use Vinculum\Comparison\Comparison;
 use Vinculum\Comparison\MeasuredGap;
 use Vinculum\Keeping\BatchSplit;
 use Vinculum\Keeping\Keep;
@@ -102,7 +101,7 @@ final readonly class BatchLog
     public function __construct(
         private BatchService $batchService,
         private CookSessionService $cookSessions,
-        private BalanceService $balanceService,
+        private HomeKitchen $homeKitchen,
         private Pantry $pantry,
         private Connection $database,
     ) {}
@@ -115,7 +114,7 @@ final readonly class BatchLog
         $made = self::made($batch);
         $cost = Shopping::cost($balance->formula, $this->pantry->shelf());
         $planned = FinishedBatch::of(
-            $this->balanceService->formula($batch->recipe),
+            $this->homeKitchen->formula($batch->recipe),
         )->mixture->grams() * ($this->cookSessions->planIfAny($batch)->scale->factor ?? 1.0);
 
         return [
@@ -212,8 +211,8 @@ final readonly class BatchLog
         [$rows, $gaps] = [[], []];
         /** @var Batch $batch */
         foreach ($batches as $batch) {
-            $balance = $this->batchService->balance($batch);
-            $edit = $batch->recipe;
+            $sauce = $this->batchService->sauce($batch);
+            $balance = $sauce->balance();
             $measured = $this->batchService->measured($batch);
             array_push(
                 $gaps,
@@ -230,14 +229,14 @@ final readonly class BatchLog
                 'at' => $batch->created_at?->toIso8601String(),
                 'grams' => round($balance->mixture->grams(), 1),
                 'is_cooked' => $batch->wish !== null,
-                'axes' => $this->balanceService->axes($balance, $edit),
+                'axes' => AxisReport::all($balance->axes, $sauce->aim),
                 'measured' => $measured,
                 'tastings' => self::tasted($batch),
-                'colour' => StandingReport::colour($balance, $edit),
+                'colour' => StandingReport::colour($sauce),
                 'added' => self::added($batch),
             ];
         }
-        $catalogue = $this->balanceService->catalogue();
+        $catalogue = $this->homeKitchen->catalogue();
 
         return [
             'batches' => $rows,
@@ -272,16 +271,10 @@ final readonly class BatchLog
     /** @return array<string, mixed> what changed between two batches, and how the taste changed with it */
     public function between(Batch $before, Batch $after): array
     {
-        [$was, $is] = [$this->batchService->balance($before), $this->batchService->balance($after)];
-        $style = $this->balanceService->style($after->recipe);
+        [$was, $is] = [$this->batchService->sauce($before), $this->batchService->sauce($after)];
 
         return [
-            ...ComparisonReport::of(
-                Comparison::of($was->formula, $is->formula, $after->recipe->measures),
-                $was,
-                $is,
-                $style?->target,
-            )->toArray(),
+            ...ComparisonReport::of($was, $is)->toArray(),
             'brands' => array_map(
                 static fn(BrandEffect $one): string => $one->words(),
                 BrandEffect::between($was->formula, $is->formula),

@@ -9,8 +9,8 @@ use App\CookSessions\CookSessionService;
 use App\CookSessions\StoredCookEvent;
 use App\Http\Description\Answers;
 use App\Http\Faults;
-use App\Recipes\BalanceService;
 use App\Recipes\FormulaRequest;
+use App\Recipes\HomeKitchen;
 use App\Recipes\Sauce;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Carbon;
@@ -123,11 +123,11 @@ final readonly class BatchLogController
     }
 
     #[Answers(KeepReport::class)]
-    public function keep(FormulaRequest $request, BalanceService $balanceService): JsonResponse
+    public function keep(FormulaRequest $request, HomeKitchen $homeKitchen): JsonResponse
     {
         $edit = $request->edit();
 
-        return new JsonResponse(KeepReport::of(Keep::of($balanceService->balance($edit)), $edit->told()));
+        return new JsonResponse(KeepReport::of(Keep::of($homeKitchen->balance($edit)), $edit->told()));
     }
 
     private static function find(int $batch): Batch

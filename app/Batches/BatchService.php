@@ -6,7 +6,7 @@ namespace App\Batches;
 
 use App\CookSessions\CookSessionService;
 use App\Palate\PalateService;
-use App\Recipes\BalanceService;
+use App\Recipes\HomeKitchen;
 use App\Recipes\Sauce;
 use App\Recipes\SauceService;
 use Carbon\CarbonImmutable;
@@ -16,16 +16,17 @@ use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Correction\Advice;
-use Vinculum\Correction\CorrectionLimits;
-use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Tongue;
+use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Kitchen\Sauce as WeighedSauce;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Report\AxisReport;
 use Vinculum\Report\BalanceReport;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 
 /**
@@ -41,11 +42,11 @@ final class BatchService
     /** @var array<string, Formula> worked out in this request, by batch and what has happened to it */
     private array $formulas = [];
 
-    /** @var array<string, Balance> the same, with what was measured */
-    private array $balances = [];
+    /** @var array<string, WeighedSauce> the same, with what was measured */
+    private array $sauces = [];
 
     public function __construct(
-        private readonly BalanceService $balanceService,
+        private readonly HomeKitchen $homeKitchen,
         private readonly SauceService $sauceService,
         private readonly PalateService $palateService,
         private readonly CookSessionService $cookSessions,
@@ -61,7 +62,7 @@ final class BatchService
             return Batch::query()->create([
                 'sauce_id' => $sauce,
                 'version' => $version->number,
-                'recipe' => $this->balanceService->linesApart($version->recipe),
+                'recipe' => $this->homeKitchen->linesApart($version->recipe),
                 'pan_grams' => $panGrams,
             ]);
         });
@@ -80,7 +81,14 @@ final class BatchService
      */
     public function balance(Batch $batch, ?int $doses = null): Balance
     {
-        return $this->balances[self::state($batch, $doses)] ??= Balance::of(
+        return $this->sauce($batch, $doses)->balance();
+    }
+
+    /** The same, against what is wanted of it. */
+    public function sauce(Batch $batch, ?int $doses = null): WeighedSauce
+    {
+        return $this->sauces[self::state($batch, $doses)] ??= $this->homeKitchen->weighPan(
+            $batch->recipe,
             $this->inThePan($batch, $doses),
             $this->cookSessions->treatment($batch),
         );
@@ -119,7 +127,7 @@ final class BatchService
     /** The balance of what is in the pan now. */
     public function report(Batch $batch): BalanceReport
     {
-        return $this->balanceService->reportOn($this->balance($batch), $batch->recipe);
+        return BalanceReport::of($this->sauce($batch));
     }
 
     /**
@@ -153,7 +161,7 @@ final class BatchService
     /** What is in the pan as far as it was measured: the cook's own amounts, or the formula's. */
     private function formula(Batch $batch): Formula
     {
-        return $this->cookSessions->asItGoes($batch) ?? $this->balanceService->formula($batch->recipe);
+        return $this->cookSessions->asItGoes($batch) ?? $this->homeKitchen->formula($batch->recipe);
     }
 
     /**
@@ -164,33 +172,20 @@ final class BatchService
      */
     public function advise(Batch $batch, array $said, bool $isWayBack, ?float $capacityMillilitres): Advice
     {
-        $edit = $batch->recipe;
-        $now = $this->balance($batch);
-        $family = $this->balanceService->own($edit) ?? $this->balanceService->style($edit)?->target;
-        $target = match (true) {
-            $isWayBack
-                && $batch->doses->isNotEmpty() => Tongue::wayBack(
-                    $this->balance($batch, $batch->doses->count() - 1)->taste,
-                    $now->taste,
-                ),
-            default => Tongue::saying($said)->target($now->taste) ?? $family,
-        };
-        if ($target === null) {
-            return new Advice(
-                $now->taste,
-                Target::of([]),
-                0.0,
-                [],
-                ['Tap what the tongue says, and what to add is found.'],
-            );
-        }
+        $sauce = $this->sauce($batch);
+        $now = $sauce->balance()->taste;
+        $target = $isWayBack && $batch->doses->isNotEmpty()
+            ? Tongue::wayBack($this->balance($batch, $batch->doses->count() - 1)->taste, $now)
+            : Tongue::saying($said)->target($now);
 
-        return CorrectionSetup::towards($target, $now, new CorrectionLimits(
-            $this->balanceService->usualAdditions($edit, $now),
-            3,
-            $capacityMillilitres,
-            $batch->recipe->measures,
-        ));
+        return match (true) {
+            $target !== null => (new Adviser($sauce))->toReach($target, $capacityMillilitres),
+            $sauce->aim->target() === null => Advice::without(
+                $now,
+                ['Tap what the tongue says, and what to add is found.'],
+            ),
+            default => (new Adviser($sauce))->answer(new Wish(capacityMillilitres: $capacityMillilitres)),
+        };
     }
 
     /**
@@ -203,7 +198,7 @@ final class BatchService
             if ($said !== []) {
                 $this->taste($batch, ['said' => $said]);
             }
-            $catalogue = $this->balanceService->catalogue();
+            $catalogue = $this->homeKitchen->catalogue();
             $batch->doses()->create([
                 'why' => $why,
                 'additions' => array_map(
@@ -226,22 +221,21 @@ final class BatchService
      */
     public function taste(Batch $batch, array $told): Tasting
     {
-        $edit = $batch->recipe;
-        $balance = $this->balance($batch);
+        $sauce = $this->sauce($batch);
         $said = $told['said'] ?? [];
         $good = ($told['good'] ?? false) ? Axis::each(static fn(): float => 0.0) : [];
 
         $tasting = $batch->tastings()->create([
             'sauce_id' => $batch->sauce_id,
-            'style' => $this->balanceService->style($edit)?->key,
+            'style' => $sauce->family?->key,
             'tasted_at' => CarbonImmutable::now(),
             'temperature' => $told['temperature'] ?? null,
             'food' => $told['food'] ?? null,
             'words' => $told['words'] ?? null,
             'said' => $said,
             'scores' => [...$good, ...Tongue::saying($said)->scores(), ...($told['scores'] ?? [])],
-            'steps' => self::steps($balance->taste),
-            'balance' => $this->balanceService->axes($balance, $edit),
+            'steps' => self::steps($sauce->balance()->taste),
+            'balance' => AxisReport::all($sauce->balance()->axes, $sauce->aim),
         ]);
         $this->palateService->tasted();
 
@@ -295,7 +289,7 @@ final class BatchService
     /** How many times the sauce's own formula the batch is, before any dose. */
     private function ofTheSauce(Batch $batch): float
     {
-        $formula = $this->balanceService->formula($batch->recipe);
+        $formula = $this->homeKitchen->formula($batch->recipe);
         $grams = FinishedBatch::of($formula)->mixture->grams();
 
         return $batch->wish === null || $grams <= 0.0
@@ -315,7 +309,7 @@ final class BatchService
     {
         $lines = [];
         foreach ($dose->additions as $one) {
-            $catalogue = $this->balanceService->catalogue();
+            $catalogue = $this->homeKitchen->catalogue();
             $key = $catalogue->has($one['ingredient']) ? $one['ingredient'] : $one['like'];
             if ($catalogue->has($key)) {
                 $ingredient = $catalogue->get($key);
@@ -331,7 +325,7 @@ final class BatchService
 
     private function ingredient(string $key, Batch $batch): ?Ingredient
     {
-        $catalogue = $this->balanceService->catalogue();
+        $catalogue = $this->homeKitchen->catalogue();
         foreach ($batch->doses as $dose) {
             foreach ($dose->additions as $one) {
                 if ($one['ingredient'] === $key && !$catalogue->has($key)) {

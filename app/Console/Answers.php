@@ -4,22 +4,19 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Vinculum\Balance\Balance;
-use Vinculum\Balance\Formula;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Balance\Treatment;
-use Vinculum\Cooking\CookedStage;
 use Vinculum\Cooking\KeepingClaim;
-use Vinculum\Cooking\MethodReader;
-use Vinculum\Cooking\Pan;
-use Vinculum\Cooking\StagedCook;
 use Vinculum\CookSession\CookSheet;
-use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\Adviser;
+use Vinculum\Correction\Wish;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Keeping\Keep;
+use Vinculum\Kitchen\Kitchen;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Report\AdviceReport;
 use Vinculum\Report\BalanceReport;
@@ -31,10 +28,8 @@ use Vinculum\Report\ScaleReport;
 use Vinculum\Report\StyleReport;
 use Vinculum\Report\SwapsReport;
 use Vinculum\Scaling\Scale;
-use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Style\FamilyGuess;
 use Vinculum\Style\StyleBook;
-use Vinculum\Style\StyleFamily;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\SwapFault;
 use Vinculum\Substitution\SwapSearch;
@@ -63,73 +58,53 @@ final class Answers
 
     private static function balance(Call $call): Answer
     {
-        [$recipe, $style, $balance, $stages, $pan] = self::weigh($call);
-        $report = BalanceReport::of(
-            $balance,
-            $recipe->title === '' ? null : $recipe->title,
-            $style,
-            $call->measures(),
-            stages: $stages,
-            recipe: $recipe,
-            notes: self::notesOnRecipe($recipe, $call, $balance->isFinished),
-            pan: $call->isMixed() ? null : $pan,
-        );
+        $sauce = self::weigh($call);
+        $report = BalanceReport::of($sauce, self::notesOnRecipe($sauce));
 
-        return new Answer(
-            $report,
-            Printout::balance($balance, $report->title, $style) . Printout::notes($report->notes),
-        );
+        return new Answer($report, Printout::balance($sauce) . Printout::notes($report->notes));
     }
 
     private static function advise(Call $call): Answer
     {
-        [$recipe, $style, $balance] = self::weigh($call);
-        $catalogue = Catalogue::shipped();
+        $sauce = self::weigh($call);
         // without a style, the family that it is taken for; with a word, the word alone
-        $title = $recipe->title === '' ? null : $recipe->title;
-        $presumed = $style === null && $call->complaint() === null
-            ? FamilyGuess::presumed($balance, FamilyGuess::for($balance, $title))
+        $presumed = $sauce->family === null && $call->complaint() === null
+            ? FamilyGuess::presumed($sauce->balance(), FamilyGuess::for($sauce->balance(), $sauce->title()))
             : null;
-        $style ??= $presumed === null ? null : StyleBook::get($presumed)->lettingGo($recipe->letGo);
-        $with = $call->with($catalogue);
-        $advice = CorrectionSetup::for(
-            $balance,
-            $style,
+        $sauce = $presumed === null ? $sauce : $sauce->asOne(StyleBook::get($presumed));
+        $advice = (new Adviser($sauce))->answer(new Wish(
             $call->complaint(),
-            $with === null ? null : CorrectionSetup::named($with, $catalogue),
+            $call->with($sauce->catalogue()),
             $call->most(),
             self::capacity($call),
-            $catalogue,
-            $call->measures(),
-        );
+        ));
         $report = AdviceReport::of(
             $advice,
-            $balance,
-            $call->measures(),
+            $sauce,
             [
                 ...($presumed === null ? [] : [sprintf(
                     'No style is named: it is taken for %s, and told against that. Name another with --style.',
                     mb_strtolower(StyleBook::get($presumed)->name),
                 )]),
-                ...self::notesOnRecipe($recipe, $call, $balance->isFinished),
-                ...$balance->notes,
+                ...$sauce->notes(),
+                ...self::notesOnRecipe($sauce),
+                ...$sauce->balance()->notes,
                 ...$advice->notes,
             ],
             $presumed,
         );
 
-        return new Answer($report, Printout::advice($advice, $balance) . Printout::notes($report->notes));
+        return new Answer($report, Printout::advice($advice, $sauce->balance()) . Printout::notes($report->notes));
     }
 
     private static function swap(Call $call): Answer
     {
-        [, $style, $balance] = self::weigh($call);
-        $catalogue = Catalogue::shipped();
-        $formula = $balance->formula;
+        $sauce = self::weigh($call);
+        $catalogue = $sauce->catalogue();
         [$row, $part] = $call->line();
         try {
-            $line = SwapTask::lineOf($formula, $row, $part);
-            $search = new SwapSearch($formula, $line, $call->reason(), $catalogue, $call->measures());
+            $line = SwapTask::lineOf($sauce->formula, $row, $part);
+            $search = new SwapSearch($sauce, $line, $call->reason());
             $named = $call->substitute($catalogue);
             $swaps = $named === null
                 ? $search->substitutes()
@@ -144,78 +119,75 @@ final class Answers
         }
 
         return new Answer(
-            SwapsReport::of($formula, $line, $swaps, $style?->target, $call->measures()),
-            Printout::swaps($formula->lines[$line]->written->text, $swaps),
+            SwapsReport::of($sauce, $line, $swaps),
+            Printout::swaps($sauce->formula->lines[$line]->written->text, $swaps),
         );
     }
 
     private static function convert(Call $call): Answer
     {
-        [, $style, $balance] = self::weigh($call);
         try {
-            $conversion = Conversion::of(
-                $balance->formula,
-                $call->needs(),
-                Catalogue::shipped(),
-                $call->measures(),
-            );
+            $conversion = Conversion::of(self::weigh($call), $call->needs());
         } catch (SwapFault $fault) {
             throw WrongCall::badValue('FILE', '', rtrim($fault->getMessage(), '.'));
         }
-        $report = ConversionReport::of($balance->formula, $conversion, $style?->target, $call->measures());
+        $report = ConversionReport::of($conversion);
 
-        return new Answer($report, Printout::conversion($balance->formula, $conversion, $report));
+        return new Answer($report, Printout::conversion($conversion, $report));
     }
 
     private static function scale(Call $call): Answer
     {
-        [$recipe, $style, $balance] = self::weigh($call);
-        $wanted = $call->wanted($balance->formula, Catalogue::shipped(), $recipe->servings);
-        $scale = Scale::of(
-            $balance->formula,
-            $wanted,
-            new ScaleSetting($call->measures(), $style?->target, $recipe->pan, implode(' ', $recipe->method)),
-        );
+        $sauce = self::weigh($call);
+        $scale = self::resized($sauce, $call);
+        // at another size other amounts of water leave
         $report = ScaleReport::of(
             $scale,
-            $style?->target,
-            $call->measures(),
-            [...$recipe->notes, ...self::notesOnStyle($recipe, $call)],
+            $sauce,
+            [...$sauce->recipe->notes, ...self::notesOnStyle($sauce->recipe)],
         );
 
         return new Answer($report, Printout::scale($scale) . Printout::notes($report->notes));
     }
 
+    private static function resized(Sauce $sauce, Call $call): Scale
+    {
+        return Scale::of($sauce, $call->wanted($sauce->formula, $sauce->catalogue(), $sauce->recipe->servings));
+    }
+
     private static function keep(Call $call): Answer
     {
-        [$recipe, , $balance] = self::weigh($call);
-        $keep = Keep::of($balance);
-        $report = KeepReport::of($keep, $recipe->told());
+        $sauce = self::weigh($call);
+        $keep = Keep::of($sauce->balance());
+        $report = KeepReport::of($keep, $sauce->recipe->told());
 
         return new Answer($report, Printout::keep($keep, $report->keepingClaim));
     }
 
     private static function cook(Call $call): Answer
     {
-        [$recipe, $style, $balance, , $pan] = self::weigh($call);
-        $scale = null;
+        $sauce = self::weigh($call);
+        [$scale, $balance, $cook] = [null, $sauce->balance(), $sauce->cook];
         if ($call->isResized()) {
-            $scale = Scale::of(
-                $balance->formula,
-                $call->wanted($balance->formula, Catalogue::shipped(), $recipe->servings),
-                new ScaleSetting($call->measures(), $style?->target, $recipe->pan, implode(' ', $recipe->method)),
-            );
+            $scale = self::resized($sauce, $call);
             [, $balance] = $scale->balances();
-            $staged = self::stagedCook($scale->after->uncooked(), $recipe);
-            [$pan, $recipe] = [$staged->pan, $recipe->withNotes($staged->notes)];
+            $cook = $sauce->kitchen->cooked($sauce->recipe, $scale->after->uncooked())->cook;
         }
-        $sheet = CookSheet::of($balance, $recipe->method, $scale, $pan, $call->measures(), !$call->hasNoScale());
+        $recipe = $sauce->recipe->withNotes($cook->notes ?? []);
+        $sheet = CookSheet::of(
+            $balance,
+            $recipe->method,
+            $scale,
+            $cook?->pan,
+            $sauce->measures(),
+            !$call->hasNoScale(),
+        );
         $report = CookSheetReport::of(
             $sheet,
             $scale,
             KeepingClaim::in($recipe->told()),
             [...Cautions::for($balance), ...Keep::of($balance)->cautions],
-            [...$recipe->notes, ...self::notesOnStyle($recipe, $call)],
+            [...$recipe->notes, ...self::notesOnStyle($recipe)],
         );
 
         return new Answer($report, Printout::cook($recipe->title, $sheet, $report) . Printout::notes($report->notes));
@@ -245,70 +217,32 @@ final class Answers
         return new Answer(['styles' => array_map(StyleReport::of(...), $styles)], Printout::styles($styles));
     }
 
-    private static function treatment(Recipe $recipe, Call $call): Treatment
+    private static function weigh(Call $call): Sauce
     {
+        $recipe = RecipeReader::read($call->contents())->lettingGo($call->letGo())->in($call->measures());
         $ph = $call->measured('--ph', 1.0, 11.0);
-
-        return MethodReader::treatment(
-            $recipe->method,
+        $sauce = Kitchen::shipped()->weigh(
+            $recipe->inStyle($call->style() ?? $recipe->style),
             new Treatment(false, $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0)),
-            $recipe->prose(),
         );
-    }
 
-    private static function stagedCook(Formula $formula, Recipe $recipe): StagedCook
-    {
-        return StagedCook::of(
-            $formula,
-            $recipe->pan === null ? null : Pan::parse($recipe->pan),
-            $recipe->method,
-            null,
-            $recipe->stages(),
-        );
-    }
-
-    /** @return array{Recipe, StyleFamily|null, Balance, list<CookedStage>, Pan|null} */
-    private static function weigh(Call $call): array
-    {
-        $recipe = RecipeReader::read($call->contents())->lettingGo($call->letGo());
-        $texts = $recipe->ingredientTexts();
-        $whole = Formula::fromTexts($texts, Catalogue::shipped(), $call->measures(), $recipe->yield);
-        $formula = $whole->ofIngredients();
-        $recipe = $recipe->withNotes($whole->sizesSaid());
-        $cook = self::stagedCook($formula, $recipe);
-        $key = $call->style() ?? $recipe->style;
-        $style = $key !== null && StyleBook::has($key)
-            ? StyleBook::get($key)->lettingGo($recipe->letGo)
-            : null;
-
-        return [
-            // at another size other amounts of water leave
-            $call->command === 'scale' || $call->isResized() ? $recipe : $recipe->withNotes($cook->notes),
-            $style,
-            Balance::of(
-                $call->isMixed() ? $formula->uncooked() : $cook->formula,
-                self::treatment($recipe, $call),
-            ),
-            $call->isMixed() ? [] : $cook->stages,
-            $cook->pan,
-        ];
+        return $call->isMixed() ? $sauce->asMixed() : $sauce;
     }
 
     /** @return list<string> */
-    private static function notesOnRecipe(Recipe $recipe, Call $call, bool $isFinished): array
+    private static function notesOnRecipe(Sauce $sauce): array
     {
-        $notes = $recipe->notes;
-        if ($recipe->isCookedWithoutYield() && !$isFinished) {
-            $notes[] = 'The method cooks this, and no yield is given: the figures are of everything mixed. Add "Yield: 500 ml", as measured at the end, for those of the finished sauce.';
-        }
+        $notes = $sauce->recipe->isCookedWithoutYield() && !$sauce->balance()->isFinished
+            ? ['The method cooks this, and no yield is given: the figures are of everything mixed. Add "Yield: 500 ml", as measured at the end, for those of the finished sauce.']
+            : [];
 
-        return [...$notes, ...self::notesOnStyle($recipe, $call)];
+        return [...$notes, ...self::notesOnStyle($sauce->recipe)];
     }
 
     /** @return list<string> */
-    private static function notesOnStyle(Recipe $recipe, Call $call): array
+    private static function notesOnStyle(Recipe $recipe): array
     {
-        return $call->style() === null && $recipe->style !== null && !StyleBook::has($recipe->style)
+        return $recipe->style !== null && !StyleBook::has($recipe->style)
             ? [
                 "There is no style \"{$recipe->style}\", so nothing is compared with one; ./vinculum styles lists those there are.",
             ]

@@ -6,7 +6,6 @@ namespace App\Console;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Estimate;
-use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Solids;
 use Vinculum\Chemistry\Volume;
@@ -16,13 +15,15 @@ use Vinculum\Correction\Advice;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Keeping\Keep;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Report\ConversionReport;
 use Vinculum\Report\CookSheetReport;
 use Vinculum\Scaling\Scale;
+use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Verdict;
 use Vinculum\Style\StyleFamily;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\Swap;
@@ -31,9 +32,10 @@ use Vinculum\Substitution\SwapAddition;
 /** The answers as text for a person. */
 final class Printout
 {
-    public static function balance(Balance $balance, ?string $title, ?StyleFamily $style): string
+    public static function balance(Sauce $sauce): string
     {
-        $text = ($title ?? 'Untitled') . ($style === null ? '' : " ({$style->name})") . "\n\n";
+        $balance = $sauce->balance();
+        $text = ($sauce->title() ?? 'Untitled') . ($sauce->family === null ? '' : " ({$sauce->family->name})") . "\n\n";
         foreach ($balance->formula->lines as $line) {
             $grams = $line->grams === null ? '—' : KitchenNumber::grams($line->grams->value);
             $status = $line->status === LineStatus::Measured ? '' : "  [{$line->status->value}]";
@@ -51,15 +53,13 @@ final class Printout
             Solids::dissolvedPercent($mixture),
             $mixture->percent(Component::Fat),
             $balance->body->class,
-            self::axes($balance->axes, $style?->target),
+            self::axes($balance->axes, $sauce->aim),
         );
         $text .= $balance->ph === null
             ? ''
             : sprintf("\npH about %.1f (%.1f to %.1f)", $balance->ph->value, $balance->ph->low, $balance->ph->high);
-        $text .= $style === null
-            ? ''
-            : sprintf("\n%.1f steps from the style", $style->target->distance($balance->taste));
-        $text .= "\n" . self::paragraph('Holds ', $balance->allergens()) . self::paragraph('Fits ', $balance->diets());
+        $whole = $sauce->aim->onTheWhole($balance->taste);
+        $text .= ($whole === '' ? '' : "\n" . mb_strtoupper(mb_substr($whole, 0, 1)) . mb_substr($whole, 1)) . "\n" . self::paragraph('Holds ', $balance->allergens()) . self::paragraph('Fits ', $balance->diets());
         foreach (Cautions::for($balance) as $caution) {
             $text .= strtoupper($caution->severity) . ": {$caution->text} ({$caution->source})\n";
         }
@@ -99,7 +99,7 @@ final class Printout
 
     public static function advice(Advice $advice, Balance $balance): string
     {
-        $text = self::axes($balance->axes, $advice->target) . sprintf("\n%.1f steps off.\n\n", $advice->distanceBefore);
+        $text = self::axes($balance->axes, $advice->aim) . sprintf("\n%.1f steps off.\n\n", $advice->distanceBefore);
         foreach ($advice->corrections as $index => $correction) {
             $additions = array_map(
                 static fn(Addition $one): string => "{$one->measure->words()} {$one->ingredient->name} ("
@@ -127,7 +127,7 @@ final class Printout
         return $text;
     }
 
-    public static function conversion(Formula $formula, Conversion $conversion, ConversionReport $report): string
+    public static function conversion(Conversion $conversion, ConversionReport $report): string
     {
         $text = $conversion->swaps === [] && $conversion->stuck === [] ? "It is so already: nothing needs swapping.\n" : '';
         foreach ($report->swaps as $one) {
@@ -136,7 +136,7 @@ final class Printout
                 . ($one->candidate->note === null ? '' : " ({$one->candidate->note})") . "\n";
         }
         foreach ($conversion->stuck as $line => $why) {
-            $text .= "{$formula->lines[$line]->written->text}: {$why}\n";
+            $text .= "{$conversion->before->formula->lines[$line]->written->text}: {$why}\n";
         }
 
         return $text . "\n" . implode("\n", array_filter($report->text, static fn(string $line): bool => $line !== ''))
@@ -289,23 +289,26 @@ final class Printout
     }
 
     /** @param array<string, Estimate> $readings by axis */
-    private static function axes(array $readings, ?Target $target): string
+    private static function axes(array $readings, Aim $aim): string
     {
         $text = '';
         foreach (Axis::cases() as $axis) {
             $reading = $readings[$axis->value];
-            $window = $target?->window($axis);
+            $window = $aim->shown()?->window($axis);
             $text .= self::left($axis->value, 8) . self::right(self::figure($reading->value), 8) . sprintf(
                 '  (%s–%s)',
                 self::figure($reading->low),
                 self::figure($reading->high),
             );
             if ($window !== null) {
-                $off = $window->off($axis, $reading->value);
-                $word = $off === 0.0
-                    ? 'inside'
-                    : sprintf('%.1f steps too %s', abs($off), $off > 0.0 ? 'much' : 'little');
-                $text .= sprintf('  window %s–%s  %s', self::figure($window->low), self::figure($window->high), $word);
+                $off = abs($window->off($axis, $reading->value));
+                $text .= sprintf(
+                    '  window %s–%s  %s%s',
+                    self::figure($window->low),
+                    self::figure($window->high),
+                    $aim->verdict($axis, $reading->value),
+                    $off === 0.0 ? '' : ', ' . Verdict::away($off) . ' away',
+                );
             }
             $text .= "\n";
         }

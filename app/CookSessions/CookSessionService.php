@@ -6,7 +6,7 @@ namespace App\CookSessions;
 
 use App\Batches\Batch;
 use App\Instruments\PhMeterService;
-use App\Recipes\BalanceService;
+use App\Recipes\HomeKitchen;
 use App\Recipes\RequestedSize;
 use App\Recipes\SauceService;
 use App\Recipes\ScaleService;
@@ -34,7 +34,7 @@ final class CookSessionService
         private readonly ScaleService $scaleService,
         private readonly SauceService $sauceService,
         private readonly HomeHob $hob,
-        private readonly BalanceService $balanceService,
+        private readonly HomeKitchen $homeKitchen,
         private readonly Connection $database,
     ) {}
 
@@ -47,7 +47,7 @@ final class CookSessionService
                 'sauce_id' => $sauce,
                 'version' => $version->number,
                 'wish' => $wish->toArray(),
-                'recipe' => $this->balanceService->linesApart($version->recipe),
+                'recipe' => $this->homeKitchen->linesApart($version->recipe),
             ]);
             $this->plan($batch);
             $batch->save();

@@ -6,7 +6,7 @@ namespace App\Imports;
 
 use App\Exports\KitchenFile;
 use App\Exports\Tables;
-use App\Recipes\BalanceService;
+use App\Recipes\HomeKitchen;
 use App\Recipes\Sauce;
 use App\Recipes\SauceService;
 use Illuminate\Database\Connection;
@@ -38,7 +38,7 @@ final readonly class Importer
         private SauceService $sauceService,
         private KitchenFile $file,
         private Tables $tables,
-        private BalanceService $balanceService,
+        private HomeKitchen $homeKitchen,
         private Connection $database,
     ) {}
 
@@ -139,7 +139,7 @@ final readonly class Importer
         return $this->sauceService->add(
             $recipe->style !== null
                 ? $recipe
-                : $recipe->inStyle(FamilyGuess::sure($this->balanceService->balance($recipe), $recipe->title)),
+                : $recipe->inStyle(FamilyGuess::sure($this->homeKitchen->balance($recipe), $recipe->title)),
         );
     }
 

@@ -6,6 +6,7 @@ namespace App\Palate;
 
 use App\Batches\Tasting as TastingRecord;
 use App\Database\Setting;
+use Vinculum\Kitchen\Liking;
 use Vinculum\Palate\Palate;
 use Vinculum\Palate\Staircase;
 use Vinculum\Palate\Tasting;
@@ -18,7 +19,7 @@ use Vinculum\Style\StyleFamily;
  * What the kitchen's tastings have taught about the cook: one palate a family, that can be seen, reset and switched
  * off.
  */
-final class PalateService
+final class PalateService implements Liking
 {
     private const SWITCH = 'palate.off';
     private const MOST_TASTINGS = 500;

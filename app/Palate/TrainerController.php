@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Palate;
 
 use App\Http\Description\Answers;
-use App\Recipes\BalanceService;
+use App\Recipes\HomeKitchen;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Palate\DilutionSeries;
 use Vinculum\Sensory\Axis;
@@ -34,7 +34,7 @@ use Vinculum\Sensory\Axis;
  */
 final readonly class TrainerController
 {
-    public function __construct(private BalanceService $balanceService, private PalateService $palateService) {}
+    public function __construct(private HomeKitchen $homeKitchen, private PalateService $palateService) {}
 
     #[Answers('Trainer')]
     public function show(): JsonResponse
@@ -69,7 +69,7 @@ final readonly class TrainerController
     {
         $staircase = $this->palateService->staircase($axis);
         $own = $staircase->ownStep();
-        $series = DilutionSeries::on($axis, $this->balanceService->catalogue());
+        $series = DilutionSeries::on($axis, $this->homeKitchen->catalogue());
 
         return [
             'axis' => $axis->value,

@@ -9,9 +9,10 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\LabelFault;
 use Vinculum\Ingredient\ProductLabel;
+use Vinculum\Kitchen\Stock;
 
 /** The shipped catalogue with the cook's own products in it. */
-final class Pantry
+final class Pantry implements Stock
 {
     private ?Catalogue $catalogue = null;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use App\Pantry\Pantry;
-use App\Recipes\BalanceService;
+use App\Recipes\HomeKitchen;
 use App\Recipes\RequestedSize;
 use App\Recipes\Sauce;
 use App\Recipes\ScaleService;
@@ -61,7 +61,7 @@ use Vinculum\Substitution\SwapReason;
 final readonly class PlanService
 {
     public function __construct(
-        private BalanceService $balanceService,
+        private HomeKitchen $homeKitchen,
         private ScaleService $scaleService,
         private Pantry $pantry,
     ) {}
@@ -189,7 +189,7 @@ final readonly class PlanService
 
     private function isInSeason(string $key, int $month): bool
     {
-        $catalogue = $this->balanceService->catalogue();
+        $catalogue = $this->homeKitchen->catalogue();
 
         return !$catalogue->has($key) || SwapReason::isInSeason($catalogue->get($key)->kind(), $month);
     }

@@ -14,6 +14,7 @@ use App\Imports\Uploads;
 use App\Instruments\InstrumentLink;
 use App\Palate\PalateService;
 use App\Pantry\Pantry;
+use App\Recipes\HomeKitchen;
 use App\Recipes\SauceParts;
 use Illuminate\Database\Connection;
 use Illuminate\Foundation\Application;
@@ -66,6 +67,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(CookSessionService::class);
         $this->app->scoped(HomeHob::class);
         $this->app->scoped(Pantry::class);
+        $this->app->scoped(HomeKitchen::class);
         $this->app->scoped(SauceParts::class);
         $this->app->scoped(PalateService::class);
     }

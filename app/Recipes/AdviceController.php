@@ -6,32 +6,25 @@ namespace App\Recipes;
 
 use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
-use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\Adviser;
+use Vinculum\Correction\Wish;
 use Vinculum\Report\AdviceReport;
 
 final readonly class AdviceController
 {
     #[Answers(AdviceReport::class)]
-    public function __invoke(AdviceRequest $request, BalanceService $balanceService): JsonResponse
+    public function __invoke(AdviceRequest $request, HomeKitchen $homeKitchen): JsonResponse
     {
-        $edit = $request->edit();
-        $balance = $balanceService->balance($edit);
-        $with = $request->with();
-        $advice = CorrectionSetup::for(
-            $balance,
-            $balanceService->style($edit),
+        $sauce = $homeKitchen->weigh($request->edit());
+        $advice = (new Adviser($sauce))->answer(new Wish(
             $request->complaint(),
-            $with === null
-                ? $balanceService->usualAdditions($edit, $balance)
-                : CorrectionSetup::named($with, $balanceService->catalogue()),
+            $request->with(),
             $request->most(),
             $request->capacity(),
-            $balanceService->catalogue(),
-            $edit->measures,
-            $request->target() ?? $balanceService->targetOf($request->liked()) ?? $balanceService->own($edit),
+            $request->target() ?? $homeKitchen->targetOf($request->liked()),
             $request->wish(),
-        );
+        ));
 
-        return new JsonResponse(AdviceReport::of($advice, $balance, $edit->measures));
+        return new JsonResponse(AdviceReport::of($advice, $sauce));
     }
 }

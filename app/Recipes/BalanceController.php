@@ -11,8 +11,8 @@ use Vinculum\Report\BalanceReport;
 final readonly class BalanceController
 {
     #[Answers(BalanceReport::class)]
-    public function __invoke(FormulaRequest $request, BalanceService $balanceService): JsonResponse
+    public function __invoke(FormulaRequest $request, HomeKitchen $homeKitchen): JsonResponse
     {
-        return new JsonResponse($balanceService->report($request->edit()));
+        return new JsonResponse(BalanceReport::of($homeKitchen->weigh($request->edit())));
     }
 }

@@ -7,41 +7,24 @@ namespace App\Recipes;
 use App\Http\Description\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
-use Vinculum\Correction\DesignSetup;
+use Vinculum\Correction\Designer;
 use Vinculum\Report\DesignReport;
 
 final readonly class DesignController
 {
     #[Answers(DesignReport::class)]
-    public function __invoke(DesignRequest $request, BalanceService $balanceService): JsonResponse
+    public function __invoke(DesignRequest $request, HomeKitchen $homeKitchen): JsonResponse
     {
-        $edit = $request->edit();
-        $style = $balanceService->style($edit);
-        assert($style !== null);
+        $sauce = $homeKitchen->weigh($request->edit());
         try {
-            $formula = $balanceService->formula($edit);
+            $designer = new Designer($sauce);
             $design = $request->boolean('may_grow')
-                ? DesignSetup::withRoom(
-                    $formula,
-                    $style,
-                    $request->batchGrams(),
-                    $balanceService->catalogue(),
-                    $edit->measures,
-                    $balanceService->own($edit),
-                )
-                : DesignSetup::draft(
-                    $formula,
-                    $style,
-                    $request->base(),
-                    $request->batchGrams(),
-                    $balanceService->catalogue(),
-                    $edit->measures,
-                    $balanceService->own($edit),
-                );
+                ? $designer->withRoom($request->batchGrams())
+                : $designer->draft($request->batchGrams(), $request->base());
         } catch (\InvalidArgumentException $fault) {
             throw Faults::in('lines', $fault);
         }
 
-        return new JsonResponse(DesignReport::of($design, $formula, $edit->measures));
+        return new JsonResponse(DesignReport::of($design, $sauce->formula, $sauce->measures()));
     }
 }

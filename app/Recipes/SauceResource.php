@@ -43,7 +43,7 @@ final class SauceResource extends JsonResource
             'id' => $this->resource->id,
             'revision' => $this->resource->revision,
             'forked_from' => $this->resource->forked_from,
-            'standing' => new Stored($this->resource->standing),
+            'standing' => app(HomeKitchen::class)->standing($this->resource),
         ];
     }
 }

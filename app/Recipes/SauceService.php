@@ -18,7 +18,7 @@ final readonly class SauceService
     private const WEIGHED_AT_ONCE = 20;
 
     public function __construct(
-        private BalanceService $balanceService,
+        private HomeKitchen $homeKitchen,
         private SauceParts $parts,
         private Connection $database,
     ) {}
@@ -77,12 +77,9 @@ final readonly class SauceService
 
     private function write(Sauce $sauce, Recipe $edit): void
     {
-        $balance = $this->balanceService->balance($edit);
-        $sauce->fill([
-            'recipe' => $edit,
-            'standing' => $this->balanceService->standing($balance, $edit),
-        ])->save();
-        $this->parts->note($sauce, $balance);
+        $weighed = $this->homeKitchen->weigh($edit);
+        $sauce->fill(['recipe' => $edit, 'standing' => StandingReport::of($weighed)])->save();
+        $this->parts->note($sauce, $weighed->balance());
         $this->weighAnew($this->parts->thoseMadeWith($sauce->id));
     }
 
@@ -96,10 +93,9 @@ final readonly class SauceService
         foreach ($sauces as $id) {
             $sauce = Sauce::query()->find($id);
             if ($sauce !== null) {
-                $edit = $sauce->recipe;
-                $balance = $this->balanceService->balance($edit);
-                $sauce->fill(['standing' => $this->balanceService->standing($balance, $edit)]);
-                $this->parts->note($sauce, $balance);
+                $weighed = $this->homeKitchen->weigh($sauce->recipe);
+                $sauce->fill(['standing' => StandingReport::of($weighed)]);
+                $this->parts->note($sauce, $weighed->balance());
             }
         }
     }
@@ -138,17 +134,14 @@ final readonly class SauceService
     /** What the shelf shows of a recipe, worked out. */
     public function standingOf(Recipe $recipe): StandingReport
     {
-        return $this->balanceService->standing($this->balanceService->balance($recipe), $recipe);
+        return StandingReport::of($this->homeKitchen->weigh($recipe));
     }
 
     /** What the shelf shows of every sauce, worked out anew; nobody edited them, so revision and time stay. */
     public function weighAll(): void
     {
         Sauce::withoutTimestamps(fn() => Sauce::query()->eachById(function (Sauce $sauce): void {
-            $edit = $sauce->recipe;
-            $sauce->fill([
-                'standing' => $this->balanceService->standing($this->balanceService->balance($edit), $edit),
-            ])->save();
+            $sauce->fill(['standing' => $this->standingOf($sauce->recipe)])->save();
         }));
     }
 
@@ -163,8 +156,8 @@ final readonly class SauceService
         $says = $last === null
             ? null
             : Comparison::of(
-                $this->balanceService->formula($last->recipe),
-                $this->balanceService->formula($edit),
+                $this->homeKitchen->formula($last->recipe),
+                $this->homeKitchen->formula($edit),
                 $edit->measures,
             )->words();
 

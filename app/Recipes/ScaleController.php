@@ -16,15 +16,15 @@ final readonly class ScaleController
     public function __invoke(
         ScaleRequest $request,
         ScaleService $scaleService,
-        BalanceService $balanceService,
+        HomeKitchen $homeKitchen,
     ): JsonResponse {
-        $edit = $request->edit();
+        $sauce = $homeKitchen->weigh($request->edit());
         try {
-            $scale = $scaleService->scale($edit, $request->wish());
+            $scale = $scaleService->scale($sauce, $request->wish());
         } catch (ScaleFault $fault) {
             throw Faults::in('to', $fault);
         }
 
-        return new JsonResponse(ScaleReport::of($scale, $balanceService->style($edit)?->target, $edit->measures));
+        return new JsonResponse(ScaleReport::of($scale, $sauce));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Recipes;
 
 use Vinculum\Cooking\Pan;
 use Vinculum\CookSession\CookPlan;
+use Vinculum\Kitchen\Sauce as WeighedSauce;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleFault;
@@ -14,38 +15,28 @@ use Vinculum\Scaling\ScaleSetting;
 /** A sauce at the size that is asked for, on this kitchen's own hob. */
 final readonly class ScaleService
 {
-    public function __construct(private BalanceService $balanceService) {}
+    public function __construct(private HomeKitchen $homeKitchen) {}
 
     /** @throws ScaleFault when it cannot be made in that size */
-    public function scale(Recipe $edit, RequestedSize $size): Scale
+    public function scale(WeighedSauce $sauce, RequestedSize $size): Scale
     {
-        $formula = $this->balanceService->formula($edit);
-        $wanted = $size->wanted($formula, $this->balanceService->catalogue(), $edit->measures);
-        $target = $this->balanceService->style($edit)?->target;
-
         return Scale::of(
-            $formula,
-            $wanted,
-            new ScaleSetting(
-                $edit->measures,
-                $target,
-                $edit->pan,
-                implode(' ', $edit->method),
-                $size->headSpace,
-                $size->holdsBack,
-                $this->balanceService->hob(),
-            ),
+            $sauce,
+            $size->wanted($sauce->formula, $sauce->catalogue(), $sauce->measures()),
+            new ScaleSetting($size->headSpace, $size->holdsBack),
         );
     }
 
     /** @throws ScaleFault */
     public function plan(Recipe $edit, RequestedSize $size): CookPlan
     {
+        $sauce = $this->homeKitchen->weigh($edit);
+
         return CookPlan::of(
-            $this->scale($edit, $size),
+            $this->scale($sauce, $size),
             $edit->pan === null ? null : Pan::parse($edit->pan),
             $edit->method,
-            $this->balanceService->hob(),
+            $sauce->kitchen->hob,
         );
     }
 }

@@ -8,7 +8,6 @@ use App\Database\Stored;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Vinculum\Report\StandingReport;
-use Vinculum\Sensory\Verdict;
 
 /**
  * A sauce as it stands on the shelf.
@@ -22,7 +21,6 @@ use Vinculum\Sensory\Verdict;
  *     line_count: int,
  *     updated_at: string|null,
  *     standing: Stored<StandingReport>,
- *     verdict: string,
  * }
  */
 final class ShelfResource extends JsonResource
@@ -30,16 +28,13 @@ final class ShelfResource extends JsonResource
     /** @return ShelfSauce */
     public function toArray(Request $request): array
     {
-        $distance = $this->resource->standing['distance'] ?? null;
-
         return [
             'id' => $this->resource->id,
             'title' => $this->resource->recipe->title,
             'style' => $this->resource->recipe->style,
             'line_count' => count($this->resource->recipe->lines),
             'updated_at' => $this->resource->updated_at?->toIso8601String(),
-            'standing' => new Stored($this->resource->standing),
-            'verdict' => Verdict::onTheWhole(is_numeric($distance) ? (float) $distance : null),
+            'standing' => app(HomeKitchen::class)->standing($this->resource),
         ];
     }
 }

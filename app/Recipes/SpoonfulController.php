@@ -16,18 +16,18 @@ use Vinculum\Report\SpoonfulReport;
  */
 final readonly class SpoonfulController
 {
-    public function __construct(private BalanceService $balanceService) {}
+    public function __construct(private HomeKitchen $homeKitchen) {}
 
     #[Answers('Spoonfuls')]
     public function index(int $sauce): JsonResponse
     {
         $recipe = Sauce::query()->findOrFail($sauce)->recipe;
-        $load = $this->balanceService->balance($recipe)->load();
+        $load = $this->homeKitchen->balance($recipe)->load();
 
         return new JsonResponse([
             'spoonfuls' => $load->grams <= 0.0 ? [] : array_map(
                 static fn(Ingredient $one): SpoonfulReport => SpoonfulReport::of($one, $load, $recipe->measures),
-                $this->balanceService->catalogue()->all(),
+                $this->homeKitchen->catalogue()->all(),
             ),
         ]);
     }

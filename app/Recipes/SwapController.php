@@ -18,27 +18,20 @@ use Vinculum\Substitution\SwapTask;
 
 final readonly class SwapController
 {
-    public function __construct(private BalanceService $balanceService, private Pantry $pantry) {}
+    public function __construct(private HomeKitchen $homeKitchen, private Pantry $pantry) {}
 
     #[Answers(SwapsReport::class)]
     public function line(SwapRequest $request): JsonResponse
     {
-        $edit = $request->edit();
-        $formula = $this->balanceService->formula($edit);
-        $catalogue = $this->balanceService->catalogue();
+        $sauce = $this->homeKitchen->weigh($request->edit());
+        $catalogue = $sauce->catalogue();
         $named = $request->substitute();
         if ($named !== null && !$catalogue->has($named)) {
             throw ValidationException::withMessages(['for' => "There is no ingredient \"{$named}\"."]);
         }
         try {
-            $line = SwapTask::lineOf($formula, $request->line());
-            $search = new SwapSearch(
-                $formula,
-                $line,
-                $request->reason($this->pantry),
-                $catalogue,
-                $edit->measures,
-            );
+            $line = SwapTask::lineOf($sauce->formula, $request->line());
+            $search = new SwapSearch($sauce, $line, $request->reason($this->pantry));
         } catch (SwapFault $fault) {
             throw Faults::in('line', $fault);
         }
@@ -47,34 +40,19 @@ final readonly class SwapController
             : array_values(array_filter([$search->with($catalogue->get($named))]));
 
         return new JsonResponse(
-            SwapsReport::of(
-                $formula,
-                $line,
-                $swaps,
-                $this->balanceService->style($edit)?->target,
-                $edit->measures,
-            ),
+            SwapsReport::of($sauce, $line, $swaps)
         );
     }
 
     #[Answers(ConversionReport::class)]
     public function whole(SwapRequest $request): JsonResponse
     {
-        $edit = $request->edit();
-        $formula = $this->balanceService->formula($edit);
         try {
-            $conversion = Conversion::of(
-                $formula,
-                [$request->avoids()],
-                $this->balanceService->catalogue(),
-                $edit->measures,
-            );
+            $conversion = Conversion::of($this->homeKitchen->weigh($request->edit()), [$request->avoids()]);
         } catch (SwapFault $fault) {
             throw Faults::in('lines', $fault);
         }
 
-        return new JsonResponse(
-            ConversionReport::of($formula, $conversion, $this->balanceService->style($edit)?->target, $edit->measures),
-        );
+        return new JsonResponse(ConversionReport::of($conversion));
     }
 }

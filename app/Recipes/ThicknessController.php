@@ -26,32 +26,29 @@ use Vinculum\Report\ThickeningReport;
  */
 final readonly class ThicknessController
 {
-    public function __construct(private BalanceService $balanceService) {}
+    public function __construct(private HomeKitchen $homeKitchen) {}
 
     #[Answers(ReductionReport::class)]
     public function reduce(ThicknessRequest $request): JsonResponse
     {
-        $edit = $request->edit();
-        $balance = $this->balanceService->balance($edit);
-        $sauce = $balance->mixture;
-        [$style, $own] = [$this->balanceService->style($edit)?->target, $this->balanceService->own($edit)];
-        $target = $own ?? $style;
+        $sauce = $this->homeKitchen->weigh($request->edit());
+        $mixture = $sauce->balance()->mixture;
         try {
             $plan = match ($request->by()) {
-                'weight' => Reduction::toWeight($sauce, $request->value()),
+                'weight' => Reduction::toWeight($mixture, $request->value()),
                 'thickness' => Reduction::toThickness(
-                    $sauce,
+                    $mixture,
                     $request->consistency(),
-                    Balance::isEmulsified($balance->formula),
+                    Balance::isEmulsified($sauce->formula),
                 ),
-                'solids' => Reduction::toSolids($sauce, $request->value()),
+                'solids' => Reduction::toSolids($mixture, $request->value()),
                 'window' => Reduction::intoTheWindow(
-                    $sauce,
-                    $target ?? throw ValidationException::withMessages([
+                    $mixture,
+                    $sauce->aim->target() ?? throw ValidationException::withMessages([
                         'style' => 'Choose a style first: it says where the window is.',
                     ]),
                 ),
-                default => Reduction::toVolume($sauce, $request->value()),
+                default => Reduction::toVolume($mixture, $request->value()),
             };
         } catch (CookFault $fault) {
             throw Faults::in('value', $fault);
@@ -60,11 +57,9 @@ final readonly class ThicknessController
         return new JsonResponse(
             ReductionReport::of(
                 $plan,
-                $balance->formula,
+                $sauce,
                 $request->pan(),
-                $this->balanceService->hob()->heat($request->heat(), $request->pan()),
-                $style,
-                $own,
+                $sauce->kitchen->hob->heat($request->heat(), $request->pan()),
             ),
         );
     }
@@ -72,16 +67,15 @@ final readonly class ThicknessController
     #[Answers('Thickenings')]
     public function thicken(ThicknessRequest $request): JsonResponse
     {
-        $edit = $request->edit();
-        $balance = $this->balanceService->balance($edit);
-        [$style, $own] = [$this->balanceService->style($edit)?->target, $this->balanceService->own($edit)];
+        $sauce = $this->homeKitchen->weigh($request->edit());
+        [$mixture, $isEmulsified] = [$sauce->balance()->mixture, Balance::isEmulsified($sauce->formula)];
         [$boiled, $why] = [null, null];
         try {
             $ways = Thickening::to(
-                $balance->mixture,
+                $mixture,
                 $request->consistency(),
-                $this->balanceService->catalogue(),
-                Balance::isEmulsified($balance->formula),
+                $sauce->catalogue(),
+                $isEmulsified,
             );
         } catch (CookFault $fault) {
             throw Faults::in('consistency', $fault);
@@ -90,15 +84,13 @@ final readonly class ThicknessController
         try {
             $boiled = ReductionReport::of(
                 Reduction::toThickness(
-                    $balance->mixture,
+                    $mixture,
                     $request->consistency(),
-                    Balance::isEmulsified($balance->formula),
+                    $isEmulsified,
                 ),
-                $balance->formula,
+                $sauce,
                 $request->pan(),
-                $this->balanceService->hob()->heat($request->heat(), $request->pan()),
-                $style,
-                $own,
+                $sauce->kitchen->hob->heat($request->heat(), $request->pan()),
             );
         } catch (CookFault $fault) {
             $why = $fault->getMessage();
@@ -107,7 +99,7 @@ final readonly class ThicknessController
         return new JsonResponse([
             'boiled' => $boiled,
             'boiled_not' => $why,
-            'ways' => ThickeningReport::all($ways, $edit->measures),
+            'ways' => ThickeningReport::all($ways, $sauce->measures()),
         ]);
     }
 }

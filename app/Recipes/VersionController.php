@@ -6,7 +6,6 @@ namespace App\Recipes;
 
 use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
-use Vinculum\Comparison\Comparison;
 use Vinculum\Report\ComparisonReport;
 
 /**
@@ -42,18 +41,10 @@ final readonly class VersionController
     }
 
     #[Answers(ComparisonReport::class)]
-    public function compare(CompareRequest $request, BalanceService $balanceService): JsonResponse
+    public function compare(CompareRequest $request, HomeKitchen $homeKitchen): JsonResponse
     {
-        [$before, $after] = [$request->before(), $request->edit()];
-        [$was, $is] = [$balanceService->balance($before), $balanceService->balance($after)];
-
         return new JsonResponse(
-            ComparisonReport::of(
-                Comparison::of($was->formula, $is->formula, $after->measures),
-                $was,
-                $is,
-                $balanceService->style($after)?->target,
-            ),
+            ComparisonReport::of($homeKitchen->weigh($request->before()), $homeKitchen->weigh($request->edit())),
         );
     }
 }

@@ -23,13 +23,13 @@ use Vinculum\Recipe\Writing\AmountWriter;
  */
 final readonly class WritingController
 {
-    public function __construct(private BalanceService $balanceService) {}
+    public function __construct(private HomeKitchen $homeKitchen) {}
 
     #[Answers('Suggestions')]
     public function suggest(SuggestRequest $request, SauceParts $parts): JsonResponse
     {
         $text = (string) $request->string('text');
-        $catalogue = $this->balanceService->catalogue();
+        $catalogue = $this->homeKitchen->catalogue();
         $suggestions = array_map(
             static fn(Completion $one): array => [
                 'text' => $one->text,
@@ -55,7 +55,7 @@ final readonly class WritingController
     {
         $edit = $request->edit();
         $direction = $request->direction();
-        $formula = $this->balanceService->formula($edit);
+        $formula = $this->homeKitchen->formula($edit);
         $line = $formula->lineOfRow($request->line()) ?? 0;
         $text = $request->isByStep()
             ? JndAdjustment::of($formula, $line, $direction, $edit->measures)
@@ -68,7 +68,7 @@ final readonly class WritingController
     public function ratio(RatioRequest $request): JsonResponse
     {
         $edit = $request->edit();
-        $formula = $this->balanceService->formula($edit);
+        $formula = $this->homeKitchen->formula($edit);
         try {
             $direction = $request->direction();
             $edits = $direction === null

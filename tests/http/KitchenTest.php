@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\http;
 
 use App\Console\DemoKitchen;
-use App\Recipes\BalanceService;
+use App\Recipes\HomeKitchen;
 use App\Recipes\Sauce;
 use Illuminate\Support\Facades\DB;
 use Vinculum\Facts\FactsFile;
@@ -84,6 +84,6 @@ final class KitchenTest extends HttpTestCase
 
         self::assertSame('Salt', $facts['ingredients/salts']['salt']['name']);
         self::assertSame(count(glob(FactsFile::folder() . '/{*,*/*}.ini', GLOB_BRACE) ?: []), count($facts));
-        self::assertTrue($this->app->make(BalanceService::class)->catalogue()->has('salt'));
+        self::assertTrue($this->app->make(HomeKitchen::class)->catalogue()->has('salt'));
     }
 }

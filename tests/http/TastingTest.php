@@ -199,7 +199,7 @@ final class TastingTest extends HttpTestCase
         );
         $window = $this->postJson('/api/balance', self::DIP)->json('axes.sour.window_steps');
         self::assertEqualsWithDelta($window[0] + $shift, ((array) $this->own())[0], 1e-3);
-        $aim = $this->postJson('/api/advise', self::DIP)->json('before.sour.window_steps');
+        $aim = $this->postJson('/api/advise', self::DIP)->json('before.sour.own_steps');
         self::assertEqualsWithDelta(((array) $this->own())[0], $aim[0], 1e-3, 'corrections aim at it');
 
         $this->putJson('/api/palate', ['on' => false])->assertOk()->assertJsonPath('on', false);

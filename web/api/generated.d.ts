@@ -5550,7 +5550,6 @@ export interface components {
             line_count: number;
             updated_at: string | null;
             standing: components["schemas"]["Standing"];
-            verdict: string;
         };
         Split: {
             parts: {
@@ -5615,6 +5614,8 @@ export interface components {
             grams: number;
             millilitres: number;
             pungency: components["schemas"]["Pungency"];
+            /** @description what is off, or how it stands on the whole; nothing without a family */
+            verdict: string;
         };
         /** @description A step of the method as it was understood: minutes, °C. */
         Step: {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
-use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Taste;
 
 /** The answer to "what do I add": ranked corrections towards a target, best first. */
@@ -20,7 +20,7 @@ final readonly class Advice
      */
     public function __construct(
         public Taste $before,
-        public Target $target,
+        public Aim $aim,
         public float $distanceBefore,
         public array $corrections,
         public array $notes,
@@ -30,13 +30,29 @@ final readonly class Advice
         public array $mends = [],
     ) {}
 
+    /**
+     * Of nothing that could be aimed at.
+     *
+     * @param list<string> $notes
+     */
+    public static function without(Taste $taste, array $notes): self
+    {
+        return new self($taste, Aim::none(), 0.0, [], $notes);
+    }
+
+    /** The same, told against more than the target that was searched for. */
+    public function heldAgainst(Aim $aim): self
+    {
+        return $this->with(['aim' => $aim]);
+    }
+
     /** With other corrections, no two of which add the same. */
     public function answering(Correction ...$corrections): self
     {
         return $this->with(['corrections' => array_values($corrections)]);
     }
 
-    public function besides(self $besides): self
+    public function withBesides(self $besides): self
     {
         return $this->with(['besides' => $besides]);
     }

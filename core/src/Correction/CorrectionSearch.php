@@ -8,6 +8,7 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\Facts;
 use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\Spoons;
+use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TasteLoad;
 
@@ -40,45 +41,19 @@ final readonly class CorrectionSearch
         $load = TasteLoad::of($batch);
         $before = $load->taste();
         $distance = $target->distance($before);
-        $notes = [];
-        if ($load->grams <= 0.0) {
-            return new Advice(
-                $before,
-                $target,
-                $distance,
-                [],
-                ['There is nothing in the pan yet, so there is nothing to correct.'],
-            );
-        }
-        if ($limits->candidates === []) {
-            return new Advice(
-                $before,
-                $target,
-                $distance,
-                [],
-                ['Nothing may be added: name at least one ingredient to correct with.'],
-            );
-        }
         $limits = $limits->onlyWhatHelps($load, $target);
         $room = Room::in($batch, $limits->candidates, $limits->capacityMillilitres);
-        if ($room->most <= 0.0) {
-            return new Advice(
-                $before,
-                $target,
-                $distance,
-                [],
-                ['The batch already fills the capacity: take some out, or name a larger vessel.'],
-            );
+        $hindrance = match (true) {
+            $load->grams <= 0.0 => 'There is nothing in the pan yet, so there is nothing to correct.',
+            $limits->candidates === [] => 'Nothing may be added: name at least one ingredient to correct with.',
+            $room->most <= 0.0 => 'The batch already fills the capacity: take some out, or name a larger vessel.',
+            $distance < self::LEAST_GAIN => 'It stands inside every window: nothing needs adding.',
+            default => null,
+        };
+        if ($hindrance !== null) {
+            return new Advice($before, Aim::at($target), $distance, [], [$hindrance]);
         }
-        if ($distance < self::LEAST_GAIN) {
-            return new Advice(
-                $before,
-                $target,
-                $distance,
-                [],
-                ['It stands inside every window: nothing needs adding.'],
-            );
-        }
+        $notes = [];
         $objective = Objective::correcting($load, $target);
         $corrections = self::measured(
             self::shortlist($objective, $limits, $room),
@@ -102,7 +77,7 @@ final readonly class CorrectionSearch
             );
         }
 
-        return new Advice($before, $target, $distance, $corrections, $notes);
+        return new Advice($before, Aim::at($target), $distance, $corrections, $notes);
     }
 
     /** What a batch costs as it stands, in steps. */

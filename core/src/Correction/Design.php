@@ -41,7 +41,7 @@ final readonly class Design
         $texts = [];
         foreach ($formula->lines as $line) {
             $key = $line->ingredient?->key;
-            if ($key === null || !DesignSetup::isFree($line)) {
+            if ($key === null || !Designer::isFree($line)) {
                 $texts[] = $line->written->text;
             } elseif (isset($found[$key])) {
                 $texts[] = AmountWriter::inGrams($line, $found[$key]->grams, $measures);

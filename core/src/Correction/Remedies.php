@@ -9,12 +9,11 @@ use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\FactsFile;
-use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Texture;
 use Vinculum\Ingredient\Work;
-use Vinculum\Quantity\Measures;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
@@ -51,50 +50,40 @@ final readonly class Remedies
     private const OF_FRUIT_FROM = 0.3;
     private const NOTICED = 0.5;
 
+    private Balance $balance;
+    private Catalogue $catalogue;
     private Spoons $spoons;
-    private Row $says;
     private Taste $before;
 
-    private function __construct(
-        private string $word,
-        private Balance $balance,
-        private Target $target,
-        private Catalogue $catalogue,
-        Measures $measures,
-    ) {
-        $this->spoons = Spoons::of($measures);
-        $this->says = FactsFile::named('remedies')[$word];
-        $this->before = $balance->taste;
+    /** @param Target $target that an answer is measured against */
+    public function __construct(Sauce $sauce, private Complaint $complaint, private Target $target)
+    {
+        [$this->balance, $this->catalogue] = [$sauce->balance(), $sauce->catalogue()];
+        $this->spoons = Spoons::of($sauce->measures());
+        $this->before = $this->balance->taste;
     }
 
     /** @return list<Correction> the plainest first */
-    public static function for(
-        Complaint $complaint,
-        Balance $balance,
-        Target $target,
-        Catalogue $catalogue,
-        Measures $measures,
-    ): array {
-        $remedies = new self($complaint->key, $balance, $target, $catalogue, $measures);
-
-        return $balance->mixture->grams() <= 0.0 ? [] : array_values(array_filter(match ($complaint->key) {
-            'too-thin' => $remedies->thicker(),
-            'too-thick' => [$remedies->loosened(self::LOOSEN)],
-            'pasty' => [$remedies->loosened(self::LOOSEN_PASTE, self::ACID_TO_WAKE)],
-            'greasy' => $remedies->leaner(),
+    public function ofTexture(): array
+    {
+        return $this->balance->mixture->grams() <= 0.0 ? [] : array_values(array_filter(match ($this->complaint->key) {
+            'too-thin' => $this->thicker(),
+            'too-thick' => [$this->loosened(self::LOOSEN)],
+            'pasty' => [$this->loosened(self::LOOSEN_PASTE, self::ACID_TO_WAKE)],
+            'greasy' => $this->leaner(),
             'lumpy' => [
-                $remedies->doing('strain', 'lumps stay behind'),
-                $remedies->doing('rest', 'too much heat makes them'),
+                $this->doing('strain', 'lumps stay behind'),
+                $this->doing('rest', 'too much heat makes them'),
             ],
-            'harsh' => $remedies->rounder(),
+            'harsh' => $this->rounder(),
             'bitter' => [
-                $remedies->adding(
+                $this->adding(
                     ['salt' => self::SALT_ON_BITTER]
-                        + ($remedies->isSweet() ? ['sweetener' => self::STEP_OF_SWEET] : []),
+                        + ($this->isSweet() ? ['sweetener' => self::STEP_OF_SWEET] : []),
                     'salt dulls bitterness, sweetness covers it',
                     'whisk',
                 ),
-                $remedies->doing('second-batch', 'what is burnt stays burnt'),
+                $this->doing('second-batch', 'what is burnt stays burnt'),
             ],
             default => [],
         }));
@@ -106,30 +95,24 @@ final readonly class Remedies
      *
      * @return list<Correction>
      */
-    public static function before(
-        Complaint $complaint,
-        Balance $balance,
-        Target $target,
-        Catalogue $catalogue,
-        Measures $measures,
-    ): array {
-        $axis = $complaint->tooMuchOn();
-        $taste = $balance->taste;
-        if (!self::isOfFruit($balance) || $taste->sweet < self::SWEET_FROM || $taste->sour < self::SOUR_FROM) {
+    public function before(): array
+    {
+        $axis = $this->complaint->tooMuchOn();
+        $taste = $this->balance->taste;
+        if (!$this->isOfFruit() || $taste->sweet < self::SWEET_FROM || $taste->sour < self::SOUR_FROM) {
             return [];
         }
-        $remedies = new self('harsh', $balance, $target, $catalogue, $measures);
-        $grams = $balance->mixture->grams() / 100.0;
-        $sharpness = Taste::ofMixture($catalogue->get($remedies->usual('acid'))->composition->mixture)->sour;
+        $grams = $this->balance->mixture->grams() / 100.0;
+        $sharpness = Taste::ofMixture($this->catalogue->get($this->usual('acid'))->composition->mixture)->sour;
         $answer = match ($axis) {
-            Axis::Sour => $remedies->withAmounts(
-                [[$remedies->usual('sweetener'), self::ONE_STEP * Axis::Sweet->stepWidth() * $taste->sweet * $grams]],
+            Axis::Sour => $this->withAmounts(
+                [[$this->usual('sweetener'), self::ONE_STEP * Axis::Sweet->stepWidth() * $taste->sweet * $grams]],
                 'sweetness hides the acid: it is masking, the acid stays',
                 null,
             ),
-            Axis::Sweet => $remedies->withAmounts(
+            Axis::Sweet => $this->withAmounts(
                 [[
-                    $remedies->usual('acid'),
+                    $this->usual('acid'),
                     self::ONE_STEP * Axis::Sour->stepWidth() * $taste->sour * $grams * 100.0 / max(1.0, $sharpness),
                 ]],
                 'acid hides the sweetness: it is masking, the sugar stays',
@@ -138,20 +121,20 @@ final readonly class Remedies
             default => null,
         };
 
-        return $answer === null || $answer->distanceAfter > $target->distance($taste) ? [] : [$answer];
+        return $answer === null || $answer->distanceAfter > $this->target->distance($taste) ? [] : [$answer];
     }
 
     /** Whether fruit, tomato or other plants make up much of it: a dip or a dressing is thinned first. */
-    private static function isOfFruit(Balance $balance): bool
+    private function isOfFruit(): bool
     {
         $grams = 0.0;
-        foreach ($balance->formula->lines as $line) {
+        foreach ($this->balance->formula->lines as $line) {
             $kinds = $line->ingredient->kinds ?? [];
             $isPlant = array_intersect(['plant', 'fruit'], $kinds) !== [] && !in_array('juice', $kinds, true);
             $grams += $isPlant ? $line->grams->value ?? 0.0 : 0.0;
         }
 
-        return $grams >= self::OF_FRUIT_FROM * $balance->mixture->grams();
+        return $grams >= self::OF_FRUIT_FROM * $this->balance->mixture->grams();
     }
 
     /**
@@ -159,31 +142,24 @@ final readonly class Remedies
      *
      * @return list<Correction>
      */
-    public static function secondBatch(
-        Complaint $complaint,
-        Balance $balance,
-        Target $target,
-        Catalogue $catalogue,
-        Measures $measures,
-    ): array {
-        $axis = $complaint->tooMuchOn();
-        $main = $axis === null ? null : Alternatives::mainSource($balance->formula, $axis);
+    public function secondBatch(): array
+    {
+        $axis = $this->complaint->tooMuchOn();
+        $main = $axis === null ? null : Alternatives::mainSource($this->balance->formula, $axis);
         if ($main === null) {
             return [];
         }
-        $lines = $balance->formula->lines;
+        $lines = $this->balance->formula->lines;
         $name = mb_strtolower($lines[$main]->ingredient->name ?? $lines[$main]->text());
         unset($lines[$main]);
         $plain = Formula::of(array_values($lines))->mixed();
-        $grams = $balance->mixture->grams();
+        $grams = $this->balance->mixture->grams();
         if ($plain->grams() <= 0.0) {
             return [];
         }
-        $remedies = new self('bitter', $balance, $target, $catalogue, $measures);
-
-        return [$remedies->correction(
+        return [$this->correction(
             [],
-            $balance->mixture->plus($plain->times($grams / $plain->grams())),
+            $this->balance->mixture->plus($plain->times($grams / $plain->grams())),
             "halves what {$name} brings",
             new Remedy('second-batch', "Make a second batch without the {$name}, and mix it half and half with this one."),
         )];
@@ -194,21 +170,14 @@ final readonly class Remedies
      *
      * @return list<Correction>
      */
-    public static function pinchOfSalt(
-        Complaint $complaint,
-        Balance $balance,
-        Target $target,
-        Catalogue $catalogue,
-        Measures $measures,
-    ): array {
-        $salt = $balance->taste->salt;
-        if ($complaint->key !== 'flat' || $salt <= 0.0) {
+    public function pinchOfSalt(): array
+    {
+        $salt = $this->balance->taste->salt;
+        if ($this->complaint->key !== 'flat' || $salt <= 0.0) {
             return [];
         }
-        $remedies = new self('bitter', $balance, $target, $catalogue, $measures);
-
-        return array_values(array_filter([$remedies->withAmounts(
-            [[$remedies->usual('salt'), Axis::Salt->stepWidth() * $salt / 100.0 * $balance->mixture->grams()]],
+        return array_values(array_filter([$this->withAmounts(
+            [[$this->usual('salt'), Axis::Salt->stepWidth() * $salt / 100.0 * $this->balance->mixture->grams()]],
             'salt lifts what is there: acid has no place in it',
             null,
         )]));
@@ -277,7 +246,7 @@ final readonly class Remedies
             [],
             $mixture->with(Component::Water, $mixture->get(Component::Water) - $lost),
             'what leaves is water, so all that stays tastes stronger',
-            new Remedy('reduce', $this->says->text('reduce'), $mixture->grams() - $lost),
+            new Remedy('reduce', $this->says('reduce'), $mixture->grams() - $lost),
         );
     }
 
@@ -291,7 +260,7 @@ final readonly class Remedies
         return $this->withAmounts(
             $amounts,
             'starch takes up water and hardly thins the taste',
-            new Remedy('whisk', $this->says->text('slurry')),
+            new Remedy('whisk', $this->says('slurry')),
         );
     }
 
@@ -307,7 +276,7 @@ final readonly class Remedies
         return $this->withAmounts(
             $amounts,
             'loosens it, and thins every taste a little',
-            new Remedy('whisk', $this->says->text('whisk')),
+            new Remedy('whisk', $this->says('whisk')),
         );
     }
 
@@ -323,13 +292,13 @@ final readonly class Remedies
             $amounts[] = [$this->usual($role), $share * $grams];
         }
 
-        return $this->withAmounts($amounts, $why, new Remedy($kind, $this->says->text($kind)));
+        return $this->withAmounts($amounts, $why, new Remedy($kind, $this->says($kind)));
     }
 
     /** @param 'strain'|'rest'|'drain'|'second-batch' $kind */
     private function doing(string $kind, string $why): Correction
     {
-        return $this->correction([], $this->balance->mixture, $why, new Remedy($kind, $this->says->text($kind)));
+        return $this->correction([], $this->balance->mixture, $why, new Remedy($kind, $this->says($kind)));
     }
 
     /** @param list<array{string, float}> $amounts ingredient and grams */
@@ -405,6 +374,11 @@ final readonly class Remedies
         }
 
         return $main;
+    }
+
+    private function says(string $kind): string
+    {
+        return FactsFile::named('remedies')[$this->complaint->key]->text($kind);
     }
 
     /** Whether it tastes of sweetness already: what does not is not sweetened to mend it. */

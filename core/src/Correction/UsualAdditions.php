@@ -11,6 +11,7 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Texture;
 use Vinculum\Ingredient\Work;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
@@ -19,7 +20,6 @@ use Vinculum\Style\Dose;
 use Vinculum\Style\FamilyGuess;
 use Vinculum\Style\Makeup;
 use Vinculum\Style\StyleBook;
-use Vinculum\Style\StyleFamily;
 
 /**
  * What a cook would reach for when nobody names anything: what is in the recipe, the basics of any kitchen, and what the
@@ -47,18 +47,11 @@ final readonly class UsualAdditions
         private Catalogue $catalogue,
     ) {}
 
-    /**
-     * @param callable(list<string>): list<string>|null $onTheShelf which of these there is, or what stands in its place
-     *
-     * @return list<Candidate> the nearest at hand first
-     */
-    public static function to(
-        Balance $balance,
-        ?StyleFamily $style,
-        Catalogue $catalogue,
-        ?callable $onTheShelf = null,
-    ): array {
-        $family = $style->key ?? self::likely($balance);
+    /** @return list<Candidate> the nearest at hand first, as far as it is there */
+    public static function to(Sauce $sauce): array
+    {
+        [$balance, $catalogue] = [$sauce->balance(), $sauce->catalogue()];
+        $family = $sauce->family->key ?? self::likely($balance);
         $usual = new self(
             $balance,
             Makeup::of($balance),
@@ -67,10 +60,8 @@ final readonly class UsualAdditions
             Facts::of(KitchenBasics::class),
             $catalogue,
         );
-        $keys = $usual->keys();
-        $keys = $onTheShelf === null ? $keys : $onTheShelf($keys);
         $candidates = [];
-        foreach ($keys as $key) {
+        foreach ($sauce->kitchen->usable($usual->keys()) as $key) {
             $candidate = $usual->candidate($catalogue->get($key));
             if (
                 $candidate->most > 0.0
@@ -143,7 +134,7 @@ final readonly class UsualAdditions
             $carriesFrom = in_array('aromatic', $ingredient->roles, true)
                 ? $this->basics->smells
                 : $this->basics->carries;
-            if (DesignSetup::seasons($ingredient) || ($share >= $carriesFrom && !$strong->have($ingredient))) {
+            if (Designer::seasons($ingredient) || ($share >= $carriesFrom && !$strong->have($ingredient))) {
                 $shares[$ingredient->key] = $share + ($this->isPlain($ingredient->kind()) ? 1.0 : 0.0);
             }
         }

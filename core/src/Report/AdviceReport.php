@@ -9,7 +9,7 @@ use Vinculum\Correction\Advice;
 use Vinculum\Correction\Alternative;
 use Vinculum\Correction\Correction;
 use Vinculum\Correction\StepCost;
-use Vinculum\Quantity\Measures;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
 
@@ -48,13 +48,14 @@ final readonly class AdviceReport extends Report
      */
     public static function of(
         Advice $advice,
-        Balance $balance,
-        Measures $measures = Measures::Us,
+        Sauce $sauce,
         ?array $notes = null,
         ?string $presumed = null,
     ): self {
+        $balance = $sauce->balance();
+
         return new self(
-            AxisReport::all($balance->axes, $advice->target),
+            AxisReport::all($balance->axes, $advice->aim),
             $advice->distanceBefore,
             self::corrections($advice, $balance),
             $advice->besides === null ? [] : self::corrections($advice->besides, $balance),
@@ -68,12 +69,12 @@ final readonly class AdviceReport extends Report
                 ],
                 $advice->otherWays,
             ),
-            self::levers($advice, $balance, Spoons::of($measures)),
+            self::levers($advice, $balance, Spoons::of($sauce->measures())),
             new Named(
                 array_map(
                     static fn(Correction $mend): CorrectionReport => CorrectionReport::of(
                         $mend,
-                        $advice->target,
+                        $advice->aim,
                         $balance,
                     ),
                     $advice->mends,
@@ -89,7 +90,7 @@ final readonly class AdviceReport extends Report
         return array_map(
             static fn(Correction $correction): CorrectionReport => CorrectionReport::of(
                 $correction,
-                $advice->target,
+                $advice->aim,
                 $balance,
             ),
             $advice->corrections,

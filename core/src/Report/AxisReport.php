@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Vinculum\Report;
 
 use Vinculum\Balance\Estimate;
+use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Target;
-use Vinculum\Sensory\Verdict;
 
 /** Where a sauce stands on one axis, in its unit and in JND steps, and what that comes to against a target. */
 final readonly class AxisReport extends Report
@@ -38,46 +37,34 @@ final readonly class AxisReport extends Report
     ) {}
 
     /**
-     * @param array<string, Estimate> $estimates  by axis
-     * @param Target|null             $target     of the style
-     * @param Target|null             $own        where this cook likes the family to stand, as far as tastings tell
-     * @param array<string, float>    $tellsApart steps that this cook can tell apart, by axis, as far as that is known
+     * @param array<string, Estimate> $estimates by axis
      *
      * @return array<value-of<Axis>, self>
      */
-    public static function all(array $estimates, ?Target $target, ?Target $own = null, array $tellsApart = []): array
+    public static function all(array $estimates, Aim $aim): array
     {
-        return Axis::each(
-            static fn(Axis $axis): self => self::of(
-                $axis,
-                $estimates[$axis->value],
-                $target,
-                $own,
-                $tellsApart[$axis->value] ?? 0.0,
-            ),
-        );
+        return Axis::each(static fn(Axis $axis): self => self::of($axis, $estimates[$axis->value], $aim));
     }
 
-    private static function of(Axis $axis, Estimate $estimate, ?Target $target, ?Target $own, float $tellsApart): self
+    private static function of(Axis $axis, Estimate $estimate, Aim $aim): self
     {
-        [$window, $ownWindow] = [$target?->window($axis), $own?->window($axis)];
-        [$off, $ownOff] = [$window?->off($axis, $estimate->value), $ownWindow?->off($axis, $estimate->value)];
+        [$window, $own] = [$aim->shown()?->window($axis), $aim->liked()?->window($axis)];
 
         return new self(
-            $estimate->value,
-            $estimate->low,
-            $estimate->high,
-            $axis->unit(),
-            $axis->steps($estimate->value),
-            $window === null ? null : [$window->low, $window->high],
-            $off,
-            $axis->steps($estimate->low),
-            $axis->steps($estimate->high),
-            $window?->inSteps($axis),
-            $ownWindow?->inSteps($axis),
-            $ownOff,
-            Verdict::on($axis, $ownOff ?? $off, $tellsApart),
-            Verdict::isOff($ownOff ?? $off, $tellsApart),
+            value: $estimate->value,
+            low: $estimate->low,
+            high: $estimate->high,
+            unit: $axis->unit(),
+            steps: $axis->steps($estimate->value),
+            window: $window === null ? null : [$window->low, $window->high],
+            offBySteps: $window?->off($axis, $estimate->value),
+            lowSteps: $axis->steps($estimate->low),
+            highSteps: $axis->steps($estimate->high),
+            windowSteps: $window?->inSteps($axis),
+            ownSteps: $own?->inSteps($axis),
+            ownOffBySteps: $own?->off($axis, $estimate->value),
+            verdict: $aim->verdict($axis, $estimate->value),
+            isOff: $aim->isOff($axis, $estimate->value),
         );
     }
 }

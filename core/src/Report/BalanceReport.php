@@ -10,19 +10,16 @@ use Vinculum\Balance\MeasuredYield;
 use Vinculum\Balance\Shares;
 use Vinculum\Balance\UncertaintyAdvice;
 use Vinculum\Chemistry\Volume;
-use Vinculum\Cooking\CookedStage;
 use Vinculum\Cooking\KeepingClaim;
 use Vinculum\Cooking\MethodReader;
-use Vinculum\Cooking\Pan;
 use Vinculum\Keeping\Cautions;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Target;
-use Vinculum\Sensory\Verdict;
 use Vinculum\Style\FamilyGuess;
-use Vinculum\Style\StyleFamily;
 
 /** Where a sauce stands, with everything that follows from it. */
 final readonly class BalanceReport extends Report
@@ -103,36 +100,19 @@ final readonly class BalanceReport extends Report
         public ?array $pan,
     ) {}
 
-    /**
-     * @param Target|null           $own        where this cook likes the family to stand, as far as tastings tell
-     * @param array<string, float>  $tellsApart steps that this cook can tell apart, by axis
-     * @param list<string>          $notes      on how it was read and cooked; those on the balance follow
-     * @param list<CookedStage>     $stages
-     * @param Recipe|null           $recipe     that it is the balance of
-     * @param Pan|null              $pan        that its cooking was reckoned in
-     */
-    public static function of(
-        Balance $balance,
-        ?string $title,
-        ?StyleFamily $style,
-        Measures $measures,
-        ?Target $own = null,
-        array $tellsApart = [],
-        array $notes = [],
-        array $stages = [],
-        ?Recipe $recipe = null,
-        ?Pan $pan = null,
-    ): self {
+    /** @param list<string> $notes besides those on how it was read and cooked; those on the balance follow */
+    public static function of(Sauce $sauce, array $notes = []): self
+    {
+        [$balance, $recipe, $aim, $title] = [$sauce->balance(), $sauce->recipe, $sauce->aim, $sauce->title()];
         $body = $balance->body;
-        $distance = $style?->target->distance($balance->taste);
-        $steps = MethodReader::steps($recipe->method ?? []);
+        $steps = MethodReader::steps($recipe->method);
         $families = FamilyGuess::for($balance, $title);
         $nutrition = NutritionReport::of($balance);
 
         return new self(
             $title,
-            $style?->key,
-            $measures,
+            $sauce->family?->key,
+            $recipe->measures,
             $balance->isFinished ? 'finished' : 'mixed',
             array_map(
                 static fn(ResolvedLine $line): LineReport => LineReport::of($line, $balance->formula->catalogue),
@@ -140,44 +120,44 @@ final readonly class BalanceReport extends Report
             ),
             BatchFigures::of($balance),
             ['class' => $body->class, 'from' => $body->from, 'starch_percent_of_water' => $body->starchPercentOfWater],
-            AxisReport::all($balance->axes, $style?->target, $own, $tellsApart),
+            AxisReport::all($balance->axes, $aim),
             RatiosReport::of($balance),
             EstimateReport::of($balance->ph),
             EstimateReport::of($balance->waterActivity),
             $balance->figures['nose_heat']->value,
-            $distance,
+            $aim->fromFamily($balance->taste),
             $balance->allergens(),
             $balance->diets(),
             CautionReport::all(Cautions::for($balance)),
-            [...$notes, ...$balance->notes],
-            self::mixed($balance, $style?->target, $own),
+            [...$sauce->notes(), ...$notes, ...$balance->notes],
+            self::mixed($balance, $aim),
             array_map(self::byLine(...), Shares::of($balance->formula)->byAxis),
             PartsReport::of($balance->formula),
             array_map(static fn(Estimate $estimate): array => self::byLine($estimate->mainShares()), $balance->axes),
             UncertaintyAdvice::for($balance)?->words($balance->formula),
             array_map(BandReport::of(...), $balance->figures),
-            Verdict::onTheWhole($distance),
-            array_map(StageReport::of(...), $stages),
-            self::yield($recipe, $measures),
-            $recipe?->servings,
+            $aim->onTheWhole($balance->taste),
+            array_map(StageReport::of(...), $sauce->cook->stages ?? []),
+            self::yield($recipe),
+            $recipe->servings,
             StepReport::all($steps, $balance->formula->lines),
-            array_map(self::aside(...), $recipe->setAside ?? []),
+            array_map(self::aside(...), $recipe->setAside),
             array_map(
                 static fn(FamilyGuess $one): array => ['style' => $one->style, 'likelihood' => $one->likelihood],
                 $families,
             ),
-            $style === null ? FamilyGuess::presumed($balance, $families) : null,
-            $recipe->letGo ?? [],
+            $sauce->family === null ? FamilyGuess::presumed($balance, $families) : null,
+            $recipe->letGo,
             array_map(
                 static fn(Axis $axis): string => $axis->value,
-                $style?->target->missingFrom($balance->taste) ?? [],
+                $aim->family?->missingFrom($balance->taste) ?? [],
             ),
-            StandingReport::colour($balance, $recipe),
+            StandingReport::colour($sauce),
             $nutrition,
             NutritionBandsReport::of($balance, $nutrition),
             PungencyReport::of($balance),
-            KeepingClaim::in($recipe?->told() ?? []),
-            PanReport::of($pan),
+            KeepingClaim::in($recipe->told()),
+            PanReport::of($sauce->cook?->pan),
         );
     }
 
@@ -196,10 +176,10 @@ final readonly class BalanceReport extends Report
     }
 
     /** @return array{text: string, millilitres: float|null, grams: float|null}|null */
-    private static function yield(?Recipe $recipe, Measures $measures): ?array
+    private static function yield(Recipe $recipe): ?array
     {
-        $text = $recipe === null ? null : $recipe->yield ?? $recipe->saidYield();
-        $measured = $text === null ? null : MeasuredYield::parse($text, $measures);
+        $text = $recipe->yield ?? $recipe->saidYield();
+        $measured = $text === null ? null : MeasuredYield::parse($text, $recipe->measures);
 
         return $text === null
             ? null
@@ -207,7 +187,7 @@ final readonly class BalanceReport extends Report
     }
 
     /** @return array{grams: float, millilitres: float, axes: array<value-of<Axis>, AxisReport>}|null */
-    private static function mixed(Balance $balance, ?Target $style, ?Target $own): ?array
+    private static function mixed(Balance $balance, Aim $aim): ?array
     {
         $mixed = $balance->asMixed();
 
@@ -216,7 +196,7 @@ final readonly class BalanceReport extends Report
             : [
                 'grams' => $mixed->mixture->grams(),
                 'millilitres' => Volume::millilitres($mixed->mixture),
-                'axes' => AxisReport::all($mixed->axes, $style, $own),
+                'axes' => AxisReport::all($mixed->axes, $aim),
             ];
     }
 

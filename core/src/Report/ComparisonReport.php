@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
-use Vinculum\Balance\Balance;
 use Vinculum\Comparison\Comparison;
 use Vinculum\Comparison\LineChange;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Target;
 
 /** Two states of a sauce side by side: which lines changed, and how the taste moved with them. */
 final readonly class ComparisonReport extends Report
@@ -33,8 +32,11 @@ final readonly class ComparisonReport extends Report
         public array $batchAfter,
     ) {}
 
-    public static function of(Comparison $comparison, Balance $before, Balance $after, ?Target $target): self
+    public static function of(Sauce $was, Sauce $is): self
     {
+        $comparison = Comparison::of($was->formula, $is->formula, $is->measures());
+        [$before, $after] = [$was->balance(), $is->balance()];
+
         return new self(
             $comparison->words(),
             $comparison->says,
@@ -48,8 +50,8 @@ final readonly class ComparisonReport extends Report
                 'says' => $line->says,
             ], $comparison->lines),
             $comparison->steps,
-            AxisReport::all($before->axes, $target),
-            AxisReport::all($after->axes, $target),
+            AxisReport::all($before->axes, $is->aim),
+            AxisReport::all($after->axes, $is->aim),
             ['grams' => $before->mixture->grams()],
             ['grams' => $after->mixture->grams()],
         );

@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
-use Vinculum\Balance\Balance;
-use Vinculum\Balance\Formula;
-use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Target;
 use Vinculum\Substitution\Conversion;
 
 /**
@@ -38,13 +34,13 @@ final readonly class ConversionReport extends Report
         public array $notes,
     ) {}
 
-    public static function of(Formula $formula, Conversion $conversion, ?Target $target, Measures $measures): self
+    public static function of(Conversion $conversion): self
     {
-        [$swaps, $now] = [[], $formula];
-        $after = Balance::of($conversion->formula);
+        [$sauce, $now, $swaps] = [$conversion->before, $conversion->before, []];
+        $after = $conversion->after->balance();
         foreach ($conversion->swaps as $swap) {
-            $swaps[] = ConvertedLineReport::of($swap, $now, $target, $measures);
-            $now = $swap->applied($now);
+            $swaps[] = ConvertedLineReport::of($swap, $now);
+            $now = $now->having($swap->applied($now->formula));
         }
 
         return new self(
@@ -52,14 +48,14 @@ final readonly class ConversionReport extends Report
             array_map(
                 static fn(int $line, string $why): array => [
                     'line' => $line + 1,
-                    'text' => $formula->lines[$line]->written->text,
+                    'text' => $sauce->formula->lines[$line]->written->text,
                     'why' => $why,
                 ],
                 array_keys($conversion->stuck),
                 $conversion->stuck,
             ),
-            $conversion->written($formula, $measures),
-            AxisReport::all($after->axes, $target),
+            $conversion->written(),
+            AxisReport::all($after->axes, $sauce->aim),
             $conversion->changeSteps,
             $conversion->residual,
             $after->allergens(),

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
-use Vinculum\Balance\Formula;
-use Vinculum\Quantity\Measures;
-use Vinculum\Sensory\Target;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Substitution\Swap;
 
 /** One swap of several in a recipe: the line it is for, and the name of what it replaces. */
@@ -24,13 +22,15 @@ final readonly class ConvertedLineReport extends Report
         public SwapReport $candidate,
     ) {}
 
-    public static function of(Swap $swap, Formula $formula, ?Target $target, Measures $measures): self
+    public static function of(Swap $swap, Sauce $sauce): self
     {
+        $replaced = $sauce->formula->lines[$swap->line]->ingredient;
+
         return new self(
             $swap->line + 1,
-            $formula->lines[$swap->line]->ingredient?->key,
-            $formula->lines[$swap->line]->ingredient?->name,
-            SwapReport::of($swap, $formula, $target, $measures),
+            $replaced?->key,
+            $replaced?->name,
+            SwapReport::of($swap, $sauce),
         );
     }
 }

@@ -13,9 +13,8 @@ use Vinculum\Correction\Addition;
 use Vinculum\Correction\Correction;
 use Vinculum\Quantity\Amount;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Target;
-use Vinculum\Sensory\Verdict;
 
 /** A way to mend a batch: what to add, half of it first, and where that leaves it. */
 final readonly class CorrectionReport extends Report
@@ -46,7 +45,7 @@ final readonly class CorrectionReport extends Report
         public ?string $yield,
     ) {}
 
-    public static function of(Correction $correction, Target $target, Balance $balance): self
+    public static function of(Correction $correction, Aim $aim, Balance $balance): self
     {
         $added = array_map(
             static fn(Addition $one): ResolvedLine => ResolvedLine::ofGrams(
@@ -70,10 +69,10 @@ final readonly class CorrectionReport extends Report
                 $correction->does?->kind === 'reduce'
                     ? $balance->axesAs($correction->mixture)
                     : $balance->axesAfter($added),
-                $target,
+                $aim,
             ),
             $correction->distanceAfter,
-            Verdict::afterwards($correction->distanceAfter),
+            $aim->afterwards($correction->after),
             $correction->addedGrams,
             $correction->mixture->grams(),
             Volume::millilitres($correction->mixture),

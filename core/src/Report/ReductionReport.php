@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
-use Vinculum\Balance\Balance;
-use Vinculum\Balance\Formula;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Chemistry\Solids;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\Heat;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\Reduction;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
@@ -45,19 +44,18 @@ final readonly class ReductionReport extends Report
         public array $after,
     ) {}
 
-    /** @param Formula $formula the sauce that is boiled down */
     public static function of(
         Reduction $plan,
-        Formula $formula,
+        Sauce $sauce,
         ?Pan $pan,
         Heat $heat,
-        ?Target $style,
-        ?Target $own,
     ): self {
         $taste = Taste::ofMixture($plan->after);
         $grams = $plan->after->grams();
-        $target = $own ?? $style;
-        $after = Balance::of($formula->cookedTo(MeasuredYield::estimated($grams, self::SCALE_DEVIATION * $grams)));
+        $target = $sauce->aim->target();
+        $after = $sauce
+            ->having($sauce->formula->cookedTo(MeasuredYield::estimated($grams, self::SCALE_DEVIATION * $grams)))
+            ->balance();
 
         return new self(
             $plan->waterToLose,
@@ -70,7 +68,7 @@ final readonly class ReductionReport extends Report
             Axis::each(static fn(Axis $axis): ?float => $target?->window($axis)?->off($axis, $taste->on($axis))),
             $plan->curve(),
             $plan->warnings,
-            AxisReport::all($after->axes, $style, $own),
+            AxisReport::all($after->axes, $sauce->aim),
         );
     }
 }

@@ -6,11 +6,10 @@ namespace Vinculum\Report;
 
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Chemistry\Volume;
-use Vinculum\Quantity\Measures;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaledLine;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Target;
 
 /**
  * A recipe at another size: what to measure, what it fills, how it is cooked down, and how little the rounding moves
@@ -46,7 +45,7 @@ final readonly class ScaleReport extends Report
     ) {}
 
     /** @param list<string> $notes on how the recipe was read; those on the scaling follow */
-    public static function of(Scale $scale, ?Target $target, Measures $measures, array $notes = []): self
+    public static function of(Scale $scale, Sauce $sauce, array $notes = []): self
     {
         [$before, $after] = $scale->balances();
 
@@ -61,13 +60,13 @@ final readonly class ScaleReport extends Report
                 'measure' => $line->measure,
                 'error_percent' => $line->errorPercent,
                 'note' => $line->note,
-                'scaled_text' => $line->written($measures),
+                'scaled_text' => $line->written($sauce->measures()),
             ], $scale->lines),
             ['grams' => $scale->mixed->grams(), 'millilitres' => Volume::millilitres($scale->mixed)],
             $scale->fill,
             $scale->cook,
-            AxisReport::all($before->axes, $target),
-            AxisReport::all($after->axes, $target),
+            AxisReport::all($before->axes, $sauce->aim),
+            AxisReport::all($after->axes, $sauce->aim),
             [...$notes, ...$scale->notes],
             $before->taste->stepsTo($after->taste),
             ['grams' => $after->mixture->grams(), 'millilitres' => Volume::millilitres($after->mixture)],

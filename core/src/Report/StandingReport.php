@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
-use Vinculum\Balance\Balance;
+use Vinculum\Balance\Estimate;
 use Vinculum\Balance\SauceColour;
 use Vinculum\Cooking\MethodReader;
-use Vinculum\Recipe\Recipe;
+use Vinculum\Kitchen\Sauce;
+use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
 
 /** What is seen of a sauce before it is opened: where it stands, how much of it there is, its hand and its colour. */
 final readonly class StandingReport extends Report
@@ -19,6 +20,7 @@ final readonly class StandingReport extends Report
      * @param float|null                        $distance   from its style, in steps; null without one
      * @param string|null                       $colour     about, as "#b3261a"; null where nothing in it has one
      * @param float|null                        $sweetToSour null where nothing is sour
+     * @param string                            $verdict    what is off, or how it stands on the whole; nothing without a family
      */
     private function __construct(
         public array $axes,
@@ -28,24 +30,65 @@ final readonly class StandingReport extends Report
         public float $grams,
         public float $millilitres,
         public PungencyReport $pungency,
+        public string $verdict,
     ) {}
 
-    public static function of(Balance $balance, ?Target $target, Recipe $recipe): self
+    public static function of(Sauce $sauce): self
     {
+        $balance = $sauce->balance();
+        $distance = $sauce->aim->fromFamily($balance->taste);
+
         return new self(
-            AxisReport::all($balance->axes, $target),
-            $target === null ? null : round($target->distance($balance->taste), 3),
-            self::colour($balance, $recipe),
+            AxisReport::all($balance->axes, $sauce->aim),
+            $distance === null ? null : round($distance, 3),
+            self::colour($sauce),
             RatiosReport::of($balance)->sweetToSour,
             $balance->figures['grams']->value,
             $balance->figures['millilitres']->value,
             PungencyReport::of($balance),
+            $sauce->aim->inShort($balance->taste),
         );
     }
 
-    /** About the colour it has once it is cooked by its method; null where nothing in it has one. */
-    public static function colour(Balance $balance, ?Recipe $recipe): ?string
+    /**
+     * What was weighed on an earlier day, held against what is wanted today: tastings move that, and so do facts.
+     *
+     * @param array<string, mixed> $stored as it was answered then; nothing of what was not weighed
+     *
+     * @return array<string, mixed>
+     */
+    public static function heldAgainst(array $stored, Aim $aim): array
     {
-        return SauceColour::of($balance->formula, MethodReader::minutesAtTheHob($recipe->method ?? []))?->hex();
+        $estimates = [];
+        foreach (Axis::cases() as $axis) {
+            $axes = $stored['axes'] ?? null;
+            $then = is_array($axes) ? $axes[$axis->value] ?? null : null;
+            if (!is_array($then)) {
+                return $stored;
+            }
+            $figures = array_map(
+                static fn(string $name): ?float => is_numeric($then[$name] ?? null) ? (float) $then[$name] : null,
+                ['value', 'low', 'high'],
+            );
+            if (in_array(null, $figures, true)) {
+                return $stored;
+            }
+            $estimates[$axis->value] = new Estimate(...$figures);
+        }
+        $taste = Taste::of(...array_map(static fn(Estimate $one): float => $one->value, array_values($estimates)));
+        $distance = $aim->fromFamily($taste);
+
+        return [
+            ...$stored,
+            'axes' => AxisReport::all($estimates, $aim),
+            'distance' => $distance === null ? null : round($distance, 3),
+            'verdict' => $aim->inShort($taste),
+        ];
+    }
+
+    /** About the colour it has once it is cooked by its method; null where nothing in it has one. */
+    public static function colour(Sauce $sauce): ?string
+    {
+        return SauceColour::of($sauce->formula, MethodReader::minutesAtTheHob($sauce->recipe->method))?->hex();
     }
 }

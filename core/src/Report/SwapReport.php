@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace Vinculum\Report;
 
 use Vinculum\Balance\Balance;
-use Vinculum\Balance\Formula;
-use Vinculum\Quantity\Measures;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Target;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
 
@@ -52,9 +50,10 @@ final readonly class SwapReport extends Report
         public array $added,
     ) {}
 
-    public static function of(Swap $swap, Formula $formula, ?Target $target, Measures $measures): self
+    public static function of(Swap $swap, Sauce $sauce): self
     {
-        [$edits, $added] = $swap->written($formula, $measures);
+        $formula = $sauce->formula;
+        [$edits, $added] = $swap->written($formula, $sauce->measures());
         $edits = $formula->rowsWith($edits);
 
         return new self(
@@ -81,7 +80,7 @@ final readonly class SwapReport extends Report
             $swap->suitability->dietsLost,
             $swap->aromaSimilarity,
             $swap->taste->main?->value,
-            AxisReport::all(Balance::axesOf($swap->applied($formula)), $target),
+            AxisReport::all(Balance::axesOf($swap->applied($formula)), $sauce->aim),
             array_map(
                 static fn(int $line, string $text): array => ['line' => $line + 1, 'text' => $text],
                 array_keys($edits),

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
-use Vinculum\Balance\Formula;
-use Vinculum\Quantity\Measures;
-use Vinculum\Sensory\Target;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Substitution\StandIn;
 use Vinculum\Substitution\Swap;
 
@@ -31,9 +29,9 @@ final readonly class SwapsReport extends Report
      * @param int        $line  from 0
      * @param list<Swap> $swaps
      */
-    public static function of(Formula $formula, int $line, array $swaps, ?Target $target, Measures $measures): self
+    public static function of(Sauce $sauce, int $line, array $swaps): self
     {
-        $old = $formula->lines[$line];
+        $old = $sauce->formula->lines[$line];
 
         return new self(
             $old->number($line),
@@ -41,7 +39,7 @@ final readonly class SwapsReport extends Report
             $old->ingredient?->name,
             $old->grams->value ?? 0.0,
             $old->ingredient === null ? null : StandIn::mind($old->ingredient),
-            array_map(static fn(Swap $swap): SwapReport => SwapReport::of($swap, $formula, $target, $measures), $swaps),
+            array_map(static fn(Swap $swap): SwapReport => SwapReport::of($swap, $sauce), $swaps),
         );
     }
 }

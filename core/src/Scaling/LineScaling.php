@@ -9,6 +9,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\Facts;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measure;
 use Vinculum\Quantity\Measures;
@@ -38,13 +39,13 @@ final class LineScaling
 
     /** @return list<ScaledLine> */
     public static function all(
-        Formula $formula,
+        Sauce $sauce,
         Formula $full,
         Formula $exact,
-        ScaleSetting $setting,
         float $factor,
     ): array {
-        $spoons = Spoons::of($setting->measures);
+        [$formula, $measures] = [$sauce->formula, $sauce->measures()];
+        $spoons = Spoons::of($measures);
         [$fixed, $counted, $loads, $grams, $choices] = [Mixture::nothing(), [], [], [], []];
         foreach ($exact->lines as $number => $line) {
             $amount = $line->grams->value ?? 0.0;
@@ -63,7 +64,7 @@ final class LineScaling
         }
         $lost = $exact->mixed()->get(Component::Water) - FinishedBatch::of($exact)->mixture->get(Component::Water);
         $rest = TasteLoad::of($fixed)->plus(TasteLoad::of(Mixture::of([Component::Water->value => 1.0])), -$lost);
-        $rounded = Rounding::choose($rest, $loads, $grams, $choices, $setting->target);
+        $rounded = Rounding::choose($rest, $loads, $grams, $choices, $sauce->aim->target());
         $chosen = array_combine($counted, $rounded);
         $felt = array_combine($counted, Rounding::steps($rest, $loads, $grams, $rounded));
 
@@ -76,7 +77,7 @@ final class LineScaling
                         $line,
                         $chosen[$number] ?? null,
                         $spoons,
-                        $setting->measures,
+                        $measures,
                         $factor,
                     ),
                     $felt[$number] ?? 0.0,

@@ -12,6 +12,7 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\Heat;
 use Vinculum\Cooking\Pan;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measure;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -43,8 +44,9 @@ final readonly class Scale
     ) {}
 
     /** @throws ScaleFault when nothing in it can be scaled */
-    public static function of(Formula $formula, TargetSize $wanted, ScaleSetting $setting): self
+    public static function of(Sauce $sauce, TargetSize $wanted, ScaleSetting $setting = new ScaleSetting()): self
     {
+        [$formula, $recipe] = [$sauce->formula, $sauce->recipe];
         if ($formula->mixed()->grams() <= 0.0) {
             throw ScaleFault::nothingIn();
         }
@@ -57,7 +59,7 @@ final readonly class Scale
                 ),
             )
             : $exact;
-        $lines = LineScaling::all($formula, $exact, $asked, $setting, $wanted->factor);
+        $lines = LineScaling::all($sauce, $exact, $asked, $wanted->factor);
         $after = $exact->withLines(
             ...array_map(
                 static fn(ScaledLine $scaled, ResolvedLine $line): ResolvedLine => ($scaled->exactGrams ?? 0.0) > 0.0
@@ -68,7 +70,8 @@ final readonly class Scale
             ),
         );
         $finished = FinishedBatch::of($after);
-        [$vessel, $heat] = [$setting->vessel(), $setting->heat()];
+        $vessel = $recipe->pan === null ? null : Pan::parse($recipe->pan);
+        $heat = $sauce->kitchen->hob->heat(Heat::inWords(implode(' ', $recipe->method)), $vessel);
         $fill = self::fill($wanted, Volume::millilitres($finished->mixture), $setting->headSpace);
 
         return new self(
@@ -82,7 +85,7 @@ final readonly class Scale
             $after,
             [
                 ...($vessel?->squareMetres === null ? $finished->notes : []),
-                ...self::notes($after->mixed(), $vessel, $setting->pan, $wanted, $heat),
+                ...self::notes($after->mixed(), $vessel, $recipe->pan, $wanted, $heat),
             ],
         );
     }

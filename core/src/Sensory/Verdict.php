@@ -7,8 +7,8 @@ namespace Vinculum\Sensory;
 /** What a distance from a target comes to in a cook's words. */
 final class Verdict
 {
-    /** Closer than this nobody calls it anything but right, in steps. */
-    private const RIGHT = 0.05;
+    /** Closer than this nobody calls it anything but right, in steps: half the least gain something is added for. */
+    private const RIGHT = 0.125;
     /** A move or a liking smaller than this nobody notices, in steps. */
     public const NOTICED = 0.25;
     /** The distance up to which each word holds, in steps. */
@@ -41,8 +41,6 @@ final class Verdict
         'umami' => 'less savoury',
         'heat' => 'milder',
     ];
-    /** As far off in all as no tongue tells from balanced: half the least gain for which something is added. */
-    private const BALANCED = 0.125;
 
     /**
      * "a little too sharp", "needs a touch more salt", "about right"; nothing where there is no target.
@@ -133,23 +131,9 @@ final class Verdict
         return array_key_last(self::WORDS);
     }
 
-    /**
-     * "balanced for its style", "2.3 steps off"; nothing where there is no target.
-     *
-     * @param float|null $distance √Σ off², in steps
-     */
-    public static function onTheWhole(?float $distance): string
+    /** "1 step", "2.3 steps". */
+    public static function away(float $steps): string
     {
-        return match (true) {
-            $distance === null => '',
-            $distance < self::BALANCED => 'balanced for its style',
-            default => sprintf('%.1f %s off', $distance, abs($distance - 1.0) < 0.05 ? 'step' : 'steps'),
-        };
-    }
-
-    /** The same for where an addition leaves it: "then it stands inside every window", "then 1.2 steps off". */
-    public static function afterwards(float $distance): string
-    {
-        return 'then ' . ($distance < self::BALANCED ? 'it stands inside every window' : self::onTheWhole($distance));
+        return sprintf('%.1f %s', $steps, abs($steps - 1.0) < 0.05 ? 'step' : 'steps');
     }
 }

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Substitution;
 
-use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Ingredient\Catalogue;
-use Vinculum\Quantity\Measures;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
@@ -18,14 +16,14 @@ final readonly class Conversion
     /**
      * @param list<Swap>           $swaps   in the order of the lines
      * @param array<int, string>   $stuck   why nothing does, by line from 0
-     * @param Formula              $formula with every swap made
      * @param array<value-of<Axis>, float> $changeSteps of the whole sauce, by axis
      * @param list<string>         $notes   what to ask about before somebody eats it
      */
     private function __construct(
         public array $swaps,
         public array $stuck,
-        public Formula $formula,
+        public Sauce $before,
+        public Sauce $after,
         public array $changeSteps,
         public float $residual,
         public array $notes,
@@ -44,16 +42,17 @@ final readonly class Conversion
      *
      * @throws SwapFault where it is too long
      */
-    public static function of(Formula $formula, array $reasons, Catalogue $catalogue, Measures $measures): self
+    public static function of(Sauce $sauce, array $reasons): self
     {
+        $formula = $sauce->formula;
         if (count($formula->ingredientLines()) > self::MOST_LINES) {
             throw SwapFault::tooLong(count($formula->ingredientLines()), self::MOST_LINES);
         }
-        [$swaps, $stuck, $now] = [[], [], $formula];
+        [$swaps, $stuck, $after] = [[], [], $sauce];
         foreach ($reasons as $reason) {
-            $whole = self::burden($now, $reason);
-            foreach (array_keys($now->lines) as $number) {
-                $line = $now->lines[$number];
+            $whole = self::burden($after->formula, $reason);
+            foreach (array_keys($after->formula->lines) as $number) {
+                $line = $after->formula->lines[$number];
                 $ingredient = $line->ingredient;
                 if ($ingredient === null && $line->status === LineStatus::Unknown && $reason->isOfDiet()) {
                     $stuck[$number] = 'Nobody knows what it is, so nobody knows whether it fits: write it more plainly.';
@@ -61,7 +60,7 @@ final readonly class Conversion
                 if ($ingredient === null || !$reason->isAgainst($ingredient, $line->grams->value ?? 0.0, $whole)) {
                     continue;
                 }
-                $swap = (new SwapSearch($now, $number, $reason, $catalogue, $measures))->substitutes()[0] ?? null;
+                $swap = (new SwapSearch($after, $number, $reason))->substitutes()[0] ?? null;
                 if ($swap === null) {
                     $stuck[$number] = sprintf(
                         'Nothing that is known does the work of %s and is %s: leave it out, or find one that fits.',
@@ -71,18 +70,19 @@ final readonly class Conversion
                     continue;
                 }
                 $swaps[] = $swap;
-                $now = $swap->applied($now);
+                $after = $after->having($swap->applied($after->formula));
             }
         }
-        [$before, $after] = [Balance::of($formula)->taste, Balance::of($now)->taste];
+        [$was, $is] = [$sauce->balance()->taste, $after->balance()->taste];
 
         return new self(
             $swaps,
             $stuck,
-            $now,
-            $before->stepsTo($after),
-            $before->stepsApart($after),
-            self::nearRelatives($now, $reasons),
+            $sauce,
+            $after,
+            $was->stepsTo($is),
+            $was->stepsApart($is),
+            self::nearRelatives($after->formula, $reasons),
         );
     }
 
@@ -126,11 +126,12 @@ final readonly class Conversion
     }
 
     /** @return list<string> the recipe as it reads with every swap made */
-    public function written(Formula $formula, Measures $measures): array
+    public function written(): array
     {
+        $formula = $this->before->formula;
         $texts = array_map(static fn(ResolvedLine $line): string => $line->written->text, $formula->lines);
         foreach ($this->swaps as $swap) {
-            [$edits, $added] = $swap->written($formula, $measures);
+            [$edits, $added] = $swap->written($formula, $this->before->measures());
             // a swap puts its new lines last, as applied() does, so that the next one counts them alike
             $texts = array_values([...array_replace($texts, $edits), ...$added]);
             $formula = $swap->applied($formula);

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace Vinculum\Substitution;
 
 use Vinculum\Balance\FinishedBatch;
-use Vinculum\Balance\Formula;
-use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Shops;
-use Vinculum\Quantity\Measures;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
 
@@ -57,14 +55,9 @@ final readonly class SwapSearch
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
-    public function __construct(
-        Formula $formula,
-        int $line,
-        SwapReason $reason,
-        Catalogue $catalogue,
-        Measures $measures,
-    ) {
-        $this->task = new SwapTask($formula, $line, $reason, $catalogue, $measures);
+    public function __construct(Sauce $sauce, int $line, SwapReason $reason)
+    {
+        $this->task = new SwapTask($sauce, $line, $reason);
         $this->candidates = new SwapCandidates($this->task);
         $this->measuring = new SwapMeasuring($this->task);
     }

@@ -10,7 +10,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Quantity\Measures;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
@@ -33,28 +33,28 @@ final readonly class SwapTask
     public Balance $balance;
     public Spoons $spoons;
 
+    public Formula $formula;
+    public Catalogue $catalogue;
+
     /**
      * @param int $line from 0
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
-    public function __construct(
-        public Formula $formula,
-        public int $line,
-        public SwapReason $reason,
-        public Catalogue $catalogue,
-        Measures $measures,
-    ) {
+    public function __construct(Sauce $sauce, public int $line, public SwapReason $reason)
+    {
+        $formula = $sauce->formula;
+        [$this->formula, $this->catalogue] = [$formula, $sauce->catalogue()];
         if (count($formula->lines) > self::MOST_LINES) {
             throw SwapFault::tooLong(count($formula->lines), self::MOST_LINES);
         }
         $this->old = $formula->lines[$line] ?? throw SwapFault::noSuchLine($line + 1, count($formula->lines));
         $this->gone = $this->old->ingredient ?? throw SwapFault::notKnown($line + 1, $this->old->text());
-        $this->balance = Balance::of($formula);
+        $this->balance = $sauce->balance();
         $this->whole = $this->balance->mixture;
         $this->before = $this->balance->taste;
         $this->main = self::mainAxis($this->before, Taste::ofMixture(FinishedBatch::of($this->without())->mixture));
-        $this->spoons = Spoons::of($measures);
+        $this->spoons = Spoons::of($sauce->measures());
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\core\CookSession;
 
 use PHPUnit\Framework\TestCase;
+use Tests\core\Weighed;
 use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
@@ -17,7 +18,6 @@ use Vinculum\CookSession\MeasureTask;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\Scale;
-use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Scaling\TargetSize;
 
 /** A cook from its sheet: what is planned, what happened, and what follows. */
@@ -180,7 +180,7 @@ final class CookPlanTest extends TestCase
             '600 g',
         );
         $plan = CookPlan::of(
-            Scale::of($formula, TargetSize::factor('1'), new ScaleSetting(Measures::Metric)),
+            Scale::of(Weighed::formula($formula, measures: Measures::Metric), TargetSize::factor('1')),
             null,
             [],
             Hob::unknown(),
@@ -209,7 +209,7 @@ final class CookPlanTest extends TestCase
         )->formula;
 
         return CookPlan::of(
-            Scale::of($formula, TargetSize::factor('1'), new ScaleSetting(Measures::Metric, pan: '24 cm')),
+            Scale::of(Weighed::formula($formula, null, Measures::Metric, '24 cm'), TargetSize::factor('1')),
             Pan::parse('24 cm'),
             self::METHOD,
             $hob,

@@ -7,13 +7,15 @@ namespace Tests\core\Correction;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\core\Style\Classics;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Correction\Adviser;
 use Vinculum\Correction\AxisMends;
 use Vinculum\Correction\Correction;
 use Vinculum\Correction\CorrectionLimits;
-use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Correction\UsualAdditions;
+use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
@@ -66,16 +68,7 @@ final class AxisMendsTest extends TestCase
                 continue;
             }
             $target = StyleBook::get($family)->target;
-            $offered = CorrectionSetup::for(
-                $balance,
-                StyleBook::get($family),
-                null,
-                null,
-                3,
-                null,
-                Catalogue::shipped(),
-                Measures::Us,
-            )->mends;
+            $offered = (new Adviser(Weighed::balance($balance, $family)))->answer(new Wish())->mends;
             foreach (Axis::cases() as $axis) {
                 if (abs($target->window($axis)?->off($axis, $balance->taste->on($axis)) ?? 0.0) < 0.25) {
                     self::assertArrayNotHasKey($axis->value, $offered, "{$title}: {$axis->value}");
@@ -107,7 +100,7 @@ final class AxisMendsTest extends TestCase
         return AxisMends::of(
             $style->target,
             $balance,
-            new CorrectionLimits(UsualAdditions::to($balance, $style, Catalogue::shipped())),
+            new CorrectionLimits(UsualAdditions::to(Weighed::balance($balance, $family))),
         );
     }
 

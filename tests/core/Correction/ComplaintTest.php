@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Correction\Advice;
+use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Complaint;
-use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
-use Vinculum\Style\StyleBook;
-use Vinculum\Style\StyleFamily;
 
 final class ComplaintTest extends TestCase
 {
@@ -57,22 +57,17 @@ final class ComplaintTest extends TestCase
             Catalogue::shipped(),
             Measures::Us,
         ));
-        $ask = static fn(?StyleFamily $style): Advice => CorrectionSetup::for(
-            $balance,
-            $style,
+        $ask = static fn(?string $style): Advice => (new Adviser(Weighed::balance($balance, $style)))->answer(new Wish(
             Complaint::named('not-sweet'),
-            CorrectionSetup::named(['white-sugar', 'water', 'cider-vinegar'], Catalogue::shipped()),
-            3,
-            null,
-            Catalogue::shipped(),
-            Measures::Us,
-        );
-        $styled = $ask(StyleBook::get('ketchup'));
+            ['white-sugar', 'water', 'cider-vinegar'],
+        ));
+        $styled = $ask('ketchup');
 
         self::assertEquals($ask(null)->corrections, $styled->corrections);
         self::assertNull($ask(null)->besides);
         self::assertNotSame([], $styled->besides?->corrections, 'the salt is another matter');
-        self::assertNull($styled->besides?->target->window(Axis::Sweet));
+        self::assertNotNull($styled->aim->asked?->window(Axis::Sweet));
+        self::assertNull($styled->besides?->aim->asked, 'held against the style again');
         self::assertSame('white-sugar', $styled->corrections[0]->additions[0]->ingredient->key);
         self::assertLessThan($balance->taste->salt, $styled->besides?->corrections[0]->after->salt);
     }

@@ -5,21 +5,22 @@ declare(strict_types=1);
 namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Correction\Advice;
+use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Candidate;
 use Vinculum\Correction\Complaint;
 use Vinculum\Correction\Correction;
 use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
-use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Correction\Objective;
 use Vinculum\Correction\Room;
 use Vinculum\Correction\Tongue;
-use Vinculum\Correction\UsualAdditions;
+use Vinculum\Correction\Wish;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
@@ -73,13 +74,7 @@ final class CorrectionSearchTest extends TestCase
         $balance = Balance::of(Formula::fromTexts($chutney, Catalogue::shipped(), Measures::Metric, '1.4 kg'));
         $sour = Tongue::saying([['complaint' => 'too-sour', 'strength' => 'clear']])->target($balance->taste);
         self::assertNotNull($sour);
-        $offered = CorrectionSetup::towards(
-            $sour,
-            $balance,
-            new CorrectionLimits(
-                UsualAdditions::to($balance, StyleBook::get('chutney'), Catalogue::shipped()),
-            ),
-        )->corrections;
+        $offered = (new Adviser(Weighed::balance($balance, 'chutney')))->toReach($sour, null)->corrections;
         self::assertSame('pear', $offered[0]->additions[0]->ingredient->key);
         foreach ($offered as $correction) {
             foreach ($correction->additions as $addition) {
@@ -103,12 +98,7 @@ final class CorrectionSearchTest extends TestCase
             '30 g lime juice',
         ];
         $balance = Balance::of(Formula::fromTexts($unsalted, Catalogue::shipped(), Measures::Metric));
-        $family = StyleBook::get('green-salsa');
-        $offered = CorrectionSetup::towards(
-            $family->target,
-            $balance,
-            new CorrectionLimits(UsualAdditions::to($balance, $family, Catalogue::shipped())),
-        )->corrections;
+        $offered = (new Adviser(Weighed::balance($balance, 'green-salsa')))->answer(new Wish())->corrections;
         self::assertSame('salt', $offered[0]->additions[0]->ingredient->key);
         foreach ($offered as $correction) {
             self::assertLessThanOrEqual($offered[0]->cost + 3.0, $correction->cost);

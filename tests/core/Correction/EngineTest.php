@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Correction\Advice;
+use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Candidate;
-use Vinculum\Correction\CorrectionSetup;
-use Vinculum\Correction\DesignSetup;
+use Vinculum\Correction\Designer;
 use Vinculum\Correction\StepCost;
+use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
@@ -52,14 +54,7 @@ final class EngineTest extends TestCase
     public function test_a_draft_for_an_empty_bench_is_a_sauce_that_cooks_have_cooked(): void
     {
         foreach (StyleBook::all() as $style) {
-            $design = DesignSetup::draft(
-                self::formula([]),
-                $style,
-                null,
-                1000.0,
-                Catalogue::shipped(),
-                Measures::Metric,
-            );
+            $design = (new Designer(Weighed::formula(self::formula([]), $style->key, Measures::Metric)))->draft(1000.0);
             $mixture = Mixture::nothing();
             foreach ($design->lines as $line) {
                 self::assertGreaterThan(0.0, $line->grams);
@@ -86,14 +81,7 @@ final class EngineTest extends TestCase
     {
         foreach (['fish-sauce-dip', 'ketchup', 'vinaigrette', 'hot-sauce'] as $key) {
             $style = StyleBook::get($key);
-            $design = DesignSetup::draft(
-                self::formula([]),
-                $style,
-                $style->base,
-                1000.0,
-                Catalogue::shipped(),
-                Measures::Metric,
-            );
+            $design = (new Designer(Weighed::formula(self::formula([]), $style->key, Measures::Metric)))->draft(1000.0, $style->base);
             $doses = Dose::ofIngredients($key);
             foreach ($design->lines as $line) {
                 if ($line->ingredient->key !== $style->base && isset($doses[$line->ingredient->key])) {
@@ -110,20 +98,13 @@ final class EngineTest extends TestCase
     public function test_locked_lines_stay_and_the_free_ones_are_found(): void
     {
         $style = StyleBook::get('fish-sauce-dip');
-        $design = DesignSetup::draft(
-            self::formula([
-                '60 g fish sauce [lock]',
-                '1 g sugar',
-                '1 g lime juice',
-                "1 bird's eye chilli",
-                '1 clove garlic [lock]',
-            ]),
-            $style,
-            'water',
-            260.0,
-            Catalogue::shipped(),
-            Measures::Metric,
-        );
+        $design = (new Designer(Weighed::formula(self::formula([
+            '60 g fish sauce [lock]',
+            '1 g sugar',
+            '1 g lime juice',
+            "1 bird's eye chilli",
+            '1 clove garlic [lock]',
+        ]), $style->key, Measures::Metric)))->draft(260.0, 'water');
 
         self::assertSame(
             [],
@@ -142,28 +123,14 @@ final class EngineTest extends TestCase
 
     public function test_an_impossible_wish_gets_the_nearest_and_is_told_what_stands_in_the_way(): void
     {
-        $design = DesignSetup::draft(
-            self::formula(['40 g salt [lock]', '10 g sugar']),
-            StyleBook::get('ketchup'),
-            'water',
-            300.0,
-            Catalogue::shipped(),
-            Measures::Metric,
-        );
+        $design = (new Designer(Weighed::formula(self::formula(['40 g salt [lock]', '10 g sugar']), 'ketchup', Measures::Metric)))->draft(300.0, 'water');
         $said = implode(' ', $design->hindrances);
 
         self::assertStringContainsString('Salt ends', $said);
         self::assertStringContainsString('locked lines bring too much', $said);
         self::assertStringContainsString('nothing that may be used brings any', $said);
         $this->expectException(\InvalidArgumentException::class);
-        DesignSetup::draft(
-            self::formula(['400 g ketchup [lock]']),
-            StyleBook::get('ketchup'),
-            null,
-            300.0,
-            Catalogue::shipped(),
-            Measures::Metric,
-        );
+        (new Designer(Weighed::formula(self::formula(['400 g ketchup [lock]']), 'ketchup', Measures::Metric)))->draft(300.0);
     }
 
     public function test_a_liked_batch_becomes_a_target_that_words_move(): void
@@ -234,28 +201,15 @@ final class EngineTest extends TestCase
         $style = StyleBook::get('vinaigrette');
         $tight = self::formula(['90 ml olive oil [lock]', '1 tsp cider vinegar', '1 tsp dijon mustard', '¼ tsp salt']);
         $grams = array_sum(array_map(static fn($line): float => $line->grams->value ?? 0.0, $tight->lines));
-        $kept = DesignSetup::draft($tight, $style, null, $grams, Catalogue::shipped(), Measures::Metric);
-        $grown = DesignSetup::withRoom($tight, $style, $grams, Catalogue::shipped(), Measures::Metric);
+        $kept = (new Designer(Weighed::formula($tight, $style->key, Measures::Metric)))->draft($grams);
+        $grown = (new Designer(Weighed::formula($tight, $style->key, Measures::Metric)))->withRoom($grams);
 
         self::assertGreaterThan(0.75, $kept->distance);
         self::assertLessThan(0.5, $grown->distance);
         $roomy = self::formula(['60 g fish sauce', '60 g sugar', '60 g lime juice', '120 g water']);
         self::assertEquals(
-            DesignSetup::draft(
-                $roomy,
-                StyleBook::get('fish-sauce-dip'),
-                null,
-                300.0,
-                Catalogue::shipped(),
-                Measures::Metric,
-            ),
-            DesignSetup::withRoom(
-                $roomy,
-                StyleBook::get('fish-sauce-dip'),
-                300.0,
-                Catalogue::shipped(),
-                Measures::Metric,
-            ),
+            (new Designer(Weighed::formula($roomy, 'fish-sauce-dip', Measures::Metric)))->draft(300.0),
+            (new Designer(Weighed::formula($roomy, 'fish-sauce-dip', Measures::Metric)))->withRoom(300.0),
         );
     }
 
@@ -270,15 +224,6 @@ final class EngineTest extends TestCase
      */
     private static function counsel(array $lines, string $style, ?array $with): Advice
     {
-        return CorrectionSetup::for(
-            Balance::of(self::formula($lines)),
-            StyleBook::get($style),
-            null,
-            $with === null ? null : CorrectionSetup::named($with, Catalogue::shipped()),
-            3,
-            null,
-            Catalogue::shipped(),
-            Measures::Metric,
-        );
+        return (new Adviser(Weighed::formula(self::formula($lines), $style, Measures::Metric)))->answer(new Wish(with: $with));
     }
 }

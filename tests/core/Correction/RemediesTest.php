@@ -6,15 +6,17 @@ namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
 use Tests\core\Style\Classics;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Correction\Addition;
 use Vinculum\Correction\Advice;
+use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Complaint;
 use Vinculum\Correction\Correction;
-use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\Wish;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
@@ -130,16 +132,7 @@ final class RemediesTest extends TestCase
 
     private static function ask(Balance $balance, string $word): Advice
     {
-        return CorrectionSetup::for(
-            $balance,
-            null,
-            Complaint::named($word),
-            null,
-            3,
-            null,
-            Catalogue::shipped(),
-            Measures::Metric,
-        );
+        return (new Adviser(Weighed::balance($balance, null, Measures::Metric)))->answer(new Wish(Complaint::named($word)));
     }
 
     /**

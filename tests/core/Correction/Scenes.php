@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace Tests\core\Correction;
 
 use Tests\core\Style\Classics;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Correction\Advice;
+use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Correction;
-use Vinculum\Correction\CorrectionLimits;
-use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Correction\Tongue;
-use Vinculum\Correction\UsualAdditions;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Work;
-use Vinculum\Style\StyleBook;
 
 /** Tasting scenes: what the tongue says of a classic, and what a cook would do (data/scenes.txt). */
 final readonly class Scenes
@@ -79,13 +77,8 @@ final readonly class Scenes
         $target = Tongue::saying([['complaint' => $this->word, 'strength' => $this->strength]])
             ->target($this->balance->taste);
 
-        return CorrectionSetup::towards(
-            $target ?? throw new \RuntimeException('The tongue says nothing.'),
-            $this->balance,
-            new CorrectionLimits(
-                UsualAdditions::to($this->balance, StyleBook::get($this->style), Catalogue::shipped()),
-            ),
-        );
+        return (new Adviser(Weighed::balance($this->balance, $this->style)))
+            ->toReach($target ?? throw new \RuntimeException('The tongue says nothing.'), null);
     }
 
     /** Why a cook would not follow an answer; null where one would. */

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Correction\Addition;
+use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Candidate;
 use Vinculum\Correction\Correction;
-use Vinculum\Correction\CorrectionLimits;
-use Vinculum\Correction\CorrectionSetup;
 use Vinculum\Correction\UsualAdditions;
+use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
-use Vinculum\Style\StyleBook;
 
 final class ScenesTest extends TestCase
 {
@@ -52,9 +52,9 @@ final class ScenesTest extends TestCase
         ];
         $catalogue = Catalogue::shipped();
         $balance = Balance::of(Formula::fromTexts($lines, $catalogue, Measures::Us));
-        $style = StyleBook::get('tomato-barbecue');
-        $additions = UsualAdditions::to($balance, $style, $catalogue);
-        $advice = CorrectionSetup::towards($style->target, $balance, new CorrectionLimits($additions));
+        $sauce = Weighed::balance($balance, 'tomato-barbecue');
+        $additions = UsualAdditions::to($sauce);
+        $advice = (new Adviser($sauce))->answer(new Wish());
 
         self::assertSame(
             ['salt'],

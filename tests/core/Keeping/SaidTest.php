@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\core\Keeping;
 
 use PHPUnit\Framework\TestCase;
+use Tests\core\Weighed;
 use Vinculum\Balance\Formula;
 use Vinculum\Cooking\Hob;
 use Vinculum\CookSession\CookPlan;
@@ -15,7 +16,6 @@ use Vinculum\Planning\SauceTasks;
 use Vinculum\Planning\Task;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\Scale;
-use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Scaling\TargetSize;
 
 /** What the words of a recipe say of raw meat, of standing warm and of steeping. */
@@ -56,7 +56,7 @@ final class SaidTest extends TestCase
         $method = ['Whisk it.', 'Marinate the chicken in it overnight.', 'Serve the rest as a dip.'];
         $formula = Formula::fromTexts(['100 ml soy sauce', '60 ml lime juice'], Catalogue::shipped(), Measures::Metric);
         $plan = CookPlan::of(
-            Scale::of($formula, TargetSize::factor('2'), new ScaleSetting(Measures::Metric)),
+            Scale::of(Weighed::formula($formula, measures: Measures::Metric), TargetSize::factor('2')),
             null,
             $method,
             Hob::unknown(),

@@ -7,6 +7,7 @@ namespace Tests\core\Recipe;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
@@ -18,7 +19,6 @@ use Vinculum\Recipe\Resolution\Mend;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Recipe\Writing\AmountWriter;
 use Vinculum\Scaling\Scale;
-use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Scaling\TargetSize;
 
 /** Amounts tenfold and thousandfold: what is written is read as it was meant, or asked about. */
@@ -144,7 +144,7 @@ final class NumberFormsTest extends TestCase
         $texts = ['⅓ cup honey', '¼ tsp cayenne', '2 tbsp soy sauce', '1½ onions', '100 g sugar', '3 tbsp zorp'];
         $formula = Formula::fromTexts($texts, Catalogue::shipped(), Measures::Us);
         foreach (['0.5', '1.33', '2', '4.015', '7'] as $factor) {
-            $scale = Scale::of($formula, TargetSize::factor($factor), new ScaleSetting(Measures::Us));
+            $scale = Scale::of(Weighed::formula($formula), TargetSize::factor($factor));
             foreach ($scale->lines as $number => $line) {
                 if ($line->grams === null) {
                     self::assertStringContainsString('Not understood', (string) $line->note);

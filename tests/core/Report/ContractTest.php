@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Tests\core\Report;
 
 use PHPUnit\Framework\TestCase;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Complaint;
-use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Report\AdviceReport;
@@ -89,22 +91,14 @@ final class ContractTest extends TestCase
             foreach ([null, '1 ml', '10 kg', 'zorp'] as $yield) {
                 $balance = Balance::of(Formula::fromTexts($lines, Catalogue::shipped(), Measures::Us, $yield));
                 $text = json_encode(
-                    BalanceReport::of($balance, null, StyleBook::get('ketchup'), Measures::Us),
+                    BalanceReport::of(Weighed::balance($balance, 'ketchup')),
                     JSON_THROW_ON_ERROR,
                 );
                 self::assertStringNotContainsString('null,null', $text);
                 foreach (array_slice(StyleBook::all(), 0, 3) as $style) {
-                    $advice = CorrectionSetup::for(
-                        $balance,
-                        $style,
-                        null,
-                        null,
-                        2,
-                        null,
-                        Catalogue::shipped(),
-                        Measures::Us,
-                    );
-                    self::assertIsString(json_encode(AdviceReport::of($advice, $balance), JSON_THROW_ON_ERROR));
+                    $sauce = Weighed::balance($balance, $style->key);
+                    $advice = (new Adviser($sauce))->answer(new Wish(most: 2));
+                    self::assertIsString(json_encode(AdviceReport::of($advice, $sauce), JSON_THROW_ON_ERROR));
                 }
             }
         }
@@ -120,17 +114,8 @@ final class ContractTest extends TestCase
             ),
         );
         foreach (Complaint::keys() as $key) {
-            $advice = CorrectionSetup::for(
-                $balance,
-                null,
-                Complaint::named($key),
-                null,
-                3,
-                null,
-                Catalogue::shipped(),
-                Measures::Us,
-            );
-            $json = AdviceReport::of($advice, $balance)->toArray();
+            $advice = (new Adviser(Weighed::balance($balance)))->answer(new Wish(Complaint::named($key)));
+            $json = AdviceReport::of($advice, Weighed::balance($balance))->toArray();
             self::assertNotSame([], $json['corrections'], $key);
             foreach ($json['corrections'] as $correction) {
                 // what is no taste is mended by what is done, and said to be
@@ -167,16 +152,7 @@ final class ContractTest extends TestCase
                 Measures::Us,
             ),
         );
-        $advice = CorrectionSetup::for(
-            $balance,
-            null,
-            Complaint::named('flat'),
-            null,
-            3,
-            null,
-            Catalogue::shipped(),
-            Measures::Us,
-        );
+        $advice = (new Adviser(Weighed::balance($balance)))->answer(new Wish(Complaint::named('flat')));
         $keys = array_map(static fn($one): string => $one->ingredient->key, $advice->corrections[0]->additions);
 
         self::assertNotSame([], array_intersect(['cider-vinegar', 'lemon-juice'], $keys));

@@ -6,6 +6,7 @@ namespace Tests\core\Scaling;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
@@ -121,11 +122,7 @@ final class ScaleTest extends TestCase
     public function test_strong_things_are_held_back_when_a_recipe_grows(): void
     {
         $formula = self::formula(['1 kg plums', '10 g salt', '4 g cayenne', '300 g sugar']);
-        $held = Scale::of(
-            $formula,
-            TargetSize::factor('4'),
-            new ScaleSetting(Measures::Metric, holdsBack: true),
-        )->lines;
+        $held = Scale::of(Weighed::formula($formula, measures: Measures::Metric), TargetSize::factor('4'), new ScaleSetting(holdsBack: true))->lines;
 
         self::assertEqualsWithDelta(
             [4000.0, 30.0, 12.0, 1200.0],
@@ -136,11 +133,7 @@ final class ScaleTest extends TestCase
         self::assertEqualsWithDelta([40.0, -25.0], [$held[1]->exactGrams, $held[1]->errorPercent], 2.0);
         self::assertNull($held[0]->note);
         self::assertNull(
-            Scale::of(
-                $formula,
-                TargetSize::factor('0.5'),
-                new ScaleSetting(Measures::Metric, holdsBack: true),
-            )->lines[1]->note,
+            Scale::of(Weighed::formula($formula, measures: Measures::Metric), TargetSize::factor('0.5'), new ScaleSetting(holdsBack: true))->lines[1]->note,
             'a smaller one needs no caution',
         );
     }
@@ -348,7 +341,10 @@ final class ScaleTest extends TestCase
     public function test_its_shape_is_the_contracts_and_its_lines_read_back(): void
     {
         $formula = self::formula([...self::SAUCE, 'salt to taste', '3 tbsp zorp'], '900 ml');
-        $json = ScaleReport::of(self::scale($formula, TargetSize::factor('2.3')), null, Measures::Metric)->toArray();
+        $json = ScaleReport::of(
+            self::scale($formula, TargetSize::factor('2.3')),
+            Weighed::formula($formula, measures: Measures::Metric),
+        )->toArray();
 
         self::assertSame(
             ['factor', 'limited_by', 'lines', 'batch', 'fill', 'cook', 'axes_before', 'axes_after', 'notes'],
@@ -375,7 +371,7 @@ final class ScaleTest extends TestCase
 
     private static function scale(Formula $formula, TargetSize $wanted, ?string $pan = null, string $method = ''): Scale
     {
-        return Scale::of($formula, $wanted, new ScaleSetting(Measures::Metric, pan: $pan, method: $method));
+        return Scale::of(Weighed::formula($formula, null, Measures::Metric, $pan, [$method]), $wanted);
     }
 
     /** @param list<string> $lines */

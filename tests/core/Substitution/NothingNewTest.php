@@ -6,10 +6,12 @@ namespace Tests\core\Substitution;
 
 use PHPUnit\Framework\TestCase;
 use Tests\core\Style\Classics;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Complaint;
-use Vinculum\Correction\CorrectionSetup;
+use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\AllergenWords;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
@@ -24,7 +26,6 @@ final class NothingNewTest extends TestCase
     /** Every classic, every complaint, towards its family. */
     public function test_no_correction_brings_one(): void
     {
-        $catalogue = Catalogue::shipped();
         $seen = 0;
         foreach (Classics::all() as $number => [$style, $title, $balance]) {
             $has = [$balance->allergens(), Balance::dietsOf($balance->formula)];
@@ -32,16 +33,7 @@ final class NothingNewTest extends TestCase
                 if (($number + $at) % 4 !== 0) {
                     continue;
                 }
-                $advice = CorrectionSetup::for(
-                    $balance,
-                    null,
-                    Complaint::named($word),
-                    null,
-                    3,
-                    null,
-                    $catalogue,
-                    Measures::Us,
-                );
+                $advice = (new Adviser(Weighed::balance($balance)))->answer(new Wish(Complaint::named($word)));
                 foreach ($advice->corrections as $correction) {
                     foreach ($correction->additions as $addition) {
                         $suits = $addition->ingredient->suitability;
@@ -60,7 +52,6 @@ final class NothingNewTest extends TestCase
     /** Every line of every classic without allergens. */
     public function test_no_swap_brings_one_into_a_sauce_without_any(): void
     {
-        $catalogue = Catalogue::shipped();
         $seen = 0;
         foreach (Classics::all() as [, $title, $balance]) {
             if ($balance->allergens() !== []) {
@@ -71,7 +62,7 @@ final class NothingNewTest extends TestCase
                 if ($resolved->ingredient === null || !$resolved->countsInTheMixture() || $line % 3 !== 0) {
                     continue;
                 }
-                $search = new SwapSearch($balance->formula, $line, SwapReason::missing(), $catalogue, Measures::Us);
+                $search = new SwapSearch(Weighed::balance($balance), $line, SwapReason::missing());
                 foreach ($search->substitutes() as $swap) {
                     self::assertSame([], $swap->suitability->allergensAdded, "{$title}: {$resolved->text()}");
                     self::assertTrue(
@@ -92,7 +83,10 @@ final class NothingNewTest extends TestCase
             Catalogue::shipped(),
             Measures::Metric,
         );
-        $conversion = Conversion::of($formula, DietaryNeeds::parse('vegan, without nuts'), Catalogue::shipped(), Measures::Metric);
+        $conversion = Conversion::of(
+            Weighed::formula($formula, measures: Measures::Metric),
+            DietaryNeeds::parse('vegan, without nuts'),
+        );
         self::assertStringContainsString('pine nut', implode(' ', $conversion->notes));
     }
 

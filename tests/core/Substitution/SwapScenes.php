@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\core\Substitution;
 
 use Tests\core\Style\Classics;
+use Tests\core\Weighed;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
@@ -72,7 +73,7 @@ final readonly class SwapScenes
     /** @return list<Swap> */
     public function swaps(): array
     {
-        return (new SwapSearch($this->formula, $this->line, $this->reason, Catalogue::shipped(), Measures::Us))
+        return (new SwapSearch(Weighed::formula($this->formula), $this->line, $this->reason))
             ->substitutes();
     }
 

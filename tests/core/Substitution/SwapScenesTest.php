@@ -6,6 +6,7 @@ namespace Tests\core\Substitution;
 
 use PHPUnit\Framework\TestCase;
 use Tests\core\Style\Classics;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
@@ -58,8 +59,8 @@ final class SwapScenesTest extends TestCase
             [$title, $for, $holds] = array_map(trim(...), explode(' | ', $text));
             $needs = DietaryNeeds::parse($for);
             $before = Balance::of($formulas[$title]);
-            $conversion = Conversion::of($formulas[$title], $needs, Catalogue::shipped(), Measures::Us);
-            $after = Balance::of($conversion->formula);
+            $conversion = Conversion::of(Weighed::formula($formulas[$title]), $needs);
+            $after = $conversion->after->balance();
             ++$scenes;
             self::assertSame([], array_intersect($needs[0]->allergens, $after->allergens()), "{$title}, {$for}");
             $fat = $before->mixture->percent(Component::Fat);
@@ -67,13 +68,13 @@ final class SwapScenesTest extends TestCase
             // of several that may stand there, one does
             $there = array_map(
                 static fn(ResolvedLine $line): string => $line->ingredient->key ?? '',
-                $conversion->formula->lines,
+                $conversion->after->formula->lines,
             );
             $lacks = array_diff(array_map(trim(...), explode(',', $holds)), $there);
             $complaint = match (true) {
                 $conversion->stuck !== [] => 'stuck: ' . implode(' ', $conversion->stuck),
-                self::breaks($conversion->formula, $needs[0]->diets) !== []
-                    => 'holds ' . implode(', ', self::breaks($conversion->formula, $needs[0]->diets)),
+                self::breaks($conversion->after->formula, $needs[0]->diets) !== []
+                    => 'holds ' . implode(', ', self::breaks($conversion->after->formula, $needs[0]->diets)),
                 $fat > 5.0 && ($kept < 0.5 * $fat || $kept > 1.5 * $fat) => sprintf('fat %.0f, was %.0f', $kept, $fat),
                 count($lacks) > 0 && !($holds === 'jarred-pepper, red-pepper' && count($lacks) === 1)
                     => 'lacks ' . implode(', ', $lacks) . ' among ' . implode(', ', $there),
@@ -167,8 +168,8 @@ final class SwapScenesTest extends TestCase
         );
         $before = Balance::of($formula)->mixture;
         foreach (['low salt', 'less sugar', 'fewer calories'] as $for) {
-            $conversion = Conversion::of($formula, DietaryNeeds::parse($for), Catalogue::shipped(), Measures::Us);
-            $after = Balance::of($conversion->formula)->mixture;
+            $conversion = Conversion::of(Weighed::formula($formula), DietaryNeeds::parse($for));
+            $after = $conversion->after->balance()->mixture;
             self::assertNotSame([], $conversion->swaps, $for);
             [$had, $has] = match ($for) {
                 'low salt' => [$before->percent(Component::Salt), $after->percent(Component::Salt)],

@@ -6,6 +6,7 @@ namespace Tests\core\Substitution;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
@@ -357,20 +358,15 @@ final class SwapSearchTest extends TestCase
     public function test_a_creamy_sauce_made_vegan_is_vegan_and_near_what_it_was(): void
     {
         $formula = self::formula(self::CREAMY);
-        $conversion = Conversion::of(
-            $formula,
-            [SwapReason::cannotEat([], ['vegan'])],
-            Catalogue::shipped(),
-            Measures::Us,
-        );
+        $conversion = Conversion::of(Weighed::formula($formula), [SwapReason::cannotEat([], ['vegan'])]);
 
         self::assertSame([], $conversion->stuck);
         self::assertSame([0, 1], array_map(static fn(Swap $one): int => $one->line, $conversion->swaps));
-        self::assertContains('vegan', Balance::of($conversion->formula)->diets());
+        self::assertContains('vegan', $conversion->after->balance()->diets());
         // sugar that was under its threshold comes over it, and no water goes into what has its body from fat
         self::assertLessThan(4.0, $conversion->residual);
         self::assertEqualsWithDelta(
-            Balance::of($formula)->taste->stepsTo(Balance::of($conversion->formula)->taste),
+            Balance::of($formula)->taste->stepsTo($conversion->after->balance()->taste),
             $conversion->changeSteps,
             1e-9,
         );
@@ -378,42 +374,27 @@ final class SwapSearchTest extends TestCase
 
     public function test_without_soya_and_without_added_sugar(): void
     {
-        $soya = Conversion::of(
-            self::formula(self::SAUCE),
-            [SwapReason::cannotEat(['soya'], [])],
-            Catalogue::shipped(),
-            Measures::Us,
-        );
-        self::assertNotContains('soya', Balance::of($soya->formula)->allergens());
+        $soya = Conversion::of(Weighed::formula(self::formula(self::SAUCE)), [SwapReason::cannotEat(['soya'], [])]);
+        self::assertNotContains('soya', $soya->after->balance()->allergens());
         self::assertCount(1, $soya->swaps);
 
-        $sugar = Conversion::of(
-            self::formula(['200 g white sugar', '100 ml cider vinegar', '300 g tinned tomatoes', '100 ml water']),
-            [SwapReason::cannotEat([], ['no-added-sugar'])],
-            Catalogue::shipped(),
-            Measures::Us,
-        );
-        self::assertContains('no-added-sugar', Balance::of($sugar->formula)->diets());
+        $sugar = Conversion::of(Weighed::formula(self::formula(['200 g white sugar', '100 ml cider vinegar', '300 g tinned tomatoes', '100 ml water'])), [SwapReason::cannotEat([], ['no-added-sugar'])]);
+        self::assertContains('no-added-sugar', $sugar->after->balance()->diets());
         self::assertLessThan(1.0, $sugar->residual);
     }
 
     public function test_what_nothing_can_replace_is_said(): void
     {
         $formula = self::formula(['200 g double cream', '100 g khoya', '1 tsp salt']);
-        $conversion = Conversion::of(
-            $formula,
-            [SwapReason::cannotEat([], ['vegan'])],
-            Catalogue::shipped(),
-            Measures::Us,
-        );
+        $conversion = Conversion::of(Weighed::formula($formula), [SwapReason::cannotEat([], ['vegan'])]);
 
         self::assertSame([1], array_keys($conversion->stuck));
         self::assertSame([0], array_map(static fn(Swap $one): int => $one->line, $conversion->swaps));
-        self::assertNotContains('vegan', Balance::of($conversion->formula)->diets());
+        self::assertNotContains('vegan', $conversion->after->balance()->diets());
         self::assertSame(
             [['line' => 2, 'text' => '100 g khoya', 'why' => 'Nothing that is known does the work of khoya and '
                 . 'is vegan: leave it out, or find one that fits.']],
-            ConversionReport::of($formula, $conversion, null, Measures::Us)->stuck,
+            ConversionReport::of($conversion)->stuck,
         );
     }
 
@@ -470,11 +451,9 @@ final class SwapSearchTest extends TestCase
     {
         $formula = self::formula(self::SAUCE);
         $json = SwapsReport::of(
-            $formula,
+            Weighed::formula($formula),
             2,
             self::search($formula, 2, SwapReason::missing())->substitutes(),
-            null,
-            Measures::Us,
         )->toArray();
 
         self::assertSame([3, 'white-sugar'], [$json['line'], $json['ingredient']]);
@@ -602,7 +581,7 @@ final class SwapSearchTest extends TestCase
 
     private static function search(Formula $formula, int $line, SwapReason $reason): SwapSearch
     {
-        return new SwapSearch($formula, $line, $reason, Catalogue::shipped(), Measures::Us);
+        return new SwapSearch(Weighed::formula($formula), $line, $reason);
     }
 
     /** @param list<string> $lines */
@@ -618,12 +597,7 @@ final class SwapSearchTest extends TestCase
             Catalogue::shipped(),
             Measures::Us,
         );
-        $stuck = static fn(string $for): array => Conversion::of(
-            $formula,
-            DietaryNeeds::parse($for),
-            Catalogue::shipped(),
-            Measures::Us,
-        )->stuck;
+        $stuck = static fn(string $for): array => Conversion::of(Weighed::formula($formula), DietaryNeeds::parse($for))->stuck;
 
         self::assertSame([4], array_keys($stuck('vegan')));
         self::assertStringContainsString('Nobody knows what it is', $stuck('no soy')[4]);

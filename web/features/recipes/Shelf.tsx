@@ -7,7 +7,6 @@ import { kitchenQuery, shelfQuery } from '../../api/queries';
 import { useChange } from '../../api/useChange';
 import { BarMark } from '../../ui/BarMark';
 import { ColourDrop } from '../../ui/ColourDrop';
-import { whatIsOff } from '../../ui/words';
 import { FromTypical, WriteIn } from './WaysIn';
 import { keptCooks } from '../cook-sessions/keptCooks';
 import { Frame } from '../../ui/Frame';
@@ -16,7 +15,7 @@ import { TakeIn } from '../imports/TakeIn';
 import { say } from './sentences';
 
 const standing = (sauce: ShelfSauce): string =>
-  sauce.verdict === '' ? say.noFamilyChosen : whatIsOff(sauce.standing.axes) || 'balanced';
+  sauce.standing.verdict || say.noFamilyChosen;
 
 /** All sauces, and the ways to start one. */
 export function Shelf() {

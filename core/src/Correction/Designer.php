@@ -4,19 +4,16 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
-use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\Facts;
-use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Quantity\Measures;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Recipe\Resolution\ResolvedLine;
-use Vinculum\Sensory\Target;
 use Vinculum\Style\Dose;
 use Vinculum\Style\StyleFamily;
 
-/** Sets up a design: which lines are locked, which are free, and what carries the sauce. */
-final class DesignSetup
+/** Drafts a sauce into its windows: locked lines stay, free ones take what amount is wanted, one carries the rest. */
+final readonly class Designer
 {
     /** How far a batch may grow, as factors, when locked lines leave too little room in it. */
     private const SIZES = [1.0, 1.1, 1.25, 1.5, 2.0];
@@ -24,31 +21,32 @@ final class DesignSetup
     /** Roles of what sets the balance. */
     private const SEASONS = ['acid', 'sweetener', 'salt', 'umami', 'heat', 'base', 'water', 'fat'];
 
+    private StyleFamily $family;
+
+    /** @throws \InvalidArgumentException where it is of no family */
+    public function __construct(private Sauce $sauce)
+    {
+        $this->family = $sauce->family ?? throw new \InvalidArgumentException('Choose a style first: it is drafted into its windows.');
+    }
+
     /**
      * The unlocked lines that season are free, up to the doses of the family's cooks; the rest stay as they are. On an
      * empty bench the draft is what cooks of the family have cooked; where a base is named, its correctors are free.
      *
      * @param string|null $base ingredient key; the largest unlocked line, else the style's usual base, when null
-     * @param Target|null $own  a target of the cook's own, instead of the style's
      *
      * @throws \InvalidArgumentException when the base is unknown or the locked lines alone fill the batch
      */
-    public static function draft(
-        Formula $formula,
-        StyleFamily $style,
-        ?string $base,
-        float $batchGrams,
-        Catalogue $catalogue,
-        Measures $measures,
-        ?Target $own = null,
-    ): Design {
-        if ($formula->lines === [] && $base === null && $own === null) {
-            return TypicalDraft::of($style, $batchGrams, $catalogue, $measures);
+    public function draft(float $batchGrams, ?string $base = null): Design
+    {
+        [$aim, $catalogue, $measures] = [$this->sauce->aim, $this->sauce->catalogue(), $this->sauce->measures()];
+        if ($this->sauce->formula->lines === [] && $base === null && $aim->own === null) {
+            return TypicalDraft::of($this->family, $batchGrams, $catalogue, $measures);
         }
         $fixed = Mixture::nothing();
         $free = [];
         $largest = null;
-        foreach ($formula->lines as $line) {
+        foreach ($this->sauce->formula->lines as $line) {
             if ($line->ingredient === null) {
                 continue;
             }
@@ -61,17 +59,17 @@ final class DesignSetup
                 $largest = $line;
             }
         }
-        $carrier = $base ?? $largest->ingredient->key ?? $style->base;
+        $carrier = $base ?? $largest->ingredient->key ?? $this->family->base;
         if (!$catalogue->has($carrier)) {
             throw new \InvalidArgumentException("There is no ingredient \"{$carrier}\" to build on.");
         }
         if ($free === []) {
-            foreach ($style->correctors as $key) {
+            foreach ($this->family->correctors as $key) {
                 $free[$key] = $catalogue->get($key);
             }
         }
 
-        $doses = Dose::ofIngredients($style->key);
+        $doses = Dose::ofIngredients($this->family->key);
         $pastLargest = Facts::of(DoseLimits::class)->pastLargest;
 
         return DesignSearch::find(
@@ -86,7 +84,7 @@ final class DesignSetup
                 ),
                 array_values($free),
             ),
-            $own ?? $style->target,
+            $aim->target() ?? $this->family->target,
             $batchGrams,
             $measures,
         );
@@ -97,17 +95,11 @@ final class DesignSetup
      *
      * @throws \InvalidArgumentException as draft()
      */
-    public static function withRoom(
-        Formula $formula,
-        StyleFamily $style,
-        float $batchGrams,
-        Catalogue $catalogue,
-        Measures $measures,
-        ?Target $own = null,
-    ): Design {
+    public function withRoom(float $batchGrams): Design
+    {
         $best = null;
         foreach (self::SIZES as $size) {
-            $design = self::draft($formula, $style, null, $size * $batchGrams, $catalogue, $measures, $own);
+            $design = $this->draft($size * $batchGrams);
             if ($best === null || $design->distance < $best->distance - self::CLOSE_ENOUGH) {
                 $best = $design;
             }

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Correction;
+
+use Vinculum\Chemistry\Component;
+use Vinculum\Facts\Facts;
+use Vinculum\Kitchen\Sauce;
+use Vinculum\Sensory\Aim;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+
+/** Answers what to add to a sauce: to bring it to what it is held against, or to what a cook says of it. */
+final readonly class Adviser
+{
+    private const GROUND_CHILLI = 'cayenne';
+
+    public function __construct(private Sauce $sauce) {}
+
+    public function answer(Wish $wish): Advice
+    {
+        $balance = $this->sauce->balance();
+        [$taste, $complaint] = [$balance->taste, $wish->complaint];
+        $aim = $this->sauce->aim->wanting($wish->target);
+        $aim = $wish->shift === null || $aim->target() === null
+            ? $aim
+            : $aim->wanting($wish->shift->apply($aim->target()));
+        $standard = $aim->target();
+        $aim = $aim->asking($complaint?->target($taste));
+        $target = $aim->target();
+        if ($target === null) {
+            return Advice::without(
+                $taste,
+                ['Nothing to aim at: choose a style, or say what is wrong ("too salty").'],
+            );
+        }
+        $remedies = $complaint === null ? null : new Remedies($this->sauce, $complaint, $target);
+        if ($remedies !== null && $complaint->isOfTexture()) {
+            return new Advice(
+                $taste,
+                $aim,
+                $target->distance($taste),
+                $remedies->ofTexture(),
+                [$complaint->says],
+            );
+        }
+        $limits = new CorrectionLimits(
+            $wish->with === null ? $this->usual($complaint) : $this->named($wish->with),
+            $wish->most,
+            $wish->capacityMillilitres,
+            $this->sauce->measures(),
+        );
+        $advice = $this->towards($aim, $limits);
+        if ($remedies !== null && $wish->with === null) {
+            $advice = $advice->answering(...$remedies->before(), ...$advice->corrections);
+            if ($advice->corrections === []) {
+                $advice = $advice->answering(
+                    ...$remedies->secondBatch(),
+                    ...$remedies->pinchOfSalt(),
+                );
+            }
+        }
+
+        return $complaint === null || $standard === null
+            ? $advice->withMends(AxisMends::of($target, $balance, $limits))
+            : $advice->withBesides($this->besides($complaint, $aim->wanting($standard)->asking(null), $limits));
+    }
+
+    /** What to add, of what a cook would reach for, to get as near as may be to a target that the tongue has set. */
+    public function toReach(Target $target, ?float $capacityMillilitres): Advice
+    {
+        return $this->towards($this->sauce->aim->asking($target), new CorrectionLimits(
+            UsualAdditions::to($this->sauce),
+            capacityMillilitres: $capacityMillilitres,
+            measures: $this->sauce->measures(),
+        ));
+    }
+
+    private function towards(Aim $aim, CorrectionLimits $limits): Advice
+    {
+        [$balance, $target] = [$this->sauce->balance(), $aim->target()];
+        assert($target !== null);
+        $advice = CorrectionSearch::advise($balance->mixture, $target, $limits, $balance->allergens());
+
+        return new Advice(
+            $advice->before,
+            $aim,
+            $advice->distanceBefore,
+            $advice->corrections,
+            [...$advice->notes, ...Doubt::notes($balance, $target, $advice)],
+            Alternatives::for($balance, $target, $advice),
+            $limits->candidates,
+        );
+    }
+
+    /** What the sauce is held against would want on the axes that nobody spoke of: another offer, for another moment. */
+    private function besides(Complaint $complaint, Aim $aim, CorrectionLimits $limits): Advice
+    {
+        $target = $aim->target() ?? Target::of([]);
+        foreach ($complaint->axes() as $axis) {
+            $target = $target->without($axis);
+        }
+        $balance = $this->sauce->balance();
+
+        return CorrectionSearch::advise($balance->mixture, $target, $limits, $balance->allergens())->heldAgainst($aim);
+    }
+
+    /**
+     * What a cook would reach for; heat that is missing is brought by ground chilli where nothing in the recipe may.
+     *
+     * @return list<Candidate>
+     */
+    private function usual(?Complaint $complaint): array
+    {
+        $candidates = UsualAdditions::to($this->sauce);
+        $balance = $this->sauce->balance();
+        $cayenne = $this->sauce->catalogue()->get(self::GROUND_CHILLI);
+        $isThere = array_filter(
+            $candidates,
+            static fn(Candidate $one): bool => 0.0
+                < $one->ingredient->composition->mixture->get(Component::CapsaicinoidHeat),
+        ) !== [];
+        if ($complaint?->brings(Axis::Heat) !== true || $isThere || !$balance->formula->isFitFor($cayenne)) {
+            return $candidates;
+        }
+        $basics = Facts::of(KitchenBasics::class);
+
+        return [...$candidates, Candidate::of(
+            $cayenne,
+            $basics->of[self::GROUND_CHILLI] / 100.0 * $balance->mixture->grams(),
+            Facts::of(CorrectionCosts::class)->basic,
+        )];
+    }
+
+    /**
+     * What the cook names, bounded by the room alone.
+     *
+     * @param list<string> $keys
+     *
+     * @return list<Candidate>
+     */
+    private function named(array $keys): array
+    {
+        $catalogue = $this->sauce->catalogue();
+
+        return array_map(static fn(string $key): Candidate => Candidate::of($catalogue->get($key)), $keys);
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Kitchen;
+
+use Vinculum\Balance\Formula;
+use Vinculum\Balance\Treatment;
+use Vinculum\Cooking\Hob;
+use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\Pan;
+use Vinculum\Cooking\StagedCook;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Recipe\Recipe;
+use Vinculum\Sensory\Aim;
+use Vinculum\Style\StyleBook;
+use Vinculum\Style\StyleFamily;
+
+/**
+ * Where a sauce is made: what there is to make it of, how hot the hob is, what the cook likes. The one way from a recipe
+ * to a weighed sauce.
+ */
+final readonly class Kitchen
+{
+    /**
+     * @param Catalogue $catalogue    shipped facts, with the cook's own products
+     * @param bool      $keepsHeadings whether headings stay lines of a formula, as on the bench
+     */
+    public function __construct(
+        public Catalogue $catalogue,
+        public Hob $hob,
+        private ?Liking $liking = null,
+        private ?Stock $stock = null,
+        private bool $keepsHeadings = true,
+    ) {}
+
+    /** Of the shipped facts alone, for answers that are printed. */
+    public static function shipped(): self
+    {
+        return new self(Catalogue::shipped(), Hob::unknown(), keepsHeadings: false);
+    }
+
+    /**
+     * The same, where more is known by name.
+     *
+     * @param array<string, Ingredient> $ingredients by key
+     */
+    public function with(array $ingredients): self
+    {
+        return $ingredients === [] ? $this : new self(
+            $this->catalogue->with($ingredients),
+            $this->hob,
+            $this->liking,
+            $this->stock,
+            $this->keepsHeadings,
+        );
+    }
+
+    /** @param Treatment $measured what an instrument read of it */
+    public function weigh(Recipe $recipe, Treatment $measured = new Treatment()): Sauce
+    {
+        $read = $this->formula($recipe);
+
+        return $this->cooked(
+            $recipe->withNotes($this->keepsHeadings ? [] : $read->sizesSaid()),
+            $this->keepsHeadings ? $read : $read->ofIngredients(),
+            $measured,
+        );
+    }
+
+    /** The lines as they are understood, before any cooking. */
+    public function formula(Recipe $recipe): Formula
+    {
+        return Formula::fromTexts(
+            $this->keepsHeadings ? $recipe->lines : $recipe->ingredientTexts(),
+            $this->catalogue,
+            $recipe->measures,
+            $recipe->yield,
+            $recipe->partMillilitres,
+            $recipe->areLinesApart,
+        );
+    }
+
+    /** A formula of this recipe, taken through the stages of its method as far as pan and times tell. */
+    public function cooked(Recipe $recipe, Formula $formula, Treatment $measured = new Treatment()): Sauce
+    {
+        $cook = StagedCook::of(
+            $formula,
+            $recipe->pan === null ? null : Pan::parse($recipe->pan),
+            $recipe->method,
+            $this->hob,
+            $this->keepsHeadings ? [] : $recipe->stages(),
+        );
+
+        $treatment = MethodReader::treatment($recipe->method, $measured, $recipe->prose());
+
+        return $this->asItIs($recipe, $cook->formula, $treatment)->cookedAs($cook);
+    }
+
+    /** A formula of this recipe that stands as it is: what is in the pan already, or was never cooked. */
+    public function asItIs(Recipe $recipe, Formula $formula, Treatment $treatment): Sauce
+    {
+        return new Sauce($this, $recipe, $formula, $treatment, self::family($recipe), $this->aim($recipe));
+    }
+
+    /** What a recipe is held against: its family as this cook likes it, without the axes that do not count for it. */
+    public function aim(Recipe $recipe): Aim
+    {
+        $family = self::family($recipe);
+
+        return Aim::of(
+            $family?->target,
+            $family === null ? null : $this->liking?->target($family),
+            $this->liking?->ownSteps() ?? [],
+            $recipe->letGo,
+        );
+    }
+
+    /**
+     * Of these, what there is, or what stands in its place: everything where nobody keeps a shelf.
+     *
+     * @param list<string> $keys
+     *
+     * @return list<string>
+     */
+    public function usable(array $keys): array
+    {
+        return $this->stock?->usable($keys) ?? $keys;
+    }
+
+    private static function family(Recipe $recipe): ?StyleFamily
+    {
+        return $recipe->style !== null && StyleBook::has($recipe->style) ? StyleBook::get($recipe->style) : null;
+    }
+}

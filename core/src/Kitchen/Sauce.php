@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Kitchen;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Balance\Treatment;
+use Vinculum\Cooking\StagedCook;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Recipe;
+use Vinculum\Sensory\Aim;
+use Vinculum\Style\StyleFamily;
+
+/** A recipe as it was weighed in a kitchen, against what is wanted: what every question about a sauce is asked of. */
+final class Sauce
+{
+    /** Worked out when it is first asked for: a search through swaps asks for that of a few of them alone. */
+    private ?Balance $balance = null;
+
+    /** @param StagedCook|null $cook how its formula came to be cooked; null where it stands as it is */
+    public function __construct(
+        public readonly Kitchen $kitchen,
+        public readonly Recipe $recipe,
+        public readonly Formula $formula,
+        public readonly Treatment $treatment,
+        public readonly ?StyleFamily $family,
+        public readonly Aim $aim,
+        public readonly ?StagedCook $cook = null,
+    ) {}
+
+    public function balance(): Balance
+    {
+        return $this->balance ??= Balance::of($this->formula, $this->treatment);
+    }
+
+    public function catalogue(): Catalogue
+    {
+        return $this->kitchen->catalogue;
+    }
+
+    public function measures(): Measures
+    {
+        return $this->recipe->measures;
+    }
+
+    public function title(): ?string
+    {
+        return $this->recipe->title === '' ? null : $this->recipe->title;
+    }
+
+    /** @return list<string> what was found odd while its recipe was read, and while it cooked */
+    public function notes(): array
+    {
+        return [...$this->recipe->notes, ...($this->cook->notes ?? [])];
+    }
+
+    public function cookedAs(StagedCook $cook): self
+    {
+        return $this->with($cook->formula, $this->family, $this->aim, $cook);
+    }
+
+    /** With other lines, cooked as it is. */
+    public function having(Formula $formula): self
+    {
+        return $this->with($formula, $this->family, $this->aim, $this->cook);
+    }
+
+    /** Everything that goes in, before any cooking. */
+    public function asMixed(): self
+    {
+        return $this->with($this->formula->uncooked(), $this->family, $this->aim, null);
+    }
+
+    /** Held against a family that nobody named. */
+    public function asOne(StyleFamily $family): self
+    {
+        return $this->with(
+            $this->formula,
+            $family,
+            $this->kitchen->aim($this->recipe->inStyle($family->key)),
+            $this->cook,
+        );
+    }
+
+    private function with(Formula $formula, ?StyleFamily $family, Aim $aim, ?StagedCook $cook): self
+    {
+        return new self($this->kitchen, $this->recipe, $formula, $this->treatment, $family, $aim, $cook);
+    }
+}
