@@ -10,7 +10,6 @@ use Vinculum\Cooking\KeepingClaim;
 use Vinculum\CookSession\CookSheet;
 use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Wish;
-use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Cautions;
@@ -219,9 +218,10 @@ final class Answers
 
     private static function weigh(Call $call): Sauce
     {
-        $recipe = RecipeReader::read($call->contents())->lettingGo($call->letGo())->in($call->measures());
+        $kitchen = Kitchen::shipped();
+        $recipe = $kitchen->read($call->contents())->lettingGo($call->letGo())->in($call->measures());
         $ph = $call->measured('--ph', 1.0, 11.0);
-        $sauce = Kitchen::shipped()->weigh(
+        $sauce = $kitchen->weigh(
             $recipe->inStyle($call->style() ?? $recipe->style),
             new Treatment(false, $ph === null ? [] : [$ph], $call->measured('--water-activity', 0.0, 1.0)),
         );

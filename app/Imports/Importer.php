@@ -11,7 +11,6 @@ use App\Recipes\Sauce;
 use App\Recipes\SauceService;
 use Illuminate\Database\Connection;
 use Vinculum\Exchange\RecipeFault;
-use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\LabelFault;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
@@ -61,7 +60,7 @@ final readonly class Importer
         if ($table !== null) {
             return ['kind' => (string) $name, 'items' => $table->preview($contents)];
         }
-        $recipes = RecipeReader::readAll($contents);
+        $recipes = $this->homeKitchen->kitchen()->readAll($contents);
         $standing = self::standing($recipes);
 
         return [
@@ -108,7 +107,7 @@ final readonly class Importer
 
                 return self::note(
                     $table === null
-                        ? ['sauces' => $this->recipes(RecipeReader::readAll($contents), $measures, $merges)]
+                        ? ['sauces' => $this->recipes($this->homeKitchen->kitchen()->readAll($contents), $measures, $merges)]
                         : $table->take($contents, $measures, $merges),
                     $key,
                 );
@@ -134,13 +133,12 @@ final readonly class Importer
      */
     public function write(string $text, Measures $measures): Sauce
     {
-        $recipe = self::edit(RecipeReader::written($text), $measures);
+        $weighed = $this->homeKitchen->weigh(self::edit($this->homeKitchen->kitchen()->readBegun($text), $measures));
+        $family = $weighed->recipe->style === null
+            ? FamilyGuess::sure($weighed->balance(), $weighed->recipe->title)
+            : null;
 
-        return $this->sauceService->add(
-            $recipe->style !== null
-                ? $recipe
-                : $recipe->inStyle(FamilyGuess::sure($this->homeKitchen->balance($recipe), $recipe->title)),
-        );
+        return $this->sauceService->shelve($family === null ? $weighed : $weighed->asOne(StyleBook::get($family)));
     }
 
     /**

@@ -88,7 +88,7 @@ final class HomeKitchen
         return $balance === null || $balance->mixture->grams() <= 0.0 ? null : Target::around($balance->taste);
     }
 
-    private function kitchen(): Kitchen
+    public function kitchen(): Kitchen
     {
         return new Kitchen($this->catalogue(), $this->hob->known(), $this->palateService, $this->pantry);
     }

@@ -11,7 +11,6 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Vinculum\Exchange\RecipeFault;
-use Vinculum\Exchange\RecipeReader;
 
 /**
  * @phpstan-import-type SauceSent from SauceResource
@@ -84,10 +83,10 @@ final readonly class SauceController
 
     /** What a page says, with nothing stored: for what is pasted into a sauce that is there. */
     #[Answers('ReadPage')]
-    public function read(WrittenRequest $request): JsonResponse
+    public function read(WrittenRequest $request, HomeKitchen $homeKitchen): JsonResponse
     {
         try {
-            $recipe = RecipeReader::written($request->text());
+            $recipe = $homeKitchen->kitchen()->readBegun($request->text());
         } catch (RecipeFault $fault) {
             throw Faults::in('text', $fault);
         }

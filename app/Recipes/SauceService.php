@@ -6,6 +6,7 @@ namespace App\Recipes;
 
 use Illuminate\Database\Connection;
 use Vinculum\Comparison\Comparison;
+use Vinculum\Kitchen\Sauce as WeighedSauce;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Report\StandingReport;
 
@@ -24,16 +25,22 @@ final readonly class SauceService
     ) {}
 
     /** @param int|null $forkedFrom the sauce it begins as a variant of */
-    public function add(Recipe $edit, ?int $forkedFrom = null): Sauce
+    public function add(Recipe $recipe, ?int $forkedFrom = null): Sauce
     {
-        return $this->database->transaction(function () use ($edit, $forkedFrom): Sauce {
+        return $this->shelve($this->homeKitchen->weigh($recipe), $forkedFrom);
+    }
+
+    /** The same of what was weighed already. */
+    public function shelve(WeighedSauce $weighed, ?int $forkedFrom = null): Sauce
+    {
+        return $this->database->transaction(function () use ($weighed, $forkedFrom): Sauce {
             $sauce = new Sauce([
                 'revision' => 1,
                 'forked_from' => $forkedFrom !== null && Sauce::withTrashed()->whereKey($forkedFrom)->exists()
                     ? $forkedFrom
                     : null,
             ]);
-            $this->write($sauce, $edit);
+            $this->write($sauce, $weighed);
             $this->keepVersion($sauce);
 
             return $sauce;
@@ -61,7 +68,7 @@ final readonly class SauceService
                 $this->keepVersion($sauce);
             }
             $sauce->revision = $revision + 1;
-            $this->write($sauce, $edit);
+            $this->write($sauce, $this->homeKitchen->weigh($edit));
 
             return $sauce;
         });
@@ -75,10 +82,9 @@ final readonly class SauceService
         );
     }
 
-    private function write(Sauce $sauce, Recipe $edit): void
+    private function write(Sauce $sauce, WeighedSauce $weighed): void
     {
-        $weighed = $this->homeKitchen->weigh($edit);
-        $sauce->fill(['recipe' => $edit, 'standing' => StandingReport::of($weighed)])->save();
+        $sauce->fill(['recipe' => $weighed->recipe, 'standing' => StandingReport::of($weighed)])->save();
         $this->parts->note($sauce, $weighed->balance());
         $this->weighAnew($this->parts->thoseMadeWith($sauce->id));
     }

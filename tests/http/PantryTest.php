@@ -41,6 +41,21 @@ final class PantryTest extends HttpTestCase
         'label' => ['salt' => 9.0, 'ingredients' => 'water, soya beans, salt'],
     ];
 
+    public function test_an_own_product_is_an_ingredient_of_a_pasted_page(): void
+    {
+        $page = "Quick dip\n\nTowpath soy\n2 tbsp honey\n1 tsp salt\n\nWhisk it.";
+        $lines = fn(): array => $this->postJson('/api/sauces/written', ['text' => $page])->assertCreated()->json('lines');
+        self::assertSame(['Towpath soy:', '2 tbsp honey', '1 tsp salt'], $lines(), 'a name nobody knows heads a list');
+
+        $this->postJson('/api/products', self::SOY)->assertCreated();
+
+        self::assertSame(['Towpath soy', '2 tbsp honey', '1 tsp salt'], $lines());
+        self::assertSame(
+            ['Towpath soy', '2 tbsp honey', '1 tsp salt'],
+            $this->postJson('/api/pages', ['text' => $page])->assertOk()->json('lines'),
+        );
+    }
+
     public function test_the_pantry_shows_what_each_thing_does(): void
     {
         $items = collect($this->getJson('/api/pantry')->assertOk()->json('ingredients'))->keyBy('key');

@@ -16,13 +16,18 @@ use Vinculum\Recipe\Text\PageRecipe;
  */
 final class PlainTextRecipe
 {
+    /** @var \WeakMap<Catalogue, PageReader>|null one for each catalogue: what its signs weigh is read once */
+    private static ?\WeakMap $readers = null;
+
     private const KEYS = ['title', 'style', 'yield', 'serves', 'pan', 'without', 'aside'];
     /** Marks that only the text of a whole page has. */
     private const OF_A_PAGE = '/^\s*(?:##|[-*•]\s|\*\*)/mu';
 
-    public static function read(string $text): Recipe
+    public function __construct(private readonly Catalogue $catalogue) {}
+
+    public function read(string $text): Recipe
     {
-        return self::sayingWhatIsTooLong($text, self::isFile($text) ? self::file($text) : self::page($text));
+        return self::sayingWhatIsTooLong($text, self::isFile($text) ? $this->file($text) : $this->page($text));
     }
 
     /**
@@ -30,12 +35,12 @@ final class PlainTextRecipe
      *
      * @throws RecipeFault
      */
-    public static function ofPage(string $html): Recipe
+    public function ofPage(string $html): Recipe
     {
         $marked = PageText::marked($html);
 
         return $marked === null
-            ? self::page(PageText::of($html))
+            ? $this->page(PageText::of($html))
             : JsonLdRecipe::recipe($marked);
     }
 
@@ -53,9 +58,9 @@ final class PlainTextRecipe
     }
 
     /** What a page says that a recipe makes is rounded: it counts only where something is cooked, and water may leave. */
-    private static function page(string $text): Recipe
+    private function page(string $text): Recipe
     {
-        $recipe = PageRecipe::read($text, self::reader());
+        $recipe = PageRecipe::read($text, $this->reader());
 
         return $recipe->method !== [] && !$recipe->isCooked() ? $recipe->withoutYield() : $recipe;
     }
@@ -80,7 +85,7 @@ final class PlainTextRecipe
         return false;
     }
 
-    private static function file(string $text): Recipe
+    private function file(string $text): Recipe
     {
         $found = array_fill_keys(self::KEYS, null);
         [$lines, $method, $aside] = [[], [], []];
@@ -107,7 +112,7 @@ final class PlainTextRecipe
                 $stage = ($heading[2] ?? '') !== '' ? $heading[2] : $heading[1];
                 $stage = preg_match('/^ingredients$/iu', $stage) === 1 ? null : $stage;
             } else {
-                $other = self::reader()->otherThanFood($line);
+                $other = $this->reader()->otherThanFood($line);
                 if ($other === null) {
                     $lines[] = [$line, $stage];
                 } else {
@@ -137,12 +142,12 @@ final class PlainTextRecipe
         return $named === null ? [] : LetGo::axes($named);
     }
 
-    private static function reader(): PageReader
+    private function reader(): PageReader
     {
-        /** @var PageReader|null $reader */
-        static $reader = null;
+        /** @var \WeakMap<Catalogue, PageReader> $readers */
+        $readers = self::$readers ??= new \WeakMap();
 
-        return $reader ??= new PageReader(Catalogue::shipped());
+        return $readers[$this->catalogue] ??= new PageReader($this->catalogue);
     }
 
     /** @return 'title'|'style'|'yield'|'serves'|'pan'|'without'|'aside'|null */

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Vinculum\Exchange;
 
+use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
 
-/** Reads a recipe file, plain text or schema.org JSON-LD, whichever it is. */
+/**
+ * Reads a recipe file, plain text or schema.org JSON-LD, whichever it is. The names in a page are looked up among the
+ * shipped ingredients, or in a catalogue with the cook's own products.
+ */
 final class RecipeReader
 {
     public const MOST_BYTES = 5_000_000;
@@ -16,9 +20,9 @@ final class RecipeReader
     public const MOST_LINES = 20_000;
 
     /** @throws RecipeFault */
-    public static function read(string $contents): Recipe
+    public static function read(string $contents, ?Catalogue $catalogue = null): Recipe
     {
-        $recipe = self::found(self::checked($contents))[0];
+        $recipe = self::found(self::checked($contents), $catalogue)[0];
         if ($recipe->ingredientTexts() === []) {
             throw RecipeFault::noIngredients();
         }
@@ -34,9 +38,9 @@ final class RecipeReader
      *
      * @throws RecipeFault where it is no text, or data that hold no recipe
      */
-    public static function written(string $contents): Recipe
+    public static function written(string $contents, ?Catalogue $catalogue = null): Recipe
     {
-        $recipe = self::found(self::checked($contents))[0];
+        $recipe = self::found(self::checked($contents), $catalogue)[0];
 
         return count($recipe->lines) > self::MOST_LINES
             ? throw RecipeFault::tooManyLines(count($recipe->lines))
@@ -51,7 +55,7 @@ final class RecipeReader
      *
      * @throws RecipeFault
      */
-    public static function readAll(string $contents): array
+    public static function readAll(string $contents, ?Catalogue $catalogue = null): array
     {
         $text = self::checked($contents);
         $isPlain = !self::isJson($text) && !WebPage::holdsData($text) && !PageText::isHtml($text);
@@ -63,7 +67,7 @@ final class RecipeReader
             throw RecipeFault::tooManyRecipes(self::MOST_RECIPES);
         }
         foreach ($parts as $part) {
-            foreach (self::found($part) as $recipe) {
+            foreach (self::found($part, $catalogue) as $recipe) {
                 if ($recipe->ingredientTexts() !== [] && count($recipe->lines) <= self::MOST_LINES) {
                     $recipes[] = $recipe;
                 }
@@ -97,8 +101,9 @@ final class RecipeReader
      *
      * @throws RecipeFault
      */
-    private static function found(string $text): array
+    private static function found(string $text, ?Catalogue $catalogue): array
     {
+        $plain = new PlainTextRecipe($catalogue ?? Catalogue::shipped());
         if (self::isJson($text)) {
             return JsonLdRecipe::readAll($text);
         }
@@ -108,13 +113,13 @@ final class RecipeReader
                 return WebPage::recipes($text);
             } catch (RecipeFault $fault) {
                 // its data hold no recipe, but its text may
-                $recipe = PlainTextRecipe::ofPage($text);
+                $recipe = $plain->ofPage($text);
 
                 return $recipe->ingredientTexts() === [] ? throw $fault : [$recipe];
             }
         }
 
-        return [PageText::isHtml($text) ? PlainTextRecipe::ofPage($text) : PlainTextRecipe::read($text)];
+        return [PageText::isHtml($text) ? $plain->ofPage($text) : $plain->read($text)];
     }
 
     /**

@@ -10,6 +10,8 @@ use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
+use Vinculum\Exchange\RecipeFault;
+use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Recipe\Recipe;
@@ -55,6 +57,36 @@ final readonly class Kitchen
             $this->stock,
             $this->keepsHeadings,
         );
+    }
+
+    /**
+     * The recipe that a text holds, with at least one line.
+     *
+     * @throws RecipeFault where it holds none
+     */
+    public function read(string $text): Recipe
+    {
+        return RecipeReader::read($text, $this->catalogue);
+    }
+
+    /**
+     * The same, where what is written may be no more than a title yet.
+     *
+     * @throws RecipeFault where it is no text
+     */
+    public function readBegun(string $text): Recipe
+    {
+        return RecipeReader::written($text, $this->catalogue);
+    }
+
+    /**
+     * @return non-empty-list<Recipe> every recipe that a text holds
+     *
+     * @throws RecipeFault where it holds none
+     */
+    public function readAll(string $text): array
+    {
+        return RecipeReader::readAll($text, $this->catalogue);
     }
 
     /** @param Treatment $measured what an instrument read of it */

@@ -59,34 +59,41 @@ final class Sauce
 
     public function cookedAs(StagedCook $cook): self
     {
-        return $this->with($cook->formula, $this->family, $this->aim, $cook);
+        return $this->with($cook->formula, $cook);
     }
 
     /** With other lines, cooked as it is. */
     public function having(Formula $formula): self
     {
-        return $this->with($formula, $this->family, $this->aim, $this->cook);
+        return $this->with($formula, $this->cook);
     }
 
     /** Everything that goes in, before any cooking. */
     public function asMixed(): self
     {
-        return $this->with($this->formula->uncooked(), $this->family, $this->aim, null);
+        return $this->with($this->formula->uncooked(), null);
     }
 
-    /** Held against a family that nobody named. */
+    /** Held against a family that nobody named: what was weighed stays as it is. */
     public function asOne(StyleFamily $family): self
     {
-        return $this->with(
+        $recipe = $this->recipe->inStyle($family->key);
+        $sauce = new self(
+            $this->kitchen,
+            $recipe,
             $this->formula,
+            $this->treatment,
             $family,
-            $this->kitchen->aim($this->recipe->inStyle($family->key)),
+            $this->kitchen->aim($recipe),
             $this->cook,
         );
+        $sauce->balance = $this->balance;
+
+        return $sauce;
     }
 
-    private function with(Formula $formula, ?StyleFamily $family, Aim $aim, ?StagedCook $cook): self
+    private function with(Formula $formula, ?StagedCook $cook): self
     {
-        return new self($this->kitchen, $this->recipe, $formula, $this->treatment, $family, $aim, $cook);
+        return new self($this->kitchen, $this->recipe, $formula, $this->treatment, $this->family, $this->aim, $cook);
     }
 }
