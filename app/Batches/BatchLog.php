@@ -46,7 +46,7 @@ use Vinculum\Sensory\Verdict;
  *     made_on: string,
  *     use_by: string,
  *     code: string,
- *     yield: array{grams: float, millilitres: float, planned_grams: float},
+ *     yield: array{grams: float, millilitres: float, planned_grams: float, is_as_planned: bool},
  *     measured: MeasuredFigures,
  *     cost: array{total: float, unpriced: list<string>},
  *     keep: KeepReport,
@@ -97,6 +97,8 @@ use Vinculum\Sensory\Verdict;
 final readonly class BatchLog
 {
     private const MOST_BATCHES = 60;
+    /** Grams that a batch may miss its plan by before a word is said. */
+    private const AS_PLANNED_WITHIN = 5.0;
 
     public function __construct(
         private BatchService $batchService,
@@ -125,6 +127,7 @@ final readonly class BatchLog
                 'grams' => round($balance->mixture->grams(), 1),
                 'millilitres' => round(Volume::millilitres($balance->mixture), 1),
                 'planned_grams' => round($planned, 1),
+                'is_as_planned' => abs($planned - $balance->mixture->grams()) <= self::AS_PLANNED_WITHIN,
             ],
             'measured' => $this->batchService->measured($batch),
             'cost' => ['total' => round($cost['cost'], 2), 'unpriced' => $cost['unpriced']],

@@ -186,7 +186,7 @@ final class Printout
                 24,
             )
                 . '  '
-                . ($line->line->ingredient->name ?? $line->line->text())
+                . $line->line->called()
                 . ($line->note === null ? '' : "\n" . str_repeat(' ', 26) . $line->note)
                 . "\n";
         }

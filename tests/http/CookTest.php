@@ -162,7 +162,7 @@ final class CookTest extends HttpTestCase
                 static fn(array $move): bool => ($move['measure']['line'] ?? 0) === 3,
             ),
         )[0]['measure'];
-        self::assertTrue($sugar['changed']);
+        self::assertContains('changed to keep the balance', $sugar['besides']);
         self::assertGreaterThan(115.0, $sugar['grams']);
     }
 

@@ -4457,6 +4457,8 @@ export interface components {
             verdict: string;
             /** @description whether that is anything but right */
             is_off: boolean;
+            /** @description whether this cook likes it elsewhere by as much as could be noticed */
+            is_liked_otherwise: boolean;
         };
         BackupList: {
             epoch: number;
@@ -4538,6 +4540,14 @@ export interface components {
                     share: number;
                 }[];
             };
+            /** @description the same as a sentence */
+            shares_say: {
+                sweet: string;
+                sour: string;
+                salt: string;
+                umami: string;
+                heat: string;
+            };
             parts: components["schemas"]["Parts"] | null;
             /** @description which line brings how much of the uncertainty of each axis */
             doubt: {
@@ -4592,6 +4602,8 @@ export interface components {
             }[];
             /** @description the one to compare it with where it is of none as yet */
             presumed: string | null;
+            /** @description families that a cook is asked about */
+            offered: string[];
             /** @description axes that do not count for it */
             let_go: string[];
             /** @description axes of its style of which it holds nothing: whether they are to count is to be asked */
@@ -4635,6 +4647,7 @@ export interface components {
                 grams: number;
                 millilitres: number;
                 planned_grams: number;
+                is_as_planned: boolean;
             };
             measured: components["schemas"]["MeasuredFigures"];
             cost: {
@@ -5097,9 +5110,8 @@ export interface components {
             measure: string;
             says: string;
             take: string | null;
-            note: string | null;
+            besides: string[];
             actual_grams: number | null;
-            changed: boolean;
             tolerance_grams: number;
         };
         MeasuredFigures: {
@@ -5355,6 +5367,7 @@ export interface components {
                 planned_grams: number | null;
                 grams: number;
                 measure: string;
+                is_changed: boolean;
             }[];
             change_steps: {
                 sweet: number;
@@ -5365,6 +5378,10 @@ export interface components {
             };
             /** @description from the plan */
             away_steps: number;
+            /** @description how it then tastes */
+            says: string;
+            /** @description by which all the rest is more or less, where it is all alike */
+            factor: number | null;
         };
         RecordedEvent: {
             id: number;
@@ -5429,6 +5446,7 @@ export interface components {
                 umami: components["schemas"]["Axis"];
                 heat: components["schemas"]["Axis"];
             };
+            boils: boolean;
         };
         Rewritten: {
             texts: string[];
@@ -5711,6 +5729,8 @@ export interface components {
             }[];
             /** @description new lines */
             added: string[];
+            /** @description what becomes of the taste; nothing where no amount is known */
+            says: string;
         };
         /** @description What can take the place of one line, the best first. */
         Swaps: {

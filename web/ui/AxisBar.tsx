@@ -5,12 +5,6 @@ import { fixed } from './locale';
 import { say } from './sentences';
 import { axisNames, figure, shortUnit } from './words';
 
-/** Whether the cook's own target is elsewhere than the style's window by as much as could be noticed. */
-const isOwn = (axis: Axis): boolean =>
-  axis.own_steps !== null &&
-  axis.window_steps !== null &&
-  Math.abs((axis.own_steps[1] ?? 0) - (axis.window_steps[1] ?? 0)) >= 0.25;
-
 function spoken(key: AxisKey, axis: Axis, preview: Axis | undefined): string {
   const unit = shortUnit(key) === '%' ? say.perCent : say.scovilleUnits;
   const parts = [say.likelyBetweenAnd(axisNames[key], figure(axis.value), unit, figure(axis.low), figure(axis.high))];
@@ -39,7 +33,7 @@ export function AxisBar({ name, axis, preview }: { name: AxisKey; axis: Axis; pr
     <div role="img" aria-label={spoken(name, axis, preview)} className={looks.bar} data-moves={moves ? '' : undefined}>
       <div className={looks.track} style={{ left: opensAtNothing ? `${channelStart}%` : 0 }} />
       {window !== null && <div data-window className={looks.window} style={channel} />}
-      {isOwn(axis) && axis.own_steps !== null && (
+      {axis.is_liked_otherwise && axis.own_steps !== null && (
         <div
           data-own
           className={looks.own}

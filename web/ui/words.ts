@@ -1,4 +1,4 @@
-import { fixed, locale } from './locale';
+import { fixed, locale, upTo } from './locale';
 import type { Axes, AxisKey, Correction } from '../api/client';
 import { say } from './sentences';
 
@@ -44,16 +44,16 @@ export function figure(value: number): string {
   return value >= 0.095 ? fixed(value, 2) : fixed(value, 3);
 }
 
-/** "12 g", "1.5 g", "1.25 kg". */
+/** "12 g", "1.5 g", "1.25 kg", as KitchenNumber has it (tests/data/figures.json holds the two together). */
 export function grams(value: number): string {
-  if (value >= 999.5) return say.kg(fixed(value / 1000, 2));
-  if (value >= 9.95) return `${fixed(value, 0)} g`;
-  return value >= 0.095 ? `${fixed(value, 1)} g` : `${fixed(value, 2)} g`;
+  if (value >= 999.5) return say.kg(upTo(value / 1000, 2));
+  if (value >= 9.95) return `${upTo(value, 0)} g`;
+  return value >= 0.095 ? `${upTo(value, 1)} g` : `${upTo(value, 2)} g`;
 }
 
 /** "250 ml", "1.2 l". */
 export function millilitres(value: number): string {
-  return value >= 999.5 ? `${fixed(value / 1000, 2)} l` : say.ml(fixed(value, value >= 19.95 ? 0 : 1));
+  return value >= 999.5 ? `${upTo(value / 1000, 2)} l` : say.ml(upTo(value, value >= 19.95 ? 0 : 1));
 }
 
 export function steps(value: number): string {

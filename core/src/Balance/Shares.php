@@ -12,6 +12,8 @@ final readonly class Shares
 {
     /** Less than this share is not worth a word. */
     private const LEAST = 0.005;
+    private const NAMED = 0.05;
+    private const MOST_NAMED = 3;
 
     /**
      * @param array<value-of<Axis>, array<int, float>> $byAxis share from 0 to 1 by axis and line number from 0, the largest
@@ -49,6 +51,25 @@ final readonly class Shares
         }
 
         return new self(array_map(self::shares(...), $brought));
+    }
+
+    /** "62 % of the salt comes from soy sauce, 31 % of the salt comes from salt"; of nothing, that nothing brings any. */
+    public function says(Axis $axis, Formula $formula): string
+    {
+        $lines = [...$formula->lines, ...$formula->doses];
+        $named = [];
+        foreach ($this->byAxis[$axis->value] as $number => $share) {
+            if ($share >= self::NAMED && count($named) < self::MOST_NAMED) {
+                $named[] = sprintf(
+                    '%.0f %% of the %s comes from %s',
+                    100.0 * $share,
+                    $axis->value,
+                    mb_strtolower($lines[$number]->called()),
+                );
+            }
+        }
+
+        return $this->byAxis[$axis->value] === [] ? "Nothing brings any {$axis->value}." : implode(', ', $named);
     }
 
     /**

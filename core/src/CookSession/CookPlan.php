@@ -274,19 +274,17 @@ final readonly class CookPlan
     private static function item(ScaledLine $scaled, int $number, int $stage, bool $isAsWritten): MeasureTask
     {
         $line = $scaled->line;
-        $name = $line->status === LineStatus::Unknown || $line->ingredient === null
-            ? $line->written->text
-            : $line->ingredient->name;
         $own = $isAsWritten ? self::ownWords($line) : null;
 
         return new MeasureTask(
             $number,
             $stage,
-            $own === null || $line->written->name === '' ? $name : $line->written->name,
+            $own === null || $line->written->name === '' ? $line->called() : $line->written->name,
             $scaled->grams ?? 0.0,
-            $own ?? $scaled->measure ?? ($scaled->grams === null ? 'to taste' : ''),
+            $own ?? $scaled->measure ?? '',
             $line->ingredient?->portions->texture,
             $scaled->note,
+            $own === null && $scaled->grams === null && $line->status !== LineStatus::Unknown,
         );
     }
 }

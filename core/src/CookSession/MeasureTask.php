@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\CookSession;
 
 use Vinculum\Ingredient\Texture;
+use Vinculum\Quantity\KitchenNumber;
 
 /** One thing to measure out: which line of the formula, for which stage, how much. */
 final readonly class MeasureTask
@@ -21,7 +22,25 @@ final readonly class MeasureTask
         public string $measure,
         public ?Texture $texture,
         public ?string $note = null,
+        public bool $isToTaste = false,
     ) {}
+
+    /**
+     * What stands beneath it: what so many spoons weigh, unless the measure is a weight already, and what to mind.
+     *
+     * @return list<string>
+     */
+    public function besides(?float $grams, string $measure, bool $isChanged): array
+    {
+        return array_values(array_filter([
+            $this->isToTaste ? 'to taste' : '',
+            $grams === null || $grams <= 0.0 || preg_match('/(?:^|\s)[\d.]+ k?g$/u', $measure) === 1
+                ? ''
+                : KitchenNumber::grams($grams),
+            $isChanged ? 'changed to keep the balance' : '',
+            $this->note ?? '',
+        ]));
+    }
 
     /** What to measure in one sentence; a measure that names the thing needs no name after it. */
     public function says(string $measure): string

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Quantity;
 
-/** Numbers as a kitchen writes them: 12 g, 1.5 g, ½ tsp. */
+/** Numbers as a kitchen writes them: 12 g, 1.5 g, ½ tsp. The pages write weights and volumes alike (web/ui/words.ts). */
 final class KitchenNumber
 {
     private const FRACTIONS = [
@@ -22,7 +22,7 @@ final class KitchenNumber
     /** "12 g", "1.5 g", "0.4 g", "1.25 kg". */
     public static function grams(float $grams): string
     {
-        return $grams >= 1000.0
+        return $grams >= 999.5
             ? self::plain($grams / 1000.0, 2) . ' kg'
             : self::plain($grams, $grams >= 9.95 ? 0 : ($grams >= 0.095 ? 1 : 2)) . ' g';
     }
@@ -30,7 +30,7 @@ final class KitchenNumber
     /** "250 ml", "7.5 ml", "1.2 l". */
     public static function millilitres(float $millilitres): string
     {
-        return $millilitres >= 1000.0
+        return $millilitres >= 999.5
             ? self::plain($millilitres / 1000.0, 2) . ' l'
             : self::plain($millilitres, $millilitres >= 19.95 ? 0 : 1) . ' ml';
     }

@@ -7,6 +7,7 @@ namespace Vinculum\Report;
 use Vinculum\Balance\Estimate;
 use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Verdict;
 
 /** Where a sauce stands on one axis, in its unit and in JND steps, and what that comes to against a target. */
 final readonly class AxisReport extends Report
@@ -18,6 +19,7 @@ final readonly class AxisReport extends Report
      * @param array{float, float}|null $ownSteps    where this cook likes it to stand, in steps
      * @param string                   $verdict     "a little too sharp", "about right"; nothing without a target
      * @param bool                     $isOff       whether that is anything but right
+     * @param bool $isLikedOtherwise whether this cook likes it elsewhere by as much as could be noticed
      */
     private function __construct(
         public float $value,
@@ -34,6 +36,7 @@ final readonly class AxisReport extends Report
         public ?float $ownOffBySteps,
         public string $verdict,
         public bool $isOff,
+        public bool $isLikedOtherwise,
     ) {}
 
     /**
@@ -65,6 +68,8 @@ final readonly class AxisReport extends Report
             ownOffBySteps: $own?->off($axis, $estimate->value),
             verdict: $aim->verdict($axis, $estimate->value),
             isOff: $aim->isOff($axis, $estimate->value),
+            isLikedOtherwise: $window !== null && $own !== null
+                && abs($own->inSteps($axis)[1] - $window->inSteps($axis)[1]) >= Verdict::NOTICED,
         );
     }
 }

@@ -39,6 +39,7 @@ final readonly class BalanceReport extends Report
      *     cooking
      * @param array<value-of<Axis>, list<array{line: int, share: float}>> $shares which line brings how much of each axis, the
      *     largest first
+     * @param array<value-of<Axis>, string> $sharesSay the same as a sentence
      * @param array<value-of<Axis>, list<array{line: int, share: float}>> $doubt which line brings how much of the uncertainty
      *     of each axis
      * @param string|null $doubtAdvice what would make it surer
@@ -50,6 +51,7 @@ final readonly class BalanceReport extends Report
      * @param list<array{text: string, why: string, sure?: bool}>                                   $setAside  what else stood on the page
      * @param list<array{style: string, likelihood: float}>                            $families  that it looks like, the likeliest first
      * @param string|null                                                              $presumed  the one to compare it with where it is of none as yet
+     * @param list<string> $offered families that a cook is asked about
      * @param list<string>                                                             $letGo     axes that do not count for it
      * @param list<value-of<Axis>>                                                      $mayLetGo  axes of its style of which it holds nothing: whether they are to count is to be asked
      * @param NutritionReport|null $nutrition null where a line is not understood
@@ -78,6 +80,7 @@ final readonly class BalanceReport extends Report
         public array $notes,
         public ?array $mixed,
         public array $shares,
+        public array $sharesSay,
         public ?PartsReport $parts,
         public array $doubt,
         public ?string $doubtAdvice,
@@ -90,6 +93,7 @@ final readonly class BalanceReport extends Report
         public array $setAside,
         public array $families,
         public ?string $presumed,
+        public array $offered,
         public array $letGo,
         public array $mayLetGo,
         public ?string $colour,
@@ -106,6 +110,7 @@ final readonly class BalanceReport extends Report
         [$balance, $recipe, $aim, $title] = [$sauce->balance(), $sauce->recipe, $sauce->aim, $sauce->title()];
         $body = $balance->body;
         $steps = MethodReader::steps($recipe->method);
+        $shares = Shares::of($balance->formula);
         $families = FamilyGuess::for($balance, $title);
         $nutrition = NutritionReport::of($balance);
 
@@ -131,7 +136,8 @@ final readonly class BalanceReport extends Report
             CautionReport::all(Cautions::for($balance)),
             [...$sauce->notes(), ...$notes, ...$balance->notes],
             self::mixed($balance, $aim),
-            array_map(self::byLine(...), Shares::of($balance->formula)->byAxis),
+            array_map(self::byLine(...), $shares->byAxis),
+            Axis::each(static fn(Axis $axis): string => $shares->says($axis, $balance->formula)),
             PartsReport::of($balance->formula),
             array_map(static fn(Estimate $estimate): array => self::byLine($estimate->mainShares()), $balance->axes),
             UncertaintyAdvice::for($balance)?->words($balance->formula),
@@ -147,6 +153,7 @@ final readonly class BalanceReport extends Report
                 $families,
             ),
             $sauce->family === null ? FamilyGuess::presumed($balance, $families) : null,
+            FamilyGuess::offered($families),
             $recipe->letGo,
             array_map(
                 static fn(Axis $axis): string => $axis->value,

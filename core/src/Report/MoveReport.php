@@ -20,9 +20,8 @@ use Vinculum\Quantity\Spoons;
  *     measure: string,
  *     says: string,
  *     take: string|null,
- *     note: string|null,
+ *     besides: list<string>,
  *     actual_grams: float|null,
- *     changed: bool,
  *     tolerance_grams: float,
  * }
  */
@@ -78,9 +77,8 @@ final readonly class MoveReport extends Report
             'measure' => $measure,
             'says' => $task->says($measure),
             'take' => $take,
-            'note' => $task->note,
+            'besides' => $task->besides($grams, $measure, $isChanged),
             'actual_grams' => $record->weighings->actual[$task->line] ?? null,
-            'changed' => $isChanged,
             'tolerance_grams' => MeasureTask::tolerance($grams),
         ];
     }

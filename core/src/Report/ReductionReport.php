@@ -20,6 +20,8 @@ final readonly class ReductionReport extends Report
 {
     /** The scale is read to the hundredth. */
     private const SCALE_DEVIATION = 0.01;
+    /** Grams of water that are worth lighting the hob for. */
+    private const WORTH_BOILING = 1.0;
 
     /**
      * @param array{value: float, low: float, high: float}|null $minutes null where the pan is not known
@@ -42,6 +44,7 @@ final readonly class ReductionReport extends Report
         public array $curve,
         public array $warnings,
         public array $after,
+        public bool $boils,
     ) {}
 
     public static function of(
@@ -69,6 +72,7 @@ final readonly class ReductionReport extends Report
             $plan->curve(),
             $plan->warnings,
             AxisReport::all($after->axes, $sauce->aim),
+            $plan->waterToLose >= self::WORTH_BOILING,
         );
     }
 }

@@ -7,6 +7,7 @@ namespace Vinculum\Report;
 use Vinculum\Balance\Balance;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Verdict;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
 
@@ -28,6 +29,7 @@ final readonly class SwapReport extends Report
      * @param array<value-of<Axis>, AxisReport>                                                     $after         by axis
      * @param list<array{line: int, text: string}> $edits rows of the recipe, from 1, as they then read
      * @param list<string>                                                                  $added         new lines
+     * @param string $says what becomes of the taste; nothing where no amount is known
      */
     private function __construct(
         public string $ingredient,
@@ -48,6 +50,7 @@ final readonly class SwapReport extends Report
         public array $after,
         public array $edits,
         public array $added,
+        public string $says,
     ) {}
 
     public static function of(Swap $swap, Sauce $sauce): self
@@ -87,6 +90,7 @@ final readonly class SwapReport extends Report
                 $edits,
             ),
             $added,
+            $swap->grams === 0.0 ? '' : Verdict::ofChange($swap->taste->steps, $swap->taste->residual),
         );
     }
 }

@@ -12,6 +12,9 @@ use Vinculum\Sensory\Axis;
 /** One way to thicken a sauce. */
 final readonly class ThickeningReport extends Report
 {
+    /** ml of water from which a slurry is stirred. */
+    private const WORTH_STIRRING = 0.5;
+
     /**
      * @param string|null          $mind        what a sharp sauce does to it
      * @param array<value-of<Axis>, float> $changeSteps by axis
@@ -46,7 +49,7 @@ final readonly class ThickeningReport extends Report
                 $way->ingredient->name,
                 $way->grams,
                 $spoons->measure($spoons->nearest($way->grams, $density), $density)->words(),
-                $way->slurryWater,
+                $way->slurryWater < self::WORTH_STIRRING ? 0.0 : $way->slurryWater,
                 $way->how,
                 $way->mind,
                 $way->changeSteps,

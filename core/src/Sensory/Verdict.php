@@ -9,6 +9,8 @@ final class Verdict
 {
     /** Closer than this nobody calls it anything but right, in steps: half the least gain something is added for. */
     private const RIGHT = 0.125;
+    /** What moves by less is not told, in steps. */
+    private const TASTED = 0.1;
     /** A move or a liking smaller than this nobody notices, in steps. */
     public const NOTICED = 0.25;
     /** The distance up to which each word holds, in steps. */
@@ -135,5 +137,37 @@ final class Verdict
     public static function away(float $steps): string
     {
         return sprintf('%.1f %s', $steps, abs($steps - 1.0) < 0.05 ? 'step' : 'steps');
+    }
+
+    /**
+     * What a change comes to: "tastes the same", "1.2 steps different: salt +1.2, heat −0.4".
+     *
+     * @param array<value-of<Axis>, float> $moves in steps, by axis
+     * @param float                        $apart in steps, of all together
+     */
+    public static function ofChange(array $moves, float $apart): string
+    {
+        $told = self::moves($moves);
+
+        return $apart < self::TASTED
+            ? 'tastes the same'
+            : self::away($apart) . ' different' . ($told === '' ? '' : ": {$told}");
+    }
+
+    /**
+     * "salt +1.2, heat −0.4": what moves by a tenth of a step or more.
+     *
+     * @param array<value-of<Axis>, float> $moves in steps, by axis
+     */
+    public static function moves(array $moves): string
+    {
+        $told = [];
+        foreach ($moves as $axis => $steps) {
+            if (abs($steps) >= self::TASTED) {
+                $told[] = sprintf('%s %s%.1f', $axis, $steps > 0.0 ? '+' : '−', abs($steps));
+            }
+        }
+
+        return implode(', ', $told);
     }
 }

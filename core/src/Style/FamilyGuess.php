@@ -26,6 +26,10 @@ final readonly class FamilyGuess
     /** Fewer things may yet become anything. */
     private const LEAST_THINGS = 3;
 
+    /** Less likely than that, or after so many, it is not worth a cook's look. */
+    private const OFFERED = 0.2;
+    private const MOST_OFFERED = 2;
+
     private function __construct(public string $style, public float $likelihood) {}
 
     /** @return list<self> the likeliest first; empty where nothing in it counts */
@@ -53,6 +57,20 @@ final readonly class FamilyGuess
         }
 
         return $found;
+    }
+
+    /**
+     * Those that a cook is asked about.
+     *
+     * @param list<self> $guesses
+     *
+     * @return list<string>
+     */
+    public static function offered(array $guesses): array
+    {
+        $likely = array_filter($guesses, static fn(self $one): bool => $one->likelihood >= self::OFFERED);
+
+        return array_slice(array_map(static fn(self $one): string => $one->style, array_values($likely)), 0, self::MOST_OFFERED);
     }
 
     /** The family that a sauce with a name surely belongs to; null where another comes near, or it has no name. */

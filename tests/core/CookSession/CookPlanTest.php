@@ -15,8 +15,11 @@ use Vinculum\CookSession\CookEvent;
 use Vinculum\CookSession\CookPlan;
 use Vinculum\CookSession\CookRecord;
 use Vinculum\CookSession\MeasureTask;
+use Vinculum\CookSession\Move;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
+use Vinculum\Report\MoveReport;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\TargetSize;
 
@@ -41,7 +44,7 @@ final class CookPlanTest extends TestCase
             self::sorted(array_map(static fn(MeasureTask $item): int => $item->line, $plan->items)),
         );
         self::assertSame(4, $plan->items[4]->line);
-        self::assertSame('Tomato', $plan->items[1]->name, 'the largest dry thing after the wet');
+        self::assertSame('tomatoes', $plan->items[1]->name, 'the largest dry thing after the wet');
     }
 
     public function test_the_pan_stops_at_the_sauce_without_what_goes_in_later(): void
@@ -196,6 +199,39 @@ final class CookPlanTest extends TestCase
             FinishedBatch::of($plan->asItGoes($twice))->mixture->get(Component::Fructose),
             1e-6,
         );
+    }
+
+    /** What a cook has written is what a cook looks for on the shelf; nothing unknown becomes "to taste". */
+    public function test_a_line_is_measured_by_the_cooks_own_words_and_weighs_once(): void
+    {
+        $written = [
+            '4 tbsp bourbon' => ['4 tbsp bourbon', '57 g'],
+            '60 g black treacle' => ['60 g black treacle', null],
+            '1.5 kg tomatoes' => ['1.5 kg tomatoes', null],
+            '8 g cayenne' => ['8 g cayenne', null],
+            'juice of 2 lemons' => ['juice of 2 lemons, about 90 g', null],
+            '1 tsp brindlewort' => ['1 tsp brindlewort', null],
+            'salt' => ['salt', 'to taste'],
+        ];
+        $formula = Formula::fromTexts(array_keys($written), Catalogue::shipped(), Measures::Metric);
+        $plan = CookPlan::of(
+            Scale::of(Weighed::formula($formula, measures: Measures::Metric), TargetSize::factor('1')),
+            null,
+            [],
+            Hob::unknown(),
+        );
+        $record = CookRecord::of([]);
+        $told = [];
+        foreach (Move::all($plan, $record) as $move) {
+            $measure = MoveReport::of($move, $plan, $record, Spoons::of(Measures::Metric))->measure;
+            if ($measure !== null) {
+                $told[$formula->lines[$measure['line'] - 1]->text()] = [$measure['says'], $measure['besides'][0] ?? null];
+            }
+        }
+
+        foreach ($written as $text => $expected) {
+            self::assertSame($expected, $told[$text], $text);
+        }
     }
 
     private static function plan(?Hob $hob = null): CookPlan

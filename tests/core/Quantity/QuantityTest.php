@@ -123,4 +123,17 @@ final class QuantityTest extends TestCase
         self::assertSame('2½ limes', $spoons->measure(7.5, 1.0, 3.0)->of('Limes'));
         self::assertSame('¼ tsp salt', $spoons->measure(1.25, 1.0)->of('Salt'));
     }
+
+    /** The same figures stand in web/ui/words.test.ts: weights and volumes are written one way, in pages and in answers. */
+    public function test_weights_and_volumes_are_written_as_the_pages_write_them(): void
+    {
+        $rows = json_decode((string) file_get_contents(__DIR__ . '/../../data/figures.json'), true);
+        self::assertGreaterThan(150, count($rows));
+        foreach ($rows as [$value, $grams, $millilitres]) {
+            self::assertSame(
+                [$grams, $millilitres],
+                [KitchenNumber::grams((float) $value), KitchenNumber::millilitres((float) $value)],
+            );
+        }
+    }
 }

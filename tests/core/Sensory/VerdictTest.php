@@ -45,4 +45,15 @@ final class VerdictTest extends TestCase
         self::assertSame('as usual', Verdict::ofLiking(Axis::Sour, 0.1));
         self::assertSame('clearly less heat', Verdict::ofLiking(Axis::Heat, -2.9));
     }
+
+    public function test_a_change_is_told_with_what_moves(): void
+    {
+        $none = Axis::each(static fn(): float => 0.0);
+        self::assertSame('tastes the same', Verdict::ofChange($none, 0.05));
+        self::assertSame(
+            '1.3 steps different: salt +1.2, heat −0.4',
+            Verdict::ofChange([...$none, 'salt' => 1.2, 'heat' => -0.4, 'sweet' => 0.09], 1.26),
+        );
+        self::assertSame('1.0 step different', Verdict::ofChange($none, 1.0));
+    }
 }

@@ -11,7 +11,7 @@ import { say } from './sentences';
 export function BatchFacts({ batch, kept }: { batch: Batch; kept: BatchRecord }) {
   const open = kept.jars.filter((jar) => jar.finished_at === null);
   const places = [...new Set(open.map((jar) => jar.went_to).filter((place) => place !== null && place !== ''))];
-  const { planned_grams: planned, grams: came, millilitres: volume } = kept.yield;
+  const { planned_grams: planned, is_as_planned: isAsPlanned, grams: came, millilitres: volume } = kept.yield;
   return (
     <Box component="section" aria-label={say.thisBatch} sx={{ pt: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, rowGap: 1 }}>
@@ -35,7 +35,7 @@ export function BatchFacts({ batch, kept }: { batch: Batch; kept: BatchRecord })
       <Box component="dl" sx={facts}>
         <Fact name={say.finishedAmount} value={millilitres(volume)} mark="yield">
           {grams(came)}
-          {Math.abs(planned - came) > 5 && say.planned(grams(planned))}
+          {!isAsPlanned && say.planned(grams(planned))}
         </Fact>
         <Fact name={say.useBy} value={date(kept.use_by)} mark="use-by">
           {say.countedFromTheDayIt}

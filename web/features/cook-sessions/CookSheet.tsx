@@ -241,22 +241,12 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
           </Typography>
         )}
         <Typography sx={huge} data-measure={measure.line}>
-          {measure.grams === null
-            ? measure.name.toLowerCase()
-            : measure.measure === grams(measure.grams)
-              ? `${inGrams(measure.grams)} ${measure.name.toLowerCase()}`
-              : measure.says}
+          {measure.says}
         </Typography>
         <Typography sx={{ ...quiet, mb: 1.5 }}>
           {[
-            ...(measure.grams === null
-              ? [say.toTaste]
-              : measure.measure === grams(measure.grams)
-                ? []
-                : [inGrams(measure.grams)]),
-            ...(measure.changed ? ['rebalanced'] : []),
+            ...measure.besides,
             ...(measure.actual_grams === null ? [] : [say.wentIn(grams(measure.actual_grams))]),
-            ...(measure.note === null ? [] : [measure.note]),
           ].join(' · ')}
         </Typography>
         <WeighAlong

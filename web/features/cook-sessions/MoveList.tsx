@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import type { Move } from '../../api/client';
-import { grams, spoken } from '../../ui/words';
+import { grams } from '../../ui/words';
 import { RowButton } from '../../ui/RowButton';
 import { say } from './sentences';
 
@@ -16,7 +16,7 @@ const names: Record<Move['kind'], string> = {
 
 const says = (move: Move): string =>
   move.measure !== null
-    ? `${spoken(move.measure.measure)} ${move.measure.name.toLowerCase()}${move.measure.actual_grams === null ? '' : say.inIt(grams(move.measure.actual_grams))}`
+    ? `${move.measure.says}${move.measure.actual_grams === null ? '' : say.inIt(grams(move.measure.actual_grams))}`
     : (move.step?.text ?? names[move.kind]);
 
 /** The whole sheet at a glance: what is done, what comes. */

@@ -1,7 +1,7 @@
 import { fixed } from '../../ui/locale';
 import { Box, Typography } from '@mui/material';
 import type { Cook, CookEvent, Rebalancing as Way } from '../../api/client';
-import { moves, spoken, steps } from '../../ui/words';
+import { spoken } from '../../ui/words';
 import { RowButton } from '../../ui/RowButton';
 import { say } from './sentences';
 
@@ -9,11 +9,6 @@ const names: Record<Way['way'], string> = {
   'as-planned': say.leaveTheRestAsPlanned,
   'in-proportion': say.allTheRestInProportion,
   solved: say.keepTheTaste,
-};
-
-const factor = (way: Way): string => {
-  const first = way.lines.find((line) => (line.planned_grams ?? 0) > 0);
-  return first?.planned_grams == null ? '' : say.times(fixed(first.grams / first.planned_grams, 2));
 };
 
 /** Something was poured over or under its line: what to do with what is not in yet. */
@@ -30,10 +25,7 @@ export function Rebalancing({ cook, onEvent }: { cook: Cook; onEvent: (event: Co
       </Typography>
       <Typography sx={{ mb: 0.5 }}>{say.nothingComesOutOfA}</Typography>
       {cook.rebalancing.map((way) => {
-        const changed = way.lines.filter(
-          (line) => Math.abs(line.grams - (line.planned_grams ?? 0)) > 0.05 * line.grams + 0.05,
-        );
-        const told = moves(way.change_steps);
+        const changed = way.lines.filter((line) => line.is_changed);
         return (
           <RowButton
             key={way.way}
@@ -49,10 +41,10 @@ export function Rebalancing({ cook, onEvent }: { cook: Cook; onEvent: (event: Co
           >
             <Box component="span" sx={{ fontSize: '1.15rem', fontWeight: 700 }}>
               {names[way.way]}
-              {way.way === 'in-proportion' && factor(way)}
+              {way.factor !== null && say.times(fixed(way.factor, 2))}
             </Box>
             <Box component="span" sx={{ display: 'block' }}>
-              {way.away_steps < 0.25 ? say.itTastesAsPlanned : say.itEndsAway(steps(way.away_steps), told)}
+              {way.says}
             </Box>
             {way.way === 'solved' && changed.length > 0 && (
               <Box component="span" sx={{ display: 'block', color: 'text.secondary' }}>

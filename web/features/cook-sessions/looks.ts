@@ -1,4 +1,4 @@
-import { fixed } from '../../ui/locale';
+import { upTo } from '../../ui/locale';
 import { displayFont } from '../../ui/theme';
 
 /** Buttons for a hand that holds a spoon. */
@@ -13,4 +13,4 @@ export const huge = {
 export const quiet = { color: 'text.secondary', fontSize: '1.05rem' } as const;
 
 /** As a kitchen scale shows it: grams, however many. */
-export const inGrams = (value: number): string => `${fixed(value, value >= 9.95 ? 0 : 1)} g`;
+export const inGrams = (value: number): string => `${upTo(value, value >= 9.95 ? 0 : 1)} g`;

@@ -69,8 +69,6 @@ export const say = {
   times: (grams: string) => `, times ${grams}`,
   thatWasNotWhatWas: 'That was not what was planned',
   nothingComesOutOfA: 'Nothing comes out of a pan again, but what is still to go in can change:',
-  itTastesAsPlanned: 'It tastes as planned.',
-  itEndsAway: (awaySteps: string, told: string) => `It ends ${awaySteps} away${told === '' ? '' : `: ${told}`}.`,
   lidOn: 'lid on',
   lidOff: 'lid off',
   toMinutes: (from: string, to: string) => `${from} to ${to} minutes`,
@@ -118,7 +116,6 @@ export const say = {
   fillTheJars: 'Fill the jars',
   takeTheReadings: 'Take the readings',
   takeTheSpoon: (take: string) => `Take the ${take}`,
-  toTaste: 'to taste',
   wentIn: (actualGrams: string) => `${actualGrams} went in`,
   itIsIn: 'It is in',
   withNothingOnTheScale:

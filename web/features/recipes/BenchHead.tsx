@@ -50,7 +50,7 @@ export function BenchHead({ bench, kitchen, report, early }: Props) {
             <Presumed family={bench.style} bench={bench} />
           ) : draft.style === null && report !== null ? (
             <FamilyGuess
-              families={report.families}
+              offered={report.offered}
               kitchen={kitchen}
               onTake={(key) => {
                 bench.set('style', key);

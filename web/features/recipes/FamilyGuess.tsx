@@ -3,24 +3,21 @@ import type { Balance, Kitchen } from '../../api/client';
 import { say } from './sentences';
 
 interface Props {
-  families: Balance['families'];
+  offered: Balance['offered'];
   kitchen: Kitchen;
   onTake: (style: string) => void;
 }
 
 /** What a sauce without a family looks like: a guess, and said to be one; taken with one tap. */
-export function FamilyGuess({ families, kitchen, onTake }: Props) {
-  const offered = families
-    .filter((one) => one.likelihood >= 0.2)
-    .slice(0, 2)
-    .flatMap((one) => kitchen.styles.find((style) => style.key === one.style) ?? []);
-  if (offered.length === 0) return null;
+export function FamilyGuess({ offered, kitchen, onTake }: Props) {
+  const styles = offered.flatMap((key) => kitchen.styles.find((style) => style.key === key) ?? []);
+  if (styles.length === 0) return null;
   return (
     <Box component="span" sx={{ display: 'inline-flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.75 }}>
       <Box component="span" sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
         {say.looksLike}
       </Box>
-      {offered.map((style) => (
+      {styles.map((style) => (
         <Chip
           key={style.key}
           variant="outlined"

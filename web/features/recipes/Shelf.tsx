@@ -14,8 +14,7 @@ import { TextInput } from '../../ui/TextInput';
 import { TakeIn } from '../imports/TakeIn';
 import { say } from './sentences';
 
-const standing = (sauce: ShelfSauce): string =>
-  sauce.standing.verdict || say.noFamilyChosen;
+const standing = (sauce: ShelfSauce): string => sauce.standing.verdict || say.noFamilyChosen;
 
 /** All sauces, and the ways to start one. */
 export function Shelf() {

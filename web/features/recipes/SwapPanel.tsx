@@ -2,7 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { api, type Axes, type Conversion, type Formula, type Kitchen, type Line, type Swap } from '../../api/client';
 import { Choice } from '../../ui/Choice';
-import { moves, spoken, steps } from '../../ui/words';
+import { spoken, steps } from '../../ui/words';
 import { useLatest } from '../../api/useLatest';
 import { Pick } from '../../ui/Pick';
 import { RowButton } from '../../ui/RowButton';
@@ -74,14 +74,6 @@ function compensations(swap: Swap): string {
     .join(', ');
 }
 
-/** Of a line without an amount nothing is weighed, so nothing is known of the taste: its note says so. */
-function tasted(swap: Swap): string {
-  if (swap.grams === 0) {
-    return '';
-  }
-  return swap.residual_steps < 0.1 ? say.tastesTheSame : say.different(steps(swap.residual_steps));
-}
-
 /** "30 ml lime juice"; of a line without an amount "lime juice, about as much". */
 function told(swap: Swap): string {
   const name = swap.name.toLowerCase();
@@ -89,10 +81,8 @@ function told(swap: Swap): string {
 }
 
 function consequences(swap: Swap): string {
-  const moved = moves(swap.change_steps);
   return [
-    tasted(swap),
-    moved === '' ? '' : moved,
+    swap.says,
     ...swap.allergens_removed.map((one) => say.noAnyMore(one)),
     ...swap.allergens_added.map((one) => say.brings(one)),
     ...swap.diets_gained.map((one) => say.now(one)),

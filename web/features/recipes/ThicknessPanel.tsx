@@ -121,7 +121,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
       {plan !== null && (
         <>
           <Typography data-plan sx={{ fontWeight: 700 }}>
-            {plan.evaporate_grams < 1
+            {!plan.boils
               ? say.boilingBringsItNoNearer
               : say.boilOffUntilTheSauce(
                   grams(plan.evaporate_grams),
@@ -129,7 +129,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
                   millilitres(plan.millilitres),
                 )}
           </Typography>
-          {plan.minutes !== null && plan.evaporate_grams >= 1 && (
+          {plan.minutes !== null && plan.boils && (
             <Typography>
               {say.aboutMinutesLikelyToThe(
                 fixed(plan.minutes.value, 0),
@@ -139,14 +139,14 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
               )}
             </Typography>
           )}
-          {plan.minutes === null && plan.evaporate_grams >= 1 && <Typography>{say.nameThePanSuchAs}</Typography>}
+          {plan.minutes === null && plan.boils && <Typography>{say.nameThePanSuchAs}</Typography>}
           <Typography sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
             {say.dissolvedThen(
               moves(plan.change_steps) === '' ? say.itMovesNoAxis : say.inSteps(moves(plan.change_steps)),
               fixed(plan.dissolved_solids_percent, 0),
             )}
           </Typography>
-          {plan.evaporate_grams >= 1 && <ReductionCurve curve={plan.curve} />}
+          {plan.boils && <ReductionCurve curve={plan.curve} />}
           {plan.warnings.map((warning) => (
             <Typography key={warning}>
               <strong>{say.mind}</strong> {warning}
@@ -184,13 +184,13 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
             ) : (
               <>
                 <strong>
-                  {found.answer.boiled.evaporate_grams < 1
+                  {!found.answer.boiled.boils
                     ? say.byWhatIsInIt
                     : say.boilOffInstead(grams(found.answer.boiled.evaporate_grams))}
                 </strong>
                 <Box component="span" sx={small}>
                   {[
-                    found.answer.boiled.minutes === null || found.answer.boiled.evaporate_grams < 1
+                    found.answer.boiled.minutes === null || !found.answer.boiled.boils
                       ? ''
                       : say.aboutMinutes(fixed(found.answer.boiled.minutes.value, 0)),
                     moves(found.answer.boiled.change_steps),
@@ -214,7 +214,7 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
               <strong>
                 {spoken(way.measure)} {way.name.toLowerCase()}
               </strong>
-              {way.slurry_water_grams > 0.5 && <span>{say.inColdWater(millilitres(way.slurry_water_grams))}</span>}
+              {way.slurry_water_grams > 0 && <span>{say.inColdWater(millilitres(way.slurry_water_grams))}</span>}
               <Box component="span" sx={small}>
                 {[
                   way.how,

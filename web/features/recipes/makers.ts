@@ -8,13 +8,9 @@ export function makers(
 ): { rows: ReadonlyMap<number, string>; says: string } {
   const shares = report === null || axis === null ? [] : report.shares[axis];
   const part = (share: number) => `${Math.round(100 * share)} %`;
-  const named = shares
-    .filter((one) => one.share >= 0.05)
-    .slice(0, 3)
-    .map((one) => say.ofTheComesFrom(part(one.share), axis, (report?.lines[one.line - 1]?.name ?? '').toLowerCase()));
   return {
     rows: new Map([...rowShares(report, shares)].map(([row, share]) => [row + 1, say.shareOfAxis(part(share), axis)])),
-    says: axis !== null && shares.length === 0 ? say.nothingBringsAny(axis) : named.join(', '),
+    says: report === null || axis === null ? '' : report.shares_say[axis],
   };
 }
 

@@ -158,8 +158,6 @@ export const say = {
   withoutGluten: 'without gluten',
   withoutAlcohol: 'without alcohol',
   noAddedSugar: 'no added sugar',
-  tastesTheSame: 'tastes the same',
-  different: (residualSteps: string) => `${residualSteps} different`,
   noAnyMore: (one: string) => `no ${one} any more`,
   brings: (one: string) => `brings ${one}`,
   now: (one: string) => `now ${one}`,
@@ -255,10 +253,7 @@ export const say = {
   fits: (diets: string) => `Fits ${diets}`,
   about: (nutrition: string) => ` about ${nutrition}`,
   in100G: 'In 100 g',
-  ofTheComesFrom: (share: string, axis: string | null, name: string) =>
-    `${share} of the ${axis ?? ''} comes from ${name}`,
   shareOfAxis: (share: string, axis: string | null) => `${share} of ${axis ?? ''}`,
-  nothingBringsAny: (axis: string) => `Nothing brings any ${axis}.`,
   writeWhatGoesInOne:
     'Write what goes in, one line for each thing, as you would tell a friend: “2 tbsp honey”, “juice of half a lemon”, “a pinch of cayenne”. Or paste a whole recipe. The balance appears here with the first line.',
   orChooseAFamilyAbove: 'Or choose a family above, and have a first formula drafted.',

@@ -208,6 +208,22 @@ final readonly class ResolvedLine
     }
 
     /**
+     * What a cook calls it: "bourbon" and "black treacle", whatever they are taken for; of a part, and of what is counted,
+     * the name that the part has ("lemon juice", not "lemons").
+     */
+    public function called(): string
+    {
+        $isNamed = $this->written->name !== '' && $this->written->part === null
+            && $this->written->measured?->unit !== null;
+
+        return match (true) {
+            $this->ingredient === null || $this->status === LineStatus::Unknown => $this->written->text,
+            $isNamed => $this->written->name,
+            default => $this->ingredient->name,
+        };
+    }
+
+    /**
      * The number that a person counts it by, from 1: that of its text.
      *
      * @param int $at its place among the lines, from 0, for where it is of no text
