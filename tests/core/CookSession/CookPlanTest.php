@@ -210,7 +210,10 @@ final class CookPlanTest extends TestCase
             '1.5 kg tomatoes' => ['1.5 kg tomatoes', null],
             '8 g cayenne' => ['8 g cayenne', null],
             'juice of 2 lemons' => ['juice of 2 lemons, about 90 g', null],
-            '1 tsp brindlewort' => ['1 tsp brindlewort', null],
+            '1 tsp brindlewort' => [
+                '1 tsp brindlewort',
+                'No ingredient of this name is known; the line is left out. Try a plainer name for it.',
+            ],
             'salt' => ['salt', 'to taste'],
         ];
         $formula = Formula::fromTexts(array_keys($written), Catalogue::shipped(), Measures::Metric);
