@@ -154,7 +154,7 @@ final class BatchService
                 ],
             'solids' => $record->solids === null
                 ? null
-                : ['value' => $record->solids, 'estimate' => round($balance->figures['dissolved_solids']->value, 1)],
+                : ['value' => $record->solids, 'estimate' => round($balance->figures->dissolvedSolids->value, 1)],
         ];
     }
 

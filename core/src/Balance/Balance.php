@@ -7,8 +7,6 @@ namespace Vinculum\Balance;
 use Vinculum\Chemistry\Body;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
-use Vinculum\Chemistry\Solids;
-use Vinculum\Chemistry\Volume;
 use Vinculum\Chemistry\WaterActivity;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Words;
@@ -32,8 +30,6 @@ final readonly class Balance
      * @param Mixture                $mixture  mixed, or finished where a yield is known
      * @param array<value-of<Axis>, Estimate> $axes
      * @param list<string>           $notes
-     * @param array<string, Estimate> $figures of the batch: grams, millilitres, density, dissolved_solids, fat,
-     *     alcohol, nose_heat
      */
     private function __construct(
         public Formula $formula,
@@ -46,7 +42,7 @@ final readonly class Balance
         public ?Estimate $waterActivity,
         public Body $body,
         public array $notes,
-        public array $figures,
+        public BatchFigures $figures,
     ) {}
 
     public static function of(Formula $formula, Treatment $treatment = new Treatment()): self
@@ -74,10 +70,7 @@ final readonly class Balance
                 ...self::notesOnDoubtful($formula),
                 ...self::notesOnPacks($formula),
             ],
-            [
-                ...self::readFigures($doubt, self::pungencyAwake($formula, $mixture)),
-                ...array_filter(['dissolved_solids' => $treatment->measuredSolids()]),
-            ],
+            BatchFigures::of($doubt, self::pungencyAwake($formula, $mixture), $treatment->measuredSolids()),
         );
     }
 
@@ -253,27 +246,6 @@ final readonly class Balance
         }
 
         return $all > 0.0 ? 1.0 - $asleep / $all : 1.0;
-    }
-
-    /** @return array<string, Estimate> */
-    private static function readFigures(Uncertainty $doubt, float $pungencyAwake): array
-    {
-        return $doubt->on(static function (Mixture $trial) use ($pungencyAwake): array {
-            $grams = $trial->grams();
-            $millilitres = Volume::millilitres($trial);
-            $per100 = $grams > 0.0 ? 100.0 / $grams : 0.0;
-
-            return [
-                'grams' => $grams,
-                'millilitres' => $millilitres,
-                'density' => $millilitres > 0.0 ? $grams / $millilitres : 0.0,
-                'dissolved_solids' => Solids::dissolvedPercent($trial),
-                'fat' => $per100 * $trial->get(Component::Fat),
-                'alcohol' => $per100 * $trial->get(Component::Ethanol),
-                'nose_heat' => $per100 * $pungencyAwake * $trial->get(Component::Pungency),
-                'starch' => Body::starchPercentOfWater($trial),
-            ];
-        });
     }
 
     /** @return array<value-of<Axis>, Estimate> */

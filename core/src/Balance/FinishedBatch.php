@@ -43,7 +43,7 @@ final readonly class FinishedBatch
     {
         if ($formula->yieldText === null && $formula->yield === null) {
             return [
-                $formula->losses() === null ? $mixed : $mixed->plus($formula->losses()->left->times(-1.0)),
+                $formula->losses() === null ? $mixed : $mixed->minus($formula->losses()->left),
                 null,
                 [],
             ];

@@ -7,6 +7,7 @@ namespace Vinculum\Balance;
 use Vinculum\Chemistry\AcidityFacts;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\MixtureChange;
 use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -90,7 +91,7 @@ final class LineDoubts
      */
     private static function heldTogether(array $direction, float $water, array $charges): array
     {
-        $gained = Mixture::of($direction)->grams();
+        $gained = (new MixtureChange($direction))->grams();
         $charge = 0.0;
         foreach ($direction as $component => $amount) {
             $charge += ($charges[$component] ?? 0.0) * $amount;

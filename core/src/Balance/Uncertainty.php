@@ -6,6 +6,7 @@ namespace Vinculum\Balance;
 
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\MixtureChange;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Quantity\Amount;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -178,11 +179,11 @@ final readonly class Uncertainty
      */
     private static function heldTo(MeasuredYield $yield, array $direction): array
     {
-        $moved = Mixture::of($direction);
+        $moved = new MixtureChange($direction);
         $water = $yield->grams !== null
             ? $moved->grams()
-            : Volume::millilitres($moved) / Component::every('volume')['water'];
+            : $moved->millilitres() / Component::every('volume')['water'];
 
-        return $moved->with(Component::Water, $moved->get(Component::Water) - $water)->amounts();
+        return $moved->drier($water)->amounts;
     }
 }

@@ -21,15 +21,13 @@ final readonly class Mixture
     /**
      * @param array<string, float> $amounts by component key
      *
-     * @throws \ValueError when a key is no component
+     * @throws \ValueError when a key is no component, or an amount is negative or not finite
      */
     public static function of(array $amounts): self
     {
         foreach ($amounts as $component => $amount) {
             Component::from($component);
-            if (!is_finite($amount)) {
-                throw new \ValueError("The amount of {$component} is not finite.");
-            }
+            self::check($component, $amount);
         }
 
         return new self($amounts);
@@ -56,8 +54,30 @@ final readonly class Mixture
         return new self($sum);
     }
 
+    /** Changed as far as there is something to change. */
+    public function movedBy(MixtureChange $change): self
+    {
+        $moved = $this->amounts;
+        foreach ($change->amounts as $component => $amount) {
+            $sum = ($moved[$component] ?? 0.0) + $amount;
+            $moved[$component] = $component === Component::StrongIonDifference->value ? $sum : max(0.0, $sum);
+        }
+
+        return new self($moved);
+    }
+
+    /** Without what leaves it; of no component more leaves than there is. */
+    public function minus(self $leaves): self
+    {
+        return $this->movedBy(
+            new MixtureChange(array_map(static fn(float $amount): float => -$amount, $leaves->amounts)),
+        );
+    }
+
+    /** @throws \ValueError when the factor is negative or not finite */
     public function times(float $factor): self
     {
+        self::check('factor', $factor);
         $scaled = [];
         foreach ($this->amounts as $component => $amount) {
             $scaled[$component] = $amount * $factor;
@@ -66,8 +86,10 @@ final readonly class Mixture
         return new self($scaled);
     }
 
+    /** @throws \ValueError when the amount is negative or not finite */
     public function with(Component $component, float $amount): self
     {
+        self::check($component->value, $amount);
         $amounts = $this->amounts;
         $amounts[$component->value] = $amount;
 
@@ -121,6 +143,14 @@ final readonly class Mixture
     public function percentOf(array $components): float
     {
         return array_sum(array_map(fn(string $one): float => $this->percent(Component::from($one)), $components));
+    }
+
+    /** Only the strong ion difference may be less than nothing: it is one already. */
+    private static function check(string $what, float $amount): void
+    {
+        if (!is_finite($amount) || $amount < 0.0 && $what !== Component::StrongIonDifference->value) {
+            throw new \ValueError("There cannot be {$amount} of {$what} in a mixture.");
+        }
     }
 
     /** @return array<string, bool> */

@@ -26,7 +26,7 @@ final readonly class MeasuredGap
     public static function between(Balance $estimated, ?float $ph, ?float $solids): array
     {
         return array_values(array_filter([
-            self::of($estimated, 'solids', $estimated->figures['dissolved_solids'], $solids),
+            self::of($estimated, 'solids', $estimated->figures->dissolvedSolids, $solids),
             self::of($estimated, 'ph', $estimated->ph, $ph),
         ]));
     }

@@ -53,7 +53,7 @@ final readonly class StagedCook
             }
             $dried = $roasted->losses($stage->lines);
             $all = $all->and($dried);
-            $pot = $pot->plus($dried->left->times(-1.0));
+            $pot = $pot->minus($dried->left);
             // what goes in later has simmered less: the minutes are those of the alcohol as a whole
             $alcohol = $pot->get(Component::Ethanol);
             $simmered = $alcohol > 0.0 ? $simmered * $before->get(Component::Ethanol) / $alcohol : 0.0;
@@ -66,7 +66,7 @@ final readonly class StagedCook
                 $isHobKnown = $isHobKnown
                     || ($step->heat !== null && $hob->heat($step->heat, $step->pan ?? $pan)->cooks > 0);
                 $losses = $losses->and($gone->losses());
-                $pot = $pot->plus($gone->losses()->left->times(-1.0));
+                $pot = $pot->minus($gone->losses()->left);
                 $steps[] = $gone;
             }
             $all = $all->and($losses);

@@ -8,7 +8,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Estimate;
 use Vinculum\Balance\LineDoubts;
 use Vinculum\Chemistry\Component;
-use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\MixtureChange;
 use Vinculum\Ingredient\Saturates;
 
 /** How sure what 100 g hold is: each figure with its 90 % band, from the doubts about amounts and compositions. */
@@ -41,7 +41,7 @@ final readonly class NutritionBandsReport extends Report
             $share = $line->ingredient === null ? 0.0 : Saturates::share($line->ingredient);
             foreach (LineDoubts::of($line) as $direction) {
                 $off = NutritionReport::figures(
-                    $balance->mixture->plus(Mixture::of($direction)),
+                    $balance->mixture->movedBy(new MixtureChange($direction)),
                     $saturates + $share * ($direction[Component::Fat->value] ?? 0.0),
                 );
                 foreach ($off as $at => $figure) {

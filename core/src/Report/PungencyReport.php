@@ -25,7 +25,7 @@ final readonly class PungencyReport extends Report
 
     public static function of(Balance $balance): self
     {
-        $found = $balance->figures['nose_heat'];
+        $found = $balance->figures->noseHeat;
         $words = FactsFile::named('pungency')['words'];
         $says = '';
         foreach (array_map(null, $words->list('names'), $words->numbers('from')) as [$name, $from]) {

@@ -46,12 +46,13 @@ final readonly class RebalancingReport extends Report
                 'is_changed' => abs($grams - ($planned->grams ?? 0.0)) > self::CHANGED * $grams + self::CHANGED,
             ];
         }
-        $first = array_values(array_filter($lines, static fn(array $line): bool => ($line['planned_grams'] ?? 0.0) > 0.0));
+        $planned = array_filter($lines, static fn(array $line): bool => ($line['planned_grams'] ?? 0.0) > 0.0);
+        $first = array_values($planned)[0] ?? null;
         $told = Verdict::moves($way->changeSteps);
 
         return new self($way->way, $lines, $way->changeSteps, $way->away, match (true) {
             $way->away < Verdict::NOTICED => 'It tastes as planned.',
             default => 'It ends ' . Verdict::away($way->away) . ' away' . ($told === '' ? '.' : ": {$told}."),
-        }, $way->way === 'in-proportion' && $first !== [] ? $first[0]['grams'] / $first[0]['planned_grams'] : null);
+        }, $way->way === 'in-proportion' && $first !== null ? $first['grams'] / (float) $first['planned_grams'] : null);
     }
 }

@@ -43,8 +43,8 @@ final readonly class StandingReport extends Report
             $distance === null ? null : round($distance, 3),
             self::colour($sauce),
             RatiosReport::of($balance)->sweetToSour,
-            $balance->figures['grams']->value,
-            $balance->figures['millilitres']->value,
+            $balance->figures->grams->value,
+            $balance->figures->millilitres->value,
             PungencyReport::of($balance),
             $sauce->aim->inShort($balance->taste),
         );

@@ -69,8 +69,9 @@ final readonly class FamilyGuess
     public static function offered(array $guesses): array
     {
         $likely = array_filter($guesses, static fn(self $one): bool => $one->likelihood >= self::OFFERED);
+        $styles = array_map(static fn(self $one): string => $one->style, array_values($likely));
 
-        return array_slice(array_map(static fn(self $one): string => $one->style, array_values($likely)), 0, self::MOST_OFFERED);
+        return array_slice($styles, 0, self::MOST_OFFERED);
     }
 
     /** The family that a sauce with a name surely belongs to; null where another comes near, or it has no name. */

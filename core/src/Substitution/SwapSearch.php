@@ -204,7 +204,7 @@ final readonly class SwapSearch
     private function objective(Ingredient $candidate, StandIn $standIn): SwapObjective
     {
         [$own, $weight] = $this->ownAmount($candidate, $standIn);
-        $rest = $this->task->whole->plus($this->task->old->mixture()->times(-1.0));
+        $rest = $this->task->whole->minus($this->task->old->mixture());
 
         return new SwapObjective(
             $rest,

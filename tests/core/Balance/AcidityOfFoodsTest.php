@@ -210,7 +210,7 @@ final class AcidityOfFoodsTest extends TestCase
             'lemon' => [8, 9],
             'garlic' => [25, 35],
         ] as $key => [$from, $to]) {
-            $solids = self::of([[$key, 100.0]])->figures['dissolved_solids']->value;
+            $solids = self::of([[$key, 100.0]])->figures->dissolvedSolids->value;
             self::assertThat(
                 $solids,
                 self::logicalAnd(self::greaterThanOrEqual($from), self::lessThanOrEqual($to)),

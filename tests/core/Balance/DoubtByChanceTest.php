@@ -13,6 +13,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Acidity;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\MixtureChange;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
@@ -154,7 +155,7 @@ final class DoubtByChanceTest extends TestCase
             Component::Water,
             max(0.9 * $water, min(1.1 * $water, $water + $weight - $drawn->grams())),
         );
-        $drawn = $drawn->with(Component::Other, $drawn->get(Component::Other) + $weight - $drawn->grams());
+        $drawn = $drawn->movedBy(new MixtureChange([Component::Other->value => $weight - $drawn->grams()]));
         $acidity = $line->ingredient->composition->acidity;
         if ($acidity->ph === null) {
             return $drawn;

@@ -121,7 +121,7 @@ final class KitchenFactsTest extends TestCase
             'nose_heat',
             'starch',
         ] as $figure) {
-            $reading = $balance->figures[$figure];
+            $reading = $balance->figures->byName()[$figure];
             self::assertGreaterThan(0.0, $reading->value, $figure);
             self::assertLessThan($reading->value, $reading->low, $figure);
             self::assertGreaterThan($reading->value, $reading->high, $figure);

@@ -41,7 +41,7 @@ final class SauceAsIngredientTest extends TestCase
         self::assertEqualsWithDelta($base->ph?->value, $alone->ph?->value, 0.01);
         self::assertEqualsWithDelta($base->waterActivity?->value, $alone->waterActivity?->value, 1e-3);
         self::assertEqualsWithDelta($base->body->starchPercentOfWater, $alone->body->starchPercentOfWater, 0.01);
-        self::assertEqualsWithDelta($base->figures['nose_heat']->value, $alone->figures['nose_heat']->value, 0.01);
+        self::assertEqualsWithDelta($base->figures->noseHeat->value, $alone->figures->noseHeat->value, 0.01);
     }
 
     public function test_allergens_and_diets_are_carried_through(): void

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Vinculum\Chemistry\Body;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Chemistry\MixtureChange;
 use Vinculum\Chemistry\Solids;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Chemistry\WaterActivity;
@@ -147,5 +148,34 @@ final class MixtureTest extends TestCase
         }
         self::assertSame('emulsion', Body::of(Mixture::of(['water' => 25.0, 'fat' => 75.0]), true)->from);
         self::assertSame('nothing', Body::of(Mixture::of(['water' => 25.0, 'fat' => 75.0]), false)->from);
+    }
+
+    public function test_there_is_never_less_than_nothing_of_anything(): void
+    {
+        $mixture = Mixture::of(['water' => 10.0, 'salt' => 2.0]);
+        foreach ([-1.0, NAN, INF, -INF] as $wrong) {
+            foreach ([
+                static fn(): Mixture => Mixture::of(['salt' => $wrong]),
+                static fn(): Mixture => $mixture->times($wrong),
+                static fn(): Mixture => $mixture->with(Component::Salt, $wrong),
+            ] as $make) {
+                try {
+                    $make();
+                    self::fail((string) $wrong);
+                } catch (\ValueError $fault) {
+                    self::assertStringContainsString('There cannot be', $fault->getMessage());
+                }
+            }
+        }
+        self::assertSame(
+            ['water' => 0.0, 'salt' => 1.0],
+            $mixture->minus(Mixture::of(['water' => 30.0, 'salt' => 1.0]))->amounts(),
+            'no more leaves than there is',
+        );
+        self::assertSame(-3.0, Mixture::of(['sid' => -3.0])->get(Component::StrongIonDifference), 'that is a difference');
+        self::assertSame(
+            [-1.0, 12.0],
+            [(new MixtureChange(['water' => 3.0, 'fat' => -4.0]))->grams(), $mixture->movedBy(new MixtureChange(['fat' => -4.0]))->grams()],
+        );
     }
 }

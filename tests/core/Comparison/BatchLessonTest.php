@@ -41,7 +41,7 @@ final class BatchLessonTest extends TestCase
         $balance = Balance::of(
             Formula::fromTexts(['2 damsons', '100 g water'], Catalogue::shipped(), Measures::Metric),
         );
-        $solids = $balance->figures['dissolved_solids']->value;
+        $solids = $balance->figures->dissolvedSolids->value;
         $gaps = MeasuredGap::between($balance, null, $solids + 3.0);
 
         self::assertCount(1, $gaps);

@@ -138,7 +138,7 @@ final class StagedCookTest extends TestCase
         );
         [$rayleigh, $table] = $cook->stages[0]->steps[0]->alcohol;
         $balance = Balance::of($cook->formula);
-        $reading = $balance->figures['alcohol'];
+        $reading = $balance->figures->alcohol;
         $left = static fn(float $share): float
             => 100.0 * $share * $cook->formula->mixed()->get(Component::Ethanol) / $balance->mixture->grams();
 

@@ -9,7 +9,7 @@ use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Volume;
 
 /** What the whole comes to: grams, millilitres, g/ml, per cent of its mass. */
-final readonly class BatchFigures extends Report
+final readonly class BatchFiguresReport extends Report
 {
     private function __construct(
         public float $grams,
@@ -30,7 +30,7 @@ final readonly class BatchFigures extends Report
             Volume::millilitres($mixture),
             Volume::density($mixture),
             $mixture->percent(Component::Water),
-            $balance->figures['dissolved_solids']->value,
+            $balance->figures->dissolvedSolids->value,
             $mixture->percent(Component::Fat),
             $mixture->percent(Component::Ethanol),
         );
