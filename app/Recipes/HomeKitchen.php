@@ -49,6 +49,12 @@ final class HomeKitchen
         return $kitchen->cooked($recipe, $refused === [] ? $formula : $this->parts->without($refused, $formula));
     }
 
+    /** A sauce was written: those that are made with it are made otherwise now. */
+    public function changed(): void
+    {
+        $this->made = [];
+    }
+
     /** What is in the pan of a recipe, whatever its method would have made of it. */
     public function weighPan(Recipe $recipe, Formula $pan, Treatment $treatment): WeighedSauce
     {

@@ -84,6 +84,7 @@ final readonly class SauceService
 
     private function write(Sauce $sauce, WeighedSauce $weighed): void
     {
+        $this->homeKitchen->changed();
         $sauce->fill(['recipe' => $weighed->recipe, 'standing' => StandingReport::of($weighed)])->save();
         $this->parts->note($sauce, $weighed->balance());
         $this->weighAnew($this->parts->thoseMadeWith($sauce->id));
