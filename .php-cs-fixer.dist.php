@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-$finder = PhpCsFixer\Finder::create()->in([__DIR__ . '/core/src', __DIR__ . '/app', __DIR__ . '/compat', __DIR__ . '/config', __DIR__ . '/database', __DIR__ . '/routes', __DIR__ . '/tests', __DIR__ . '/bench', __DIR__ . '/bootstrap'])->exclude('cache');
+$finder = PhpCsFixer\Finder::create()->in([__DIR__ . '/core/src', __DIR__ . '/app', __DIR__ . '/config', __DIR__ . '/database', __DIR__ . '/routes', __DIR__ . '/tests', __DIR__ . '/bench', __DIR__ . '/bootstrap'])->exclude('cache');
 
 return (new PhpCsFixer\Config())
     ->setRiskyAllowed(true)

@@ -8,11 +8,11 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Correction\Candidate;
 use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TasteLoad;
-use Vinculum\Style\StyleBook;
 
 /** The search for corrections against the independent optimiser of its tests (SciPy), on the same seeded batches. */
 final readonly class OptimiserTimes
@@ -29,7 +29,7 @@ final readonly class OptimiserTimes
     {
         mt_srand(20261124);
         $catalogue = Catalogue::shipped();
-        $style = StyleBook::get('tomato-barbecue');
+        $style = FamilyBook::get('tomato-barbecue');
         $candidates = array_map(
             static fn(string $key): Candidate => Candidate::of($catalogue->get($key)),
             array_slice($style->correctors, 0, self::CANDIDATES),

@@ -17,6 +17,7 @@ use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Correction\Objective;
 use Vinculum\Exchange\RecipeReader;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Kitchen\Kitchen;
 use Vinculum\Optimisation\TasteCurve;
@@ -24,7 +25,6 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\TargetSize;
-use Vinculum\Style\StyleBook;
 use Vinculum\Substitution\SwapReason;
 use Vinculum\Substitution\SwapSearch;
 
@@ -69,7 +69,7 @@ function line(string $what, float $milliseconds, ?float $against = null): void
 }
 
 $catalogue = Catalogue::shipped();
-$style = StyleBook::get('tomato-barbecue');
+$style = FamilyBook::get('tomato-barbecue');
 $formula = Formula::fromTexts(LINES, $catalogue, Measures::Us);
 $balance = Balance::of($formula);
 $advise = static function (int $count, int $most) use ($catalogue, $style, $balance): void {

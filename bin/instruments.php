@@ -11,8 +11,8 @@ declare(strict_types=1);
  * php bin/instruments.php FILE
  */
 
-use Vinculum\Instrument\StandInSample;
-use Vinculum\Instrument\StandInScale;
+use Vinculum\Instrument\SimulatedSample;
+use Vinculum\Instrument\SimulatedScale;
 
 require dirname(__DIR__) . '/core/autoload.php';
 
@@ -29,7 +29,7 @@ function noise(): float
 }
 
 /** @return array<string, mixed> the answer to one line */
-function answer(string $line, StandInScale $scale, StandInSample $sample): array
+function answer(string $line, SimulatedScale $scale, SimulatedSample $sample): array
 {
     $asked = json_decode($line, true, 8);
     if (!is_array($asked)) {
@@ -90,7 +90,7 @@ file_put_contents(
     json_encode(['address' => stream_socket_get_name($server, false), 'process' => getmypid()]),
 );
 $parent = posix_getppid();
-[$scale, $sample, $clients, $buffers, $last] = [new StandInScale(), new StandInSample(), [], [], hrtime(true)];
+[$scale, $sample, $clients, $buffers, $last] = [new SimulatedScale(), new SimulatedSample(), [], [], hrtime(true)];
 while (posix_getppid() === $parent) {
     $ready = [$server, ...$clients];
     $write = $except = null;

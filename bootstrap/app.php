@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Auth\OnlyOurs;
+use App\Auth\RequestGuard;
 use App\Backups\KitchenEpoch;
 use App\Http\Faults;
 use Illuminate\Foundation\Application;
@@ -28,7 +28,7 @@ return Application::configure(basePath: dirname(__DIR__))
             TrimStrings::class,
             ConvertEmptyStringsToNull::class,
         ]);
-        $middleware->prepend(OnlyOurs::class);
+        $middleware->prepend(RequestGuard::class);
         $middleware->group('web', []);
         $middleware->group('api', [Illuminate\Routing\Middleware\SubstituteBindings::class, KitchenEpoch::class]);
     })

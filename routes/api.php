@@ -30,6 +30,17 @@ use App\Recipes\VersionController;
 use App\Recipes\WritingController;
 use Illuminate\Support\Facades\Route;
 
+Route::patterns([
+    ...array_fill_keys(
+        ['sauce', 'batch', 'product', 'plan', 'jar', 'import', 'before', 'after'],
+        '[0-9]{1,15}',
+    ),
+    'version' => '[0-9]{1,9}',
+    'upload' => '[0-9a-f]{24}',
+    'style' => '[a-z-]{1,60}',
+    'axis' => '[a-z]{1,20}',
+]);
+
 Route::get('/idle', static fn() => response()->json(['idle' => true]))->withoutMiddleware(KitchenEpoch::class);
 Route::get('/session', [SessionController::class, 'show']);
 Route::post('/session', [SessionController::class, 'enter']);
@@ -53,7 +64,7 @@ Route::post('/compare', [VersionController::class, 'compare']);
 Route::post('/keep', [BatchLogController::class, 'keep']);
 Route::post('/pages', [SauceController::class, 'read']);
 Route::post('/plans/draft', [PlanController::class, 'draft']);
-Route::post('/batches/{batch}/advise', [BatchController::class, 'advise'])->where('batch', '[0-9]{1,15}');
+Route::post('/batches/{batch}/advise', [BatchController::class, 'advise']);
 
 Route::get('/instruments', [InstrumentController::class, 'index']);
 Route::get('/instruments/scale', [InstrumentController::class, 'scale']);
@@ -68,81 +79,72 @@ Route::post('/instruments/stand-in', [InstrumentController::class, 'standIn']);
 Route::middleware(InOneMove::class)->group(static function (): void {
     Route::get('/palate', [PalateController::class, 'show']);
     Route::put('/palate', [PalateController::class, 'switch']);
-    Route::delete('/palate/{style}', [PalateController::class, 'reset'])->where('style', '[a-z-]{1,60}');
+    Route::delete('/palate/{style}', [PalateController::class, 'reset']);
 
     Route::get('/pantry', [PantryController::class, 'index']);
     Route::post('/products', [PantryController::class, 'store']);
-    Route::put('/products/{product}', [PantryController::class, 'update'])->where('product', '[0-9]{1,15}');
-    Route::delete('/products/{product}', [PantryController::class, 'destroy'])->where('product', '[0-9]{1,15}');
+    Route::put('/products/{product}', [PantryController::class, 'update']);
+    Route::delete('/products/{product}', [PantryController::class, 'destroy']);
 
     Route::get('/sauces', [SauceController::class, 'index']);
     Route::post('/sauces', [SauceController::class, 'store']);
     Route::post('/sauces/written', [SauceController::class, 'written']);
-    Route::get('/sauces/{sauce}', [SauceController::class, 'show'])->where('sauce', '[0-9]{1,15}');
-    Route::put('/sauces/{sauce}', [SauceController::class, 'update'])->where('sauce', '[0-9]{1,15}');
-    Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy'])->where('sauce', '[0-9]{1,15}');
-    Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore'])->where('sauce', '[0-9]{1,15}');
+    Route::get('/sauces/{sauce}', [SauceController::class, 'show']);
+    Route::put('/sauces/{sauce}', [SauceController::class, 'update']);
+    Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy']);
+    Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore']);
 
-    Route::get('/sauces/{sauce}/spoonfuls', [SpoonfulController::class, 'index'])->where('sauce', '[0-9]{1,15}');
-    Route::get('/sauces/{sauce}/versions', [VersionController::class, 'index'])->where('sauce', '[0-9]{1,15}');
-    Route::post('/sauces/{sauce}/versions', [VersionController::class, 'store'])->where('sauce', '[0-9]{1,15}');
-    Route::get(
-        '/sauces/{sauce}/versions/{version}',
-        [VersionController::class, 'show'],
-    )->where(['sauce' => '[0-9]{1,15}', 'version' => '[0-9]{1,9}']);
+    Route::get('/sauces/{sauce}/spoonfuls', [SpoonfulController::class, 'index']);
+    Route::get('/sauces/{sauce}/versions', [VersionController::class, 'index']);
+    Route::post('/sauces/{sauce}/versions', [VersionController::class, 'store']);
+    Route::get('/sauces/{sauce}/versions/{version}', [VersionController::class, 'show']);
 
-    Route::get('/sauces/{sauce}/batches', [BatchController::class, 'index'])->where('sauce', '[0-9]{1,15}');
-    Route::post('/sauces/{sauce}/batches', [BatchController::class, 'store'])->where('sauce', '[0-9]{1,15}');
-    Route::get('/batches/{batch}', [BatchController::class, 'show'])->where('batch', '[0-9]{1,15}');
-    Route::put('/batches/{batch}', [BatchController::class, 'weigh'])->where('batch', '[0-9]{1,15}');
-    Route::post('/batches/{batch}/doses', [BatchController::class, 'dose'])->where('batch', '[0-9]{1,15}');
-    Route::delete('/batches/{batch}/doses', [BatchController::class, 'undose'])->where('batch', '[0-9]{1,15}');
-    Route::post('/batches/{batch}/tastings', [BatchController::class, 'taste'])->where('batch', '[0-9]{1,15}');
-    Route::post(
-        '/batches/{batch}/into-the-sauce',
-        [BatchController::class, 'intoTheSauce'],
-    )->where('batch', '[0-9]{1,15}');
+    Route::get('/sauces/{sauce}/batches', [BatchController::class, 'index']);
+    Route::post('/sauces/{sauce}/batches', [BatchController::class, 'store']);
+    Route::get('/batches/{batch}', [BatchController::class, 'show']);
+    Route::put('/batches/{batch}', [BatchController::class, 'weigh']);
+    Route::post('/batches/{batch}/doses', [BatchController::class, 'dose']);
+    Route::delete('/batches/{batch}/doses', [BatchController::class, 'undose']);
+    Route::post('/batches/{batch}/tastings', [BatchController::class, 'taste']);
+    Route::post('/batches/{batch}/into-the-sauce', [BatchController::class, 'intoTheSauce']);
 
-    Route::post('/sauces/{sauce}/cooks', [CookSessionController::class, 'start'])->where('sauce', '[0-9]{1,15}');
-    Route::get('/batches/{batch}/cook', [CookSessionController::class, 'show'])->where('batch', '[0-9]{1,15}');
-    Route::post('/batches/{batch}/cook', [CookSessionController::class, 'happen'])->where('batch', '[0-9]{1,15}');
+    Route::post('/sauces/{sauce}/cooks', [CookSessionController::class, 'start']);
+    Route::get('/batches/{batch}/cook', [CookSessionController::class, 'show']);
+    Route::post('/batches/{batch}/cook', [CookSessionController::class, 'recordEvent']);
 
-    Route::get('/sauces/{sauce}/log', [BatchLogController::class, 'over'])->where('sauce', '[0-9]{1,15}');
-    Route::get('/batches/{batch}/record', [BatchLogController::class, 'show'])->where('batch', '[0-9]{1,15}');
-    Route::post('/batches/{batch}/record', [BatchLogController::class, 'write'])->where('batch', '[0-9]{1,15}');
-    Route::post('/batches/{batch}/jars', [BatchLogController::class, 'fill'])->where('batch', '[0-9]{1,15}');
-    Route::post('/batches/{batch}/split', [BatchLogController::class, 'split'])->where('batch', '[0-9]{1,15}');
-    Route::get(
-        '/batches/{before}/against/{after}',
-        [BatchLogController::class, 'between'],
-    )->where(['before' => '[0-9]{1,15}', 'after' => '[0-9]{1,15}']);
-    Route::put('/jars/{jar}', [BatchLogController::class, 'jar'])->where('jar', '[0-9]{1,15}');
+    Route::get('/sauces/{sauce}/log', [BatchLogController::class, 'over']);
+    Route::get('/batches/{batch}/record', [BatchLogController::class, 'show']);
+    Route::post('/batches/{batch}/record', [BatchLogController::class, 'write']);
+    Route::post('/batches/{batch}/jars', [BatchLogController::class, 'fill']);
+    Route::post('/batches/{batch}/split', [BatchLogController::class, 'split']);
+    Route::get('/batches/{before}/against/{after}', [BatchLogController::class, 'between']);
+    Route::put('/jars/{jar}', [BatchLogController::class, 'jar']);
 
     Route::get('/plans', [PlanController::class, 'index']);
     Route::post('/plans', [PlanController::class, 'store']);
-    Route::get('/plans/{plan}', [PlanController::class, 'show'])->where('plan', '[0-9]{1,15}');
-    Route::delete('/plans/{plan}', [PlanController::class, 'destroy'])->where('plan', '[0-9]{1,15}');
-    Route::get('/plans/{plan}/calendar', [PlanController::class, 'calendar'])->where('plan', '[0-9]{1,15}');
+    Route::get('/plans/{plan}', [PlanController::class, 'show']);
+    Route::delete('/plans/{plan}', [PlanController::class, 'destroy']);
+    Route::get('/plans/{plan}/calendar', [PlanController::class, 'calendar']);
 
     Route::get('/trainer', [TrainerController::class, 'show']);
     Route::post('/trainer', [TrainerController::class, 'answer']);
-    Route::delete('/trainer/{axis}', [TrainerController::class, 'reset'])->where('axis', '[a-z]{1,20}');
+    Route::delete('/trainer/{axis}', [TrainerController::class, 'reset']);
 });
 
 Route::post('/uploads', [UploadController::class, 'begin']);
-Route::put('/uploads/{upload}', [UploadController::class, 'add'])->where('upload', '[0-9a-f]{24}');
-Route::get('/uploads/{upload}', [UploadController::class, 'show'])->where('upload', '[0-9a-f]{24}');
-Route::delete('/uploads/{upload}', [UploadController::class, 'forget'])->where('upload', '[0-9a-f]{24}');
+Route::put('/uploads/{upload}', [UploadController::class, 'add']);
+Route::get('/uploads/{upload}', [UploadController::class, 'show']);
+Route::delete('/uploads/{upload}', [UploadController::class, 'forget']);
 Route::post('/imports/preview', [ImportController::class, 'preview']);
 Route::post('/imports', [ImportController::class, 'store']);
-Route::delete('/imports/{import}', [ImportController::class, 'undo'])->where('import', '[0-9]{1,15}');
+Route::delete('/imports/{import}', [ImportController::class, 'undo']);
 Route::get('/export/kitchen', [ExportController::class, 'kitchen']);
 Route::get('/export/schema', [ExportController::class, 'schema']);
 Route::get('/export/{table}', [ExportController::class, 'table'])->where('table', 'ingredients|products|batches');
 Route::get(
     '/sauces/{sauce}/export/{form}',
     [ExportController::class, 'sauce'],
-)->where(['sauce' => '[0-9]{1,15}', 'form' => 'text|recipe']);
+)->where('form', 'text|recipe');
 Route::get('/backups', [BackupController::class, 'index']);
 Route::post('/backups', [BackupController::class, 'store']);
 Route::post(

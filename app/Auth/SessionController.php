@@ -26,7 +26,7 @@ final readonly class SessionController
                 static fn(mixed $host): string => is_string($host) ? "http://{$host}:{$request->getPort()}" : '',
                 config()->array('door.hosts'),
             ),
-            'came_in' => !OnlyOurs::isThisMachine($request),
+            'came_in' => !RequestGuard::isThisMachine($request),
         ]);
     }
 

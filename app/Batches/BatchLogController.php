@@ -67,7 +67,7 @@ final readonly class BatchLogController
         ) {
             throw ValidationException::withMessages(['event' => 'There is no such entry in this batch.']);
         }
-        $this->cookSessions->happen(
+        $this->cookSessions->recordEvent(
             $found,
             $request->kind(),
             $figures,

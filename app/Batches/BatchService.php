@@ -161,7 +161,7 @@ final class BatchService
     /** What is in the pan as far as it was measured: the cook's own amounts, or the formula's. */
     private function formula(Batch $batch): Formula
     {
-        return $this->cookSessions->asItGoes($batch) ?? $this->homeKitchen->formula($batch->recipe);
+        return $this->cookSessions->actualFormula($batch) ?? $this->homeKitchen->formula($batch->recipe);
     }
 
     /**

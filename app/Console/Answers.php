@@ -10,6 +10,8 @@ use Vinculum\Cooking\KeepingClaim;
 use Vinculum\CookSession\CookSheet;
 use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Wish;
+use Vinculum\Family\FamilyBook;
+use Vinculum\Family\FamilyGuess;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Cautions;
@@ -21,14 +23,12 @@ use Vinculum\Report\AdviceReport;
 use Vinculum\Report\BalanceReport;
 use Vinculum\Report\ConversionReport;
 use Vinculum\Report\CookSheetReport;
+use Vinculum\Report\FamilyReport;
 use Vinculum\Report\IngredientReport;
 use Vinculum\Report\KeepReport;
 use Vinculum\Report\ScaleReport;
-use Vinculum\Report\StyleReport;
 use Vinculum\Report\SwapsReport;
 use Vinculum\Scaling\Scale;
-use Vinculum\Style\FamilyGuess;
-use Vinculum\Style\StyleBook;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\SwapFault;
 use Vinculum\Substitution\SwapSearch;
@@ -70,7 +70,7 @@ final class Answers
         $presumed = $sauce->family === null && $call->complaint() === null
             ? FamilyGuess::presumed($sauce->balance(), FamilyGuess::for($sauce->balance(), $sauce->title()))
             : null;
-        $sauce = $presumed === null ? $sauce : $sauce->asOne(StyleBook::get($presumed));
+        $sauce = $presumed === null ? $sauce : $sauce->asOne(FamilyBook::get($presumed));
         $advice = (new Adviser($sauce))->answer(new Wish(
             $call->complaint(),
             $call->with($sauce->catalogue()),
@@ -83,7 +83,7 @@ final class Answers
             [
                 ...($presumed === null ? [] : [sprintf(
                     'No style is named: it is taken for %s, and told against that. Name another with --style.',
-                    mb_strtolower(StyleBook::get($presumed)->name),
+                    mb_strtolower(FamilyBook::get($presumed)->name),
                 )]),
                 ...$sauce->notes(),
                 ...self::notesOnRecipe($sauce),
@@ -211,15 +211,15 @@ final class Answers
 
     private static function styles(): Answer
     {
-        $styles = StyleBook::all();
+        $styles = FamilyBook::all();
 
-        return new Answer(['styles' => array_map(StyleReport::of(...), $styles)], Printout::styles($styles));
+        return new Answer(['styles' => array_map(FamilyReport::of(...), $styles)], Printout::styles($styles));
     }
 
     private static function weigh(Call $call): Sauce
     {
         $kitchen = Kitchen::shipped();
-        $recipe = $kitchen->read($call->contents())->lettingGo($call->letGo())->in($call->measures());
+        $recipe = $kitchen->read($call->contents())->ignoring($call->ignoredAxes())->in($call->measures());
         $ph = $call->measured('--ph', 1.0, 11.0);
         $sauce = $kitchen->weigh(
             $recipe->inStyle($call->style() ?? $recipe->style),
@@ -242,7 +242,7 @@ final class Answers
     /** @return list<string> */
     private static function notesOnStyle(Recipe $recipe): array
     {
-        return $recipe->style !== null && !StyleBook::has($recipe->style)
+        return $recipe->style !== null && !FamilyBook::has($recipe->style)
             ? [
                 "There is no style \"{$recipe->style}\", so nothing is compared with one; ./vinculum styles lists those there are.",
             ]

@@ -6,14 +6,14 @@ namespace App\Console;
 
 use Vinculum\Balance\Formula;
 use Vinculum\Correction\Complaint;
-use Vinculum\Exchange\LetGo;
+use Vinculum\Exchange\IgnoredAxes;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameSearch;
 use Vinculum\Quantity\Measures;
 use Vinculum\Scaling\ScaleFault;
 use Vinculum\Scaling\TargetSize;
-use Vinculum\Style\StyleBook;
 use Vinculum\Substitution\DietaryNeeds;
 use Vinculum\Substitution\SwapReason;
 
@@ -178,10 +178,10 @@ final readonly class Call
      *
      * @throws WrongCall
      */
-    public function letGo(): array
+    public function ignoredAxes(): array
     {
         $value = $this->values['--let-go'] ?? null;
-        $axes = $value === null ? [] : LetGo::axes($value);
+        $axes = $value === null ? [] : IgnoredAxes::axes($value);
 
         return $value !== null && $axes === []
             ? throw WrongCall::badValue('--let-go', $value, 'name axes such as "salt, heat"')
@@ -192,7 +192,7 @@ final readonly class Call
     public function style(): ?string
     {
         $value = $this->values['--style'] ?? null;
-        if ($value !== null && !StyleBook::has($value)) {
+        if ($value !== null && !FamilyBook::has($value)) {
             throw WrongCall::badValue('--style', $value, './vinculum styles lists the ones there are');
         }
 

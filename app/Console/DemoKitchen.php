@@ -61,7 +61,7 @@ final readonly class DemoKitchen
             JSON_THROW_ON_ERROR,
         );
         foreach ($history as $event) {
-            self::daysAgo($event['days_ago'], fn() => $this->happen($event));
+            self::daysAgo($event['days_ago'], fn() => $this->recordEvent($event));
         }
 
         Setting::write('demo', 'yes');
@@ -70,7 +70,7 @@ final readonly class DemoKitchen
     }
 
     /** @param Event $event */
-    private function happen(array $event): void
+    private function recordEvent(array $event): void
     {
         if (isset($event['product'])) {
             Product::query()->create([...$event['product'], 'stands_in' => false, 'label' => []]);
@@ -126,7 +126,7 @@ final readonly class DemoKitchen
     /** @param Cook $cook */
     private function cook(Sauce $sauce, array $cook): void
     {
-        $batch = $this->cookSessions->light($sauce->id, new RequestedSize(factor: $cook['factor']));
+        $batch = $this->cookSessions->startFromSheet($sauce->id, new RequestedSize(factor: $cook['factor']));
         $at = (float) Carbon::now()->getTimestamp();
         foreach ($cook['events'] as $event) {
             $at += 60.0 * $event['after'];
@@ -134,7 +134,7 @@ final readonly class DemoKitchen
             if (isset($figures['line'])) {
                 --$figures['line'];
             }
-            $this->cookSessions->happen($batch, $event['kind'], $figures, [], $event['words'] ?? null, $at, null);
+            $this->cookSessions->recordEvent($batch, $event['kind'], $figures, [], $event['words'] ?? null, $at, null);
         }
         $batch->load(['doses', 'tastings']);
         foreach ($cook['jars'] as $jars) {

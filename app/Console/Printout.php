@@ -12,6 +12,7 @@ use Vinculum\Chemistry\Volume;
 use Vinculum\CookSession\CookSheet;
 use Vinculum\Correction\Addition;
 use Vinculum\Correction\Advice;
+use Vinculum\Family\Family;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Keeping\Keep;
@@ -24,7 +25,6 @@ use Vinculum\Scaling\Scale;
 use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Verdict;
-use Vinculum\Style\StyleFamily;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\Swap;
 use Vinculum\Substitution\SwapAddition;
@@ -117,7 +117,7 @@ final class Printout
             $text .= "   {$correction->why}\n" . ($correction->does === null ? '' : "   {$correction->does->text}\n");
         }
         if (($advice->besides->corrections ?? []) !== []) {
-            $text .= "\nAnd while you are at it, for the style: "
+            $text .= "\nAnd while you are at it, for the family: "
                 . implode(' + ', array_map(
                     static fn(Addition $one): string => "{$one->measure->words()} {$one->ingredient->name}",
                     $advice->besides->corrections[0]->additions ?? [],
@@ -262,7 +262,7 @@ final class Printout
         return $text === '' ? "Nothing of that name. Try a shorter word.\n" : $text;
     }
 
-    /** @param list<StyleFamily> $styles */
+    /** @param list<Family> $styles */
     public static function styles(array $styles): string
     {
         $text = '';

@@ -43,7 +43,7 @@ final readonly class CookSessionController
     {
         Sauce::query()->findOrFail($sauce);
         try {
-            return $this->answer($this->cookSessions->light($sauce, $request->wish()), 201);
+            return $this->answer($this->cookSessions->startFromSheet($sauce, $request->wish()), 201);
         } catch (ScaleFault $fault) {
             throw Faults::in('to', $fault);
         }
@@ -56,12 +56,12 @@ final readonly class CookSessionController
     }
 
     #[Answers([CookReport::class, 'CookedBatch'], 201)]
-    public function happen(int $batch, CookEventRequest $request): JsonResponse
+    public function recordEvent(int $batch, CookEventRequest $request): JsonResponse
     {
         $found = self::find($batch);
         $figures = $request->figures();
         self::check($this->cookSessions->plan($found), $found, $request->kind(), $figures, $request->grams());
-        $this->cookSessions->happen(
+        $this->cookSessions->recordEvent(
             $found,
             $request->kind(),
             $figures,

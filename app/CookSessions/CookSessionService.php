@@ -39,7 +39,7 @@ final class CookSessionService
     ) {}
 
     /** @throws ScaleFault when it cannot be made in that size */
-    public function light(int $sauce, RequestedSize $wish): Batch
+    public function startFromSheet(int $sauce, RequestedSize $wish): Batch
     {
         return $this->database->transaction(function () use ($sauce, $wish): Batch {
             $version = $this->sauceService->keep($sauce);
@@ -115,9 +115,9 @@ final class CookSessionService
     }
 
     /** What really went in, where the batch is cooked from a sheet. */
-    public function asItGoes(Batch $batch): ?Formula
+    public function actualFormula(Batch $batch): ?Formula
     {
-        return $this->planIfAny($batch)?->asItGoes($this->record($batch));
+        return $this->planIfAny($batch)?->actualFormula($this->record($batch));
     }
 
     /**
@@ -139,7 +139,7 @@ final class CookSessionService
      * @param array<string, float> $figures
      * @param array<int, float>    $grams
      */
-    public function happen(
+    public function recordEvent(
         Batch $batch,
         string $kind,
         array $figures,

@@ -11,9 +11,9 @@ use App\Recipes\SauceService;
 use Carbon\CarbonImmutable;
 use Vinculum\Exchange\Csv;
 use Vinculum\Exchange\RecipeReader;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
-use Vinculum\Style\StyleBook;
 
 /** The log: each batch with its recipe; one that was kept elsewhere joins the sauce of its name. */
 final readonly class BatchTable implements Table
@@ -72,7 +72,7 @@ final readonly class BatchTable implements Table
             $items[] = [
                 'title' => TableRows::name($row, 'title', $line),
                 'kind' => 'batch of ' . self::made($row, $line)->toDateString(),
-                'there' => isset($there[self::tells($row, $line)]),
+                'there' => isset($there[self::identityKey($row, $line)]),
             ];
         }
 
@@ -88,7 +88,7 @@ final readonly class BatchTable implements Table
             TableRows::name($row, 'title', $line);
         }
         foreach ($rows as $line => $row) {
-            if (isset($there[self::tells($row, $line)])) {
+            if (isset($there[self::identityKey($row, $line)])) {
                 continue;
             }
             $sauce = Sauce::query()->where('recipe->title', $row['title'])->value('id');
@@ -140,7 +140,7 @@ final readonly class BatchTable implements Table
 
         return new Recipe(
             $row['title'],
-            StyleBook::has($style) ? $style : null,
+            FamilyBook::has($style) ? $style : null,
             $lines,
             $texts('method'),
             Measures::tryFrom($row['measures'] ?? '') ?? $measures,
@@ -162,7 +162,7 @@ final readonly class BatchTable implements Table
     }
 
     /** @param array<string, string> $row */
-    private static function tells(array $row, int $line): string
+    private static function identityKey(array $row, int $line): string
     {
         return $row['title'] . "\n" . self::made($row, $line)->getTimestamp();
     }

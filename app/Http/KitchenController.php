@@ -10,19 +10,19 @@ use Illuminate\Http\JsonResponse;
 use Vinculum\Cooking\Heat;
 use Vinculum\Correction\Complaint;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Suitability;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Units;
+use Vinculum\Report\FamilyReport;
 use Vinculum\Report\Named;
-use Vinculum\Report\StyleReport;
 use Vinculum\Scaling\TargetSize;
-use Vinculum\Style\StyleBook;
 
 /**
  * What a page needs to know once: the styles and the systems of measures.
  *
  * @phpstan-type Kitchen array{
- *     styles: list<StyleReport>,
+ *     styles: list<FamilyReport>,
  *     complaints: list<array{key: string, says: string, is_taste: bool}>,
  *     allergens: list<string>,
  *     diets: list<string>,
@@ -44,7 +44,7 @@ final readonly class KitchenController
     public function __invoke(): JsonResponse
     {
         return new JsonResponse([
-            'styles' => array_map(StyleReport::of(...), StyleBook::all()),
+            'styles' => array_map(FamilyReport::of(...), FamilyBook::all()),
             'complaints' => array_map(
                 static fn(string $key): array => [
                     'key' => $key,

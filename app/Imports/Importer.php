@@ -11,11 +11,11 @@ use App\Recipes\Sauce;
 use App\Recipes\SauceService;
 use Illuminate\Database\Connection;
 use Vinculum\Exchange\RecipeFault;
+use Vinculum\Family\FamilyBook;
+use Vinculum\Family\FamilyGuess;
 use Vinculum\Ingredient\LabelFault;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
-use Vinculum\Style\FamilyGuess;
-use Vinculum\Style\StyleBook;
 
 /**
  * Takes in recipes, tables and whole kitchens, whatever they come in; each as one move that can be undone.
@@ -138,7 +138,7 @@ final readonly class Importer
             ? FamilyGuess::sure($weighed->balance(), $weighed->recipe->title)
             : null;
 
-        return $this->sauceService->shelve($family === null ? $weighed : $weighed->asOne(StyleBook::get($family)));
+        return $this->sauceService->shelve($family === null ? $weighed : $weighed->asOne(FamilyBook::get($family)));
     }
 
     /**
@@ -316,7 +316,7 @@ final readonly class Importer
     private static function edit(Recipe $recipe, Measures $measures): Recipe
     {
         $clipped = static fn(?string $text, int $most): ?string => $text === null ? null : mb_substr($text, 0, $most);
-        $style = $recipe->style !== null && StyleBook::has($recipe->style) ? $recipe->style : null;
+        $style = $recipe->style !== null && FamilyBook::has($recipe->style) ? $recipe->style : null;
 
         return (new Recipe(
             $clipped($recipe->title, 200) ?? '',
@@ -326,6 +326,6 @@ final readonly class Importer
             $measures,
             $clipped($recipe->yield, 200),
             pan: $clipped($recipe->pan, 100),
-        ))->besides($recipe);
+        ))->withExtras($recipe);
     }
 }

@@ -88,14 +88,14 @@ final readonly class KitchenContents
                 'sauces' => ($fields['deleted_at'] ?? null) === null
                     ? $titles[$id] = self::title($fields)
                     : $archived[$id] = self::title($fields),
-                'products' => $products[$id] = KitchenMatch::tells($table, $fields),
-                'plans' => $plans[$id] = KitchenMatch::tells($table, $fields),
-                'guesses' => $guesses[] = KitchenMatch::tells($table, $fields),
+                'products' => $products[$id] = KitchenMatch::identityKey($table, $fields),
+                'plans' => $plans[$id] = KitchenMatch::identityKey($table, $fields),
+                'guesses' => $guesses[] = KitchenMatch::identityKey($table, $fields),
                 'batches' => $batchesOf[$id] = self::number($fields['sauce_id'] ?? null),
                 default => null,
             };
             if ($table === 'sauces' && is_object($fields['recipe'] ?? null)) {
-                $sauces[$id] = KitchenMatch::sauceTells((array) $fields['recipe']);
+                $sauces[$id] = KitchenMatch::sauceIdentity((array) $fields['recipe']);
             }
             if (++$seen % self::TELLS_EVERY === 0) {
                 $progress($file->bytesRead());
@@ -124,9 +124,9 @@ final readonly class KitchenContents
     }
 
     /** What tells a sauce apart: its name and lines. */
-    public function sauceTells(int $id): string
+    public function sauceIdentity(int $id): string
     {
-        return $this->sauces[$id] ?? KitchenMatch::sauceTells([
+        return $this->sauces[$id] ?? KitchenMatch::sauceIdentity([
             'title' => $this->titles[$id] ?? $this->archived[$id] ?? '',
             'lines' => $this->older->of($id),
         ]);

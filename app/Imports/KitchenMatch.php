@@ -47,7 +47,7 @@ final readonly class KitchenMatch
             // what was put away is there too, where it was put away in the file as well
             $standing = $titles === [] ? [] : self::sauces($database, $withArchived);
             foreach (array_keys($titles) as $id) {
-                $there = $standing[$contents->sauceTells($id)] ?? null;
+                $there = $standing[$contents->sauceIdentity($id)] ?? null;
                 if ($there !== null) {
                     $sauces[$id] = $there;
                 }
@@ -56,7 +56,7 @@ final readonly class KitchenMatch
         [$products, $plans] = [self::rows($database, 'products'), self::rows($database, 'plans')];
         $guesses = [];
         foreach ($database->table('guesses')->get() as $row) {
-            $tells = self::tells('guesses', (array) $row);
+            $tells = self::identityKey('guesses', (array) $row);
             $guesses[$tells] = ($guesses[$tells] ?? 0) + 1;
         }
 
@@ -69,7 +69,7 @@ final readonly class KitchenMatch
     }
 
     /** @param array<mixed> $row of the file, or of the database */
-    public static function tells(string $table, array $row): string
+    public static function identityKey(string $table, array $row): string
     {
         return md5(
             (string) json_encode(
@@ -83,7 +83,7 @@ final readonly class KitchenMatch
     }
 
     /** @param array<mixed> $recipe of which the name and the lines tell it apart */
-    public static function sauceTells(array $recipe): string
+    public static function sauceIdentity(array $recipe): string
     {
         return md5(
             (string) json_encode([$recipe['title'] ?? '', $recipe['lines'] ?? []], JSON_PARTIAL_OUTPUT_ON_ERROR),
@@ -143,7 +143,7 @@ final readonly class KitchenMatch
         foreach (($withArchived ? $sauces : $sauces->whereNull('deleted_at'))->cursor() as $sauce) {
             $fields = (array) $sauce;
             $recipe = json_decode(is_string($fields['recipe'] ?? null) ? $fields['recipe'] : '', true);
-            $standing[self::sauceTells((array) $recipe)] = is_int($fields['id'] ?? null) ? $fields['id'] : 0;
+            $standing[self::sauceIdentity((array) $recipe)] = is_int($fields['id'] ?? null) ? $fields['id'] : 0;
         }
 
         return $standing;
@@ -156,7 +156,7 @@ final readonly class KitchenMatch
         foreach ($database->table($table)->get() as $row) {
             $fields = (array) $row;
             if (($fields['deleted_at'] ?? null) === null) {
-                $found[self::tells($table, $fields)] = is_int($fields['id'] ?? null) ? $fields['id'] : 0;
+                $found[self::identityKey($table, $fields)] = is_int($fields['id'] ?? null) ? $fields['id'] : 0;
             }
         }
 

@@ -187,7 +187,7 @@ final class KitchenRows
         $sauce = self::number($row['sauce_id'] ?? null);
         $batch = self::number($row['batch_id'] ?? null);
         if ($table === 'guesses') {
-            $tells = KitchenMatch::tells($table, $row);
+            $tells = KitchenMatch::identityKey($table, $row);
             $isThere = ($this->guesses[$tells] ?? 0) > 0;
             $this->guesses[$tells] = ($this->guesses[$tells] ?? 0) - 1;
 

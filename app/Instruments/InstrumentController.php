@@ -109,7 +109,7 @@ final readonly class InstrumentController
     }
 
     #[Answers('InstrumentReading')]
-    public function standIn(StandInRequest $request): JsonResponse
+    public function standIn(SimulatedRequest $request): JsonResponse
     {
         return self::reading(function () use ($request): array {
             $this->instruments->standIn($request->deed());

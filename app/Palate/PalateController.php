@@ -7,9 +7,9 @@ namespace App\Palate;
 use App\Http\Description\Answers;
 use Illuminate\Http\JsonResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Vinculum\Family\Family;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Report\PalateReport;
-use Vinculum\Style\StyleBook;
-use Vinculum\Style\StyleFamily;
 
 /**
  * What the kitchen has learned of the cook's taste: seen, reset, switched off.
@@ -24,7 +24,7 @@ final readonly class PalateController
     public function show(): JsonResponse
     {
         $families = array_map(
-            fn(StyleFamily $style): PalateReport => PalateReport::of($style, $this->palateService->palate($style)),
+            fn(Family $style): PalateReport => PalateReport::of($style, $this->palateService->palate($style)),
             $this->palateService->families(),
         );
 
@@ -43,7 +43,7 @@ final readonly class PalateController
     public function reset(string $style): JsonResponse
     {
         $this->palateService->reset(
-            StyleBook::has($style) ? StyleBook::get($style) : throw new NotFoundHttpException(),
+            FamilyBook::has($style) ? FamilyBook::get($style) : throw new NotFoundHttpException(),
         );
 
         return $this->show();

@@ -6,14 +6,14 @@ namespace App\Palate;
 
 use App\Batches\Tasting as TastingRecord;
 use App\Database\Setting;
+use Vinculum\Family\Family;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Kitchen\Liking;
 use Vinculum\Palate\Palate;
 use Vinculum\Palate\Staircase;
 use Vinculum\Palate\Tasting;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Style\StyleBook;
-use Vinculum\Style\StyleFamily;
 
 /**
  * What the kitchen's tastings have taught about the cook: one palate a family, that can be seen, reset and switched
@@ -44,7 +44,7 @@ final class PalateService implements Liking
     }
 
     /** Forgets what was learned of a family: tastings up to now are kept, but count no longer. */
-    public function reset(StyleFamily $style): void
+    public function reset(Family $style): void
     {
         $newest = TastingRecord::query()->where('style', $style->key)->max('id');
         Setting::write("palate.reset.{$style->key}", is_numeric($newest) ? (string) $newest : null);
@@ -52,14 +52,14 @@ final class PalateService implements Liking
     }
 
     /** The family's target moved to where this cook likes it; null while switched off or nothing is learned. */
-    public function target(StyleFamily $style): ?Target
+    public function target(Family $style): ?Target
     {
         $palate = $this->isOn() ? $this->palate($style) : null;
 
         return $palate === null || $palate->tastings === 0 ? null : $palate->target($style->target);
     }
 
-    public function palate(StyleFamily $style): Palate
+    public function palate(Family $style): Palate
     {
         return $this->palates[$style->key] ??= Palate::learned($style->target, $this->tastings($style));
     }
@@ -70,18 +70,18 @@ final class PalateService implements Liking
         $this->palates = [];
     }
 
-    /** @return list<StyleFamily> the families that anything was tasted of */
+    /** @return list<Family> the families that anything was tasted of */
     public function families(): array
     {
         $keys = TastingRecord::query()->whereNotNull('style')->distinct()->pluck('style')->all();
 
         return array_values(
-            array_filter(StyleBook::all(), static fn(StyleFamily $style): bool => in_array($style->key, $keys, true)),
+            array_filter(FamilyBook::all(), static fn(Family $style): bool => in_array($style->key, $keys, true)),
         );
     }
 
     /** @return list<Tasting> */
-    private function tastings(StyleFamily $style): array
+    private function tastings(Family $style): array
     {
         $since = Setting::read("palate.reset.{$style->key}");
         $records = TastingRecord::query()->where('style', $style->key)->where('id', '>', (int) $since);

@@ -10,8 +10,8 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\TargetRange;
 use Vinculum\Sensory\TargetShift;
+use Vinculum\Sensory\TargetWindow;
 
 /** A formula with what a correction may do. */
 final class AdviceRequest extends FormulaRequest
@@ -89,7 +89,7 @@ final class AdviceRequest extends FormulaRequest
         foreach (Axis::cases() as $axis) {
             $edges = $this->input("target.{$axis->value}");
             if (is_array($edges) && is_numeric($edges[0] ?? null) && is_numeric($edges[1] ?? null)) {
-                $windows[$axis->value] = TargetRange::between((float) $edges[0], (float) $edges[1]);
+                $windows[$axis->value] = TargetWindow::between((float) $edges[0], (float) $edges[1]);
             }
         }
 

@@ -22,7 +22,7 @@ final class DesignRequest extends FormulaRequest
     {
         return [
             ...parent::messages(),
-            'style.required' => 'Choose a style: it says where the sauce should stand.',
+            'style.required' => 'Choose a family: it says where the sauce should stand.',
             'may_grow' => 'Say whether the batch may grow.',
             'batch_grams' => 'Say how much it should make, in grams above zero.',
         ];

@@ -9,10 +9,10 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use Vinculum\Exchange\RecipeReader;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Sensory\Axis;
-use Vinculum\Style\StyleBook;
 
 /** A formula as a person writes it. The lines themselves are never refused for what they say. */
 class FormulaRequest extends FormRequest
@@ -115,7 +115,7 @@ class FormulaRequest extends FormRequest
             $sauce,
             servings: is_numeric($written['servings'] ?? null) ? (int) $written['servings'] : null,
             setAside: self::setAside($written['set_aside'] ?? null),
-            letGo: array_values(
+            ignoredAxes: array_values(
                 array_filter(
                     is_array($written['let_go'] ?? null) ? $written['let_go'] : [],
                     static fn(mixed $axis): bool => is_string($axis) && Axis::tryFrom($axis) !== null,
@@ -143,7 +143,7 @@ class FormulaRequest extends FormRequest
 
     private static function style(): OneOf
     {
-        return new OneOf(StyleBook::keys(), 'There is no such style: choose one from the list.');
+        return new OneOf(FamilyBook::keys(), 'There is no such family: choose one from the list.');
     }
 
     /** Complains of each line that is no text, or no ingredient's. */

@@ -64,7 +64,7 @@ final class SauceParts
     }
 
     /** Stores which sauces a sauce is made with. */
-    public function note(Sauce $sauce, Balance $balance): void
+    public function replaceParts(Sauce $sauce, Balance $balance): void
     {
         $parts = [];
         foreach ($balance->formula->lines as $line) {

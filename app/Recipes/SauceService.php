@@ -56,7 +56,7 @@ final readonly class SauceService
     {
         return $this->database->transaction(function () use ($id, $revision, $edit, $keepsPage): Sauce {
             $sauce = Sauce::query()->findOrFail($id);
-            $edit = $keepsPage ? $edit->besides($sauce->recipe) : $edit;
+            $edit = $keepsPage ? $edit->withExtras($sauce->recipe) : $edit;
             if ($sauce->revision !== $revision && $sauce->recipe == $edit->of($id)) {
                 // the answer to the first time was lost on its way
                 return $sauce;
@@ -86,8 +86,8 @@ final readonly class SauceService
     {
         $this->homeKitchen->changed();
         $sauce->fill(['recipe' => $weighed->recipe, 'standing' => StandingReport::of($weighed)])->save();
-        $this->parts->note($sauce, $weighed->balance());
-        $this->weighAnew($this->parts->thoseMadeWith($sauce->id));
+        $this->parts->replaceParts($sauce, $weighed->balance());
+        $this->reweigh($this->parts->thoseMadeWith($sauce->id));
     }
 
     /**
@@ -95,14 +95,14 @@ final readonly class SauceService
      *
      * @param list<int> $sauces the nearest first
      */
-    private function weighAnew(array $sauces): void
+    private function reweigh(array $sauces): void
     {
         foreach ($sauces as $id) {
             $sauce = Sauce::query()->find($id);
             if ($sauce !== null) {
                 $weighed = $this->homeKitchen->weigh($sauce->recipe);
                 $sauce->fill(['standing' => StandingReport::of($weighed)]);
-                $this->parts->note($sauce, $weighed->balance());
+                $this->parts->replaceParts($sauce, $weighed->balance());
             }
         }
     }

@@ -45,7 +45,7 @@ final readonly class ThicknessController
                 'window' => Reduction::intoTheWindow(
                     $mixture,
                     $sauce->aim->target() ?? throw ValidationException::withMessages([
-                        'style' => 'Choose a style first: it says where the window is.',
+                        'style' => 'Choose a family first: it says where the window is.',
                     ]),
                 ),
                 default => Reduction::toVolume($mixture, $request->value()),

@@ -48,7 +48,7 @@ final class WrittenRecipe implements CastsAttributes
             'pan' => $recipe->pan,
             'servings' => $recipe->servings,
             'set_aside' => $recipe->setAside,
-            'let_go' => $recipe->letGo,
+            'let_go' => $recipe->ignoredAxes,
             'lines' => $recipe->lines,
         ];
     }
@@ -73,7 +73,7 @@ final class WrittenRecipe implements CastsAttributes
             areLinesApart: $model instanceof Batch,
             servings: $written['servings'],
             setAside: $written['set_aside'],
-            letGo: $written['let_go'],
+            ignoredAxes: $written['let_go'],
         );
     }
 

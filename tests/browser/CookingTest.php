@@ -42,7 +42,7 @@ final class CookingTest extends BrowserTestCase
             $now[0]['actual_grams'],
             0.02 * $planned[0]['grams'] + 1.0,
         );
-        self::assertContains('changed to keep the balance', $now[1]['besides']);
+        self::assertContains('changed to keep the balance', $now[1]['notes']);
         self::assertNotEqualsWithDelta($planned[1]['grams'], $now[1]['grams'], 1.0);
 
         while (self::move() === 'measure' && self::text('[data-move]') !== '') {

@@ -22,7 +22,7 @@ final class ArchitectureTest extends TestCase
         'Keeping',
         'Exchange',
         'Cooking',
-        'Style',
+        'Family',
         'Palate',
         'Kitchen',
         'Comparison',

@@ -162,7 +162,7 @@ final class CookTest extends HttpTestCase
                 static fn(array $move): bool => ($move['measure']['line'] ?? 0) === 3,
             ),
         )[0]['measure'];
-        self::assertContains('changed to keep the balance', $sugar['besides']);
+        self::assertContains('changed to keep the balance', $sugar['notes']);
         self::assertGreaterThan(115.0, $sugar['grams']);
     }
 

@@ -107,7 +107,7 @@ final class OlderKitchensTest extends TestCase
         $this->migrate(self::migrations());
         self::assertSame(count($rows['sauces']), Sauce::query()->count());
         $mustard = Sauce::query()->orderBy('id')->firstOrFail();
-        self::assertSame([12, ['umami']], [$mustard->recipe->servings, $mustard->recipe->letGo]);
+        self::assertSame([12, ['umami']], [$mustard->recipe->servings, $mustard->recipe->ignoredAxes]);
         foreach (Batch::query()->get() as $batch) {
             $this->getJson("/api/batches/{$batch->id}")->assertOk();
             $this->getJson("/api/sauces/{$batch->sauce_id}/log")->assertOk();

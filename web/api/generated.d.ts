@@ -1394,7 +1394,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["StandInRequest"];
+                    "application/json": components["schemas"]["SimulatedRequest"];
                 };
             };
             responses: {
@@ -4931,6 +4931,29 @@ export interface components {
             low: number;
             high: number;
         };
+        /** @description A style family with its windows. */
+        Family: {
+            key: string;
+            name: string;
+            /** @description by axis, in its unit */
+            windows: {
+                sweet: number[];
+                sour: number[];
+                salt: number[];
+                umami: number[];
+                heat: number[];
+            };
+            references: number;
+            source: string;
+            base: string;
+            correctors: string[];
+            body: string;
+            schools: string;
+            /** @description ingredient keys that nearly every sauce of it holds and few others do */
+            named_by: string[];
+            /** @description usual ones */
+            aromas: string[];
+        };
         Fault: {
             message: string;
             fields?: {
@@ -4992,7 +5015,7 @@ export interface components {
             keeping_claim: string | null;
         };
         Kitchen: {
-            styles: components["schemas"]["Style"][];
+            styles: components["schemas"]["Family"][];
             complaints: {
                 key: string;
                 says: string;
@@ -5110,7 +5133,7 @@ export interface components {
             measure: string;
             says: string;
             take: string | null;
-            besides: string[];
+            notes: string[];
             actual_grams: number | null;
             tolerance_grams: number;
         };
@@ -5653,29 +5676,6 @@ export interface components {
             /** @description lines that it puts in or works on, from 1; null where its formula is not at hand */
             uses: number[] | null;
         };
-        /** @description A style family with its windows. */
-        Style: {
-            key: string;
-            name: string;
-            /** @description by axis, in its unit */
-            windows: {
-                sweet: number[];
-                sour: number[];
-                salt: number[];
-                umami: number[];
-                heat: number[];
-            };
-            references: number;
-            source: string;
-            base: string;
-            correctors: string[];
-            body: string;
-            schools: string;
-            /** @description ingredient keys that nearly every sauce of it holds and few others do */
-            named_by: string[];
-            /** @description usual ones */
-            aromas: string[];
-        };
         Suggestions: {
             suggestions: {
                 text: string;
@@ -6182,12 +6182,7 @@ export interface components {
         SessionRequest: {
             passphrase: string;
         };
-        SplitRequest: {
-            uses: string[];
-            kilograms?: number | string | null;
-            people?: number | string | null;
-        };
-        StandInRequest: {
+        SimulatedRequest: {
             /** @enum {string} */
             do: "pour" | "clear" | "dip";
             grams?: number | string;
@@ -6195,6 +6190,11 @@ export interface components {
             ph?: number | string;
             percent?: number | string;
             celsius?: number | string;
+        };
+        SplitRequest: {
+            uses: string[];
+            kilograms?: number | string | null;
+            people?: number | string | null;
         };
         SuggestRequest: {
             text: string | null;

@@ -3,7 +3,6 @@ import { decimalSign } from '../ui/locale';
 /** Where the kitchen's answers hold sentences and measures for the eye; a recipe's own text stands under other names. */
 const sentences = new Set([
   'asks',
-  'besides',
   'cautions.text',
   'cooling_rule',
   'measure',

@@ -75,5 +75,5 @@ export type SauceLog = Schemas['SauceLog'];
 export type Split = Schemas['Split'];
 export type SplitRequest = Schemas['SplitRequest'];
 export type Stage = Schemas['Stage'];
-export type StandInRequest = Schemas['StandInRequest'];
-export type Style = Schemas['Style'];
+export type StandInRequest = Schemas['SimulatedRequest'];
+export type Style = Schemas['Family'];

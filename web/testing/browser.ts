@@ -1,18 +1,18 @@
 import { beforeEach, vi } from 'vitest';
 
-/** What of a browser the tests need: a drawer that outlives a page, and an address. */
-const drawer = new Map<string, string>();
+/** What of a browser the tests need: a localStore that outlives a page, and an address. */
+const localStore = new Map<string, string>();
 
 vi.stubGlobal('localStorage', {
-  getItem: (name: string) => drawer.get(name) ?? null,
-  setItem: (name: string, value: string) => drawer.set(name, value),
-  removeItem: (name: string) => drawer.delete(name),
+  getItem: (name: string) => localStore.get(name) ?? null,
+  setItem: (name: string, value: string) => localStore.set(name, value),
+  removeItem: (name: string) => localStore.delete(name),
   clear: () => {
-    drawer.clear();
+    localStore.clear();
   },
-  key: (index: number) => [...drawer.keys()][index] ?? null,
+  key: (index: number) => [...localStore.keys()][index] ?? null,
   get length() {
-    return drawer.size;
+    return localStore.size;
   },
 });
 /** Of one tab. */
@@ -24,7 +24,7 @@ vi.stubGlobal('sessionStorage', {
 vi.stubGlobal('location', { origin: 'http://kitchen.test' });
 
 beforeEach(() => {
-  drawer.clear();
+  localStore.clear();
   session.clear();
   vi.stubGlobal('window', new EventTarget());
   vi.useFakeTimers();

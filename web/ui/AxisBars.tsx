@@ -13,7 +13,7 @@ interface BarsProps {
   styleName: string | null;
   /** The family is only what it looks like: its windows are dashed. */
   isTentative?: boolean;
-  /** The axis whose makers are looked at, and what to do when another is picked; without it the names are plain. */
+  /** The axis whose contributors are looked at, and what to do when another is picked; without it the names are plain. */
   looked?: AxisKey | null;
   onLook?: (axis: AxisKey) => void;
   /** The smallest way in of each axis that is off. */

@@ -36,7 +36,7 @@ export const say = {
   theWhisker: 'The whisker',
   whatItLiesBetweenNine: 'what it lies between, nine times in ten: amounts, fruit and chillies vary',
   theShadedPart: 'The shaded part',
-  whatSaucesOfTheChosen: 'what sauces of the chosen style are usually like: its window',
+  whatSaucesOfTheChosen: 'what sauces of the chosen family are usually like: its window',
   theBracket: 'The bracket',
   howYouLikeItAs: 'how you like it, as far as your tastings tell',
   theBite: 'The bite',
@@ -81,7 +81,7 @@ export const say = {
   likelyBetweenAnd: (axisName: string, value: string, unit: string, low: string, high: string) =>
     `${axisName} ${value} ${unit}, likely between ${low} and ${high}`,
   theStyleRunsFromTo: (verdict: string, window: string, window2: string) =>
-    `${verdict}; the style runs from ${window} to ${window2}`,
+    `${verdict}; the family runs from ${window} to ${window2}`,
   insideYourOwnTarget: 'inside your own target',
   stepsYourOwnTarget: (off: string, off2: number) => `${off} steps ${off2 > 0 ? 'above' : 'below'} your own target`,
   balance: 'Balance',

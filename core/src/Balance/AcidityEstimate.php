@@ -26,7 +26,7 @@ final readonly class AcidityEstimate
     private function __construct(public ?Estimate $reading, public ?string $note) {}
 
     /** @param Mixture $mixture of the formula, finished where it is */
-    public static function of(Formula $formula, Mixture $mixture, Uncertainty $doubt): self
+    public static function of(Formula $formula, Mixture $mixture, DoubtPropagation $doubt): self
     {
         $ph = Acidity::ph($mixture);
         if ($mixture->grams() <= 0.0) {
@@ -43,7 +43,7 @@ final readonly class AcidityEstimate
         return new self(self::reading($formula, $mixture, $ph, $doubt), null);
     }
 
-    private static function reading(Formula $formula, Mixture $mixture, float $ph, Uncertainty $doubt): Estimate
+    private static function reading(Formula $formula, Mixture $mixture, float $ph, DoubtPropagation $doubt): Estimate
     {
         $charge = $doubt->aboutSum(Acidity::chargesAt($mixture, $ph));
         $milk = self::milkUpward($formula, $ph);

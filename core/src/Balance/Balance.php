@@ -49,7 +49,7 @@ final readonly class Balance
     {
         $finished = FinishedBatch::of($formula);
         $mixture = $finished->mixture;
-        $doubt = Uncertainty::about($formula, $mixture, $finished->yield, $formula->doses);
+        $doubt = DoubtPropagation::about($formula, $mixture, $finished->yield, $formula->doses);
         $axes = self::readAxes($doubt);
         $acidity = AcidityEstimate::of($formula, $mixture, $doubt);
 
@@ -79,7 +79,7 @@ final readonly class Balance
     {
         $finished = FinishedBatch::of($formula);
 
-        return self::readAxes(Uncertainty::about($formula, $finished->mixture, $finished->yield, $formula->doses));
+        return self::readAxes(DoubtPropagation::about($formula, $finished->mixture, $finished->yield, $formula->doses));
     }
 
     /** The same lines before cooking; null where nothing is cooked. */
@@ -120,7 +120,7 @@ final readonly class Balance
     public function axesAs(Mixture $mixture, array $added = []): array
     {
         return self::readAxes(
-            Uncertainty::about(
+            DoubtPropagation::about(
                 $this->formula,
                 $mixture,
                 $this->isFinished ? $this->formula->yield : null,
@@ -249,12 +249,12 @@ final readonly class Balance
     }
 
     /** @return array<value-of<Axis>, Estimate> */
-    private static function readAxes(Uncertainty $doubt): array
+    private static function readAxes(DoubtPropagation $doubt): array
     {
         return $doubt->on(static fn(Mixture $trial): array => Taste::ofMixture($trial)->byAxis(), [Axis::Heat->value]);
     }
 
-    private static function waterActivity(Mixture $mixture, Uncertainty $doubt): ?Estimate
+    private static function waterActivity(Mixture $mixture, DoubtPropagation $doubt): ?Estimate
     {
         if (WaterActivity::of($mixture) === null) {
             return null;

@@ -36,7 +36,7 @@ final readonly class BatchFigures
      * @param float         $awake  the share of the pungency that is awake
      * @param Estimate|null $solids as an instrument read them
      */
-    public static function of(Uncertainty $doubt, float $awake, ?Estimate $solids): self
+    public static function of(DoubtPropagation $doubt, float $awake, ?Estimate $solids): self
     {
         $read = $doubt->on(static function (Mixture $trial) use ($awake): array {
             $grams = $trial->grams();

@@ -117,7 +117,7 @@ final readonly class CookPlan
      * The formula as it really goes into the pot: what is in as measured, the rest as planned; the yield as weighed,
      * where it was.
      */
-    public function asItGoes(CookRecord $record): Formula
+    public function actualFormula(CookRecord $record): Formula
     {
         $formula = $this->goesIn($record);
         $weighed = $record->weighings->sauceGrams();

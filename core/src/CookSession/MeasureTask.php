@@ -30,7 +30,7 @@ final readonly class MeasureTask
      *
      * @return list<string>
      */
-    public function besides(?float $grams, string $measure, bool $isChanged): array
+    public function notes(?float $grams, string $measure, bool $isChanged): array
     {
         return array_values(array_filter([
             $this->isToTaste ? 'to taste' : '',

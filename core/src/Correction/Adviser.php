@@ -32,7 +32,7 @@ final readonly class Adviser
         if ($target === null) {
             return Advice::without(
                 $taste,
-                ['Nothing to aim at: choose a style, or say what is wrong ("too salty").'],
+                ['Nothing to aim at: choose a family, or say what is wrong ("too salty").'],
             );
         }
         $remedies = $complaint === null ? null : new Remedies($this->sauce, $complaint, $target);

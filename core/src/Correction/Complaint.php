@@ -9,7 +9,7 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Palate\Tasting;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\TargetWindow;
 use Vinculum\Sensory\Taste;
 
 /** A taster's word ("too salty"), and the target it makes of where the sauce stands. */
@@ -128,13 +128,13 @@ final readonly class Complaint
             if ($moves !== null) {
                 $least = self::leastOn($axis, $said);
                 $short = $least === null ? 0.0 : max(0.0, $axis->steps($least) - $steps - $moves[0]);
-                $windows[$axis->value] = TargetRange::ofSteps(
+                $windows[$axis->value] = TargetWindow::ofSteps(
                     $axis,
                     $steps + $moves[0] + $short,
                     $steps + $moves[1] + $short,
                 );
             } else {
-                $windows[$axis->value] = TargetRange::around($axis, $steps, self::HELD_WITHIN);
+                $windows[$axis->value] = TargetWindow::around($axis, $steps, self::HELD_WITHIN);
             }
         }
 

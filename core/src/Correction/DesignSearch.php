@@ -10,7 +10,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\TargetWindow;
 use Vinculum\Sensory\Taste;
 use Vinculum\Sensory\TasteLoad;
 
@@ -139,7 +139,7 @@ final class DesignSearch
                 $inset = self::MIDDLE * ($high - $low);
                 $narrow = $narrow->with(
                     $axis,
-                    TargetRange::between(
+                    TargetWindow::between(
                         $window->low === 0.0 ? 0.0 : $axis->valueAt($low + $inset),
                         $axis->valueAt($high - $inset),
                     ),

@@ -6,11 +6,11 @@ namespace Vinculum\Correction;
 
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\Facts;
+use Vinculum\Family\Dose;
+use Vinculum\Family\Family;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Recipe\Resolution\ResolvedLine;
-use Vinculum\Style\Dose;
-use Vinculum\Style\StyleFamily;
 
 /** Drafts a sauce into its windows: locked lines stay, free ones take what amount is wanted, one carries the rest. */
 final readonly class Designer
@@ -21,12 +21,12 @@ final readonly class Designer
     /** Roles of what sets the balance. */
     private const SEASONS = ['acid', 'sweetener', 'salt', 'umami', 'heat', 'base', 'water', 'fat'];
 
-    private StyleFamily $family;
+    private Family $family;
 
     /** @throws \InvalidArgumentException where it is of no family */
     public function __construct(private Sauce $sauce)
     {
-        $this->family = $sauce->family ?? throw new \InvalidArgumentException('Choose a style first: it is drafted into its windows.');
+        $this->family = $sauce->family ?? throw new \InvalidArgumentException('Choose a family first: it is drafted into its windows.');
     }
 
     /**

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Vinculum\Correction;
 
+use Vinculum\Family\Family;
+use Vinculum\Family\ReferenceFormula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Style\ReferenceFormula;
-use Vinculum\Style\StyleFamily;
 
 /**
  * A first formula for an empty bench: the reference of the family that stands nearest to all the others, in the size
@@ -17,7 +17,7 @@ use Vinculum\Style\StyleFamily;
  */
 final class TypicalDraft
 {
-    public static function of(StyleFamily $style, float $batchGrams, Catalogue $catalogue, Measures $measures): Design
+    public static function of(Family $style, float $batchGrams, Catalogue $catalogue, Measures $measures): Design
     {
         $typical = self::typical(ReferenceFormula::of($style->key, $catalogue));
         $spoons = Spoons::of($measures);

@@ -7,6 +7,10 @@ namespace Vinculum\Correction;
 use Vinculum\Balance\Balance;
 use Vinculum\Chemistry\Component;
 use Vinculum\Facts\Facts;
+use Vinculum\Family\Dose;
+use Vinculum\Family\FamilyBook;
+use Vinculum\Family\FamilyGuess;
+use Vinculum\Family\Makeup;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Texture;
@@ -16,10 +20,6 @@ use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
-use Vinculum\Style\Dose;
-use Vinculum\Style\FamilyGuess;
-use Vinculum\Style\Makeup;
-use Vinculum\Style\StyleBook;
 
 /**
  * What a cook would reach for when nobody names anything: what is in the recipe, the basics of any kitchen, and what the
@@ -56,7 +56,7 @@ final readonly class UsualAdditions
             $balance,
             Makeup::of($balance),
             $family === null ? [] : Dose::ofIngredients($family),
-            $family === null ? 0 : StyleBook::get($family)->references,
+            $family === null ? 0 : FamilyBook::get($family)->references,
             Facts::of(KitchenBasics::class),
             $catalogue,
         );

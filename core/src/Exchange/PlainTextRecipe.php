@@ -132,14 +132,14 @@ final class PlainTextRecipe
                 ? (int) $found['serves']
                 : PageRecipe::servingsIn(array_column($aside, 'text')),
             setAside: $aside,
-            letGo: self::axes($found['without']),
+            ignoredAxes: self::axes($found['without']),
         );
     }
 
     /** @return list<string> the axes named, as they are keyed */
     private static function axes(?string $named): array
     {
-        return $named === null ? [] : LetGo::axes($named);
+        return $named === null ? [] : IgnoredAxes::axes($named);
     }
 
     private function reader(): PageReader

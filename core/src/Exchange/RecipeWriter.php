@@ -19,7 +19,7 @@ final class RecipeWriter
                 'Yield' => $recipe->yield,
                 'Serves' => $recipe->servings === null ? null : (string) $recipe->servings,
                 'Pan' => $recipe->pan,
-                'Without' => implode(', ', $recipe->letGo),
+                'Without' => implode(', ', $recipe->ignoredAxes),
             ],
             static fn(?string $value): bool => $value !== null && $value !== '',
         );

@@ -12,12 +12,12 @@ use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Exchange\RecipeFault;
 use Vinculum\Exchange\RecipeReader;
+use Vinculum\Family\Family;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Sensory\Aim;
-use Vinculum\Style\StyleBook;
-use Vinculum\Style\StyleFamily;
 
 /**
  * Where a sauce is made: what there is to make it of, how hot the hob is, what the cook likes. The one way from a recipe
@@ -145,7 +145,7 @@ final readonly class Kitchen
             $family?->target,
             $family === null ? null : $this->liking?->target($family),
             $this->liking?->ownSteps() ?? [],
-            $recipe->letGo,
+            $recipe->ignoredAxes,
         );
     }
 
@@ -161,8 +161,8 @@ final readonly class Kitchen
         return $this->stock?->usable($keys) ?? $keys;
     }
 
-    private static function family(Recipe $recipe): ?StyleFamily
+    private static function family(Recipe $recipe): ?Family
     {
-        return $recipe->style !== null && StyleBook::has($recipe->style) ? StyleBook::get($recipe->style) : null;
+        return $recipe->style !== null && FamilyBook::has($recipe->style) ? FamilyBook::get($recipe->style) : null;
     }
 }

@@ -8,11 +8,11 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\Treatment;
 use Vinculum\Cooking\StagedCook;
+use Vinculum\Family\Family;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Sensory\Aim;
-use Vinculum\Style\StyleFamily;
 
 /** A recipe as it was weighed in a kitchen, against what is wanted: what every question about a sauce is asked of. */
 final class Sauce
@@ -26,7 +26,7 @@ final class Sauce
         public readonly Recipe $recipe,
         public readonly Formula $formula,
         public readonly Treatment $treatment,
-        public readonly ?StyleFamily $family,
+        public readonly ?Family $family,
         public readonly Aim $aim,
         public readonly ?StagedCook $cook = null,
     ) {}
@@ -75,7 +75,7 @@ final class Sauce
     }
 
     /** Held against a family that nobody named: what was weighed stays as it is. */
-    public function asOne(StyleFamily $family): self
+    public function asOne(Family $family): self
     {
         $recipe = $this->recipe->inStyle($family->key);
         $sauce = new self(

@@ -8,7 +8,7 @@ use Vinculum\Facts\Facts;
 use Vinculum\Facts\Words;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\TargetWindow;
 use Vinculum\Sensory\Verdict;
 
 /**
@@ -82,7 +82,7 @@ final readonly class Palate
     }
 
     /** @param list<Tasting> $tastings */
-    private static function ideal(Axis $axis, TargetRange $window, array $tastings): PreferredPosition
+    private static function ideal(Axis $axis, TargetWindow $window, array $tastings): PreferredPosition
     {
         $facts = Facts::of(LearningFacts::class);
         [$low, $high] = [$axis->steps($window->low), $axis->steps($window->high)];

@@ -28,7 +28,7 @@ final readonly class Recipe
      * @param list<string> $notes           what was found odd while reading
      * @param int|null     $servings        portions that it makes
      * @param list<array{text: string, why: string, sure?: bool}> $setAside what else stood on its page, and what that is
-     * @param list<string> $letGo           axes that do not count for this sauce
+     * @param list<string> $ignoredAxes        axes that do not count for this sauce
      * @param bool         $areLinesApart   each line names one ingredient: several were taken apart before
      */
     public function __construct(
@@ -45,7 +45,7 @@ final readonly class Recipe
         public bool $areLinesApart = false,
         public ?int $servings = null,
         public array $setAside = [],
-        public array $letGo = [],
+        public array $ignoredAxes = [],
     ) {}
 
     /**
@@ -149,12 +149,12 @@ final readonly class Recipe
     }
 
     /** The same with what another says besides its lines: servings, what was set aside, axes let go of. */
-    public function besides(self $other): self
+    public function withExtras(self $other): self
     {
         return $this->with([
             'servings' => $other->servings,
             'setAside' => $other->setAside,
-            'letGo' => $other->letGo,
+            'ignoredAxes' => $other->ignoredAxes,
         ]);
     }
 
@@ -163,9 +163,9 @@ final readonly class Recipe
      *
      * @param list<string> $axes
      */
-    public function lettingGo(array $axes): self
+    public function ignoring(array $axes): self
     {
-        return $this->with(['letGo' => array_values(array_unique([...$this->letGo, ...$axes]))]);
+        return $this->with(['ignoredAxes' => array_values(array_unique([...$this->ignoredAxes, ...$axes]))]);
     }
 
     /** Whether the method boils water off that no yield accounts for. */

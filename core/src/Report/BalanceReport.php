@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Vinculum\Report;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Balance\DoubtAdvice;
 use Vinculum\Balance\Estimate;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Balance\Shares;
-use Vinculum\Balance\UncertaintyAdvice;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\KeepingClaim;
 use Vinculum\Cooking\MethodReader;
+use Vinculum\Family\FamilyGuess;
 use Vinculum\Keeping\Cautions;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Measures;
@@ -19,7 +20,6 @@ use Vinculum\Recipe\Recipe;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
-use Vinculum\Style\FamilyGuess;
 
 /** Where a sauce stands, with everything that follows from it. */
 final readonly class BalanceReport extends Report
@@ -140,7 +140,7 @@ final readonly class BalanceReport extends Report
             Axis::each(static fn(Axis $axis): string => $shares->says($axis, $balance->formula)),
             PartsReport::of($balance->formula),
             array_map(static fn(Estimate $estimate): array => self::byLine($estimate->mainShares()), $balance->axes),
-            UncertaintyAdvice::for($balance)?->words($balance->formula),
+            DoubtAdvice::for($balance)?->words($balance->formula),
             array_map(BandReport::of(...), $balance->figures->byName()),
             $aim->onTheWhole($balance->taste),
             array_map(StageReport::of(...), $sauce->cook->stages ?? []),
@@ -154,7 +154,7 @@ final readonly class BalanceReport extends Report
             ),
             $sauce->family === null ? FamilyGuess::presumed($balance, $families) : null,
             FamilyGuess::offered($families),
-            $recipe->letGo,
+            $recipe->ignoredAxes,
             array_map(
                 static fn(Axis $axis): string => $axis->value,
                 $aim->family?->missingFrom($balance->taste) ?? [],

@@ -20,7 +20,7 @@ use Vinculum\Quantity\Spoons;
  *     measure: string,
  *     says: string,
  *     take: string|null,
- *     besides: list<string>,
+ *     notes: list<string>,
  *     actual_grams: float|null,
  *     tolerance_grams: float,
  * }
@@ -77,7 +77,7 @@ final readonly class MoveReport extends Report
             'measure' => $measure,
             'says' => $task->says($measure),
             'take' => $take,
-            'besides' => $task->besides($grams, $measure, $isChanged),
+            'notes' => $task->notes($grams, $measure, $isChanged),
             'actual_grams' => $record->weighings->actual[$task->line] ?? null,
             'tolerance_grams' => MeasureTask::tolerance($grams),
         ];

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
+use Vinculum\Family\Family;
 use Vinculum\Palate\Palate;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Verdict;
-use Vinculum\Style\StyleFamily;
 
 /** What is learned of a cook's taste for a family, in steps. */
 final readonly class PalateReport extends Report
@@ -31,7 +31,7 @@ final readonly class PalateReport extends Report
         public Named $axes,
     ) {}
 
-    public static function of(StyleFamily $style, Palate $palate): self
+    public static function of(Family $style, Palate $palate): self
     {
         $axes = [];
         foreach ($palate->ideals as $key => $preferred) {

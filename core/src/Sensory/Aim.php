@@ -100,7 +100,7 @@ final readonly class Aim
     }
 
     /**
-     * "balanced for its style", "balanced as you like it, 1.3 steps off its style", "2.3 steps off"; nothing where
+     * "balanced for its family", "balanced as you like it, 1.3 steps off its family", "2.3 steps off"; nothing where
      * there is nothing to be held against. Balanced is where no axis is called off, so the bars and this agree.
      */
     public function onTheWhole(Taste $taste): string
@@ -112,17 +112,17 @@ final readonly class Aim
             return match (true) {
                 $target === null => '',
                 !$this->isBalanced($target, $taste) => Verdict::away($target->distance($taste)) . ' off',
-                default => $family === null ? 'balanced as you like it' : 'balanced for its style',
+                default => $family === null ? 'balanced as you like it' : 'balanced for its family',
             };
         }
         [$isForFamily, $isForCook] = [$this->isBalanced($family, $taste), $this->isBalanced($own, $taste)];
         [$fromFamily, $fromOwn] = [$family->distance($taste), $own->distance($taste)];
 
         return match (true) {
-            $isForCook && $isForFamily => 'balanced, for its style and as you like it',
-            $isForCook => 'balanced as you like it, ' . Verdict::away($fromFamily) . ' off its style',
-            $isForFamily => Verdict::away($fromOwn) . ' off what you like, balanced for its style',
-            default => Verdict::away($fromOwn) . ' off what you like, ' . Verdict::away($fromFamily) . ' off its style',
+            $isForCook && $isForFamily => 'balanced, for its family and as you like it',
+            $isForCook => 'balanced as you like it, ' . Verdict::away($fromFamily) . ' off its family',
+            $isForFamily => Verdict::away($fromOwn) . ' off what you like, balanced for its family',
+            default => Verdict::away($fromOwn) . ' off what you like, ' . Verdict::away($fromFamily) . ' off its family',
         };
     }
 

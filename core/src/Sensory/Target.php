@@ -7,10 +7,10 @@ namespace Vinculum\Sensory;
 /** Where a sauce is meant to stand: a window on each axis that matters. An axis let go of has none. */
 final readonly class Target
 {
-    /** @param array<string, TargetRange> $windows by axis */
+    /** @param array<string, TargetWindow> $windows by axis */
     private function __construct(private array $windows) {}
 
-    /** @param array<string, TargetRange> $windows by axis key */
+    /** @param array<string, TargetWindow> $windows by axis key */
     public static function of(array $windows): self
     {
         foreach (array_keys($windows) as $axis) {
@@ -25,7 +25,7 @@ final readonly class Target
     {
         return new self(
             Axis::each(
-                static fn(Axis $axis): TargetRange => TargetRange::around($axis, $liked->stepsOn($axis), $steps),
+                static fn(Axis $axis): TargetWindow => TargetWindow::around($axis, $liked->stepsOn($axis), $steps),
             ),
         );
     }
@@ -35,7 +35,7 @@ final readonly class Target
     {
         return new self(
             Axis::each(
-                static fn(Axis $axis): TargetRange => TargetRange::around(
+                static fn(Axis $axis): TargetWindow => TargetWindow::around(
                     $axis,
                     ($one->stepsOn($axis) + $other->stepsOn($axis)) / 2.0,
                     $steps,
@@ -54,7 +54,7 @@ final readonly class Target
 
         return $this->with(
             $axis,
-            TargetRange::ofSteps($axis, $axis->steps($window->low) + $steps, $axis->steps($window->high) + $steps),
+            TargetWindow::ofSteps($axis, $axis->steps($window->low) + $steps, $axis->steps($window->high) + $steps),
         );
     }
 
@@ -79,12 +79,12 @@ final readonly class Target
         return new self(array_diff_key($this->windows, [$axis->value => true]));
     }
 
-    public function window(Axis $axis): ?TargetRange
+    public function window(Axis $axis): ?TargetWindow
     {
         return $this->windows[$axis->value] ?? null;
     }
 
-    public function with(Axis $axis, TargetRange $window): self
+    public function with(Axis $axis, TargetWindow $window): self
     {
         return new self([...$this->windows, $axis->value => $window]);
     }

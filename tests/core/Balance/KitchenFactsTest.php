@@ -6,9 +6,9 @@ namespace Tests\core\Balance;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
+use Vinculum\Balance\DoubtAdvice;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\MeasuredYield;
-use Vinculum\Balance\UncertaintyAdvice;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Ingredient\Catalogue;
@@ -130,19 +130,19 @@ final class KitchenFactsTest extends TestCase
 
     public function test_names_the_line_to_weigh_or_whose_label_to_read(): void
     {
-        $vague = UncertaintyAdvice::for(self::balance(['500 g tomatoes', 'a glug of soy sauce']));
-        $pods = UncertaintyAdvice::for(self::balance(['500 g water', '20 g red chilli']));
+        $vague = DoubtAdvice::for(self::balance(['500 g tomatoes', 'a glug of soy sauce']));
+        $pods = DoubtAdvice::for(self::balance(['500 g water', '20 g red chilli']));
 
         self::assertSame([1, true, true], [$vague?->line, $vague?->byWeighing, $vague?->halves]);
         self::assertSame([Axis::Heat, 1, false], [$pods?->axis, $pods?->line, $pods?->byWeighing]);
-        self::assertNull(UncertaintyAdvice::for(self::balance(['500 g water', '10 g salt', '50 g sugar'])));
-        self::assertNull(UncertaintyAdvice::for(self::balance([])));
+        self::assertNull(DoubtAdvice::for(self::balance(['500 g water', '10 g salt', '50 g sugar'])));
+        self::assertNull(DoubtAdvice::for(self::balance([])));
     }
 
     public function test_weighing_the_named_line_halves_the_band(): void
     {
         $before = self::balance(['500 g tomatoes', 'a glug of soy sauce']);
-        $advice = UncertaintyAdvice::for($before);
+        $advice = DoubtAdvice::for($before);
         self::assertNotNull($advice);
         $after = self::balance(['500 g tomatoes', '17.4 g soy sauce']);
         $width = static fn(Balance $balance): float

@@ -78,7 +78,7 @@ final class CookPlanTest extends TestCase
         $chosen = CookRecord::of([...$too_much, CookEvent::of('rebalanced', 2, 2.0, [], [2 => 140.0], 'solved')]);
         self::assertSame([], $plan->rebalancing($chosen));
         self::assertSame(140.0, $plan->target(2, $chosen));
-        self::assertSame(140.0, $plan->asItGoes($chosen)->lines[2]->grams?->value);
+        self::assertSame(140.0, $plan->actualFormula($chosen)->lines[2]->grams?->value);
     }
 
     public function test_what_was_measured_is_what_the_batch_is_made_of(): void
@@ -89,7 +89,7 @@ final class CookPlanTest extends TestCase
             self::event(2, 'pan-empty', ['grams' => 800.0]),
             self::event(3, 'pan-reads', ['grams' => 1700.0]),
         ]);
-        $formula = $plan->asItGoes($record);
+        $formula = $plan->actualFormula($record);
 
         self::assertSame(130.0, $formula->lines[2]->grams?->value);
         self::assertEqualsWithDelta(1.3, $formula->lines[2]->grams->deviation, 1e-9, 'weighed to a hundredth');
@@ -193,10 +193,10 @@ final class CookPlanTest extends TestCase
             self::event(2, 'measured', ['line' => 1.0, 'grams' => 200.0]),
         ]);
 
-        self::assertEqualsWithDelta(1200.0, FinishedBatch::of($plan->asItGoes($twice))->mixture->grams(), 1e-6);
+        self::assertEqualsWithDelta(1200.0, FinishedBatch::of($plan->actualFormula($twice))->mixture->grams(), 1e-6);
         self::assertEqualsWithDelta(
             2.0 * $formula->mixed()->get(Component::Fructose),
-            FinishedBatch::of($plan->asItGoes($twice))->mixture->get(Component::Fructose),
+            FinishedBatch::of($plan->actualFormula($twice))->mixture->get(Component::Fructose),
             1e-6,
         );
     }
@@ -228,7 +228,7 @@ final class CookPlanTest extends TestCase
         foreach (Move::all($plan, $record) as $move) {
             $measure = MoveReport::of($move, $plan, $record, Spoons::of(Measures::Metric))->measure;
             if ($measure !== null) {
-                $told[$formula->lines[$measure['line'] - 1]->text()] = [$measure['says'], $measure['besides'][0] ?? null];
+                $told[$formula->lines[$measure['line'] - 1]->text()] = [$measure['says'], $measure['notes'][0] ?? null];
             }
         }
 

@@ -16,11 +16,11 @@ use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\CookFault;
 use Vinculum\Cooking\Reduction;
 use Vinculum\Cooking\Thickening;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
-use Vinculum\Style\StyleBook;
 
 final class ReductionTest extends TestCase
 {
@@ -61,7 +61,7 @@ final class ReductionTest extends TestCase
 
     public function test_back_into_the_window_is_no_farther_than_any_other_reduction(): void
     {
-        $target = StyleBook::get('ketchup')->target;
+        $target = FamilyBook::get('ketchup')->target;
         $thin = self::mix(['600 g tinned tomatoes', '60 g sugar', '60 ml cider vinegar', '8 g salt', '600 g water']);
         $plan = Reduction::intoTheWindow($thin, $target);
         $reached = $target->distance(Taste::ofMixture($plan->after));

@@ -6,7 +6,7 @@ namespace Tests\core\Correction;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tests\core\Style\Classics;
+use Tests\core\Family\Classics;
 use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
@@ -16,10 +16,10 @@ use Vinculum\Correction\Correction;
 use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\UsualAdditions;
 use Vinculum\Correction\Wish;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
-use Vinculum\Style\StyleBook;
 
 final class AxisMendsTest extends TestCase
 {
@@ -38,7 +38,7 @@ final class AxisMendsTest extends TestCase
     {
         $lines = ['500 g passata', '100 g sugar', '1 tbsp salt'];
         $balance = self::balance($lines);
-        $target = StyleBook::get('tomato-chutney')->target;
+        $target = FamilyBook::get('tomato-chutney')->target;
 
         $mends = self::mends($lines, 'tomato-chutney');
 
@@ -67,7 +67,7 @@ final class AxisMendsTest extends TestCase
             if ($of !== $family) {
                 continue;
             }
-            $target = StyleBook::get($family)->target;
+            $target = FamilyBook::get($family)->target;
             $offered = (new Adviser(Weighed::balance($balance, $family)))->answer(new Wish())->mends;
             foreach (Axis::cases() as $axis) {
                 if (abs($target->window($axis)?->off($axis, $balance->taste->on($axis)) ?? 0.0) < 0.25) {
@@ -95,7 +95,7 @@ final class AxisMendsTest extends TestCase
     private static function mends(array $lines, string $family): array
     {
         $balance = self::balance($lines);
-        $style = StyleBook::get($family);
+        $style = FamilyBook::get($family);
 
         return AxisMends::of(
             $style->target,

@@ -23,16 +23,16 @@ use Vinculum\Correction\Tongue;
 use Vinculum\Correction\Wish;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\LineResolver;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\TargetWindow;
 use Vinculum\Sensory\Taste;
 use Vinculum\Sensory\TasteLoad;
-use Vinculum\Style\StyleBook;
 
 final class CorrectionSearchTest extends TestCase
 {
@@ -58,7 +58,7 @@ final class CorrectionSearchTest extends TestCase
                 $recomputed = $recomputed->plus($addition->ingredient->grams($addition->grams));
             }
             self::assertEqualsWithDelta(
-                StyleBook::get('fish-sauce-dip')->target->distance(Taste::ofMixture($recomputed)),
+                FamilyBook::get('fish-sauce-dip')->target->distance(Taste::ofMixture($recomputed)),
                 $correction->distanceAfter,
                 1e-9,
             );
@@ -113,7 +113,7 @@ final class CorrectionSearchTest extends TestCase
     public function test_the_first_dose_is_about_half_of_it_however_little_that_is(): void
     {
         $seen = 0;
-        foreach (StyleBook::all() as $style) {
+        foreach (FamilyBook::all() as $style) {
             foreach ([0.05, 0.3, 1.0, 6.0] as $times) {
                 $lines = array_map(
                     static fn(float $grams, string $name): string => $grams * $times . " g {$name}",
@@ -139,7 +139,7 @@ final class CorrectionSearchTest extends TestCase
     {
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
         $read = 0;
-        foreach (StyleBook::all() as $style) {
+        foreach (FamilyBook::all() as $style) {
             foreach (self::advise(
                 ['200 g water', '30 g sugar', '30 g salt', '10 g white vinegar'],
                 $style->key,
@@ -234,7 +234,7 @@ final class CorrectionSearchTest extends TestCase
 
     public function test_finds_what_a_fine_grid_finds(): void
     {
-        $target = StyleBook::get('tomato-barbecue')->target;
+        $target = FamilyBook::get('tomato-barbecue')->target;
         mt_srand(11);
         for ($trial = 0; $trial < 20; ++$trial) {
             $batch = self::mix([
@@ -296,7 +296,7 @@ final class CorrectionSearchTest extends TestCase
     public function test_every_style_can_mend_a_batch_that_is_a_little_off(): void
     {
         $mended = 0;
-        foreach (StyleBook::all() as $style) {
+        foreach (FamilyBook::all() as $style) {
             foreach (['90 g sugar', '25 g water', '14 g salt', '90 g cider vinegar'] as $slip) {
                 $reference = RecipeReader::read(
                     (string) preg_replace(
@@ -341,7 +341,7 @@ final class CorrectionSearchTest extends TestCase
         $batch = self::mix(self::SALTY_DIP);
         $capacity = Volume::millilitres($batch) + 40.0;
         $limits = new CorrectionLimits(self::candidates(['water', 'white-sugar', 'lime-juice']), 3, $capacity);
-        $advice = CorrectionSearch::advise($batch, StyleBook::get('fish-sauce-dip')->target, $limits);
+        $advice = CorrectionSearch::advise($batch, FamilyBook::get('fish-sauce-dip')->target, $limits);
 
         self::assertNotSame([], $advice->corrections);
         foreach ($advice->corrections as $correction) {
@@ -349,7 +349,7 @@ final class CorrectionSearchTest extends TestCase
         }
         $full = CorrectionSearch::advise(
             $batch,
-            StyleBook::get('fish-sauce-dip')->target,
+            FamilyBook::get('fish-sauce-dip')->target,
             new CorrectionLimits(self::candidates(['water']), 3, 10.0),
         );
         self::assertSame([], $full->corrections);
@@ -358,7 +358,7 @@ final class CorrectionSearchTest extends TestCase
 
     public function test_says_so_when_there_is_nothing_to_correct_or_to_correct_with(): void
     {
-        $target = Target::of(['salt' => TargetRange::between(1.0, 2.0)]);
+        $target = Target::of(['salt' => TargetWindow::between(1.0, 2.0)]);
         $batch = self::mix(['100 g water', '1.5 g salt']);
         $limits = new CorrectionLimits(self::candidates(['water']));
 
@@ -439,7 +439,7 @@ final class CorrectionSearchTest extends TestCase
      */
     private static function advise(array $lines, string $style, ?array $with = null, int $most = 3): Advice
     {
-        $family = StyleBook::get($style);
+        $family = FamilyBook::get($style);
 
         return CorrectionSearch::advise(
             self::mix($lines),

@@ -15,6 +15,8 @@ use Vinculum\Correction\Candidate;
 use Vinculum\Correction\Designer;
 use Vinculum\Correction\StepCost;
 use Vinculum\Correction\Wish;
+use Vinculum\Family\Dose;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Sensory\Axis;
@@ -22,8 +24,6 @@ use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TargetShift;
 use Vinculum\Sensory\Taste;
 use Vinculum\Sensory\TasteLoad;
-use Vinculum\Style\Dose;
-use Vinculum\Style\StyleBook;
 
 /** Levers, designs, targets of one's own, and the ways out that are no additions. */
 final class EngineTest extends TestCase
@@ -53,7 +53,7 @@ final class EngineTest extends TestCase
     /** What a cook of the family has cooked: a reference, in the size that is wanted. */
     public function test_a_draft_for_an_empty_bench_is_a_sauce_that_cooks_have_cooked(): void
     {
-        foreach (StyleBook::all() as $style) {
+        foreach (FamilyBook::all() as $style) {
             $design = (new Designer(Weighed::formula(self::formula([]), $style->key, Measures::Metric)))->draft(1000.0);
             $mixture = Mixture::nothing();
             foreach ($design->lines as $line) {
@@ -80,7 +80,7 @@ final class EngineTest extends TestCase
     public function test_a_design_keeps_to_doses_that_cooks_use(): void
     {
         foreach (['fish-sauce-dip', 'ketchup', 'vinaigrette', 'hot-sauce'] as $key) {
-            $style = StyleBook::get($key);
+            $style = FamilyBook::get($key);
             $design = (new Designer(Weighed::formula(self::formula([]), $style->key, Measures::Metric)))->draft(1000.0, $style->base);
             $doses = Dose::ofIngredients($key);
             foreach ($design->lines as $line) {
@@ -97,7 +97,7 @@ final class EngineTest extends TestCase
 
     public function test_locked_lines_stay_and_the_free_ones_are_found(): void
     {
-        $style = StyleBook::get('fish-sauce-dip');
+        $style = FamilyBook::get('fish-sauce-dip');
         $design = (new Designer(Weighed::formula(self::formula([
             '60 g fish sauce [lock]',
             '1 g sugar',
@@ -176,7 +176,7 @@ final class EngineTest extends TestCase
         $blended = $batch->plus($plain, (float) $advice->otherWays[0]->grams / $plain->grams)->taste();
         self::assertEqualsWithDelta(
             $advice->otherWays[0]->distanceAfter,
-            StyleBook::get('ketchup')->target->distance($blended),
+            FamilyBook::get('ketchup')->target->distance($blended),
             1e-9,
             'the mass balance is as said',
         );
@@ -198,7 +198,7 @@ final class EngineTest extends TestCase
 
     public function test_a_batch_grows_when_locked_lines_leave_no_room_and_only_then(): void
     {
-        $style = StyleBook::get('vinaigrette');
+        $style = FamilyBook::get('vinaigrette');
         $tight = self::formula(['90 ml olive oil [lock]', '1 tsp cider vinegar', '1 tsp dijon mustard', '¼ tsp salt']);
         $grams = array_sum(array_map(static fn($line): float => $line->grams->value ?? 0.0, $tight->lines));
         $kept = (new Designer(Weighed::formula($tight, $style->key, Measures::Metric)))->draft($grams);

@@ -14,12 +14,12 @@ use Vinculum\Correction\CorrectionCosts;
 use Vinculum\Correction\CorrectionLimits;
 use Vinculum\Correction\CorrectionSearch;
 use Vinculum\Facts\Facts;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TasteLoad;
-use Vinculum\Style\StyleBook;
 
 /** The corrections of seeded random batches against SciPy's Nelder–Mead over every support (optimum.py). */
 final class IndependentOptimumTest extends TestCase
@@ -76,7 +76,7 @@ final class IndependentOptimumTest extends TestCase
     {
         mt_srand(20261123);
         [$cases, $exact, $measured] = [[], [], []];
-        $styles = StyleBook::all();
+        $styles = FamilyBook::all();
         $catalogue = Catalogue::shipped();
         while (count($cases) < $batches) {
             $style = $styles[mt_rand(0, count($styles) - 1)];

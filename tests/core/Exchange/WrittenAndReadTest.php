@@ -184,11 +184,11 @@ final class WrittenAndReadTest extends TestCase
     {
         $text = RecipeWriter::text($recipe);
         self::assertEquals($recipe, RecipeReader::read($text), $text);
-        $whole = $recipe->besides(
+        $whole = $recipe->withExtras(
             new Recipe(
                 servings: $recipe->servings,
                 setAside: [['text' => 'Prep time: 10 min', 'why' => 'time'], ['text' => 'Keeps a week', 'why' => 'note']],
-                letGo: ['heat'],
+                ignoredAxes: ['heat'],
             ),
         );
         self::assertEquals($whole, RecipeReader::read(RecipeWriter::text($whole)), RecipeWriter::text($whole));

@@ -8,9 +8,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Instrument\InstrumentFault;
 use Vinculum\Instrument\PhCalibration;
+use Vinculum\Instrument\SimulatedSample;
+use Vinculum\Instrument\SimulatedScale;
 use Vinculum\Instrument\SolidsReading;
-use Vinculum\Instrument\StandInSample;
-use Vinculum\Instrument\StandInScale;
 use Vinculum\Instrument\Weight;
 
 final class InstrumentTest extends TestCase
@@ -94,7 +94,7 @@ final class InstrumentTest extends TestCase
 
     public function test_the_stand_in_scale_lags_settles_tares_and_overloads(): void
     {
-        $scale = new StandInScale();
+        $scale = new SimulatedScale();
         $scale->pour(250.0, 1.0);
         $scale->pass(0.5);
         $half = $scale->reading(0.0);
@@ -118,7 +118,7 @@ final class InstrumentTest extends TestCase
 
     public function test_the_stand_in_meter_needs_its_two_buffers_and_then_reads_true(): void
     {
-        $sample = new StandInSample();
+        $sample = new SimulatedSample();
         $point = static function (float $ph) use ($sample): array {
             $sample->dip($ph, 0.0, 22.0);
 
@@ -133,7 +133,7 @@ final class InstrumentTest extends TestCase
         self::assertEqualsWithDelta(58.0, $sample->thermometer(0.0), 0.5);
     }
 
-    private static function pass(StandInScale $scale, float $seconds): void
+    private static function pass(SimulatedScale $scale, float $seconds): void
     {
         for ($passed = 0.0; $passed < $seconds; $passed += 0.02) {
             $scale->pass(0.02);

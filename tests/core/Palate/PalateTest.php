@@ -6,18 +6,18 @@ namespace Tests\core\Palate;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Palate\Palate;
 use Vinculum\Palate\Tasting;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\TargetRange;
-use Vinculum\Style\StyleBook;
+use Vinculum\Sensory\TargetWindow;
 
 final class PalateTest extends TestCase
 {
     public function test_without_tastings_it_is_the_family(): void
     {
-        $family = StyleBook::get('ketchup')->target;
+        $family = FamilyBook::get('ketchup')->target;
         $palate = Palate::learned($family, []);
 
         self::assertNull($palate->words());
@@ -102,7 +102,7 @@ final class PalateTest extends TestCase
 
     public function test_what_is_below_its_threshold_is_not_judged_just_right_but_may_be_missed(): void
     {
-        $family = Target::of(['heat' => TargetRange::between(0.0, Axis::Heat->valueAt(10.0))]);
+        $family = Target::of(['heat' => TargetWindow::between(0.0, Axis::Heat->valueAt(10.0))]);
         $shift = static fn(float $score): float => Palate::learned(
             $family,
             [new Tasting(['heat' => 0.0], ['heat' => $score])],
@@ -137,7 +137,7 @@ final class PalateTest extends TestCase
 
     private static function family(float $low, float $high): Target
     {
-        return Target::of(['sour' => TargetRange::between(Axis::Sour->valueAt($low), Axis::Sour->valueAt($high))]);
+        return Target::of(['sour' => TargetWindow::between(Axis::Sour->valueAt($low), Axis::Sour->valueAt($high))]);
     }
 
     private static function tasting(float $steps, float $score): Tasting

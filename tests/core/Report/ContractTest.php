@@ -11,12 +11,12 @@ use Vinculum\Balance\Formula;
 use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Complaint;
 use Vinculum\Correction\Wish;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Report\AdviceReport;
 use Vinculum\Report\BalanceReport;
 use Vinculum\Report\IngredientReport;
-use Vinculum\Style\StyleBook;
 
 /** The public shapes: every promised key is there, and nothing in them is NaN, infinite or made up. */
 final class ContractTest extends TestCase
@@ -95,7 +95,7 @@ final class ContractTest extends TestCase
                     JSON_THROW_ON_ERROR,
                 );
                 self::assertStringNotContainsString('null,null', $text);
-                foreach (array_slice(StyleBook::all(), 0, 3) as $style) {
+                foreach (array_slice(FamilyBook::all(), 0, 3) as $style) {
                     $sauce = Weighed::balance($balance, $style->key);
                     $advice = (new Adviser($sauce))->answer(new Wish(most: 2));
                     self::assertIsString(json_encode(AdviceReport::of($advice, $sauce), JSON_THROW_ON_ERROR));

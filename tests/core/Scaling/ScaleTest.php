@@ -11,6 +11,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Report\ScaleReport;
@@ -21,7 +22,6 @@ use Vinculum\Scaling\ScaleFault;
 use Vinculum\Scaling\ScaleSetting;
 use Vinculum\Scaling\TargetSize;
 use Vinculum\Sensory\TasteLoad;
-use Vinculum\Style\StyleBook;
 
 final class ScaleTest extends TestCase
 {
@@ -218,7 +218,7 @@ final class ScaleTest extends TestCase
                 $exact[] = $grams;
                 $choices[] = [$below > 0.0 ? $below : $notch, $below + $notch];
             }
-            $target = StyleBook::all()[$trial % count(StyleBook::all())]->target;
+            $target = FamilyBook::all()[$trial % count(FamilyBook::all())]->target;
             $chosen = Rounding::choose(TasteLoad::of(Mixture::nothing()), $perGram, $exact, $choices, $target);
             $plain = array_map(
                 static fn(float $grams, array $pair): float => $grams - $pair[0] <= $pair[1] - $grams

@@ -10,7 +10,7 @@ use Vinculum\Report\AxisReport;
 use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\TargetWindow;
 use Vinculum\Sensory\Taste;
 
 final class AimTest extends TestCase
@@ -44,7 +44,7 @@ final class AimTest extends TestCase
                 ++$seen['both'];
                 // the bars are the cook's: where the family's differ, the sentence says both
                 self::assertSame($off === [], str_contains($whole, 'as you like it'), $whole);
-                self::assertStringContainsString('its style', $whole);
+                self::assertStringContainsString('its family', $whole);
             } else {
                 self::assertSame($off === [], str_starts_with($whole, 'balanced'), $whole);
                 self::assertSame($off === [], $aim->afterwards($taste) === 'then it stands inside every window');
@@ -60,7 +60,7 @@ final class AimTest extends TestCase
 
     public function test_what_does_not_count_has_no_window_and_no_word(): void
     {
-        $far = Target::of(['salt' => TargetRange::between(5.0, 6.0), 'sour' => TargetRange::between(0.0, 9.0)]);
+        $far = Target::of(['salt' => TargetWindow::between(5.0, 6.0), 'sour' => TargetWindow::between(0.0, 9.0)]);
         $aim = Aim::of($far, $far, [], ['salt']);
 
         self::assertSame(['', 'about right'], [$aim->verdict(Axis::Salt, 0.1), $aim->verdict(Axis::Sour, 1.0)]);
@@ -77,7 +77,7 @@ final class AimTest extends TestCase
         self::assertSame($asked, $aim->target());
         self::assertSame('about right', $aim->verdict(Axis::Salt, 2.0));
         self::assertStringEndsWith('from what you asked for', $aim->afterwards($taste));
-        self::assertSame('balanced for its style', $aim->onTheWhole($taste));
+        self::assertSame('balanced for its family', $aim->onTheWhole($taste));
         self::assertSame($style, $aim->asking(null)->target());
     }
 
@@ -100,7 +100,7 @@ final class AimTest extends TestCase
         foreach (Axis::cases() as $axis) {
             if (mt_rand(0, 5) > 0) {
                 $steps = $taste->stepsOn($axis) + ($isNear ? self::some(1.1) - 0.55 : self::some(8.0) - 4.0);
-                $windows[$axis->value] = TargetRange::around($axis, $steps, 0.5);
+                $windows[$axis->value] = TargetWindow::around($axis, $steps, 0.5);
             }
         }
 

@@ -7,13 +7,13 @@ namespace Tests\core\Sensory;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Family\Family;
+use Vinculum\Family\FamilyBook;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\TargetRange;
 use Vinculum\Sensory\TargetShift;
+use Vinculum\Sensory\TargetWindow;
 use Vinculum\Sensory\Taste;
-use Vinculum\Style\StyleBook;
-use Vinculum\Style\StyleFamily;
 
 /** Windows and targets in steps: what is moved, narrowed or met half-way stays on the scale of the tongue. */
 final class TargetTest extends TestCase
@@ -39,7 +39,7 @@ final class TargetTest extends TestCase
 
     public function test_it_is_asked_of_what_a_family_has_and_a_sauce_holds_nothing_of(): void
     {
-        $target = StyleBook::get('vinaigrette')->target;
+        $target = FamilyBook::get('vinaigrette')->target;
         $holds = static fn(array $grams): array => $target->missingFrom(
             Taste::ofMixture(Mixture::of(['water' => 60.0, ...$grams])),
         );
@@ -56,17 +56,17 @@ final class TargetTest extends TestCase
     #[DataProvider('axes')]
     public function test_a_window_of_steps_is_as_wide_as_it_says(Axis $axis): void
     {
-        $window = TargetRange::ofSteps($axis, 3.0, 7.5);
+        $window = TargetWindow::ofSteps($axis, 3.0, 7.5);
         self::assertEqualsWithDelta(4.5, $axis->steps($window->high) - $axis->steps($window->low), 1e-9);
         self::assertEqualsWithDelta(-1.0, $window->off($axis, $axis->valueAt(2.0)), 1e-9);
         self::assertEqualsWithDelta(2.5, $window->off($axis, $axis->valueAt(10.0)), 1e-9);
         self::assertSame(0.0, $window->off($axis, $axis->valueAt(5.0)));
 
-        $low = TargetRange::ofSteps($axis, -2.0, 1.0);
+        $low = TargetWindow::ofSteps($axis, -2.0, 1.0);
         self::assertSame(0.0, $low->low, 'below the threshold a window begins at nothing');
         self::assertSame(0.0, $low->off($axis, 0.0));
-        self::assertSame(0.0, TargetRange::ofSteps($axis, -5.0, -1.0)->low);
-        self::assertEquals(TargetRange::ofSteps($axis, 4.0, 6.0), TargetRange::around($axis, 5.0, 1.0));
+        self::assertSame(0.0, TargetWindow::ofSteps($axis, -5.0, -1.0)->low);
+        self::assertEquals(TargetWindow::ofSteps($axis, 4.0, 6.0), TargetWindow::around($axis, 5.0, 1.0));
     }
 
     public function test_something_for_each_axis_in_the_one_order(): void
@@ -94,7 +94,7 @@ final class TargetTest extends TestCase
 
     public function test_a_moved_target_keeps_its_width_until_it_meets_the_threshold(): void
     {
-        $style = StyleBook::get('ketchup')->target;
+        $style = FamilyBook::get('ketchup')->target;
         $window = $style->window(Axis::Sour);
         $moved = $style->moved(Axis::Sour, 2.0)->window(Axis::Sour);
         self::assertNotNull($window);
@@ -158,17 +158,17 @@ final class TargetTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{StyleFamily}> */
+    /** @return iterable<string, array{Family}> */
     public static function styles(): iterable
     {
-        foreach (StyleBook::all() as $style) {
+        foreach (FamilyBook::all() as $style) {
             yield $style->key => [$style];
         }
     }
 
     /** The middle of every window stands inside its style, and a step beyond an edge stands one step off. */
     #[DataProvider('styles')]
-    public function test_every_style_is_met_at_its_middle_and_left_by_its_edges(StyleFamily $style): void
+    public function test_every_style_is_met_at_its_middle_and_left_by_its_edges(Family $style): void
     {
         $at = static function (Axis $axis, float $share) use ($style): float {
             $window = $style->target->window($axis);

@@ -9,7 +9,7 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\TargetWindow;
 use Vinculum\Sensory\Taste;
 
 final class TasteTest extends TestCase
@@ -86,14 +86,14 @@ final class TasteTest extends TestCase
 
     public function test_a_window_gives_nothing_inside_and_signed_steps_outside(): void
     {
-        $window = TargetRange::between(1.0, 2.0);
+        $window = TargetWindow::between(1.0, 2.0);
 
         self::assertSame(0.0, $window->off(Axis::Salt, 1.5));
         self::assertEqualsWithDelta(1.0, $window->off(Axis::Salt, 2.3), 1e-9);
         self::assertEqualsWithDelta(-1.0, $window->off(Axis::Salt, 1.0 / 1.15), 1e-9);
         self::assertSame(
             0.0,
-            TargetRange::between(0.0, 2.0)->off(Axis::Salt, 0.0),
+            TargetWindow::between(0.0, 2.0)->off(Axis::Salt, 0.0),
             'a window from 0 knows no too little',
         );
     }
@@ -101,18 +101,18 @@ final class TasteTest extends TestCase
     public function test_a_window_turned_round_cannot_be(): void
     {
         $this->expectException(\InvalidArgumentException::class);
-        TargetRange::between(2.0, 1.0);
+        TargetWindow::between(2.0, 1.0);
     }
 
     public function test_distance_is_the_root_of_the_squares_and_an_axis_let_go_does_not_count(): void
     {
         $taste = Taste::of(10.0, 1.0, 2.0 * 1.15 ** 3, 0.0, 10.0 * 1.35 ** 4);
-        $both = Target::of(['salt' => TargetRange::between(1.0, 2.0), 'heat' => TargetRange::between(0.0, 10.0)]);
+        $both = Target::of(['salt' => TargetWindow::between(1.0, 2.0), 'heat' => TargetWindow::between(0.0, 10.0)]);
 
         self::assertEqualsWithDelta(5.0, $both->distance($taste), 1e-9);
         self::assertEqualsWithDelta(
             3.0,
-            Target::of(['salt' => TargetRange::between(1.0, 2.0)])->distance($taste),
+            Target::of(['salt' => TargetWindow::between(1.0, 2.0)])->distance($taste),
             1e-9,
         );
         self::assertSame(0.0, Target::of([])->distance($taste));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\core\Substitution;
 
-use Tests\core\Style\Classics;
+use Tests\core\Family\Classics;
 use Tests\core\Weighed;
 use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;

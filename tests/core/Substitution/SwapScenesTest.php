@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\core\Substitution;
 
 use PHPUnit\Framework\TestCase;
-use Tests\core\Style\Classics;
+use Tests\core\Family\Classics;
 use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;

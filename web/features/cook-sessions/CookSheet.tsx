@@ -244,10 +244,9 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
           {measure.says}
         </Typography>
         <Typography sx={{ ...quiet, mb: 1.5 }}>
-          {[
-            ...measure.besides,
-            ...(measure.actual_grams === null ? [] : [say.wentIn(grams(measure.actual_grams))]),
-          ].join(' · ')}
+          {[...measure.notes, ...(measure.actual_grams === null ? [] : [say.wentIn(grams(measure.actual_grams))])].join(
+            ' · ',
+          )}
         </Typography>
         <WeighAlong
           {...scale}

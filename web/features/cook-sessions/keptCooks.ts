@@ -1,5 +1,5 @@
 import { type Cook, Unreachable } from '../../api/client';
-import { drawer } from '../../api/drawer';
+import { localStore } from '../../api/localStore';
 
 /** A cook as this browser last saw it, and how far the server's clock was ahead of this one then, in seconds. */
 export interface KeptCook {
@@ -13,12 +13,12 @@ const most = 8;
 const patience = 4_000;
 
 const ids = (): number[] =>
-  drawer
+  localStore
     .names(prefix)
     .map((name) => Number(name.slice(prefix.length)))
     .sort((a, b) => b - a);
 
-const read = (id: number): KeptCook | null => drawer.read(nameOf(id)) as KeptCook | null;
+const read = (id: number): KeptCook | null => localStore.read(nameOf(id)) as KeptCook | null;
 
 /** The sheets opened last, so that they open again where the kitchen server cannot be reached. */
 export const keptCooks = {
@@ -28,14 +28,14 @@ export const keptCooks = {
       .filter((id) => id !== cook.id)
       .slice(most - 1)
       .forEach((id) => {
-        drawer.empty(nameOf(id));
+        localStore.empty(nameOf(id));
       });
-    drawer.put(nameOf(cook.id), kept);
+    localStore.put(nameOf(cook.id), kept);
     return kept;
   },
   forget: () => {
     ids().forEach((id) => {
-      drawer.empty(nameOf(id));
+      localStore.empty(nameOf(id));
     });
   },
   /** The newest first. */

@@ -1,5 +1,5 @@
 import { api, type Cook, type CookEvent, Refusal } from '../../api/client';
-import { drawer } from '../../api/drawer';
+import { localStore } from '../../api/localStore';
 import { epoch } from '../../api/epoch';
 import { newKey } from '../../api/newKey';
 import { type After, Sender } from '../../api/Sender';
@@ -47,7 +47,7 @@ export class Outbox {
   ) {
     this.takeOverLists();
     this.look();
-    this.deaf = drawer.onOthers(this.name(''), () => {
+    this.deaf = localStore.onOthers(this.name(''), () => {
       this.look();
       this.sender.send(leaveToOthers);
     });
@@ -68,7 +68,7 @@ export class Outbox {
   /** The cook has seen what was not taken. */
   forgetNotTaken() {
     this.refused.forEach(({ event }) => {
-      drawer.empty(this.refusedName(event.key));
+      localStore.empty(this.refusedName(event.key));
     });
     this.refused = [];
     this.look();
@@ -81,7 +81,7 @@ export class Outbox {
       .forEach(({ event }) => {
         this.tries.delete(event.key);
         this.put(event);
-        drawer.empty(this.refusedName(event.key));
+        localStore.empty(this.refusedName(event.key));
         this.refused = this.refused.filter((one) => one.event.key !== event.key);
       });
     this.look();
@@ -136,32 +136,32 @@ export class Outbox {
   }
 
   private put(event: Waiting) {
-    if (!drawer.put(this.name(event.key), event)) this.unkept.set(event.key, event);
+    if (!localStore.put(this.name(event.key), event)) this.unkept.set(event.key, event);
   }
 
   private drop({ key }: Waiting) {
     this.unkept.delete(key);
     this.tries.delete(key);
-    drawer.empty(this.name(key));
+    localStore.empty(this.name(key));
   }
 
   private putAside(refused: Refused) {
-    drawer.put(this.refusedName(refused.event.key), refused);
+    localStore.put(this.refusedName(refused.event.key), refused);
     this.refused = [...this.refused.filter((one) => one.event.key !== refused.event.key), refused];
     this.drop(refused.event);
     this.look();
   }
 
-  /** What waits, and what was not taken: in the drawer by whichever tab, and here. */
+  /** What waits, and what was not taken: in the localStore by whichever tab, and here. */
   private look() {
     const waiting = new Map(this.unkept);
-    drawer.names(this.name('')).forEach((name) => {
-      const event = drawer.read(name) as Waiting | null;
+    localStore.names(this.name('')).forEach((name) => {
+      const event = localStore.read(name) as Waiting | null;
       if (event !== null) waiting.set(event.key, event);
     });
     const refused = new Map(this.refused.map((one) => [one.event.key, one]));
-    drawer.names(this.refusedName('')).forEach((name) => {
-      const one = drawer.read(name) as Refused | null;
+    localStore.names(this.refusedName('')).forEach((name) => {
+      const one = localStore.read(name) as Refused | null;
       if (one !== null) refused.set(one.event.key, one);
     });
     this.waiting = [...waiting.values()].sort((one, other) => one.at - other.at);
@@ -172,14 +172,14 @@ export class Outbox {
   /** A page of before kept one list of each for all. */
   private takeOverLists() {
     const [waiting, refused] = [`vinculum-cook-${this.batch}`, `vinculum-not-taken-${this.batch}`];
-    ((drawer.read(waiting) as Waiting[] | null) ?? []).forEach((event) => {
+    ((localStore.read(waiting) as Waiting[] | null) ?? []).forEach((event) => {
       this.put(event);
     });
-    ((drawer.read(refused) as Refused[] | null) ?? []).forEach((one) => {
-      drawer.put(this.refusedName(one.event.key), one);
+    ((localStore.read(refused) as Refused[] | null) ?? []).forEach((one) => {
+      localStore.put(this.refusedName(one.event.key), one);
     });
-    drawer.empty(waiting);
-    drawer.empty(refused);
+    localStore.empty(waiting);
+    localStore.empty(refused);
   }
 
   private tell() {

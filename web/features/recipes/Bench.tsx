@@ -14,7 +14,7 @@ import { Hazards } from './SauceFacts';
 import { useInView } from '../../ui/useInView';
 import { useBench } from './useBench';
 import { useBenchKeys } from './useBenchKeys';
-import { makers } from './makers';
+import { axisContributors } from './axisContributors';
 import { EmptyBench } from './EmptyBench';
 import { BenchLines } from './BenchLines';
 import { barsPlace, underTheBars, makersLine, pinned, hidden } from './benchLooks';
@@ -47,7 +47,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const early = report === null && !isEmpty ? stored(sauce) : null;
   const axes = isEmpty ? null : (report?.axes ?? early?.axes ?? null);
   const shown = showsMixed ? (report?.mixed?.axes ?? null) : null;
-  const brought = useMemo(() => makers(report, looked), [report, looked]);
+  const brought = useMemo(() => axisContributors(report, looked), [report, looked]);
 
   const openSwap = useCallback((index: number) => {
     setSwapLine(index);

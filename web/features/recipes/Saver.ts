@@ -1,5 +1,5 @@
 import { api, Refusal, type Sauce } from '../../api/client';
-import { drawer } from '../../api/drawer';
+import { localStore } from '../../api/localStore';
 import { epoch } from '../../api/epoch';
 import { newKey } from '../../api/newKey';
 import { type After, Sender } from '../../api/Sender';
@@ -12,7 +12,7 @@ export type Saving =
 
 const pause = 250;
 
-/** What lies in the browser's own drawer until the server has acknowledged it. */
+/** What lies in the browser's own localStore until the server has acknowledged it. */
 interface Unsaved {
   readonly revision: number;
   readonly draft: WrittenSauce;
@@ -54,7 +54,7 @@ const tab = {
 const without = { part_ml: null, servings: null, set_aside: [], let_go: [] };
 
 function read(place: string): Unsaved | null {
-  const kept = drawer.read(place) as Unsaved | null;
+  const kept = localStore.read(place) as Unsaved | null;
   return kept === null ? null : { ...kept, draft: { ...without, ...kept.draft } };
 }
 
@@ -64,10 +64,10 @@ function read(place: string): Unsaved | null {
  */
 function find(id: number, stored: WrittenSauce): { place: string; kept: Unsaved } | null {
   const own = drawersOf(id);
-  const found = drawer.names(own).flatMap((place) => {
+  const found = localStore.names(own).flatMap((place) => {
     const kept = place === own || place.startsWith(`${own}.`) ? read(place) : null;
     if (kept === null || !sameEdit(kept.draft, stored)) return kept === null ? [] : [{ place, kept }];
-    drawer.empty(place);
+    localStore.empty(place);
     return [];
   });
   const mine = `${own}.${tab.known()}`;
@@ -77,7 +77,7 @@ function find(id: number, stored: WrittenSauce): { place: string; kept: Unsaved 
 
 /**
  * Stores every edit a moment after it is made: one request at a time, each on the revision before it. While the server
- * is away it tries again; across a reload the drawer keeps what was not yet acknowledged.
+ * is away it tries again; across a reload the localStore keeps what was not yet acknowledged.
  */
 export class Saver {
   /** The draft to begin with: what was typed but not stored when the page was last left, else what the server has. */
@@ -106,7 +106,7 @@ export class Saver {
     const found = find(sauce.id, this.stored);
     const kept = found?.kept ?? null;
     this.place = found?.place ?? `${drawersOf(sauce.id)}.${tab.known()}`;
-    if (kept !== null) drawer.put(this.place, { ...kept, by: this.page });
+    if (kept !== null) localStore.put(this.place, { ...kept, by: this.page });
     this.revision = sauce.revision;
     this.epoch = kept?.epoch ?? epoch.known();
     this.start = fetched;
@@ -218,11 +218,11 @@ export class Saver {
       at: Date.now(),
     };
     if (this.isAnothers()) this.place = `${drawersOf(this.sauce.id)}.${tab.begin()}`;
-    drawer.put(this.place, unsaved);
+    localStore.put(this.place, unsaved);
   }
 
   private emptyDrawer(): void {
-    if (!this.isAnothers()) drawer.empty(this.place);
+    if (!this.isAnothers()) localStore.empty(this.place);
   }
 
   /** Another page has put something down there since. */

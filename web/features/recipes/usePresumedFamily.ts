@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { Balance, Sauce } from '../../api/client';
-import { drawer } from '../../api/drawer';
+import { localStore } from '../../api/localStore';
 import type { Draft } from './draft';
 
-const drawerOf = (sauce: number) => `vinculum.own-measure.${sauce}`;
+const storeKeyOf = (sauce: number) => `vinculum.own-measure.${sauce}`;
 
 /**
  * The family that a sauce is compared with until the cook says which it is. It is taken once, from what came onto the
@@ -12,7 +12,7 @@ const drawerOf = (sauce: number) => `vinculum.own-measure.${sauce}`;
 export function usePresumedFamily(sauce: Sauce) {
   const [family, setFamily] = useState<string | null>(null);
   const [mayPresume, setMayPresume] = useState(
-    () => sauce.lines.some((line) => line.trim() !== '') && drawer.read(drawerOf(sauce.id)) !== true,
+    () => sauce.lines.some((line) => line.trim() !== '') && localStore.read(storeKeyOf(sauce.id)) !== true,
   );
   return {
     family,
@@ -27,7 +27,7 @@ export function usePresumedFamily(sauce: Sauce) {
     },
     /** The sauce is its own measure; this browser remembers it. */
     refuse: () => {
-      drawer.put(drawerOf(sauce.id), true);
+      localStore.put(storeKeyOf(sauce.id), true);
       setMayPresume(false);
       setFamily(null);
     },

@@ -2,24 +2,24 @@
 
 declare(strict_types=1);
 
-namespace Tests\core\Style;
+namespace Tests\core\Family;
 
 use PHPUnit\Framework\TestCase;
+use Vinculum\Family\FamilyBook;
+use Vinculum\Family\Quantile;
+use Vinculum\Family\ReferenceFormula;
+use Vinculum\Family\WindowDerivation;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\TargetWindow;
 use Vinculum\Sensory\Taste;
-use Vinculum\Style\Quantile;
-use Vinculum\Style\ReferenceFormula;
-use Vinculum\Style\StyleBook;
-use Vinculum\Style\TargetRangeDerivation;
 
-final class TargetRangeDerivationTest extends TestCase
+final class WindowDerivationTest extends TestCase
 {
     public function test_the_windows_that_ship_are_derived_from_the_references_that_ship(): void
     {
-        foreach (StyleBook::all() as $style) {
-            foreach (TargetRangeDerivation::windows(self::tastes($style->key)) as $axis => $window) {
+        foreach (FamilyBook::all() as $style) {
+            foreach (WindowDerivation::windows(self::tastes($style->key)) as $axis => $window) {
                 self::assertEquals(
                     $window,
                     $style->target->window(Axis::from($axis)),
@@ -44,9 +44,9 @@ final class TargetRangeDerivationTest extends TestCase
     public function test_one_odd_formula_makes_no_edge(): void
     {
         $usual = array_map(self::salted(...), [1.8, 1.9, 2.0, 2.0, 2.1, 2.2, 2.3]);
-        $without = TargetRangeDerivation::windows($usual)['salt'];
+        $without = WindowDerivation::windows($usual)['salt'];
         foreach ([6.0, 12.0, 25.0] as $odd) {
-            $with = TargetRangeDerivation::windows([...$usual, self::salted($odd)])['salt'];
+            $with = WindowDerivation::windows([...$usual, self::salted($odd)])['salt'];
             self::assertLessThan(2.0, $without->off(Axis::Salt, $with->high), (string) $odd);
         }
     }
@@ -55,13 +55,13 @@ final class TargetRangeDerivationTest extends TestCase
     {
         $salted = array_map(self::salted(...), [1.8, 1.9, 2.0, 2.1]);
 
-        self::assertGreaterThan(1.0, TargetRangeDerivation::windows($salted)['salt']->low);
-        self::assertSame(0.0, TargetRangeDerivation::windows([...$salted, self::salted(0.0)])['salt']->low);
+        self::assertGreaterThan(1.0, WindowDerivation::windows($salted)['salt']->low);
+        self::assertSame(0.0, WindowDerivation::windows([...$salted, self::salted(0.0)])['salt']->low);
     }
 
     public function test_what_is_slight_is_never_too_much(): void
     {
-        $windows = TargetRangeDerivation::windows([Taste::of(0.0, 0.0, 0.0, 0.0, 0.0)]);
+        $windows = WindowDerivation::windows([Taste::of(0.0, 0.0, 0.0, 0.0, 0.0)]);
         foreach (Axis::cases() as $axis) {
             self::assertSame(0.0, $windows[$axis->value]->low);
             self::assertEqualsWithDelta($axis->slight(), $windows[$axis->value]->high, 0.01 * $axis->slight());
@@ -72,11 +72,11 @@ final class TargetRangeDerivationTest extends TestCase
     public function test_a_reference_left_out_stands_by_the_windows_of_the_others(): void
     {
         $worst = [];
-        foreach (StyleBook::all() as $style) {
+        foreach (FamilyBook::all() as $style) {
             $tastes = self::tastes($style->key);
             foreach ($tastes as $number => $taste) {
                 $others = array_values(array_diff_key($tastes, [$number => true]));
-                $worst[] = $others === [] ? INF : self::furthest(TargetRangeDerivation::windows($others), $taste);
+                $worst[] = $others === [] ? INF : self::furthest(WindowDerivation::windows($others), $taste);
             }
         }
         self::assertGreaterThan(700, count($worst));
@@ -90,7 +90,7 @@ final class TargetRangeDerivationTest extends TestCase
     {
         $worst = [];
         foreach (Classics::all() as [$family, $title, $balance]) {
-            $windows = array_filter(Axis::each(StyleBook::get($family)->target->window(...)));
+            $windows = array_filter(Axis::each(FamilyBook::get($family)->target->window(...)));
             $worst[$title] = self::furthest($windows, $balance->taste);
         }
         self::assertGreaterThanOrEqual(120, count($worst));
@@ -115,7 +115,7 @@ final class TargetRangeDerivationTest extends TestCase
         );
     }
 
-    /** @param array<string, TargetRange> $windows */
+    /** @param array<string, TargetWindow> $windows */
     private static function furthest(array $windows, Taste $taste): float
     {
         $off = 0.0;

@@ -8,7 +8,7 @@ namespace Vinculum\Instrument;
  * What a stand-in's electrode, refractometer and probe are dipped into, and how they read it: late, and not quite
  * right.
  */
-final class StandInSample
+final class SimulatedSample
 {
     private const NERNST = 0.198416;
     /** An electrode that is neither new nor worn out. */

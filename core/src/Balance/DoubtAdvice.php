@@ -7,7 +7,7 @@ namespace Vinculum\Balance;
 use Vinculum\Sensory\Axis;
 
 /** The one line that is worth weighing, or whose label is worth reading, to be surer of an axis. */
-final readonly class UncertaintyAdvice
+final readonly class DoubtAdvice
 {
     /** Bands narrower than this, relative to the value, are sure enough to leave alone. */
     private const SURE_ENOUGH = 0.12;

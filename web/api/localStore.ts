@@ -2,7 +2,7 @@
  * What this browser keeps by itself, across reloads, for every tab; a browser that keeps nothing takes nothing away from
  * the page.
  */
-export const drawer = {
+export const localStore = {
   read: (name: string): unknown => {
     try {
       return JSON.parse(localStorage.getItem(name) ?? 'null');
@@ -10,7 +10,7 @@ export const drawer = {
       return null;
     }
   },
-  /** Whether it is kept: it is not where the drawer is full, or not allowed. */
+  /** Whether it is kept: it is not where the localStore is full, or not allowed. */
   put: (name: string, kept: unknown): boolean => {
     try {
       localStorage.setItem(name, JSON.stringify(kept));

@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-namespace Tests\core\Style;
+namespace Tests\core\Family;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Family\FamilyBook;
+use Vinculum\Family\FamilyGuess;
+use Vinculum\Family\FamilyLikelihood;
+use Vinculum\Family\ReferenceFormula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
-use Vinculum\Style\FamilyGuess;
-use Vinculum\Style\FamilyLikelihood;
-use Vinculum\Style\ReferenceFormula;
-use Vinculum\Style\StyleBook;
 
 final class FamilyGuessTest extends TestCase
 {
@@ -95,7 +95,7 @@ final class FamilyGuessTest extends TestCase
     public function test_the_likelihoods_that_ship_are_derived_from_the_references_that_ship(): void
     {
         $references = [];
-        foreach (StyleBook::all() as $style) {
+        foreach (FamilyBook::all() as $style) {
             $references[$style->key] = ReferenceFormula::of($style->key, Catalogue::shipped());
         }
         foreach (FamilyLikelihood::derive($references) as $name => $ini) {

@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
-namespace Tests\core\Style;
+namespace Tests\core\Family;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Family\Dose;
+use Vinculum\Family\FamilyBook;
+use Vinculum\Family\FamilyIdentity;
+use Vinculum\Family\ReferenceFormula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Work;
 use Vinculum\Sensory\Axis;
-use Vinculum\Style\Dose;
-use Vinculum\Style\FamilyIdentity;
-use Vinculum\Style\ReferenceFormula;
-use Vinculum\Style\StyleBook;
 
-final class StyleBookTest extends TestCase
+final class FamilyBookTest extends TestCase
 {
     /** The keys that the command-line contract promises. */
     private const PROMISED = [
@@ -52,14 +52,14 @@ final class StyleBookTest extends TestCase
     public function test_every_promised_style_is_there(): void
     {
         foreach (self::PROMISED as $key) {
-            self::assertTrue(StyleBook::has($key), $key);
+            self::assertTrue(FamilyBook::has($key), $key);
         }
-        self::assertGreaterThanOrEqual(60, count(StyleBook::all()));
+        self::assertGreaterThanOrEqual(60, count(FamilyBook::all()));
     }
 
     public function test_every_family_has_eight_references_with_titles_of_their_own(): void
     {
-        foreach (StyleBook::all() as $style) {
+        foreach (FamilyBook::all() as $style) {
             $references = ReferenceFormula::of($style->key, Catalogue::shipped());
             $titles = array_map(static fn(ReferenceFormula $one): string => $one->title, $references);
             self::assertGreaterThanOrEqual(8, count($references), $style->key);
@@ -67,20 +67,20 @@ final class StyleBookTest extends TestCase
             self::assertSame($titles, array_unique($titles), $style->key);
             self::assertNotContains('', $titles, $style->key);
         }
-        self::assertCount(count(StyleBook::all()), glob(FactsFile::folder() . '/styles/*.txt') ?: []);
+        self::assertCount(count(FamilyBook::all()), glob(FactsFile::folder() . '/styles/*.txt') ?: []);
     }
 
     /** Schools: salted or salt-free. Only what is salt by its nature, or seasoned by what is, has a lower edge. */
     public function test_an_axis_that_a_family_need_not_have_starts_at_nothing(): void
     {
         foreach (['cranberry', 'apple-sauce', 'mint-sauce', 'pepper-jelly'] as $key) {
-            self::assertSame(0.0, StyleBook::get($key)->target->window(Axis::Salt)?->low, $key);
+            self::assertSame(0.0, FamilyBook::get($key)->target->window(Axis::Salt)?->low, $key);
         }
         foreach (['ketchup', 'vinaigrette', 'mayonnaise' => 'flavoured-mayonnaise', 'mustard', 'chutney'] as $key) {
-            self::assertSame(0.0, StyleBook::get($key)->target->window(Axis::Heat)?->low, $key);
+            self::assertSame(0.0, FamilyBook::get($key)->target->window(Axis::Heat)?->low, $key);
         }
         foreach (['fish-sauce-dip', 'seasoned-soy', 'teriyaki-glaze'] as $key) {
-            self::assertGreaterThan(1.0, StyleBook::get($key)->target->window(Axis::Salt)?->low, $key);
+            self::assertGreaterThan(1.0, FamilyBook::get($key)->target->window(Axis::Salt)?->low, $key);
         }
     }
 
@@ -118,7 +118,7 @@ final class StyleBookTest extends TestCase
             self::assertContains($ingredient, FamilyIdentity::of($family)->ingredients, $family);
         }
         self::assertContains('mustards', FamilyIdentity::of('mustard')->works);
-        foreach (StyleBook::all() as $style) {
+        foreach (FamilyBook::all() as $style) {
             self::assertNotContains('salt', FamilyIdentity::of($style->key)->ingredients);
             self::assertNotContains('water', FamilyIdentity::of($style->key)->ingredients);
             self::assertNotSame([], FamilyIdentity::of($style->key)->aromas, $style->key);
@@ -127,7 +127,7 @@ final class StyleBookTest extends TestCase
 
     public function test_bases_and_correctors_are_in_the_catalogue(): void
     {
-        foreach (StyleBook::all() as $style) {
+        foreach (FamilyBook::all() as $style) {
             foreach ([$style->base, ...$style->correctors] as $key) {
                 self::assertTrue(Catalogue::shipped()->has($key), "{$style->key}: {$key}");
             }

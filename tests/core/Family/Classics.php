@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\core\Style;
+namespace Tests\core\Family;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;

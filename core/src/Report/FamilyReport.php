@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
+use Vinculum\Family\Family;
+use Vinculum\Family\FamilyIdentity;
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\TargetRange;
-use Vinculum\Style\FamilyIdentity;
-use Vinculum\Style\StyleFamily;
+use Vinculum\Sensory\TargetWindow;
 
 /** A style family with its windows. */
-final readonly class StyleReport extends Report
+final readonly class FamilyReport extends Report
 {
     /**
      * @param array<value-of<Axis>, array{float, float}> $windows    by axis, in its unit
@@ -32,7 +32,7 @@ final readonly class StyleReport extends Report
         public array $aromas,
     ) {}
 
-    public static function of(StyleFamily $style): self
+    public static function of(Family $style): self
     {
         $identity = FamilyIdentity::of($style->key);
 
@@ -40,7 +40,7 @@ final readonly class StyleReport extends Report
             $style->key,
             $style->name,
             array_map(
-                static fn(TargetRange $window): array => [$window->low, $window->high],
+                static fn(TargetWindow $window): array => [$window->low, $window->high],
                 array_filter(Axis::each($style->target->window(...))),
             ),
             $style->references,

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Vinculum\Style;
+namespace Vinculum\Family;
 
 /** Derives the doses that cooks of a family use from its reference formulas. */
 final class DoseDerivation

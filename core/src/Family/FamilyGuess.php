@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Vinculum\Style;
+namespace Vinculum\Family;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Facts\FactsFile;
@@ -82,7 +82,7 @@ final readonly class FamilyGuess
             return null;
         }
 
-        return self::ofTitle(StyleBook::get($best->style)->titled, $title) > 0.0 ? $best->style : null;
+        return self::ofTitle(FamilyBook::get($best->style)->titled, $title) > 0.0 ? $best->style : null;
     }
 
     /**

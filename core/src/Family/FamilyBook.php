@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
-namespace Vinculum\Style;
+namespace Vinculum\Family;
 
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
-use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\TargetWindow;
 
 /** The style families that ship with the project. */
-final class StyleBook
+final class FamilyBook
 {
-    /** @return list<StyleFamily> */
+    /** @return list<Family> */
     public static function all(): array
     {
         return array_values(array_map(self::fromRow(...), FactsFile::named('styles')));
@@ -32,21 +32,21 @@ final class StyleBook
     }
 
     /** @throws FactsFault when there is no such style */
-    public static function get(string $key): StyleFamily
+    public static function get(string $key): Family
     {
         return self::fromRow(FactsFile::named('styles')[$key] ?? throw FactsFault::unknownKey('style', $key));
     }
 
-    private static function fromRow(Row $row): StyleFamily
+    private static function fromRow(Row $row): Family
     {
         $derived = FactsFile::named('windows')[$row->key];
         $windows = [];
         foreach (Axis::cases() as $axis) {
             [$low, $high] = $derived->numbers($axis->value);
-            $windows[$axis->value] = TargetRange::between($low, $high);
+            $windows[$axis->value] = TargetWindow::between($low, $high);
         }
 
-        return new StyleFamily(
+        return new Family(
             $row->key,
             $row->text('name'),
             Target::of($windows),

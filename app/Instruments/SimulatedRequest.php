@@ -7,7 +7,7 @@ namespace App\Instruments;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What the stand-in instruments are to do, for trying things out without any. */
-final class StandInRequest extends FormRequest
+final class SimulatedRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Vinculum\Style;
+namespace Vinculum\Family;
 
 use Vinculum\Facts\FactsFault;
 use Vinculum\Facts\FactsFile;

@@ -14,7 +14,7 @@ use Symfony\Component\HttpFoundation\Response;
  * by rebinding a name to this machine or by sending a form. Other machines are let in only where the home network is
  * served, under an address of that network, and with the passphrase.
  */
-final readonly class OnlyOurs
+final readonly class RequestGuard
 {
     private const HERE = ['127.0.0.1', 'localhost', '[::1]'];
     private const LOOPBACK = ['127.0.0.1', '::1'];

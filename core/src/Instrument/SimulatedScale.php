@@ -8,7 +8,7 @@ namespace Vinculum\Instrument;
  * How a kitchen scale behaves, for a stand-in: it lags, jitters, shows whole steps, can be set to nothing, and
  * overloads.
  */
-final class StandInScale
+final class SimulatedScale
 {
     private const LAG_SECONDS = 0.25;
     private const SETTLED_AFTER_SECONDS = 0.6;

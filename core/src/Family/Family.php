@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Vinculum\Style;
+namespace Vinculum\Family;
 
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 
 /** A kind of sauce: where its references stand on the axes, and what its cooks reach for. */
-final readonly class StyleFamily
+final readonly class Family
 {
     /**
      * @param string       $base       ingredient key of what usually carries or thins it
@@ -36,7 +36,7 @@ final readonly class StyleFamily
      *
      * @param list<string> $axes
      */
-    public function lettingGo(array $axes): self
+    public function ignoring(array $axes): self
     {
         $target = $this->target;
         foreach ($axes as $axis) {

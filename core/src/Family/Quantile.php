@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Vinculum\Style;
+namespace Vinculum\Family;
 
 /**
  * Quantiles of a few figures, by linear interpolation between the two nearest (type 7 of Hyndman and Fan 1996, Am. Stat.

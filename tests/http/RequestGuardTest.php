@@ -7,7 +7,7 @@ namespace Tests\http;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Who may come in: our own pages on this machine, and nobody else. */
-final class OnlyOursTest extends HttpTestCase
+final class RequestGuardTest extends HttpTestCase
 {
     /** @return iterable<string, array{array<string, string>, int}> */
     public static function callers(): iterable

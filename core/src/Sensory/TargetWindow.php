@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Sensory;
 
 /** The span on an axis within which a style reads as itself. */
-final readonly class TargetRange
+final readonly class TargetWindow
 {
     private function __construct(public float $low, public float $high) {}
 

@@ -18,7 +18,7 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
  * Every source of doubt is one standard deviation as a direction in mixture space; a figure moves by its gradient along
  * it.
  */
-final readonly class Uncertainty
+final readonly class DoubtPropagation
 {
     /**
      * @param list<array{int, bool, array<string, float>}> $directions line number (−1: the yield), whether it is of the

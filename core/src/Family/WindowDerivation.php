@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Vinculum\Style;
+namespace Vinculum\Family;
 
 use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\TargetRange;
+use Vinculum\Sensory\TargetWindow;
 use Vinculum\Sensory\Taste;
 
 /**
  * Derives the windows of a family from where its reference formulas stand, on the scale of steps: their span within
  * Tukey's fences, so that one odd formula makes no edge, padded by what another kitchen's formula may differ.
  */
-final class TargetRangeDerivation
+final class WindowDerivation
 {
     /** How far beyond its references a family reaches: so many steps, and so much of their interquartile range. */
     private const PAD = 1.5;
@@ -24,11 +24,11 @@ final class TargetRangeDerivation
     /**
      * @param non-empty-list<Taste> $references
      *
-     * @return array<value-of<Axis>, TargetRange>
+     * @return array<value-of<Axis>, TargetWindow>
      */
     public static function windows(array $references): array
     {
-        return Axis::each(static fn(Axis $axis): TargetRange => self::window(
+        return Axis::each(static fn(Axis $axis): TargetWindow => self::window(
             $axis,
             array_map(static fn(Taste $taste): float => $axis->steps($taste->on($axis)), $references),
         ));
@@ -61,7 +61,7 @@ final class TargetRangeDerivation
      *
      * @param non-empty-list<float> $positions in steps
      */
-    private static function window(Axis $axis, array $positions): TargetRange
+    private static function window(Axis $axis, array $positions): TargetWindow
     {
         [$low, $high] = Quantile::fenced($positions);
         $range = Quantile::interquartileRange($positions);
@@ -77,7 +77,7 @@ final class TargetRangeDerivation
         $slight = $axis->steps($axis->slight());
         $high = max($slight, $high + self::PAD + self::PAD_OF_RANGE * $range);
 
-        return TargetRange::between(
+        return TargetWindow::between(
             $low <= $slight ? 0.0 : self::rounded($axis->valueAt($low)),
             self::rounded($axis->valueAt($high)),
         );

@@ -2,7 +2,7 @@ import type { AxisKey, Balance } from '../../api/client';
 import { say } from './sentences';
 
 /** Which line brings how much of an axis, for the rows, and the same as one sentence. */
-export function makers(
+export function axisContributors(
   report: Balance | null,
   axis: AxisKey | null,
 ): { rows: ReadonlyMap<number, string>; says: string } {

@@ -7,7 +7,7 @@ namespace Vinculum\Exchange;
 use Vinculum\Sensory\Axis;
 
 /** The axes that a cook has let go of, as they are named: "salt, heat". */
-final class LetGo
+final class IgnoredAxes
 {
     private const ALSO = [
         'sweetness' => 'sweet',
