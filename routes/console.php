@@ -6,7 +6,7 @@ use App\Auth\Passphrase;
 use App\Backups\BackupFault;
 use App\Backups\Backups;
 use App\Console\DemoKitchen;
-use App\Http\Description\ApiDescription;
+use App\Description\ApiDescription;
 use Illuminate\Support\Facades\Artisan;
 use Symfony\Component\Console\Output\OutputInterface;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Backups;
 
-use App\Exports\KitchenFile;
-use App\Imports\RowSchema;
+use App\Exchange\KitchenFile;
+use App\Exchange\RowSchema;
 
 /**
  * Whether the rows of a copy are such as a kitchen holds: one that was written by hand would break the pages. What is

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Batches;
 
-use App\CookSessions\StoredCookEvent;
+use App\Palate\Tasting;
 use App\Recipes\WrittenRecipe;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Batches;
 
-use App\Http\Description\Answers;
+use App\Http\Answers;
 use App\Recipes\Sauce;
 use App\Recipes\SauceResource;
 use Illuminate\Database\Eloquent\Builder;

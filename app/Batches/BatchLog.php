@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Batches;
 
-use App\CookSessions\CookSessionService;
-use App\CookSessions\StoredCookEvent;
+use App\Palate\Tasting;
 use App\Pantry\Pantry;
 use App\Recipes\HomeKitchen;
 use Carbon\CarbonImmutable;

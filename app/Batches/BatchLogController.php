@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Batches;
 
-use App\CookSessions\CookEventRequest;
-use App\CookSessions\CookSessionService;
-use App\CookSessions\StoredCookEvent;
-use App\Http\Description\Answers;
+use App\Http\Answers;
 use App\Http\Faults;
 use App\Recipes\FormulaRequest;
 use App\Recipes\HomeKitchen;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Batches;
 
 use App\Database\Stored;
+use App\Palate\Tasting;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Vinculum\Quantity\Measures;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Batches;
 
-use App\CookSessions\CookSessionService;
 use App\Palate\PalateService;
+use App\Palate\Tasting;
 use App\Recipes\HomeKitchen;
 use App\Recipes\Sauce;
 use App\Recipes\SauceService;

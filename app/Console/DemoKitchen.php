@@ -7,7 +7,7 @@ namespace App\Console;
 use App\Batches\Batch;
 use App\Batches\BatchLog;
 use App\Batches\BatchService;
-use App\CookSessions\CookSessionService;
+use App\Batches\CookSessionService;
 use App\Database\Setting;
 use App\Palate\Guess;
 use App\Pantry\Product;

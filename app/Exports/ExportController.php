@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Exports;
 
-use App\Http\Description\Answers;
+use App\Exchange\KitchenFile;
+use App\Exchange\Tables;
+use App\Http\Answers;
 use App\Recipes\Sauce;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Backups\EpochPassed;
 use App\Database\Trouble;
-use App\Recipes\EditConflict;
-use App\Recipes\SauceResource;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,9 +17,7 @@ use Vinculum\Scaling\ScaleFault;
 /**
  * What the server says when it cannot do what was asked: plain words, and the way out.
  *
- * @phpstan-import-type SauceSent from SauceResource
  * @phpstan-type Fault array{message: string, fields?: array<string, list<string>>}
- * @phpstan-type Conflict array{message: string, current: SauceSent|null, epoch?: int}
  */
 final class Faults
 {
@@ -35,11 +30,7 @@ final class Faults
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->shouldRenderJsonWhen(static fn(Request $request): bool => $request->is('api/*'));
-        $exceptions->dontReport([EditConflict::class, EpochPassed::class, ScaleFault::class]);
-        $exceptions->render(static fn(EditConflict $conflict): JsonResponse => new JsonResponse([
-            'message' => 'Someone changed this sauce in another window since you opened it. Nothing was overwritten: keep yours as a copy, or take theirs.',
-            'current' => (new SauceResource($conflict->current))->resolve(),
-        ], 409));
+        $exceptions->dontReport([ScaleFault::class]);
         $exceptions->render(static fn(ValidationException $fault): JsonResponse => new JsonResponse([
             'message' => collect($fault->errors())->flatten()->first()
                 ?? 'Something in the request is not as expected.',
@@ -69,11 +60,6 @@ final class Faults
                 422,
             ),
         );
-        $exceptions->render(static fn(EpochPassed $passed): JsonResponse => new JsonResponse([
-            'message' => $passed->getMessage(),
-            'epoch' => $passed->epoch,
-            'current' => $passed->current === null ? null : (new SauceResource($passed->current))->resolve(),
-        ], 409));
         $exceptions->render(static fn(
             HttpExceptionInterface $fault,
             Request $request,

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Database\InOneMove;
-use App\Http\Description\Answers;
+use App\Exchange\ImportFault;
+use App\Http\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
-use App\Exports\KitchenFile;
-use App\Exports\Tables;
+use App\Exchange\ImportFault;
+use App\Exchange\JsonRows;
+use App\Exchange\KitchenFile;
+use App\Exchange\Tables;
 use App\Recipes\HomeKitchen;
 use App\Recipes\Sauce;
 use App\Recipes\SauceService;
 use Illuminate\Database\Connection;
 use Vinculum\Exchange\RecipeFault;
-use Vinculum\Family\FamilyBook;
-use Vinculum\Family\FamilyGuess;
 use Vinculum\Ingredient\LabelFault;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
@@ -123,22 +123,6 @@ final readonly class Importer
         }
 
         return $import;
-    }
-
-    /**
-     * A sauce as it was typed or pasted, in the family that its name and balance say; nothing of it yet where nothing
-     * was.
-     *
-     * @throws RecipeFault where it is no text
-     */
-    public function write(string $text, Measures $measures): Sauce
-    {
-        $weighed = $this->homeKitchen->weigh(self::edit($this->homeKitchen->kitchen()->readBegun($text), $measures));
-        $family = $weighed->recipe->style === null
-            ? FamilyGuess::sure($weighed->balance(), $weighed->recipe->title)
-            : null;
-
-        return $this->sauceService->shelve($family === null ? $weighed : $weighed->asOne(FamilyBook::get($family)));
     }
 
     /**
@@ -307,25 +291,10 @@ final readonly class Importer
             if (self::stands($recipe, $standing)) {
                 continue;
             }
-            $made[] = $this->sauceService->add(self::edit($recipe, $measures))->id;
+            $made[] = $this->sauceService->add(SauceService::fitting($recipe, $measures))->id;
         }
 
         return $made;
     }
 
-    private static function edit(Recipe $recipe, Measures $measures): Recipe
-    {
-        $clipped = static fn(?string $text, int $most): ?string => $text === null ? null : mb_substr($text, 0, $most);
-        $style = $recipe->style !== null && FamilyBook::has($recipe->style) ? $recipe->style : null;
-
-        return (new Recipe(
-            $clipped($recipe->title, 200) ?? '',
-            $style,
-            $recipe->lines,
-            $recipe->method,
-            $measures,
-            $clipped($recipe->yield, 200),
-            pan: $clipped($recipe->pan, 100),
-        ))->withExtras($recipe);
-    }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
+use App\Exchange\ImportFault;
+use App\Exchange\JsonRows;
 use Vinculum\Exchange\RecipeFault;
 use Vinculum\Exchange\RecipeReader;
 

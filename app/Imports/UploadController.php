@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
-use App\Http\Description\Answers;
+use App\Exchange\ImportFault;
+use App\Http\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

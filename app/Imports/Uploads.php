@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
+use App\Exchange\ImportFault;
+
 /** Files on their way in, laid down piece by piece: a file may be as large as the disk has room for. */
 final readonly class Uploads
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Instruments;
 
-use App\Http\Description\Answers;
+use App\Http\Answers;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Instrument\InstrumentFault;
 use Vinculum\Instrument\SolidsReading;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Palate;
 
-use App\Http\Description\Answers;
+use App\Http\Answers;
 use Illuminate\Http\JsonResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Vinculum\Family\Family;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Palate;
 
-use App\Batches\Tasting as TastingRecord;
 use App\Database\Setting;
+use App\Palate\Tasting as TastingRecord;
 use Vinculum\Family\Family;
 use Vinculum\Family\FamilyBook;
 use Vinculum\Kitchen\Liking;

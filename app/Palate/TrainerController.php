@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Palate;
 
-use App\Http\Description\Answers;
-use App\Recipes\HomeKitchen;
+use App\Http\Answers;
+use App\Pantry\Pantry;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Palate\DilutionSeries;
 use Vinculum\Sensory\Axis;
@@ -34,7 +34,7 @@ use Vinculum\Sensory\Axis;
  */
 final readonly class TrainerController
 {
-    public function __construct(private HomeKitchen $homeKitchen, private PalateService $palateService) {}
+    public function __construct(private Pantry $pantry, private PalateService $palateService) {}
 
     #[Answers('Trainer')]
     public function show(): JsonResponse
@@ -69,7 +69,7 @@ final readonly class TrainerController
     {
         $staircase = $this->palateService->staircase($axis);
         $own = $staircase->ownStep();
-        $series = DilutionSeries::on($axis, $this->homeKitchen->catalogue());
+        $series = DilutionSeries::on($axis, $this->pantry->catalogue());
 
         return [
             'axis' => $axis->value,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
-use App\Http\Description\Answers;
+use App\Http\Answers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Vinculum\Ingredient\Ingredient;

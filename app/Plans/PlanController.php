@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
-use App\Http\Description\Answers;
+use App\Http\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

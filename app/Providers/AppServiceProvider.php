@@ -6,10 +6,10 @@ namespace App\Providers;
 
 use App\Auth\Passphrase;
 use App\Batches\BatchService;
-use App\CookSessions\CookSessionService;
-use App\CookSessions\HomeHob;
+use App\Batches\CookSessionService;
 use App\Database\ImmutableConnector;
 use App\Database\KitchenConnection;
+use App\Hob\HomeHob;
 use App\Imports\Uploads;
 use App\Instruments\InstrumentLink;
 use App\Palate\PalateService;

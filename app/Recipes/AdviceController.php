@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
-use App\Http\Description\Answers;
+use App\Http\Answers;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Wish;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
-use App\CookSessions\HomeHob;
 use App\Database\Stored;
+use App\Hob\HomeHob;
 use App\Palate\PalateService;
 use App\Pantry\Pantry;
 use Vinculum\Balance\Balance;

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
-use App\Http\Description\Answers;
+use App\Http\Answers;
 use App\Http\Faults;
-use App\Imports\Importer;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -69,11 +68,11 @@ final readonly class SauceController
 
     /** A sauce as it was typed or pasted, read as every recipe is. */
     #[Answers('SauceSent', 201)]
-    public function written(WrittenRequest $request, Importer $importer): JsonResponse
+    public function written(WrittenRequest $request, SauceService $sauceService): JsonResponse
     {
         try {
             return new JsonResponse(
-                (new SauceResource($importer->write($request->text(), $request->measures())))->resolve(),
+                (new SauceResource($sauceService->written($request->text(), $request->measures())))->resolve(),
                 201,
             );
         } catch (RecipeFault $fault) {

@@ -6,7 +6,11 @@ namespace App\Recipes;
 
 use Illuminate\Database\Connection;
 use Vinculum\Comparison\Comparison;
+use Vinculum\Exchange\RecipeFault;
+use Vinculum\Family\FamilyBook;
+use Vinculum\Family\FamilyGuess;
 use Vinculum\Kitchen\Sauce as WeighedSauce;
+use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Report\StandingReport;
 
@@ -45,6 +49,39 @@ final readonly class SauceService
 
             return $sauce;
         });
+    }
+
+    /**
+     * A sauce as it was typed or pasted, in the family that its name and balance say; nothing of it yet where nothing
+     * was.
+     *
+     * @throws RecipeFault where it is no text
+     */
+    public function written(string $text, Measures $measures): Sauce
+    {
+        $weighed = $this->homeKitchen->weigh(self::fitting($this->homeKitchen->kitchen()->readBegun($text), $measures));
+        $family = $weighed->recipe->style === null
+            ? FamilyGuess::sure($weighed->balance(), $weighed->recipe->title)
+            : null;
+
+        return $this->shelve($family === null ? $weighed : $weighed->asOne(FamilyBook::get($family)));
+    }
+
+    /** A recipe that came in, cut to what the shelf holds; a style that nobody knows is none. */
+    public static function fitting(Recipe $recipe, Measures $measures): Recipe
+    {
+        $clipped = static fn(?string $text, int $most): ?string => $text === null ? null : mb_substr($text, 0, $most);
+        $style = $recipe->style !== null && FamilyBook::has($recipe->style) ? $recipe->style : null;
+
+        return (new Recipe(
+            $clipped($recipe->title, 200) ?? '',
+            $style,
+            $recipe->lines,
+            $recipe->method,
+            $measures,
+            $clipped($recipe->yield, 200),
+            pan: $clipped($recipe->pan, 100),
+        ))->withExtras($recipe);
     }
 
     /**

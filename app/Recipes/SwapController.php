@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
-use App\Http\Description\Answers;
+use App\Http\Answers;
 use App\Http\Faults;
 use App\Pantry\Pantry;
 use Illuminate\Http\JsonResponse;

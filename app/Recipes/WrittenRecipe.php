@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
-use App\Batches\Batch;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 use Vinculum\Quantity\Measures;
@@ -70,7 +69,7 @@ final class WrittenRecipe implements CastsAttributes
             $written['pan'],
             is_numeric($sauce) ? (int) $sauce : null,
             // what was weighed into a batch is told by the number of its line: they were taken apart when it began
-            areLinesApart: $model instanceof Batch,
+            areLinesApart: !$model instanceof Sauce && !$model instanceof Version,
             servings: $written['servings'],
             setAside: $written['set_aside'],
             ignoredAxes: $written['let_go'],

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\CookSessions\StoredCookEvent;
-use App\CookSessions\StoredWeighedCook;
+use App\Batches\StoredCookEvent;
+use App\Hob\StoredWeighedCook;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Http\Description\ApiDescription;
+use App\Description\ApiDescription;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;

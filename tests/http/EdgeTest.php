@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\http;
 
 use App\Auth\Passphrase;
+use App\Batches\StoredCookEvent;
 use App\Console\DemoKitchen;
-use App\CookSessions\StoredCookEvent;
-use App\Http\Description\ApiDescription;
+use App\Description\ApiDescription;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\http;
 
 use App\Batches\Batch;
-use App\Batches\Tasting;
 use App\Console\DemoKitchen;
-use App\Exports\KitchenFile;
-use App\Imports\ImportFault;
-use App\Imports\JsonRows;
+use App\Exchange\ImportFault;
+use App\Exchange\JsonRows;
+use App\Exchange\KitchenFile;
+use App\Palate\Tasting;
 use App\Pantry\Product;
 use App\Plans\Plan;
 use App\Recipes\Sauce;

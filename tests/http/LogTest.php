@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\CookSessions\StoredCookEvent;
+use App\Batches\StoredCookEvent;
 use Illuminate\Support\Carbon;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Sabre\VObject\Component\VCalendar;

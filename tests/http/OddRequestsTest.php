@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\http;
 
 use App\Batches\Batch;
-use App\Batches\Tasting;
 use App\Console\DemoKitchen;
+use App\Palate\Tasting;
 
 /**
  * Whatever a person or a file can send: an answer or a reason, never a fault of ours. And a demo kitchen with something

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\CookSessions\StoredCookEvent;
+use App\Batches\StoredCookEvent;
 use App\Recipes\Sauce;
 use App\Recipes\Version;
 use Illuminate\Support\Facades\DB;

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { choose } from '../ui/locale';
+import { choose } from '../base/locale';
 import { told } from './told';
 
 const answer = {

@@ -1,4 +1,4 @@
-import { decimalSign } from '../ui/locale';
+import { decimalSign } from '../base/locale';
 
 /** Where the kitchen's answers hold sentences and measures for the eye; a recipe's own text stands under other names. */
 const sentences = new Set([

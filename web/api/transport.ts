@@ -1,4 +1,4 @@
-import { entrance } from '../features/auth/entrance';
+import { entrance } from './entrance';
 import { epoch, epochHeader } from './epoch';
 import type { Sauce } from './types';
 import { newKey } from './newKey';

@@ -1,7 +1,7 @@
 import type { Axis, AxisKey } from '../api/client';
 import { channel, channelStart, place } from './barPlace';
 import looks from './bars.module.css';
-import { fixed } from './locale';
+import { fixed } from '../base/locale';
 import { say } from './sentences';
 import { axisNames, figure, shortUnit } from './words';
 

@@ -1,6 +1,6 @@
-import { fixed, upTo } from './locale';
+import { fixed, upTo } from '../base/locale';
 import { Box } from '@mui/material';
-import { displayFont } from './theme';
+import { displayFont } from './theme/index';
 import { say } from './sentences';
 
 interface Props {

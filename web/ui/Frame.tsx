@@ -1,7 +1,7 @@
 import { Box, Button } from '@mui/material';
 import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { displayFont } from './theme';
+import { displayFont } from './theme/index';
 import { Help } from './Help';
 import { say } from './sentences';
 

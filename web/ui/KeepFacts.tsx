@@ -1,4 +1,4 @@
-import { fixed } from './locale';
+import { fixed } from '../base/locale';
 import { CautionLine } from './CautionLine';
 import { Box, Typography } from '@mui/material';
 import type { Keep } from '../api/client';

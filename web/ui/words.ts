@@ -1,4 +1,4 @@
-import { fixed, locale, upTo } from './locale';
+import { fixed, locale, upTo } from '../base/locale';
 import type { Axes, AxisKey, Correction } from '../api/client';
 import { say } from './sentences';
 

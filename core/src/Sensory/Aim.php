@@ -116,13 +116,16 @@ final readonly class Aim
             };
         }
         [$isForFamily, $isForCook] = [$this->isBalanced($family, $taste), $this->isBalanced($own, $taste)];
-        [$fromFamily, $fromOwn] = [$family->distance($taste), $own->distance($taste)];
+        [$ofFamily, $ofCook] = [
+            Verdict::away($family->distance($taste)) . ' off its family',
+            Verdict::away($own->distance($taste)) . ' off what you like',
+        ];
 
         return match (true) {
             $isForCook && $isForFamily => 'balanced, for its family and as you like it',
-            $isForCook => 'balanced as you like it, ' . Verdict::away($fromFamily) . ' off its family',
-            $isForFamily => Verdict::away($fromOwn) . ' off what you like, balanced for its family',
-            default => Verdict::away($fromOwn) . ' off what you like, ' . Verdict::away($fromFamily) . ' off its family',
+            $isForCook => "balanced as you like it, {$ofFamily}",
+            $isForFamily => "{$ofCook}, balanced for its family",
+            default => "{$ofCook}, {$ofFamily}",
         };
     }
 

@@ -1,7 +1,7 @@
 import { Box, Button, Dialog, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { useState } from 'react';
 import { api } from '../../api/client';
-import { entrance } from './entrance';
+import { entrance } from '../../api/entrance';
 import { TextInput } from '../../ui/TextInput';
 import { say } from './sentences';
 

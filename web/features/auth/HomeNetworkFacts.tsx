@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { keptCooks } from '../cook-sessions/keptCooks';
+import { keptCooks } from '../../api/keptCooks';
 import { api } from '../../api/client';
 import { sessionQuery } from '../../api/queries';
 import { say } from './sentences';

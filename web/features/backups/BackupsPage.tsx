@@ -8,7 +8,7 @@ import { Frame } from '../../ui/Frame';
 import { PlainTable } from '../../ui/PlainTable';
 import { DoorFacts } from '../auth/HomeNetworkFacts';
 import { TakeIn } from '../imports/TakeIn';
-import { fixed, locale } from '../../ui/locale';
+import { fixed, locale } from '../../base/locale';
 import { say } from './sentences';
 
 const kinds: readonly (readonly [string, string])[] = [

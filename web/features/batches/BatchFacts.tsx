@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Batch, BatchRecord } from '../../api/client';
 import { ColourDrop } from '../../ui/ColourDrop';
-import { date, money } from '../../ui/locale';
+import { date, money } from '../../base/locale';
 import { grams, millilitres } from '../../ui/words';
 import { say } from './sentences';
 

@@ -13,8 +13,8 @@ import { millilitres, typedNumber } from '../../ui/words';
 import { KeepFacts } from '../../ui/KeepFacts';
 import { SplitUses } from './SplitUses';
 import { TextInput } from '../../ui/TextInput';
-import { SaucePage } from '../recipes/SaucePage';
-import { locale } from '../../ui/locale';
+import { SaucePage } from '../sauce/SaucePage';
+import { locale } from '../../base/locale';
 import { BatchFacts } from './BatchFacts';
 import { say } from './sentences';
 

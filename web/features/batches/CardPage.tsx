@@ -5,7 +5,7 @@ import { api, type Line } from '../../api/client';
 import { sauceQuery } from '../../api/queries';
 import { axisKeys, axisNames, figure, grams, millilitres, shortUnit } from '../../ui/words';
 import { keepWords } from '../../ui/KeepFacts';
-import { SaucePage } from '../recipes/SaucePage';
+import { SaucePage } from '../sauce/SaucePage';
 import { say } from './sentences';
 
 /** A line of several ingredients is written once. */

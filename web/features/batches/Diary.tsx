@@ -1,4 +1,4 @@
-import { fixed } from '../../ui/locale';
+import { fixed } from '../../base/locale';
 import { Box, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import type { SauceLog } from '../../api/client';

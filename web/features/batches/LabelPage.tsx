@@ -8,9 +8,9 @@ import { Choice } from '../../ui/Choice';
 import { LostPage } from '../../ui/LostPage';
 import { keepWords } from '../../ui/KeepFacts';
 import { TextInput } from '../../ui/TextInput';
-import { displayFont } from '../../ui/theme';
-import { SaucePage } from '../recipes/SaucePage';
-import { fixed, date } from '../../ui/locale';
+import { displayFont } from '../../ui/theme/index';
+import { SaucePage } from '../sauce/SaucePage';
+import { fixed, date } from '../../base/locale';
 import { say } from './sentences';
 
 interface Sheet {

@@ -1,4 +1,4 @@
-import { fixed } from '../../ui/locale';
+import { fixed } from '../../base/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -9,7 +9,7 @@ import { Choice } from '../../ui/Choice';
 import { PlainTable } from '../../ui/PlainTable';
 import { axisKeys, axisNames, moves } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
-import { SaucePage } from '../recipes/SaucePage';
+import { SaucePage } from '../sauce/SaucePage';
 import { Diary } from './Diary';
 import { OverTime } from './OverTime';
 import { tasted } from './tasted';

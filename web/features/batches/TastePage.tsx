@@ -5,7 +5,7 @@ import { useParams } from 'react-router';
 import { api, type Batch } from '../../api/client';
 import { batchesQuery, kitchenQuery } from '../../api/queries';
 import { grams, moment, typedNumber } from '../../ui/words';
-import { SaucePage } from '../recipes/SaucePage';
+import { SaucePage } from '../sauce/SaucePage';
 import { LastTime } from './LastTime';
 import { Taste } from './Taste';
 import { TextInput } from '../../ui/TextInput';

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { api, Refusal } from '../../api/client';
 import { instrumentsQuery } from '../../api/queries';
-import { keptCooks } from './keptCooks';
+import { keptCooks } from '../../api/keptCooks';
 import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
 import { CookSheet } from './CookSheet';

@@ -1,4 +1,4 @@
-import { fixed } from '../../ui/locale';
+import { fixed } from '../../base/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, useSyncExternalStore, useRef } from 'react';
@@ -10,7 +10,7 @@ import { CoolingMove } from './CoolingMove';
 import { FillMove } from './FillMove';
 import { huge, inGrams, quiet } from './looks';
 import { CautionLine } from '../../ui/CautionLine';
-import { keptCooks } from './keptCooks';
+import { keptCooks } from '../../api/keptCooks';
 import { meanwhile } from './meanwhile';
 import { MoveList } from './MoveList';
 import { NotTaken } from './NotTaken';

@@ -5,7 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { api, type CookStart as Start } from '../../api/client';
 import { batchesQuery } from '../../api/queries';
 import { moment } from '../../ui/words';
-import { SaucePage } from '../recipes/SaucePage';
+import { SaucePage } from '../sauce/SaucePage';
 import { big } from './looks';
 import { WhatItTakes } from './WhatItTakes';
 import { TextInput } from '../../ui/TextInput';

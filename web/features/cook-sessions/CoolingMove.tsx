@@ -1,4 +1,4 @@
-import { fixed } from '../../ui/locale';
+import { fixed } from '../../base/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { api, type Cook, type CookEvent } from '../../api/client';

@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { Refused } from './outbox';
-import { locale } from '../../ui/locale';
+import { locale } from '../../base/locale';
 import { say } from './sentences';
 
 interface Props {

@@ -1,4 +1,4 @@
-import { fixed } from '../../ui/locale';
+import { fixed } from '../../base/locale';
 import { Box, Typography } from '@mui/material';
 import type { Cook, CookEvent, Rebalancing as Way } from '../../api/client';
 import { spoken } from '../../ui/words';

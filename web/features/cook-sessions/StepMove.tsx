@@ -1,4 +1,4 @@
-import { fixed } from '../../ui/locale';
+import { fixed } from '../../base/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { CookEvent, Move } from '../../api/client';

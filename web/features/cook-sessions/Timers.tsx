@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import type { CookEvent, CookTimer } from '../../api/client';
-import { displayFont } from '../../ui/theme';
+import { displayFont } from '../../ui/theme/index';
 import { ring } from './sound';
 import { say } from './sentences';
 

@@ -1,4 +1,4 @@
-import { fixed } from '../../ui/locale';
+import { fixed } from '../../base/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useEffect, useRef, useState } from 'react';
 import { api, type InstrumentReading } from '../../api/client';
@@ -6,7 +6,7 @@ import { big, inGrams } from './looks';
 import { useScale } from './useScale';
 import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
-import { displayFont } from '../../ui/theme';
+import { displayFont } from '../../ui/theme/index';
 import { say } from './sentences';
 
 interface Props {

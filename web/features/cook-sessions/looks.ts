@@ -1,5 +1,5 @@
-import { upTo } from '../../ui/locale';
-import { displayFont } from '../../ui/theme';
+import { upTo } from '../../base/locale';
+import { displayFont } from '../../ui/theme/index';
 
 /** Buttons for a hand that holds a spoon. */
 export const big = { minHeight: 64, fontSize: '1.25rem' } as const;

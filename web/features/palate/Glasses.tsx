@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import type { Trainer } from '../../api/client';
-import { fixed } from '../../ui/locale';
+import { fixed } from '../../base/locale';
 import { say } from './sentences';
 
 export const letters = ['A', 'B', 'C', 'D', 'E'];

@@ -1,4 +1,4 @@
-import { fixed, upTo } from '../../ui/locale';
+import { fixed, upTo } from '../../base/locale';
 import { Box } from '@mui/material';
 import type { PantryItem } from '../../api/client';
 import { say } from './sentences';

@@ -1,7 +1,7 @@
 import { Box, Button } from '@mui/material';
 import { memo } from 'react';
 import type { PantryItem, Product, Spoonful } from '../../api/client';
-import { fixed } from '../../ui/locale';
+import { fixed } from '../../base/locale';
 import { RowButton } from '../../ui/RowButton';
 import { axisKeys, axisNames, figure, grams, shortUnit } from '../../ui/words';
 import { CompositionBar, inWords } from './CompositionBar';

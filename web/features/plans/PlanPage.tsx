@@ -10,7 +10,7 @@ import { Timeline } from './Timeline';
 import { type Planning, usePlan } from './usePlan';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
-import { money } from '../../ui/locale';
+import { money } from '../../base/locale';
 import { say } from './sentences';
 
 /** When to start what, so that it is ready on the day, and what to buy for it. */

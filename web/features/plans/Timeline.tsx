@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { fixed, upTo, locale } from '../../ui/locale';
+import { fixed, upTo, locale } from '../../base/locale';
 import { when } from '../../ui/words';
 import { Box, Typography } from '@mui/material';
 import type { PlanDraft } from '../../api/client';

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { Frame } from '../../ui/Frame';
 import { grams } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
-import { choose, chosenCurrency, chosenLocale, date, money } from '../../ui/locale';
+import { choose, chosenCurrency, chosenLocale, date, money } from '../../base/locale';
 import { say } from './sentences';
 
 const locales: readonly (readonly [string, string])[] = [

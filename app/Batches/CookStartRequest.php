@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Batches;
+
+use App\Recipes\AsksForASize;
+use App\Recipes\RequestedSize;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** The size a batch is to be cooked in; as it is written when nothing is said. */
+final class CookStartRequest extends FormRequest
+{
+    use AsksForASize;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return self::sizeRules();
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return self::sizeMessages();
+    }
+
+    public function wish(): RequestedSize
+    {
+        return $this->size() ?? RequestedSize::once();
+    }
+}

@@ -1,0 +1,179 @@
+import { Box, GlobalStyles, Typography, useMediaQuery } from '@mui/material';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { type Advice, type Axes, type AxisKey, type Correction, type Kitchen, type Sauce } from '../../api/client';
+import { AxisBars } from '../../ui/AxisBars';
+import { BarMark } from '../../ui/BarMark';
+import { Choice } from '../../ui/Choice';
+import { Frame } from '../../ui/Frame';
+import { BatchLine } from './BatchLine';
+import { BenchBanners } from './BenchBanners';
+import { BenchHead } from './BenchHead';
+import { BenchPanel, type Panel, panels } from './BenchPanel';
+import { SauceFoot } from '../sauce/SauceHead';
+import { Hazards } from '../sauce/SauceFacts';
+import { useInView } from '../../ui/useInView';
+import { useBench } from './useBench';
+import { useBenchKeys } from './useBenchKeys';
+import { axisContributors } from './axisContributors';
+import { EmptyBench } from './EmptyBench';
+import { BenchLines } from './BenchLines';
+import { barsPlace, underTheBars, makersLine, pinned, hidden } from './benchLooks';
+import { halves } from '../../ui/looks';
+import { say } from './sentences';
+
+/** One sauce being designed: lines, bars, fractions and corrections in one view. */
+export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
+  const bench = useBench(sauce, kitchen);
+  const { isEmpty, report, advice, style, saving, applyCorrection } = bench;
+  const [previewed, setPreviewed] = useState<number | null>(null);
+  const [sidePreview, setSidePreview] = useState<Axes | null>(null);
+  const [considered, setConsidered] = useState<Correction | null>(null);
+  const [panel, setPanel] = useState<Panel>('add');
+  const [swapLine, setSwapLine] = useState(0);
+  const [showsMixed, setShowsMixed] = useState(false);
+  const [looked, setLooked] = useState<AxisKey | null>(null);
+  const linesRef = useRef<HTMLDivElement>(null);
+  const panelRef = useRef<HTMLDivElement>(null);
+  const barsRef = useRef<HTMLDivElement>(null);
+  const showsBars = useInView(barsRef, isEmpty);
+
+  const isWide = useMediaQuery('(min-width:900px)', { noSsr: true });
+  const corrections = advice.answer?.corrections ?? noCorrections;
+  const isBesides = panel === 'swap' || panel === 'scale' || panel === 'thickness';
+  const preview =
+    considered?.after ??
+    (isBesides ? sidePreview : previewed === null ? null : (corrections[previewed]?.after ?? null));
+  // until it is weighed anew it stands as it was last stored, so that nothing moves when the answer comes
+  const early = report === null && !isEmpty ? stored(sauce) : null;
+  const axes = isEmpty ? null : (report?.axes ?? early?.axes ?? null);
+  const shown = showsMixed ? (report?.mixed?.axes ?? null) : null;
+  const brought = useMemo(() => axisContributors(report, looked), [report, looked]);
+
+  const openSwap = useCallback((index: number) => {
+    setSwapLine(index);
+    setPanel('swap');
+  }, []);
+  const apply = useCallback(
+    (correction: Correction) => {
+      applyCorrection(correction);
+      setPreviewed(null);
+      setConsidered(null);
+    },
+    [applyCorrection],
+  );
+  const showCorrections = useCallback(() => {
+    setPanel('add');
+  }, []);
+  useBenchKeys({
+    undo: bench.undo,
+    redo: bench.redo,
+    corrections,
+    apply,
+    solve: bench.solve,
+    showCorrections,
+    linesRef,
+    panelRef,
+  });
+
+  // on a wide screen they stay in view with the bars, on a narrow one they lead on from the lines
+  const tabs = (
+    <Box sx={{ borderBottom: '1px solid', borderColor: 'divider', mb: 0.5 }}>
+      <Choice label={say.besideTheBars} options={panels} value={panel} onChoose={setPanel} controls="panel" />
+    </Box>
+  );
+
+  return (
+    <Frame
+      head={<BenchHead bench={bench} kitchen={kitchen} report={report} early={early} />}
+      foot={<SauceFoot sauce={sauce.id} at="bench" />}
+    >
+      <GlobalStyles styles={underTheBars} />
+      {axes !== null && !showsBars && (
+        <Box sx={pinned}>
+          <BarMark axes={preview ?? axes} />
+        </Box>
+      )}
+      <BenchBanners
+        saving={saving}
+        fault={bench.balance.fault}
+        keepMine={bench.keepMine}
+        takeTheirs={bench.takeTheirs}
+      />
+      <Box sx={halves}>
+        <BenchLines ref={linesRef} bench={bench} kitchen={kitchen} shares={brought.rows} onSwap={openSwap} />
+        {axes !== null ? (
+          <Box sx={{ display: { xs: 'contents', md: 'block' } }}>
+            <Box ref={barsRef} sx={barsPlace}>
+              <Box aria-live="polite" sx={hidden}>
+                {bench.said}
+              </Box>
+              {report !== null && <Hazards report={report} />}
+              <AxisBars
+                axes={shown ?? axes}
+                preview={preview}
+                styleName={style?.name ?? null}
+                isTentative={bench.isPresumed}
+                looked={looked}
+                onLook={(axis) => {
+                  setLooked(looked === axis ? null : axis);
+                }}
+                mends={advice.answer?.by_axis ?? noMends}
+                onMend={apply}
+                onConsider={setConsidered}
+                letGo={bench.draft.let_go}
+                mayLetGo={report?.may_let_go ?? noAxes}
+                onLetGo={bench.letGo}
+                pungency={report?.pungency ?? early?.pungency ?? null}
+              />
+              <BatchLine report={report} showsMixed={showsMixed} onMixed={setShowsMixed} />
+              <Typography data-makers sx={makersLine}>
+                {looked !== null
+                  ? brought.says
+                  : bench.isPresumed && style !== null
+                    ? say.comparedWithAGuess(style.name.toLowerCase())
+                    : (bench.learned?.says ?? say.tapAnAxisToSee)}
+              </Typography>
+              {isWide && tabs}
+            </Box>
+            <Box sx={{ order: 3 }}>
+              {!isWide && tabs}
+              <Box
+                id="panel"
+                role="tabpanel"
+                aria-labelledby={`panel-${panel}`}
+                ref={panelRef}
+                sx={{ minHeight: { md: 230 } }}
+              >
+                {report !== null && (
+                  <BenchPanel
+                    bench={bench}
+                    kitchen={kitchen}
+                    report={report}
+                    panel={panel}
+                    swapLine={swapLine}
+                    onSwapLine={setSwapLine}
+                    onPreview={setPreviewed}
+                    onSidePreview={setSidePreview}
+                    onApply={apply}
+                  />
+                )}
+              </Box>
+            </Box>
+          </Box>
+        ) : (
+          <EmptyBench bench={bench} />
+        )}
+      </Box>
+    </Frame>
+  );
+}
+
+/** What was kept of a sauce's standing; what was kept before there were sizes has less. */
+function stored(sauce: Sauce): Partial<Sauce['standing']> {
+  return sauce.standing;
+}
+
+const noCorrections: readonly Correction[] = [];
+
+const noAxes: readonly AxisKey[] = [];
+const noMends: Advice['by_axis'] = {};
