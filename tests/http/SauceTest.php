@@ -202,7 +202,7 @@ final class SauceTest extends HttpTestCase
             [['lines' => [['salt']]], 'Line 1 is not text'],
             [['lines' => ['salt', str_repeat('a', 10_001)]], 'Line 2 is longer'],
             [['lines' => array_fill(0, 20_001, 'a')], '20,000 lines'],
-            [['lines' => [], 'style' => 'nonsense'], 'no such style'],
+            [['lines' => [], 'style' => 'nonsense'], 'no such family'],
             [['lines' => [], 'title' => str_repeat('a', 201)], 'shorten it'],
             [['lines' => [], 'measures' => 'cubits'], 'us, metric'],
             [[], 'holds no lines'],
@@ -248,7 +248,7 @@ final class SauceTest extends HttpTestCase
         self::assertStringContainsString('already fill the batch', $design([]));
         self::assertStringContainsString('how much it should make', $design(['batch_grams' => 0]));
         self::assertStringContainsString('no ingredient', $design(['batch_grams' => 900, 'base' => 'moon-dust']));
-        self::assertStringContainsString('Choose a style', $design(['style' => null]));
+        self::assertStringContainsString('Choose a family', $design(['style' => null]));
     }
 
     public function test_no_bytes_sent_to_any_address_make_a_500(): void
