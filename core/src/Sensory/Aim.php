@@ -129,7 +129,7 @@ final readonly class Aim
         };
     }
 
-    /** "needs a touch more salt, a little too sharp"; where nothing is off, as on the whole. */
+    /** "needs a touch more salt, a little too sharp", "balanced"; as on the whole where its family would say otherwise. */
     public function inShort(Taste $taste): string
     {
         $off = array_filter(
@@ -138,7 +138,13 @@ final readonly class Aim
                 : ''),
         );
 
-        return $off === [] ? $this->onTheWhole($taste) : implode(', ', $off);
+        return match (true) {
+            $off !== [] => implode(', ', $off),
+            $this->standard() === null => '',
+            default => $this->family === null || $this->isBalanced($this->family, $taste)
+                ? 'balanced'
+                : $this->onTheWhole($taste),
+        };
     }
 
     /** Where an addition leaves it: "then it stands inside every window", "then 1.2 steps from what you asked for". */
