@@ -45,7 +45,6 @@ Route::get('/idle', static fn() => response()->json(['idle' => true]))->withoutM
 Route::get('/session', [SessionController::class, 'show']);
 Route::post('/session', [SessionController::class, 'enter']);
 Route::delete('/session', [SessionController::class, 'leave']);
-Route::get('/kitchen', KitchenController::class);
 
 Route::post('/balance', BalanceController::class);
 Route::post('/advise', AdviceController::class);
@@ -77,6 +76,9 @@ Route::post('/instruments/stand-in', [InstrumentController::class, 'standIn']);
 
 // what is stored, and the answer to it, are one move
 Route::middleware(InOneMove::class)->group(static function (): void {
+    Route::get('/kitchen', [KitchenController::class, 'show']);
+    Route::put('/kitchen', [KitchenController::class, 'update']);
+
     Route::get('/palate', [PalateController::class, 'show']);
     Route::put('/palate', [PalateController::class, 'switch']);
     Route::delete('/palate/{style}', [PalateController::class, 'reset']);

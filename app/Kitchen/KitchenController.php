@@ -29,6 +29,7 @@ use Vinculum\Scaling\TargetSize;
  *     heats: list<string>,
  *     own_steps: Named<float>,
  *     usual_loss: float,
+ *     has_scale: bool,
  *     vessels: list<array{name: string, ml: array<value-of<Measures>, float>}>,
  *     measures: list<array{key: value-of<Measures>, name: string}>,
  * }
@@ -38,10 +39,18 @@ final readonly class KitchenController
     /** What a cook may take as one part. */
     private const VESSELS = ['tablespoon', 'ladle', 'glass', 'cup', 'mug'];
 
-    public function __construct(private PalateService $palateService) {}
+    public function __construct(private PalateService $palateService, private Tools $tools) {}
 
     #[Answers('Kitchen')]
-    public function __invoke(): JsonResponse
+    public function update(ToolsRequest $request): JsonResponse
+    {
+        $this->tools->keep($request->boolean('has_scale'));
+
+        return $this->show();
+    }
+
+    #[Answers('Kitchen')]
+    public function show(): JsonResponse
     {
         return new JsonResponse([
             'styles' => array_map(FamilyReport::of(...), FamilyBook::all()),
@@ -58,6 +67,7 @@ final readonly class KitchenController
             'heats' => Heat::keys(),
             'own_steps' => new Named($this->palateService->ownSteps()),
             'usual_loss' => TargetSize::USUAL_LOSS,
+            'has_scale' => $this->tools->hasScale(),
             'vessels' => array_map(self::vessel(...), self::VESSELS),
             'measures' => array_map(
                 static fn(Measures $measures): array => ['key' => $measures->value, 'name' => $measures->title()],

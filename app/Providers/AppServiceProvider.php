@@ -12,6 +12,7 @@ use App\Database\KitchenConnection;
 use App\Hob\HomeHob;
 use App\Imports\Uploads;
 use App\Instruments\InstrumentLink;
+use App\Kitchen\Tools;
 use App\Palate\PalateService;
 use App\Pantry\Pantry;
 use App\Recipes\HomeKitchen;
@@ -67,6 +68,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(CookSessionService::class);
         $this->app->scoped(HomeHob::class);
         $this->app->scoped(Pantry::class);
+        $this->app->scoped(Tools::class);
         $this->app->scoped(HomeKitchen::class);
         $this->app->scoped(SauceParts::class);
         $this->app->scoped(PalateService::class);

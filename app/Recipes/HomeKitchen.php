@@ -6,6 +6,7 @@ namespace App\Recipes;
 
 use App\Database\Stored;
 use App\Hob\HomeHob;
+use App\Kitchen\Tools;
 use App\Palate\PalateService;
 use App\Pantry\Pantry;
 use Vinculum\Balance\Balance;
@@ -32,6 +33,7 @@ final class HomeKitchen
         private readonly SauceParts $parts,
         private readonly PalateService $palateService,
         private readonly HomeHob $hob,
+        private readonly Tools $tools,
     ) {}
 
     public function catalogue(): Catalogue
@@ -96,7 +98,13 @@ final class HomeKitchen
 
     public function kitchen(): Kitchen
     {
-        return new Kitchen($this->catalogue(), $this->hob->known(), $this->palateService, $this->pantry);
+        return new Kitchen(
+            $this->catalogue(),
+            $this->hob->known(),
+            $this->palateService,
+            $this->pantry,
+            hasScale: $this->tools->hasScale(),
+        );
     }
 
     /**

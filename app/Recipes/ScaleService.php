@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
-use Vinculum\Cooking\Pan;
 use Vinculum\CookSession\CookPlan;
 use Vinculum\Kitchen\Sauce as WeighedSauce;
 use Vinculum\Recipe\Recipe;
@@ -32,11 +31,6 @@ final readonly class ScaleService
     {
         $sauce = $this->homeKitchen->weigh($edit);
 
-        return CookPlan::of(
-            $this->scale($sauce, $size),
-            $edit->pan === null ? null : Pan::parse($edit->pan),
-            $edit->method,
-            $sauce->kitchen->hob,
-        );
+        return CookPlan::of($this->scale($sauce, $size), $sauce);
     }
 }

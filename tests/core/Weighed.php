@@ -7,6 +7,8 @@ namespace Tests\core;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\Treatment;
+use Vinculum\Cooking\Hob;
+use Vinculum\Ingredient\Catalogue;
 use Vinculum\Kitchen\Kitchen;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Measures;
@@ -26,8 +28,17 @@ final class Weighed
         Measures $measures = Measures::Us,
         ?string $pan = null,
         array $method = [],
+        ?Hob $hob = null,
+        bool $hasScale = true,
     ): Sauce {
-        return Kitchen::shipped()->asItIs(
+        $kitchen = new Kitchen(
+            Catalogue::shipped(),
+            $hob ?? Hob::unknown(),
+            keepsHeadings: false,
+            hasScale: $hasScale,
+        );
+
+        return $kitchen->asItIs(
             new Recipe(style: $style, method: $method, measures: $measures, pan: $pan),
             $formula,
             new Treatment(),

@@ -87,6 +87,24 @@ final class CookTest extends HttpTestCase
         self::assertGreaterThan(100.0, $cook->json('pan.water_grams'));
     }
 
+    public function test_who_has_no_scale_gets_a_sheet_in_spoons_cups_and_pieces(): void
+    {
+        $told = static fn(mixed $cook): array => array_values(array_filter(
+            array_map(static fn(array $move): ?string => $move['measure']['measure'] ?? null, (array) $cook->json('moves')),
+        ));
+        self::assertContains('100 g', $told($this->cook([])));
+        $this->putJson('/api/kitchen', ['has_scale' => false])->assertOk()->assertJsonPath('has_scale', false);
+
+        $cook = $this->cook([]);
+        self::assertSame(['½ cup', 'about 10', '⅓ cup + 2 tbsp', '2 tsp', '1 tsp', '⅓ cup + 2 tbsp'], $told($cook));
+        self::assertSame([], array_intersect(['pan-empty', 'pan-reads'], array_column((array) $cook->json('moves'), 'kind')));
+
+        $this->putJson('/api/kitchen', ['has_scale' => true])->assertOk();
+        self::assertContains('100 g', $told($this->cook([])));
+        $this->putJson('/api/kitchen', ['has_scale' => 'perhaps'])->assertStatus(422)
+            ->assertJsonPath('message', 'Say whether there is a scale.');
+    }
+
     public function test_a_timer_started_while_the_server_was_away_is_stopped_by_the_key_of_its_start(): void
     {
         $id = $this->cook()->json('id');

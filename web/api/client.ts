@@ -165,6 +165,7 @@ export const api = {
   trainer: () => answer(client.GET('/api/trainer')),
   guess: (guess: Guess) => answer(client.POST('/api/trainer', { body: guess })),
   forgetAxis: (axis: string) => answer(client.DELETE('/api/trainer/{axis}', { params: { path: { axis } } })),
+  keepTools: (hasScale: boolean) => answer(client.PUT('/api/kitchen', { body: { has_scale: hasScale } })),
   palate: () => answer(client.GET('/api/palate')),
   switchPalate: (on: boolean) => answer(client.PUT('/api/palate', { body: { on } })),
   resetPalate: (style: string) => answer(client.DELETE('/api/palate/{style}', { params: { path: { style } } })),

@@ -116,42 +116,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/kitchen": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What a page needs to know once: the styles and the systems of measures. */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description The answer */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Kitchen"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/balance": {
         parameters: {
             query?: never;
@@ -1427,6 +1391,84 @@ export interface paths {
                 };
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kitchen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a page needs to know once: the styles and the systems of measures. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Kitchen"];
+                    };
+                };
+            };
+        };
+        /** What a page needs to know once: the styles and the systems of measures. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ToolsRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Kitchen"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -5028,6 +5070,7 @@ export interface components {
                 [key: string]: number;
             };
             usual_loss: number;
+            has_scale: boolean;
             vessels: {
                 name: string;
                 ml: {
@@ -5136,6 +5179,7 @@ export interface components {
             notes: string[];
             actual_grams: number | null;
             tolerance_grams: number;
+            is_weighed: boolean;
         };
         MeasuredFigures: {
             ph: {
@@ -6280,6 +6324,9 @@ export interface components {
             value?: number | string | null;
             heat?: string | null;
             consistency?: string | null;
+        };
+        ToolsRequest: {
+            has_scale: boolean;
         };
         WrittenRequest: {
             text: string | null;

@@ -123,4 +123,5 @@ export const say = {
   wouldBecome: (value: string, verdict: string | null) =>
     `would become ${value}${verdict === null ? '' : `, ${verdict}`}`,
   steps: (steps: string, isOne: boolean) => `${steps} ${isOne ? 'step' : 'steps'}`,
+  iHaveNoScale: 'I have no scale: spoons, cups and pieces',
 };

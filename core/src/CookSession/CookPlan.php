@@ -14,7 +14,9 @@ use Vinculum\Cooking\MethodStep;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Cooking\WeighedCook;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Amount;
+use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -43,16 +45,21 @@ final readonly class CookPlan
         public float $finishedGrams,
         public ?Pan $pan,
         private Hob $hob,
+        public bool $hasScale,
+        private Measures $measures,
     ) {}
 
-    /** @param list<string> $method as written */
-    public static function of(Scale $scale, ?Pan $pan, array $method, Hob $hob): self
+    /** @param Sauce $sauce that the scale is of */
+    public static function of(Scale $scale, Sauce $sauce): self
     {
-        $cook = StagedCook::of($scale->after, $pan, $method, $hob);
+        [$recipe, $kitchen] = [$sauce->recipe, $sauce->kitchen];
+        $pan = $recipe->pan === null ? null : Pan::parse($recipe->pan);
+        $cook = StagedCook::of($scale->after, $pan, $recipe->method, $kitchen->hob);
         $items = [];
         foreach ($cook->stages as $stage => $cooked) {
             foreach (array_keys($cooked->stage->lines) as $number) {
-                $items[] = self::item($scale->lines[$number], $number, $stage, abs($scale->factor - 1.0) < 1e-6);
+                $item = self::item($scale->lines[$number], $number, $stage, abs($scale->factor - 1.0) < 1e-6);
+                $items[] = $kitchen->hasScale ? $item : $item->withoutScale($scale->lines[$number], $sauce->measures());
             }
         }
 
@@ -62,7 +69,9 @@ final readonly class CookPlan
             $cook->stages,
             FinishedBatch::of($scale->after)->mixture->grams(),
             $pan,
-            $hob,
+            $kitchen->hob,
+            $kitchen->hasScale,
+            $sauce->measures(),
         );
     }
 
@@ -210,11 +219,14 @@ final readonly class CookPlan
     /** So much of a line in words; "none" where it is as good as nothing. */
     public function words(int $line, float $grams, Spoons $spoons): string
     {
-        $density = $this->scale->lines[$line]->line->ingredient?->portions->density;
+        $resolved = $this->scale->lines[$line]->line;
+        $density = $resolved->ingredient?->portions->density;
 
-        return $grams < self::AS_GOOD_AS_NOTHING
-            ? 'none'
-            : $spoons->measure($spoons->nearest($grams, $density), $density)->words();
+        return match (true) {
+            $grams < self::AS_GOOD_AS_NOTHING => 'none',
+            !$this->hasScale => UnweighedAmount::words($resolved, $grams, $this->measures),
+            default => $spoons->measure($spoons->nearest($grams, $density), $density)->words(),
+        };
     }
 
     /**

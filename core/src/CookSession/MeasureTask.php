@@ -6,6 +6,8 @@ namespace Vinculum\CookSession;
 
 use Vinculum\Ingredient\Texture;
 use Vinculum\Quantity\KitchenNumber;
+use Vinculum\Quantity\Measures;
+use Vinculum\Scaling\ScaledLine;
 
 /** One thing to measure out: which line of the formula, for which stage, how much. */
 final readonly class MeasureTask
@@ -23,7 +25,26 @@ final readonly class MeasureTask
         public ?Texture $texture,
         public ?string $note = null,
         public bool $isToTaste = false,
+        public bool $isWeighed = true,
     ) {}
+
+    /** The same in spoons, cups and pieces. */
+    public function withoutScale(ScaledLine $line, Measures $measures): self
+    {
+        return new self(
+            $this->line,
+            $this->stage,
+            $this->name,
+            $this->grams,
+            UnweighedAmount::isWeight($this->measure) && $this->grams > 0.0
+                ? UnweighedAmount::words($line->line, $this->grams, $measures)
+                : $this->measure,
+            $this->texture,
+            $this->note,
+            $this->isToTaste,
+            false,
+        );
+    }
 
     /**
      * What stands beneath it: what so many spoons weigh, unless the measure is a weight already, and what to mind.
@@ -34,7 +55,7 @@ final readonly class MeasureTask
     {
         return array_values(array_filter([
             $this->isToTaste ? 'to taste' : '',
-            $grams === null || $grams <= 0.0 || preg_match('/(?:^|\s)[\d.]+ k?g$/u', $measure) === 1
+            !$this->isWeighed || $grams === null || $grams <= 0.0 || preg_match('/(?:^|\s)[\d.]+ k?g$/u', $measure) === 1
                 ? ''
                 : KitchenNumber::grams($grams),
             $isChanged ? 'changed to keep the balance' : '',

@@ -66,7 +66,8 @@ final readonly class Move
      */
     public static function all(CookPlan $plan, CookRecord $record): array
     {
-        $isBoiled = $plan->isBoiledDown();
+        // who has no scale stops by the words and the minutes
+        $isBoiled = $plan->isBoiledDown() && $plan->hasScale;
         $moves = $isBoiled ? [new self('pan-empty', null, $record->weighings->panEmpty !== null)] : [];
         $steps = $plan->steps();
         $hot = array_keys(array_filter($steps, static fn(MethodStep $step): bool => $step->isAtTheHob()));

@@ -6,7 +6,6 @@ namespace Vinculum\CookSession;
 
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
-use Vinculum\Quantity\Vessels;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Scaling\ScaledLine;
 
@@ -17,14 +16,11 @@ use Vinculum\Scaling\ScaledLine;
 final readonly class SheetAmounts
 {
     private const TO_TASTE = 'to taste';
-    private const WHOLE = 'whole';
     /** Shares that have a name, within a hundredth. */
     private const NAMED = [
         'a quarter' => 0.25, 'a third' => 1.0 / 3.0, 'half' => 0.5, 'two thirds' => 2.0 / 3.0, 'three quarters' => 0.75,
     ];
     private const NEAR = 0.015;
-    /** Below this many millilitres a cup is not worth taking up. */
-    private const CUPS_FROM = 60.0;
 
     /** @param array<int, ScaledLine> $scaled where it is made at another size */
     public function __construct(private array $scaled, private Measures $measures, private bool $hasScale) {}
@@ -58,17 +54,17 @@ final readonly class SheetAmounts
         if ($grams === null || $grams <= 0.0) {
             return $own === '' ? self::TO_TASTE : $own;
         }
-        if ($this->hasScale || !self::isWeight($says)) {
+        if ($this->hasScale || !UnweighedAmount::isWeight($says)) {
             return $says === '' ? KitchenNumber::grams($grams) : $says;
         }
 
-        return $this->withoutScale($line, $grams);
+        return UnweighedAmount::words($line, $grams, $this->measures);
     }
 
     /** The cook's own words, unless only a part goes in, or there is no scale for what they weigh. */
     private function says(ResolvedLine $line, string $text, string $whole, string $measure): string
     {
-        if ($whole === $measure && ($this->hasScale || !self::isWeight($text))) {
+        if ($whole === $measure && ($this->hasScale || !UnweighedAmount::isWeight($text))) {
             return $text;
         }
         $preparation = $line->written->preparation === '' ? '' : ", {$line->written->preparation}";
@@ -79,31 +75,6 @@ final readonly class SheetAmounts
     private function grams(int $number, ResolvedLine $line): ?float
     {
         return isset($this->scaled[$number]) ? $this->scaled[$number]->grams : $line->grams?->value;
-    }
-
-    private static function isWeight(string $says): bool
-    {
-        return preg_match('/\d\s*(?:g|kg|mg|grams?|kilos?|kilograms?|oz|ounces?|lb|lbs|pounds?)\b/iu', $says) === 1;
-    }
-
-    /** In pieces where it is counted, in cups and spoons where it is poured or heaped. */
-    private function withoutScale(ResolvedLine $line, float $grams): string
-    {
-        $portions = $line->ingredient?->portions;
-        $each = $portions?->units[self::WHOLE]->value ?? null;
-        if ($each !== null && $grams >= 0.5 * $each) {
-            $count = max(0.5, round(2.0 * $grams / $each) / 2.0);
-
-            return 'about ' . KitchenNumber::mixed($count);
-        }
-        $density = $portions?->density;
-        if ($density === null || $density <= 0.0) {
-            return 'about ' . KitchenNumber::grams($grams);
-        }
-        $millilitres = $grams / $density;
-        [$words] = Vessels::of($this->measures)->words($millilitres, $millilitres >= self::CUPS_FROM ? 'cup' : 'tbsp');
-
-        return $words;
     }
 
     private function ofShare(string $measure, float $share): string

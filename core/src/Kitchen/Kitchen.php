@@ -28,6 +28,7 @@ final readonly class Kitchen
     /**
      * @param Catalogue $catalogue    shipped facts, with the cook's own products
      * @param bool      $keepsHeadings whether headings stay lines of a formula, as on the bench
+     * @param bool      $hasScale      whether the cook can weigh
      */
     public function __construct(
         public Catalogue $catalogue,
@@ -35,6 +36,7 @@ final readonly class Kitchen
         private ?Liking $liking = null,
         private ?Stock $stock = null,
         private bool $keepsHeadings = true,
+        public bool $hasScale = true,
     ) {}
 
     /** Of the shipped facts alone, for answers that are printed. */
@@ -56,6 +58,7 @@ final readonly class Kitchen
             $this->liking,
             $this->stock,
             $this->keepsHeadings,
+            $this->hasScale,
         );
     }
 

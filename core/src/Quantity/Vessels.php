@@ -37,13 +37,14 @@ final readonly class Vessels
     }
 
     /**
-     * The plainest way to say a volume that is within 4 % of it, else the nearest.
+     * The plainest way to say a volume that is close to it, else the nearest.
      *
      * @param string $largest 'cup', or 'tbsp' where the cook had no cup in hand
+     * @param float  $close   a share by which it may be off
      *
      * @return array{string, float} in words, and the millilitres they mean
      */
-    public function words(float $millilitres, string $largest = 'cup'): array
+    public function words(float $millilitres, string $largest = 'cup', float $close = self::CLOSE): array
     {
         $best = null;
         foreach ($this->ways($millilitres, $largest) as $way) {
@@ -52,7 +53,7 @@ final readonly class Vessels
                 $means += $count * $this->millilitres[$vessel];
             }
             $off = abs($means / $millilitres - 1.0);
-            $cost = ($off <= self::CLOSE ? 0.0 : 1.0 + $off) + 0.25 * $off + self::TROUBLE * self::trouble($way);
+            $cost = ($off <= $close ? 0.0 : 1.0 + $off) + 0.25 * $off + self::TROUBLE * self::trouble($way);
             if ($means > 0.0 && ($best === null || $cost < $best[0])) {
                 $best = [$cost, $way, $means];
             }

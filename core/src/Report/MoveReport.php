@@ -23,6 +23,7 @@ use Vinculum\Quantity\Spoons;
  *     notes: list<string>,
  *     actual_grams: float|null,
  *     tolerance_grams: float,
+ *     is_weighed: bool,
  * }
  */
 final readonly class MoveReport extends Report
@@ -80,6 +81,7 @@ final readonly class MoveReport extends Report
             'notes' => $task->notes($grams, $measure, $isChanged),
             'actual_grams' => $record->weighings->actual[$task->line] ?? null,
             'tolerance_grams' => MeasureTask::tolerance($grams),
+            'is_weighed' => $task->isWeighed,
         ];
     }
 }

@@ -85,7 +85,7 @@ final readonly class Scale
             $after,
             [
                 ...($vessel?->squareMetres === null ? $finished->notes : []),
-                ...self::notes($after->mixed(), $vessel, $recipe->pan, $wanted, $heat),
+                ...self::notes($after->mixed(), $vessel, $sauce, $wanted, $heat),
             ],
         );
     }
@@ -126,9 +126,10 @@ final readonly class Scale
     }
 
     /** @return list<string> */
-    private static function notes(Mixture $mixed, ?Pan $pan, ?string $named, TargetSize $wanted, Heat $heat): array
+    private static function notes(Mixture $mixed, ?Pan $pan, Sauce $sauce, TargetSize $wanted, Heat $heat): array
     {
         $notes = [];
+        $named = $sauce->recipe->pan;
         if ($named !== null && $pan === null) {
             $notes[] = "The pan \"{$named}\" names no width and no volume: write it as \"24 cm\", \"24 x 12 cm\" or \"5 l\".";
         }
@@ -147,10 +148,13 @@ final readonly class Scale
         }
         if ($pan?->squareMetres !== null) {
             $notes[] = sprintf(
-                'The minutes are for an open pan and %s: the weight is the surer end. It is of the sauce alone, so add that of the empty pan.',
+                'The minutes are for an open pan and %s: %s',
                 $heat->cooks > 0
                     ? sprintf('come from %d weighed %s in it', $heat->cooks, $heat->cooks === 1 ? 'cook' : 'cooks')
                     : 'know nothing yet of this hob',
+                $sauce->kitchen->hasScale
+                    ? 'the weight is the surer end. It is of the sauce alone, so add that of the empty pan.'
+                    : 'look at it before they are over, and stop when it is as thick as you want it.',
             );
         }
 

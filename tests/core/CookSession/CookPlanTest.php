@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\core\CookSession;
 
 use PHPUnit\Framework\TestCase;
+use Tests\core\Family\Classics;
 use Tests\core\Weighed;
 use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
@@ -16,7 +17,9 @@ use Vinculum\CookSession\CookPlan;
 use Vinculum\CookSession\CookRecord;
 use Vinculum\CookSession\MeasureTask;
 use Vinculum\CookSession\Move;
+use Vinculum\CookSession\UnweighedAmount;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Report\MoveReport;
@@ -182,12 +185,7 @@ final class CookPlanTest extends TestCase
             Measures::Metric,
             '600 g',
         );
-        $plan = CookPlan::of(
-            Scale::of(Weighed::formula($formula, measures: Measures::Metric), TargetSize::factor('1')),
-            null,
-            [],
-            Hob::unknown(),
-        );
+        $plan = self::planned(Weighed::formula($formula, measures: Measures::Metric));
         $twice = CookRecord::of([
             self::event(1, 'measured', ['line' => 0.0, 'grams' => 2000.0]),
             self::event(2, 'measured', ['line' => 1.0, 'grams' => 200.0]),
@@ -217,12 +215,7 @@ final class CookPlanTest extends TestCase
             'salt' => ['salt', 'to taste'],
         ];
         $formula = Formula::fromTexts(array_keys($written), Catalogue::shipped(), Measures::Metric);
-        $plan = CookPlan::of(
-            Scale::of(Weighed::formula($formula, measures: Measures::Metric), TargetSize::factor('1')),
-            null,
-            [],
-            Hob::unknown(),
-        );
+        $plan = self::planned(Weighed::formula($formula, measures: Measures::Metric));
         $record = CookRecord::of([]);
         $told = [];
         foreach (Move::all($plan, $record) as $move) {
@@ -237,6 +230,39 @@ final class CookPlanTest extends TestCase
         }
     }
 
+    /** Every line of every classic: who has no scale is never asked for a weight where a spoon or a piece would do. */
+    public function test_without_a_scale_nothing_asks_for_a_weight(): void
+    {
+        [$asked, $weighed] = [0, []];
+        foreach (Classics::all() as [, $title, $balance]) {
+            $sauce = Weighed::formula($balance->formula, null, Measures::Us, '24 cm', ['Simmer for 30 minutes.'], null, false);
+            $plan = self::planned($sauce);
+            $record = CookRecord::of([]);
+            foreach (Move::all($plan, $record) as $move) {
+                self::assertNotContains($move->kind, ['pan-empty', 'pan-reads'], $title);
+                $measure = MoveReport::of($move, $plan, $record, Spoons::of(Measures::Us))->measure;
+                if ($measure === null) {
+                    continue;
+                }
+                ++$asked;
+                self::assertFalse($measure['is_weighed']);
+                self::assertSame([], preg_grep('/^[\d.]+ k?g$/', $measure['notes']), $title);
+                if (UnweighedAmount::isWeight($measure['measure'])) {
+                    $weighed[] = "{$title}: {$measure['says']}";
+                }
+            }
+        }
+
+        self::assertGreaterThan(700, $asked);
+        // what has neither a density nor a weight of one can only be weighed, and says so: "about 30 g"
+        self::assertLessThan(0.02 * $asked, count($weighed), implode("\n", $weighed));
+    }
+
+    private static function planned(Sauce $sauce): CookPlan
+    {
+        return CookPlan::of(Scale::of($sauce, TargetSize::factor('1')), $sauce);
+    }
+
     private static function plan(?Hob $hob = null): CookPlan
     {
         $hob ??= Hob::unknown();
@@ -247,12 +273,7 @@ final class CookPlanTest extends TestCase
             $hob,
         )->formula;
 
-        return CookPlan::of(
-            Scale::of(Weighed::formula($formula, null, Measures::Metric, '24 cm'), TargetSize::factor('1')),
-            Pan::parse('24 cm'),
-            self::METHOD,
-            $hob,
-        );
+        return self::planned(Weighed::formula($formula, null, Measures::Metric, '24 cm', self::METHOD, $hob));
     }
 
     /** @param array<string, float> $figures */

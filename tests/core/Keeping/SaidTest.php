@@ -7,7 +7,6 @@ namespace Tests\core\Keeping;
 use PHPUnit\Framework\TestCase;
 use Tests\core\Weighed;
 use Vinculum\Balance\Formula;
-use Vinculum\Cooking\Hob;
 use Vinculum\CookSession\CookPlan;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
@@ -55,12 +54,8 @@ final class SaidTest extends TestCase
     {
         $method = ['Whisk it.', 'Marinate the chicken in it overnight.', 'Serve the rest as a dip.'];
         $formula = Formula::fromTexts(['100 ml soy sauce', '60 ml lime juice'], Catalogue::shipped(), Measures::Metric);
-        $plan = CookPlan::of(
-            Scale::of(Weighed::formula($formula, measures: Measures::Metric), TargetSize::factor('2')),
-            null,
-            $method,
-            Hob::unknown(),
-        );
+        $sauce = Weighed::formula($formula, null, Measures::Metric, null, $method);
+        $plan = CookPlan::of(Scale::of($sauce, TargetSize::factor('2')), $sauce);
         $names = static fn(bool $raw): array => array_map(
             static fn(Task $task): string => $task->name,
             SauceTasks::of('Dip', $plan, $raw)->tasks,

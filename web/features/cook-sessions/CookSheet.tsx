@@ -8,7 +8,7 @@ import { BarMark } from '../../ui/BarMark';
 import { grams } from '../../ui/words';
 import { CoolingMove } from './CoolingMove';
 import { FillMove } from './FillMove';
-import { huge, inGrams, quiet } from './looks';
+import { big, huge, inGrams, quiet } from './looks';
 import { CautionLine } from '../../ui/CautionLine';
 import { keptCooks } from '../../api/keptCooks';
 import { meanwhile } from './meanwhile';
@@ -248,23 +248,38 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
             ' · ',
           )}
         </Typography>
-        <WeighAlong
-          {...scale}
-          key={measure.line}
-          target={measure.grams}
-          tolerance={measure.tolerance_grams}
-          tares
-          pours={measure.grams ?? 1}
-          accept={say.itIsIn}
-          mayBePlanned
-          onGrams={(weighed, isPlanned) => {
-            onEvent({
-              kind: 'measured',
-              figures: { line: measure.line, grams: weighed, ...(isPlanned ? { planned: 1 } : {}) },
-            });
-            onDone();
-          }}
-        />
+        {!measure.is_weighed ? (
+          <Button
+            variant="contained"
+            fullWidth
+            sx={{ ...big, mt: 1.5 }}
+            data-accept
+            onClick={() => {
+              onEvent({ kind: 'measured', figures: { line: measure.line, grams: measure.grams ?? 0, planned: 1 } });
+              onDone();
+            }}
+          >
+            {say.itIsIn}
+          </Button>
+        ) : (
+          <WeighAlong
+            {...scale}
+            key={measure.line}
+            target={measure.grams}
+            tolerance={measure.tolerance_grams}
+            tares
+            pours={measure.grams ?? 1}
+            accept={say.itIsIn}
+            mayBePlanned
+            onGrams={(weighed, isPlanned) => {
+              onEvent({
+                kind: 'measured',
+                figures: { line: measure.line, grams: weighed, ...(isPlanned ? { planned: 1 } : {}) },
+              });
+              onDone();
+            }}
+          />
+        )}
       </Box>
     );
   }
