@@ -50,6 +50,18 @@ final readonly class CorrectionLimits
             }
         }
 
+        // milk of any kind is thinned with itself: water would make it weak
+        $isMilky = array_filter(
+            $helping,
+            static fn(Candidate $one): bool => $one->strange === 0.0
+                && in_array('milk-like', $one->ingredient->kinds, true),
+        ) !== [];
+        if ($isMilky) {
+            $helping = array_filter(
+                $helping,
+                static fn(Candidate $one): bool => is_infinite($one->most) || !in_array('water', $one->ingredient->roles, true),
+            );
+        }
         if (($target->window(Axis::Heat)?->off(Axis::Heat, $now->heat) ?? 0.0) < 0.0) {
             // heat is chilli's: nobody grinds a spoon of pepper into a sauce to make it hot
             $helping = array_filter(

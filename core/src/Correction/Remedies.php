@@ -39,6 +39,9 @@ final readonly class Remedies
     private const FAT_TO_ROUND = 0.02;
     private const SALT_ON_BITTER = 0.0015;
     private const STEP_OF_SWEET = 0.012;
+    private const PINCH_IN_AN_EMULSION = 0.004;
+    /** A share of the batch from which oil is what carries it. */
+    private const CARRIED_BY_OIL_FROM = 0.25;
     /** g of fat in 100 g from which a sauce is an emulsion or takes fat at all. */
     private const EMULSION_FROM = 25.0;
     private const FAT_FROM = 5.0;
@@ -68,7 +71,7 @@ final readonly class Remedies
     {
         return $this->balance->mixture->grams() <= 0.0 ? [] : array_values(array_filter(match ($this->complaint->key) {
             'too-thin' => $this->thicker(),
-            'too-thick' => [$this->loosened(self::LOOSEN)],
+            'too-thick' => [$this->loosened(self::LOOSEN, 0.0, $this->balance->treatment->isCooked ? 'whisk' : 'stir')],
             'pasty' => [$this->loosened(self::LOOSEN_PASTE, self::ACID_TO_WAKE)],
             'greasy' => $this->leaner(),
             'lumpy' => [
@@ -99,10 +102,18 @@ final readonly class Remedies
     {
         $axis = $this->complaint->tooMuchOn();
         $taste = $this->balance->taste;
+        $grams = $this->balance->mixture->grams() / 100.0;
+        if ($axis === Axis::Sour && Balance::isEmulsified($this->balance->formula)) {
+            // more oil would double it: a pinch of sugar is what a cook reaches for
+            return array_values(array_filter([$this->withAmounts(
+                [[$this->usual('sweetener'), self::PINCH_IN_AN_EMULSION * 100.0 * $grams]],
+                'sweetness hides the acid: it is masking, the acid stays',
+                null,
+            )]));
+        }
         if (!$this->isOfFruit() || $taste->sweet < self::SWEET_FROM || $taste->sour < self::SOUR_FROM) {
             return [];
         }
-        $grams = $this->balance->mixture->grams() / 100.0;
         $sharpness = Taste::ofMixture($this->catalogue->get($this->usual('acid'))->composition->mixture)->sour;
         $answer = match ($axis) {
             Axis::Sour => $this->withAmounts(
@@ -264,7 +275,7 @@ final readonly class Remedies
         );
     }
 
-    private function loosened(float $share, float $acid = 0.0): ?Correction
+    private function loosened(float $share, float $acid = 0.0, string $says = 'whisk'): ?Correction
     {
         $grams = $this->balance->mixture->grams();
         $liquid = $this->mainLiquid();
@@ -276,7 +287,7 @@ final readonly class Remedies
         return $this->withAmounts(
             $amounts,
             'loosens it, and thins every taste a little',
-            new Remedy('whisk', $this->says('whisk')),
+            new Remedy('whisk', $this->says($says)),
         );
     }
 
@@ -356,9 +367,16 @@ final readonly class Remedies
         );
     }
 
-    /** What the recipe itself is loosened with: its own thin base, else water. */
+    /** What the recipe itself is loosened with: its own thin base, its oil where that is what carries it, else water. */
     private function mainLiquid(): string
     {
+        $isHeld = array_intersect(['egg', 'mustard'], Balance::allergensIn($this->balance->formula)) !== [];
+        foreach ($isHeld ? [] : $this->balance->formula->lines as $line) {
+            $isOil = $line->ingredient?->portions->texture === Texture::Liquid && in_array('fat', $line->ingredient->roles, true);
+            if ($isOil && ($line->grams->value ?? 0.0) >= self::CARRIED_BY_OIL_FROM * $this->balance->mixture->grams()) {
+                return $line->ingredient->key;
+            }
+        }
         [$main, $most] = ['water', 0.0];
         foreach ($this->balance->formula->lines as $line) {
             $ingredient = $line->ingredient;

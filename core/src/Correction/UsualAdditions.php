@@ -33,7 +33,9 @@ final readonly class UsualAdditions
     private const WATER = 'water';
     /** g of fat in 100 g: of what counts as fat, and of a sauce that takes some. */
     private const FATTY = 30.0;
-    private const FAT_FROM = 5.0;
+    private const FAT_FROM = 20.0;
+    /** g of alcohol in 100 g that would have to be boiled off again. */
+    private const STRONG_FROM = 5.0;
 
     /**
      * @param Dose[] $doses by ingredient key, of the family
@@ -75,7 +77,10 @@ final readonly class UsualAdditions
         return $candidates;
     }
 
-    /** Nothing raw and no dry starch goes into what was cooked, and fat only where there is some (handbook, "Correcting a batch" a, b). */
+    /**
+     * Nothing raw, no dry starch and no raw wine goes into what was cooked; and fat only where it carries the sauce: it
+     * moves no axis, it only thins (handbook, "Correcting a batch" a, b).
+     */
     private static function isOutOfPlace(Ingredient $ingredient, Balance $balance): bool
     {
         $isRaw = array_diff(['plant', 'fresh'], $ingredient->kinds) === []
@@ -84,7 +89,9 @@ final readonly class UsualAdditions
 
         $isStarch = in_array('thickener', $ingredient->roles, true);
 
-        return ($isRaw || $isStarch) && $balance->treatment->isCooked
+        $isWine = $ingredient->composition->mixture->percent(Component::Ethanol) >= self::STRONG_FROM;
+
+        return ($isRaw || $isStarch || $isWine) && $balance->treatment->isCooked
             || $isFat && $balance->mixture->percent(Component::Fat) < self::FAT_FROM;
     }
 

@@ -20,6 +20,7 @@ use Vinculum\Correction\Wish;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** What is done about a sauce of which the trouble is no taste (handbook, "Correcting a batch" a, b, i). */
 final class RemediesTest extends TestCase
@@ -128,6 +129,83 @@ final class RemediesTest extends TestCase
                 }
             }
         }
+    }
+
+    /**
+     * Every word of taste over every classic, as a cook would nod: milk is thinned with milk, fat only goes where fat is
+     * what carries it, raw wine goes into nothing cooked, and a thick sauce is loosened in words that fit it.
+     */
+    public function test_what_is_added_has_its_place_in_the_sauce(): void
+    {
+        [$milky, $seen] = [0, 0];
+        foreach (Classics::all() as [, $title, $balance]) {
+            $isMilky = array_filter(
+                $balance->formula->lines,
+                static fn(ResolvedLine $line): bool => $line->countsInTheMixture()
+                    && in_array('milk-like', $line->ingredient->kinds ?? [], true)
+                    && in_array('base', $line->ingredient->roles, true),
+            ) !== [];
+            foreach (['too-salty', 'too-sour', 'too-sweet', 'too-hot'] as $word) {
+                $corrections = self::ask($balance, $word)->corrections;
+                foreach ($corrections as $correction) {
+                    $keys = array_map(static fn(Addition $one): string => $one->ingredient->key, $correction->additions);
+                    foreach ($correction->additions as $addition) {
+                        ++$seen;
+                        $mixture = $addition->ingredient->composition->mixture;
+                        self::assertTrue(
+                            $mixture->percent(Component::Fat) < 30.0 || $balance->mixture->percent(Component::Fat) >= 20.0,
+                            "{$title}: {$word}: {$addition->ingredient->key}",
+                        );
+                        self::assertFalse(
+                            $balance->treatment->isCooked && $mixture->percent(Component::Ethanol) >= 5.0,
+                            "{$title}: {$word}: {$addition->ingredient->key}",
+                        );
+                    }
+                    if ($isMilky && array_intersect($keys, ['water']) !== []) {
+                        ++$milky;
+                    }
+                }
+            }
+            foreach (self::ask($balance, 'too-thick')->corrections as $one) {
+                self::assertSame(
+                    $balance->treatment->isCooked,
+                    str_contains((string) $one->does?->text, 'warm'),
+                    $title,
+                );
+            }
+        }
+
+        self::assertSame(0, $milky);
+        self::assertGreaterThan(500, $seen);
+    }
+
+    public function test_curry_mayonnaise_and_pesto_are_mended_as_a_cook_would(): void
+    {
+        $first = static fn(array $lines, array $method, string $word): string => self::ask(
+            self::sauce($lines, $method),
+            $word,
+        )->corrections[0]->additions[0]->ingredient->key;
+
+        self::assertSame('coconut-milk', $first(
+            ['2 tbsp red curry paste', '400 ml coconut milk', '1 tbsp fish sauce', '1 tbsp palm sugar'],
+            ['Fry the paste, add the coconut milk and simmer for 10 minutes.'],
+            'too-hot',
+        ));
+        self::assertSame('white-sugar', $first(
+            ['2 egg yolks', '1 tsp mustard', '250 ml sunflower oil', '1 tbsp lemon juice', '½ tsp salt'],
+            ['Whisk.'],
+            'too-sour',
+        ));
+        self::assertSame('olive-oil', $first(
+            ['50 g basil', '30 g pine nuts', '40 g parmesan', '100 ml olive oil', '1 clove garlic'],
+            ['Pound everything together.'],
+            'too-thick',
+        ));
+        self::assertSame('water', $first(
+            ['120 ml soy sauce', '120 ml mirin', '60 ml sake', '3 tbsp sugar'],
+            ['Simmer for 10 minutes.'],
+            'too-salty',
+        ));
     }
 
     private static function ask(Balance $balance, string $word): Advice
