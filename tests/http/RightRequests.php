@@ -54,7 +54,7 @@ trait RightRequests
                 'POST',
                 'session',
                 ['passphrase' => 'four plums in a pot'],
-            ], ['DELETE', 'session', []], ['GET', 'kitchen', []],
+            ], ['DELETE', 'session', []], ['GET', 'kitchen', []], ['PUT', 'kitchen', ['has_scale' => true]],
             ['POST', 'balance', $formula], ['POST', 'advise', $formula], [
                 'POST',
                 'design',

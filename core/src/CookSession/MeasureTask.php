@@ -53,11 +53,11 @@ final readonly class MeasureTask
      */
     public function notes(?float $grams, string $measure, bool $isChanged): array
     {
+        $isWeightTold = !$this->isWeighed || preg_match('/(?:^|\s)[\d.]+ k?g$/u', $measure) === 1;
+
         return array_values(array_filter([
             $this->isToTaste ? 'to taste' : '',
-            !$this->isWeighed || $grams === null || $grams <= 0.0 || preg_match('/(?:^|\s)[\d.]+ k?g$/u', $measure) === 1
-                ? ''
-                : KitchenNumber::grams($grams),
+            $isWeightTold || $grams === null || $grams <= 0.0 ? '' : KitchenNumber::grams($grams),
             $isChanged ? 'changed to keep the balance' : '',
             $this->note ?? '',
         ]));

@@ -59,7 +59,8 @@ final readonly class CorrectionLimits
         if ($isMilky) {
             $helping = array_filter(
                 $helping,
-                static fn(Candidate $one): bool => is_infinite($one->most) || !in_array('water', $one->ingredient->roles, true),
+                static fn(Candidate $one): bool => is_infinite($one->most)
+                    || !in_array('water', $one->ingredient->roles, true),
             );
         }
         if (($target->window(Axis::Heat)?->off(Axis::Heat, $now->heat) ?? 0.0) < 0.0) {

@@ -371,9 +371,11 @@ final readonly class Remedies
     private function mainLiquid(): string
     {
         $isHeld = array_intersect(['egg', 'mustard'], Balance::allergensIn($this->balance->formula)) !== [];
+        $much = self::CARRIED_BY_OIL_FROM * $this->balance->mixture->grams();
         foreach ($isHeld ? [] : $this->balance->formula->lines as $line) {
-            $isOil = $line->ingredient?->portions->texture === Texture::Liquid && in_array('fat', $line->ingredient->roles, true);
-            if ($isOil && ($line->grams->value ?? 0.0) >= self::CARRIED_BY_OIL_FROM * $this->balance->mixture->grams()) {
+            $isOil = $line->ingredient?->portions->texture === Texture::Liquid
+                && in_array('fat', $line->ingredient->roles, true);
+            if ($isOil && ($line->grams->value ?? 0.0) >= $much) {
                 return $line->ingredient->key;
             }
         }

@@ -7,6 +7,7 @@ namespace Vinculum\Exchange;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\Telling\Telling;
 use Vinculum\Recipe\Text\PageReader;
 use Vinculum\Recipe\Text\PageRecipe;
 
@@ -27,6 +28,10 @@ final class PlainTextRecipe
 
     public function read(string $text): Recipe
     {
+        if (!self::isFile($text) && Telling::isOne($text)) {
+            return Telling::read($text, $this->catalogue);
+        }
+
         return self::sayingWhatIsTooLong($text, self::isFile($text) ? $this->file($text) : $this->page($text));
     }
 

@@ -120,7 +120,11 @@ final readonly class BalanceReport extends Report
             $recipe->measures,
             $balance->isFinished ? 'finished' : 'mixed',
             array_map(
-                static fn(ResolvedLine $line): LineReport => LineReport::of($line, $balance->formula->catalogue),
+                static fn(ResolvedLine $line): LineReport => LineReport::of(
+                    $line,
+                    $balance->formula->catalogue,
+                    $recipe->said,
+                ),
                 $balance->formula->lines,
             ),
             BatchFiguresReport::of($balance),

@@ -23,6 +23,7 @@ final readonly class LineReport extends Report
      * @param bool                                    $optional     it can be left out
      * @param int|null $part which of several ingredients that the text names, from 1
      * @param string|null $alone that one as it would stand in a line of its own
+     * @param array{int, int}|null $said of a telling: from and to, in characters of what was pasted, that it was understood from
      * @param int $row the text of the recipe that it was read from, from 0, headings counted
      */
     private function __construct(
@@ -45,9 +46,11 @@ final readonly class LineReport extends Report
         public ?int $part,
         public ?string $alone,
         public int $row,
+        public ?array $said,
     ) {}
 
-    public static function of(ResolvedLine $line, ?Catalogue $catalogue): self
+    /** @param list<array{int, int}> $said of a telling, by row */
+    public static function of(ResolvedLine $line, ?Catalogue $catalogue, array $said = []): self
     {
         return new self(
             $line->text(),
@@ -74,6 +77,7 @@ final readonly class LineReport extends Report
             $line->place->part,
             $line->place->part === null ? null : $line->written->text,
             $line->place->row ?? -1,
+            $said[$line->place->row ?? -1] ?? null,
         );
     }
 

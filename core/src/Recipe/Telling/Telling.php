@@ -1,0 +1,303 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Telling;
+
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Recipe\Recipe;
+
+/** A recipe that somebody has told: what goes in, in the order of its use, and what is done; the rest is set aside. */
+final class Telling
+{
+    /** Shares of the words by which somebody speaks. */
+    private const SPOKEN = 0.02;
+    private const LEAST_WORDS = 25;
+    /** Talk runs on: so many words a line, where a list has few. */
+    private const RUNS_ON = 15;
+    /** Somebody speaks of himself, or to somebody. */
+    private const PERSON = '/\b(?:i|i\'m|i\'ll|i\'ve|we|we\'re|we\'ll|my|our|let\'s|you\'re|you|your)\b/iu';
+    /** A list of things stands in short lines. */
+    private const SHORT = 9;
+    private const MOST_SHORT = 0.5;
+    private const MOST_LETTERS = 300_000;
+
+    /** Whether a text is somebody's talk, and no list. */
+    public static function isOne(string $pasted): bool
+    {
+        if (strlen($pasted) > self::MOST_LETTERS) {
+            return false;
+        }
+        $isStamped = SpokenText::isStamped($pasted);
+        $text = $isStamped ? SpokenText::of($pasted)->text : $pasted;
+        $words = preg_split('/[^\pL\']+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        if (count($words) < self::LEAST_WORDS) {
+            return false;
+        }
+        $marks = array_flip(FactsFile::named('telling')['marks']->list('words'));
+        $spoken = count(array_filter($words, static fn(string $word): bool => isset($marks[$word]))) / count($words);
+
+        $lines = max(1, preg_match_all('/^.*\S.*$/mu', $pasted));
+        $isTalk = $isStamped || count($words) / $lines >= self::RUNS_ON && !self::isList($pasted);
+
+        return $isTalk && $spoken >= self::SPOKEN && preg_match(self::PERSON, $text) === 1;
+    }
+
+    /** Many short lines that begin with a figure or a mark are a list, however somebody chats above it. */
+    private static function isList(string $pasted): bool
+    {
+        $lines = array_values(array_filter(
+            preg_split('/\R/u', $pasted) ?: [],
+            static fn(string $line): bool => trim($line) !== '',
+        ));
+        $short = array_filter(
+            $lines,
+            static fn(string $line): bool => str_word_count($line) <= self::SHORT
+                && preg_match('/^\s*(?:[-*•]|\d|[½¼¾⅓⅔]|an?\s|juice|salt\b)/iu', $line) === 1,
+        );
+
+        return preg_match('/^\W*(?:ingredients|method|directions|instructions)\b\W*(?:$|:)|\bingredients:/imu', $pasted) === 1
+            || count($short) >= 3 && count($short) / count($lines) > self::MOST_SHORT;
+    }
+
+    public static function read(string $pasted, Catalogue $catalogue): Recipe
+    {
+        $spoken = SpokenText::of($pasted);
+        [$title, $spokenFrom] = self::heading($spoken->text, $pasted);
+        $clauses = Clauses::of($spoken->text);
+        $title ??= self::saidTitle($clauses);
+        $mentions = (new Mentions($catalogue))->in($spoken->text, $clauses);
+        $mentions = self::exactly(array_values(array_filter(
+            $mentions,
+            static fn(Mention $one): bool => $one->span[0] >= $spokenFrom,
+        )));
+        [$lines, $said, $passed] = self::lines($mentions, $title ?? '', $spoken);
+        $steps = self::steps($clauses, $spokenFrom);
+
+        return new Recipe(
+            $title ?? '',
+            lines: $lines,
+            method: array_values($steps),
+            yield: self::yield($spoken->text),
+            setAside: self::aside($clauses, $steps, self::besides($passed, $mentions, $title ?? ''), $spokenFrom),
+            said: $said,
+        );
+    }
+
+    /** @return array{string|null, int} the first line where it is a title, and where the talk begins behind it, in bytes */
+    private static function heading(string $text, string $pasted): array
+    {
+        $pasted = ltrim($pasted);
+        $first = trim((string) (preg_split('/\R/u', $pasted)[0] ?? ''));
+        $plain = trim($first, "#* \t");
+        $isSaid = preg_match('/[.,!?:]|\d:\d\d|\b(?:i|so|we|okay|you)\b|^WEBVTT/iu', $plain) === 1;
+        $standsAlone = preg_match('/\R\s*\R|\R\s*[\[(]?\d/u', $pasted) === 1 && preg_match('/^\p{Lu}/u', $plain) === 1;
+        $isTitle = str_starts_with($first, '#')
+            || !$isSaid && $standsAlone && str_word_count($plain) <= self::SHORT;
+        $at = $isTitle ? strpos($text, $plain) : false;
+
+        return $at === false ? [null, 0] : [$plain, $at + strlen($plain)];
+    }
+
+    /** @param list<array{int, string}> $clauses */
+    private static function saidTitle(array $clauses): ?string
+    {
+        $dish = '((?:[\pL\'’-]+\s){0,4}?[\pL\'’-]*\s?(?:sauce|salsa|ketchup|chutney|relish|dressing|dip|mayo|mayonnaise|gravy|jam|pickle|mustard|vinaigrette|marinade|glaze|paste|pesto|curry|syrup|guacamole|hummus|houmous|aioli|harissa|chimichurri|mojo|mole|adobo|rub|butter|satay|raita|tzatziki))\b';
+        $made = '(?:making|make|recipe for|how to make|called|call it|this is|here\'s|show you(?: how to make| how i make)?|cooking|do|for|okay|ok|alright|right|hello|so|it\'s|share|the)';
+        foreach (array_slice($clauses, 0, 6) as [, $clause]) {
+            if (preg_match("/\\b{$made}\\s+(?:so\\s+)?(?:you\\s+)?(?:my|a|an|some|the|our|this|i make)?\\s*{$dish}/iu", mb_substr($clause, 0, 160), $found) === 1) {
+                $title = trim((string) preg_replace('/^(?:(?:so|for|my|the|a|an|our|some|this|is|how|i|we|make|do)\\s+)+/iu', '', trim($found[1])));
+
+                return mb_strtoupper(mb_substr($title, 0, 1)) . mb_substr($title, 1);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * "The vinegar, that's two thirds of a cup, I'm using cider vinegar": what is named twice, once more exactly, is one.
+     *
+     * @param list<Mention> $mentions
+     *
+     * @return list<Mention>
+     */
+    private static function exactly(array $mentions): array
+    {
+        for ($at = 0; $at + 1 < count($mentions); ++$at) {
+            [$one, $next] = [$mentions[$at], $mentions[$at + 1]];
+            if ($one->use === MentionUse::TalkedAbout || $next->use === MentionUse::TalkedAbout) {
+                continue;
+            }
+            $merged = match (true) {
+                $one->isOneOf($next) && $next->amount === '' && $one->amount !== '' => $one->named($next),
+                $one->isOneOf($next) && $one->amount === '' => $next,
+                $next->isOneOf($one) && $next->amount === '' => $one,
+                $next->isOneOf($one) && $one->amount === '' => $next->named($one),
+                default => null,
+            };
+            if ($merged !== null) {
+                array_splice($mentions, $at, 2, [$merged]);
+                $at = max(-1, $at - 2);
+            }
+        }
+
+        return $mentions;
+    }
+
+    /**
+     * One line a thing, with its amounts added up; what is only named counts where nothing more is said of it.
+     *
+     * @param list<Mention> $mentions
+     *
+     * @return array{list<string>, list<array{int, int}>, list<Mention>} lines, where each was said, and what went into none
+     */
+    private static function lines(array $mentions, string $title, SpokenText $spoken): array
+    {
+        /** @var array<string, list<Mention>> $things */
+        $things = [];
+        $passed = [];
+        $dish = mb_strtolower($title);
+        foreach ($mentions as $one) {
+            $isDish = $dish !== '' && preg_match('/^(?:an?)?$/iu', $one->amount) === 1
+                && str_ends_with($dish, mb_strtolower($one->name));
+            if ($one->use !== MentionUse::PutIn || $isDish) {
+                $passed[] = $one;
+                continue;
+            }
+            $things[$one->key][] = $one;
+        }
+        [$lines, $said] = [[], []];
+        foreach ($things as $of) {
+            $measured = array_values(array_filter($of, static fn(Mention $one): bool => $one->amount !== ''));
+            $first = $measured[0] ?? $of[0];
+            $line = $first->line;
+            foreach (array_slice($measured, 1) as $again) {
+                if ($again->isCorrection) {
+                    [$first, $line] = [$again, $again->line];
+                    continue;
+                }
+                // told twice it is one; more of it is added up
+                $line .= $again->amount !== $first->amount ? " + {$again->amount}" : '';
+            }
+            if (str_contains($line, ' + ')) {
+                $line = $first->amount . mb_substr($line, mb_strlen($first->line)) . ' ' . $first->name;
+            }
+            $choices = array_merge(...array_map(static fn(Mention $one): array => $one->choices, $of));
+            $isOptional = array_filter($of, static fn(Mention $one): bool => $one->isOptional) !== [];
+            $lines[] = implode(' or ', [$line, ...$choices]) . ($isOptional ? ' [optional]' : '');
+            $said[] = $spoken->origin(...$first->span);
+        }
+
+        return [$lines, $said, $passed];
+    }
+
+    /**
+     * @param list<array{int, string}> $clauses
+     *
+     * @return array<int, string> by clause
+     */
+    private static function steps(array $clauses, int $from): array
+    {
+        $facts = FactsFile::named('telling');
+        $steps = [];
+        foreach ($clauses as $number => [$at, $clause]) {
+            if ($at < $from || !$facts['does']->isSaidIn($clause, 'words')) {
+                continue;
+            }
+            $isTalk = $facts['other']->isSaidIn($clause, 'words') || $facts['served']->isSaidIn($clause, 'words')
+                || preg_match('/\b(?:don\'t|never|subscribe|video|channel|today we)\b/iu', $clause) === 1;
+            $step = self::asAStep($clause);
+            $isOfThings = preg_match('/^(?:an?|some|about|\d|half|one|two|three|four|five|six)\b/iu', $step) === 1;
+            if (!$isTalk && !$isOfThings && str_word_count($step) >= 2 && self::tellsTo($step)) {
+                $steps[$number] = $step;
+            }
+        }
+
+        return $steps;
+    }
+
+    /** Whether it begins with what is to be done, or a time or a heat stands in it. */
+    private static function tellsTo(string $step): bool
+    {
+        $does = FactsFile::named('telling')['does']->pattern('words');
+
+        return preg_match("/^(?:\W*[\pL']+){0,4}\W*{$does}/iu", $step) === 1
+            || preg_match('/\d+\s*(?:minutes?|mins?|hours?|degrees)|\b(?:minutes?|hours?|overnight)\b/iu', $step) === 1;
+    }
+
+    /** "and then i'm just going to simmer that" as a cook writes it: "Simmer that." */
+    private static function asAStep(string $clause): string
+    {
+        $fillers = FactsFile::named('telling')['fillers']->pattern('words');
+        $step = trim($clause);
+        do {
+            $before = $step;
+            $step = (string) preg_replace("/^[\s,.–-]*{$fillers}[\s,]*/iu", '', $step, 1);
+        } while ($step !== $before);
+        $step = trim($step, " ,;.-");
+
+        return $step === '' ? '' : mb_strtoupper(mb_substr($step, 0, 1)) . mb_substr($step, 1) . '.';
+    }
+
+    private static function yield(string $text): ?string
+    {
+        $yields = FactsFile::named('telling')['yields']->pattern('words');
+
+        return preg_match(
+            "/{$yields}\s+((?:about |around |roughly )?(?:[\d½¼¾.]+|an?|one|two|three|four|five|six|half an?)\s+(?:and a half )?(?:cups?|jars?|bottles?|pints?|quarts?|litres?|liters?|ml|mils?|grams?|kilos?)(?: of \d+ ?(?:ml|mils?|grams?|g))?)/iu",
+            $text,
+            $found,
+        ) === 1 ? $found[count($found) - 1] : null;
+    }
+
+    /**
+     * What is only talked about: the dish itself, and what goes in elsewhere, are no news.
+     *
+     * @param list<Mention> $passed
+     * @param list<Mention> $mentions
+     *
+     * @return list<Mention>
+     */
+    private static function besides(array $passed, array $mentions, string $title): array
+    {
+        $in = [];
+        foreach ($mentions as $one) {
+            $in[$one->key] = ($in[$one->key] ?? false) || $one->use === MentionUse::PutIn;
+        }
+
+        return array_values(array_filter(
+            $passed,
+            static fn(Mention $one): bool => !($one->use === MentionUse::Named && $in[$one->key])
+                && !str_contains(mb_strtolower($title), mb_strtolower($one->name)),
+        ));
+    }
+
+    /**
+     * Everything that became neither a line nor a step: nothing that was said is lost.
+     *
+     * @param list<array{int, string}> $clauses
+     * @param array<int, string>       $steps
+     * @param list<Mention>            $passed
+     *
+     * @return list<array{text: string, why: string}>
+     */
+    private static function aside(array $clauses, array $steps, array $passed, int $from): array
+    {
+        $why = [];
+        foreach ($passed as $one) {
+            $isServed = $one->use === MentionUse::ServedWith;
+            $why[$one->clause] = $isServed ? 'served-with' : $why[$one->clause] ?? 'talked-about';
+        }
+        $aside = [];
+        foreach ($clauses as $number => [$at, $clause]) {
+            if ($at < $from || isset($steps[$number]) && !isset($why[$number])) {
+                continue;
+            }
+            $aside[] = ['text' => trim($clause), 'why' => $why[$number] ?? 'note'];
+        }
+
+        return $aside;
+    }
+}

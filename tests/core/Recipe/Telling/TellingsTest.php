@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Recipe\Telling;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\MethodStep;
+use Vinculum\Ingredient\AllergenWords;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Kitchen\Kitchen;
+use Vinculum\Kitchen\Sauce;
+use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Telling\Telling;
+
+/** Tellings of this project, and what a cook who listens would write down. Common practice. */
+final class TellingsTest extends TestCase
+{
+    /** Of the grams that a listener writes down. */
+    private const NEAR = 0.2;
+
+    /** @param list<array{string, string}> $expected */
+    #[DataProvider('written')]
+    public function test_a_telling_is_written_down(string $told, array $expected): void
+    {
+        self::assertTrue(Telling::isOne($told));
+        [$found, $right, $amounts, $of, $wrong] = self::compared(self::sauce($told), $expected);
+
+        self::assertSame([], $found, 'left out');
+        self::assertSame([], $wrong, 'never put in');
+        self::assertSame($of, $right, implode('; ', $amounts));
+        foreach ($expected as [$what, $value]) {
+            if ($what === 'minutes') {
+                self::assertContains((float) $value, self::minutes(self::sauce($told)->recipe));
+            }
+        }
+    }
+
+    /** @return iterable<string, array{string, list<array{string, string}>}> */
+    public static function written(): iterable
+    {
+        yield from self::tellings('written');
+    }
+
+    /**
+     * Written after the code, and never used to tune it. As they came: of three such sets, each written after what the one
+     * before had taught, 85 of 88, 71 of 76 and 35 of 37 things were found, 78, 61 and 34 of them in the right amount, and
+     * 7 of 92, 4 of 75 and 2 of 37 lines were of what was never put in. The first two stand in seen.txt now.
+     */
+    public function test_tellings_that_it_never_saw_are_mostly_right(): void
+    {
+        [$missed, $right, $of, $wrong, $lines, $things] = [0, 0, 0, 0, 0, 0];
+        $said = [];
+        foreach (self::tellings('unseen') as $name => [$told, $expected]) {
+            $sauce = self::sauce($told);
+            [$left, $fits, $amounts, $measured, $never] = self::compared($sauce, $expected);
+            $things += count(array_filter($expected, static fn(array $one): bool => !in_array($one[0], ['not', 'minutes'], true)));
+            [$missed, $right, $of] = [$missed + count($left), $right + $fits, $of + $measured];
+            [$wrong, $lines] = [$wrong + count($never), $lines + count($sauce->formula->lines)];
+            array_push($said, ...array_map(static fn(string $one): string => "{$name}: {$one}", [...$left, ...$amounts, ...$never]));
+        }
+
+        self::assertGreaterThan(30, $things);
+        self::assertGreaterThan(self::FOUND, ($things - $missed) / $things, implode("\n", $said));
+        self::assertGreaterThan(self::MEASURED, $right / $of, implode("\n", $said));
+        self::assertLessThan(self::NEVER, $wrong / $lines, implode("\n", $said));
+    }
+
+    /** What was in the sets that were unseen once. */
+    public function test_tellings_that_taught_it_something_stay_right(): void
+    {
+        [$missed, $right, $of, $wrong, $said] = [0, 0, 0, 0, []];
+        foreach (self::tellings('seen') as $name => [$told, $expected]) {
+            [$left, $fits, $amounts, $measured, $never] = self::compared(self::sauce($told), $expected);
+            [$missed, $right, $of, $wrong] = [$missed + count($left), $right + $fits, $of + $measured, $wrong + count($never)];
+            array_push($said, ...array_map(static fn(string $one): string => "{$name}: {$one}", [...$left, ...$amounts, ...$never]));
+        }
+
+        self::assertSame([0, 0], [$missed, $wrong], implode("\n", $said));
+        self::assertGreaterThan(0.92, $right / $of, implode("\n", $said));
+    }
+
+    private const FOUND = 0.9;
+    private const MEASURED = 0.85;
+    private const NEVER = 0.06;
+
+    /** Every word of what was said stands in a line, a step or beside them; no allergen goes unseen. */
+    public function test_nothing_that_was_said_vanishes(): void
+    {
+        foreach ([...self::tellings('written'), ...self::tellings('seen'), ...self::tellings('unseen')] as $name => [$told]) {
+            $recipe = self::sauce($told)->recipe;
+            $kept = mb_strtolower(implode(' ', [$recipe->title, ...$recipe->lines, ...$recipe->told()]));
+            foreach (AllergenWords::in($told) as $allergen) {
+                self::assertContains($allergen, AllergenWords::in($kept), "{$name}: {$allergen}");
+            }
+            $words = static fn(string $text): array => array_count_values(
+                preg_split('/[^\pL\']+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            );
+            $lost = array_diff_key($words((string) preg_replace('/^.*-->.*$/m', '', $told)), $words($kept));
+            // what leads up to a step is left out of it
+            self::assertLessThan(0.16 * str_word_count($told), array_sum($lost), "{$name}: " . implode(' ', array_keys($lost)));
+        }
+    }
+
+    public function test_a_line_knows_what_was_said_of_it(): void
+    {
+        $told = "[0:01] So I make this dip, you know, for us.\n[0:05] I take three tablespoons of honey\n[0:09] and the juice of one lime, and we stir it.";
+        $recipe = self::sauce($told)->recipe;
+        self::assertSame(['three tablespoons of honey', 'juice of one lime'], $recipe->lines);
+        foreach ($recipe->lines as $number => $line) {
+            [$from, $to] = $recipe->said[$number];
+            self::assertSame($line, mb_substr($told, $from, $to - $from));
+        }
+    }
+
+    public function test_lists_pages_and_other_talk_are_not_taken_for_tellings(): void
+    {
+        foreach ([
+            "My dip\n\n2 tbsp honey\n1 lime, juiced\n1 tsp salt\n\nI whisk it and we eat it with chips, you know how it is, and I love it.",
+            "Ingredients\n1 cup ketchup\n\nMethod\nNow you just stir it all together, and then we let it stand, and I say so every time to you.",
+            'Two tbsp honey and the juice of one lime.',
+        ] as $text) {
+            self::assertFalse(Telling::isOne($text), $text);
+        }
+    }
+
+    /**
+     * @param list<array{string, string}> $expected
+     *
+     * @return array{list<string>, int, list<string>, int, list<string>} left out, right amounts, wrong ones, of so many,
+     *     never put in
+     */
+    private static function compared(Sauce $sauce, array $expected): array
+    {
+        $lines = [];
+        foreach ($sauce->formula->lines as $line) {
+            $lines[$line->ingredient->key ?? $line->text()] = $line;
+        }
+        [$left, $right, $amounts, $of, $known] = [[], 0, [], 0, []];
+        foreach ($expected as [$what, $value]) {
+            if (in_array($what, ['not', 'minutes'], true)) {
+                continue;
+            }
+            $known[] = $what;
+            ++$of;
+            /** @var ResolvedLine|null $line */
+            $line = $lines[$what] ?? null;
+            $grams = $line?->grams->value ?? 0.0;
+            if ($line === null) {
+                $left[] = $what;
+            } elseif ($value === 'taste' ? $grams < 8.0 : abs($grams / (float) $value - 1.0) <= self::NEAR) {
+                ++$right;
+            } else {
+                $amounts[] = sprintf('%s %.1f g, not %s', $what, $grams, $value);
+            }
+        }
+
+        return [$left, $right, $amounts, $of, array_values(array_diff(array_map(strval(...), array_keys($lines)), $known))];
+    }
+
+    private static function sauce(string $told): Sauce
+    {
+        $kitchen = Kitchen::shipped();
+
+        return $kitchen->weigh($kitchen->readBegun($told));
+    }
+
+    /** @return list<float> */
+    private static function minutes(Recipe $recipe): array
+    {
+        return array_map(
+            static fn(MethodStep $step): float => $step->minutes[1] ?? 0.0,
+            MethodReader::steps($recipe->method),
+        );
+    }
+
+    /** @return array<string, array{string, list<array{string, string}>}> */
+    private static function tellings(string $file): array
+    {
+        $tellings = [];
+        $text = (string) file_get_contents(__DIR__ . "/../data/tellings/{$file}.txt");
+        foreach (explode("=====\n", $text) as $number => $one) {
+            [$told, $expected] = explode("-----\n", $one);
+            $tellings["{$file} {$number}"] = [$told, array_map(static function (string $line): array {
+                [$what, $value] = explode(' ', $line);
+                $key = Catalogue::shipped()->names()->find(str_replace('-', ' ', $what), 1)[0]->key ?? $what;
+
+                return [in_array($what, ['not', 'minutes'], true) ? $what : $key, $value];
+            }, explode("\n", trim($expected)))];
+        }
+
+        return $tellings;
+    }
+}
