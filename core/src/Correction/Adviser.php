@@ -63,7 +63,7 @@ final readonly class Adviser
         }
 
         return $complaint === null || $standard === null
-            ? $advice->withMends(AxisMends::of($target, $balance, $limits))
+            ? $advice->withMends(AxisMends::of($aim, $balance, $limits))
             : $advice->withBesides($this->besides($complaint, $aim->wanting($standard)->asking(null), $limits));
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 
@@ -21,8 +22,9 @@ final class AxisMends
      *
      * @return array<value-of<Axis>, Correction>
      */
-    public static function of(Target $target, Balance $balance, CorrectionLimits $limits): array
+    public static function of(Aim $aim, Balance $balance, CorrectionLimits $limits): array
     {
+        $target = $aim->target() ?? Target::of([]);
         $single = new CorrectionLimits($limits->candidates, 1, $limits->capacityMillilitres, $limits->measures);
         $off = [];
         foreach (Axis::cases() as $axis) {
@@ -30,14 +32,15 @@ final class AxisMends
         }
         $mends = [];
         foreach (Axis::cases() as $axis) {
-            if ($off[$axis->value] < self::WORTH_A_SPOON) {
+            // what is called about right is offered nothing
+            if ($off[$axis->value] < self::WORTH_A_SPOON || !$aim->isOff($axis, $balance->taste->on($axis))) {
                 continue;
             }
-            $aim = $target;
+            $alone = $target;
             foreach (Axis::cases() as $other) {
-                $aim = $other !== $axis && $off[$other->value] > 0.0 ? $aim->without($other) : $aim;
+                $alone = $other !== $axis && $off[$other->value] > 0.0 ? $alone->without($other) : $alone;
             }
-            $found = CorrectionSearch::advise($balance->mixture, $aim, $single, $balance->allergens());
+            $found = CorrectionSearch::advise($balance->mixture, $alone, $single, $balance->allergens());
             $first = $found->corrections[0] ?? null;
             if ($first !== null && $first->distanceAfter <= (1.0 - self::GAIN) * $off[$axis->value]) {
                 $mends[$axis->value] = $first;

@@ -18,7 +18,10 @@ use Vinculum\Correction\UsualAdditions;
 use Vinculum\Correction\Wish;
 use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
 
 final class AxisMendsTest extends TestCase
@@ -79,6 +82,29 @@ final class AxisMendsTest extends TestCase
         self::assertGreaterThan(0, $checked);
     }
 
+    /** Whoever tells only coarse steps apart is told "about right" there, and offered no spoon. */
+    public function test_what_this_tongue_calls_right_is_offered_nothing(): void
+    {
+        [$coarse, $fine] = [0, 0];
+        foreach (Classics::all() as $number => [$of, , $balance]) {
+            if ($number % 12 !== 0) {
+                continue;
+            }
+            $target = FamilyBook::get($of)->target;
+            $salt = ResolvedLine::ofGrams(Catalogue::shipped()->get('salt'), Amount::of(0.008 * $balance->mixture->grams(), 0.0));
+            $balance = Balance::of($balance->formula->withLines(...[...$balance->formula->lines, $salt]));
+            $limits = new CorrectionLimits(UsualAdditions::to(Weighed::balance($balance, $of)));
+            $blunt = Aim::of($target, null, Axis::each(static fn(): float => 3.0));
+            foreach (array_keys(AxisMends::of($blunt, $balance, $limits)) as $axis) {
+                ++$coarse;
+                self::assertTrue($blunt->isOff(Axis::from($axis), $balance->taste->on(Axis::from($axis))));
+            }
+            $fine += count(AxisMends::of(Aim::of($target), $balance, $limits));
+        }
+
+        self::assertGreaterThan($coarse, $fine);
+    }
+
     /** @return iterable<string, array{string}> */
     public static function families(): iterable
     {
@@ -98,7 +124,7 @@ final class AxisMendsTest extends TestCase
         $style = FamilyBook::get($family);
 
         return AxisMends::of(
-            $style->target,
+            Aim::of($style->target),
             $balance,
             new CorrectionLimits(UsualAdditions::to(Weighed::balance($balance, $family))),
         );

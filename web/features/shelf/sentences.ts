@@ -4,7 +4,7 @@ import { say as shared } from '../sauce/sentences';
 export const say = {
   ...shared,
   whatIsInIt: 'What is in it?',
-  pasteARecipeAsIt: 'Paste a recipe as it stands on its page, or type one ingredient a line',
+  pasteARecipeAsIt: 'Paste a recipe, or what somebody told you, as it stands; or type one ingredient a line',
   cupCiderVinegar2Tbsp: '½ cup cider vinegar\n2 tbsp honey\n1 tin chopped tomatoes\na pinch of cayenne',
   startWithAnEmptyBench: 'Start with an empty bench',
   seeHowItIsBalanced: 'See how it is balanced',
