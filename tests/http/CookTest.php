@@ -99,7 +99,15 @@ final class CookTest extends HttpTestCase
         self::assertSame(['½ cup', 'about 10', '⅓ cup + 2 tbsp', '2 tsp', '1 tsp', '⅓ cup + 2 tbsp'], $told($cook));
         self::assertSame([], array_intersect(['pan-empty', 'pan-reads'], array_column((array) $cook->json('moves'), 'kind')));
 
+        $salty = ['style' => 'ketchup', 'lines' => ['1 kg ketchup', '12 g salt']];
+        $measures = fn(): array => array_merge(...array_map(
+            static fn(array $one): array => array_column($one['additions'], 'measure'),
+            (array) $this->postJson('/api/advise', $salty + ['complaint' => 'too-salty'])->json('corrections'),
+        ));
+        self::assertSame([], preg_grep('/\d k?g$/', $measures()), 'corrections and swaps go by it too');
+        self::assertNotSame([], $measures());
         $this->putJson('/api/kitchen', ['has_scale' => true])->assertOk();
+        self::assertNotSame([], preg_grep('/\d k?g$/', $measures()));
         self::assertContains('100 g', $told($this->cook([])));
         $this->putJson('/api/kitchen', ['has_scale' => 'perhaps'])->assertStatus(422)
             ->assertJsonPath('message', 'Say whether there is a scale.');

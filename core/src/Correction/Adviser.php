@@ -50,6 +50,7 @@ final readonly class Adviser
             $wish->most,
             $wish->capacityMillilitres,
             $this->sauce->measures(),
+            $this->sauce->kitchen->hasScale,
         );
         $advice = $this->towards($aim, $limits);
         if ($remedies !== null && $wish->with === null) {
@@ -74,6 +75,7 @@ final readonly class Adviser
             UsualAdditions::to($this->sauce),
             capacityMillilitres: $capacityMillilitres,
             measures: $this->sauce->measures(),
+            hasScale: $this->sauce->kitchen->hasScale,
         ));
     }
 

@@ -25,7 +25,7 @@ final class AxisMends
     public static function of(Aim $aim, Balance $balance, CorrectionLimits $limits): array
     {
         $target = $aim->target() ?? Target::of([]);
-        $single = new CorrectionLimits($limits->candidates, 1, $limits->capacityMillilitres, $limits->measures);
+        $single = $limits->ofOne();
         $off = [];
         foreach (Axis::cases() as $axis) {
             $off[$axis->value] = abs($target->window($axis)?->off($axis, $balance->taste->on($axis)) ?? 0.0);

@@ -7,6 +7,7 @@ namespace Vinculum\Correction;
 use Vinculum\Chemistry\Component;
 use Vinculum\Facts\Facts;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TasteLoad;
@@ -18,13 +19,26 @@ final readonly class CorrectionLimits
      * @param list<Candidate> $candidates
      * @param int             $most                how many additions a correction may combine
      * @param float|null      $capacityMillilitres the finished volume that there is room for
+     * @param bool            $hasScale            whether the cook can weigh
      */
     public function __construct(
         public array $candidates,
         public int $most = 3,
         public ?float $capacityMillilitres = null,
         public Measures $measures = Measures::Us,
+        private bool $hasScale = true,
     ) {}
+
+    public function spoons(): Spoons
+    {
+        return Spoons::of($this->measures, hasScale: $this->hasScale);
+    }
+
+    /** The same, where one thing alone is to be added. */
+    public function ofOne(): self
+    {
+        return new self($this->candidates, 1, $this->capacityMillilitres, $this->measures, $this->hasScale);
+    }
 
     /**
      * Without what would not help: of what there is too much of, a thing that holds half as much as the sauce is no
@@ -72,6 +86,12 @@ final readonly class CorrectionLimits
             );
         }
 
-        return new self(array_values($helping), $this->most, $this->capacityMillilitres, $this->measures);
+        return new self(
+            array_values($helping),
+            $this->most,
+            $this->capacityMillilitres,
+            $this->measures,
+            $this->hasScale,
+        );
     }
 }

@@ -7,7 +7,6 @@ namespace Vinculum\Correction;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\Facts;
 use Vinculum\Optimisation\TasteCurve;
-use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TasteLoad;
@@ -61,7 +60,7 @@ final readonly class CorrectionSearch
                 $batch,
                 $target,
                 $objective,
-                Spoons::of($limits->measures),
+                $limits->spoons(),
                 $room,
                 $limits->candidates,
                 $batchAllergens,

@@ -62,7 +62,7 @@ final readonly class Remedies
     public function __construct(Sauce $sauce, private Complaint $complaint, private Target $target)
     {
         [$this->balance, $this->catalogue] = [$sauce->balance(), $sauce->catalogue()];
-        $this->spoons = Spoons::of($sauce->measures());
+        $this->spoons = $sauce->spoons();
         $this->before = $this->balance->taste;
     }
 

@@ -11,6 +11,7 @@ use Vinculum\Cooking\StagedCook;
 use Vinculum\Family\Family;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Sensory\Aim;
 
@@ -44,6 +45,12 @@ final class Sauce
     public function measures(): Measures
     {
         return $this->recipe->measures;
+    }
+
+    /** What the cook measures with. */
+    public function spoons(): Spoons
+    {
+        return Spoons::of($this->measures(), hasScale: $this->kitchen->hasScale);
     }
 
     public function title(): ?string

@@ -23,16 +23,21 @@ final readonly class Spoons
         private float $tablespoon,
         private float $scaleGrams,
         private Vessels $vessels,
+        private bool $hasScale,
     ) {}
 
-    /** @param float $scaleGrams the resolution of the scale */
-    public static function of(Measures $measures, float $scaleGrams = 1.0): self
+    /**
+     * @param float $scaleGrams the resolution of the scale
+     * @param bool  $hasScale   whether there is one: else what is much is said in cups
+     */
+    public static function of(Measures $measures, float $scaleGrams = 1.0, bool $hasScale = true): self
     {
         return new self(
             (float) Units::get('teaspoon', $measures)->millilitres,
             (float) Units::get('tablespoon', $measures)->millilitres,
             $scaleGrams,
             Vessels::of($measures),
+            $hasScale,
         );
     }
 
@@ -133,13 +138,16 @@ final readonly class Spoons
         if (self::isCounted($grams, $each)) {
             return Measure::counted($grams / $each, $grams);
         }
-        if ($density === null || $grams / $density > self::SPOON_LIMIT_TABLESPOONS * $this->tablespoon * 1.001) {
+        if ($density === null) {
             return Measure::weighed($grams);
         }
         $millilitres = $grams / $density;
+        if ($millilitres > self::SPOON_LIMIT_TABLESPOONS * $this->tablespoon * 1.001) {
+            return $this->large($grams, $millilitres);
+        }
         $eighths = 8.0 * $millilitres / $this->teaspoon;
         if (abs($eighths - round($eighths)) > 0.02 && $grams >= $this->scaleGrams) {
-            return Measure::weighed($grams);
+            return $this->large($grams, $millilitres);
         }
         if (
             $millilitres < 0.99 * $this->tablespoon / 2.0
@@ -156,6 +164,14 @@ final readonly class Spoons
         }
 
         return Measure::spooned($millilitres / $this->tablespoon, 'tbsp', $grams);
+    }
+
+    /** What is too much, or too odd, for spoons: on the scale, and in cups where there is none. */
+    private function large(float $grams, float $millilitres): Measure
+    {
+        return $this->hasScale
+            ? Measure::weighed($grams)
+            : Measure::spooned($millilitres / $this->tablespoon, 'tbsp', $grams, $this->vessels->words($millilitres)[0]);
     }
 
     private function isHalves(float $count): bool

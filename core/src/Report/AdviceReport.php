@@ -69,7 +69,7 @@ final readonly class AdviceReport extends Report
                 ],
                 $advice->otherWays,
             ),
-            self::levers($advice, $balance, Spoons::of($sauce->measures())),
+            self::levers($advice, $balance, $sauce->spoons()),
             new Named(
                 array_map(
                     static fn(Correction $mend): CorrectionReport => CorrectionReport::of(

@@ -54,7 +54,7 @@ final readonly class SwapTask
         $this->whole = $this->balance->mixture;
         $this->before = $this->balance->taste;
         $this->main = self::mainAxis($this->before, Taste::ofMixture(FinishedBatch::of($this->without())->mixture));
-        $this->spoons = Spoons::of($sauce->measures());
+        $this->spoons = $sauce->spoons();
     }
 
     /**

@@ -156,4 +156,20 @@ final class SpoonsTest extends TestCase
         self::assertSame('65 g', $spoons->measure($spoons->nearest(65.0, 0.6, 5.0), 0.6, 5.0)->words());
         self::assertSame('320 g', $spoons->measure($spoons->nearest(319.0, null, 4.0), null, 4.0)->words());
     }
+
+    /** Who has no scale is told cups, spoons or pieces of whatever can be poured or heaped. */
+    public function test_without_a_scale_nothing_that_can_be_poured_is_weighed(): void
+    {
+        foreach ([Measures::Us, Measures::Metric, Measures::Australian] as $measures) {
+            $spoons = Spoons::of($measures, hasScale: false);
+            for ($grams = 0.5; $grams < 1500.0; $grams *= 1.17) {
+                foreach ([0.55, 0.92, 1.0, 1.42] as $density) {
+                    $words = $spoons->measure($spoons->nearest($grams, $density), $density)->words();
+                    self::assertMatchesRegularExpression('/(?:cups?|tbsp|tsp)$/', $words, "{$grams} g at {$density}");
+                }
+            }
+        }
+        self::assertSame('1 cup', Spoons::of(Measures::Us, hasScale: false)->measure(237.0, 1.0)->words());
+        self::assertSame('237 g', Spoons::of(Measures::Us)->measure(237.0, 1.0)->words());
+    }
 }
