@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverKeys as Key;
 
 /** Someone who reads nothing: from the first page to a balance of their own, and help where it is looked for. */
@@ -34,6 +35,41 @@ final class FirstMinuteTest extends BrowserTestCase
         );
         self::assertSame([], self::findAll('[role="alert"], [role="dialog"]'), 'nothing stands in between');
     }
+
+    /** Under 0.02 of the screen, as the browser counts what moves by itself, on both sizes, with a caution that stops. */
+    public function test_nothing_moves_under_the_hand(): void
+    {
+        $devtools = new ChromeDevToolsDriver(self::$browser);
+        $devtools->execute('Page.enable', []);
+        $devtools->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => self::COUNTS_WHAT_MOVES]);
+        foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
+            self::resize($width, $height);
+            self::open('/');
+            self::find('#begin-text');
+            self::tap('#begin-text');
+            self::type("1 cup ketchup\n2 tbsp soy sauce\n3 tbsp honey\n1 tsp salt\n2 cloves garlic");
+            self::type(Key::CONTROL, "\n");
+            self::find('[data-mend], [data-verdict]');
+            self::untilSaved();
+            foreach (['method', 'scale', 'keep', 'add'] as $tool) {
+                foreach (self::findAll("#panel-{$tool}") as $tab) {
+                    self::$browser->executeScript('arguments[0].click()', [$tab]);
+                    self::until(static fn(): bool => self::findAll('[role="tabpanel"]') !== [], 'the tool is open');
+                }
+            }
+            $moved = self::$browser->executeScript('return window.__moved');
+            self::assertLessThan(0.02, (float) $moved, "{$width} x {$height}");
+            self::assertIsNumeric($moved);
+        }
+        self::resize(1280, 800);
+    }
+
+    private const COUNTS_WHAT_MOVES = <<<'JS'
+        window.__moved = 0;
+        new PerformanceObserver((list) => {
+          for (const shift of list.getEntries()) if (!shift.hadRecentInput) window.__moved += shift.value;
+        }).observe({ type: 'layout-shift', buffered: true });
+        JS;
 
     public function test_what_a_sauce_looks_like_is_its_measure_until_the_cook_says(): void
     {

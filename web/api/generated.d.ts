@@ -5149,6 +5149,8 @@ export interface components {
             alone: string | null;
             /** @description the text of the recipe that it was read from, from 0, headings counted */
             row: number;
+            /** @description of a telling: from and to, in characters of what was pasted, that it was understood from */
+            said: number[] | null;
         };
         LoggedBatch: {
             id: number;
@@ -5701,6 +5703,8 @@ export interface components {
             pungency: components["schemas"]["Pungency"];
             /** @description what is off, or how it stands on the whole; nothing without a family */
             verdict: string;
+            /** @description what can hurt somebody, shown before anything else is worked out */
+            stops: components["schemas"]["Caution"][];
         };
         /** @description A step of the method as it was understood: minutes, °C. */
         Step: {

@@ -7,6 +7,7 @@ namespace Vinculum\Report;
 use Vinculum\Balance\Estimate;
 use Vinculum\Balance\SauceColour;
 use Vinculum\Cooking\MethodReader;
+use Vinculum\Keeping\Cautions;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
@@ -20,6 +21,7 @@ final readonly class StandingReport extends Report
      * @param float|null                        $distance   from its style, in steps; null without one
      * @param string|null                       $colour     about, as "#b3261a"; null where nothing in it has one
      * @param float|null                        $sweetToSour null where nothing is sour
+     * @param list<CautionReport>               $stops      what can hurt somebody, shown before anything else is worked out
      * @param string                            $verdict    what is off, or how it stands on the whole; nothing without a family
      */
     private function __construct(
@@ -31,6 +33,7 @@ final readonly class StandingReport extends Report
         public float $millilitres,
         public PungencyReport $pungency,
         public string $verdict,
+        public array $stops,
     ) {}
 
     public static function of(Sauce $sauce): self
@@ -47,6 +50,10 @@ final readonly class StandingReport extends Report
             $balance->figures->millilitres->value,
             PungencyReport::of($balance),
             $sauce->aim->inShort($balance->taste),
+            array_values(array_filter(
+                CautionReport::all(Cautions::for($balance)),
+                static fn(CautionReport $one): bool => $one->severity === 'stop',
+            )),
         );
     }
 

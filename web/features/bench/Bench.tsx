@@ -1,6 +1,14 @@
 import { Box, GlobalStyles, Typography, useMediaQuery } from '@mui/material';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { type Advice, type Axes, type AxisKey, type Correction, type Kitchen, type Sauce } from '../../api/client';
+import {
+  type Advice,
+  type Axes,
+  type AxisKey,
+  type Balance,
+  type Correction,
+  type Kitchen,
+  type Sauce,
+} from '../../api/client';
 import { AxisBars } from '../../ui/AxisBars';
 import { BarMark } from '../../ui/BarMark';
 import { Choice } from '../../ui/Choice';
@@ -107,7 +115,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               <Box aria-live="polite" sx={hidden}>
                 {bench.said}
               </Box>
-              {report !== null && <Hazards report={report} />}
+              <Hazards cautions={report?.cautions ?? early?.stops ?? noCautions} />
               <AxisBars
                 axes={shown ?? axes}
                 preview={preview}
@@ -175,5 +183,6 @@ function stored(sauce: Sauce): Partial<Sauce['standing']> {
 
 const noCorrections: readonly Correction[] = [];
 
+const noCautions: Balance['cautions'] = [];
 const noAxes: readonly AxisKey[] = [];
 const noMends: Advice['by_axis'] = {};

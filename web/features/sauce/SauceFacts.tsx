@@ -36,8 +36,8 @@ function aPortion(nutrition: Nutrition, grams: number): string {
 }
 
 /** What harms stands out, whatever else is folded. */
-export function Hazards({ report }: { report: Balance }) {
-  return report.cautions
+export function Hazards({ cautions }: { cautions: Balance['cautions'] }) {
+  return cautions
     .filter((caution) => caution.severity === 'stop')
     .map((caution) => (
       <Alert key={caution.code} role="note" sx={{ my: 0.5 }}>
