@@ -26,10 +26,13 @@ final class PlainTextRecipe
 
     public function __construct(private readonly Catalogue $catalogue) {}
 
+    /** @throws RecipeFault where somebody talks of nothing that goes into a sauce */
     public function read(string $text): Recipe
     {
         if (!self::isFile($text) && Telling::isOne($text)) {
-            return Telling::read($text, $this->catalogue);
+            $told = Telling::read($text, $this->catalogue);
+
+            return $told->lines === [] ? throw RecipeFault::nothingTold() : $told;
         }
 
         return self::sayingWhatIsTooLong($text, self::isFile($text) ? $this->file($text) : $this->page($text));

@@ -58,6 +58,13 @@ final class RecipeFault extends \RuntimeException
         return new self('This JSON holds far more than recipes do, and is not read. Save only the recipe.');
     }
 
+    public static function nothingTold(): self
+    {
+        return new self(
+            'Nothing that goes into a sauce was found in what was told. It was looked through for things and how much of them, such as "two tablespoons of honey" or "the vinegar, that\'s a cup": is it the right text?',
+        );
+    }
+
     public static function noIngredients(): self
     {
         return new self('No ingredient line was found: write one ingredient per line, such as "2 tbsp cider vinegar".');

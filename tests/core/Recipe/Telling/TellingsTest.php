@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\MethodStep;
+use Vinculum\Exchange\RecipeFault;
 use Vinculum\Ingredient\AllergenWords;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Kitchen\Kitchen;
@@ -113,6 +114,21 @@ final class TellingsTest extends TestCase
         foreach ($recipe->lines as $number => $line) {
             [$from, $to] = $recipe->said[$number];
             self::assertSame($line, mb_substr($told, $from, $to - $from));
+        }
+    }
+
+    public function test_talk_of_no_sauce_is_said_to_be_that(): void
+    {
+        foreach ([
+            "la la la i love you baby you and i we will dance all night long my heart is yours and you know it so come on let's go my love you are the one",
+            "Today we're going to talk about the history of a bridge and how we know what we know. You will see that I have brought some slides, and we begin with the piers.",
+        ] as $text) {
+            try {
+                Kitchen::shipped()->readBegun($text);
+                self::fail($text);
+            } catch (RecipeFault $fault) {
+                self::assertStringContainsString('Nothing that goes into a sauce', $fault->getMessage());
+            }
         }
     }
 
