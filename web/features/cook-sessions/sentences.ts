@@ -95,7 +95,7 @@ export const say = {
   g: 'g',
   gramsByHand: 'Grams by hand',
   setTheScaleToNothing: 'Set the scale to nothing',
-  standInScale: 'Stand-in scale:',
+  standInScale: 'Simulated scale:',
   putOn: (pours: string) => `put on ${pours}`,
   aQuarterTooMuch: 'a quarter too much',
   gramsOnTheScale: (live: string) => `${live} g`,
