@@ -15,6 +15,7 @@ use Vinculum\Quantity\Amount;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Verdict;
 
 /** A way to mend a batch: what to add, half of it first, and where that leaves it. */
 final readonly class CorrectionReport extends Report
@@ -72,7 +73,13 @@ final readonly class CorrectionReport extends Report
                 $aim,
             ),
             $correction->distanceAfter,
-            $aim->afterwards($correction->after),
+            // what is done about thickness or edge was not asked of any axis
+            $correction->does === null
+                ? $aim->afterwards($correction->after)
+                : Verdict::ofChange(
+                    $balance->taste->stepsTo($correction->after),
+                    $balance->taste->stepsApart($correction->after),
+                ),
             $correction->addedGrams,
             $correction->mixture->grams(),
             Volume::millilitres($correction->mixture),
