@@ -137,7 +137,7 @@ final class Mentions
         // "half a cup of ketchup, 128 grams", "a little ginger, say a teaspoon": of two amounts the surer
         $isSurer = $behind?->measured?->unit?->grams !== null
             || $behind?->measured?->unit !== null
-                && preg_match('/^(?:some|a few|few|a bit|a little|lots)\b/iu', $ahead->text ?? '') === 1;
+                && preg_match('/^(?:some|a few|few|a bit|a little|lots|enough)\b/iu', $ahead->text ?? '') === 1;
         $item = $ahead === null || $isSurer ? $behind ?? $ahead : $ahead;
         $begins = $this->tokens[$ahead === null ? $at : $from]->offset;
         $clause = $this->clauseOf($this->tokens[$at]->offset);
@@ -287,6 +287,8 @@ final class Mentions
         $isOne = $item !== null && $item->measured?->unit === null && preg_match('/^an?\b/iu', $item->amountText) === 1;
         // what is said of others ends where one speaks of oneself
         $own = (string) preg_replace('/^.*(?:[,;]|\bbut\b|\bso\b)\s*(?=(?:i|we|you)\b)/iu', '', $upTo);
+        // "my aunt's relish" is told of, and made here
+        $own = (string) preg_replace('/\bmy (?:\pL+ ){0,2}\pL+[\'’]s\b/iu', '', $own);
         $optional = FactsFile::named('telling')['optional']->pattern('words');
         $plain = (string) preg_replace("/{$optional}/iu", '', $upTo);
 

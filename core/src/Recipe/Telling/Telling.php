@@ -169,7 +169,11 @@ final class Telling
             $things[$one->key][] = $one;
         }
         [$lines, $said] = [[], []];
-        foreach ($things as $of) {
+        foreach ($things as $key => $of) {
+            if (self::isMeantBefore($of, array_diff_key($things, [$key => true]))) {
+                array_push($passed, ...$of);
+                continue;
+            }
             $measured = array_values(array_filter($of, static fn(Mention $one): bool => $one->amount !== ''));
             $first = $measured[0] ?? $of[0];
             $line = $first->line;
@@ -191,6 +195,23 @@ final class Telling
         }
 
         return [$lines, $said, $passed];
+    }
+
+    /**
+     * "Mixed in a bit of the vinegar": a thing without an amount, where a kind of it went in by its own name.
+     *
+     * @param list<Mention>                $of
+     * @param array<string, list<Mention>> $others
+     */
+    private static function isMeantBefore(array $of, array $others): bool
+    {
+        $name = mb_strtolower($of[0]->name);
+        $isMeasured = array_filter($of, static fn(Mention $one): bool => $one->amount !== '') !== [];
+
+        return !$isMeasured && array_filter(
+            $others,
+            static fn(array $other): bool => str_ends_with(mb_strtolower($other[0]->name), " {$name}"),
+        ) !== [];
     }
 
     /**
@@ -246,7 +267,7 @@ final class Telling
         $yields = FactsFile::named('telling')['yields']->pattern('words');
 
         return preg_match(
-            "/{$yields}\s+((?:about |around |roughly )?(?:[\d½¼¾.]+|an?|one|two|three|four|five|six|half an?)\s+(?:and a half )?(?:cups?|jars?|bottles?|pints?|quarts?|litres?|liters?|ml|mils?|grams?|kilos?)(?: of \d+ ?(?:ml|mils?|grams?|g))?)/iu",
+            "/{$yields}\s+((?:about |around |roughly )?(?:[\d½¼¾.]+|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|half an?)\s+(?:small |big |little )?(?:and a half )?(?:cups?|jars?|bottles?|pints?|quarts?|litres?|liters?|ml|mils?|grams?|kilos?)(?: of \d+ ?(?:ml|mils?|grams?|g))?)/iu",
             $text,
             $found,
         ) === 1 ? $found[count($found) - 1] : null;
