@@ -36,10 +36,10 @@ final readonly class KeystrokeTimes
     private const BACKSPACE = "\u{E003}";
 
     /**
-     * @param list<float>                               $totals   milliseconds of each edit
-     * @param list<float>                               $server   milliseconds to the first byte of each balance
-     * @param list<array{string, float, float, float}>  $requests address, sent, first byte, last byte
-     * @param int                                       $inBurst  balances asked for by ten keys at full speed
+     * @param list<float> $totals milliseconds of each edit
+     * @param list<float> $server milliseconds to the first byte of each balance
+     * @param list<array{string, float, float, float}> $requests address, sent, first byte, last byte
+     * @param int $inBurst balances asked for by ten keys at full speed
      * @param array{script: float, style: float, fonts: float} $loaded kilobytes before the first key
      */
     private function __construct(

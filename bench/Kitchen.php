@@ -157,7 +157,7 @@ final class Kitchen
     }
 
     /**
-     * @param list<string>               $command
+     * @param list<string> $command
      * @param array<string, string>|null $environment
      */
     private function launch(array $command, ?array $environment, string $says = '/dev/null'): void

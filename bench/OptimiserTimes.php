@@ -20,7 +20,7 @@ final readonly class OptimiserTimes
     private const CANDIDATES = 4;
 
     /**
-     * @param float $ours   milliseconds a batch
+     * @param float $ours milliseconds a batch
      * @param float $theirs milliseconds a batch, without what it takes to start
      */
     private function __construct(public float $ours, public float $theirs) {}

@@ -8,8 +8,8 @@ namespace App\Backups;
 final class BackupFault extends \RuntimeException
 {
     /**
-     * @param bool $isDamage  what it is about can be used no more
-     * @param bool $isForNow  it may be otherwise in a moment
+     * @param bool $isDamage what it is about can be used no more
+     * @param bool $isForNow it may be otherwise in a moment
      */
     public function __construct(
         string $says,

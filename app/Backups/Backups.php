@@ -15,8 +15,8 @@ final readonly class Backups
 
     /**
      * @param string $kitchen the database in use
-     * @param string $folder  where copies are kept
-     * @param string $root    of the project, for its migrations
+     * @param string $folder where copies are kept
+     * @param string $root of the project, for its migrations
      */
     public function __construct(private string $kitchen, string $folder, private string $root)
     {
@@ -42,8 +42,8 @@ final readonly class Backups
     /**
      * A consistent copy of the kitchen as it is now.
      *
-     * @param string|null $file     where to; among the kept copies when null
-     * @param bool        $replaces whether a file that is there may be written over; the kitchen itself never is
+     * @param string|null $file where to; among the kept copies when null
+     * @param bool $replaces whether a file that is there may be written over; the kitchen itself never is
      *
      * @return string where it is
      *

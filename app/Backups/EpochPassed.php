@@ -13,7 +13,7 @@ use Illuminate\Http\JsonResponse;
 final class EpochPassed extends \RuntimeException implements ShouldntReport
 {
     /**
-     * @param int        $epoch   of the kitchen as it is now
+     * @param int $epoch of the kitchen as it is now
      * @param Sauce|null $current the sauce of that number as it is now, where one was to be written
      */
     public function __construct(public readonly int $epoch, public readonly ?Sauce $current)

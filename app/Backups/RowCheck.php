@@ -18,7 +18,7 @@ final readonly class RowCheck
     public function __construct(private string $root) {}
 
     /**
-     * @param string $file  the copy, which may be written
+     * @param string $file the copy, which may be written
      * @param string $named what it is called where it is told about
      *
      * @throws BackupFault that names the row
@@ -54,7 +54,7 @@ final readonly class RowCheck
     }
 
     /**
-     * @param array<mixed>  $row
+     * @param array<mixed> $row
      * @param list<string> $json columns that hold JSON
      */
     private static function read(array $row, array $json): object

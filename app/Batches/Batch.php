@@ -15,17 +15,17 @@ use Vinculum\Recipe\Recipe;
 /**
  * What is in the pan: a sauce as it was when it was made, how much of it there is, and what was added to taste.
  *
- * @property int                     $id
- * @property int                     $sauce_id
- * @property int                     $version   of the sauce that it was made from
- * @property Recipe                  $recipe    as it was written, its lines taken apart
- * @property array<string, mixed>|null $wish     the size asked for, where it is cooked from a sheet
- * @property float|null              $pan_grams as weighed before the first dose; the formula's own weight when null
- * @property CarbonImmutable|null    $closed_at
- * @property CarbonImmutable|null    $created_at
+ * @property int $id
+ * @property int $sauce_id
+ * @property int $version of the sauce that it was made from
+ * @property Recipe $recipe as it was written, its lines taken apart
+ * @property array<string, mixed>|null $wish the size asked for, where it is cooked from a sheet
+ * @property float|null $pan_grams as weighed before the first dose; the formula's own weight when null
+ * @property CarbonImmutable|null $closed_at
+ * @property CarbonImmutable|null $created_at
  * @property-read int|null           $doses_count    where they were counted
  * @property-read int|null           $tastings_count where they were counted
- * @property Collection<int, Dose>   $doses
+ * @property Collection<int, Dose> $doses
  * @property Collection<int, Tasting> $tastings
  * @property Collection<int, StoredCookEvent> $happenings
  */

@@ -168,7 +168,7 @@ final class BatchService
      * What to add, for what the tongue says.
      *
      * @param list<array{complaint: string, strength: string}> $said
-     * @param bool                                             $isWayBack the last dose was too much
+     * @param bool $isWayBack the last dose was too much
      */
     public function advise(Batch $batch, array $said, bool $isWayBack, ?float $capacityMillilitres): Advice
     {
@@ -190,7 +190,7 @@ final class BatchService
 
     /**
      * @param list<array{ingredient: string, grams: float, measure: string}> $additions
-     * @param list<array{complaint: string, strength: string}>               $said
+     * @param list<array{complaint: string, strength: string}> $said
      */
     public function dose(Batch $batch, array $additions, array $said, string $why): void
     {

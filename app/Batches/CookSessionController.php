@@ -74,7 +74,7 @@ final readonly class CookSessionController
 
     /**
      * @param array<string, float> $figures
-     * @param array<int, float>    $grams
+     * @param array<int, float> $grams
      */
     private static function check(CookPlan $plan, Batch $batch, string $kind, array $figures, array $grams): void
     {

@@ -137,7 +137,7 @@ final class CookSessionService
      * Something happened. Told twice under one key it is stored once, so that a page may send it again.
      *
      * @param array<string, float> $figures
-     * @param array<int, float>    $grams
+     * @param array<int, float> $grams
      */
     public function recordEvent(
         Batch $batch,

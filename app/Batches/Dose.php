@@ -10,11 +10,11 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * What was added to a batch to taste, at one time.
  *
- * @property int                                                                    $id
- * @property int                                                                    $batch_id
+ * @property int $id
+ * @property int $batch_id
  * @property list<array{ingredient: string, name: string, like: string, grams: float, measure: string}> $additions
- * @property string                                                                 $why       what the tongue had said
- * @property CarbonImmutable|null                                                   $created_at
+ * @property string $why what the tongue had said
+ * @property CarbonImmutable|null $created_at
  */
 final class Dose extends Model
 {

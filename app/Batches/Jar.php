@@ -10,11 +10,11 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * A jar that was filled, with where it went.
  *
- * @property int                  $id
- * @property int                  $batch_id
- * @property string               $code
- * @property float                $ml
- * @property string|null          $went_to
+ * @property int $id
+ * @property int $batch_id
+ * @property string $code
+ * @property float $ml
+ * @property string|null $went_to
  * @property CarbonImmutable|null $finished_at
  * @property CarbonImmutable|null $created_at
  */

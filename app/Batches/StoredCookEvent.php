@@ -12,14 +12,14 @@ use Vinculum\CookSession\Event\NoteWritten;
 /**
  * One event of a cook, never changed and never taken away.
  *
- * @property int                  $id
- * @property int                  $batch_id
- * @property string               $kind
+ * @property int $id
+ * @property int $batch_id
+ * @property string $kind
  * @property array<string, float> $figures
- * @property array<int, float>    $grams
- * @property string|null          $words
- * @property float                $at      seconds since the epoch
- * @property string|null          $key     of the page that sent it, so that sending it twice stores it once
+ * @property array<int, float> $grams
+ * @property string|null $words
+ * @property float $at seconds since the epoch
+ * @property string|null $key of the page that sent it, so that sending it twice stores it once
  */
 final class StoredCookEvent extends Model
 {

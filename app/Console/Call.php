@@ -106,7 +106,7 @@ final readonly class Call
 
     /**
      * @param array<string, string> $values of the options that take one
-     * @param array<string, true>   $flags  of those that take none
+     * @param array<string, true> $flags of those that take none
      */
     private function __construct(
         public string $command,

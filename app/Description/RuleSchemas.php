@@ -25,7 +25,7 @@ final readonly class RuleSchemas
 
     /**
      * @param array<string, list<mixed>> $rules
-     * @param string                     $of    the field whose own fields these are, with a full stop; nothing at the top
+     * @param string $of the field whose own fields these are, with a full stop; nothing at the top
      *
      * @return Schema
      */
@@ -58,7 +58,7 @@ final readonly class RuleSchemas
 
     /**
      * @param array<string, list<mixed>> $rules
-     * @param list<mixed>                $own
+     * @param list<mixed> $own
      *
      * @return Schema
      */
@@ -92,7 +92,7 @@ final readonly class RuleSchemas
      * One rule for every field of an object; which fields it may have is told by "array:a,b".
      *
      * @param list<mixed> $own
-     * @param Schema      $value
+     * @param Schema $value
      *
      * @return Schema
      */

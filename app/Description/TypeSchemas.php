@@ -51,7 +51,7 @@ final class TypeSchemas
     }
 
     /**
-     * @param string                   $type  as a docblock would have it, or a class
+     * @param string $type as a docblock would have it, or a class
      * @param \ReflectionClass<object> $where it is written
      *
      * @return Schema
@@ -129,7 +129,7 @@ final class TypeSchemas
     }
 
     /**
-     * @param string             $whose class or shape that has this name
+     * @param string $whose class or shape that has this name
      * @param callable(): Schema $make
      *
      * @return Schema
@@ -256,7 +256,7 @@ final class TypeSchemas
 
     /**
      * @param array<Schema> $properties
-     * @param list<mixed>   $required
+     * @param list<mixed> $required
      *
      * @return Schema
      */

@@ -13,16 +13,16 @@ final readonly class KitchenContents
     private const TELLS_EVERY = 25;
 
     /**
-     * @param array<string, list<string>>        $columns   that there are, by table
-     * @param array<int, string>                 $titles    of sauces on the shelf, by id
-     * @param array<int, string>                 $archived  of sauces that were put away, by id
-     * @param OlderRows                          $older     what is needed to read rows of an older format
-     * @param array<int, string>                 $sauces    what tells sauces apart, by id, where their rows say it
-     * @param array<int, string>                 $products  what tells products apart, by id
-     * @param array<int, string>                 $plans     what tells plans apart, by id
-     * @param list<string>                       $guesses   what tells guesses apart
-     * @param array<int, int>                    $batchesOf the sauce of each batch
-     * @param array<string, int>                 $counts    rows by table
+     * @param array<string, list<string>> $columns that there are, by table
+     * @param array<int, string> $titles of sauces on the shelf, by id
+     * @param array<int, string> $archived of sauces that were put away, by id
+     * @param OlderRows $older what is needed to read rows of an older format
+     * @param array<int, string> $sauces what tells sauces apart, by id, where their rows say it
+     * @param array<int, string> $products what tells products apart, by id
+     * @param array<int, string> $plans what tells plans apart, by id
+     * @param list<string> $guesses what tells guesses apart
+     * @param array<int, int> $batchesOf the sauce of each batch
+     * @param array<string, int> $counts rows by table
      */
     private function __construct(
         public array $columns,
@@ -38,7 +38,7 @@ final readonly class KitchenContents
     ) {}
 
     /**
-     * @param callable(int): void         $progress
+     * @param callable(int): void $progress
      * @param array<string, list<string>> $columns
      *
      * @throws ImportFault that names the place

@@ -146,10 +146,10 @@ final readonly class KitchenFile
      *
      * @template T
      *
-     * @param bool                                          $merges   leave out what the kitchen has already, and all
+     * @param bool $merges leave out what the kitchen has already, and all
      *     that hangs on those sauces
-     * @param callable(int): void                           $progress told how many bytes were read
-     * @param callable(array<string, list<int|string>>): T $done     told the keys of what came in, by table, in the same
+     * @param callable(int): void $progress told how many bytes were read
+     * @param callable(array<string, list<int|string>>): T $done told the keys of what came in, by table, in the same
      *     transaction
      *
      * @return T

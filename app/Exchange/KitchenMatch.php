@@ -23,10 +23,10 @@ final readonly class KitchenMatch
     ];
 
     /**
-     * @param array<int, int>     $sauces   number here by number in the file
-     * @param array<int, int>     $products
-     * @param array<int, int>     $plans
-     * @param array<string, int>  $guesses  how many are here already, by what tells them apart
+     * @param array<int, int> $sauces number here by number in the file
+     * @param array<int, int> $products
+     * @param array<int, int> $plans
+     * @param array<string, int> $guesses how many are here already, by what tells them apart
      */
     private function __construct(
         public array $sauces,
@@ -104,7 +104,7 @@ final readonly class KitchenMatch
 
     /**
      * @param array<int, string> $named what tells rows of the file apart, by number
-     * @param array<string, int> $here  numbers here, by what tells them apart
+     * @param array<string, int> $here numbers here, by what tells them apart
      *
      * @return array<int, int>
      */

@@ -259,7 +259,7 @@ final class KitchenRows
     }
 
     /**
-     * @param class-string<Model>  $model
+     * @param class-string<Model> $model
      * @param array<string, mixed> $row
      */
     private static function asModel(string $model, array $row): Model

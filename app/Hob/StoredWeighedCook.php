@@ -10,11 +10,11 @@ use Vinculum\Cooking\WeighedCook;
 /**
  * What a cook that was weighed taught of its pan and hob.
  *
- * @property int    $batch_id
- * @property float  $square_metres
+ * @property int $batch_id
+ * @property float $square_metres
  * @property string $heat
- * @property float  $minutes
- * @property float  $grams_lost
+ * @property float $minutes
+ * @property float $grams_lost
  */
 final class StoredWeighedCook extends Model
 {

@@ -11,7 +11,7 @@ final readonly class OneOf implements ValidationRule
 {
     /**
      * @param list<string> $names
-     * @param string       $fault what is said of any other
+     * @param string $fault what is said of any other
      */
     public function __construct(private array $names, private string $fault) {}
 

@@ -10,11 +10,11 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * Something that was taken in, as one move that can be undone.
  *
- * @property int                     $id
- * @property string                  $says
- * @property string|null             $key    under which it was asked for
+ * @property int $id
+ * @property string $says
+ * @property string|null $key under which it was asked for
  * @property array<string, list<int|string>> $made keys by table
- * @property CarbonImmutable|null    $undone_at
+ * @property CarbonImmutable|null $undone_at
  */
 final class Import extends Model
 {

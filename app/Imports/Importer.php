@@ -79,8 +79,8 @@ final readonly class Importer
     /**
      * Takes it in.
      *
-     * @param bool        $merges leave out what is there already
-     * @param string|null $key    the same key twice is one move
+     * @param bool $merges leave out what is there already
+     * @param string|null $key the same key twice is one move
      *
      * @throws RecipeFault|ImportFault|LabelFault
      */

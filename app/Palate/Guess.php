@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Model;
  * One answer of the palate trainer.
  *
  * @property string $axis
- * @property float  $level steps apart
- * @property bool   $right
+ * @property float $level steps apart
+ * @property bool $right
  */
 final class Guess extends Model
 {

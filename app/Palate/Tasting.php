@@ -10,18 +10,18 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * One tasting, with the computed balance of that moment.
  *
- * @property int                  $id
- * @property int                  $sauce_id
- * @property int|null             $batch_id
- * @property string|null          $style       the family it was judged as
- * @property CarbonImmutable      $tasted_at
- * @property string|null          $temperature warm or cold
- * @property string|null          $food        what it was tasted with
- * @property string|null          $words
+ * @property int $id
+ * @property int $sauce_id
+ * @property int|null $batch_id
+ * @property string|null $style the family it was judged as
+ * @property CarbonImmutable $tasted_at
+ * @property string|null $temperature warm or cold
+ * @property string|null $food what it was tasted with
+ * @property string|null $words
  * @property list<array{complaint: string, strength: string}> $said
- * @property array<string, float> $scores      −2 far too little to 2 far too much, by axis
- * @property array<string, float> $steps       where it stood, by axis
- * @property array<string, mixed> $balance     the axes as the contract shapes them
+ * @property array<string, float> $scores −2 far too little to 2 far too much, by axis
+ * @property array<string, float> $steps where it stood, by axis
+ * @property array<string, mixed> $balance the axes as the contract shapes them
  */
 final class Tasting extends Model
 {

@@ -12,14 +12,14 @@ use Vinculum\Ingredient\ProductLabel;
 /**
  * A product of the cook's own, from its label.
  *
- * @property int                  $id
- * @property string               $name
- * @property string               $like       key of the nearest generic ingredient
- * @property array<string, mixed> $label      what was read off the pack, as typed
- * @property bool                 $stands_in  a line that names the generic means this
- * @property bool                 $in_stock
- * @property float|null           $price      of a pack
- * @property float|null           $pack_grams
+ * @property int $id
+ * @property string $name
+ * @property string $like key of the nearest generic ingredient
+ * @property array<string, mixed> $label what was read off the pack, as typed
+ * @property bool $stands_in a line that names the generic means this
+ * @property bool $in_stock
+ * @property float|null $price of a pack
+ * @property float|null $pack_grams
  */
 final class Product extends Model
 {

@@ -9,11 +9,11 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * Sauces to be ready on a day.
  *
- * @property int    $id
+ * @property int $id
  * @property string $title
  * @property string $ready local day and time, as "2026-11-28 18:00"
- * @property string $zone  of that clock
- * @property int    $rings of the hob
+ * @property string $zone of that clock
+ * @property int $rings of the hob
  * @property list<array{sauce: int, size: string}> $items
  */
 final class Plan extends Model

@@ -69,7 +69,7 @@ final readonly class PlanService
     /**
      * @return PlanDraft the tasks with their times, and the shopping list
      *
-     * @throws PlanFault  when it cannot be met
+     * @throws PlanFault when it cannot be met
      * @throws ScaleFault when a size cannot be made
      */
     public function draft(Plan $plan): array

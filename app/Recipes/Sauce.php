@@ -13,12 +13,12 @@ use Vinculum\Recipe\Recipe;
 /**
  * A sauce on the shelf, as it stands now.
  *
- * @property int                   $id
- * @property int|null              $forked_from the sauce it began as a variant of
- * @property int                   $revision rises with every stored edit
- * @property array<string, mixed>  $standing what the shelf shows of its balance
- * @property CarbonImmutable|null  $updated_at
- * @property Recipe                $recipe   as it was written
+ * @property int $id
+ * @property int|null $forked_from the sauce it began as a variant of
+ * @property int $revision rises with every stored edit
+ * @property array<string, mixed> $standing what the shelf shows of its balance
+ * @property CarbonImmutable|null $updated_at
+ * @property Recipe $recipe as it was written
  */
 final class Sauce extends Model
 {

@@ -56,7 +56,7 @@ final readonly class ResidentSocket
     }
 
     /**
-     * @param resource             $stream
+     * @param resource $stream
      * @param array<string, mixed> $message of scalars and lists of them
      */
     public static function send($stream, array $message): void

@@ -65,9 +65,9 @@ final class Supervisor
     /**
      * @param list<string> $homeAddresses names under which the home network finds this machine; none where it is not
      *     served
-     * @param string|null  $ownInstruments where the cook's instruments listen, or the file that says so
-     * @param bool         $hasStandIn     a stand-in plays the instruments, where there are none of the cook's own
-     * @param int          $residentCount  processes that stay between requests; none where it is 0
+     * @param string|null $ownInstruments where the cook's instruments listen, or the file that says so
+     * @param bool $hasStandIn a stand-in plays the instruments, where there are none of the cook's own
+     * @param int $residentCount processes that stay between requests; none where it is 0
      */
     public function __construct(
         private readonly string $root,

@@ -265,8 +265,8 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /**
-     * @param string       $within what is looked at
-     * @param list<string> $rules  those that are tried; all where none is named
+     * @param string $within what is looked at
+     * @param list<string> $rules those that are tried; all where none is named
      *
      * @return list<string> what axe-core finds that is serious or critical
      */
@@ -285,7 +285,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /**
-     * @param list<string>               $command
+     * @param list<string> $command
      * @param array<string, string>|null $environment
      */
     private static function launch(string $name, array $command, ?array $environment): void

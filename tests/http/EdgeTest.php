@@ -264,7 +264,7 @@ final class EdgeTest extends HttpTestCase
     }
 
     /**
-     * @param array<mixed>     $body
+     * @param array<mixed> $body
      * @param list<int|string> $place
      */
     private static function set(array &$body, array $place, int|float $number): void

@@ -27,9 +27,9 @@ final readonly class Balance
     private const LEAST_WATER_ACTIVITY_HALF_BAND = 0.005;
 
     /**
-     * @param Mixture                $mixture  mixed, or finished where a yield is known
+     * @param Mixture $mixture mixed, or finished where a yield is known
      * @param array<value-of<Axis>, Estimate> $axes
-     * @param list<string>           $notes
+     * @param list<string> $notes
      */
     private function __construct(
         public Formula $formula,

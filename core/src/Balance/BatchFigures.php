@@ -14,12 +14,12 @@ use Vinculum\Chemistry\Volume;
 final readonly class BatchFigures
 {
     /**
-     * @param Estimate $density         g/ml; 0 of nothing
+     * @param Estimate $density g/ml; 0 of nothing
      * @param Estimate $dissolvedSolids per cent of the mass, as a refractometer reads them
-     * @param Estimate $fat             g in 100 g
-     * @param Estimate $alcohol         g in 100 g
-     * @param Estimate $noseHeat        in 100 g, of which only what is awake counts
-     * @param Estimate $starch          per cent of the water
+     * @param Estimate $fat g in 100 g
+     * @param Estimate $alcohol g in 100 g
+     * @param Estimate $noseHeat in 100 g, of which only what is awake counts
+     * @param Estimate $starch per cent of the water
      */
     private function __construct(
         public Estimate $grams,
@@ -33,7 +33,7 @@ final readonly class BatchFigures
     ) {}
 
     /**
-     * @param float         $awake  the share of the pungency that is awake
+     * @param float $awake the share of the pungency that is awake
      * @param Estimate|null $solids as an instrument read them
      */
     public static function of(DoubtPropagation $doubt, float $awake, ?Estimate $solids): self

@@ -10,7 +10,7 @@ use Vinculum\Chemistry\Mixture;
 final readonly class CookingLosses
 {
     /**
-     * @param Mixture                    $left   what has gone: water, alcohol, acid, nose heat, what stayed in a sieve
+     * @param Mixture $left what has gone: water, alcohol, acid, nose heat, what stayed in a sieve
      * @param list<array<string, float>> $doubts one standard deviation each, as a direction in mixture space
      */
     private function __construct(public Mixture $left, public array $doubts) {}

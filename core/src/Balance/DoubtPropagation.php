@@ -27,8 +27,8 @@ final readonly class DoubtPropagation
     private function __construct(private Mixture $mixture, private array $directions) {}
 
     /**
-     * @param Mixture            $mixture the mixture asked about: mixed, or finished where a yield is given
-     * @param list<ResolvedLine> $added   what came in after the yield was measured
+     * @param Mixture $mixture the mixture asked about: mixed, or finished where a yield is given
+     * @param list<ResolvedLine> $added what came in after the yield was measured
      */
     public static function about(Formula $formula, Mixture $mixture, ?MeasuredYield $yield, array $added = []): self
     {
@@ -65,9 +65,9 @@ final readonly class DoubtPropagation
      *
      * @template Name of string
      *
-     * @param callable(Mixture): array<Name, float>   $figures by name
-     * @param list<string>                            $factors names of those whose doubts are factors
-     * @param list<string>|null                       $depends components that can move them; all when null
+     * @param callable(Mixture): array<Name, float> $figures by name
+     * @param list<string> $factors names of those whose doubts are factors
+     * @param list<string>|null $depends components that can move them; all when null
      *
      * @return array<Name, Estimate> by name
      */
@@ -134,8 +134,8 @@ final readonly class DoubtPropagation
 
     /**
      * @param callable(Mixture): array<string, float> $figures
-     * @param array<string, float>                    $values
-     * @param list<string>|null                       $depends
+     * @param array<string, float> $values
+     * @param list<string>|null $depends
      *
      * @return array<string, array<string, float>> change of each figure per unit of each component
      */

@@ -11,7 +11,7 @@ final readonly class Estimate
     private const WORTH_NAMING = 0.1;
 
     /**
-     * @param array<int, float> $shares       share of the doubt that each line brings, by line number from 0
+     * @param array<int, float> $shares share of the doubt that each line brings, by line number from 0
      * @param array<int, float> $amountShares the part of it that weighing the line would take away
      */
     public function __construct(

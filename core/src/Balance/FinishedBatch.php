@@ -17,8 +17,8 @@ final readonly class FinishedBatch
     private const MORE_THAN_WENT_IN = 0.02;
 
     /**
-     * @param MeasuredYield|null $yield    the yield that was counted with; null when there is none
-     * @param bool         $isCooked whether the figures are of the finished sauce and not of everything mixed
+     * @param MeasuredYield|null $yield the yield that was counted with; null when there is none
+     * @param bool $isCooked whether the figures are of the finished sauce and not of everything mixed
      * @param list<string> $notes
      */
     private function __construct(

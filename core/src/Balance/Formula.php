@@ -23,8 +23,8 @@ final readonly class Formula
 
     /**
      * @param list<ResolvedLine> $lines
-     * @param list<ResolvedLine> $doses  what was added after the yield was measured, to taste
-     * @param CookingLosses|null        $losses what its stages take away; without effect where a yield is known
+     * @param list<ResolvedLine> $doses what was added after the yield was measured, to taste
+     * @param CookingLosses|null $losses what its stages take away; without effect where a yield is known
      */
     private function __construct(
         public array $lines,
@@ -37,8 +37,8 @@ final readonly class Formula
 
     /**
      * @param list<string> $texts
-     * @param float|null   $partMillilitres the vessel that a "part" is, where the cook says
-     * @param bool         $areApart        each text names one ingredient: it was taken apart before
+     * @param float|null $partMillilitres the vessel that a "part" is, where the cook says
+     * @param bool $areApart each text names one ingredient: it was taken apart before
      */
     public static function fromTexts(
         array $texts,

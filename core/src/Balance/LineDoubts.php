@@ -84,8 +84,8 @@ final class LineDoubts
      * water itself is in doubt, and the rest beyond that; and an acid more comes with the cation that keeps the pH.
      *
      * @param array<string, float> $direction
-     * @param float                $water     grams of it in the line
-     * @param array<string, float> $charges   mEq of a unit of each acid and buffer, at the line's own pH
+     * @param float $water grams of it in the line
+     * @param array<string, float> $charges mEq of a unit of each acid and buffer, at the line's own pH
      *
      * @return array<string, float>
      */

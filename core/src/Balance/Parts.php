@@ -17,9 +17,9 @@ final readonly class Parts
     private const SMALLEST_FRACTION = 4;
 
     /**
-     * @param array<int, float> $parts    by line number from 0, the lines that carry the sauce
-     * @param float             $onePart  millilitres of one part as the formula stands
-     * @param bool              $areWhole whether all are whole numbers to within what a spoon can tell
+     * @param array<int, float> $parts by line number from 0, the lines that carry the sauce
+     * @param float $onePart millilitres of one part as the formula stands
+     * @param bool $areWhole whether all are whole numbers to within what a spoon can tell
      */
     private function __construct(public array $parts, public float $onePart, public bool $areWhole) {}
 

@@ -14,14 +14,14 @@ use Vinculum\Quantity\Amount;
 final readonly class Treatment
 {
     /**
-     * @param bool        $isCooked      it was brought to a simmer
-     * @param list<float> $phReadings    measured, in order
-     * @param float|null  $waterActivity measured
-     * @param bool        $isMeterStale  the meter was calibrated too long ago
-     * @param bool        $isFermented   it is left to ferment
-     * @param float|null  $solids        measured, g in 100 g of the water phase
-     * @param list<string> $method       in the recipe's words
-     * @param list<string> $said         what else the recipe says: title, notes, stages
+     * @param bool $isCooked it was brought to a simmer
+     * @param list<float> $phReadings measured, in order
+     * @param float|null $waterActivity measured
+     * @param bool $isMeterStale the meter was calibrated too long ago
+     * @param bool $isFermented it is left to ferment
+     * @param float|null $solids measured, g in 100 g of the water phase
+     * @param list<string> $method in the recipe's words
+     * @param list<string> $said what else the recipe says: title, notes, stages
      */
     public function __construct(
         public bool $isCooked = false,

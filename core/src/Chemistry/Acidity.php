@@ -236,7 +236,7 @@ final class Acidity
 
     /**
      * @param list<float> $constants pKa values
-     * @param int         $ion       charge of the fully protonated form
+     * @param int $ion charge of the fully protonated form
      */
     private static function meanCharge(array $constants, int $ion, float $ph, float $gamma): float
     {

@@ -13,8 +13,8 @@ final readonly class Body
 
     /**
      * @param 'thin'|'pouring'|'coating'|'spooning'|'paste' $class
-     * @param 'starch'|'emulsion'|'solids'|'nothing'        $from
-     * @param float                                         $starchPercentOfWater cornflour basis
+     * @param 'starch'|'emulsion'|'solids'|'nothing' $from
+     * @param float $starchPercentOfWater cornflour basis
      */
     private function __construct(public string $class, public string $from, public float $starchPercentOfWater) {}
 

@@ -22,9 +22,9 @@ final readonly class Comparison
     private const MOST_SAID = 4;
 
     /**
-     * @param list<LineChange>     $lines in the order of the later formula, what is gone after it
+     * @param list<LineChange> $lines in the order of the later formula, what is gone after it
      * @param array<value-of<Axis>, float> $steps how far each axis moved
-     * @param list<string>         $says  the lines that changed, the largest first, then the axes that moved
+     * @param list<string> $says the lines that changed, the largest first, then the axes that moved
      */
     private function __construct(public array $lines, public array $steps, public array $says) {}
 

@@ -17,9 +17,9 @@ final readonly class MeasuredGap
     public function __construct(public string $ingredient, public string $figure, public float $gap) {}
 
     /**
-     * @param Balance    $estimated as the model has it
-     * @param float|null $ph        as measured
-     * @param float|null $solids    g dissolved in 100 g, as measured
+     * @param Balance $estimated as the model has it
+     * @param float|null $ph as measured
+     * @param float|null $solids g dissolved in 100 g, as measured
      *
      * @return list<self> one for each figure for which one line answers
      */

@@ -47,7 +47,7 @@ abstract readonly class CookEvent
     ];
 
     /**
-     * @param float       $at  seconds since the epoch
+     * @param float $at seconds since the epoch
      * @param string|null $key what the page called it before it was stored
      *
      * @throws \DomainException where a figure cannot be
@@ -78,10 +78,10 @@ abstract readonly class CookEvent
      * An event as it was stored or sent.
      *
      * @param array<string, float> $figures by name: at least those it needs
-     * @param array<int, float>    $grams   by line from 0, for a rebalancing
+     * @param array<int, float> $grams by line from 0, for a rebalancing
      *
      * @throws \InvalidArgumentException where there is no such kind
-     * @throws \DomainException          where a figure cannot be
+     * @throws \DomainException where a figure cannot be
      */
     public static function of(
         string $kind,
@@ -106,7 +106,7 @@ abstract readonly class CookEvent
 
     /**
      * @param array<string, float> $figures
-     * @param array<int, float>    $grams
+     * @param array<int, float> $grams
      */
     abstract public static function read(
         int $id,

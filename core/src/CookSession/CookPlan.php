@@ -34,9 +34,9 @@ final readonly class CookPlan
     private const SHORTEST_CALIBRATION_MINUTES = 2.0;
 
     /**
-     * @param list<MeasureTask>   $items  in the order a cook measures
+     * @param list<MeasureTask> $items in the order a cook measures
      * @param list<CookedStage> $stages
-     * @param float             $finishedGrams of the sauce alone
+     * @param float $finishedGrams of the sauce alone
      */
     private function __construct(
         public Scale $scale,

@@ -15,10 +15,10 @@ use Vinculum\CookSession\Event\TemperatureRead;
 final readonly class CookReadings
 {
     /**
-     * @param float|null                 $heatOff      seconds
-     * @param list<array{float, float}>  $temperatures seconds, °C
-     * @param float|null                 $solids       dissolved solids, %
-     * @param float|null                 $finished     seconds
+     * @param float|null $heatOff seconds
+     * @param list<array{float, float}> $temperatures seconds, °C
+     * @param float|null $solids dissolved solids, %
+     * @param float|null $finished seconds
      */
     private function __construct(
         public ?float $heatOff,

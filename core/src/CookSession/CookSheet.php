@@ -33,10 +33,10 @@ final readonly class CookSheet
     private const SHORT_MINUTES = 5.0;
 
     /**
-     * @param list<SheetItem> $ready    in the order a cook measures
+     * @param list<SheetItem> $ready in the order a cook measures
      * @param list<SheetStep> $steps
      * @param array{grams: float, low: float, high: float, millilitres: float} $finished
-     * @param list<string>    $notes
+     * @param list<string> $notes
      */
     private function __construct(
         public array $ready,
@@ -47,10 +47,10 @@ final readonly class CookSheet
     ) {}
 
     /**
-     * @param Balance      $balance  of the recipe at the size that is cooked
-     * @param list<string> $method   as written
-     * @param Scale|null   $scale    where it is made at another size
-     * @param bool         $hasScale whether the cook can weigh
+     * @param Balance $balance of the recipe at the size that is cooked
+     * @param list<string> $method as written
+     * @param Scale|null $scale where it is made at another size
+     * @param bool $hasScale whether the cook can weigh
      */
     public static function of(
         Balance $balance,
@@ -103,7 +103,7 @@ final readonly class CookSheet
     }
 
     /**
-     * @param list<MethodStep>         $steps
+     * @param list<MethodStep> $steps
      * @param array<int, ResolvedLine> $lines
      *
      * @return list<SheetStep>
@@ -149,7 +149,7 @@ final readonly class CookSheet
      * What state the pot is in while things go in: on the heat from its first step at the hob to its last, unless a step
      * takes it off.
      *
-     * @param list<int>                $hot    steps at the hob
+     * @param list<int> $hot steps at the hob
      * @param 'heat'|'off-heat'|'cold' $before
      *
      * @return 'heat'|'off-heat'|'cold'
@@ -222,7 +222,7 @@ final readonly class CookSheet
 
     /**
      * @param array<int, ResolvedLine> $lines
-     * @param list<MethodStep>         $steps
+     * @param list<MethodStep> $steps
      *
      * @return list<string>
      */

@@ -8,8 +8,8 @@ namespace Vinculum\CookSession;
 final readonly class CookTimer
 {
     /**
-     * @param float       $started seconds since the epoch
-     * @param string|null $key     what the page called it before it was stored
+     * @param float $started seconds since the epoch
+     * @param string|null $key what the page called it before it was stored
      */
     public function __construct(
         public int $id,

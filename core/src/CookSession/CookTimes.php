@@ -13,8 +13,8 @@ use Vinculum\CookSession\Event\TimerStopped;
 final readonly class CookTimes
 {
     /**
-     * @param array<int, array{started: float|null, done: float|null}> $steps  by step, in seconds
-     * @param list<CookTimer>                                          $timers
+     * @param array<int, array{started: float|null, done: float|null}> $steps by step, in seconds
+     * @param list<CookTimer> $timers
      */
     private function __construct(public array $steps, public array $timers) {}
 

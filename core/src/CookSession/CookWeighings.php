@@ -13,12 +13,12 @@ use Vinculum\CookSession\Event\Rebalanced;
 final readonly class CookWeighings
 {
     /**
-     * @param array<int, float> $actual    grams that went in, by line
-     * @param array<int, bool>  $asPlanned lines that went in without being weighed, as they were planned
-     * @param array<int, float> $changed   grams to take instead of those planned, by line, after rebalancing
-     * @param bool              $isSettled nothing was poured since the last rebalancing
-     * @param float|null        $panEmpty  grams of the empty pan
-     * @param float|null        $panReads  grams of the pan and what is in it, at the end
+     * @param array<int, float> $actual grams that went in, by line
+     * @param array<int, bool> $asPlanned lines that went in without being weighed, as they were planned
+     * @param array<int, float> $changed grams to take instead of those planned, by line, after rebalancing
+     * @param bool $isSettled nothing was poured since the last rebalancing
+     * @param float|null $panEmpty grams of the empty pan
+     * @param float|null $panReads grams of the pan and what is in it, at the end
      */
     private function __construct(
         public array $actual,

@@ -21,12 +21,12 @@ final readonly class Move
 {
     /**
      * @param 'pan-empty'|'measure'|'step'|'pan-reads'|'cool'|'readings'|'fill' $kind
-     * @param string|null                                                       $stage    that it belongs to
-     * @param MeasureTask|null                                                  $measure  what is measured out
+     * @param string|null $stage that it belongs to
+     * @param MeasureTask|null $measure what is measured out
      * @param string|null $take the spoon that is taken up for it
-     * @param MethodStep|null                                                   $step     of the method
-     * @param int|null                                                          $number   of that step, from 0
-     * @param list<Caution>                                                     $cautions
+     * @param MethodStep|null $step of the method
+     * @param int|null $number of that step, from 0
+     * @param list<Caution> $cautions
      */
     private function __construct(
         public string $kind,

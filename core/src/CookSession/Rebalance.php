@@ -31,9 +31,9 @@ final readonly class Rebalance
 
     /**
      * @param 'as-planned'|'in-proportion'|'solved' $way
-     * @param array<int, float>                     $grams       of what is still to go in, by line
-     * @param array<value-of<Axis>, float>          $changeSteps against the plan
-     * @param float                                 $away        √Σ of them squared
+     * @param array<int, float> $grams of what is still to go in, by line
+     * @param array<value-of<Axis>, float> $changeSteps against the plan
+     * @param float $away √Σ of them squared
      */
     private function __construct(
         public string $way,
@@ -44,7 +44,7 @@ final readonly class Rebalance
 
     /**
      * @param array<int, ResolvedLine> $planned by line, in the planned amounts
-     * @param array<int, float>        $actual  grams of what is in already, by line
+     * @param array<int, float> $actual grams of what is in already, by line
      *
      * @return list<self> as planned first, then in proportion, then solved
      */
@@ -77,8 +77,8 @@ final readonly class Rebalance
 
     /**
      * @param 'as-planned'|'in-proportion'|'solved' $way
-     * @param array<int, array{TasteLoad, float}>   $open
-     * @param array<int, float>                     $factors
+     * @param array<int, array{TasteLoad, float}> $open
+     * @param array<int, float> $factors
      */
     private static function of(string $way, TasteLoad $in, array $open, array $factors, Taste $wanted): self
     {
@@ -151,9 +151,9 @@ final readonly class Rebalance
     /**
      * The factors of what is still to go in that bring the whole nearest to the wanted taste.
      *
-     * @param list<TasteLoad> $loads    of each in its planned amount
-     * @param list<float>     $start
-     * @param float|null      $together the factor that they share as long as nothing is gained by parting them
+     * @param list<TasteLoad> $loads of each in its planned amount
+     * @param list<float> $start
+     * @param float|null $together the factor that they share as long as nothing is gained by parting them
      *
      * @return array{list<float>, float} and how far away it stays
      */
@@ -196,7 +196,7 @@ final readonly class Rebalance
 
     /**
      * @param array<int, array{TasteLoad, float}> $open
-     * @param array<int, float>                   $factors
+     * @param array<int, float> $factors
      */
     private static function with(TasteLoad $in, array $open, array $factors): TasteLoad
     {

@@ -8,13 +8,13 @@ namespace Vinculum\CookSession;
 final readonly class SheetItem
 {
     /**
-     * @param int         $line       from 0
+     * @param int $line from 0
      * @param string|null $ingredient key
-     * @param string      $text       as the cook wrote it
-     * @param string      $measure    what to measure out
-     * @param float|null  $grams      that go in here
-     * @param float       $share      of the line; 0 where it is only worked on
-     * @param string      $says       amount and thing in one: "half of 100 ml vinegar", "3¼ cups passata"
+     * @param string $text as the cook wrote it
+     * @param string $measure what to measure out
+     * @param float|null $grams that go in here
+     * @param float $share of the line; 0 where it is only worked on
+     * @param string $says amount and thing in one: "half of 100 ml vinegar", "3¼ cups passata"
      */
     public function __construct(
         public int $line,

@@ -15,12 +15,12 @@ final readonly class SheetStep
     public const COLD = 'cold';
 
     /**
-     * @param list<SheetItem>          $uses
-     * @param list<int>                $takenOut lines that come out again, from 0
-     * @param float|null               $lookFrom minutes from which to look whether it is there
-     * @param 'heat'|'off-heat'|'cold' $after    the state of the pot while it goes in
-     * @param list<Caution>            $cautions each said once, where it is first called for
-     * @param string|null              $meanwhile what can be done while it cooks or waits
+     * @param list<SheetItem> $uses
+     * @param list<int> $takenOut lines that come out again, from 0
+     * @param float|null $lookFrom minutes from which to look whether it is there
+     * @param 'heat'|'off-heat'|'cold' $after the state of the pot while it goes in
+     * @param list<Caution> $cautions each said once, where it is first called for
+     * @param string|null $meanwhile what can be done while it cooks or waits
      */
     public function __construct(
         public MethodStep $step,

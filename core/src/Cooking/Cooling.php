@@ -18,8 +18,8 @@ final readonly class Cooling
 
     /**
      * @param 'first'|'second'|'done'|'too-slow' $stage
-     * @param float|null                         $celsius     as last read
-     * @param float                              $minutesLeft until the limit of this stage; negative when it has passed
+     * @param float|null $celsius as last read
+     * @param float $minutesLeft until the limit of this stage; negative when it has passed
      * @param float|null $expected minutes from now until this stage is reached at the rate seen; null while nobody
      *     knows
      */
@@ -34,7 +34,7 @@ final readonly class Cooling
 
     /**
      * @param list<array{float, float}> $readings minutes since the heat went off, and degrees Celsius, in order
-     * @param float                     $now      minutes since the heat went off
+     * @param float $now minutes since the heat went off
      */
     public static function at(array $readings, float $now): self
     {

@@ -9,7 +9,7 @@ final readonly class EthanolFacts
 {
     /**
      * @param list<float> $minutes
-     * @param list<float> $left    share, for each of the minutes
+     * @param list<float> $left share, for each of the minutes
      */
     public function __construct(public float $volatility, public array $minutes, public array $left) {}
 }

@@ -18,7 +18,7 @@ final readonly class Heat
 
     /**
      * @param float $uncertain half of the 90 % interval of the flux, as a share of it
-     * @param int   $cooks     how many weighed cooks it was learned from
+     * @param int $cooks how many weighed cooks it was learned from
      */
     private function __construct(
         public string $key,

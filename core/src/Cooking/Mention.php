@@ -17,13 +17,13 @@ final readonly class Mention
     public const SPEAKS = 'speaks';
 
     /**
-     * @param int        $step   from 0
-     * @param list<int>  $lines  of the formula
+     * @param int $step from 0
+     * @param list<int> $lines of the formula
      * @param 'puts'|'readies'|'takes-out'|'speaks' $does
-     * @param float|null $share  of each line, where it says so
-     * @param float|null $grams  of it, where it says so
-     * @param bool       $isRest what is left of it
-     * @param bool       $isMore more than the lines say
+     * @param float|null $share of each line, where it says so
+     * @param float|null $grams of it, where it says so
+     * @param bool $isRest what is left of it
+     * @param bool $isMore more than the lines say
      */
     public function __construct(
         public int $step,

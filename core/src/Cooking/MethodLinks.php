@@ -21,10 +21,10 @@ final readonly class MethodLinks
     private const TO_TASTE = ['salt'];
 
     /**
-     * @param array<int, array<int, float>> $puts     share of each line that goes in, by step
-     * @param array<int, list<int>>         $works    lines that a step only works on, by step
-     * @param array<int, list<int>>         $takesOut lines that come out again, by step
-     * @param list<int>                     $unnamed  lines that the method never names
+     * @param array<int, array<int, float>> $puts share of each line that goes in, by step
+     * @param array<int, list<int>> $works lines that a step only works on, by step
+     * @param array<int, list<int>> $takesOut lines that come out again, by step
+     * @param list<int> $unnamed lines that the method never names
      */
     private function __construct(
         public array $puts,
@@ -34,7 +34,7 @@ final readonly class MethodLinks
     ) {}
 
     /**
-     * @param list<MethodStep>         $steps
+     * @param list<MethodStep> $steps
      * @param array<int, ResolvedLine> $lines by their place in the formula; headings are passed over
      */
     public static function of(array $steps, array $lines): self
@@ -98,8 +98,8 @@ final readonly class MethodLinks
      * What "everything" means at a step: all that is left, but for what it excepts and what the method adds by name
      * later.
      *
-     * @param list<Mention>     $here
-     * @param list<Mention>     $mentions
+     * @param list<Mention> $here
+     * @param list<Mention> $mentions
      * @param array<int, float> $left
      *
      * @return list<int>
@@ -131,7 +131,7 @@ final readonly class MethodLinks
      * where there are some.
      *
      * @param array<int, float> $left
-     * @param list<Mention>     $mentions
+     * @param list<Mention> $mentions
      *
      * @return list<int>
      */
@@ -189,7 +189,7 @@ final readonly class MethodLinks
     }
 
     /**
-     * @param list<Mention>                 $mentions
+     * @param list<Mention> $mentions
      * @param array<int, array<int, float>> $puts
      *
      * @return array<int, list<int>> lines that come out again, by step
@@ -220,10 +220,10 @@ final readonly class MethodLinks
      * Where a line goes in that no step puts in: what is cold after the last heat, salt and pepper where it is tasted,
      * what was begun where it was, else with the first things.
      *
-     * @param list<MethodStep>              $steps
+     * @param list<MethodStep> $steps
      * @param array<int, array<int, float>> $puts
-     * @param array<int, list<int>>         $works
-     * @param list<Mention>                 $mentions
+     * @param array<int, list<int>> $works
+     * @param list<Mention> $mentions
      */
     private static function fitting(
         int $line,

@@ -30,7 +30,7 @@ final class MethodMentions
     private function __construct() {}
 
     /**
-     * @param list<MethodStep>         $steps
+     * @param list<MethodStep> $steps
      * @param array<int, ResolvedLine> $lines by their place in the formula
      *
      * @return list<Mention>
@@ -71,7 +71,7 @@ final class MethodMentions
     /**
      * What a sentence ties together: the spices and herbs it names.
      *
-     * @param list<Mention>            $here
+     * @param list<Mention> $here
      * @param array<int, ResolvedLine> $lines
      *
      * @return list<int>
@@ -133,7 +133,7 @@ final class MethodMentions
     }
 
     /**
-     * @param list<int>                $meant
+     * @param list<int> $meant
      * @param 'puts'|'readies'|'takes-out'|'speaks' $does
      * @param array<int, ResolvedLine> $lines
      */

@@ -9,16 +9,16 @@ final readonly class MethodStep
 {
     /**
      * @param 'do'|'heat'|'reduce'|'rest'|'cool'|'strain'|'blend' $kind by hand; at the hob or in the oven; water leaves; waits
-     * @param array{float, float}|null     $minutes from and to; null where no time is named
-     * @param Heat|null                    $heat    of a step from which water leaves
+     * @param array{float, float}|null $minutes from and to; null where no time is named
+     * @param Heat|null $heat of a step from which water leaves
      * @param float|null $left the share of the volume in the pan that is left at the end, where it says so
-     * @param float|null                   $celsius where it names a temperature
-     * @param string|null                  $until   the end point in its own words
-     * @param bool                         $isSieved solids stay behind in a sieve
-     * @param Pan|null                     $pan     where it names one of its own
-     * @param int                          $line    of the method it was read from, from 0; −1 for a stage's own heading
-     * @param float|null           $downTo  millilitres that are left at the end, where it says so
-     * @param ThickEnd|null        $end     how thick it is at the end, where it says so
+     * @param float|null $celsius where it names a temperature
+     * @param string|null $until the end point in its own words
+     * @param bool $isSieved solids stay behind in a sieve
+     * @param Pan|null $pan where it names one of its own
+     * @param int $line of the method it was read from, from 0; −1 for a stage's own heading
+     * @param float|null $downTo millilitres that are left at the end, where it says so
+     * @param ThickEnd|null $end how thick it is at the end, where it says so
      */
     public function __construct(
         public string $text,

@@ -11,8 +11,8 @@ final readonly class Pan
 {
     /**
      * @param float|null $squareMetres open surface; null where only a volume is named
-     * @param float|null $millilitres  brimful; null where the height is not named
-     * @param bool       $isAssumed    no recipe names it
+     * @param float|null $millilitres brimful; null where the height is not named
+     * @param bool $isAssumed no recipe names it
      */
     private function __construct(
         public ?float $squareMetres,

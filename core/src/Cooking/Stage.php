@@ -10,10 +10,10 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
 final readonly class Stage
 {
     /**
-     * @param string|null              $title        as the heading has it; null for what stands before the first
-     * @param array<int, ResolvedLine> $lines        by their place in the formula
-     * @param list<MethodStep>         $steps
-     * @param bool                     $isOffTheHeat its lines go in once the heat is off
+     * @param string|null $title as the heading has it; null for what stands before the first
+     * @param array<int, ResolvedLine> $lines by their place in the formula
+     * @param list<MethodStep> $steps
+     * @param bool $isOffTheHeat its lines go in once the heat is off
      */
     public function __construct(
         public ?string $title,

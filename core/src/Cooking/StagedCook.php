@@ -22,8 +22,8 @@ final readonly class StagedCook
     /**
      * @param Formula $formula with the losses its stages make likely, where a pan and a time or an end point tell
      * @param list<CookedStage> $stages
-     * @param list<string>      $notes
-     * @param Pan|null          $pan    that it was reckoned in, named or assumed
+     * @param list<string> $notes
+     * @param Pan|null $pan that it was reckoned in, named or assumed
      */
     private function __construct(
         public Formula $formula,
@@ -33,7 +33,7 @@ final readonly class StagedCook
     ) {}
 
     /**
-     * @param list<string>      $method as written, one step a line
+     * @param list<string> $method as written, one step a line
      * @param list<string|null> $titles of the stage of each line, where the formula holds no headings
      */
     public static function of(Formula $formula, ?Pan $pan, array $method, ?Hob $hob = null, array $titles = []): self

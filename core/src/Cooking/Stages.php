@@ -21,7 +21,7 @@ final class Stages
     private const COLD_TITLE = 'Off the heat';
 
     /**
-     * @param list<string>      $method as written, one step a line; a line that ends in a colon names a stage
+     * @param list<string> $method as written, one step a line; a line that ends in a colon names a stage
      * @param list<string|null> $titles of the stage of each line, where the formula holds no headings
      *
      * @return list<Stage> in the order they are cooked
@@ -61,8 +61,8 @@ final class Stages
      * what goes in after the last heat is off it.
      *
      * @param non-empty-array<int, ResolvedLine> $lines
-     * @param list<Stage>                        $cold  of lines that are tagged
-     * @param non-empty-list<MethodStep>         $steps
+     * @param list<Stage> $cold of lines that are tagged
+     * @param non-empty-list<MethodStep> $steps
      *
      * @return list<Stage>
      */

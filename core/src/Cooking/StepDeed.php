@@ -23,8 +23,8 @@ final readonly class StepDeed
     private function __construct(public string $kind, public ?Heat $heat) {}
 
     /**
-     * @param string                   $tags    what its tags say; they win
-     * @param bool                     $isToAnEnd it says how much of the volume is left
+     * @param string $tags what its tags say; they win
+     * @param bool $isToAnEnd it says how much of the volume is left
      * @param array{float, float}|null $minutes
      */
     public static function of(string $text, string $tags, bool $isToAnEnd, ?array $minutes): self

@@ -20,7 +20,7 @@ final readonly class StepEnd
     private const MOST_PERCENT = 100.0;
 
     /**
-     * @param float|null $left        the share of the volume in the pan that stays
+     * @param float|null $left the share of the volume in the pan that stays
      * @param float|null $millilitres the volume that stays, where no share is said
      */
     private function __construct(public ?float $left = null, public ?float $millilitres = null) {}

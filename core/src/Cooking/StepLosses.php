@@ -19,12 +19,12 @@ final readonly class StepLosses
     private const END_WEIGHS = 0.65;
 
     /**
-     * @param float                          $water   grams that leave, its band beside it
+     * @param float $water grams that leave, its band beside it
      * @param array{float, float} $alcohol shares of the alcohol that stay: by Rayleigh's law, by the retention table
-     * @param float                          $acetic  share of the acetic acid that stays
-     * @param float                          $nose    share of the nose heat that stays
-     * @param array{low: float, high: float} $band    of the water
-     * @param bool                           $isCutShort its time would have taken more water than a sauce can give
+     * @param float $acetic share of the acetic acid that stays
+     * @param float $nose share of the nose heat that stays
+     * @param array{low: float, high: float} $band of the water
+     * @param bool $isCutShort its time would have taken more water than a sauce can give
      */
     private function __construct(
         private Mixture $pot,

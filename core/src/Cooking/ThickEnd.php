@@ -18,7 +18,7 @@ final readonly class ThickEnd
 
     /**
      * @param float $solids g of all that is not water in 100 g at that end
-     * @param float $doubt  one relative standard deviation of the water that leaves
+     * @param float $doubt one relative standard deviation of the water that leaves
      */
     private function __construct(public float $solids, public float $doubt) {}
 

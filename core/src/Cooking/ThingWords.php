@@ -85,7 +85,7 @@ final readonly class ThingWords
     /**
      * What words at a place of a sentence mean: as many of them as mean something, and the lines.
      *
-     * @param list<string>           $words  of the sentence, as NameWords gives them
+     * @param list<string> $words of the sentence, as NameWords gives them
      * @param callable(string): bool $isName whether some words are the name of anything at all
      *
      * @return array{int, list<int>} words taken, and lines; no lines where the words name another thing
@@ -112,7 +112,7 @@ final readonly class ThingWords
 
     /**
      * @param array<string, array<int, int>> $meant
-     * @param list<string>                   $words
+     * @param list<string> $words
      */
     private static function mean(array &$meant, array $words, int $line, int $howWell): void
     {

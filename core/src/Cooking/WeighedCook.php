@@ -10,9 +10,9 @@ use Vinculum\Facts\Facts;
 final readonly class WeighedCook
 {
     /**
-     * @param float  $squareMetres open surface of the pan
-     * @param string $heat         key of the heat it was cooked at
-     * @param float  $minutes      with the lid off; covered minutes count as a tenth
+     * @param float $squareMetres open surface of the pan
+     * @param string $heat key of the heat it was cooked at
+     * @param float $minutes with the lid off; covered minutes count as a tenth
      *
      * @throws CookFault where a figure cannot be weighed
      */

@@ -12,10 +12,10 @@ final readonly class Advice
 {
     /**
      * @param list<Correction> $corrections
-     * @param list<string>     $notes
-     * @param list<Alternative>   $otherWays
-     * @param list<Candidate>  $candidates what was allowed
-     * @param self|null        $besides    what the style would want besides what was asked
+     * @param list<string> $notes
+     * @param list<Alternative> $otherWays
+     * @param list<Candidate> $candidates what was allowed
+     * @param self|null $besides what the style would want besides what was asked
      * @param array<string, Correction> $mends the smallest way in of each axis that is off, by axis
      */
     public function __construct(

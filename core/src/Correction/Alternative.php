@@ -9,8 +9,8 @@ final readonly class Alternative
 {
     /**
      * @param 'blend'|'start-again'|'mask' $kind
-     * @param float|null                   $grams         of the second batch, for a blend
-     * @param float|null                   $distanceAfter steps from the target afterwards, where that can be computed
+     * @param float|null $grams of the second batch, for a blend
+     * @param float|null $distanceAfter steps from the target afterwards, where that can be computed
      */
     public function __construct(
         public string $kind,

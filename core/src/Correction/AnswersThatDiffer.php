@@ -72,7 +72,7 @@ final class AnswersThatDiffer
     }
 
     /**
-     * @param list<Correction>           $ranked
+     * @param list<Correction> $ranked
      * @param callable(Correction): bool $is
      */
     private static function first(array $ranked, callable $is): ?Correction

@@ -11,8 +11,8 @@ use Vinculum\Sensory\TasteLoad;
 final readonly class Candidate
 {
     /**
-     * @param float $most     grams that may be added
-     * @param float $strange  what adding it costs for not being in the recipe, or not being known, in steps
+     * @param float $most grams that may be added
+     * @param float $strange what adding it costs for not being in the recipe, or not being known, in steps
      */
     private function __construct(
         public Ingredient $ingredient,

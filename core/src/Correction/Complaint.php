@@ -21,9 +21,9 @@ final readonly class Complaint
     private const STEPS_A_POINT = 2.0;
 
     /**
-     * @param array<value-of<Axis>, array{float, float}> $moves    least and most steps by axis
-     * @param float|null                                 $atLeast  what is brought where there is none, in the axis's unit
-     * @param array{float, float}|null                   $unsalted salt alone, in steps, of a sauce that has hardly any
+     * @param array<value-of<Axis>, array{float, float}> $moves least and most steps by axis
+     * @param float|null $atLeast what is brought where there is none, in the axis's unit
+     * @param array{float, float}|null $unsalted salt alone, in steps, of a sauce that has hardly any
      */
     private function __construct(
         public string $key,

@@ -12,12 +12,12 @@ final readonly class Correction
 {
     /**
      * @param list<Addition> $additions
-     * @param Mixture        $mixture     the batch with everything added
-     * @param list<string>   $sideEffects what else moves, in words
-     * @param list<string>   $allergensAdded
-     * @param float          $cost        what it is judged by, in steps
-     * @param string         $why         in half a sentence
-     * @param Remedy|null    $does        what is done instead of, or beside, adding
+     * @param Mixture $mixture the batch with everything added
+     * @param list<string> $sideEffects what else moves, in words
+     * @param list<string> $allergensAdded
+     * @param float $cost what it is judged by, in steps
+     * @param string $why in half a sentence
+     * @param Remedy|null $does what is done instead of, or beside, adding
      */
     public function __construct(
         public array $additions,

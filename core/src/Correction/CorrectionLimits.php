@@ -17,9 +17,9 @@ final readonly class CorrectionLimits
 {
     /**
      * @param list<Candidate> $candidates
-     * @param int             $most                how many additions a correction may combine
-     * @param float|null      $capacityMillilitres the finished volume that there is room for
-     * @param bool            $hasScale            whether the cook can weigh
+     * @param int $most how many additions a correction may combine
+     * @param float|null $capacityMillilitres the finished volume that there is room for
+     * @param bool $hasScale whether the cook can weigh
      */
     public function __construct(
         public array $candidates,

@@ -34,9 +34,9 @@ final readonly class CorrectionMeasuring
     private array $rows;
 
     /**
-     * @param Mixture         $batch      as it stands in the pan
+     * @param Mixture $batch as it stands in the pan
      * @param list<Candidate> $candidates
-     * @param list<string>    $allergens  of the batch
+     * @param list<string> $allergens of the batch
      */
     public function __construct(
         private Mixture $batch,
@@ -52,7 +52,7 @@ final readonly class CorrectionMeasuring
     }
 
     /**
-     * @param list<int>   $which of the candidates
+     * @param list<int> $which of the candidates
      * @param list<float> $grams exact
      *
      * @return Correction|null null where no measurable amount is worth it
@@ -67,7 +67,7 @@ final readonly class CorrectionMeasuring
     /**
      * The best of the measurable amounts around the exact ones.
      *
-     * @param list<int>   $which
+     * @param list<int> $which
      * @param list<float> $grams
      *
      * @return list<array{int, float}>|null candidate and grams
@@ -104,7 +104,7 @@ final readonly class CorrectionMeasuring
     }
 
     /**
-     * @param list<int>                 $which
+     * @param list<int> $which
      * @param list<array{float, float}> $amounts the two to choose from for each
      *
      * @return array{list<array{int, float}>|null, float} the best choice within the room, and its value

@@ -28,7 +28,7 @@ final readonly class CorrectionSearch
     private const LEAST_GAIN = 0.125;
 
     /**
-     * @param Mixture      $batch           as it stands in the pan
+     * @param Mixture $batch as it stands in the pan
      * @param list<string> $batchAllergens
      */
     public static function advise(
@@ -208,8 +208,8 @@ final readonly class CorrectionSearch
 
     /**
      * @param list<array<int, float>> $rows
-     * @param list<list<float>>       $starts
-     * @param list<int>               $which
+     * @param list<list<float>> $starts
+     * @param list<int> $which
      *
      * @return array{list<float>, float}
      */

@@ -17,8 +17,8 @@ use Vinculum\Sensory\Taste;
 final readonly class Design
 {
     /**
-     * @param list<DesignedLine> $lines       the free lines, the largest first
-     * @param list<string>       $hindrances  which lock or window stands in the way, in words
+     * @param list<DesignedLine> $lines the free lines, the largest first
+     * @param list<string> $hindrances which lock or window stands in the way, in words
      */
     public function __construct(
         public array $lines,

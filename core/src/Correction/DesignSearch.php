@@ -27,10 +27,10 @@ final class DesignSearch
     private const NOT_WORTH_A_LINE = 0.0004;
 
     /**
-     * @param Mixture          $fixed      what the locked lines bring
-     * @param Candidate        $base       fills what is left of the batch
-     * @param list<Candidate>  $free       what may be used besides
-     * @param float            $batchGrams wanted size
+     * @param Mixture $fixed what the locked lines bring
+     * @param Candidate $base fills what is left of the batch
+     * @param list<Candidate> $free what may be used besides
+     * @param float $batchGrams wanted size
      *
      * @throws \InvalidArgumentException when the locked lines alone fill the batch
      */

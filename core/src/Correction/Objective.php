@@ -23,9 +23,9 @@ final readonly class Objective
     private const MOVED = 1;
 
     /**
-     * @param Row                                                             $batch
-     * @param array<value-of<Axis>, array{float, float}>                      $edges  low and high, in steps
-     * @param array<value-of<Axis>, float>                                    $right  where axes that were right stand, in steps
+     * @param Row $batch
+     * @param array<value-of<Axis>, array{float, float}> $edges low and high, in steps
+     * @param array<value-of<Axis>, float> $right where axes that were right stand, in steps
      */
     private function __construct(
         private array $batch,
@@ -77,7 +77,7 @@ final readonly class Objective
     /**
      * Distance, moves and price.
      *
-     * @param list<Row>   $rows  of one gram of each addition
+     * @param list<Row> $rows of one gram of each addition
      * @param list<float> $grams of each
      */
     public function value(array $rows, array $grams): float
@@ -98,10 +98,10 @@ final readonly class Objective
     /**
      * The best amounts of these additions near a start.
      *
-     * @param list<Row>   $rows
-     * @param list<float> $start    grams
-     * @param Room        $room
-     * @param list<int>   $which    of the candidates that the room was made for
+     * @param list<Row> $rows
+     * @param list<float> $start grams
+     * @param Room $room
+     * @param list<int> $which of the candidates that the room was made for
      *
      * @return array{list<float>, float} grams and value
      */
@@ -168,7 +168,7 @@ final readonly class Objective
     /**
      * Signed steps outside each window, and moved from where it was right, with the slopes.
      *
-     * @param list<Row>   $rows
+     * @param list<Row> $rows
      * @param list<float> $grams
      *
      * @return list<array{float, list<float>, int}>

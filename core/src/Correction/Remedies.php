@@ -293,7 +293,7 @@ final readonly class Remedies
 
     /**
      * @param array<'acid'|'sweetener'|'salt'|'fat', float> $shares of the batch
-     * @param 'whisk'                                      $kind
+     * @param 'whisk' $kind
      */
     private function adding(array $shares, string $why, string $kind): ?Correction
     {

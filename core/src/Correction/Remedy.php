@@ -9,8 +9,8 @@ final readonly class Remedy
 {
     /**
      * @param 'reduce'|'whisk'|'strain'|'rest'|'drain'|'second-batch' $kind
-     * @param string                    $text    in a sentence
-     * @param float|null                $panReadsGrams the sauce alone, at the end
+     * @param string $text in a sentence
+     * @param float|null $panReadsGrams the sauce alone, at the end
      */
     public function __construct(
         public string $kind,

@@ -17,7 +17,7 @@ final readonly class Room
     public const USUAL_SHARE = 0.4;
 
     /**
-     * @param float       $most  millilitres where there is a capacity, else grams
+     * @param float $most millilitres where there is a capacity, else grams
      * @param list<float> $takes of a gram of each candidate, in the same
      * @param list<float> $doses grams of each candidate at most
      */
@@ -86,7 +86,7 @@ final readonly class Room
     /**
      * Whether these amounts fit.
      *
-     * @param list<int>   $which
+     * @param list<int> $which
      * @param list<float> $grams
      */
     public function holds(array $which, array $grams): bool

@@ -21,8 +21,8 @@ final readonly class Spoonful
     private const AROMATIC = ['aromatic', 'herb'];
 
     /**
-     * @param array<value-of<Axis>, float> $moves    steps by axis
-     * @param bool                         $hasAroma it is there for its smell, which no axis counts
+     * @param array<value-of<Axis>, float> $moves steps by axis
+     * @param bool $hasAroma it is there for its smell, which no axis counts
      */
     private function __construct(public Measure $measure, public array $moves, private bool $hasAroma) {}
 

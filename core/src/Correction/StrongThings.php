@@ -15,9 +15,9 @@ final readonly class StrongThings
     public const SECTION = 'strong';
 
     /**
-     * @param list<string> $of    ingredient keys
+     * @param list<string> $of ingredient keys
      * @param list<string> $roles
-     * @param float        $stronger than the sauce by this factor, on some axis, is what seasons it
+     * @param float $stronger than the sauce by this factor, on some axis, is what seasons it
      */
     public function __construct(public array $of, public array $roles, public float $stronger) {}
 

@@ -11,12 +11,12 @@ use Vinculum\Sensory\TargetShift;
 final readonly class Wish
 {
     /**
-     * @param Complaint|null    $complaint          a taster's word, answered by itself
-     * @param list<string>|null $with               keys of what alone may be added; what a cook would reach for when null
-     * @param int               $most               how many additions a correction may combine
-     * @param float|null        $capacityMillilitres the finished volume that there is room for
-     * @param Target|null       $target             of the cook's own, instead of what the sauce is held against
-     * @param TargetShift|null  $shift              words that move the target, such as "a little sharper"
+     * @param Complaint|null $complaint a taster's word, answered by itself
+     * @param list<string>|null $with keys of what alone may be added; what a cook would reach for when null
+     * @param int $most how many additions a correction may combine
+     * @param float|null $capacityMillilitres the finished volume that there is room for
+     * @param Target|null $target of the cook's own, instead of what the sauce is held against
+     * @param TargetShift|null $shift words that move the target, such as "a little sharper"
      */
     public function __construct(
         public ?Complaint $complaint = null,

@@ -13,7 +13,7 @@ final class Csv
     private const FORMULA = '(?:[\'\s\p{Z}\p{Cf}\p{Cc}]*[=+\-@\x{2212}\x{FE62}\x{FE63}\x{FE66}\x{FE6B}\x{FF0B}\x{FF0D}\x{FF1D}\x{FF20}]|\'*[\t\r\n])';
 
     /**
-     * @param list<string>                                  $columns
+     * @param list<string> $columns
      * @param list<array<string, string|float|int|bool|null>> $rows by column
      */
     public static function write(array $columns, array $rows): string

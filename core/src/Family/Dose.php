@@ -12,11 +12,11 @@ use Vinculum\Facts\Row;
 final readonly class Dose
 {
     /**
-     * @param int   $references how many of the references hold it
-     * @param float $median     g in 100 g of the finished sauce, among those that hold it
-     * @param float $low        where a quarter of them stay under
-     * @param float $high       where three quarters stay under
-     * @param float $largest    the largest share seen
+     * @param int $references how many of the references hold it
+     * @param float $median g in 100 g of the finished sauce, among those that hold it
+     * @param float $low where a quarter of them stay under
+     * @param float $high where three quarters stay under
+     * @param float $largest the largest share seen
      */
     public function __construct(
         public int $references,

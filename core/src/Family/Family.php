@@ -11,12 +11,12 @@ use Vinculum\Sensory\Target;
 final readonly class Family
 {
     /**
-     * @param string       $base       ingredient key of what usually carries or thins it
+     * @param string $base ingredient key of what usually carries or thins it
      * @param list<string> $correctors ingredient keys
-     * @param string       $body       its usual consistency
-     * @param string       $schools    where cooks differ, in words
-     * @param list<string> $titled     words of a title that name it
-     * @param int          $references how many formulas the windows were derived from
+     * @param string $body its usual consistency
+     * @param string $schools where cooks differ, in words
+     * @param list<string> $titled words of a title that name it
+     * @param int $references how many formulas the windows were derived from
      */
     public function __construct(
         public string $key,

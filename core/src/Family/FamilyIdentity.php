@@ -21,8 +21,8 @@ final readonly class FamilyIdentity
 
     /**
      * @param list<string> $ingredients keys of what names it
-     * @param list<string> $works       keys of works, of which one or another names it
-     * @param list<string> $aromas      usual ones, in words
+     * @param list<string> $works keys of works, of which one or another names it
+     * @param list<string> $aromas usual ones, in words
      */
     private function __construct(public array $ingredients, public array $works, public array $aromas) {}
 

@@ -15,7 +15,7 @@ final readonly class Makeup
 
     /**
      * @param array<string, float> $ingredients g in 100 g of the finished sauce, by ingredient key
-     * @param array<string, float> $works       the same, by key of the work
+     * @param array<string, float> $works the same, by key of the work
      */
     private function __construct(public array $ingredients, public array $works) {}
 

@@ -19,10 +19,10 @@ final readonly class AcidState
     /**
      * @param float|null $ph as stated; as follows from a stated strong ion difference; as assumed where neither is;
      *     null where nothing buffers
-     * @param bool                 $isKnown   whether it was stated, or nothing in it needs it
-     * @param float                $deviation of the pH, one standard deviation
-     * @param array<string, float> $charges   mEq that a unit of each acid and buffer carries at that pH
-     * @param float                $capacity  mEq that move 100 g by one unit of pH
+     * @param bool $isKnown whether it was stated, or nothing in it needs it
+     * @param float $deviation of the pH, one standard deviation
+     * @param array<string, float> $charges mEq that a unit of each acid and buffer carries at that pH
+     * @param float $capacity mEq that move 100 g by one unit of pH
      */
     private function __construct(
         public Mixture $mixture,
@@ -34,9 +34,9 @@ final readonly class AcidState
     ) {}
 
     /**
-     * @param Mixture    $hundredGrams without its strong ion difference where the pH is stated
-     * @param float|null $ph           as stated
-     * @param bool       $hasCharge    the strong ion difference was stated instead
+     * @param Mixture $hundredGrams without its strong ion difference where the pH is stated
+     * @param float|null $ph as stated
+     * @param bool $hasCharge the strong ion difference was stated instead
      */
     public static function of(Mixture $hundredGrams, ?float $ph, bool $hasCharge, Grade $grade): self
     {

@@ -24,8 +24,8 @@ final readonly class AskedName
 
     /**
      * @param non-empty-list<string> $words
-     * @param array<string, float>   $weights by word
-     * @param string|null            $head    the last telling word; null when the name tells nothing by itself
+     * @param array<string, float> $weights by word
+     * @param string|null $head the last telling word; null when the name tells nothing by itself
      */
     private function __construct(
         private array $words,

@@ -17,9 +17,9 @@ final class Catalogue
     private ?NameSearch $names = null;
 
     /**
-     * @param array<string, Row>        $rows
-     * @param array<string, Ingredient> $own     the cook's own products
-     * @param self|null                 $shipped of the same rows, which builds them for this one too
+     * @param array<string, Row> $rows
+     * @param array<string, Ingredient> $own the cook's own products
+     * @param self|null $shipped of the same rows, which builds them for this one too
      */
     private function __construct(
         private readonly array $rows,

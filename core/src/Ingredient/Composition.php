@@ -16,11 +16,11 @@ use Vinculum\Facts\Row;
 final readonly class Composition
 {
     /**
-     * @param Mixture              $mixture of 100 g
-     * @param AcidState            $acidity how acid it is by itself
-     * @param array<string, Grade> $grades  by group
-     * @param bool                 $heatIsOfPods its heat varies from pod to pod by a factor of two
-     * @param MineralCharge|null   $minerals     where they are known
+     * @param Mixture $mixture of 100 g
+     * @param AcidState $acidity how acid it is by itself
+     * @param array<string, Grade> $grades by group
+     * @param bool $heatIsOfPods its heat varies from pod to pod by a factor of two
+     * @param MineralCharge|null $minerals where they are known
      */
     private function __construct(
         public Mixture $mixture,
@@ -50,10 +50,10 @@ final readonly class Composition
     /**
      * Of a product of the cook's own that is like this one.
      *
-     * @param string               $key     of the product
-     * @param Mixture              $mixture of 100 g; what is missing to 100 g becomes "other"
-     * @param array<string, Grade> $grades  by group
-     * @param bool                 $heatIsKnown its heat was stated, and does not vary from pod to pod
+     * @param string $key of the product
+     * @param Mixture $mixture of 100 g; what is missing to 100 g becomes "other"
+     * @param array<string, Grade> $grades by group
+     * @param bool $heatIsKnown its heat was stated, and does not vary from pod to pod
      *
      * @throws FactsFault when it adds up to more than 100 g
      */
@@ -79,10 +79,10 @@ final readonly class Composition
     /**
      * Of what was made in the kitchen.
      *
-     * @param string               $key       of the ingredient it becomes
-     * @param Mixture              $mixture   of 100 g
-     * @param bool                 $hasCharge how acid it is follows from its charge; else its pH is not known
-     * @param array<string, Grade> $grades    by group; C for those not named
+     * @param string $key of the ingredient it becomes
+     * @param Mixture $mixture of 100 g
+     * @param bool $hasCharge how acid it is follows from its charge; else its pH is not known
+     * @param array<string, Grade> $grades by group; C for those not named
      *
      * @throws FactsFault when it adds up to more than 100 g
      */

@@ -20,11 +20,11 @@ final readonly class Ingredient
 
     /**
      * @param list<string> $aliases other names it goes by
-     * @param list<string> $maybe   names that more likely mean something else
+     * @param list<string> $maybe names that more likely mean something else
      * @param list<string> $roles
-     * @param list<string> $kinds   what it is, for keeping: plant, fresh, low-acid, egg, dairy, …
+     * @param list<string> $kinds what it is, for keeping: plant, fresh, low-acid, egg, dairy, …
      * @param list<string> $sources keys of sources.ini, with the food where it is a table: "usda-sr24 11215"
-     * @param string|null  $like    for what is the cook's own, the generic ingredient it is a kind of; null for the
+     * @param string|null $like for what is the cook's own, the generic ingredient it is a kind of; null for the
      *     shipped ones
      */
     private function __construct(
@@ -76,7 +76,7 @@ final readonly class Ingredient
     /**
      * A product of the cook's own that is like this one: measured, poured and combined in the same way.
      *
-     * @param list<string> $aliases     names of this one that mean it too
+     * @param list<string> $aliases names of this one that mean it too
      * @param list<string> $allergens
      */
     public function asOwn(string $key, string $name, array $aliases, Composition $composition, array $allergens): self

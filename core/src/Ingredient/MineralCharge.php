@@ -22,7 +22,7 @@ final readonly class MineralCharge
 
     /**
      * @param float $least mEq in 100 g that its strong ion difference is at least
-     * @param float $most  likewise, at most
+     * @param float $most likewise, at most
      */
     private function __construct(public float $least, public float $most) {}
 

@@ -8,10 +8,10 @@ namespace Vinculum\Ingredient;
 final readonly class NameMatch
 {
     /**
-     * @param list<string> $missed   telling words of the name that this does not cover: then it is another thing
-     * @param bool         $isExact  the same words, in any order and spelling
-     * @param list<string> $beyond   telling words that only this says
-     * @param bool         $isUsual  the name more often means this than anything else
+     * @param list<string> $missed telling words of the name that this does not cover: then it is another thing
+     * @param bool $isExact the same words, in any order and spelling
+     * @param list<string> $beyond telling words that only this says
+     * @param bool $isUsual the name more often means this than anything else
      */
     public function __construct(
         public string $key,

@@ -55,8 +55,8 @@ final class NameSearch
     private function __construct() {}
 
     /**
-     * @param array<string, Row>        $rows ingredient rows by key
-     * @param array<string, Ingredient> $own  the cook's own, by key
+     * @param array<string, Row> $rows ingredient rows by key
+     * @param array<string, Ingredient> $own the cook's own, by key
      */
     public static function over(array $rows, array $own = []): self
     {

@@ -37,13 +37,13 @@ final readonly class PlantSalts
     ];
 
     /**
-     * @param array<string, float> $acids    g/100 g by component, all organic acids of the row
+     * @param array<string, float> $acids g/100 g by component, all organic acids of the row
      * @param array<string, float> $makesRoom what they were counted as before, where the row was full: tables have acids
      *     among the carbohydrates
-     * @param float                $minerals mEq in 100 g
-     * @param bool                 $isKept   the row's own acids agree with its minerals, and stay
-     * @param 'C'|'D'              $grade    of the acids: of a table, or of its kind
-     * @param string               $source   a key of sources.ini, and the food of a table
+     * @param float $minerals mEq in 100 g
+     * @param bool $isKept the row's own acids agree with its minerals, and stay
+     * @param 'C'|'D' $grade of the acids: of a table, or of its kind
+     * @param string $source a key of sources.ini, and the food of a table
      */
     private function __construct(
         public array $acids,
@@ -135,9 +135,9 @@ final readonly class PlantSalts
     }
 
     /**
-     * @param array<string, float> $listed   acids that a table lists for it
-     * @param float                $minerals mEq in 100 g
-     * @param string|null          $source   of the minerals; null where they are those of its kind
+     * @param array<string, float> $listed acids that a table lists for it
+     * @param float $minerals mEq in 100 g
+     * @param string|null $source of the minerals; null where they are those of its kind
      */
     private static function of(Ingredient $row, array $listed, float $minerals, ?string $source): self
     {

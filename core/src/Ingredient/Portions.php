@@ -19,11 +19,11 @@ final readonly class Portions
     private const COUNTED_SPREAD = 0.22;
 
     /**
-     * @param float|null            $density  g/ml
-     * @param array<string, float>  $forms    g/ml when packed, chopped, sifted, …
-     * @param array<string, Amount> $units    grams of one clove, bunch, tin, …
-     * @param float|null            $drainedShare of a tin of it
-     * @param string|null           $pouredAs the ingredient that a spoonful of it means: a lemon's juice
+     * @param float|null $density g/ml
+     * @param array<string, float> $forms g/ml when packed, chopped, sifted, …
+     * @param array<string, Amount> $units grams of one clove, bunch, tin, …
+     * @param float|null $drainedShare of a tin of it
+     * @param string|null $pouredAs the ingredient that a spoonful of it means: a lemon's juice
      */
     private function __construct(
         public ?float $density,

@@ -21,12 +21,12 @@ final readonly class ProductLabel
     private const MOST_SHU = 16_000_000.0;
 
     /**
-     * @param string                    $name        what the cook calls it
-     * @param string                    $like        key of the nearest generic ingredient
-     * @param array<string, float|null> $per100      g/100 g by field, null where the label is silent
-     * @param float|null                $shu         Scoville heat units as sold
-     * @param string|null               $ingredients the list on the pack
-     * @param bool                      $standsIn    a line that names the generic means this product
+     * @param string $name what the cook calls it
+     * @param string $like key of the nearest generic ingredient
+     * @param array<string, float|null> $per100 g/100 g by field, null where the label is silent
+     * @param float|null $shu Scoville heat units as sold
+     * @param string|null $ingredients the list on the pack
+     * @param bool $standsIn a line that names the generic means this product
      */
     private function __construct(
         public string $name,
@@ -64,7 +64,7 @@ final readonly class ProductLabel
     /**
      * @param array<string, float|null> $figures fat, carbohydrate, sugars, protein, salt, acidity in grams, sodium in
      *     milligrams
-     * @param float|null                $servingGrams grams the figures are for; null for 100 g
+     * @param float|null $servingGrams grams the figures are for; null for 100 g
      *
      * @throws LabelFault when a figure cannot be right
      */
@@ -207,7 +207,7 @@ final readonly class ProductLabel
 
     /**
      * @param array<string, float> $amounts
-     * @param list<string>         $components
+     * @param list<string> $components
      *
      * @return array<string, float>
      */

@@ -17,16 +17,16 @@ final readonly class Suitability
 
     /**
      * @param list<string> $allergens those that packs of its kind often hold among them
-     * @param list<string> $breaks    diets it does not fit
-     * @param list<string> $often     what of that depends on the pack, in words
+     * @param list<string> $breaks diets it does not fit
+     * @param list<string> $often what of that depends on the pack, in words
      */
     private function __construct(public array $allergens, public array $breaks, public array $often) {}
 
     /**
-     * @param list<string> $stated    diets that are said not to fit
+     * @param list<string> $stated diets that are said not to fit
      * @param list<string> $allergens
-     * @param Mixture      $mixture   of 100 g
-     * @param list<string> $often     what packs of its kind often hold besides: allergens, alcohol, meat, sugar. No diet is
+     * @param Mixture $mixture of 100 g
+     * @param list<string> $often what packs of its kind often hold besides: allergens, alcohol, meat, sugar. No diet is
      *     claimed that one of them would break
      */
     public static function of(array $stated, array $allergens, Mixture $mixture, array $often = []): self

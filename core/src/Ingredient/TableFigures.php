@@ -35,9 +35,9 @@ final readonly class TableFigures
     private const GROUPS_BESIDES = ['acids', 'umami', 'heat', 'nose', 'solubles', 'phosphorus', 'alcohol'];
 
     /**
-     * @param list<string>         $sources "usda-sr24 11215", of every table that has the very food
-     * @param array<string, float> $off     figures that lie too far from it, and what it says, g/100 g
-     * @param array<string, string> $kept   figures that a person knows better, with the reason
+     * @param list<string> $sources "usda-sr24 11215", of every table that has the very food
+     * @param array<string, float> $off figures that lie too far from it, and what it says, g/100 g
+     * @param array<string, string> $kept figures that a person knows better, with the reason
      */
     private function __construct(
         private Ingredient $row,

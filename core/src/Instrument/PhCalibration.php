@@ -19,16 +19,16 @@ final readonly class PhCalibration
     private const NEUTRAL = 7.0;
 
     /**
-     * @param float $slope  as a share of Nernst's
+     * @param float $slope as a share of Nernst's
      * @param float $offset millivolts at pH 7
-     * @param float $at     seconds since the epoch
+     * @param float $at seconds since the epoch
      */
     private function __construct(public float $slope, public float $offset, public float $at) {}
 
     /**
      * @param array{ph: float, millivolts: float, celsius: float} $one
      * @param array{ph: float, millivolts: float, celsius: float} $other
-     * @param float                                               $at    seconds since the epoch
+     * @param float $at seconds since the epoch
      *
      * @throws InstrumentFault when no sound electrode reads like that
      */

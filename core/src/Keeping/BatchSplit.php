@@ -22,8 +22,8 @@ final class BatchSplit
      * The parts, the table's first, and what is left; where there is too little, every part but the table's shrinks.
      *
      * @param list<string> $uses
-     * @param float        $kilograms of food
-     * @param float        $people
+     * @param float $kilograms of food
+     * @param float $people
      *
      * @return array{parts: list<array{use: string, grams: float, wanted_grams: float, timing: string, rule: string, source: string}>, left_grams: float}
      */

@@ -12,7 +12,7 @@ final readonly class Caution
 {
     /**
      * @param 'info'|'warn'|'stop' $severity
-     * @param bool                 $isForTheJar whoever opens the jar must read it
+     * @param bool $isForTheJar whoever opens the jar must read it
      */
     private function __construct(
         public string $code,

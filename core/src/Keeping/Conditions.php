@@ -24,7 +24,7 @@ final readonly class Conditions
 
     /**
      * @param list<ResolvedLine> $lines that name an ingredient or should
-     * @param list<string>       $texts what each of them says: as written, what it was taken for, and what that is made of
+     * @param list<string> $texts what each of them says: as written, what it was taken for, and what that is made of
      */
     private function __construct(
         private Balance $balance,
@@ -278,8 +278,8 @@ final readonly class Conditions
      * Whether something in it is of one of these kinds; each may be several words, all true of one thing.
      *
      * @param list<string> $kinds
-     * @param float|null   $share such things are more than so much of the whole, per cent
-     * @param Row|null     $but   lines with words of its field kind_but are not meant
+     * @param float|null $share such things are more than so much of the whole, per cent
+     * @param Row|null $but lines with words of its field kind_but are not meant
      */
     private function isOf(array $kinds, ?float $share, ?Row $but = null): bool
     {

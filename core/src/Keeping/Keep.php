@@ -21,13 +21,13 @@ final readonly class Keep
     private const READINGS_APART = 0.1;
 
     /**
-     * @param 'fridge'|'freezer'|'serve-at-once'            $storage
-     * @param array{low: float, high: float}                $days
-     * @param float|null                                    $freezerMonths null where freezing spoils it
+     * @param 'fridge'|'freezer'|'serve-at-once' $storage
+     * @param array{low: float, high: float} $days
+     * @param float|null $freezerMonths null where freezing spoils it
      * @param list<string> $reasons the rule that decides first, each with source and date
-     * @param list<string>                                  $traditions    what cooks say, beside the cautious figure
-     * @param list<string>                                  $asks          what should be measured, and how
-     * @param list<Caution>                                 $cautions
+     * @param list<string> $traditions what cooks say, beside the cautious figure
+     * @param list<string> $asks what should be measured, and how
+     * @param list<Caution> $cautions
      */
     private function __construct(
         public string $storage,

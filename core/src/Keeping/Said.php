@@ -17,12 +17,12 @@ final readonly class Said
 
     /**
      * @param list<string> $besides sentences of title, notes and stages
-     * @param list<string> $method  sentences of the method, in order
+     * @param list<string> $method sentences of the method, in order
      */
     private function __construct(private array $besides, private array $method) {}
 
     /**
-     * @param list<string> $method  as written
+     * @param list<string> $method as written
      * @param list<string> $besides title, notes and stages, as written
      */
     public static function in(array $method, array $besides = []): self

@@ -13,7 +13,7 @@ final readonly class StableFacts
     public const BESIDES = ['stable', 'days', 'reason', 'tradition', 'date'];
 
     /**
-     * @param list<string> $asBought    kinds
+     * @param list<string> $asBought kinds
      * @param list<string> $notAsBought kinds that soon go off once opened, whatever else they are
      */
     public function __construct(

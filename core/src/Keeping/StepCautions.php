@@ -11,8 +11,8 @@ use Vinculum\Facts\Words;
 final class StepCautions
 {
     /**
-     * @param string $text     the step's own words
-     * @param bool   $isHot    something has been at the hob before
+     * @param string $text the step's own words
+     * @param bool $isHot something has been at the hob before
      * @param string $contents what is in the pan, in words
      *
      * @return list<Caution>

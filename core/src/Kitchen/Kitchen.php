@@ -26,9 +26,9 @@ use Vinculum\Sensory\Aim;
 final readonly class Kitchen
 {
     /**
-     * @param Catalogue $catalogue    shipped facts, with the cook's own products
-     * @param bool      $keepsHeadings whether headings stay lines of a formula, as on the bench
-     * @param bool      $hasScale      whether the cook can weigh
+     * @param Catalogue $catalogue shipped facts, with the cook's own products
+     * @param bool $keepsHeadings whether headings stay lines of a formula, as on the bench
+     * @param bool $hasScale whether the cook can weigh
      */
     public function __construct(
         public Catalogue $catalogue,

@@ -14,9 +14,9 @@ final class Jars
     /**
      * Whether so much more can be filled.
      *
-     * @param float $there  millilitres of the batch
+     * @param float $there millilitres of the batch
      * @param float $filled millilitres in jars already
-     * @param float $more   millilitres
+     * @param float $more millilitres
      */
     public static function fit(float $there, float $filled, float $more): bool
     {

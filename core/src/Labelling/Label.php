@@ -17,7 +17,7 @@ final readonly class Label
 {
     /**
      * @param list<LabelLine> $ingredients
-     * @param list<string>    $notes what the cook has to look up
+     * @param list<string> $notes what the cook has to look up
      */
     private function __construct(public array $ingredients, public array $notes) {}
 

@@ -14,8 +14,8 @@ final class Bisection
      * The place nearest to the first at which it holds, where it holds from somewhere on to the second.
      *
      * @param callable(float): bool $holds
-     * @param float                 $no   where it does not hold
-     * @param float                 $yes  where it does
+     * @param float $no where it does not hold
+     * @param float $yes where it does
      */
     public static function edge(callable $holds, float $no, float $yes): float
     {

@@ -23,13 +23,13 @@ final readonly class LeastSquares
     private const LEAST_ROOT = 0.02;
 
     /**
-     * @param int               $rounds   steps at most
-     * @param float             $price    of a unit of each amount
-     * @param float             $most     room that all amounts may take
-     * @param list<float>|null  $least    of each amount; nothing where null
-     * @param list<float>|null  $greatest of each amount; no bound where null
-     * @param list<float>|null  $room     that a unit of each amount takes; 1 where null
-     * @param non-empty-list<float> $weights  of the groups of residuals
+     * @param int $rounds steps at most
+     * @param float $price of a unit of each amount
+     * @param float $most room that all amounts may take
+     * @param list<float>|null $least of each amount; nothing where null
+     * @param list<float>|null $greatest of each amount; no bound where null
+     * @param list<float>|null $room that a unit of each amount takes; 1 where null
+     * @param non-empty-list<float> $weights of the groups of residuals
      */
     public function __construct(
         private int $rounds,
@@ -44,7 +44,7 @@ final readonly class LeastSquares
     /**
      * @param callable(list<float>): list<array{0: float, 1: list<float>, 2?: int}> $residuals each with its slopes by
      *     amount, none where it stands still at nothing, and its group
-     * @param list<float>                                                           $start
+     * @param list<float> $start
      *
      * @return array{list<float>, float} amounts, and their merit: weighted roots and price
      */
@@ -111,8 +111,8 @@ final readonly class LeastSquares
      * step would overfill it, the step that keeps it just full instead.
      *
      * @param list<array{0: float, 1: list<float>, 2?: int}> $residuals
-     * @param list<float>                                    $roots
-     * @param list<float>                                    $amounts
+     * @param list<float> $roots
+     * @param list<float> $amounts
      *
      * @return list<float>
      */

@@ -67,8 +67,8 @@ final readonly class TasteCurve
     /**
      * The sums with so many grams of each row added.
      *
-     * @param Row         $sums
-     * @param list<Row>   $rows  of one gram each
+     * @param Row $sums
+     * @param list<Row> $rows of one gram each
      * @param list<float> $grams
      *
      * @return Row
@@ -97,7 +97,7 @@ final readonly class TasteCurve
     }
 
     /**
-     * @param Row   $sums
+     * @param Row $sums
      * @param float $total grams of the whole
      *
      * @return array<string, float> steps by axis, negative below the threshold
@@ -119,10 +119,10 @@ final readonly class TasteCurve
     /**
      * How fast the steps on one axis move with a gram of each row.
      *
-     * @param Row       $sums
-     * @param float     $total   grams of the whole
-     * @param list<Row> $rows    of one gram each
-     * @param bool      $isHeld  whether the whole keeps its weight whatever goes in
+     * @param Row $sums
+     * @param float $total grams of the whole
+     * @param list<Row> $rows of one gram each
+     * @param bool $isHeld whether the whole keeps its weight whatever goes in
      *
      * @return list<float> steps a gram, by row
      */

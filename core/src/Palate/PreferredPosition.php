@@ -8,8 +8,8 @@ namespace Vinculum\Palate;
 final readonly class PreferredPosition
 {
     /**
-     * @param float $prior     the middle of the family's window, in steps
-     * @param float $mean      after the tastings
+     * @param float $prior the middle of the family's window, in steps
+     * @param float $mean after the tastings
      * @param float $deviation one standard deviation after the tastings
      */
     public function __construct(

@@ -10,7 +10,7 @@ final readonly class Tasting
     public const MOST = 2.0;
 
     /**
-     * @param array<string, float> $steps  where it stood, by axis
+     * @param array<string, float> $steps where it stood, by axis
      * @param array<string, float> $scores −2 far too little, 0 just about right, 2 far too much, by axis; only what was
      *     judged
      *

@@ -23,7 +23,7 @@ final readonly class Schedule
 
     /**
      * @param list<SauceTasks> $jobs
-     * @param int       $rings of the hob
+     * @param int $rings of the hob
      *
      * @throws PlanFault when it would have had to begin before now; it names the earliest that can be met
      */

@@ -9,8 +9,8 @@ final readonly class Task
 {
     /**
      * @param 'prepare'|'cook'|'cool'|'rest'|'fill' $kind
-     * @param bool                                  $needsHob   a ring of the hob is taken
-     * @param bool                                  $needsHands somebody has to be there
+     * @param bool $needsHob a ring of the hob is taken
+     * @param bool $needsHands somebody has to be there
      */
     public function __construct(
         public string $kind,

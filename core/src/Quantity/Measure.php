@@ -9,7 +9,7 @@ final readonly class Measure
 {
     /**
      * @param 'whole'|'tbsp'|'tsp'|'g'|'said' $tool
-     * @param string|null              $spoons in words, where it takes two different ones, or no tool measures it
+     * @param string|null $spoons in words, where it takes two different ones, or no tool measures it
      */
     private function __construct(
         public float $count,
@@ -26,7 +26,7 @@ final readonly class Measure
 
     /**
      * @param 'tbsp'|'tsp' $spoon
-     * @param string|null  $words "1 tbsp + 1 tsp", where it takes two different ones
+     * @param string|null $words "1 tbsp + 1 tsp", where it takes two different ones
      */
     public static function spooned(float $count, string $spoon, float $grams, ?string $words = null): self
     {

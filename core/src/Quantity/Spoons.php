@@ -28,7 +28,7 @@ final readonly class Spoons
 
     /**
      * @param float $scaleGrams the resolution of the scale
-     * @param bool  $hasScale   whether there is one: else what is much is said in cups
+     * @param bool $hasScale whether there is one: else what is much is said in cups
      */
     public static function of(Measures $measures, float $scaleGrams = 1.0, bool $hasScale = true): self
     {
@@ -45,7 +45,7 @@ final readonly class Spoons
      * The measurable amounts just below and just above what was asked, in grams; the lower may be 0.
      *
      * @param float|null $density g/ml, null for what cannot be spooned
-     * @param float|null $each    grams of one, for what is counted; it is measured in quarters and halves
+     * @param float|null $each grams of one, for what is counted; it is measured in quarters and halves
      *
      * @return array{float, float}
      */

@@ -40,7 +40,7 @@ final readonly class Vessels
      * The plainest way to say a volume that is close to it, else the nearest.
      *
      * @param string $largest 'cup', or 'tbsp' where the cook had no cup in hand
-     * @param float  $close   a share by which it may be off
+     * @param float $close a share by which it may be off
      *
      * @return array{string, float} in words, and the millilitres they mean
      */

@@ -19,18 +19,18 @@ final readonly class Recipe
     private const BEHIND_THE_TIMES = '/\b(?:makes|yields?)\b:?\s.*\d.*/iu';
 
     /**
-     * @param list<string> $lines           as written, headings among them
-     * @param list<string> $method          one step a line
-     * @param string|null  $yield           as written
-     * @param float|null   $partMillilitres the vessel that a "part" is
-     * @param string|null  $pan             as a cook names it
-     * @param int|null     $sauce           the stored sauce that it is a state of
-     * @param list<string> $notes           what was found odd while reading
-     * @param int|null     $servings        portions that it makes
+     * @param list<string> $lines as written, headings among them
+     * @param list<string> $method one step a line
+     * @param string|null $yield as written
+     * @param float|null $partMillilitres the vessel that a "part" is
+     * @param string|null $pan as a cook names it
+     * @param int|null $sauce the stored sauce that it is a state of
+     * @param list<string> $notes what was found odd while reading
+     * @param int|null $servings portions that it makes
      * @param list<array{text: string, why: string, sure?: bool}> $setAside what else stood on its page, and what that is
-     * @param list<string> $ignoredAxes        axes that do not count for this sauce
+     * @param list<string> $ignoredAxes axes that do not count for this sauce
      * @param list<array{int, int}> $said of a telling: from and to, in characters of it, that each line was understood from
-     * @param bool         $areLinesApart   each line names one ingredient: several were taken apart before
+     * @param bool $areLinesApart each line names one ingredient: several were taken apart before
      */
     public function __construct(
         public string $title = '',

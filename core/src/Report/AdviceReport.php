@@ -24,8 +24,8 @@ final readonly class AdviceReport extends Report
      * @param float $distanceBefore in steps
      * @param list<CorrectionReport> $corrections the best first
      * @param list<CorrectionReport> $besides what the style would want besides what was asked
-     * @param list<string>                                                                                                $notes
-     * @param list<array{kind: string, says: string, grams: float|null, distance_after: float|null}>                      $otherWays
+     * @param list<string> $notes
+     * @param list<array{kind: string, says: string, grams: float|null, distance_after: float|null}> $otherWays
      * @param list<array{ingredient: string, name: string, axis: value-of<Axis>, grams: float, measure: string, also: Named<float>}> $levers
      *     the strongest first
      * @param Named<CorrectionReport> $byAxis the smallest way in of each axis that is off, by axis
@@ -43,8 +43,8 @@ final readonly class AdviceReport extends Report
     ) {}
 
     /**
-     * @param list<string>|null $notes    those on the whole answer; the advice's own when null
-     * @param string|null       $presumed the family that it was taken for, where none was named
+     * @param list<string>|null $notes those on the whole answer; the advice's own when null
+     * @param string|null $presumed the family that it was taken for, where none was named
      */
     public static function of(
         Advice $advice,

@@ -13,12 +13,12 @@ use Vinculum\Sensory\Verdict;
 final readonly class AxisReport extends Report
 {
     /**
-     * @param array{float, float}|null $window      of the style, in the unit of the axis
-     * @param float|null               $offBySteps  outside that window; negative below it
+     * @param array{float, float}|null $window of the style, in the unit of the axis
+     * @param float|null $offBySteps outside that window; negative below it
      * @param array{float, float}|null $windowSteps its edges in steps
-     * @param array{float, float}|null $ownSteps    where this cook likes it to stand, in steps
-     * @param string                   $verdict     "a little too sharp", "about right"; nothing without a target
-     * @param bool                     $isOff       whether that is anything but right
+     * @param array{float, float}|null $ownSteps where this cook likes it to stand, in steps
+     * @param string $verdict "a little too sharp", "about right"; nothing without a target
+     * @param bool $isOff whether that is anything but right
      * @param bool $isLikedOtherwise whether this cook likes it elsewhere by as much as could be noticed
      */
     private function __construct(

@@ -25,16 +25,16 @@ use Vinculum\Sensory\Axis;
 final readonly class BalanceReport extends Report
 {
     /**
-     * @param 'mixed'|'finished'                                                       $basis
-     * @param list<LineReport>                                                         $lines
-     * @param array{class: string, from: string, starch_percent_of_water: float}       $body
-     * @param array<value-of<Axis>, AxisReport>                                                $axes      by axis
-     * @param float                                                                    $noseHeat  in 100 g
+     * @param 'mixed'|'finished' $basis
+     * @param list<LineReport> $lines
+     * @param array{class: string, from: string, starch_percent_of_water: float} $body
+     * @param array<value-of<Axis>, AxisReport> $axes by axis
+     * @param float $noseHeat in 100 g
      * @param float|null $distance from the style, in steps
-     * @param list<string>                                                             $allergens
-     * @param list<string>                                                             $diets     that it certainly fits
-     * @param list<CautionReport>                                                      $cautions
-     * @param list<string>                                                             $notes
+     * @param list<string> $allergens
+     * @param list<string> $diets that it certainly fits
+     * @param list<CautionReport> $cautions
+     * @param list<string> $notes
      * @param array{grams: float, millilitres: float, axes: array<value-of<Axis>, AxisReport>}|null $mixed the same lines before
      *     cooking
      * @param array<value-of<Axis>, list<array{line: int, share: float}>> $shares which line brings how much of each axis, the
@@ -44,20 +44,20 @@ final readonly class BalanceReport extends Report
      *     of each axis
      * @param string|null $doubtAdvice what would make it surer
      * @param array<string, BandReport> $bands of the other figures, by name
-     * @param list<StageReport>                                                        $stages
+     * @param list<StageReport> $stages
      * @param array{text: string, millilitres: float|null, grams: float|null}|null $yield as it is written
-     * @param int|null                                                                 $servings
-     * @param list<StepReport>                                                         $method    step by step, as understood
-     * @param list<array{text: string, why: string, sure?: bool}>                                   $setAside  what else stood on the page
-     * @param list<array{style: string, likelihood: float}>                            $families  that it looks like, the likeliest first
-     * @param string|null                                                              $presumed  the one to compare it with where it is of none as yet
+     * @param int|null $servings
+     * @param list<StepReport> $method step by step, as understood
+     * @param list<array{text: string, why: string, sure?: bool}> $setAside what else stood on the page
+     * @param list<array{style: string, likelihood: float}> $families that it looks like, the likeliest first
+     * @param string|null $presumed the one to compare it with where it is of none as yet
      * @param list<string> $offered families that a cook is asked about
-     * @param list<string>                                                             $letGo     axes that do not count for it
-     * @param list<value-of<Axis>>                                                      $mayLetGo  axes of its style of which it holds nothing: whether they are to count is to be asked
+     * @param list<string> $letGo axes that do not count for it
+     * @param list<value-of<Axis>> $mayLetGo axes of its style of which it holds nothing: whether they are to count is to be asked
      * @param NutritionReport|null $nutrition null where a line is not understood
      * @param NutritionBandsReport|null $nutritionBands how sure that is
      * @param array{centimetres: float, assumed: bool}|null $pan that its cooking was reckoned in
-     * @param string|null                                                              $colour    about, as "#b3261a"; null where nothing in it has one
+     * @param string|null $colour about, as "#b3261a"; null where nothing in it has one
      * @param string|null $keepingClaim what the recipe says of how long it keeps, in the cook's words
      */
     private function __construct(

@@ -13,13 +13,13 @@ use Vinculum\Sensory\Axis;
 final readonly class ComparisonReport extends Report
 {
     /**
-     * @param list<string>              $changes
+     * @param list<string> $changes
      * @param list<array{ingredient: string|null, name: string|null, before: string|null, after: string|null, grams_before: float, grams_after: float, says: string|null}> $lines
-     * @param array<value-of<Axis>, float>      $steps       by axis
-     * @param array<value-of<Axis>, AxisReport> $axesBefore  by axis
-     * @param array<value-of<Axis>, AxisReport> $axesAfter   by axis
-     * @param array{grams: float}       $batchBefore
-     * @param array{grams: float}       $batchAfter
+     * @param array<value-of<Axis>, float> $steps by axis
+     * @param array<value-of<Axis>, AxisReport> $axesBefore by axis
+     * @param array<value-of<Axis>, AxisReport> $axesAfter by axis
+     * @param array{grams: float} $batchBefore
+     * @param array{grams: float} $batchAfter
      */
     private function __construct(
         public string $says,

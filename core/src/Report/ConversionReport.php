@@ -13,14 +13,14 @@ use Vinculum\Substitution\Conversion;
 final readonly class ConversionReport extends Report
 {
     /**
-     * @param list<ConvertedLineReport>            $swaps
+     * @param list<ConvertedLineReport> $swaps
      * @param list<array{line: int, text: string, why: string}> $stuck lines from 1 for which nothing does
-     * @param list<string>                         $text        the recipe as it then reads
-     * @param array<value-of<Axis>, AxisReport>            $after       by axis
-     * @param array<value-of<Axis>, float>                 $changeSteps by axis
+     * @param list<string> $text the recipe as it then reads
+     * @param array<value-of<Axis>, AxisReport> $after by axis
+     * @param array<value-of<Axis>, float> $changeSteps by axis
      * @param list<string> $allergens of the whole, afterwards
-     * @param list<string> $diets     that the whole fits, afterwards
-     * @param list<string> $notes     what to ask about before somebody eats it
+     * @param list<string> $diets that the whole fits, afterwards
+     * @param list<string> $notes what to ask about before somebody eats it
      */
     private function __construct(
         public array $swaps,

@@ -11,9 +11,9 @@ use Vinculum\Substitution\Swap;
 final readonly class ConvertedLineReport extends Report
 {
     /**
-     * @param int         $line       from 1
+     * @param int $line from 1
      * @param string|null $ingredient key of what is replaced
-     * @param string|null $replaced   its name
+     * @param string|null $replaced its name
      */
     private function __construct(
         public int $line,

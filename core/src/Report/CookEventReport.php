@@ -11,7 +11,7 @@ final readonly class CookEventReport extends Report
 {
     /**
      * @param Named<Exact<float>> $figures lines counted from 0
-     * @param Exact<float>        $at
+     * @param Exact<float> $at
      */
     private function __construct(
         public int $id,

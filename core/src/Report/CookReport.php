@@ -32,15 +32,15 @@ final readonly class CookReport extends Report
 {
     /**
      * @param list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}> $fill
-     * @param list<string>             $notes
-     * @param list<MoveReport>         $moves
-     * @param list<TimerReport>        $timers
-     * @param PanWeights               $pan         what it weighs, and should weigh
-     * @param list<RebalancingReport>  $rebalancing
-     * @param Exact<float|null>        $heatOff     when, null while it is on
-     * @param Exact<float|null>        $finished    when, null while it is not
-     * @param list<CookEventReport>    $events
-     * @param Exact<float>             $now
+     * @param list<string> $notes
+     * @param list<MoveReport> $moves
+     * @param list<TimerReport> $timers
+     * @param PanWeights $pan what it weighs, and should weigh
+     * @param list<RebalancingReport> $rebalancing
+     * @param Exact<float|null> $heatOff when, null while it is on
+     * @param Exact<float|null> $finished when, null while it is not
+     * @param list<CookEventReport> $events
+     * @param Exact<float> $now
      */
     private function __construct(
         public float $factor,

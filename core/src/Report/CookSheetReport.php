@@ -20,7 +20,7 @@ final readonly class CookSheetReport extends Report
      * @param array{grams: float, low: float, high: float, millilitres: float} $finished
      * @param array{centimetres: float, assumed: bool}|null $pan
      * @param list<CautionReport> $cautions each once: those of the steps and those of the sauce
-     * @param list<string>        $notes
+     * @param list<string> $notes
      */
     private function __construct(
         public array $ready,
@@ -35,7 +35,7 @@ final readonly class CookSheetReport extends Report
 
     /**
      * @param list<Caution> $ofTheSauce
-     * @param list<string>  $notes on how the recipe was read and cooked
+     * @param list<string> $notes on how the recipe was read and cooked
      */
     public static function of(
         CookSheet $sheet,

@@ -15,7 +15,7 @@ final readonly class CookedStepReport extends Report
 
     /**
      * @param array{value: float, low: float, high: float} $water
-     * @param array{float, float}|null                     $alcoholLeftPercent from and to; null where there was none
+     * @param array{float, float}|null $alcoholLeftPercent from and to; null where there was none
      */
     private function __construct(
         public StepReport $step,

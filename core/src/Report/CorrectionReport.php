@@ -25,8 +25,8 @@ final readonly class CorrectionReport extends Report
      * @param array<value-of<Axis>, AxisReport> $after by axis
      * @param float $distanceAfter in steps
      * @param string $verdict on the whole, afterwards
-     * @param list<string>                                                                                                               $sideEffects
-     * @param list<string>                                                                                                               $allergensAdded
+     * @param list<string> $sideEffects
+     * @param list<string> $allergensAdded
      * @param string $why in half a sentence
      * @param array{kind: 'reduce'|'whisk'|'strain'|'rest'|'drain'|'second-batch', minutes: array{float, float}|null, pan_reads_grams: float|null, text: string}|null $does instead of, or beside, adding
      * @param string|null $yield as it then reads, for what is added to a finished sauce makes it more

@@ -19,7 +19,7 @@ final readonly class DesignReport extends Report
      *     free ones
      * @param float $distance from the target, in steps
      * @param array<value-of<Axis>, float> $tastes by axis, in its unit
-     * @param list<string>                                                                                      $hindrances
+     * @param list<string> $hindrances
      */
     private function __construct(
         public array $texts,

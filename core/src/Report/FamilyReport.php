@@ -13,10 +13,10 @@ use Vinculum\Sensory\TargetWindow;
 final readonly class FamilyReport extends Report
 {
     /**
-     * @param array<value-of<Axis>, array{float, float}> $windows    by axis, in its unit
-     * @param list<string>                       $correctors
+     * @param array<value-of<Axis>, array{float, float}> $windows by axis, in its unit
+     * @param list<string> $correctors
      * @param list<string> $namedBy ingredient keys that nearly every sauce of it holds and few others do
-     * @param list<string> $aromas  usual ones
+     * @param list<string> $aromas usual ones
      */
     private function __construct(
         public string $key,

@@ -18,17 +18,17 @@ final readonly class IngredientReport extends Report
     private const CARRIED = ['phosphoric', 'solubles'];
 
     /**
-     * @param list<string>          $aliases
-     * @param list<string>          $roles
-     * @param array<string, float>  $components grams in 100 g
-     * @param float                 $shu        Scoville heat units
-     * @param Named<float>          $forms
+     * @param list<string> $aliases
+     * @param list<string> $roles
+     * @param array<string, float> $components grams in 100 g
+     * @param float $shu Scoville heat units
+     * @param Named<float> $forms
      * @param Named<array{grams: float, sd: float}> $units grams of one, by its word
-     * @param list<string>          $allergens
-     * @param list<string>          $oftenHolds what of its allergens and the like depends on the pack
-     * @param list<string>          $diets      that it fits
-     * @param array<string, string> $grades     by figure
-     * @param list<string>          $sources    in words
+     * @param list<string> $allergens
+     * @param list<string> $oftenHolds what of its allergens and the like depends on the pack
+     * @param list<string> $diets that it fits
+     * @param array<string, string> $grades by figure
+     * @param list<string> $sources in words
      */
     private function __construct(
         public string $key,

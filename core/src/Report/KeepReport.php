@@ -12,11 +12,11 @@ final readonly class KeepReport extends Report
 {
     /**
      * @param array{low: float, high: float} $days
-     * @param list<string>                   $reasons
-     * @param list<CautionReport>            $cautions
-     * @param list<string>                   $traditions what cooks say
-     * @param list<string>                   $asks       what to do
-     * @param string|null                    $keepingClaim what its recipe says of it, in the cook's words
+     * @param list<string> $reasons
+     * @param list<CautionReport> $cautions
+     * @param list<string> $traditions what cooks say
+     * @param list<string> $asks what to do
+     * @param string|null $keepingClaim what its recipe says of it, in the cook's words
      */
     private function __construct(
         public string $storage,

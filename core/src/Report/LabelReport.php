@@ -15,9 +15,9 @@ final readonly class LabelReport extends Report
 {
     /**
      * @param list<array{parts: list<array{text: string, emphasised: bool}>, percent: float}> $ingredients
-     * @param list<string>                                                                    $allergens
-     * @param list<string>                                                                    $warnings
-     * @param list<string>                                                                    $notes
+     * @param list<string> $allergens
+     * @param list<string> $warnings
+     * @param list<string> $notes
      */
     private function __construct(
         public array $ingredients,

@@ -13,14 +13,14 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
 final readonly class LineReport extends Report
 {
     /**
-     * @param string|null                             $ingredient   key in the catalogue
-     * @param list<string>                            $alternatives keys
-     * @param list<string>                            $tags
+     * @param string|null $ingredient key in the catalogue
+     * @param list<string> $alternatives keys
+     * @param list<string> $tags
      * @param array{int, int}|null $amount where in the text its amount stands, in UTF-16 units as a browser counts them
-     * @param list<string>                            $choices      keys of the other ways that it names itself: "or maple syrup"
-     * @param list<array{says: string, text: string}> $mends        the line as it could read
-     * @param list<string>                            $unread       words of it that have no role
-     * @param bool                                    $optional     it can be left out
+     * @param list<string> $choices keys of the other ways that it names itself: "or maple syrup"
+     * @param list<array{says: string, text: string}> $mends the line as it could read
+     * @param list<string> $unread words of it that have no role
+     * @param bool $optional it can be left out
      * @param int|null $part which of several ingredients that the text names, from 1
      * @param string|null $alone that one as it would stand in a line of its own
      * @param array{int, int}|null $said of a telling: from and to, in characters of what was pasted, that it was understood from

@@ -30,7 +30,7 @@ final readonly class MoveReport extends Report
 {
     /**
      * @param 'pan-empty'|'measure'|'step'|'pan-reads'|'cool'|'readings'|'fill' $kind
-     * @param MeasureMove|null   $measure
+     * @param MeasureMove|null $measure
      * @param list<CautionReport> $cautions
      * @param array{kinds: list<string>, figures: Named<int>} $doneBy the kinds of event that do it, with the figures of each
      */

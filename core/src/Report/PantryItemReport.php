@@ -21,14 +21,14 @@ use Vinculum\Sensory\Taste;
 final readonly class PantryItemReport extends Report
 {
     /**
-     * @param list<string>                                            $roles
+     * @param list<string> $roles
      * @param array<'water'|'sugars'|'acids'|'salts'|'fat'|'protein'|'starch'|'alcohol'|'other', float> $parts grams in 100 g
-     * @param array<value-of<Axis>, float>                                    $tastes    by axis, in its unit
+     * @param array<value-of<Axis>, float> $tastes by axis, in its unit
      * @param array{axis: value-of<Axis>, grams: float, measure: string}|null $lever
-     * @param list<string>                                            $allergens
-     * @param list<string>                                            $diets     that it fits
-     * @param Named<string>                                           $grades    by figure
-     * @param list<string>                                            $sources   in words
+     * @param list<string> $allergens
+     * @param list<string> $diets that it fits
+     * @param Named<string> $grades by figure
+     * @param list<string> $sources in words
      */
     private function __construct(
         public string $key,

@@ -11,8 +11,8 @@ use Vinculum\Balance\Parts;
 final readonly class PartsReport extends Report
 {
     /**
-     * @param float                                 $partMl one part as the formula stands
-     * @param list<array{line: int, parts: float}>  $lines  from 1
+     * @param float $partMl one part as the formula stands
+     * @param list<array{line: int, parts: float}> $lines from 1
      */
     private function __construct(public string $words, public bool $whole, public float $partMl, public array $lines) {}
 

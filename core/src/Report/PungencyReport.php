@@ -11,9 +11,9 @@ use Vinculum\Facts\FactsFile;
 final readonly class PungencyReport extends Report
 {
     /**
-     * @param float  $value mg of allyl isothiocyanate equivalent in 100 g, its band beside it
-     * @param string $says  "a hint", "clear", "fierce"
-     * @param float  $share of its bar that it fills, on a logarithmic scale; 0 where none is noticed
+     * @param float $value mg of allyl isothiocyanate equivalent in 100 g, its band beside it
+     * @param string $says "a hint", "clear", "fierce"
+     * @param float $share of its bar that it fills, on a logarithmic scale; 0 where none is noticed
      */
     private function __construct(
         public float $value,

@@ -18,9 +18,9 @@ final readonly class RebalancingReport extends Report
 
     /**
      * @param list<array{line: int, name: string, planned_grams: float|null, grams: float, measure: string, is_changed: bool}> $lines from 1
-     * @param array<value-of<Axis>, float>                                                                   $changeSteps
-     * @param float                                                                                          $awaySteps from the plan
-     * @param string     $says   how it then tastes
+     * @param array<value-of<Axis>, float> $changeSteps
+     * @param float $awaySteps from the plan
+     * @param string $says how it then tastes
      * @param float|null $factor by which all the rest is more or less, where it is all alike
      */
     private function __construct(

@@ -25,11 +25,11 @@ final readonly class ReductionReport extends Report
 
     /**
      * @param array{value: float, low: float, high: float}|null $minutes null where the pan is not known
-     * @param array{key: string, cooks: int, uncertain_percent: float}                                 $heat
+     * @param array{key: string, cooks: int, uncertain_percent: float} $heat
      * @param array<value-of<Axis>, float> $changeSteps by axis
      * @param array<value-of<Axis>, float|null> $offBySteps outside the cook's own target, else the style's
-     * @param list<array{grams: float, millilitres: float, steps: array<value-of<Axis>, float>}>               $curve
-     * @param list<string>                                                                             $warnings
+     * @param list<array{grams: float, millilitres: float, steps: array<value-of<Axis>, float>}> $curve
+     * @param list<string> $warnings
      * @param array<value-of<Axis>, AxisReport> $after by axis
      */
     private function __construct(

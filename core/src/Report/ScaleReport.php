@@ -20,13 +20,13 @@ final readonly class ScaleReport extends Report
     /**
      * @param list<array{ingredient: string|null, text: string, grams: float|null, exact_grams: float|null, measure: string|null, error_percent: float|null, note: string|null, scaled_text: string}> $lines
      * @param array{grams: float, millilitres: float} $batch before cooking
-     * @param list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}>                            $fill
+     * @param list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}> $fill
      * @param array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null $cook
      * @param array<value-of<Axis>, AxisReport> $axesBefore by axis
      * @param array<value-of<Axis>, AxisReport> $axesAfter by axis
-     * @param list<string>                                                                                                   $notes
+     * @param list<string> $notes
      * @param array<value-of<Axis>, float> $changeSteps by axis
-     * @param array{grams: float, millilitres: float}                                                                       $finished
+     * @param array{grams: float, millilitres: float} $finished
      * @param string|null $yield as it then reads; null where nothing is cooked
      */
     private function __construct(

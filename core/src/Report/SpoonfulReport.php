@@ -14,11 +14,11 @@ use Vinculum\Sensory\TasteLoad;
 final readonly class SpoonfulReport extends Report
 {
     /**
-     * @param string                       $ingredient its key
-     * @param string                       $measure how much that is
-     * @param array<value-of<Axis>, float> $moves   steps by axis
-     * @param bool                         $noticed whether anyone would notice it
-     * @param string                       $says    in a cook's words
+     * @param string $ingredient its key
+     * @param string $measure how much that is
+     * @param array<value-of<Axis>, float> $moves steps by axis
+     * @param bool $noticed whether anyone would notice it
+     * @param string $says in a cook's words
      */
     private function __construct(
         public string $ingredient,

@@ -11,7 +11,7 @@ use Vinculum\Cooking\CookedStage;
 final readonly class StageReport extends Report
 {
     /**
-     * @param list<int>                  $lines from 1
+     * @param list<int> $lines from 1
      * @param list<CookedStepReport> $steps
      */
     private function __construct(

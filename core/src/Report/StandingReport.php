@@ -17,12 +17,12 @@ use Vinculum\Sensory\Taste;
 final readonly class StandingReport extends Report
 {
     /**
-     * @param array<value-of<Axis>, AxisReport> $axes       by axis
-     * @param float|null                        $distance   from its style, in steps; null without one
-     * @param string|null                       $colour     about, as "#b3261a"; null where nothing in it has one
-     * @param float|null                        $sweetToSour null where nothing is sour
-     * @param list<CautionReport>               $stops      what can hurt somebody, shown before anything else is worked out
-     * @param string                            $verdict    what is off, or how it stands on the whole; nothing without a family
+     * @param array<value-of<Axis>, AxisReport> $axes by axis
+     * @param float|null $distance from its style, in steps; null without one
+     * @param string|null $colour about, as "#b3261a"; null where nothing in it has one
+     * @param float|null $sweetToSour null where nothing is sour
+     * @param list<CautionReport> $stops what can hurt somebody, shown before anything else is worked out
+     * @param string $verdict what is off, or how it stands on the whole; nothing without a family
      */
     private function __construct(
         public array $axes,

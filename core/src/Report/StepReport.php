@@ -13,8 +13,8 @@ final readonly class StepReport extends Report
 {
     /**
      * @param 'do'|'heat'|'reduce'|'rest'|'cool'|'strain'|'blend' $kind
-     * @param array{float, float}|null                            $minutes from and to
-     * @param bool|null                                           $covered null where nobody said
+     * @param array{float, float}|null $minutes from and to
+     * @param bool|null $covered null where nobody said
      * @param list<int>|null $uses lines that it puts in or works on, from 1; null where its formula is not at hand
      */
     private function __construct(
@@ -32,7 +32,7 @@ final readonly class StepReport extends Report
     ) {}
 
     /**
-     * @param list<MethodStep>         $steps
+     * @param list<MethodStep> $steps
      * @param array<int, ResolvedLine> $lines
      *
      * @return list<self>

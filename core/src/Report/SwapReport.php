@@ -19,16 +19,16 @@ final readonly class SwapReport extends Report
 {
     /**
      * @param list<array{ingredient: string, grams: float, measure: string, name: string}> $compensations
-     * @param array<value-of<Axis>, float>                                                          $changeSteps   by axis
+     * @param array<value-of<Axis>, float> $changeSteps by axis
      * @param int $class 1 the same thing, 2 what cooks usually take, 3 the same work, 4 by numbers only
-     * @param list<string>                                                                  $allergensAdded
-     * @param list<string>                                                                  $allergensRemoved
-     * @param list<string>                                                                  $dietsGained
-     * @param list<string>                                                                  $dietsLost
+     * @param list<string> $allergensAdded
+     * @param list<string> $allergensRemoved
+     * @param list<string> $dietsGained
+     * @param list<string> $dietsLost
      * @param float $kinship of aroma, 0 to 1
-     * @param array<value-of<Axis>, AxisReport>                                                     $after         by axis
+     * @param array<value-of<Axis>, AxisReport> $after by axis
      * @param list<array{line: int, text: string}> $edits rows of the recipe, from 1, as they then read
-     * @param list<string>                                                                  $added         new lines
+     * @param list<string> $added new lines
      * @param string $says what becomes of the taste; nothing where no amount is known
      */
     private function __construct(

@@ -12,8 +12,8 @@ use Vinculum\Substitution\Swap;
 final readonly class SwapsReport extends Report
 {
     /**
-     * @param int              $line       from 1
-     * @param string|null      $mind       what to mind where it is replaced
+     * @param int $line from 1
+     * @param string|null $mind what to mind where it is replaced
      * @param list<SwapReport> $candidates
      */
     private function __construct(
@@ -26,7 +26,7 @@ final readonly class SwapsReport extends Report
     ) {}
 
     /**
-     * @param int        $line  from 0
+     * @param int $line from 0
      * @param list<Swap> $swaps
      */
     public static function of(Sauce $sauce, int $line, array $swaps): self

@@ -16,9 +16,9 @@ final readonly class ThickeningReport extends Report
     private const WORTH_STIRRING = 0.5;
 
     /**
-     * @param string|null          $mind        what a sharp sauce does to it
+     * @param string|null $mind what a sharp sauce does to it
      * @param array<value-of<Axis>, float> $changeSteps by axis
-     * @param list<string>         $allergens
+     * @param list<string> $allergens
      */
     private function __construct(
         public string $ingredient,

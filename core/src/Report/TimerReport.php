@@ -10,11 +10,11 @@ use Vinculum\CookSession\CookTimer;
 final readonly class TimerReport extends Report
 {
     /**
-     * @param Exact<float>      $minutes
-     * @param Exact<float>      $started
-     * @param Exact<float>      $ends
+     * @param Exact<float> $minutes
+     * @param Exact<float> $started
+     * @param Exact<float> $ends
      * @param Exact<float|null> $stopped
-     * @param string|null       $key     that the page gave it
+     * @param string|null $key that the page gave it
      */
     private function __construct(
         public int $id,

@@ -11,7 +11,7 @@ final readonly class HoldBackFacts
     public const SECTION = 'strong';
 
     /**
-     * @param list<string> $of    keys
+     * @param list<string> $of keys
      * @param list<string> $roles
      */
     public function __construct(public array $of, public array $roles, public float $share) {}

@@ -22,11 +22,11 @@ final class Rounding
     private const MOST_LINES = 200;
 
     /**
-     * @param TasteLoad                         $fixed   what is not rounded, and the water that leaves, as a load
-     * @param list<TasteLoad>                   $perGram of each line
-     * @param list<float>                       $exact   grams
-     * @param list<array{float, float}>         $choices the amounts below and above, equal where there is no choice
-     * @param Target|null                       $target  where a style says how far it may stand
+     * @param TasteLoad $fixed what is not rounded, and the water that leaves, as a load
+     * @param list<TasteLoad> $perGram of each line
+     * @param list<float> $exact grams
+     * @param list<array{float, float}> $choices the amounts below and above, equal where there is no choice
+     * @param Target|null $target where a style says how far it may stand
      *
      * @return list<float> grams
      */
@@ -79,10 +79,10 @@ final class Rounding
     /**
      * How far each rounding by itself moves the whole, in steps.
      *
-     * @param TasteLoad       $fixed   what is not rounded, as a load
+     * @param TasteLoad $fixed what is not rounded, as a load
      * @param list<TasteLoad> $perGram of each line
-     * @param list<float>     $exact   grams
-     * @param list<float>     $chosen  grams
+     * @param list<float> $exact grams
+     * @param list<float> $chosen grams
      *
      * @return list<float>
      */
@@ -103,8 +103,8 @@ final class Rounding
 
     /**
      * @param list<TasteLoad> $perGram
-     * @param list<float>     $grams
-     * @param list<float>     $exact
+     * @param list<float> $grams
+     * @param list<float> $exact
      */
     private static function cost(TasteLoad $fixed, array $perGram, array $grams, array $exact, Taste $wanted): float
     {
@@ -120,7 +120,7 @@ final class Rounding
 
     /**
      * @param list<TasteLoad> $perGram
-     * @param list<float>     $grams
+     * @param list<float> $grams
      */
     private static function load(TasteLoad $fixed, array $perGram, array $grams): TasteLoad
     {

@@ -26,10 +26,10 @@ final readonly class Scale
     public const LEAST = 0.0001;
 
     /**
-     * @param list<ScaledLine>                                                                            $lines
-     * @param list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}>         $fill
+     * @param list<ScaledLine> $lines
+     * @param list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}> $fill
      * @param array{evaporate_grams: float, minutes: array{value: float, low: float, high: float}, pan_reads_grams: float}|null $cook
-     * @param list<string>                                                                                $notes
+     * @param list<string> $notes
      */
     private function __construct(
         public float $factor,

@@ -9,7 +9,7 @@ final readonly class ScaleSetting
 {
     /**
      * @param float $headSpace the share of a jar that stays empty
-     * @param bool  $holdsBack whether strong things start at a share of themselves when a recipe grows
+     * @param bool $holdsBack whether strong things start at a share of themselves when a recipe grows
      */
     public function __construct(
         public float $headSpace = TargetSize::HEAD_SPACE,

@@ -13,10 +13,10 @@ use Vinculum\Recipe\Writing\AmountWriter;
 final readonly class ScaledLine
 {
     /**
-     * @param ResolvedLine $line         of the recipe as it was
-     * @param float|null   $grams        to measure; null where nothing is counted
-     * @param string|null  $text         as it reads at the new size, where nothing in it was understood but a number
-     * @param float|null   $errorPercent how far that, or the nearest that can be measured, is off
+     * @param ResolvedLine $line of the recipe as it was
+     * @param float|null $grams to measure; null where nothing is counted
+     * @param string|null $text as it reads at the new size, where nothing in it was understood but a number
+     * @param float|null $errorPercent how far that, or the nearest that can be measured, is off
      */
     public function __construct(
         public ResolvedLine $line,

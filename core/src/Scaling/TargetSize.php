@@ -22,7 +22,7 @@ final readonly class TargetSize
 
     /**
      * @param list<array{float, int}> $containers millilitres of one, and how many
-     * @param string|null             $limitedBy  ingredient key
+     * @param string|null $limitedBy ingredient key
      */
     private function __construct(
         public float $factor,

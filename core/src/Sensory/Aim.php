@@ -12,10 +12,10 @@ namespace Vinculum\Sensory;
 final readonly class Aim
 {
     /**
-     * @param Target|null          $family     where the references of its family stand
-     * @param Target|null          $own        what the cook wants instead, as said or as tastings tell
+     * @param Target|null $family where the references of its family stand
+     * @param Target|null $own what the cook wants instead, as said or as tastings tell
      * @param array<string, float> $tellsApart steps that this tongue tells apart, by axis, as far as that is known
-     * @param Target|null          $asked      what a taster's word asks for, whatever it is held against otherwise
+     * @param Target|null $asked what a taster's word asks for, whatever it is held against otherwise
      */
     private function __construct(
         public ?Target $family,
@@ -40,7 +40,7 @@ final readonly class Aim
      * At a family as this cook likes it, axes that do not count left out.
      *
      * @param array<string, float> $tellsApart steps by axis
-     * @param list<string>         $ignored    axes by name
+     * @param list<string> $ignored axes by name
      */
     public static function of(?Target $family, ?Target $own = null, array $tellsApart = [], array $ignored = []): self
     {

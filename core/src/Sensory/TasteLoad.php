@@ -16,13 +16,13 @@ use Vinculum\Facts\Facts;
 final readonly class TasteLoad
 {
     /**
-     * @param float $sweet      g sucrose equivalent
-     * @param float $sour       titratable acidity, g acetic acid equivalent, negative where base is left over
-     * @param float $salt       g NaCl
+     * @param float $sweet g sucrose equivalent
+     * @param float $sour titratable acidity, g acetic acid equivalent, negative where base is left over
+     * @param float $salt g NaCl
      * @param float $aminoAcids Σ aᵢ·mᵢ of Yamaguchi's first sum, g
      * @param float $nucleotides the second sum, g
-     * @param float $heat       SHU·g
-     * @param float $grams      total mass
+     * @param float $heat SHU·g
+     * @param float $grams total mass
      */
     private function __construct(
         public float $sweet,

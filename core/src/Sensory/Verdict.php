@@ -47,8 +47,8 @@ final class Verdict
     /**
      * "a little too sharp", "needs a touch more salt", "about right"; nothing where there is no target.
      *
-     * @param float|null $off        steps outside the target, negative below it
-     * @param float      $tellsApart steps that this cook can tell apart, as far as that is known
+     * @param float|null $off steps outside the target, negative below it
+     * @param float $tellsApart steps that this cook can tell apart, as far as that is known
      */
     public static function on(Axis $axis, ?float $off, float $tellsApart = 0.0): string
     {
@@ -143,7 +143,7 @@ final class Verdict
      * What a change comes to: "tastes the same", "1.2 steps different: salt +1.2, heat −0.4".
      *
      * @param array<value-of<Axis>, float> $moves in steps, by axis
-     * @param float                        $apart in steps, of all together
+     * @param float $apart in steps, of all together
      */
     public static function ofChange(array $moves, float $apart): string
     {

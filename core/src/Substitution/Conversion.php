@@ -14,10 +14,10 @@ use Vinculum\Sensory\Axis;
 final readonly class Conversion
 {
     /**
-     * @param list<Swap>           $swaps   in the order of the lines
-     * @param array<int, string>   $stuck   why nothing does, by line from 0
+     * @param list<Swap> $swaps in the order of the lines
+     * @param array<int, string> $stuck why nothing does, by line from 0
      * @param array<value-of<Axis>, float> $changeSteps of the whole sauce, by axis
-     * @param list<string>         $notes   what to ask about before somebody eats it
+     * @param list<string> $notes what to ask about before somebody eats it
      */
     private function __construct(
         public array $swaps,

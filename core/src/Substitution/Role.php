@@ -13,9 +13,9 @@ use Vinculum\Ingredient\Work;
 final readonly class Role
 {
     /**
-     * @param list<string>                              $members
+     * @param list<string> $members
      * @param 'weight'|'fat'|'thickening'|'aroma' $by what the amount follows where the axes do not settle it
-     * @param array<string, float>                      $strengths of a spoonful, by member
+     * @param array<string, float> $strengths of a spoonful, by member
      */
     private function __construct(
         public string $key,

@@ -22,8 +22,8 @@ final readonly class StandIn
     private const FIELDS = ['same' => self::SAME, 'usual' => self::USUAL, 'work' => self::WORK];
 
     /**
-     * @param string     $kind  ingredient key
-     * @param int        $class one of those above
+     * @param string $kind ingredient key
+     * @param int $class one of those above
      * @param float|null $ratio grams that usually take the place of a gram; null where nobody takes it usually
      */
     public function __construct(public string $kind, public int $class, public ?float $ratio) {}

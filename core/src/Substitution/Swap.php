@@ -21,12 +21,12 @@ final readonly class Swap
     private const NOT_WORTH_A_LINE = 0.5;
 
     /**
-     * @param int                $line            from 0
-     * @param list<SwapAddition> $compensations   at most two
-     * @param float              $misfit          of fat, body and bulk, in units that count as a step would
-     * @param float              $aromaSimilarity of aroma, 0 to 1
-     * @param list<string>       $notes           what no number holds, and how body and fat change
-     * @param int                $class           how near it is: one of those of StandIn
+     * @param int $line from 0
+     * @param list<SwapAddition> $compensations at most two
+     * @param float $misfit of fat, body and bulk, in units that count as a step would
+     * @param float $aromaSimilarity of aroma, 0 to 1
+     * @param list<string> $notes what no number holds, and how body and fat change
+     * @param int $class how near it is: one of those of StandIn
      */
     public function __construct(
         public int $line,

@@ -41,7 +41,7 @@ final readonly class SwapMeasuring
      * The best of the measurable amounts around the exact ones; the exact weight where spoons are too coarse.
      *
      * @param list<array{Ingredient, int|null, array<int, float>, float}> $chosen
-     * @param list<float>                                                  $grams
+     * @param list<float> $grams
      */
     public function of(Ingredient $candidate, StandIn $standIn, array $chosen, array $grams, float $merit): Swap
     {
@@ -88,8 +88,8 @@ final readonly class SwapMeasuring
     }
 
     /**
-     * @param list<Ingredient>                                             $things
-     * @param list<float>                                                  $grams
+     * @param list<Ingredient> $things
+     * @param list<float> $grams
      * @param list<array{Ingredient, int|null, array<int, float>, float}> $chosen
      */
     private function residual(array $things, array $grams, array $chosen): float
@@ -107,8 +107,8 @@ final readonly class SwapMeasuring
     /**
      * The formula with the substitute in the line's place.
      *
-     * @param list<Ingredient>                                             $things
-     * @param list<float>                                                  $grams
+     * @param list<Ingredient> $things
+     * @param list<float> $grams
      * @param list<array{Ingredient, int|null, array<int, float>, float}> $chosen
      */
     private function swapped(array $things, array $grams, array $chosen): Formula
@@ -128,8 +128,8 @@ final readonly class SwapMeasuring
     }
 
     /**
-     * @param list<Ingredient>                                             $things
-     * @param list<float>                                                  $grams
+     * @param list<Ingredient> $things
+     * @param list<float> $grams
      * @param list<array{Ingredient, int|null, array<int, float>, float}> $chosen
      */
     private function described(

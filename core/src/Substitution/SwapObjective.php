@@ -56,12 +56,12 @@ final readonly class SwapObjective
     private float $wholeGrams;
 
     /**
-     * @param Mixture    $rest        the sauce without the line
-     * @param Mixture    $whole       the sauce as it was
-     * @param float      $mainShift   steps that the main axis should move, for stronger or milder
-     * @param float|null $heldGrams   the weight that the finished sauce keeps whatever goes in; null when it grows
-     * @param float|null $ownGrams    the amount that smell or bulk ask for
-     * @param float      $ownWeight   how much that counts
+     * @param Mixture $rest the sauce without the line
+     * @param Mixture $whole the sauce as it was
+     * @param float $mainShift steps that the main axis should move, for stronger or milder
+     * @param float|null $heldGrams the weight that the finished sauce keeps whatever goes in; null when it grows
+     * @param float|null $ownGrams the amount that smell or bulk ask for
+     * @param float $ownWeight how much that counts
      */
     public function __construct(
         Mixture $rest,
@@ -102,11 +102,11 @@ final readonly class SwapObjective
     /**
      * The best amounts of a substitute and its compensations.
      *
-     * @param list<Row>   $rows   of one gram each, the substitute first
-     * @param list<float> $start  grams
-     * @param list<float> $least  grams, negative where some may be taken out
+     * @param list<Row> $rows of one gram each, the substitute first
+     * @param list<float> $start grams
+     * @param list<float> $least grams, negative where some may be taken out
      * @param list<float>|null $greatest grams; no bound where null
-     * @param float       $most     grams that all may come to
+     * @param float $most grams that all may come to
      *
      * @return array{list<float>, float} grams, and the merit: the root of the weighted sum of squares
      */
@@ -141,7 +141,7 @@ final readonly class SwapObjective
     }
 
     /**
-     * @param list<Row>   $rows
+     * @param list<Row> $rows
      * @param list<float> $grams
      *
      * @return list<array{float, list<float>}> each with its slopes by amount
@@ -194,7 +194,7 @@ final readonly class SwapObjective
     /**
      * Fat, thickening and nose heat on scales of which one counts as a step, with their slopes by amount.
      *
-     * @param Row       $sums
+     * @param Row $sums
      * @param list<Row> $rows
      *
      * @return array<int, array{float, list<float>}> by column

@@ -29,12 +29,12 @@ final readonly class SwapReason
     private const COSTS = ['low' => 1, 'middle' => 2, 'high' => 3];
 
     /**
-     * @param list<string>         $allergens that must not be in it
-     * @param list<string>         $diets     that it must fit
-     * @param int|null             $month     in which it must be in season, 1 to 12
-     * @param array<string, float> $prices    per 100 g of the kitchen's own products, by ingredient key
-     * @param bool                 $isCheaper whether it must cost less
-     * @param float                $byTaste   steps that the old line's main axis should move
+     * @param list<string> $allergens that must not be in it
+     * @param list<string> $diets that it must fit
+     * @param int|null $month in which it must be in season, 1 to 12
+     * @param array<string, float> $prices per 100 g of the kitchen's own products, by ingredient key
+     * @param bool $isCheaper whether it must cost less
+     * @param float $byTaste steps that the old line's main axis should move
      * @param 'energy'|'salt'|'sugars'|null $less what there must be less of
      */
     private function __construct(

@@ -122,7 +122,7 @@ final readonly class SwapSearch
 
     /**
      * @param list<array{Ingredient, StandIn}> $candidates
-     * @param int                              $worthTrying with compensations
+     * @param int $worthTrying with compensations
      *
      * @return list<Swap>
      */

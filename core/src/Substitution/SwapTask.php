@@ -60,7 +60,7 @@ final readonly class SwapTask
     /**
      * The line that a person means by the number of its text, and of the thing in it where that names several.
      *
-     * @param int $row  from 0
+     * @param int $row from 0
      * @param int $part from 0
      *
      * @return int from 0

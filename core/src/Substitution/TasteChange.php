@@ -11,9 +11,9 @@ use Vinculum\Sensory\Taste;
 final readonly class TasteChange
 {
     /**
-     * @param array<value-of<Axis>, float> $steps    by axis
-     * @param float                        $residual √Σ (change in steps)²
-     * @param Axis|null                    $main     the axis that the line was there for; null where it has none
+     * @param array<value-of<Axis>, float> $steps by axis
+     * @param float $residual √Σ (change in steps)²
+     * @param Axis|null $main the axis that the line was there for; null where it has none
      */
     public function __construct(
         public Taste $after,

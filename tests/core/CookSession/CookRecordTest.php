@@ -82,7 +82,7 @@ final class CookRecordTest extends TestCase
     }
 
     /**
-     * @param array<string, float|int>    $figures
+     * @param array<string, float|int> $figures
      * @param callable(CookRecord): mixed $read
      */
     #[DataProvider('kinds')]

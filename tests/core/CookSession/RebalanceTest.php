@@ -96,7 +96,7 @@ final class RebalanceTest extends TestCase
 
     /**
      * @param array<int, ResolvedLine> $lines
-     * @param array<int, float>        $grams
+     * @param array<int, float> $grams
      */
     private static function mix(array $lines, array $grams): Taste
     {

@@ -434,7 +434,7 @@ final class CorrectionSearchTest extends TestCase
     }
 
     /**
-     * @param list<string>      $lines
+     * @param list<string> $lines
      * @param list<string>|null $with
      */
     private static function advise(array $lines, string $style, ?array $with = null, int $most = 3): Advice

@@ -219,7 +219,7 @@ final class EngineTest extends TestCase
     }
 
     /**
-     * @param list<string>      $lines
+     * @param list<string> $lines
      * @param list<string>|null $with
      */
     private static function counsel(array $lines, string $style, ?array $with): Advice

@@ -22,7 +22,7 @@ final readonly class Scenes
     private const BASIC_WORKS = ['acids', 'oils'];
 
     /**
-     * @param list<string> $wanted  ingredient keys, one of which is in the answer
+     * @param list<string> $wanted ingredient keys, one of which is in the answer
      * @param list<string> $refused none of which is
      */
     private function __construct(

@@ -161,7 +161,7 @@ final class MadeLinesTest extends TestCase
 
     /**
      * @param list<array{string, string, string|null}> $truth
-     * @param non-empty-list<ResolvedLine>             $entries
+     * @param non-empty-list<ResolvedLine> $entries
      *
      * @return array{bool, bool} whether all of it is there, and as much of it
      */

@@ -61,7 +61,7 @@ final class ClauseReader
 
     /**
      * @param list<int> $tokens
-     * @param int       $end    behind the last word of the clause
+     * @param int $end behind the last word of the clause
      */
     private function amount(Draft $draft, Phrase $phrase, array $tokens, int $end): void
     {

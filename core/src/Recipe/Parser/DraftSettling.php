@@ -13,7 +13,7 @@ final readonly class DraftSettling
 
     /**
      * @param non-empty-list<Draft> $drafts
-     * @param Joiner                $joiner what joins the last name to those before
+     * @param Joiner $joiner what joins the last name to those before
      */
     public function settle(array $drafts, Joiner $joiner): void
     {

@@ -8,25 +8,25 @@ namespace Vinculum\Recipe\Parser;
 final readonly class Item
 {
     /**
-     * @param string             $text         as a cook would have written it alone
-     * @param WrittenAmount|null $measured     null where no amount is written
-     * @param list<WrittenAmount> $forms       the same amount said in other ways: "½ cup (110 g)"
-     * @param string             $name         the words that name the ingredient
-     * @param list<string>       $alternatives names after "or"
-     * @param string             $preparation  what stands after the comma or in brackets
-     * @param string|null        $part         juice or zest, when only that part of a fruit is used
-     * @param list<string>       $tags         cold, steeped, optional, lock, roasted, drained
-     * @param bool               $isNonsense   an amount is written that cannot be one
-     * @param string             $amountText   the part of the text that says the amount, empty where none does
-     * @param float|null         $percent      how strong it is, or its share
+     * @param string $text as a cook would have written it alone
+     * @param WrittenAmount|null $measured null where no amount is written
+     * @param list<WrittenAmount> $forms the same amount said in other ways: "½ cup (110 g)"
+     * @param string $name the words that name the ingredient
+     * @param list<string> $alternatives names after "or"
+     * @param string $preparation what stands after the comma or in brackets
+     * @param string|null $part juice or zest, when only that part of a fruit is used
+     * @param list<string> $tags cold, steeped, optional, lock, roasted, drained
+     * @param bool $isNonsense an amount is written that cannot be one
+     * @param string $amountText the part of the text that says the amount, empty where none does
+     * @param float|null $percent how strong it is, or its share
      * @param array{int, int}|null $amountSpan where the amount stands in its text, in bytes
-     * @param array{int, int}|null $lineSpan   where it stands in the whole line
-     * @param array{int, int}|null $nameSpan   where in the whole line its name and other choices stand
-     * @param string             $gloss        what else a bracket calls it: "komezu (rice vinegar)"
-     * @param bool               $isShared     its amount is half of what was written for two
-     * @param bool               $isSome       said loosely: "a ton of", "a little"
-     * @param bool               $isGuessed    its name may be that of two things
-     * @param string             $sameAs       the thing whose amount it has too
+     * @param array{int, int}|null $lineSpan where it stands in the whole line
+     * @param array{int, int}|null $nameSpan where in the whole line its name and other choices stand
+     * @param string $gloss what else a bracket calls it: "komezu (rice vinegar)"
+     * @param bool $isShared its amount is half of what was written for two
+     * @param bool $isSome said loosely: "a ton of", "a little"
+     * @param bool $isGuessed its name may be that of two things
+     * @param string $sameAs the thing whose amount it has too
      */
     public function __construct(
         public string $text,

@@ -14,12 +14,12 @@ final readonly class Line
     public array $unread;
 
     /**
-     * @param string               $text   as written
-     * @param list<Token>          $tokens all of it
-     * @param array<int, Role>     $roles  by token
-     * @param non-empty-list<Item> $items  what it names, in order
-     * @param int                  $begins where its first word stands that leads up to nothing, in bytes
-     * @param bool                 $isLedUpTo words lead up to its amount: "so we're going in with …"
+     * @param string $text as written
+     * @param list<Token> $tokens all of it
+     * @param array<int, Role> $roles by token
+     * @param non-empty-list<Item> $items what it names, in order
+     * @param int $begins where its first word stands that leads up to nothing, in bytes
+     * @param bool $isLedUpTo words lead up to its amount: "so we're going in with …"
      */
     public function __construct(
         public string $text,

@@ -8,12 +8,12 @@ namespace Vinculum\Recipe\Parser;
 final readonly class Phrase
 {
     /**
-     * @param int                 $from    its first token
-     * @param int                 $to      the token behind its last
+     * @param int $from its first token
+     * @param int $to the token behind its last
      * @param list<WrittenAmount> $amounts the same amount in several forms
-     * @param list<float>         $shares  of a ratio
-     * @param list<Phrase>        $inner   what a bracket holds
-     * @param string              $says    which joiner or tag it is
+     * @param list<float> $shares of a ratio
+     * @param list<Phrase> $inner what a bracket holds
+     * @param string $says which joiner or tag it is
      */
     public function __construct(
         public PhraseKind $kind,

@@ -19,8 +19,8 @@ final readonly class PhraseGrammar
 
     /**
      * @param list<Token> $tokens
-     * @param int         $from   the token that they begin with
-     * @param int         $depth  of the brackets that they stand in
+     * @param int $from the token that they begin with
+     * @param int $depth of the brackets that they stand in
      *
      * @return list<Phrase>
      */
@@ -38,7 +38,7 @@ final readonly class PhraseGrammar
     }
 
     /**
-     * @param list<Token>  $tokens
+     * @param list<Token> $tokens
      * @param list<Phrase> $before
      */
     private function next(array $tokens, int $at, array $before, int $depth): Phrase
@@ -66,7 +66,7 @@ final readonly class PhraseGrammar
     /**
      * "50 %", "3:1:1", "equal parts", "the same of", "a little".
      *
-     * @param list<Token>  $tokens
+     * @param list<Token> $tokens
      * @param list<Phrase> $before
      */
     private function measure(array $tokens, int $at, bool $isAtStart, array $before): ?Phrase

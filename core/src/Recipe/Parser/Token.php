@@ -8,11 +8,11 @@ namespace Vinculum\Recipe\Parser;
 final readonly class Token
 {
     /**
-     * @param string $lower   its text in small letters, without a dot at its end
-     * @param float  $number  of a number; NAN where it can be none ("1/0")
-     * @param bool   $isGlued nothing stands between it and the token before
-     * @param int    $offset  of its first byte
-     * @param int    $end     behind its last byte
+     * @param string $lower its text in small letters, without a dot at its end
+     * @param float $number of a number; NAN where it can be none ("1/0")
+     * @param bool $isGlued nothing stands between it and the token before
+     * @param int $offset of its first byte
+     * @param int $end behind its last byte
      */
     private function __construct(
         public TokenKind $kind,

@@ -14,12 +14,12 @@ final readonly class WrittenAmount
     private const ALIKE = 0.45;
 
     /**
-     * @param Unit|null   $unit    of weight or volume
+     * @param Unit|null $unit of weight or volume
      * @param string|null $counted the thing counted ("clove", "tin"), a key of counts.ini
-     * @param string|null $size    small, medium or large
-     * @param float       $fill    1 for a level spoon, 1.5 for a heaped one
-     * @param string|null $pack    the tin, jar or packet that a weight came in
-     * @param bool        $isAbout the cook wrote "about", or gave a range or a heap
+     * @param string|null $size small, medium or large
+     * @param float $fill 1 for a level spoon, 1.5 for a heaped one
+     * @param string|null $pack the tin, jar or packet that a weight came in
+     * @param bool $isAbout the cook wrote "about", or gave a range or a heap
      * @param string|null $misspelt the word that was taken for the unit, where it is none
      */
     public function __construct(

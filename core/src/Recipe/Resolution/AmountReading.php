@@ -31,7 +31,7 @@ final readonly class AmountReading
     private const SAME_VESSEL = 0.08;
 
     /**
-     * @param float                $partMillilitres the vessel that a "part" is
+     * @param float $partMillilitres the vessel that a "part" is
      * @param array<string, float> $vessels millilitres of those whose size the recipe says, by the name of their unit
      */
     public function __construct(

@@ -15,7 +15,7 @@ use Vinculum\Recipe\Parser\Item;
 final readonly class CountryWords
 {
     /**
-     * @param string       $key    of the ingredient that it means here
+     * @param string $key of the ingredient that it means here
      * @param list<string> $others keys of what it means elsewhere
      */
     private function __construct(public string $key, public array $others) {}

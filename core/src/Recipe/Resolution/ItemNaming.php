@@ -65,7 +65,7 @@ final readonly class ItemNaming
 
     /**
      * @param list<NameMatch> $matches of its name
-     * @param list<string>    $others  what it also means
+     * @param list<string> $others what it also means
      */
     private function naming(Item $item, NameMatch $best, array $matches, array $others, bool $isDoubtful): Naming
     {

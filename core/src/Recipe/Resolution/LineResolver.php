@@ -34,8 +34,8 @@ final readonly class LineResolver
     private AmountReading $amounts;
 
     /**
-     * @param float       $partMillilitres the vessel that a "part" is
-     * @param DecimalMark $mark            of the page that the lines stand on
+     * @param float $partMillilitres the vessel that a "part" is
+     * @param DecimalMark $mark of the page that the lines stand on
      * @param array<string, float> $vessels millilitres of vessels that the recipe says the size of, by the name of their unit
      */
     public function __construct(

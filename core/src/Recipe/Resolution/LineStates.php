@@ -24,7 +24,7 @@ final readonly class LineStates
     private const BOILED_FROM = 50.0;
 
     /**
-     * @param Mixture      $mixture of 100 g
+     * @param Mixture $mixture of 100 g
      * @param list<string> $notes
      */
     public function __construct(

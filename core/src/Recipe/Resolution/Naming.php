@@ -12,9 +12,9 @@ use Vinculum\Recipe\Parser\WrittenAmount;
 final readonly class Naming
 {
     /**
-     * @param Item            $item       under the name that was understood
+     * @param Item $item under the name that was understood
      * @param Ingredient|null $ingredient null where none was found
-     * @param list<string>    $others     keys that it might also be, the likeliest first; the nearest where none was found
+     * @param list<string> $others keys that it might also be, the likeliest first; the nearest where none was found
      */
     public function __construct(
         public Item $item,

@@ -11,10 +11,10 @@ final readonly class PlausibleFacts
     public const SECTION = 'plausible';
 
     /**
-     * @param float        $mostGrams      of one line
-     * @param float        $timesTheOthers all others together, water apart
-     * @param float        $doubtfulFrom   grams from which a line of so many times is not believed
-     * @param list<string> $bases          roles of what may be nearly all of a sauce
+     * @param float $mostGrams of one line
+     * @param float $timesTheOthers all others together, water apart
+     * @param float $doubtfulFrom grams from which a line of so many times is not believed
+     * @param list<string> $bases roles of what may be nearly all of a sauce
      */
     public function __construct(
         public float $mostGrams,

@@ -23,7 +23,7 @@ final class Qualities
      * The words of a name that say something of this.
      *
      * @param list<string> $words
-     * @param list<string> $kept  those of its own name
+     * @param list<string> $kept those of its own name
      *
      * @return list<string>
      */
@@ -59,7 +59,7 @@ final class Qualities
     }
 
     /**
-     * @param list<string>           $words
+     * @param list<string> $words
      * @param \Closure(string): bool $isOne whether one word, or two as one writes them with a dash, are to go
      *
      * @return list<string>

@@ -19,15 +19,15 @@ use Vinculum\Recipe\Parser\Vocabulary;
 final readonly class ResolvedLine
 {
     /**
-     * @param Item      $written      its own words, without an amount where they were not read
-     * @param Ingredient|null $ingredient   null where none was found
-     * @param Amount|null     $grams        null where nothing can be counted
-     * @param float|null      $millilitres  of the amount
-     * @param Mixture         $hundredGrams what 100 g of it brings, its own states (roasted, seeded) worked in
-     * @param list<string>    $alternatives keys it might also be, likeliest first
-     * @param Sureness|null   $sure         how sure the name is; null where no ingredient was found
-     * @param list<string>    $choices      keys of the other ways that it names itself
-     * @param list<string>    $unread       words of its text that have no role: with any, it is never certain
+     * @param Item $written its own words, without an amount where they were not read
+     * @param Ingredient|null $ingredient null where none was found
+     * @param Amount|null $grams null where nothing can be counted
+     * @param float|null $millilitres of the amount
+     * @param Mixture $hundredGrams what 100 g of it brings, its own states (roasted, seeded) worked in
+     * @param list<string> $alternatives keys it might also be, likeliest first
+     * @param Sureness|null $sure how sure the name is; null where no ingredient was found
+     * @param list<string> $choices keys of the other ways that it names itself
+     * @param list<string> $unread words of its text that have no role: with any, it is never certain
      */
     public function __construct(
         public Item $written,

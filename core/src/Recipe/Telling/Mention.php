@@ -8,12 +8,12 @@ namespace Vinculum\Recipe\Telling;
 final readonly class Mention
 {
     /**
-     * @param string               $key    of the ingredient; its own words where none is known
-     * @param string               $line   how a cook would have written it: "2 tbsp honey"
-     * @param string               $amount as it was said; empty where none was
-     * @param array{int, int}      $span   in the spoken text, in bytes
-     * @param MentionUse           $use
-     * @param list<string>         $choices other ways that are named
+     * @param string $key of the ingredient; its own words where none is known
+     * @param string $line how a cook would have written it: "2 tbsp honey"
+     * @param string $amount as it was said; empty where none was
+     * @param array{int, int} $span in the spoken text, in bytes
+     * @param MentionUse $use
+     * @param list<string> $choices other ways that are named
      */
     public function __construct(
         public string $key,

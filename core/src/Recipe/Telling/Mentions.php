@@ -276,8 +276,8 @@ final class Mentions
     }
 
     /**
-     * @param string $upTo   what is said in its clause before it and its amount
-     * @param string $told   the whole clause
+     * @param string $upTo what is said in its clause before it and its amount
+     * @param string $told the whole clause
      * @param string $behind the next few letters behind its name
      */
     private function use(string $upTo, string $told, ?Item $item, string $behind): MentionUse

@@ -200,7 +200,7 @@ final class Telling
     /**
      * "Mixed in a bit of the vinegar": a thing without an amount, where a kind of it went in by its own name.
      *
-     * @param list<Mention>                $of
+     * @param list<Mention> $of
      * @param array<string, list<Mention>> $others
      */
     private static function isMeantBefore(array $of, array $others): bool
@@ -299,8 +299,8 @@ final class Telling
      * Everything that became neither a line nor a step: nothing that was said is lost.
      *
      * @param list<array{int, string}> $clauses
-     * @param array<int, string>       $steps
-     * @param list<Mention>            $passed
+     * @param array<int, string> $steps
+     * @param list<Mention> $passed
      *
      * @return list<array{text: string, why: string}>
      */

@@ -69,7 +69,7 @@ final class LineSigns
     }
 
     /**
-     * @param int  $at     the place among the lines that say something, from 0
+     * @param int $at the place among the lines that say something, from 0
      * @param bool $isFile it is written as a file for the command line is, where every line is an ingredient unless it
      *     says otherwise
      *

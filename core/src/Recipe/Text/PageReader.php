@@ -54,7 +54,7 @@ final class PageReader
 
     /**
      * @param list<string> $lines of the page; those that say nothing are left out
-     * @param bool         $isFile they are written as a file for the command line is
+     * @param bool $isFile they are written as a file for the command line is
      *
      * @return list<ReadLine>
      */
@@ -106,7 +106,7 @@ final class PageReader
     /**
      * No line of an ingredient list that says how much of a food is a heading or a note, whatever else it looks like.
      *
-     * @param list<string>         $signs
+     * @param list<string> $signs
      * @param array<string, float> $scores by kind
      *
      * @return array<string, float>

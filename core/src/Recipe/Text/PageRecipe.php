@@ -31,7 +31,7 @@ final class PageRecipe
     }
 
     /**
-     * @param list<ReadLine>        $read
+     * @param list<ReadLine> $read
      * @param array<string, string> $keys what a line says for itself: title, style, pan
      */
     public static function of(array $read, array $keys = []): Recipe

@@ -8,8 +8,8 @@ namespace Vinculum\Recipe\Text;
 final readonly class ReadLine
 {
     /**
-     * @param string $text   as it stands, without marks of layout
-     * @param bool   $isSure nothing else comes near
+     * @param string $text as it stands, without marks of layout
+     * @param bool $isSure nothing else comes near
      */
     public function __construct(public string $text, public LineKind $kind, public bool $isSure) {}
 }
