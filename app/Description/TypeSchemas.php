@@ -162,12 +162,12 @@ final class TypeSchemas
         ) {
             $told[ltrim($tag->parameterName, '$')] = [$tag->type, $tag->description];
         }
-        [$properties, $inline] = [[], null];
+        [$properties, $inline] = [[], []];
         foreach ($report->getProperties(\ReflectionProperty::IS_PUBLIC) as $property) {
             [$type, $description] = $told[$property->name]
                 ?? [$this->docTypes->type(self::declared($property)), ''];
-            if ($property->name === $report->getConstant('INLINE')) {
-                $inline = $this->schema($type, $report);
+            if (in_array($property->name, (array) $report->getConstant('INLINE'), true)) {
+                $inline[] = $this->schema($type, $report);
                 continue;
             }
             $properties[Report::named($property->name)] = [
@@ -178,7 +178,7 @@ final class TypeSchemas
 
         $own = self::object($properties, array_keys($properties), $this->summary($report->getDocComment()));
 
-        return $inline === null ? $own : ['allOf' => [$inline, $own]];
+        return $inline === [] ? $own : ['allOf' => [...$inline, $own]];
     }
 
     /** The first paragraph of a docblock. */

@@ -224,12 +224,12 @@ final class DescriptionTest extends HttpTestCase
             ['sweet', 'sour', 'salt', 'umami', 'heat'],
             array_keys($schemas['AdviceRequest']['properties']['target']['properties']),
         );
-        self::assertSame(['sweet', 'sour', 'salt', 'umami', 'heat'], $schemas['Balance']['properties']['axes']['required']);
+        self::assertSame(['sweet', 'sour', 'salt', 'umami', 'heat'], $schemas['Aim']['properties']['axes']['required']);
         self::assertSame(
             ['anyOf' => [['$ref' => '#/components/schemas/Estimate'], ['type' => 'null']]],
-            $schemas['Balance']['properties']['ph'],
+            $schemas['Safety']['properties']['ph'],
         );
-        self::assertSame('in 100 g', $schemas['Balance']['properties']['nose_heat']['description']);
+        self::assertSame('in 100 g', $schemas['Batch']['properties']['nose_heat']['description']);
         self::assertSame(['info', 'warn', 'stop'], $schemas['Caution']['properties']['severity']['enum']);
         self::assertSame(2, $schemas['Axis']['properties']['window']['minItems']);
         self::assertSame('#/components/schemas/Swap', $schemas['ConvertedLine']['properties']['candidate']['$ref']);

@@ -17,7 +17,7 @@ final class TerminalTest extends TestCase
         $json = json_decode($out, true);
 
         self::assertSame([0, ''], [$status, $err]);
-        self::assertSame(
+        self::assertSame([], array_diff(
             [
                 'title',
                 'style',
@@ -37,8 +37,8 @@ final class TerminalTest extends TestCase
                 'cautions',
                 'notes',
             ],
-            array_slice(array_keys($json), 0, 17),
-        );
+            array_keys($json),
+        ));
         self::assertSame(
             ['measured', 'measured', 'assumed', 'assumed', 'unknown'],
             array_column($json['lines'], 'status'),

@@ -4477,6 +4477,44 @@ export interface components {
             };
             presumed: string | null;
         };
+        /** @description Where a sauce stands against what is wanted of it, and what it looks like. */
+        Aim: {
+            /** @description by axis */
+            axes: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            /** @description from the style, in steps */
+            distance: number | null;
+            /** @description on the whole */
+            verdict: string;
+            /** @description the same lines before cooking */
+            mixed: {
+                grams: number;
+                millilitres: number;
+                axes: {
+                    sweet: components["schemas"]["Axis"];
+                    sour: components["schemas"]["Axis"];
+                    salt: components["schemas"]["Axis"];
+                    umami: components["schemas"]["Axis"];
+                    heat: components["schemas"]["Axis"];
+                };
+            } | null;
+            /** @description that it looks like, the likeliest first */
+            families: {
+                style: string;
+                likelihood: number;
+            }[];
+            /** @description the one to compare it with where it is of none as yet */
+            presumed: string | null;
+            /** @description families that a cook is asked about */
+            offered: string[];
+            /** @description axes of its style of which it holds nothing: whether they are to count is to be asked */
+            may_let_go: ("sweet" | "sour" | "salt" | "umami" | "heat")[];
+        };
         /** @description Where a sauce stands on one axis, in its unit and in JND steps, and what that comes to against a target. */
         Axis: {
             value: number;
@@ -4512,164 +4550,42 @@ export interface components {
                 opens: boolean;
             }[];
         };
-        /** @description Where a sauce stands, with everything that follows from it. */
-        Balance: {
-            title: string | null;
-            style: string | null;
-            /** @enum {string} */
-            measures: "us" | "metric" | "imperial" | "au" | "jp" | "uk";
-            /** @enum {string} */
-            basis: "mixed" | "finished";
-            lines: components["schemas"]["Line"][];
-            batch: components["schemas"]["BatchFigures"];
-            body: {
-                class: string;
-                from: string;
-                starch_percent_of_water: number;
-            };
-            /** @description by axis */
-            axes: {
-                sweet: components["schemas"]["Axis"];
-                sour: components["schemas"]["Axis"];
-                salt: components["schemas"]["Axis"];
-                umami: components["schemas"]["Axis"];
-                heat: components["schemas"]["Axis"];
-            };
-            ratios: components["schemas"]["Ratios"];
-            ph: components["schemas"]["Estimate"] | null;
-            water_activity: components["schemas"]["Estimate"] | null;
-            /** @description in 100 g */
-            nose_heat: number;
-            /** @description from the style, in steps */
-            distance: number | null;
-            allergens: string[];
-            /** @description that it certainly fits */
-            diets: string[];
-            cautions: components["schemas"]["Caution"][];
+        Balance: components["schemas"]["Recipe"] & components["schemas"]["Makeup"] & components["schemas"]["Batch"] & components["schemas"]["Aim"] & components["schemas"]["Safety"] & {
+            /** @description on how it was read and cooked, and on the balance */
             notes: string[];
-            /** @description the same lines before cooking */
-            mixed: {
-                grams: number;
-                millilitres: number;
-                axes: {
-                    sweet: components["schemas"]["Axis"];
-                    sour: components["schemas"]["Axis"];
-                    salt: components["schemas"]["Axis"];
-                    umami: components["schemas"]["Axis"];
-                    heat: components["schemas"]["Axis"];
-                };
-            } | null;
-            /** @description which line brings how much of each axis, the largest first */
-            shares: {
-                sweet: {
-                    line: number;
-                    share: number;
-                }[];
-                sour: {
-                    line: number;
-                    share: number;
-                }[];
-                salt: {
-                    line: number;
-                    share: number;
-                }[];
-                umami: {
-                    line: number;
-                    share: number;
-                }[];
-                heat: {
-                    line: number;
-                    share: number;
-                }[];
-            };
-            /** @description the same as a sentence */
-            shares_say: {
-                sweet: string;
-                sour: string;
-                salt: string;
-                umami: string;
-                heat: string;
-            };
-            parts: components["schemas"]["Parts"] | null;
-            /** @description which line brings how much of the uncertainty of each axis */
-            doubt: {
-                sweet: {
-                    line: number;
-                    share: number;
-                }[];
-                sour: {
-                    line: number;
-                    share: number;
-                }[];
-                salt: {
-                    line: number;
-                    share: number;
-                }[];
-                umami: {
-                    line: number;
-                    share: number;
-                }[];
-                heat: {
-                    line: number;
-                    share: number;
-                }[];
-            };
-            /** @description what would make it surer */
-            doubt_advice: string | null;
-            /** @description of the other figures, by name */
-            bands: {
-                [key: string]: components["schemas"]["Band"];
-            };
-            verdict: string;
-            stages: components["schemas"]["Stage"][];
-            /** @description as it is written */
-            yield: {
-                text: string;
-                millilitres: number | null;
-                grams: number | null;
-            } | null;
-            servings: number | null;
-            /** @description step by step, as understood */
-            method: components["schemas"]["Step"][];
-            /** @description what else stood on the page */
-            set_aside: {
-                text: string;
-                why: string;
-                sure?: boolean;
-            }[];
-            /** @description that it looks like, the likeliest first */
-            families: {
-                style: string;
-                likelihood: number;
-            }[];
-            /** @description the one to compare it with where it is of none as yet */
-            presumed: string | null;
-            /** @description families that a cook is asked about */
-            offered: string[];
-            /** @description axes that do not count for it */
-            let_go: string[];
-            /** @description axes of its style of which it holds nothing: whether they are to count is to be asked */
-            may_let_go: ("sweet" | "sour" | "salt" | "umami" | "heat")[];
-            /** @description about, as "#b3261a"; null where nothing in it has one */
-            colour: string | null;
-            /** @description null where a line is not understood */
-            nutrition: components["schemas"]["Nutrition"] | null;
-            /** @description how sure that is */
-            nutrition_bands: components["schemas"]["NutritionBands"] | null;
-            pungency: components["schemas"]["Pungency"];
-            /** @description what the recipe says of how long it keeps, in the cook's words */
-            keeping_claim: string | null;
-            /** @description that its cooking was reckoned in */
-            pan: {
-                centimetres: number;
-                assumed: boolean;
-            } | null;
         };
         /** @description A figure with its 90 % band. */
         Band: {
             value: number;
             low: number;
             high: number;
+        };
+        /** @description What the whole comes to besides its five axes. */
+        Batch: {
+            /** @enum {string} */
+            basis: "mixed" | "finished";
+            batch: components["schemas"]["BatchFigures"];
+            body: {
+                class: string;
+                from: string;
+                starch_percent_of_water: number;
+            };
+            ratios: components["schemas"]["Ratios"];
+            /** @description in 100 g */
+            nose_heat: number;
+            pungency: components["schemas"]["Pungency"];
+            /** @description of the other figures, by name */
+            bands: {
+                [key: string]: components["schemas"]["Band"];
+            };
+            /** @description about, as "#b3261a"; null where nothing in it has one */
+            colour: string | null;
+            stages: components["schemas"]["Stage"][];
+            /** @description that its cooking was reckoned in */
+            pan: {
+                centimetres: number;
+                assumed: boolean;
+            } | null;
         };
         /** @description What the whole comes to: grams, millilitres, g/ml, per cent of its mass. */
         BatchFigures: {
@@ -5171,6 +5087,67 @@ export interface components {
             colour: string | null;
             added: string[];
         };
+        /** @description What a sauce is made of: its lines, which of them make it what it is, and which make it doubtful. */
+        Makeup: {
+            lines: components["schemas"]["Line"][];
+            /** @description which line brings how much of each axis, the largest first */
+            shares: {
+                sweet: {
+                    line: number;
+                    share: number;
+                }[];
+                sour: {
+                    line: number;
+                    share: number;
+                }[];
+                salt: {
+                    line: number;
+                    share: number;
+                }[];
+                umami: {
+                    line: number;
+                    share: number;
+                }[];
+                heat: {
+                    line: number;
+                    share: number;
+                }[];
+            };
+            /** @description the same as a sentence */
+            shares_say: {
+                sweet: string;
+                sour: string;
+                salt: string;
+                umami: string;
+                heat: string;
+            };
+            parts: components["schemas"]["Parts"] | null;
+            /** @description which line brings how much of the doubt of each axis */
+            doubt: {
+                sweet: {
+                    line: number;
+                    share: number;
+                }[];
+                sour: {
+                    line: number;
+                    share: number;
+                }[];
+                salt: {
+                    line: number;
+                    share: number;
+                }[];
+                umami: {
+                    line: number;
+                    share: number;
+                }[];
+                heat: {
+                    line: number;
+                    share: number;
+                }[];
+            };
+            /** @description what would make it surer */
+            doubt_advice: string | null;
+        };
         MeasureMove: {
             line: number;
             name: string;
@@ -5452,6 +5429,32 @@ export interface components {
             /** @description by which all the rest is more or less, where it is all alike */
             factor: number | null;
         };
+        /** @description What is written of a sauce, as it was understood. */
+        Recipe: {
+            title: string | null;
+            style: string | null;
+            /** @enum {string} */
+            measures: "us" | "metric" | "imperial" | "au" | "jp" | "uk";
+            /** @description as it is written */
+            yield: {
+                text: string;
+                millilitres: number | null;
+                grams: number | null;
+            } | null;
+            servings: number | null;
+            /** @description step by step, as understood */
+            method: components["schemas"]["Step"][];
+            /** @description what else stood on the page */
+            set_aside: {
+                text: string;
+                why: string;
+                sure?: boolean;
+            }[];
+            /** @description axes that do not count for it */
+            let_go: string[];
+            /** @description what the recipe says of how long it keeps, in the cook's words */
+            keeping_claim: string | null;
+        };
         RecordedEvent: {
             id: number;
             kind: string;
@@ -5519,6 +5522,19 @@ export interface components {
         };
         Rewritten: {
             texts: string[];
+        };
+        /** @description What somebody who eats or keeps a sauce has to know. */
+        Safety: {
+            ph: components["schemas"]["Estimate"] | null;
+            water_activity: components["schemas"]["Estimate"] | null;
+            allergens: string[];
+            /** @description that it certainly fits */
+            diets: string[];
+            cautions: components["schemas"]["Caution"][];
+            /** @description null where a line is not understood */
+            nutrition: components["schemas"]["Nutrition"] | null;
+            /** @description how sure that is */
+            nutrition_bands: components["schemas"]["NutritionBands"] | null;
         };
         Said: {
             complaint: string;

@@ -11,7 +11,7 @@ use Vinculum\Cooking\StepLosses;
 /** A step as it was understood, with the water it takes, in grams, and what stays of alcohol, acetic acid and nose heat. */
 final readonly class CookedStepReport extends Report
 {
-    public const INLINE = 'step';
+    public const INLINE = ['step'];
 
     /**
      * @param array{value: float, low: float, high: float} $water

@@ -10,7 +10,7 @@ use Vinculum\CookSession\CookRecord;
 /** A step of the method in a cook: its number from 0, and when it was begun and done, in seconds since the epoch. */
 final readonly class MoveStepReport extends Report
 {
-    public const INLINE = 'step';
+    public const INLINE = ['step'];
 
     /**
      * @param Exact<float|null> $started

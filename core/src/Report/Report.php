@@ -17,15 +17,15 @@ abstract readonly class Report implements \JsonSerializable
         return $this->toArray();
     }
 
-    /** The property whose own fields stand among those of this report, where there is one. */
-    public const INLINE = null;
+    /** @var list<string> the properties whose own fields stand among those of this report */
+    public const INLINE = [];
 
     /** @return array<string, mixed> by the names of the contract */
     public function toArray(): array
     {
         $fields = [];
         foreach (get_object_vars($this) as $name => $value) {
-            if ($name === static::INLINE && $value instanceof self) {
+            if ($value instanceof self && in_array($name, static::INLINE, true)) {
                 $fields = [...$fields, ...$value->toArray()];
             } else {
                 $fields[self::named($name)] = self::plain($value);
