@@ -103,12 +103,13 @@ export const LineRow = memo(function LineRow({
   const listId = `line-offers-${line.id}`;
   const isOpen = suggestions.length > 0;
   const isStage = isHeading(line.text);
+  const isLong = !isStage && line.text.length > fits;
   return (
     <Box
       component="li"
       data-line={line.id}
       data-status={understood?.status ?? 'empty'}
-      sx={isStage ? stageRow : row}
+      sx={isStage ? stageRow : isLong ? longRow : row}
       style={isDragged ? { outline: '3px solid', outlineOffset: '-3px' } : undefined}
     >
       <Box
@@ -180,7 +181,7 @@ export const LineRow = memo(function LineRow({
       <Box
         id={noteId}
         title={meaning.title}
-        sx={meaning.isOff ? rowNoteOff : rowNote}
+        sx={isLong ? (meaning.isOff ? longNoteOff : longNote) : meaning.isOff ? rowNoteOff : rowNote}
         style={isEmpty || isStage ? { paddingBottom: 0, minHeight: 0 } : undefined}
       >
         {share !== '' && (
@@ -245,6 +246,12 @@ const row = {
   borderColor: 'divider',
   '&:focus-within': { bgcolor: 'bar.track' },
 } as const;
+/** Letters that a field shows beside what was understood; of a longer line that stands below, and the line is seen whole. */
+const fits = 34;
+const longRow = {
+  ...row,
+  gridTemplateColumns: { xs: '28px minmax(0, 1fr) 44px', sm: '28px minmax(0, 1fr) 32px' },
+} as const;
 const stageRow = { ...row, borderBottom: '3px solid', borderColor: 'bar.rule', mt: 0.5 } as const;
 const handle = {
   color: 'text.secondary',
@@ -286,6 +293,8 @@ const rowNote = {
   textOverflow: 'ellipsis',
   whiteSpace: 'nowrap',
 } as const;
+const longNote = { ...rowNote, gridColumn: '2', gridRow: '2', pl: 0.5, pb: 0.75 } as const;
+const longNoteOff = { ...longNote, textDecoration: 'underline wavy', textUnderlineOffset: '4px' } as const;
 const rowNoteOff = { ...rowNote, textDecoration: 'underline wavy', textUnderlineOffset: '4px' } as const;
 const mendButton = {
   font: 'inherit',
