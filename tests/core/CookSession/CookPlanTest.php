@@ -230,6 +230,18 @@ final class CookPlanTest extends TestCase
         }
     }
 
+    public function test_a_line_is_called_as_its_cook_calls_it(): void
+    {
+        foreach ([
+            '4 tbsp bourbon' => 'bourbon', '1 stick cinnamon' => 'cinnamon', '2 star anise' => 'Star anise',
+            'zest of 1 lemon' => 'Lemon zest', '3 green chillies' => 'Fresh green chilli', '60 ml ale' => 'ale',
+            '1 tin chopped tomatoes' => 'chopped tomatoes', '1 tsp brindlewort' => '1 tsp brindlewort',
+        ] as $text => $called) {
+            $line = Formula::fromTexts([$text], Catalogue::shipped(), Measures::Metric)->lines[0];
+            self::assertSame($called, $line->called(), $text);
+        }
+    }
+
     /** Every line of every classic: who has no scale is never asked for a weight where a spoon or a piece would do. */
     public function test_without_a_scale_nothing_asks_for_a_weight(): void
     {

@@ -213,8 +213,10 @@ final readonly class ResolvedLine
      */
     public function called(): string
     {
-        $isNamed = $this->written->name !== '' && $this->written->part === null
-            && $this->written->measured?->unit !== null;
+        $piece = preg_match('/(\pL+)\W*$/u', $this->written->amountText, $found) === 1 ? mb_strtolower($found[1]) : '';
+        // "2 sticks of cinnamon" are none of the ground one, and of "2 star anise" the star is half the name
+        $isNamed = $this->written->name !== '' && $this->written->part === null && $piece !== ''
+            && !str_contains(mb_strtolower($this->ingredient->name ?? ''), $piece);
 
         return match (true) {
             $this->ingredient === null || $this->status === LineStatus::Unknown => $this->written->text,
