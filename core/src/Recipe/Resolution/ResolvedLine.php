@@ -216,7 +216,7 @@ final readonly class ResolvedLine
         $piece = preg_match('/(\pL+)\W*$/u', $this->written->amountText, $found) === 1 ? mb_strtolower($found[1]) : '';
         // "2 sticks of cinnamon" are none of the ground one, and of "2 star anise" the star is half the name
         $isNamed = $this->written->name !== '' && $this->written->part === null && $piece !== ''
-            && !str_contains(mb_strtolower($this->ingredient->name ?? ''), $piece);
+            && preg_match("/\\b{$piece}\\b/iu", $this->ingredient->name ?? '') !== 1;
 
         return match (true) {
             $this->ingredient === null || $this->status === LineStatus::Unknown => $this->written->text,
