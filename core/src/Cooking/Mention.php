@@ -24,6 +24,7 @@ final readonly class Mention
      * @param float|null $grams of it, where it says so
      * @param bool $isRest what is left of it
      * @param bool $isMore more than the lines say
+     * @param bool $isByName it is called by its name, and by no word for many
      */
     public function __construct(
         public int $step,
@@ -33,6 +34,7 @@ final readonly class Mention
         public ?float $grams = null,
         public bool $isRest = false,
         public bool $isMore = false,
+        public bool $isByName = false,
     ) {}
 
     public function isOfAll(): bool

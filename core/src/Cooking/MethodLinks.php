@@ -138,7 +138,12 @@ final readonly class MethodLinks
     private static function chosen(Mention $mention, array $left, array $mentions): array
     {
         $open = array_filter($mention->lines, static fn(int $line): bool => $left[$line] > self::NOTHING);
-        $later = count($open) < 2 ? [] : self::namedLater($mention->step, $mentions);
+        // a later word that means as many tells them no better apart
+        $exact = array_filter(
+            $mentions,
+            static fn(Mention $one): bool => array_diff($mention->lines, $one->lines) !== [],
+        );
+        $later = count($open) < 2 ? [] : self::namedLater($mention->step, array_values($exact));
         if ($open !== [] && array_diff($open, $later) === []) {
             // a word for many means none that has a step of its own
             return [];
@@ -158,7 +163,7 @@ final readonly class MethodLinks
         $named = [];
         foreach ($mentions as $one) {
             if ($one->step > $step && $one->does === Mention::PUTS && !$one->isMore && $one->isOfAll()) {
-                $named = [...$named, ...(count($one->lines) === 1 ? $one->lines : [])];
+                $named = [...$named, ...($one->isByName ? $one->lines : [])];
             }
         }
 

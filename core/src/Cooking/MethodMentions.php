@@ -107,16 +107,17 @@ final class MethodMentions
         $except = self::isOfEverything($text) ? self::exceptAt($text) : null;
         [$named, $mentions] = [[], []];
         for ($at = 0; $at < count($words); $at += $taken) {
-            [$taken, $meant] = $words[$at] === ''
-                ? [1, []]
+            [$taken, $meant, $howWell] = $words[$at] === ''
+                ? [1, [], 0]
                 : $things->at($words, $at, $names->isWhole(...));
             if ($meant !== []) {
                 $last = $at + $taken - 1;
-                $named[$offsets[$at]] = [$meant, $offsets[$last] + strlen((string) $found[0][$last][0]), $taken];
+                $end = $offsets[$last] + strlen((string) $found[0][$last][0]);
+                $named[$offsets[$at]] = [$meant, $end, $taken, $howWell];
             }
         }
         $verbs = self::verbs($text, $named);
-        foreach ($named as $place => [$meant]) {
+        foreach ($named as $place => [$meant, , , $howWell]) {
             // what is done is no thing: "salt the water", "oil a tin"
             if (!in_array($place, array_column($verbs, 0), true)) {
                 $between = array_filter(
@@ -125,7 +126,8 @@ final class MethodMentions
                 );
                 $isExcepted = $except !== null && $place > $except && $between === [];
                 $does = $isExcepted ? Mention::SPEAKS : self::does($text, $verbs, $place);
-                $mentions[] = self::mention($step, $meant, $does, substr($text, 0, $place), $lines);
+                $isByName = count($meant) === 1 || $howWell >= ThingWords::WHOLE;
+                $mentions[] = self::mention($step, $meant, $isByName, $does, substr($text, 0, $place), $lines);
             }
         }
 
@@ -137,8 +139,14 @@ final class MethodMentions
      * @param 'puts'|'readies'|'takes-out'|'speaks' $does
      * @param array<int, ResolvedLine> $lines
      */
-    private static function mention(int $step, array $meant, string $does, string $before, array $lines): Mention
-    {
+    private static function mention(
+        int $step,
+        array $meant,
+        bool $isByName,
+        string $does,
+        string $before,
+        array $lines,
+    ): Mention {
         $words = preg_split('/\s+/u', trim($before)) ?: [];
         $near = implode(' ', array_slice($words, -self::WORDS_BEFORE));
         // only what is said of this very thing: "half the sugar", not "half the sugar and the salt"
@@ -154,6 +162,7 @@ final class MethodMentions
             $grams,
             $doing['rest']->isSaidIn($near, 'words'),
             $doing['more']->isSaidIn($near, 'words'),
+            $isByName,
         );
     }
 

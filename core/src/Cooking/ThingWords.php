@@ -15,8 +15,10 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
 final readonly class ThingWords
 {
     private const LONGEST = 5;
-    /** A name as it stands, the thing it ends with, the thing it comes from. */
-    private const WHOLE = 3;
+    /** As its own line has it, a name with all its words, a name as it stands, the thing it ends with, the thing it comes from, a word for many. */
+    private const OWN = 5;
+    private const EXACT = 4;
+    public const WHOLE = 3;
     private const HEAD = 2;
     private const FIRST = 1;
     private const GROUP = 0;
@@ -36,11 +38,16 @@ final readonly class ThingWords
                 ...($line->ingredient === null ? [] : [$line->ingredient->name, ...$line->ingredient->aliases]),
             ];
             foreach ($names as $at => $name) {
-                $words = self::telling(NameWords::of($name));
+                $full = NameWords::of($name);
+                $words = self::telling($full);
                 if ($words === []) {
                     continue;
                 }
                 self::mean($meant, $words, $number, self::WHOLE);
+                // "stem ginger" is no other ginger, and the cook's "cinnamon stick" no other cinnamon
+                if (count($full) > 1 && ($at === 0 || $full !== $words)) {
+                    self::mean($meant, $full, $number, $at === 0 ? self::OWN : self::EXACT);
+                }
                 // how else it is called says how it may be called here; its own words say what it is
                 if ($at <= 1 && count($words) > 1) {
                     $last = (string) end($words);
@@ -57,7 +64,12 @@ final readonly class ThingWords
             foreach (str_starts_with((string) $key, 'of-') ? $row->list('words') : [] as $word) {
                 foreach ($lines as $number => $line) {
                     if (self::isOf($line, $row)) {
-                        self::mean($meant, NameWords::of($word), $number, self::GROUP);
+                        // "salt and pepper" names both
+                        $isNamed = array_intersect(
+                            self::telling(NameWords::of($word)),
+                            self::telling(NameWords::of($line->written->name)),
+                        ) !== [];
+                        self::mean($meant, NameWords::of($word), $number, $isNamed ? self::WHOLE : self::GROUP);
                     }
                 }
             }
@@ -88,7 +100,8 @@ final readonly class ThingWords
      * @param list<string> $words of the sentence, as NameWords gives them
      * @param callable(string): bool $isName whether some words are the name of anything at all
      *
-     * @return array{int, list<int>} words taken, and lines; no lines where the words name another thing
+     * @return array{int, list<int>, int} words taken, lines, and how well they are meant; no lines where the words name
+     *     another thing
      */
     public function at(array $words, int $at, callable $isName): array
     {
@@ -97,17 +110,27 @@ final readonly class ThingWords
             $meant = $this->meant[$said] ?? null;
             if ($meant !== null) {
                 // a bundle of which nothing is known means nothing
-                return [$count, $meant === [] ? [] : array_keys($meant, max($meant), true)];
+                return [$count, ...self::best($meant)];
             }
             if ($count > 1 && $isName($said)) {
                 $kept = implode(' ', self::withoutForms(array_slice($words, $at, $count)));
                 $meant = $this->meant[$kept] ?? [];
 
-                return [$count, $kept === $said || $meant === [] ? [] : array_keys($meant, max($meant), true)];
+                return [$count, ...self::best($kept === $said ? [] : $meant)];
             }
         }
 
-        return [1, []];
+        return [1, [], self::GROUP];
+    }
+
+    /**
+     * @param array<int, int> $meant how well by line
+     *
+     * @return array{list<int>, int}
+     */
+    private static function best(array $meant): array
+    {
+        return $meant === [] ? [[], self::GROUP] : [array_keys($meant, max($meant), true), max($meant)];
     }
 
     /**

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Cooking;
+
+use PHPUnit\Framework\Attributes\TestDox;
+use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\Formula;
+use Vinculum\Cooking\MethodLinks;
+use Vinculum\Cooking\MethodReader;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Measures;
+
+/**
+ * Which step puts a line in. The names are the catalogue's own, in every pair where one ends with the other ("ginger", "stem ginger"): such
+ * pairs are the ones a step can take for each other.
+ */
+final class MethodLinksTest extends TestCase
+{
+    #[TestDox('A thing goes in at the step that names it, though another line holds its name: wherever one name of the catalogue ends with another, in both orders')]
+    public function test_names_that_hold_each_other(): void
+    {
+        $pairs = self::pairsOfNames();
+        $wrong = [];
+        foreach ($pairs as [$first, $second, $lines]) {
+            $puts = MethodLinks::of(
+                MethodReader::steps(["Put the {$first} in a pan and simmer for 10 minutes.", "Leave to cool, then stir in the {$second}."]),
+                $lines,
+            )->puts;
+            [$ofFirst, $ofSecond] = array_map(
+                static fn(int $line): array => array_keys(array_filter($puts, static fn(array $put): bool => isset($put[$line]))),
+                [0, 1],
+            );
+            if (\count($ofFirst) !== 1 || \count($ofSecond) !== 1 || $ofSecond[0] <= $ofFirst[0]) {
+                $wrong[] = "{$first}, then {$second}";
+            }
+        }
+
+        self::assertGreaterThan(400, \count($pairs));
+        self::assertSame([], $wrong);
+    }
+
+    #[TestDox('Salt and pepper, listed on two lines and seasoned with at the end, are not put in with the spices; only the whole stick is fished out')]
+    public function test_seasoning_at_the_end(): void
+    {
+        $lines = Formula::fromTexts(
+            ['500 g pears', '1 cinnamon stick', '1/2 tsp ground cinnamon', '1 tsp salt', '1/2 tsp black pepper', '2 pieces stem ginger', '10 g fresh ginger'],
+            Catalogue::shipped(),
+            Measures::Metric,
+        )->lines;
+        $puts = MethodLinks::of(MethodReader::steps([
+            'Put the pears, ginger, cinnamon stick and ground cinnamon in a pan and simmer for 20 minutes.',
+            'Fish out the cinnamon stick and stir in the stem ginger.',
+            'Season with salt and pepper.',
+        ]), $lines)->puts;
+
+        $step = static fn(int $line): array => array_keys(array_filter($puts, static fn(array $put): bool => isset($put[$line])));
+        self::assertSame($step(0), $step(6));
+        self::assertGreaterThan($step(0)[0], $step(5)[0]);
+        self::assertGreaterThan($step(5)[0], $step(3)[0]);
+        self::assertSame($step(3), $step(4));
+    }
+
+    /**
+     * Names that hold "and" are left out: a step's list of things cannot be told from such a name.
+     *
+     * @return list<array{string, string, list<\Vinculum\Recipe\Resolution\ResolvedLine>}> what goes in first, what goes in later, and the lines of both
+     */
+    private static function pairsOfNames(): array
+    {
+        $catalogue = Catalogue::shipped();
+        $names = array_values(array_unique(array_filter(
+            array_map(static fn(Ingredient $ingredient): string => mb_strtolower($ingredient->name), $catalogue->all()),
+            static fn(string $name): bool => preg_match('/[,%(]| and /', $name) === 0,
+        )));
+        $pairs = [];
+        foreach ($names as $short) {
+            foreach ($names as $long) {
+                if (!str_ends_with($long, " {$short}")) {
+                    continue;
+                }
+                foreach ([[$short, $long], [$long, $short]] as [$first, $second]) {
+                    $lines = Formula::fromTexts(["100 g {$first}", "50 g {$second}"], $catalogue, Measures::Metric)->lines;
+                    $keys = array_map(static fn($line): ?string => $line->ingredient?->key, $lines);
+                    if (!\in_array(null, $keys, true) && $keys[0] !== $keys[1]) {
+                        $pairs[] = [$first, $second, $lines];
+                    }
+                }
+            }
+        }
+
+        return $pairs;
+    }
+}
