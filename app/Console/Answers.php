@@ -170,7 +170,8 @@ final class Answers
         if ($call->isResized()) {
             $scale = self::resized($sauce, $call);
             [, $balance] = $scale->balances();
-            $cook = $sauce->kitchen->cooked($sauce->recipe, $scale->after->uncooked())->cook;
+            $resized = $scale->after->yieldText === null ? $scale->after->uncooked() : $scale->after;
+            $cook = $sauce->kitchen->cooked($sauce->recipe, $resized)->cook;
         }
         $recipe = $sauce->recipe->withNotes($cook->notes ?? []);
         $sheet = CookSheet::of(

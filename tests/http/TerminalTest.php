@@ -272,6 +272,19 @@ final class TerminalTest extends TestCase
         self::assertSame(0, self::call(['cook', '--stdin', '--to', '2 x 250 ml', '--no-scale'], $recipe)[0]);
     }
 
+    public function test_a_resized_sheet_tells_the_water_of_one_yield_only(): void
+    {
+        $recipe = "Yield: 500 g\n1 kg tomatoes\n100 ml cider vinegar\n\nMethod:\nPut everything in a pan and simmer, uncovered, for 40 minutes.\n";
+        $notes = static fn(string ...$more): string => implode(
+            "\n",
+            json_decode(self::call(['cook', '--stdin', '--json', ...$more], $recipe)[1], true)['notes'],
+        );
+
+        self::assertStringNotContainsString('which is assumed', $notes());
+        self::assertStringNotContainsString('which is assumed', $notes('--to', '250 g'));
+        self::assertStringContainsString('boiled off between mixing and the yield', $notes('--to', '250 g'));
+    }
+
     public function test_measures_change_what_a_cup_is(): void
     {
         $grams = static fn(string $measures): float => json_decode(
