@@ -34,6 +34,7 @@ final class QualitiesTest extends TestCase
             '1 tbsp unsulphured molasses' => 'molasses', '1 cup natural creamy peanut butter' => 'peanut-butter', '1 tsp non-iodized salt' => 'salt',
             '2 tbsp fresh-squeezed lemon juice' => 'lemon-juice', '1 tbsp filtered cider vinegar' => 'cider-vinegar', 'freshly cracked black pepper' => 'black-pepper',
             '2 tbsp organic cold-pressed extra virgin olive oil' => 'olive-oil', '3 large ripe vine-ripened tomatoes' => 'tomato', '2 tbsp runny wildflower honey' => 'honey',
+            '1 kg windfall pears' => 'pear', '500 g allotment tomatoes' => 'tomato', '500 g homegrown plums' => 'plum',
         ] as $text => $key) {
             $line = self::resolver()->resolve($text);
             self::assertSame([$key, Sureness::Certain, []], [$line->ingredient?->key, $line->sure, $line->unread], $text);
