@@ -25,6 +25,9 @@ final class TablesTest extends TestCase
         'fat' => [1.5, 0.25],
         'protein' => [1.0, 0.30],
     ];
+    /** A cup is filled as it falls: 20 %. */
+    private const CUP = 0.2;
+    private const MILLILITRES = ['cup' => 236.6, 'fl oz' => 29.57, 'tbsp' => 14.79, 'tsp' => 4.93];
     private const SALT_OF_SODIUM = 2.54;
     /** Foods of which a cook would look up the energy. */
     private const EVERYDAY = [
@@ -66,11 +69,38 @@ final class TablesTest extends TestCase
         self::assertGreaterThan(0.95, $whole / $rows);
     }
 
+    /** A cup or a spoon of it weighs what one of the table's household measures does. */
+    public function test_a_cup_and_a_spoon_are_those_of_the_tables(): void
+    {
+        [$rows, $off] = [0, []];
+        foreach (self::compared() as $key => [$ingredient, , $kept]) {
+            $said = self::densities(self::tsv('usda-sr24')[self::tsv('rows-to-tables')[$key]['ndb']]['measures'] ?? '');
+            if ($said === []) {
+                continue;
+            }
+            ++$rows;
+            $ours = array_filter([$ingredient->portions->density, ...array_values($ingredient->portions->forms)]);
+            self::assertNotEmpty($ours, $key);
+            $apart = INF;
+            foreach ($said as $density) {
+                foreach ($ours as $own) {
+                    $apart = min($apart, abs(log($own / $density)));
+                }
+            }
+            if ($apart > log(1.0 + self::CUP) && !isset($kept['cup'])) {
+                $off[] = sprintf('%s: %s, %s', $key, implode(' and ', $ours), implode(' and ', $said));
+            }
+        }
+
+        self::assertSame([], $off);
+        self::assertGreaterThan(580, $rows);
+    }
+
     public function test_every_reason_is_one(): void
     {
         foreach (self::compared() as $key => [, , $kept]) {
             foreach ($kept as $figure => $reason) {
-                self::assertArrayHasKey($figure, self::TOLERANCES, $key);
+                self::assertContains($figure, ['cup', ...array_keys(self::TOLERANCES)], $key);
                 self::assertGreaterThan(10, strlen($reason), $key);
             }
         }
@@ -136,6 +166,20 @@ final class TablesTest extends TestCase
             'fat' => $of('fat_g'),
             'protein' => $of('protein_g'),
         ];
+    }
+
+    /** @return list<float> g/ml of every household measure that is a cup or a spoon */
+    private static function densities(string $measures): array
+    {
+        $densities = [];
+        foreach (explode('|', $measures) as $measure) {
+            if (preg_match('/^([\d.]+)(?:\/(\d))? (cup|tbsp|tsp|fl oz)\b.*=([\d.]+)$/', $measure, $of) === 1) {
+                $count = (float) $of[1] / (float) ($of[2] === '' ? '1' : $of[2]);
+                $densities[] = (float) $of[4] / ($count * self::MILLILITRES[$of[3]]);
+            }
+        }
+
+        return $densities;
     }
 
     /** Free amino acids are protein to who counts nitrogen. */
