@@ -76,6 +76,7 @@ final class Answers
             $call->with($sauce->catalogue()),
             $call->most(),
             self::capacity($call),
+            isFamilyGuessed: $presumed !== null,
         ));
         $report = AdviceReport::of(
             $advice,

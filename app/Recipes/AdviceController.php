@@ -23,6 +23,7 @@ final readonly class AdviceController
             $request->capacity(),
             $request->target() ?? $homeKitchen->targetOf($request->liked()),
             $request->wish(),
+            $request->boolean('is_presumed'),
         ));
 
         return new JsonResponse(AdviceReport::of($advice, $sauce));

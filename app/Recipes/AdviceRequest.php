@@ -41,6 +41,7 @@ final class AdviceRequest extends FormulaRequest
             'liked' => ['sometimes', 'nullable', 'array', 'list', 'max:1000'],
             'liked.*' => ['string', 'max:10000'],
             'move' => ['sometimes', 'nullable', 'string', 'max:60', self::knownMove(...)],
+            'is_presumed' => ['sometimes', 'boolean'],
             'capacity_ml' => ['sometimes', 'nullable', 'numeric', 'between:0.001,1000000'],
         ];
     }
@@ -60,6 +61,7 @@ final class AdviceRequest extends FormulaRequest
             'target.*.*.between' => 'The edges of a window are numbers, at least 0.',
             'liked.array' => 'The batch you liked is a list of its lines.',
             'liked.list' => 'The batch you liked is a list of its lines.',
+            'is_presumed' => 'Whether the family is only presumed is true or false.',
             'capacity_ml' => 'The capacity is a volume in millilitres, above zero.',
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Sensory\Aim;
+use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 
 /** The answer to "what do I add": ranked corrections towards a target, best first. */
@@ -44,6 +45,18 @@ final readonly class Advice
     public function heldAgainst(Aim $aim): self
     {
         return $this->with(['aim' => $aim]);
+    }
+
+    /** Told how far it and every correction is from the whole of what was gone for only in part. */
+    public function toldAgainst(Target $target): self
+    {
+        return $this->with([
+            'distanceBefore' => $target->distance($this->before),
+            'corrections' => array_map(
+                static fn(Correction $one): Correction => $one->toldAgainst($target),
+                $this->corrections,
+            ),
+        ]);
     }
 
     /** With other corrections, no two of which add the same. */

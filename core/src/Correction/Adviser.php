@@ -15,6 +15,8 @@ use Vinculum\Sensory\Target;
 final readonly class Adviser
 {
     private const GROUND_CHILLI = 'cayenne';
+    /** Towards a family that was only guessed, one answer goes so far. */
+    private const GUESSED_STEPS = 2.0;
 
     public function __construct(private Sauce $sauce) {}
 
@@ -52,7 +54,7 @@ final readonly class Adviser
             $this->sauce->measures(),
             $this->sauce->kitchen->hasScale,
         );
-        $advice = $this->towards($aim, $limits);
+        $advice = $this->towards($aim, $limits, $wish->isFamilyGuessed && $complaint === null);
         if ($remedies !== null && $wish->with === null) {
             $advice = $advice->answering(...$remedies->before(), ...$advice->corrections);
             if ($advice->corrections === []) {
@@ -79,11 +81,18 @@ final readonly class Adviser
         ));
     }
 
-    private function towards(Aim $aim, CorrectionLimits $limits): Advice
+    /** @param bool $isGuessed a family that nobody named moves a sauce by no more than a little at once */
+    private function towards(Aim $aim, CorrectionLimits $limits, bool $isGuessed = false): Advice
     {
         [$balance, $target] = [$this->sauce->balance(), $aim->target()];
         assert($target !== null);
-        $advice = CorrectionSearch::advise($balance->mixture, $target, $limits, $balance->allergens());
+        $advice = CorrectionSearch::advise(
+            $balance->mixture,
+            $isGuessed ? $target->reaching($balance->taste, self::GUESSED_STEPS) : $target,
+            $limits,
+            $balance->allergens(),
+        );
+        $advice = $isGuessed ? $advice->toldAgainst($target) : $advice;
 
         return new Advice(
             $advice->before,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
 
 /** A way to mend a batch: what to add, and where that leaves it. */
@@ -31,4 +32,20 @@ final readonly class Correction
         public string $why,
         public ?Remedy $does = null,
     ) {}
+
+    public function toldAgainst(Target $target): self
+    {
+        return new self(
+            $this->additions,
+            $this->mixture,
+            $this->after,
+            $target->distance($this->after),
+            $this->addedGrams,
+            $this->sideEffects,
+            $this->allergensAdded,
+            $this->cost,
+            $this->why,
+            $this->does,
+        );
+    }
 }

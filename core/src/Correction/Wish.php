@@ -17,6 +17,7 @@ final readonly class Wish
      * @param float|null $capacityMillilitres the finished volume that there is room for
      * @param Target|null $target of the cook's own, instead of what the sauce is held against
      * @param TargetShift|null $shift words that move the target, such as "a little sharper"
+     * @param bool $isFamilyGuessed what it is held against is only what it looks like: one answer moves it a little
      */
     public function __construct(
         public ?Complaint $complaint = null,
@@ -25,5 +26,6 @@ final readonly class Wish
         public ?float $capacityMillilitres = null,
         public ?Target $target = null,
         public ?TargetShift $shift = null,
+        public bool $isFamilyGuessed = false,
     ) {}
 }

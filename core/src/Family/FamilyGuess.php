@@ -18,11 +18,15 @@ final readonly class FamilyGuess
     /** A word of the title is worth so much, and so much more for each further word of a phrase. */
     private const TITLE = 4.0;
     private const LONGER = 1.5;
+    /** How much likelier a sauce is of none than what it holds and where it stands would say. Fitted on inventions of our own. */
+    private const NONE = 5.0;
+    /** So far behind, in logarithms, it is nothing of the whole. */
+    private const HOPELESS = 9.0;
     private const LEAST = 0.02;
     private const SURE = 0.7;
     private const MOST = 5;
-    /** Likelier than all others together. */
-    private const PRESUMED = 0.5;
+    /** As likely as that it is compared with, and corrected to. */
+    private const PRESUMED = 0.7;
     /** Fewer things may yet become anything. */
     private const LEAST_THINGS = 3;
 
@@ -32,23 +36,30 @@ final readonly class FamilyGuess
 
     private function __construct(public string $style, public float $likelihood) {}
 
-    /** @return list<self> the likeliest first; empty where nothing in it counts */
+    /**
+     * The likeliest first; none where nothing is in it. What is left to one is how likely it is of none of them.
+     *
+     * @return list<self>
+     */
     public static function for(Balance $balance, ?string $title): array
     {
-        if ($balance->mixture->grams() <= 0.0) {
+        $makeup = Makeup::of($balance);
+        if ($makeup->things() === []) {
             return [];
         }
-        $scores = FamilyLikelihood::of(Makeup::of($balance), $balance->taste);
+        $scores = FamilyLikelihood::of($makeup, $balance->taste);
+        $scores[FamilyLikelihood::NONE] += self::NONE;
         $title ??= '';
         foreach ($title === '' ? [] : FactsFile::named('styles') as $style => $row) {
             if ($row->isSaidIn($title, 'titled')) {
                 $scores[$style] += self::ofTitle($row->list('titled'), $title);
             }
         }
-        arsort($scores);
-        $top = max(-INF, ...array_values($scores));
+        $scores = self::heard($scores, FamilyObjections::to($balance, $makeup, $title));
+        $top = max($scores);
         $weights = array_map(static fn(float $score): float => exp($score - $top), $scores);
         $sum = array_sum($weights);
+        unset($weights[FamilyLikelihood::NONE]);
         $found = [];
         foreach ($weights as $style => $weight) {
             if ($weight / $sum >= self::LEAST && count($found) < self::MOST) {
@@ -57,6 +68,32 @@ final readonly class FamilyGuess
         }
 
         return $found;
+    }
+
+    /**
+     * What remains when what speaks against them is heard, the likeliest first: objections only take away, so whoever
+     * stands far behind need not be asked.
+     *
+     * @param array<string, float> $scores
+     *
+     * @return non-empty-array<string, float>
+     */
+    private static function heard(array $scores, FamilyObjections $objections): array
+    {
+        arsort($scores);
+        $styles = FactsFile::named('styles');
+        $heard = [];
+        $top = $scores[FamilyLikelihood::NONE];
+        foreach ($scores as $style => $score) {
+            if ($score < $top - self::HOPELESS) {
+                break;
+            }
+            $heard[$style] = $score - (isset($styles[$style]) ? $objections->against($styles[$style]) : 0.0);
+            $top = max($top, $heard[$style]);
+        }
+        arsort($heard);
+
+        return $heard === [] ? [FamilyLikelihood::NONE => 0.0] : $heard;
     }
 
     /**

@@ -30,8 +30,11 @@ final readonly class FamilyLikelihood
     private const FREEDOM = 3.0;
     private const WEIGHT = 0.5;
 
+    /** No family's key. */
+    public const NONE = 'none';
+
     /**
-     * Logarithm of the likelihood by family, without a constant.
+     * Logarithm of the likelihood by family, without a constant; that of none of them stands under NONE.
      *
      * @return array<string, float>
      */
@@ -41,21 +44,24 @@ final readonly class FamilyLikelihood
         $references = $facts['families']->numbers('references');
         $all = array_sum($references);
         $scores = $facts['families']->numbers('absent');
+        $none = $facts['none']->number('absent');
         foreach (Axis::cases() as $axis) {
+            if (in_array($axis, $makeup->silent, true)) {
+                continue;
+            }
             $steps = $axis->steps($taste->on($axis));
             $variances = $facts[$axis->value]->numbers('variance');
             foreach ($facts[$axis->value]->numbers('mean') as $family => $mean) {
-                $variance = $variances[$family];
-                $square = ($steps - $mean) ** 2 / $variance;
-                $scores[$family] -= self::WEIGHT
-                    * ((self::FREEDOM + 1.0) * log(1.0 + $square / self::FREEDOM) + log($variance)) / 2.0;
+                $scores[$family] -= self::distance($steps, $mean, $variances[$family]);
             }
+            $none -= self::distance($steps, ...$facts[$axis->value]->numbers('any'));
         }
         $families = $facts['families']->list('of');
         $heldBy = FactsFile::named('held-by');
         foreach ($makeup->features() as $feature) {
             $counts = isset($heldBy[$feature]) ? $heldBy[$feature]->amounts('of') : [];
             $everywhere = self::everywhere(array_sum($counts), $all);
+            $none += self::WEIGHT * log($counts === [] ? $everywhere : $everywhere / (1.0 - $everywhere));
             $terms = [];
             foreach ($references as $family => $count) {
                 $held = (int) ($counts[$families[$family]] ?? 0);
@@ -63,7 +69,7 @@ final readonly class FamilyLikelihood
             }
         }
 
-        return array_combine($families, $scores);
+        return [...array_combine($families, $scores), self::NONE => $none];
     }
 
     /**
@@ -86,10 +92,12 @@ final readonly class FamilyLikelihood
         ksort($held);
         $all = array_sum(array_map(count(...), $references));
         $absent = array_fill_keys(array_keys($references), 0.0);
+        $none = 0.0;
         $heldBy = "; Derived by bin/derive-families: how many references of each family hold a thing.\n"
             . "; source: derived of the reference formulas by bin/derive-families\n";
         foreach ($held as $feature => $counts) {
             $everywhere = self::everywhere(array_sum($counts), $all);
+            $none += self::WEIGHT * log(1.0 - $everywhere);
             foreach ($counts as $family => $count) {
                 $absent[$family] += self::WEIGHT
                     * log(1.0 - self::held($count, count($references[$family]), $everywhere));
@@ -101,14 +109,16 @@ final readonly class FamilyLikelihood
             ));
         }
         $likelihoods = "; Derived by bin/derive-families, each family in the order of styles.ini. absent: the logarithm for a sauce that\n"
-            . "; lacks everything the family holds. On each axis where its references stand, in steps.\n"
+            . "; lacks everything the family holds. On each axis where its references stand, in steps; any: mean and variance of all\n"
+            . "; references, where a sauce of no family may stand.\n"
             . "; source: derived of the reference formulas by bin/derive-families\n[families]\n"
             . self::fact('of', array_keys($references))
             . self::fact('references', array_map(
                 static fn(array $formulas): string => (string) count($formulas),
                 array_values($references),
             ))
-            . self::fact('absent', array_map(self::figure(...), array_values($absent)));
+            . self::fact('absent', array_map(self::figure(...), array_values($absent)))
+            . "[none]\n" . self::fact('absent', [self::figure($none)]);
         foreach (Axis::cases() as $axis) {
             $positions = array_map(
                 static fn(array $formulas): array => self::positions($formulas, $axis),
@@ -124,10 +134,22 @@ final readonly class FamilyLikelihood
             );
             $likelihoods .= "[{$axis->value}]\n"
                 . self::fact('mean', array_map(self::figure(...), array_map(self::mean(...), $positions)))
-                . self::fact('variance', array_map(self::figure(...), $drawn));
+                . self::fact('variance', array_map(self::figure(...), $drawn))
+                . self::fact('any', array_map(self::figure(...), [
+                    self::mean(array_merge(...$positions)),
+                    self::variance(array_merge(...$positions)),
+                ]));
         }
 
         return ['held-by' => $heldBy, 'likelihoods' => $likelihoods];
+    }
+
+    /** How far a position counts against a place: Student's t. */
+    private static function distance(float $steps, float $mean, float $variance): float
+    {
+        $square = ($steps - $mean) ** 2 / $variance;
+
+        return self::WEIGHT * ((self::FREEDOM + 1.0) * log(1.0 + $square / self::FREEDOM) + log($variance)) / 2.0;
     }
 
     /** What holding a thing adds, where a family's sum already counts that nothing it holds is there. */

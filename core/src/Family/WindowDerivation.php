@@ -75,7 +75,9 @@ final class WindowDerivation
             }
         }
         $slight = $axis->steps($axis->slight());
-        $high = max($slight, $high + self::PAD + self::PAD_OF_RANGE * $range);
+        // schools far apart make a wide range, and no room beyond the purest of them
+        $purest = max($positions) + 2.0 * self::PAD;
+        $high = max($slight, min($purest, $high + self::PAD + self::PAD_OF_RANGE * $range));
 
         return TargetWindow::between(
             $low <= $slight ? 0.0 : self::rounded($axis->valueAt($low)),

@@ -90,6 +90,18 @@ final readonly class Target
     }
 
     /** √Σ off², in steps. */
+    /** The same, with windows that reach to so many steps from where a sauce stands. */
+    public function reaching(Taste $taste, float $steps): self
+    {
+        $windows = [];
+        foreach ($this->windows as $key => $window) {
+            $axis = Axis::from($key);
+            $windows[$key] = $window->reaching($axis, $taste->on($axis), $steps);
+        }
+
+        return new self($windows);
+    }
+
     public function distance(Taste $taste): float
     {
         $sum = 0.0;

@@ -39,6 +39,15 @@ final readonly class TargetWindow
         return [$axis->steps($this->low), $axis->steps($this->high)];
     }
 
+    /** The same, reaching to so many steps from where a sauce stands, so that no answer moves it further. */
+    public function reaching(Axis $axis, float $value, float $steps): self
+    {
+        [$low, $high] = $this->inSteps($axis);
+        $stands = $axis->steps($value);
+
+        return self::ofSteps($axis, min($low, $stands + $steps), max($high, $stands - $steps));
+    }
+
     /** Signed steps outside the window: 0 inside, negative below, positive above. */
     public function off(Axis $axis, float $value): float
     {

@@ -54,7 +54,11 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     },
     [askNow, changeDraft, presumed.family, sauce.id],
   );
-  const wish = useMemo(() => ({ ...formula, complaint }), [formula, complaint]);
+  const isPresumed = draft.style === null && presumed.family !== null;
+  const wish = useMemo(
+    () => ({ ...formula, complaint, is_presumed: isPresumed }),
+    [formula, complaint, isPresumed],
+  );
   const hasAim = family !== null || complaint !== null;
   // what to add is asked once the bars stand, so that it never keeps them waiting
   const advice = useLatest(!hasAim || isEmpty || !balance.isCurrent ? null : wish, api.advise);
@@ -171,7 +175,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     advice,
     style,
     /** The family is only what it looks like. */
-    isPresumed: draft.style === null && presumed.family !== null,
+    isPresumed,
     refuseFamily: presumed.refuse,
     learned,
     hasAim,
