@@ -20,6 +20,8 @@ const TastePage = later(async () => (await import('./features/batches/TastePage'
 const ComparePage = later(async () => (await import('./features/comparison/ComparePage')).ComparePage);
 const CookStart = later(async () => (await import('./features/cook-sessions/CookStart')).CookStart);
 const CookPage = later(async () => (await import('./features/cook-sessions/CookPage')).CookPage);
+const TypicalPage = later(async () => (await import('./features/typical/TypicalPage')).TypicalPage);
+const TypicalSaucePage = later(async () => (await import('./features/typical/TypicalSaucePage')).TypicalSaucePage);
 const LogPage = later(async () => (await import('./features/batches/LogPage')).LogPage);
 const BatchPage = later(async () => (await import('./features/batches/BatchPage')).BatchPage);
 const LabelPage = later(async () => (await import('./features/batches/LabelPage')).LabelPage);
@@ -58,6 +60,8 @@ function Pages() {
         <Route path="/sauce/:id/card" element={<CardPage />} />
         <Route path="/batch/:id" element={<BatchPage />} />
         <Route path="/batch/:id/label" element={<LabelPage />} />
+        <Route path="/typical" element={<TypicalPage />} />
+        <Route path="/typical/:style" element={<TypicalSaucePage />} />
         <Route path="/plan" element={<PlanPage />} />
         <Route path="/trainer" element={<TrainerPage />} />
         <Route path="/backups" element={<BackupsPage />} />

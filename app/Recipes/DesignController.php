@@ -7,7 +7,7 @@ namespace App\Recipes;
 use App\Http\Answers;
 use App\Http\Faults;
 use Illuminate\Http\JsonResponse;
-use Vinculum\Correction\Designer;
+use Vinculum\Drafting\Drafter;
 use Vinculum\Report\DesignReport;
 
 final readonly class DesignController
@@ -17,10 +17,12 @@ final readonly class DesignController
     {
         $sauce = $homeKitchen->weigh($request->edit());
         try {
-            $designer = new Designer($sauce);
-            $design = $request->boolean('may_grow')
-                ? $designer->withRoom($request->batchGrams())
-                : $designer->draft($request->batchGrams(), $request->base());
+            $design = (new Drafter($sauce))->draft(
+                $request->batchGrams(),
+                $request->base(),
+                $request->boolean('may_grow'),
+                $request->atHand($sauce),
+            );
         } catch (\InvalidArgumentException $fault) {
             throw Faults::in('lines', $fault);
         }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use Vinculum\Drafting\AtHand;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Kitchen\Sauce;
+
 /** A formula of which the lines tagged [lock] are kept, and the size the batch should have. */
 final class DesignRequest extends FormulaRequest
 {
@@ -15,6 +19,7 @@ final class DesignRequest extends FormulaRequest
             'batch_grams' => ['required', 'numeric', 'between:0.001,1000000'],
             'base' => ['sometimes', 'nullable', 'string', 'max:100'],
             'may_grow' => ['sometimes', 'boolean'],
+            'at_hand' => ['sometimes', 'nullable', 'string', 'max:4000'],
         ];
     }
 
@@ -24,6 +29,7 @@ final class DesignRequest extends FormulaRequest
             ...parent::messages(),
             'style.required' => 'Choose a family: it says where the sauce should stand.',
             'may_grow' => 'Say whether the batch may grow.',
+            'at_hand' => 'What you have is a list of at most 4,000 letters.',
             'batch_grams' => 'Say how much it should make, in grams above zero.',
         ];
     }
@@ -31,6 +37,14 @@ final class DesignRequest extends FormulaRequest
     public function batchGrams(): float
     {
         return $this->float('batch_grams');
+    }
+
+    /** @return list<Ingredient>|null everything that there is, as far as it is understood; null where nothing was said */
+    public function atHand(Sauce $sauce): ?array
+    {
+        return $this->filled('at_hand')
+            ? AtHand::namedIn((string) $this->string('at_hand'), $sauce->catalogue(), $sauce->measures())
+            : null;
     }
 
     public function base(): ?string

@@ -32,6 +32,8 @@ final class AccessTest extends BrowserTestCase
                 '/backups',
                 '/palate',
                 '/pantry',
+                '/typical',
+                '/typical/pesto',
                 '/nowhere/at/all',
             ] as $place) {
                 self::paint('light');
@@ -128,6 +130,8 @@ final class AccessTest extends BrowserTestCase
                 '/trainer',
                 '/palate',
                 '/pantry',
+                '/typical',
+                '/typical/pesto',
             ] as $place) {
                 self::open($place);
                 self::find('h1, [data-axis="heat"]');

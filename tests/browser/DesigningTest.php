@@ -44,6 +44,28 @@ final class DesigningTest extends BrowserTestCase
         self::until(static fn(): bool => self::lines()[1] === '1 tsp cider vinegar', 'in one move that is undone');
     }
 
+    public function test_a_typical_sauce_is_found_fitted_to_what_is_there_and_made_ones_own(): void
+    {
+        self::open('/typical');
+        self::until(static fn(): bool => count(self::findAll('[data-family]')) > 140, 'every family has its face');
+        self::find('input[type="search"]')->sendKeys('pasta basil');
+        self::until(static fn(): bool => count(self::findAll('[data-family]')) < 6, 'a word or two narrows them down');
+        self::tap('[data-family="pesto"] a');
+        self::until(static fn(): bool => str_contains(self::text('[data-draft]'), 'pine nuts'), 'the plain one');
+        self::find('#at-hand')->sendKeys('basil, walnuts, parmesan, olive oil, garlic');
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-draft]'), 'walnuts')
+                && !str_contains(self::text('[data-draft]'), 'pine nuts'),
+            'what is there takes the place of what is not',
+        );
+        self::tap('[data-own]');
+        self::until(static fn(): bool => in_array('walnuts', array_map(
+            static fn(string $line): string => (string) preg_replace('/^[\d.½¼¾⅓⅔]+ g /u', '', $line),
+            self::lines(),
+        ), true), 'the bench opens on it');
+        self::until(static fn(): bool => self::verdict('salt') !== '', 'weighed against its family');
+    }
+
     public function test_amounts_go_by_a_notch_and_by_a_noticeable_step(): void
     {
         self::begin("300 g ketchup\n3 tbsp cider vinegar\n1 tsp salt");

@@ -28,6 +28,7 @@ final class ArchitectureTest extends TestCase
         'Comparison',
         'Correction',
         'Substitution',
+        'Drafting',
         'Scaling',
         'CookSession',
         'Instrument',
@@ -83,7 +84,8 @@ final class ArchitectureTest extends TestCase
 
     /** The pages' rooms: what is shared, then what several rooms of a sauce need, then places of their own. */
     private const WEB = [
-        'base', 'api', 'ui', 'sauce', 'imports', 'auth', 'tools', 'bench', 'shelf', 'comparison', 'cook-sessions',
+        'base', 'api', 'ui', 'sauce', 'imports', 'auth', 'tools', 'bench', 'shelf', 'typical', 'comparison',
+        'cook-sessions',
         'batches', 'plans', 'pantry', 'palate', 'settings', 'backups', 'look',
     ];
 

@@ -4871,6 +4871,8 @@ export interface components {
                 heat: number;
             };
             hindrances: string[];
+            /** @description what it is cooked down to */
+            yield: string | null;
         };
         DoseGiven: {
             id: number;
@@ -4911,6 +4913,7 @@ export interface components {
             named_by: string[];
             /** @description usual ones */
             aromas: string[];
+            typical: components["schemas"]["Typical"];
         };
         Fault: {
             message: string;
@@ -5903,6 +5906,21 @@ export interface components {
         Trainer: {
             axes: components["schemas"]["TrainedAxis"][];
         };
+        /** @description How a family's plain sauce looks and tastes, and what it is eaten with. */
+        Typical: {
+            /** @description of families, by what they are made of */
+            group: string;
+            goes_with: string;
+            title: string;
+            /** @description what else it is called */
+            titled: string[];
+            /** @description as "#a0522d", about */
+            colour: string | null;
+            /** @description g of acid in 100 g */
+            sour: number;
+            /** @description g of sugar as sucrose in 100 g */
+            sweet: number;
+        };
         Upload: {
             upload: string;
             bytes: number;
@@ -5981,6 +5999,7 @@ export interface components {
             } | null;
             liked?: string[] | null;
             move?: string | null;
+            is_presumed?: boolean;
             capacity_ml?: number | string | null;
         };
         BatchRequest: {
@@ -6065,6 +6084,7 @@ export interface components {
             batch_grams: number | string;
             base?: string | null;
             may_grow?: boolean;
+            at_hand?: string | null;
         };
         EditRequest: {
             title?: string | null;

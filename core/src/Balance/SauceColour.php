@@ -8,6 +8,7 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
 use Vinculum\Ingredient\Energy;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Colour;
 
 /**
@@ -17,6 +18,8 @@ use Vinculum\Sensory\Colour;
 final class SauceColour
 {
     private const BROWNING = 'browning';
+    /** Share of a sauce below which leaves are flecks (common practice: by eye). */
+    private const FLECKS = 0.1;
 
     /**
      * @param float $minutes at the boil
@@ -28,8 +31,9 @@ final class SauceColour
         $parts = [];
         $sugar = 0.0;
         $coloured = 0.0;
+        $flecks = self::flecks($formula);
         foreach ($formula->lines as $line) {
-            $grams = $line->countsInTheMixture() ? $line->grams->value ?? 0.0 : 0.0;
+            $grams = $line->countsInTheMixture() && !in_array($line, $flecks, true) ? $line->grams->value ?? 0.0 : 0.0;
             $tint = $line->ingredient === null ? null : self::tint($line->ingredient);
             if ($tint !== null && $grams > 0.0) {
                 $parts[] = [self::colour($tint), $grams * $tint->number('strength')];
@@ -44,6 +48,21 @@ final class SauceColour
         $parts[] = [self::colour($brown), $sugar * $minutes / 60.0 * $brown->number('strength')];
 
         return Colour::mixed($parts);
+    }
+
+    /**
+     * Leaves that are chopped into a sauce stand in it as flecks; only where there are many do they colour it.
+     *
+     * @return list<ResolvedLine>
+     */
+    private static function flecks(Formula $formula): array
+    {
+        $isLeaf = static fn(ResolvedLine $line): bool => in_array('herb', $line->ingredient->kinds ?? [], true);
+        $leaves = array_values(array_filter($formula->lines, $isLeaf));
+        $grams = static fn(ResolvedLine $line): float => $line->grams->value ?? 0.0;
+        $all = array_sum(array_map($grams, $formula->lines));
+
+        return array_sum(array_map($grams, $leaves)) < self::FLECKS * $all ? $leaves : [];
     }
 
     /** The row of a thing's colour: its own, else that of its kind; null where neither is known. */

@@ -19,6 +19,8 @@ final readonly class Design
     /**
      * @param list<DesignedLine> $lines the free lines, the largest first
      * @param list<string> $hindrances which lock or window stands in the way, in words
+     * @param list<string>|null $texts the whole recipe, where it is written as it is; null where it is to be written
+     * @param string|null $yield what it is cooked down to; null where nothing is
      */
     public function __construct(
         public array $lines,
@@ -26,6 +28,8 @@ final readonly class Design
         public Target $target,
         public float $distance,
         public array $hindrances,
+        private ?array $texts = null,
+        public ?string $yield = null,
     ) {}
 
     /**
@@ -34,6 +38,9 @@ final readonly class Design
      */
     public function written(Formula $formula, Measures $measures): array
     {
+        if ($this->texts !== null) {
+            return $this->texts;
+        }
         $found = array_combine(
             array_map(static fn(DesignedLine $line): string => $line->ingredient->key, $this->lines),
             $this->lines,

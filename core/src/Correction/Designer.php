@@ -30,8 +30,8 @@ final readonly class Designer
     }
 
     /**
-     * The unlocked lines that season are free, up to the doses of the family's cooks; the rest stay as they are. On an
-     * empty bench the draft is what cooks of the family have cooked; where a base is named, its correctors are free.
+     * The unlocked lines that season are free, up to the doses of the family's cooks; the rest stay as they are. Where
+     * none is there, the family's correctors are.
      *
      * @param string|null $base ingredient key; the largest unlocked line, else the style's usual base, when null
      *
@@ -40,9 +40,6 @@ final readonly class Designer
     public function draft(float $batchGrams, ?string $base = null): Design
     {
         [$aim, $catalogue, $measures] = [$this->sauce->aim, $this->sauce->catalogue(), $this->sauce->measures()];
-        if ($this->sauce->formula->lines === [] && $base === null && $aim->own === null) {
-            return TypicalDraft::of($this->family, $batchGrams, $catalogue, $measures);
-        }
         $fixed = Mixture::nothing();
         $free = [];
         $largest = null;

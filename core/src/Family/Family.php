@@ -13,8 +13,6 @@ final readonly class Family
     /**
      * @param string $base ingredient key of what usually carries or thins it
      * @param list<string> $correctors ingredient keys
-     * @param string $body its usual consistency
-     * @param string $schools where cooks differ, in words
      * @param list<string> $titled words of a title that name it
      * @param int $references how many formulas the windows were derived from
      */
@@ -24,8 +22,7 @@ final readonly class Family
         public Target $target,
         public string $base,
         public array $correctors,
-        public string $body,
-        public string $schools,
+        public FamilyUsage $usage,
         public array $titled,
         public int $references,
         public string $source,
@@ -49,8 +46,7 @@ final readonly class Family
             $target,
             $this->base,
             $this->correctors,
-            $this->body,
-            $this->schools,
+            $this->usage,
             $this->titled,
             $this->references,
             $this->source,

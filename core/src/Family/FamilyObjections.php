@@ -51,7 +51,9 @@ final readonly class FamilyObjections
     public static function to(Balance $balance, Makeup $makeup, string $title): self
     {
         $heldBy = FactsFile::named('held-by');
-        $holders = static fn(string $feature): array => isset($heldBy[$feature]) ? $heldBy[$feature]->amounts('of') : [];
+        $holders = static fn(string $feature): array => isset($heldBy[$feature])
+            ? $heldBy[$feature]->amounts('of')
+            : [];
         $whole = max(1.0, array_sum($makeup->ingredients));
         $ingredients = array_diff(array_keys($makeup->ingredients), [self::COMMON]);
         $works = [];

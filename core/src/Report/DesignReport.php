@@ -20,6 +20,7 @@ final readonly class DesignReport extends Report
      * @param float $distance from the target, in steps
      * @param array<value-of<Axis>, float> $tastes by axis, in its unit
      * @param list<string> $hindrances
+     * @param string|null $yield what it is cooked down to
      */
     private function __construct(
         public array $texts,
@@ -27,6 +28,7 @@ final readonly class DesignReport extends Report
         public float $distance,
         public array $tastes,
         public array $hindrances,
+        public ?string $yield,
     ) {}
 
     public static function of(Design $design, Formula $formula, Measures $measures): self
@@ -46,6 +48,7 @@ final readonly class DesignReport extends Report
             $design->distance,
             $design->taste->byAxis(),
             $design->hindrances,
+            $design->yield,
         );
     }
 }

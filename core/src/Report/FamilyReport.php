@@ -30,6 +30,7 @@ final readonly class FamilyReport extends Report
         public string $schools,
         public array $namedBy,
         public array $aromas,
+        public TypicalReport $typical,
     ) {}
 
     public static function of(Family $style): self
@@ -47,10 +48,11 @@ final readonly class FamilyReport extends Report
             $style->source,
             $style->base,
             $style->correctors,
-            $style->body,
-            $style->schools,
+            $style->usage->body,
+            $style->usage->schools,
             $identity->ingredients,
             $identity->aromas,
+            TypicalReport::of($style),
         );
     }
 }

@@ -39,13 +39,22 @@ final readonly class TargetWindow
         return [$axis->steps($this->low), $axis->steps($this->high)];
     }
 
-    /** The same, reaching to so many steps from where a sauce stands, so that no answer moves it further. */
+    /**
+     * The same, reaching to so many steps from where a sauce stands, so that no answer moves it further; where there is
+     * next to nothing of a taste, to half of its lower edge, since steps from nothing are none that a tongue knows.
+     */
     public function reaching(Axis $axis, float $value, float $steps): self
     {
         [$low, $high] = $this->inSteps($axis);
         $stands = $axis->steps($value);
+        $up = max($stands + $steps, $axis->steps(0.5 * $this->low));
+        $down = $stands - $steps;
 
-        return self::ofSteps($axis, min($low, $stands + $steps), max($high, $stands - $steps));
+        return match (true) {
+            $up < $low => self::ofSteps($axis, $up, $low),
+            $down > $high => self::ofSteps($axis, $high, $down),
+            default => $this,
+        };
     }
 
     /** Signed steps outside the window: 0 inside, negative below, positive above. */

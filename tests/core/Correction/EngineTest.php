@@ -8,7 +8,6 @@ use PHPUnit\Framework\TestCase;
 use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Chemistry\Mixture;
 use Vinculum\Correction\Advice;
 use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Candidate;
@@ -48,33 +47,6 @@ final class EngineTest extends TestCase
             self::assertArrayNotHasKey($axis->value, $cost->also);
         }
         self::assertNull(StepCost::in($batch, Candidate::of(Catalogue::shipped()->get('water'))));
-    }
-
-    /** What a cook of the family has cooked: a reference, in the size that is wanted. */
-    public function test_a_draft_for_an_empty_bench_is_a_sauce_that_cooks_have_cooked(): void
-    {
-        foreach (FamilyBook::all() as $style) {
-            $design = (new Designer(Weighed::formula(self::formula([]), $style->key, Measures::Metric)))->draft(1000.0);
-            $mixture = Mixture::nothing();
-            foreach ($design->lines as $line) {
-                self::assertGreaterThan(0.0, $line->grams);
-                self::assertNotSame('', $line->reason);
-                $mixture = $mixture->plus($line->ingredient->grams($line->grams));
-            }
-            self::assertLessThan(2.0, $design->distance, $style->key);
-            self::assertGreaterThanOrEqual(2, count($design->lines));
-            if ($design->hindrances === []) {
-                self::assertEqualsWithDelta(1000.0, $mixture->grams(), 25.0, $style->key);
-                self::assertLessThan(
-                    $design->distance + 0.5,
-                    $style->target->distance(Taste::ofMixture($mixture)),
-                    "{$style->key}: measured in spoons it is the same sauce",
-                );
-            } else {
-                self::assertGreaterThan(1000.0, $mixture->grams(), $style->key);
-                self::assertStringContainsString('Cook it down', $design->hindrances[0]);
-            }
-        }
     }
 
     public function test_a_design_keeps_to_doses_that_cooks_use(): void

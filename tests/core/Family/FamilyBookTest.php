@@ -60,7 +60,7 @@ final class FamilyBookTest extends TestCase
     public function test_every_family_has_five_references_or_more_with_titles_of_their_own(): void
     {
         foreach (FamilyBook::all() as $style) {
-            $references = ReferenceFormula::of($style->key, Catalogue::shipped());
+            $references = References::all()[$style->key];
             $titles = array_map(static fn(ReferenceFormula $one): string => $one->title, $references);
             self::assertGreaterThanOrEqual(5, count($references), $style->key);
             self::assertCount($style->references, $references, "{$style->key}: run bin/derive-families");
@@ -89,7 +89,7 @@ final class FamilyBookTest extends TestCase
         foreach (['ketchup', 'fish-sauce-dip', 'mole'] as $key) {
             $shares = array_map(
                 static fn(ReferenceFormula $one): array => $one->makeup->ingredients,
-                ReferenceFormula::of($key, Catalogue::shipped()),
+                References::all()[$key],
             );
             foreach (Dose::ofIngredients($key) as $ingredient => $dose) {
                 $held = array_column($shares, $ingredient);

@@ -11,7 +11,6 @@ use Vinculum\Family\FamilyBook;
 use Vinculum\Family\FamilyGuess;
 use Vinculum\Family\FamilyIdentity;
 use Vinculum\Family\FamilyLikelihood;
-use Vinculum\Family\ReferenceFormula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -152,7 +151,7 @@ final class FamilyGuessTest extends TestCase
         [$asked, $less] = [0, 0];
         foreach (FamilyBook::all() as $family) {
             $own = FamilyIdentity::of($family->key)->ingredients;
-            $reference = ReferenceFormula::of($family->key, Catalogue::shipped())[0]->balance;
+            $reference = References::all()[$family->key][0]->balance;
             $isOwn = static fn(ResolvedLine $line): bool => in_array($line->ingredient?->kind(), $own, true);
             $others = array_filter($reference->formula->lines, static fn(ResolvedLine $line): bool => !$isOwn($line));
             if (count($others) < 2 || count($others) === count($reference->formula->lines)) {
@@ -186,11 +185,7 @@ final class FamilyGuessTest extends TestCase
 
     public function test_the_likelihoods_that_ship_are_derived_from_the_references_that_ship(): void
     {
-        $references = [];
-        foreach (FamilyBook::all() as $style) {
-            $references[$style->key] = ReferenceFormula::of($style->key, Catalogue::shipped());
-        }
-        foreach (FamilyLikelihood::derive($references) as $name => $ini) {
+        foreach (FamilyLikelihood::derive(References::all()) as $name => $ini) {
             self::assertStringEqualsFile(
                 dirname(__DIR__, 3) . "/core/data/{$name}.ini",
                 $ini,

@@ -9,7 +9,6 @@ use Vinculum\Family\FamilyBook;
 use Vinculum\Family\Quantile;
 use Vinculum\Family\ReferenceFormula;
 use Vinculum\Family\WindowDerivation;
-use Vinculum\Ingredient\Catalogue;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TargetWindow;
 use Vinculum\Sensory\Taste;
@@ -118,7 +117,7 @@ final class WindowDerivationTest extends TestCase
     {
         return array_map(
             static fn(ReferenceFormula $one): Taste => $one->balance->taste,
-            ReferenceFormula::of($style, Catalogue::shipped()),
+            References::all()[$style],
         );
     }
 

@@ -1,8 +1,8 @@
 import { Box, Button, Typography } from '@mui/material';
 import { type ReactNode, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, type Style } from '../../api/client';
-import { Pick } from '../../ui/Pick';
+import { ColourDrop } from '../../ui/ColourDrop';
 import { TextInput } from '../../ui/TextInput';
 import { say } from './sentences';
 
@@ -70,55 +70,33 @@ export function WriteIn() {
   );
 }
 
-/** A family's typical sauce, to make one's own. */
+/** The gallery of families, by the face of one of each kind. */
 export function FromTypical({ styles }: { styles: readonly Style[] }) {
-  const [style, setStyle] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
-  const navigate = useNavigate();
-  const chosen = styles.find((one) => one.key === style);
-  const begin = async () => {
-    if (chosen === undefined) return;
-    try {
-      setFault(null);
-      const draft = await api.design({ style, lines: [], measures: 'metric', batch_grams: 500, may_grow: true });
-      const sauce = await api.addSauce({
-        title: say.my(chosen.name.toLowerCase()),
-        style,
-        measures: 'metric',
-        lines: draft.texts,
-      });
-      await navigate(`/sauce/${sauce.id}`);
-    } catch (reason) {
-      setFault(said(reason));
-    }
-  };
+  const faces = [...new Map(styles.map((one) => [one.typical.group, one])).values()];
   return (
     <Way name={say.orFromATypicalOne}>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-        <Pick aria-label={say.aTypicalSauceOf} value={style} onPick={setStyle} sx={{ flex: '1 1 200px', minWidth: 0 }}>
-          <option value="">{say.chooseAKindOfSauce}</option>
-          {[...styles]
-            .sort((one, other) => one.name.localeCompare(other.name))
-            .map((one) => (
-              <option key={one.key} value={one.key}>
-                {one.name}
-              </option>
-            ))}
-        </Pick>
-        <Button variant="outlined" data-typical disabled={chosen === undefined} onClick={() => void begin()}>
-          {say.makeItMyOwn}
-        </Button>
+      <Box component={Link} to="/typical" data-typical sx={gallery}>
+        <Box aria-hidden sx={{ display: 'flex', minHeight: 26, '& > * + *': { ml: '-6px' } }}>
+          {faces.map((one) => (
+            <ColourDrop key={one.key} colour={one.typical.colour} size={26} />
+          ))}
+        </Box>
+        <Box component="span" className="name">
+          {styles.length === 0 ? say.chooseAKindOfSauce : say.chooseOneOf(styles.length)}
+        </Box>
       </Box>
-      {chosen !== undefined && (
-        <Typography sx={{ mt: 0.75, fontSize: '0.9rem', color: 'text.secondary' }}>
-          {say.about500GAsRecipes(chosen.references, chosen.schools)}
-        </Typography>
-      )}
-      {fault !== null && (
-        <Typography role="alert" sx={{ mt: 1 }}>
-          {fault}
-        </Typography>
-      )}
     </Way>
   );
 }
+
+const gallery = {
+  display: 'flex',
+  flexWrap: 'wrap',
+  alignItems: 'center',
+  gap: 1.5,
+  minHeight: 48,
+  py: 0.5,
+  color: 'text.primary',
+  textDecoration: 'none',
+  '& .name': { textDecoration: 'underline', textUnderlineOffset: '4px' },
+} as const;
