@@ -13,6 +13,7 @@ use App\Exports\ExportController;
 use App\Imports\ImportController;
 use App\Imports\UploadController;
 use App\Instruments\InstrumentController;
+use App\Kitchen\FamilyController;
 use App\Kitchen\KitchenController;
 use App\Palate\PalateController;
 use App\Palate\TrainerController;
@@ -49,6 +50,8 @@ Route::delete('/session', [SessionController::class, 'leave']);
 Route::post('/balance', BalanceController::class);
 Route::post('/advise', AdviceController::class);
 Route::post('/design', DesignController::class);
+
+Route::get('/families/{style}/known', [FamilyController::class, 'known']);
 
 Route::post('/suggest', [WritingController::class, 'suggest']);
 Route::post('/nudge', [WritingController::class, 'nudge']);

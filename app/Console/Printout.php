@@ -129,7 +129,7 @@ final class Printout
 
     public static function conversion(Conversion $conversion, ConversionReport $report): string
     {
-        $text = $conversion->swaps === [] && $conversion->stuck === [] ? "It is so already: nothing needs swapping.\n" : '';
+        $text = $conversion->swaps === [] && $conversion->stuck === [] ? "Already fits: nothing to swap.\n" : '';
         foreach ($report->swaps as $one) {
             $text .= mb_strtolower((string) $one->replaced) . " → {$one->candidate->measure} "
                 . mb_strtolower($one->candidate->name)

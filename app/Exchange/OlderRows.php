@@ -13,7 +13,7 @@ final class OlderRows
     public const LINES = 'lines';
 
     private const TABLES = ['sauces', 'versions', 'batches'];
-    private const LISTS = ['method', 'set_aside', 'let_go'];
+    private const LISTS = ['method', 'set_aside', 'let_go', 'aim'];
     private const COLUMNS = [
         'title',
         'style',

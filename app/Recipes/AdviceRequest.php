@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Recipes;
 
 use App\Http\OneOf;
+use Illuminate\Validation\Rule;
 use Vinculum\Correction\Complaint;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
@@ -12,6 +13,7 @@ use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TargetShift;
 use Vinculum\Sensory\TargetWindow;
+use Vinculum\Sensory\Taste;
 
 /** A formula with what a correction may do. */
 final class AdviceRequest extends FormulaRequest
@@ -33,7 +35,7 @@ final class AdviceRequest extends FormulaRequest
                 'sometimes',
                 'nullable',
                 'string',
-                new OneOf(Complaint::keys(), 'Nobody knows that complaint.'),
+                new OneOf(Complaint::keys(), 'Unknown complaint.'),
             ],
             'target' => ['sometimes', 'nullable', 'array:sweet,sour,salt,umami,heat'],
             'target.*' => ['nullable', 'array', 'list', 'size:2', self::rightWayRound(...)],
@@ -41,6 +43,9 @@ final class AdviceRequest extends FormulaRequest
             'liked' => ['sometimes', 'nullable', 'array', 'list', 'max:1000'],
             'liked.*' => ['string', 'max:10000'],
             'move' => ['sometimes', 'nullable', 'string', 'max:60', self::knownMove(...)],
+            'pull' => ['sometimes', 'nullable', 'array:axis,steps'],
+            'pull.axis' => ['required_with:pull', 'string', Rule::in(array_column(Axis::cases(), 'value'))],
+            'pull.steps' => ['required_with:pull', 'numeric', 'between:0,200'],
             'is_presumed' => ['sometimes', 'boolean'],
             'capacity_ml' => ['sometimes', 'nullable', 'numeric', 'between:0.001,1000000'],
         ];
@@ -61,6 +66,8 @@ final class AdviceRequest extends FormulaRequest
             'target.*.*.between' => 'The edges of a window are numbers, at least 0.',
             'liked.array' => 'The batch you liked is a list of its lines.',
             'liked.list' => 'The batch you liked is a list of its lines.',
+            'pull' => 'What is pulled is an axis, and its place in steps from 0 to 200.',
+            'pull.*' => 'What is pulled is an axis, and its place in steps from 0 to 200.',
             'is_presumed' => 'Whether the family is only presumed is true or false.',
             'capacity_ml' => 'The capacity is a volume in millilitres, above zero.',
         ];
@@ -72,6 +79,14 @@ final class AdviceRequest extends FormulaRequest
         $keys = $this->input('with');
 
         return is_array($keys) ? array_values(array_filter($keys, is_string(...))) : null;
+    }
+
+    /** Where a mark is held that is being pulled, everything else as it stands; null where none is. */
+    public function pulled(Taste $now): ?Target
+    {
+        $axis = Axis::tryFrom((string) $this->string('pull.axis'));
+
+        return $axis === null ? null : Target::pulling($now, $axis, $this->float('pull.steps'));
     }
 
     public function most(): int

@@ -43,6 +43,9 @@ class FormulaRequest extends FormRequest
             'set_aside.*.sure' => ['sometimes', 'boolean'],
             'let_go' => ['sometimes', 'nullable', 'array', 'list', 'max:5'],
             'let_go.*' => ['string', Rule::in(array_column(Axis::cases(), 'value'))],
+            'aim' => ['sometimes', 'nullable', 'array', 'list', 'max:5'],
+            'aim.*.axis' => ['required', 'string', 'distinct', Rule::in(array_column(Axis::cases(), 'value'))],
+            'aim.*.steps' => ['required', 'numeric', 'between:0,200'],
             'lines' => ['present', 'array', 'list', 'max:' . RecipeReader::MOST_LINES],
         ];
     }
@@ -73,6 +76,9 @@ class FormulaRequest extends FormRequest
             'set_aside' => 'What is set aside is a list of texts, each with what it is.',
             'set_aside.*' => 'What is set aside is a list of texts, each with what it is.',
             'let_go' => 'The axes that do not count are sweet, sour, salt, umami and heat.',
+            'aim' => 'An aim is a list of axes, each with its place in steps.',
+            'aim.*.axis' => 'An aim is on sweet, sour, salt, umami or heat, once each.',
+            'aim.*.steps' => 'A place is from 0 to 200 steps.',
             'let_go.*' => 'The axes that do not count are sweet, sour, salt, umami and heat.',
             'method.max' => 'More than 500 steps is no method: split it.',
             'method' => 'The method is not a list of texts.',
@@ -121,7 +127,22 @@ class FormulaRequest extends FormRequest
                     static fn(mixed $axis): bool => is_string($axis) && Axis::tryFrom($axis) !== null,
                 ),
             ),
+            places: self::places($written['aim'] ?? null),
         );
+    }
+
+    /** @return array<string, float> in steps, by axis */
+    private static function places(mixed $written): array
+    {
+        $places = [];
+        foreach (is_array($written) ? $written : [] as $one) {
+            $axis = is_array($one) && is_string($one['axis'] ?? null) ? Axis::tryFrom($one['axis']) : null;
+            if ($axis !== null && is_numeric($one['steps'] ?? null)) {
+                $places[$axis->value] = (float) $one['steps'];
+            }
+        }
+
+        return $places;
     }
 
     /** @return list<array{text: string, why: string, sure?: bool}> */

@@ -29,6 +29,7 @@ use Vinculum\Report\StandingReport;
  *     servings: int|null,
  *     set_aside: list<array{text: string, why: string, sure?: bool}>,
  *     let_go: list<string>,
+ *     aim: list<array{axis: string, steps: float}>,
  *     lines: list<string>,
  *     standing: Stored<StandingReport>,
  * }

@@ -27,6 +27,7 @@ use Vinculum\Quantity\Measures;
  *     servings: int|null,
  *     set_aside: list<array{text: string, why: string, sure?: bool}>,
  *     let_go: list<string>,
+ *     aim: list<array{axis: string, steps: float}>,
  *     lines: list<string>,
  * }
  */

@@ -24,6 +24,7 @@ use Vinculum\Recipe\Recipe;
  *     servings: int|null,
  *     set_aside: list<array{text: string, why: string, sure?: bool}>,
  *     let_go: list<string>,
+ *     aim: list<array{axis: string, steps: float}>,
  *     lines: list<string>,
  * }
  *
@@ -48,6 +49,11 @@ final class WrittenRecipe implements CastsAttributes
             'servings' => $recipe->servings,
             'set_aside' => $recipe->setAside,
             'let_go' => $recipe->ignoredAxes,
+            'aim' => array_map(
+                static fn(string $axis, float $steps): array => ['axis' => $axis, 'steps' => $steps],
+                array_keys($recipe->places),
+                array_values($recipe->places),
+            ),
             'lines' => $recipe->lines,
         ];
     }
@@ -73,6 +79,8 @@ final class WrittenRecipe implements CastsAttributes
             servings: $written['servings'],
             setAside: $written['set_aside'],
             ignoredAxes: $written['let_go'],
+            // a recipe that was written before there were aims has none
+            places: array_column($written['aim'] ?? [], 'steps', 'axis'),
         );
     }
 

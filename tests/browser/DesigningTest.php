@@ -66,6 +66,34 @@ final class DesigningTest extends BrowserTestCase
         self::until(static fn(): bool => self::verdict('salt') !== '', 'weighed against its family');
     }
 
+    /** A mark under the finger is asked about as it goes; left there, it is this sauce's own place, until it is dropped. */
+    public function test_a_mark_is_pulled_offers_follow_and_where_it_is_left_is_the_aim(): void
+    {
+        self::begin("300 g ketchup\n3 tbsp cider vinegar\n60 g brown sugar\n1 tsp salt");
+        self::choose('select[aria-label="Family"]', 'Tomato barbecue sauce');
+        self::until(static fn(): bool => self::verdict('sour') !== '', 'it is weighed');
+        $bar = self::find('[data-axis="sour"] [role="slider"]');
+        self::$browser->action()->moveToElement($bar)->clickAndHold()->moveByOffset(40, 0)->moveByOffset(40, 0)->perform();
+        self::until(static fn(): bool => self::findAll('[data-held]') !== [], 'the mark is in the hand');
+        self::until(
+            static fn(): bool => self::findAll('[data-correction="1"]') !== [] && self::findAll('[data-considered]') !== [],
+            'offers say what would bring it there, and the other marks what that does to them',
+        );
+        self::assertSame([], self::findAll('[data-placed]'));
+        self::$browser->action()->release()->perform();
+        self::until(static fn(): bool => self::findAll('[data-placed="sour"]') !== [], 'left there, it is the aim');
+        self::until(static fn(): bool => str_contains(self::verdict('sour'), 'sharp'), 'and is told against it');
+        self::untilSaved();
+        self::$browser->navigate()->refresh();
+        self::until(static fn(): bool => self::findAll('[data-placed="sour"]') !== [], 'it is this sauce\'s, and stays');
+        self::find('[data-axis="sour"] [role="slider"]')->sendKeys(Key::ARROW_LEFT);
+        self::until(static fn(): bool => self::findAll('[data-axis="sour"] [data-own]') !== [], 'arrows move it too');
+        self::find('[data-axis="sour"] [role="slider"]')->sendKeys(Key::DELETE);
+        self::until(static fn(): bool => self::findAll('[data-placed]') === [], 'and it is dropped');
+        self::type(Key::CONTROL, 'z');
+        self::until(static fn(): bool => self::findAll('[data-placed="sour"]') !== [], 'which is undone like any edit');
+    }
+
     public function test_amounts_go_by_a_notch_and_by_a_noticeable_step(): void
     {
         self::begin("300 g ketchup\n3 tbsp cider vinegar\n1 tsp salt");

@@ -29,7 +29,7 @@ final class FirstVisitTest extends BrowserTestCase
         self::$browser->action()->moveToElement($first)->perform();
         self::until(
             static fn(): bool => str_contains(
-                (string) self::find('[data-axis="salt"] [role="img"]')->getAttribute('aria-label'),
+                (string) self::find('[data-axis="salt"] [role="slider"]')->getAttribute('aria-valuetext'),
                 'would become',
             ),
             'the bars preview',

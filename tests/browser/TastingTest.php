@@ -82,7 +82,7 @@ final class TastingTest extends BrowserTestCase
         self::tap('[data-word="not-sweet"] + div [data-strength="far"]');
         self::button('What do I add?')->click();
         self::tap('[data-dose="1"]');
-        self::button('Overshot: the way back')->click();
+        self::button('Too much: fix it')->click();
         self::until(
             static fn(): bool => str_contains(self::text('h2'), 'way back') && self::findAll('[data-dose]') !== [],
             'a way back is offered',
@@ -94,7 +94,7 @@ final class TastingTest extends BrowserTestCase
                 && str_contains(self::text('[aria-label="The record of this pan"]'), 'the way back'),
             'and recorded',
         );
-        self::press(self::button('The last one was a slip: take it off'));
+        self::press(self::button('Undo last dose'));
         self::until(static fn(): bool => abs(self::pan() - $before) < 1.0, 'a slip is taken off the record');
     }
 
@@ -104,7 +104,7 @@ final class TastingTest extends BrowserTestCase
         for ($time = 0; $time < 3; ++$time) {
             // a family that nothing else here is tasted as
             self::atThePan('', 'Walnut and garlic sauce');
-            self::press(self::button('It is good: leave it'));
+            self::press(self::button('Tastes right: finish'));
             self::$browser->executeScript('arguments[0].focus()', [self::find('[data-score="sour 0"]')]);
             self::type(Key::ARROW_LEFT, Key::ARROW_UP);
             self::until(

@@ -76,6 +76,7 @@ final class OlderKitchensTest extends TestCase
                 'method' => $expected('method', []),
                 'set_aside' => $expected('set_aside', []),
                 'let_go' => $expected('let_go', []),
+                'aim' => [],
                 'lines' => self::LINES,
             ],
             WrittenRecipe::of($stored->recipe),

@@ -84,6 +84,8 @@ export const api = {
   removeProduct: (id: number) =>
     answer(client.DELETE('/api/products/{product}', { params: { path: { product: id } } })),
   balance: (formula: Formula) => answer(client.POST('/api/balance', { body: formula })),
+  knownRecipes: (style: string) =>
+    answer(client.GET('/api/families/{style}/known', { params: { path: { style } } })),
   design: (wish: DesignRequest) => answer(client.POST('/api/design', { body: wish })),
   advise: (wish: AdviceRequest) => answer(client.POST('/api/advise', { body: wish })),
   suggest: (wish: SuggestRequest) => answer(client.POST('/api/suggest', { body: wish })),

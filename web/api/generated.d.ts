@@ -287,6 +287,53 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/families/{style}/known": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a family's windows are made of. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    style: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KnownRecipes"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/suggest": {
         parameters: {
             query?: never;
@@ -5007,6 +5054,32 @@ export interface components {
                 name: string;
             }[];
         };
+        /** @description Where the known recipes of a family stand on each axis. */
+        KnownRecipes: {
+            /** @description by axis */
+            axes: {
+                sweet: {
+                    title: string;
+                    steps: number;
+                }[];
+                sour: {
+                    title: string;
+                    steps: number;
+                }[];
+                salt: {
+                    title: string;
+                    steps: number;
+                }[];
+                umami: {
+                    title: string;
+                    steps: number;
+                }[];
+                heat: {
+                    title: string;
+                    steps: number;
+                }[];
+            };
+        };
         /** @description The text of a label: the list of ingredients, the allergens, and what whoever opens the jar must read. */
         Label: {
             ingredients: {
@@ -5562,6 +5635,10 @@ export interface components {
                 sure?: boolean;
             }[];
             let_go: string[];
+            aim: {
+                axis: string;
+                steps: number;
+            }[];
             lines: string[];
             standing: components["schemas"]["Standing"];
         };
@@ -5945,6 +6022,10 @@ export interface components {
                 sure?: boolean;
             }[];
             let_go: string[];
+            aim: {
+                axis: string;
+                steps: number;
+            }[];
             lines: string[];
         };
         Versions: {
@@ -5966,6 +6047,10 @@ export interface components {
                 sure?: boolean;
             }[];
             let_go: string[];
+            aim: {
+                axis: string;
+                steps: number;
+            }[];
             lines: string[];
         };
         AdviceRequest: {
@@ -5986,6 +6071,10 @@ export interface components {
                 sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
+            aim?: {
+                axis: string;
+                steps: number | string;
+            }[] | null;
             lines: string[];
             with?: string[] | null;
             most?: number | null;
@@ -5999,6 +6088,10 @@ export interface components {
             } | null;
             liked?: string[] | null;
             move?: string | null;
+            pull?: {
+                axis?: string;
+                steps?: number | string;
+            } | null;
             is_presumed?: boolean;
             capacity_ml?: number | string | null;
         };
@@ -6026,6 +6119,10 @@ export interface components {
                 sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
+            aim?: {
+                axis: string;
+                steps: number | string;
+            }[] | null;
             lines: string[];
             before: {
                 yield?: string | null;
@@ -6080,6 +6177,10 @@ export interface components {
                 sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
+            aim?: {
+                axis: string;
+                steps: number | string;
+            }[] | null;
             lines: string[];
             batch_grams: number | string;
             base?: string | null;
@@ -6104,6 +6205,10 @@ export interface components {
                 sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
+            aim?: {
+                axis: string;
+                steps: number | string;
+            }[] | null;
             lines: string[];
             revision: number;
         };
@@ -6125,6 +6230,10 @@ export interface components {
                 sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
+            aim?: {
+                axis: string;
+                steps: number | string;
+            }[] | null;
             lines: string[];
         };
         GuessRequest: {
@@ -6167,6 +6276,10 @@ export interface components {
                 sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
+            aim?: {
+                axis: string;
+                steps: number | string;
+            }[] | null;
             lines: string[];
             line: number;
             /** @enum {string} */
@@ -6230,6 +6343,10 @@ export interface components {
                 sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
+            aim?: {
+                axis: string;
+                steps: number | string;
+            }[] | null;
             lines: string[];
             sweet_to_sour?: number | string | null;
             /** @enum {string|null} */
@@ -6253,6 +6370,10 @@ export interface components {
                 sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
+            aim?: {
+                axis: string;
+                steps: number | string;
+            }[] | null;
             lines: string[];
             factor?: number | string | null;
             to?: string | null;
@@ -6304,6 +6425,10 @@ export interface components {
                 sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
+            aim?: {
+                axis: string;
+                steps: number | string;
+            }[] | null;
             lines: string[];
             line?: number | null;
             /** @enum {string|null} */
@@ -6358,6 +6483,10 @@ export interface components {
                 sure?: boolean;
             }[] | null;
             let_go?: string[] | null;
+            aim?: {
+                axis: string;
+                steps: number | string;
+            }[] | null;
             lines: string[];
             /** @enum {string|null} */
             by?: "volume" | "weight" | "solids" | "window" | "thickness" | null;

@@ -1,6 +1,7 @@
 import type { Axis, AxisKey } from '../api/client';
 import { channel, channelStart, place } from './barPlace';
 import looks from './bars.module.css';
+import { type Handle, useBarHandle } from './useBarHandle';
 import { fixed } from '../base/locale';
 import { say } from './sentences';
 import { axisNames, figure, shortUnit } from './words';
@@ -21,19 +22,56 @@ function spoken(key: AxisKey, axis: Axis, preview: Axis | undefined): string {
   return parts.join('; ');
 }
 
+interface Props {
+  name: AxisKey;
+  axis: Axis;
+  preview: Axis | undefined;
+  /** Its mark can be pulled; where it cannot, the bar is a picture. */
+  handle?: Handle | undefined;
+  /** Where the family's known recipes stand. */
+  known?: readonly Known[];
+}
+
+/** A known recipe of the family: its title, and where it stands on this axis, in steps. */
+export interface Known {
+  readonly title: string;
+  readonly steps: number;
+}
+
+const none: readonly never[] = [];
+
 /** One axis: its window, where it stands with its doubt, the own target, and where a considered correction would move it. */
-export function AxisBar({ name, axis, preview }: { name: AxisKey; axis: Axis; preview: Axis | undefined }) {
+export function AxisBar({ name, axis, preview, handle, known = none }: Props) {
   const window = axis.window_steps;
   const at = (steps: number) => `${place(steps, window)}%`;
   const opensAtNothing = window !== null && window[0] === 0;
   const value = place(axis.steps, window);
   const considered = preview === undefined ? value : place(preview.steps, window);
   const moves = Math.abs(considered - value) > 0.3;
+  const pull = useBarHandle(handle, axis.steps, window);
+  const said = spoken(name, axis, preview);
+  const ends = window === null ? [0, 26] : [Math.max(0, (window[0] ?? 0) - 6), (window[1] ?? 0) + 6];
   return (
-    <div role="img" aria-label={spoken(name, axis, preview)} className={looks.bar} data-moves={moves ? '' : undefined}>
+    <div
+      {...(handle === undefined
+        ? { role: 'img', 'aria-label': said }
+        : {
+            role: 'slider',
+            'aria-label': axisNames[name],
+            'aria-valuemin': ends[0],
+            'aria-valuemax': ends[1],
+            'aria-valuenow': handle.held ?? handle.placed ?? axis.steps,
+            'aria-valuetext': handle.placed === null ? said : `${said}; ${say.thisSaucesOwnPlace}`,
+            title: say.pullToAim,
+          })}
+      {...pull}
+      className={looks.bar}
+      data-moves={moves ? '' : undefined}
+      data-handle={handle === undefined ? undefined : ''}
+    >
       <div className={looks.track} style={{ left: opensAtNothing ? `${channelStart}%` : 0 }} />
       {window !== null && <div data-window className={looks.window} style={channel} />}
-      {axis.is_liked_otherwise && axis.own_steps !== null && (
+      {(axis.is_liked_otherwise || handle?.placed != null) && axis.own_steps !== null && (
         <div
           data-own
           className={looks.own}
@@ -43,6 +81,9 @@ export function AxisBar({ name, axis, preview }: { name: AxisKey; axis: Axis; pr
           }}
         />
       )}
+      {known.map((one) => (
+        <div key={one.title} data-known={one.title} className={looks.known} style={{ left: at(one.steps) }} />
+      ))}
       <div
         className={looks.whisker}
         style={{
@@ -56,6 +97,9 @@ export function AxisBar({ name, axis, preview }: { name: AxisKey; axis: Axis; pr
       />
       <div data-considered={moves ? '' : undefined} className={looks.goal} style={{ transform: across(considered) }} />
       <div className={looks.standing} style={{ transform: across(value) }} />
+      {handle?.held != null && (
+        <div data-held className={looks.grip} style={{ transform: across(place(handle.held, window)) }} />
+      )}
     </div>
   );
 }

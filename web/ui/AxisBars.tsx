@@ -1,9 +1,10 @@
 import { Box, ButtonBase } from '@mui/material';
 import type { Axes, AxisKey, Correction, Pungency } from '../api/client';
-import { AxisBar } from './AxisBar';
+import { AxisBar, type Known } from './AxisBar';
 import { channel } from './barPlace';
 import looks from './bars.module.css';
 import { say } from './sentences';
+import type { Handle } from './useBarHandle';
 import { WayIn, wayIn } from './WayIn';
 import { axisKeys, axisNames, figure, shortUnit } from './words';
 
@@ -28,6 +29,23 @@ interface BarsProps {
   mayLetGo?: readonly AxisKey[];
   /** Lets an axis go, or counts it again. */
   onLetGo?: (axis: AxisKey, letsGo: boolean) => void;
+  /** The marks can be pulled: what is held, what was left where, and what to do about it. */
+  pull?: Pull;
+  /** The family's known recipes, by axis. */
+  known?: Readonly<Record<AxisKey, readonly Known[]>> | null;
+}
+
+export interface Pull {
+  readonly held: Place | null;
+  readonly placed: readonly Place[];
+  onHold: (place: Place | null) => void;
+  /** Left there; null gives the axis back to the family. */
+  onPlace: (axis: AxisKey, steps: number | null) => void;
+}
+
+export interface Place {
+  readonly axis: AxisKey;
+  readonly steps: number;
 }
 
 const none: readonly never[] = [];
@@ -47,6 +65,8 @@ export function AxisBars({
   letGo = none,
   mayLetGo = none,
   onLetGo,
+  pull,
+  known = null,
 }: BarsProps) {
   return (
     <Box component="section" aria-label={say.balance} sx={isTentative ? tentative : undefined}>
@@ -68,6 +88,7 @@ export function AxisBars({
         const axis = axes[key];
         const verdict = (preview?.[key] ?? axis).verdict;
         const mend = mends?.[key];
+        const placed = pull?.placed.find((one) => one.axis === key)?.steps ?? null;
         return (
           <div
             key={key}
@@ -92,7 +113,13 @@ export function AxisBars({
                   {axisNames[key]}
                 </ButtonBase>
               )}
-              <AxisBar name={key} axis={axis} preview={preview?.[key]} />
+              <AxisBar
+                name={key}
+                axis={axis}
+                preview={preview?.[key]}
+                known={known?.[key] ?? none}
+                handle={pull === undefined || letGo.includes(key) ? undefined : handleOf(pull, key, placed)}
+              />
               <div aria-hidden className={looks.figures}>
                 <span data-value className={looks.value}>
                   {figure(axis.value)}
@@ -124,9 +151,23 @@ export function AxisBars({
                   {letGo.includes(key) ? say.countItAgain : mayLetGo.includes(key) ? say.orLeaveItOut : say.leaveItOut}
                 </ButtonBase>
               )}
-              <span aria-hidden className={looks.range} data-beside-way-in={mend === undefined ? undefined : ''}>
-                {axis.high > 0 ? `${figure(axis.low)}–${figure(axis.high)}` : say.noneOfIt}
-              </span>
+              {placed !== null && pull !== undefined ? (
+                <ButtonBase
+                  data-placed={key}
+                  title={say.backToTheFamily}
+                  onClick={() => {
+                    pull.onPlace(key, null);
+                  }}
+                  className={looks.range}
+                  sx={wayIn}
+                >
+                  {say.dropOwnPlace}
+                </ButtonBase>
+              ) : (
+                <span aria-hidden className={looks.range} data-beside-way-in={mend === undefined ? undefined : ''}>
+                  {axis.high > 0 ? `${figure(axis.low)}–${figure(axis.high)}` : say.noneOfIt}
+                </span>
+              )}
             </div>
           </div>
         );
@@ -135,6 +176,17 @@ export function AxisBars({
     </Box>
   );
 }
+
+const handleOf = (pull: Pull, axis: AxisKey, placed: number | null): Handle => ({
+  held: pull.held?.axis === axis ? pull.held.steps : null,
+  placed,
+  onHold: (steps) => {
+    pull.onHold(steps === null ? null : { axis, steps });
+  },
+  onPlace: (steps) => {
+    pull.onPlace(axis, steps);
+  },
+});
 
 /** Mustard, horseradish, wasabi: on a scale of its own, for no family has a window of it. */
 function Bite({ pungency }: { pungency: Pungency }) {

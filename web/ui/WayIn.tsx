@@ -20,7 +20,7 @@ export function WayIn({
   return (
     <ButtonBase
       data-mend={axis}
-      title={say.itBringsItIn(mend.why)}
+      title={say.bringsItIntoRange(mend.why)}
       onMouseEnter={show}
       onMouseLeave={hide}
       onFocus={show}

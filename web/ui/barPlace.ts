@@ -21,3 +21,19 @@ export function place(steps: number, window: readonly number[] | null): number {
     ? channelStart + ((channelEnd - channelStart) * (steps - low)) / (high - low)
     : (channelStart + channelEnd) / 2;
 }
+
+/** The steps that stand at so many per cent of a bar: place() the other way round. */
+export function stepsAt(percent: number, window: readonly number[] | null): number {
+  const at = Math.min(100, Math.max(0, percent));
+  const [low, high] = window ?? [];
+  if (low === undefined || high === undefined) {
+    return (at * openScale) / 100;
+  }
+  if (at < channelStart) {
+    return Math.max(0, low - stepsShown * (1 - at / channelStart));
+  }
+  if (at > channelEnd) {
+    return high + (stepsShown * (at - channelEnd)) / (100 - channelEnd);
+  }
+  return low + ((high - low) * (at - channelStart)) / (channelEnd - channelStart);
+}

@@ -24,6 +24,8 @@ use Vinculum\Sensory\TasteLoad;
 final readonly class Balance
 {
     private const MOST_NAMED = 3;
+    /** g of water and fat in 100 g (common practice). */
+    private const DRY_UNDER = 15.0;
     private const LEAST_WATER_ACTIVITY_HALF_BAND = 0.005;
 
     /**
@@ -80,6 +82,12 @@ final readonly class Balance
         $finished = FinishedBatch::of($formula);
 
         return self::readAxes(DoubtPropagation::about($formula, $finished->mixture, $finished->yield, $formula->doses));
+    }
+
+    /** Whether it is strewn and not poured: a rub has no thickness, and no water goes into it. */
+    public function isDry(): bool
+    {
+        return $this->mixture->percent(Component::Water) + $this->mixture->percent(Component::Fat) < self::DRY_UNDER;
     }
 
     /** The same lines before cooking; null where nothing is cooked. */

@@ -29,7 +29,7 @@ final readonly class Adviser
             ? $aim
             : $aim->wanting($wish->shift->apply($aim->target()));
         $standard = $aim->target();
-        $aim = $aim->asking($complaint?->target($taste));
+        $aim = $aim->asking($complaint?->target($taste, $this->sauce->likeliestFamily()?->target));
         $target = $aim->target();
         if ($target === null) {
             return Advice::without(

@@ -100,10 +100,13 @@ final readonly class Complaint
         return array_map(Axis::from(...), array_keys($this->moves));
     }
 
-    /** The target: the axes that are complained of moved, the others held where they are, whatever a style would want. */
-    public function target(Taste $now): Target
+    /**
+     * The target: the axes that are complained of moved, the others held where they are, whatever a style would want;
+     * what is missing is brought at least to where the sauce's family begins.
+     */
+    public function target(Taste $now, ?Target $family = null): Target
     {
-        return self::together([[$this->as($now), 1.0]], $now);
+        return self::together([[$this->as($now), 1.0]], $now, $family);
     }
 
     /** What the word means of this sauce: flat, and hardly salted, is salt that is missing. */
@@ -118,8 +121,9 @@ final readonly class Complaint
      * The target that several words make at once, each with its strength: 1 as it is said, ½ for a little, 1½ for far.
      *
      * @param list<array{self, float}> $said
+     * @param Target|null $family what it is held against, or surely looks like
      */
-    public static function together(array $said, Taste $now): Target
+    public static function together(array $said, Taste $now, ?Target $family = null): Target
     {
         $windows = [];
         foreach (Axis::cases() as $axis) {
@@ -127,6 +131,7 @@ final readonly class Complaint
             $moves = self::movesOn($axis, $said);
             if ($moves !== null) {
                 $least = self::leastOn($axis, $said);
+                $least = $least === null ? null : max($least, $family?->window($axis)->low ?? 0.0);
                 $short = $least === null ? 0.0 : max(0.0, $axis->steps($least) - $steps - $moves[0]);
                 $windows[$axis->value] = TargetWindow::ofSteps(
                     $axis,

@@ -56,10 +56,12 @@ final readonly class CorrectionLimits
         );
         foreach (Axis::cases() as $axis) {
             if (($target->window($axis)?->off($axis, $now->on($axis)) ?? 0.0) > 0.0) {
+                // what is salted itself hardly thins salt
+                $share = $axis === Axis::Salt ? $thins / 2.0 : $thins;
                 $helping = array_filter(
                     $helping,
                     static fn(Candidate $one): bool => is_infinite($one->most)
-                        || $one->perGram->taste()->on($axis) <= $thins * $now->on($axis),
+                        || $one->perGram->taste()->on($axis) <= $share * $now->on($axis),
                 );
             }
         }

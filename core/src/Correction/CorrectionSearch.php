@@ -46,7 +46,7 @@ final readonly class CorrectionSearch
             $load->grams <= 0.0 => 'There is nothing in the pan yet, so there is nothing to correct.',
             $limits->candidates === [] => 'Nothing may be added: name at least one ingredient to correct with.',
             $room->most <= 0.0 => 'The batch already fills the capacity: take some out, or name a larger vessel.',
-            $distance < self::LEAST_GAIN => 'It stands inside every window: nothing needs adding.',
+            $distance < self::LEAST_GAIN => 'In balance for its kind. Nothing needs adding.',
             default => null,
         };
         if ($hindrance !== null) {

@@ -50,6 +50,14 @@ final readonly class Remedies
     /** g of acetic acid equivalent in 100 g. */
     private const SOUR_FROM = 0.15;
     private const ONE_STEP = 1.0;
+    /** Shares of what goes in, from which a thing is seen, and from which it is mostly plants that let go of their juice. */
+    private const SEEN_FROM = 0.05;
+    private const OF_PLANTS_FROM = 0.6;
+    /** g in 100 g from which sweet and sour are meant, and answer each other where it is not thin. */
+    private const MEANT_SWEET_FROM = 8.0;
+    private const MEANT_SOUR_FROM = 0.3;
+    /** A share of the batch that makes a bite two steps milder. */
+    private const TO_MILDEN = 0.3;
     private const OF_FRUIT_FROM = 0.3;
     private const NOTICED = 0.5;
 
@@ -59,7 +67,7 @@ final readonly class Remedies
     private Taste $before;
 
     /** @param Target $target that an answer is measured against */
-    public function __construct(Sauce $sauce, private Complaint $complaint, private Target $target)
+    public function __construct(private Sauce $sauce, private Complaint $complaint, private Target $target)
     {
         [$this->balance, $this->catalogue] = [$sauce->balance(), $sauce->catalogue()];
         $this->spoons = $sauce->spoons();
@@ -69,9 +77,13 @@ final readonly class Remedies
     /** @return list<Correction> the plainest first */
     public function ofTexture(): array
     {
-        return $this->balance->mixture->grams() <= 0.0 ? [] : array_values(array_filter(match ($this->complaint->key) {
+        if ($this->balance->mixture->grams() <= 0.0 || $this->balance->isDry()) {
+            return [];
+        }
+
+        return array_values(array_filter(match ($this->complaint->key) {
             'too-thin' => $this->thicker(),
-            'too-thick' => [$this->loosened(self::LOOSEN, 0.0, $this->balance->treatment->isCooked ? 'whisk' : 'stir')],
+            'too-thick' => [$this->loosened(self::LOOSEN, 0.0, $this->sauce->isCooked() ? 'whisk' : 'stir')],
             'pasty' => [$this->loosened(self::LOOSEN_PASTE, self::ACID_TO_WAKE)],
             'greasy' => $this->leaner(),
             'lumpy' => [
@@ -79,6 +91,7 @@ final readonly class Remedies
                 $this->doing('rest', 'too much heat makes them'),
             ],
             'harsh' => $this->rounder(),
+            'dull' => $this->brighter(),
             'bitter' => [
                 $this->adding(
                     ['salt' => self::SALT_ON_BITTER]
@@ -111,7 +124,11 @@ final readonly class Remedies
                 null,
             )]));
         }
-        if (!$this->isOfFruit() || $taste->sweet < self::SWEET_FROM || $taste->sour < self::SOUR_FROM) {
+        if ($axis === Axis::Heat && $taste->heat < Axis::Heat->slight()) {
+            return array_values(array_filter([$this->milder()]));
+        }
+        $isBoth = $taste->sweet >= self::SWEET_FROM && $taste->sour >= self::SOUR_FROM;
+        if (!$isBoth || !$this->isOfFruit() && !$this->isSweetAndSour()) {
             return [];
         }
         $sharpness = Taste::ofMixture($this->catalogue->get($this->usual('acid'))->composition->mixture)->sour;
@@ -133,6 +150,35 @@ final readonly class Remedies
         };
 
         return $answer === null || $answer->distanceAfter > $this->target->distance($taste) ? [] : [$answer];
+    }
+
+    /** Horseradish, mustard and garlic bite the nose, which no chilli does: they are thinned with what is mild in it. */
+    private function milder(): ?Correction
+    {
+        $biting = $this->balance->figures->noseHeat->value;
+        [$mild, $most] = [null, 0.0];
+        foreach ($this->balance->formula->lines as $line) {
+            $ingredient = $line->ingredient;
+            $isMild = $ingredient !== null && array_intersect(['base', 'fat'], $ingredient->roles) !== []
+                && $ingredient->composition->mixture->get(Component::Pungency) <= 0.0;
+            if ($isMild && ($line->grams->value ?? 0.0) > $most) {
+                [$mild, $most] = [$ingredient->key, $line->grams->value ?? 0.0];
+            }
+        }
+
+        return $biting <= 0.0 || $mild === null ? null : $this->withAmounts(
+            [[$mild, self::TO_MILDEN * $this->balance->mixture->grams()]],
+            'thins what bites the nose, which also fades as it stands',
+            null,
+        );
+    }
+
+    /** Whether it is sweet and sour on purpose, and stands: a thin dip or dressing is thinned first. */
+    private function isSweetAndSour(): bool
+    {
+        return $this->balance->taste->sweet >= self::MEANT_SWEET_FROM
+            && $this->balance->taste->sour >= self::MEANT_SOUR_FROM
+            && $this->balance->body->class !== 'thin';
     }
 
     /** Whether fruit, tomato or other plants make up much of it: a dip or a dressing is thinned first. */
@@ -201,7 +247,18 @@ final readonly class Remedies
         if ($fat >= self::EMULSION_FROM) {
             return [$this->adding(['fat' => self::LOOSEN], 'the more oil is held, the thicker it stands', 'whisk')];
         }
-        $isCooked = $this->balance->treatment->isCooked;
+        $isCooked = $this->sauce->isCooked();
+        if ($isCooked && self::isOfEgg($this->balance)) {
+            return [
+                $this->correction(
+                    [],
+                    $this->balance->mixture,
+                    'egg sets below the boil',
+                    new Remedy('whisk', $this->says('egg')),
+                ),
+                $this->slurry(),
+            ];
+        }
         $kinds = array_merge([], ...array_map(
             static fn(ResolvedLine $line): array => $line->ingredient->kinds ?? [],
             $this->balance->formula->lines,
@@ -209,11 +266,20 @@ final readonly class Remedies
         if (!$isCooked && in_array('dairy', $kinds, true)) {
             return [$this->doing('strain', 'its whey runs off')];
         }
-        if (!$isCooked && in_array('fresh', $kinds, true)) {
+        if (!$isCooked && $this->shareOf(['fresh']) >= self::OF_PLANTS_FROM) {
             return [$this->doing('drain', 'its juice runs off')];
         }
 
         return [$this->reduced(), $this->slurry()];
+    }
+
+    /** Whether egg is what thickens it: at the boil it would curdle. */
+    private static function isOfEgg(Balance $balance): bool
+    {
+        return array_filter(
+            $balance->formula->lines,
+            static fn(ResolvedLine $line): bool => in_array('egg', $line->ingredient->kinds ?? [], true),
+        ) !== [];
     }
 
     /**
@@ -229,6 +295,46 @@ final readonly class Remedies
         $isHeld = $this->balance->mixture->percent(Component::Fat) >= self::EMULSION_FROM;
 
         return $isHeld ? [$cut, $lifted] : [$lifted, $cut];
+    }
+
+    /** @return list<Correction|null> */
+    private function brighter(): array
+    {
+        return $this->holds(['herb'])
+            ? [$this->correction(
+                [],
+                $this->balance->mixture,
+                'green fades',
+                new Remedy('whisk', $this->says('leaves')),
+            )]
+            : [
+                $this->holds(['fruit', 'plant'])
+                    ? $this->adding(['acid' => self::ACID_TO_WAKE], 'acid brightens red and purple', 'whisk')
+                    : null,
+                $this->doing('rest', 'what browned stays brown'),
+            ];
+    }
+
+    /**
+     * Whether something of such a kind is more than a twentieth of it.
+     *
+     * @param list<string> $kinds
+     */
+    private function holds(array $kinds): bool
+    {
+        return $this->shareOf($kinds) >= self::SEEN_FROM;
+    }
+
+    /** @param list<string> $kinds */
+    private function shareOf(array $kinds): float
+    {
+        $grams = 0.0;
+        foreach ($this->balance->formula->lines as $line) {
+            $isSo = array_intersect($kinds, $line->ingredient->kinds ?? []) !== [];
+            $grams += $isSo ? $line->grams->value ?? 0.0 : 0.0;
+        }
+
+        return $grams / max(1e-9, $this->balance->formula->mixed()->grams());
     }
 
     /** @return list<Correction|null> */
@@ -374,7 +480,7 @@ final readonly class Remedies
         $much = self::CARRIED_BY_OIL_FROM * $this->balance->mixture->grams();
         foreach ($isHeld ? [] : $this->balance->formula->lines as $line) {
             $isOil = $line->ingredient?->portions->texture === Texture::Liquid
-                && in_array('fat', $line->ingredient->roles, true);
+                && in_array('oil', $line->ingredient->kinds, true);
             if ($isOil && ($line->grams->value ?? 0.0) >= $much) {
                 return $line->ingredient->key;
             }
@@ -386,7 +492,7 @@ final readonly class Remedies
                 $ingredient !== null
                 && $ingredient->portions->texture === Texture::Liquid
                 && in_array('base', $ingredient->roles, true)
-                && array_intersect(['broth', 'milk-like', 'juice'], $ingredient->kinds) !== []
+                && array_intersect(['broth', 'milk-like', 'juice', 'dairy'], $ingredient->kinds) !== []
                 && ($line->grams->value ?? 0.0) > $most
             ) {
                 [$main, $most] = [$ingredient->key, $line->grams->value ?? 0.0];

@@ -33,6 +33,10 @@ final readonly class UsualAdditions
     private const WATER = 'water';
     /** g of fat in 100 g: of what counts as fat, and of a sauce that takes some. */
     private const FATTY = 30.0;
+    /** The same, of a sauce that is carried by its fat. */
+    private const FAT_CARRIES_FROM = 40.0;
+    /** The share of such a sauce that may be added to it as water. */
+    private const LOOSENS_FAT = 0.06;
     private const FAT_FROM = 20.0;
     /** g of alcohol in 100 g that would have to be boiled off again. */
     private const STRONG_FROM = 5.0;
@@ -68,7 +72,7 @@ final readonly class UsualAdditions
             if (
                 $candidate->most > 0.0
                 && $balance->formula->isFitFor($candidate->ingredient)
-                && !self::isOutOfPlace($candidate->ingredient, $balance)
+                && !self::isOutOfPlace($candidate->ingredient, $sauce)
             ) {
                 $candidates[] = $candidate;
             }
@@ -78,12 +82,20 @@ final readonly class UsualAdditions
     }
 
     /**
-     * Nothing raw, no dry starch and no raw wine goes into what was cooked; and fat only where it carries the sauce: it
-     * moves no axis, it only thins (handbook, "Correcting a batch" a, b).
+     * Nothing raw but chillies, no dry starch and no raw wine goes into what was cooked; meat and fish into nothing that
+     * is finished; water into nothing dry; what is there for its smell is no thinner; and fat only where it carries the
+     * sauce: it moves no axis, it only thins (handbook, "Correcting a batch" a, b).
      */
-    private static function isOutOfPlace(Ingredient $ingredient, Balance $balance): bool
+    private static function isOutOfPlace(Ingredient $ingredient, Sauce $sauce): bool
     {
+        $balance = $sauce->balance();
+        $isFlesh = array_intersect(['meat', 'fish', 'shellfish'], $ingredient->kinds) !== []
+            && array_intersect(['broth', 'preserved', 'bottled'], $ingredient->kinds) === [];
+        $fat = $balance->mixture->percent(Component::Fat);
+        $isWet = in_array('water', $ingredient->roles, true)
+            && $balance->isDry();
         $isRaw = array_diff(['plant', 'fresh'], $ingredient->kinds) === []
+            && $ingredient->composition->mixture->get(Component::CapsaicinoidHeat) <= 0.0
             && $ingredient->portions->texture !== Texture::Liquid;
         $isFat = $ingredient->composition->mixture->percent(Component::Fat) >= self::FATTY;
 
@@ -91,8 +103,29 @@ final readonly class UsualAdditions
 
         $isWine = $ingredient->composition->mixture->percent(Component::Ethanol) >= self::STRONG_FROM;
 
-        return ($isRaw || $isStarch || $isWine) && $balance->treatment->isCooked
-            || $isFat && $balance->mixture->percent(Component::Fat) < self::FAT_FROM;
+        return $isFlesh || $isWet || self::isStrewn($ingredient, $balance)
+            || ($isRaw || $isStarch || $isWine) && $sauce->isCooked()
+            || $isFat && $fat < self::FAT_FROM;
+    }
+
+    /** What is there for its smell alone, unless nothing else is more of it: leaves are no thinner, nor is a spice. */
+    private static function isStrewn(Ingredient $ingredient, Balance $balance): bool
+    {
+        $isSo = array_intersect(['aromatic', 'herb'], $ingredient->roles) !== []
+            && array_intersect(['spice', 'dried', 'herb'], $ingredient->kinds) !== []
+            && array_intersect(['sweetener', 'acid', 'salt', 'umami'], $ingredient->roles) === []
+            && $ingredient->composition->mixture->get(Component::CapsaicinoidHeat) <= 0.0;
+        $most = max([0.0, ...array_map(
+            static fn(ResolvedLine $line): float => $line->grams->value ?? 0.0,
+            $balance->formula->lines,
+        )]);
+        foreach ($isSo ? $balance->formula->lines : [] as $line) {
+            if ($line->ingredient?->kind() === $ingredient->kind() && ($line->grams->value ?? 0.0) >= 0.5 * $most) {
+                return false;
+            }
+        }
+
+        return $isSo;
     }
 
     private static function likely(Balance $balance): ?string
@@ -243,6 +276,11 @@ final readonly class UsualAdditions
             $byRecipe !== null => $byRecipe,
             default => 0.0,
         };
+        // a spoon of water loosens what is held or carried by fat, a cup of it breaks it
+        $isOfFat = $this->balance->mixture->percent(Component::Fat) >= self::FAT_CARRIES_FROM;
+        if ($isOfFat && in_array('water', $ingredient->roles, true)) {
+            return self::LOOSENS_FAT * $this->balance->mixture->grams();
+        }
         $room = max($most - $there, $there > 0.0 && !$isStrong ? $limits->grows * $there : 0.0);
 
         $grams = $this->balance->mixture->grams();

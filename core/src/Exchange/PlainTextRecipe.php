@@ -20,7 +20,7 @@ final class PlainTextRecipe
     /** @var \WeakMap<Catalogue, PageReader>|null one for each catalogue: what its signs weigh is read once */
     private static ?\WeakMap $readers = null;
 
-    private const KEYS = ['title', 'style', 'yield', 'serves', 'pan', 'without', 'aside'];
+    private const KEYS = ['title', 'style', 'yield', 'serves', 'pan', 'without', 'aim', 'aside'];
     /** Marks that only the text of a whole page has. */
     private const OF_A_PAGE = '/^\s*(?:##|[-*•]\s|\*\*)/mu';
 
@@ -76,7 +76,7 @@ final class PlainTextRecipe
     /** Whether a text is written as the contract has it: it names its title or a key so, and has no marks of a page. */
     private static function isFile(string $text): bool
     {
-        $isMarked = preg_match('/\A\s*#\s|^(?:title|style|pan|without|aside):/miu', $text) === 1;
+        $isMarked = preg_match('/\A\s*#\s|^(?:title|style|pan|without|aim|aside):/miu', $text) === 1;
 
         return $isMarked && preg_match(self::OF_A_PAGE, $text) !== 1 && !self::hasHeadingsOfAPage($text);
     }
@@ -141,6 +141,7 @@ final class PlainTextRecipe
                 : PageRecipe::servingsIn(array_column($aside, 'text')),
             setAside: $aside,
             ignoredAxes: self::axes($found['without']),
+            places: Places::read($found['aim'] ?? ''),
         );
     }
 
@@ -158,7 +159,7 @@ final class PlainTextRecipe
         return $readers[$this->catalogue] ??= new PageReader($this->catalogue);
     }
 
-    /** @return 'title'|'style'|'yield'|'serves'|'pan'|'without'|'aside'|null */
+    /** @return 'title'|'style'|'yield'|'serves'|'pan'|'without'|'aim'|'aside'|null */
     private static function key(string $line): ?string
     {
         foreach (self::KEYS as $key) {

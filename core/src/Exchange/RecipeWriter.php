@@ -20,6 +20,7 @@ final class RecipeWriter
                 'Serves' => $recipe->servings === null ? null : (string) $recipe->servings,
                 'Pan' => $recipe->pan,
                 'Without' => implode(', ', $recipe->ignoredAxes),
+                'Aim' => Places::written($recipe->places),
             ],
             static fn(?string $value): bool => $value !== null && $value !== '',
         );

@@ -14,6 +14,7 @@ final readonly class FamilyUsage
      * @param string $goesWith what it is eaten with, in words
      * @param string $body its usual consistency
      * @param string $schools where cooks differ, in words
+     * @param bool $isCooked it always is, whether a method says so or not
      * @param string $plain title of the reference that a cook would show a beginner
      */
     private function __construct(
@@ -21,6 +22,7 @@ final readonly class FamilyUsage
         public string $goesWith,
         public string $body,
         public string $schools,
+        public bool $isCooked,
         public string $plain,
     ) {}
 
@@ -32,6 +34,7 @@ final readonly class FamilyUsage
             $row->text('goes_with'),
             $row->text('body'),
             $row->text('schools'),
+            $row->textOr('cooked', 'no') === 'yes',
             $row->text('plain'),
         );
     }

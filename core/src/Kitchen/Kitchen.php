@@ -139,7 +139,10 @@ final readonly class Kitchen
         return new Sauce($this, $recipe, $formula, $treatment, self::family($recipe), $this->aim($recipe));
     }
 
-    /** What a recipe is held against: its family as this cook likes it, without the axes that do not count for it. */
+    /**
+     * What a recipe is held against: its family as this cook likes it, without the axes that do not count for it, and
+     * with those that the cook has put elsewhere for it.
+     */
     public function aim(Recipe $recipe): Aim
     {
         $family = self::family($recipe);
@@ -149,7 +152,7 @@ final readonly class Kitchen
             $family === null ? null : $this->liking?->target($family),
             $this->liking?->ownSteps() ?? [],
             $recipe->ignoredAxes,
-        );
+        )->placing(array_diff_key($recipe->places, array_flip($recipe->ignoredAxes)));
     }
 
     /**

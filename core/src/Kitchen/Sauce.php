@@ -9,6 +9,8 @@ use Vinculum\Balance\Formula;
 use Vinculum\Balance\Treatment;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Family\Family;
+use Vinculum\Family\FamilyBook;
+use Vinculum\Family\FamilyGuess;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
@@ -20,6 +22,7 @@ final class Sauce
 {
     /** Worked out when it is first asked for: a search through swaps asks for that of a few of them alone. */
     private ?Balance $balance = null;
+    private ?bool $isCooked = null;
 
     /** @param StagedCook|null $cook how its formula came to be cooked; null where it stands as it is */
     public function __construct(
@@ -62,6 +65,29 @@ final class Sauce
     public function notes(): array
     {
         return [...$this->recipe->notes, ...($this->cook->notes ?? [])];
+    }
+
+    /**
+     * Whether it was at the heat: as its method says; where there is none, as its family always is, the one it is of or
+     * surely looks like. For what may go into it, never for what is safe.
+     */
+    public function isCooked(): bool
+    {
+        $treatment = $this->treatment;
+
+        return $this->isCooked ??= $treatment->isCooked
+            || ($treatment->method === [] && $this->likeliestFamily()?->usage->isCooked === true);
+    }
+
+    /** The family that it is of, or the one that it surely looks like; null where nobody can tell. */
+    public function likeliestFamily(): ?Family
+    {
+        $balance = $this->balance();
+        $key = $this->family === null
+            ? FamilyGuess::presumed($balance, FamilyGuess::for($balance, $this->title()))
+            : null;
+
+        return $key === null ? $this->family : FamilyBook::get($key);
     }
 
     public function cookedAs(StagedCook $cook): self

@@ -135,7 +135,8 @@ final readonly class Spoons
     /** How so much is measured out: 1½ tbsp, ¼ tsp, 120 g, 2½ of them. */
     public function measure(float $grams, ?float $density, ?float $each = null): Measure
     {
-        if (self::isCounted($grams, $each)) {
+        // a count that nobody can cut is weighed
+        if (self::isCounted($grams, $each) && $this->isHalves(2.0 * $grams / $each)) {
             return Measure::counted($grams / $each, $grams);
         }
         if ($density === null) {

@@ -29,6 +29,7 @@ final readonly class Recipe
      * @param int|null $servings portions that it makes
      * @param list<array{text: string, why: string, sure?: bool}> $setAside what else stood on its page, and what that is
      * @param list<string> $ignoredAxes axes that do not count for this sauce
+     * @param array<string, float> $places where the cook wants this sauce to stand, whatever its family, in steps by axis
      * @param list<array{int, int}> $said of a telling: from and to, in characters of it, that each line was understood from
      * @param bool $areLinesApart each line names one ingredient: several were taken apart before
      */
@@ -47,6 +48,7 @@ final readonly class Recipe
         public ?int $servings = null,
         public array $setAside = [],
         public array $ignoredAxes = [],
+        public array $places = [],
         public array $said = [],
     ) {}
 
@@ -157,6 +159,7 @@ final readonly class Recipe
             'servings' => $other->servings,
             'setAside' => $other->setAside,
             'ignoredAxes' => $other->ignoredAxes,
+            'places' => $other->places,
         ]);
     }
 

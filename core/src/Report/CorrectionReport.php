@@ -112,7 +112,7 @@ final readonly class CorrectionReport extends Report
             return $told;
         }
         $pan = AssumedPan::of(Volume::millilitres($balance->mixture));
-        $minutes = Heat::usual()->minutes(
+        $minutes = Heat::inWords($does->text)->minutes(
             $balance->mixture->grams() - $does->panReadsGrams,
             (float) $pan->squareMetres,
         );

@@ -153,7 +153,7 @@ final readonly class Scale
                     ? sprintf('come from %d weighed %s in it', $heat->cooks, $heat->cooks === 1 ? 'cook' : 'cooks')
                     : 'know nothing yet of this hob',
                 $sauce->kitchen->hasScale
-                    ? 'the weight is the surer end. It is of the sauce alone, so add that of the empty pan.'
+                    ? 'go by the weight. It is of the sauce alone, so add that of the empty pan.'
                     : 'look at it before they are over, and stop when it is as thick as you want it.',
             );
         }

@@ -57,6 +57,22 @@ final readonly class Aim
         return $own === null ? $this : new self($this->family, $own, $this->tellsApart);
     }
 
+    /**
+     * The same, where the cook has put some axes of this very sauce elsewhere.
+     *
+     * @param array<string, float> $places in steps, by axis
+     */
+    public function placing(array $places): self
+    {
+        $own = $this->own ?? $this->family ?? Target::of([]);
+        foreach ($places as $key => $steps) {
+            $axis = Axis::from($key);
+            $own = $own->having($axis, TargetWindow::around($axis, $steps, Target::PLACED_WITHIN));
+        }
+
+        return $places === [] ? $this : new self($this->family, $own, $this->tellsApart, $this->asked);
+    }
+
     /** The same, where a word at the pan asks for something now. */
     public function asking(?Target $asked): self
     {
@@ -147,7 +163,7 @@ final readonly class Aim
         };
     }
 
-    /** Where an addition leaves it: "then it stands inside every window", "then 1.2 steps from what you asked for". */
+    /** Where an addition leaves it: "then it is in balance", "then 1.2 steps from what you asked for". */
     public function afterwards(Taste $taste): string
     {
         $target = $this->target();
@@ -159,7 +175,7 @@ final readonly class Aim
 
         return match (true) {
             $this->asked !== null => $isThere ? 'then it is as you asked' : "then {$away} from what you asked for",
-            default => $isThere ? 'then it stands inside every window' : "then {$away} off",
+            default => $isThere ? 'then it is in balance' : "then {$away} off",
         };
     }
 

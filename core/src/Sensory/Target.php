@@ -7,6 +7,10 @@ namespace Vinculum\Sensory;
 /** Where a sauce is meant to stand: a window on each axis that matters. An axis let go of has none. */
 final readonly class Target
 {
+    /** Steps either side of a place that a cook has put a mark to, and of a mark that is to stay. */
+    public const PLACED_WITHIN = 0.5;
+    private const HELD_WITHIN = 1.0;
+
     /** @param array<string, TargetWindow> $windows by axis */
     private function __construct(private array $windows) {}
 
@@ -90,6 +94,27 @@ final readonly class Target
     }
 
     /** √Σ off², in steps. */
+    /** The same with another window on an axis. */
+    public function having(Axis $axis, TargetWindow $window): self
+    {
+        return new self([...$this->windows, $axis->value => $window]);
+    }
+
+    /** A sauce pulled to a place on one axis, the others held within a step of where they are. */
+    public static function pulling(Taste $now, Axis $axis, float $steps): self
+    {
+        $windows = [];
+        foreach (Axis::cases() as $one) {
+            $windows[$one->value] = TargetWindow::around(
+                $one,
+                $one === $axis ? $steps : $now->stepsOn($one),
+                $one === $axis ? self::PLACED_WITHIN : self::HELD_WITHIN,
+            );
+        }
+
+        return new self($windows);
+    }
+
     /** The same, with windows that reach to so many steps from where a sauce stands. */
     public function reaching(Taste $taste, float $steps): self
     {

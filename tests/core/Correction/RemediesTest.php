@@ -6,6 +6,7 @@ namespace Tests\core\Correction;
 
 use PHPUnit\Framework\TestCase;
 use Tests\core\Family\Classics;
+use Tests\core\Family\References;
 use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
@@ -18,6 +19,8 @@ use Vinculum\Correction\Complaint;
 use Vinculum\Correction\Correction;
 use Vinculum\Correction\Wish;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Family\FamilyBook;
+use Vinculum\Family\PlainReference;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -168,7 +171,7 @@ final class RemediesTest extends TestCase
             }
             foreach (self::ask($balance, 'too-thick')->corrections as $one) {
                 self::assertSame(
-                    $balance->treatment->isCooked,
+                    Weighed::balance($balance)->isCooked(),
                     str_contains((string) $one->does?->text, 'warm'),
                     $title,
                 );
@@ -206,6 +209,62 @@ final class RemediesTest extends TestCase
             ['Simmer for 10 minutes.'],
             'too-salty',
         ));
+    }
+
+    /**
+     * Over every family's plain sauce, a few words each: no flesh, no spice and no leaf as a thinner, no water into what
+     * is strewn, no cup of it into an emulsion, nothing raw but chillies into what is cooked; and there is an answer.
+     */
+    public function test_of_every_family_a_word_is_answered_with_what_a_cook_would_add(): void
+    {
+        $words = Complaint::keys();
+        [$answered, $asked] = [0, 0];
+        foreach (array_values(FamilyBook::all()) as $number => $family) {
+            self::assertSame($family->key === 'dry-rub', self::isStrewn($family->key), $family->key);
+            $balance = PlainReference::among($family, References::all()[$family->key])->balance;
+            $sauce = Weighed::balance($balance, $family->key, Measures::Metric);
+            $grams = $balance->mixture->grams();
+            $most = max(array_map(static fn(ResolvedLine $one): float => $one->grams->value ?? 0.0, $balance->formula->lines));
+            foreach ([0, 5, 10, 15] as $later) {
+                $word = $words[($number + $later) % count($words)];
+                $corrections = (new Adviser($sauce))->answer(new Wish(Complaint::named($word)))->corrections;
+                ++$asked;
+                $answered += (int) ($corrections !== []);
+                foreach (array_merge([], ...array_map(static fn(Correction $one): array => $one->additions, $corrections)) as $one) {
+                    $kinds = $one->ingredient->kinds;
+                    $said = "{$family->key}, {$word}: {$one->measure->of($one->ingredient->name)}";
+                    $heats = $one->ingredient->composition->mixture->get(Component::CapsaicinoidHeat) > 0.0;
+                    $mine = max([0.0, ...array_map(
+                        static fn(ResolvedLine $line): float => $line->ingredient?->kind() === $one->ingredient->kind()
+                            ? $line->grams->value ?? 0.0
+                            : 0.0,
+                        $balance->formula->lines,
+                    )]);
+                    self::assertTrue(
+                        array_intersect(['meat', 'fish', 'shellfish'], $kinds) === []
+                        || array_intersect(['broth', 'preserved', 'bottled'], $kinds) !== [],
+                        $said,
+                    );
+                    self::assertTrue($heats || !in_array('spice', $kinds, true) || $mine >= 0.5 * $most
+                        || array_intersect(['acid', 'salt', 'umami', 'sweetener'], $one->ingredient->roles) !== [], $said);
+                    self::assertTrue(!$sauce->isCooked() || $heats || $kinds !== ['plant', 'fresh'], $said);
+                    if (in_array('water', $one->ingredient->roles, true)) {
+                        self::assertFalse($balance->isDry(), $said);
+                        self::assertTrue(
+                            $balance->mixture->percent(Component::Fat) < 40.0 || $one->grams <= 0.1 * $grams,
+                            $said,
+                        );
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(550, $asked);
+        self::assertGreaterThan(0.9, $answered / $asked);
+    }
+
+    private static function isStrewn(string $family): bool
+    {
+        return PlainReference::among(FamilyBook::get($family), References::all()[$family])->balance->isDry();
     }
 
     private static function ask(Balance $balance, string $word): Advice

@@ -47,7 +47,7 @@ final class AimTest extends TestCase
                 self::assertStringContainsString('its family', $whole);
             } else {
                 self::assertSame($off === [], str_starts_with($whole, 'balanced'), $whole);
-                self::assertSame($off === [], $aim->afterwards($taste) === 'then it stands inside every window');
+                self::assertSame($off === [], $aim->afterwards($taste) === 'then it is in balance');
             }
             $short = $aim->inShort($taste);
             self::assertSame($off === [], str_starts_with($short, 'balanced'), $short);

@@ -18,7 +18,7 @@ export function CardPage() {
   const formula =
     sauce.data === undefined
       ? null
-      : (({ title, style, measures, part_ml, lines, method, pan, let_go, yield: came }) => ({
+      : (({ title, style, measures, part_ml, lines, method, pan, let_go, aim, yield: came }) => ({
           title,
           style,
           measures,
@@ -27,6 +27,7 @@ export function CardPage() {
           method,
           pan,
           let_go,
+          aim,
           yield: came,
           sauce: id,
         }))(sauce.data);

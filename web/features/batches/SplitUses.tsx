@@ -33,7 +33,7 @@ export function SplitUses({ batch }: { batch: number }) {
   );
   return (
     <Box component="section" aria-label={say.use} sx={{ mt: 2.5 }}>
-      <Typography variant="h2">{say.useDivideItFirst}</Typography>
+      <Typography variant="h2">{say.splitIntoUses}</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', my: 0.5 }}>
         {names.map(([use, says]) => (
           <Check

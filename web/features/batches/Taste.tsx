@@ -96,7 +96,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
                   setPlace('farewell');
                 }}
               >
-                {say.itIsGoodLeaveIt}
+                {say.tastesRight}
               </Button>
             )}
           </Box>
@@ -154,7 +154,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
             </Button>
             {batch.doses.length > 0 && (
               <Button variant="outlined" size="large" disabled={isBusy} onClick={() => void ask(true)}>
-                {say.overshotTheWayBack}
+                {say.tooMuchFixIt}
               </Button>
             )}
           </Box>
@@ -315,7 +315,7 @@ function Record({ batch, onUndose }: { batch: Batch; onUndose: () => void }) {
       </Box>
       {batch.doses.length > 0 && batch.closed_at === null && (
         <Button onClick={onUndose} sx={{ px: 0 }}>
-          {say.theLastOneWasA}
+          {say.undoLastDose}
         </Button>
       )}
     </Box>

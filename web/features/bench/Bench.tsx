@@ -1,4 +1,5 @@
 import { Box, GlobalStyles, Typography, useMediaQuery } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import {
   type Advice,
@@ -9,7 +10,9 @@ import {
   type Kitchen,
   type Sauce,
 } from '../../api/client';
-import { AxisBars } from '../../ui/AxisBars';
+import { knownQuery } from '../../api/queries';
+import type { Known } from '../../ui/AxisBar';
+import { AxisBars, type Place } from '../../ui/AxisBars';
 import { BarMark } from '../../ui/BarMark';
 import { Choice } from '../../ui/Choice';
 import { Frame } from '../../ui/Frame';
@@ -49,6 +52,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const corrections = advice.answer?.corrections ?? noCorrections;
   const isBesides = panel === 'swap' || panel === 'scale' || panel === 'thickness';
   const preview =
+    (bench.held === null || !advice.isCurrent ? null : (corrections[0]?.after ?? null)) ??
     considered?.after ??
     (isBesides ? sidePreview : previewed === null ? null : (corrections[previewed]?.after ?? null));
   // until it is weighed anew it stands as it was last stored, so that nothing moves when the answer comes
@@ -56,6 +60,11 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const axes = isEmpty ? null : (report?.axes ?? early?.axes ?? null);
   const shown = showsMixed ? (report?.mixed?.axes ?? null) : null;
   const brought = useMemo(() => axisContributors(report, looked), [report, looked]);
+
+  const known = useQuery({ ...knownQuery(style?.key ?? ''), enabled: style !== null });
+  const { held, hold, aimAt } = bench;
+  const placed = bench.draft.aim as readonly Place[];
+  const pull = useMemo(() => ({ held, placed, onHold: hold, onPlace: aimAt }), [held, placed, hold, aimAt]);
 
   const openSwap = useCallback((index: number) => {
     setSwapLine(index);
@@ -131,12 +140,14 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 letGo={bench.draft.let_go}
                 mayLetGo={report?.may_let_go ?? noAxes}
                 onLetGo={bench.letGo}
+                pull={pull}
+                known={known.data?.axes ?? null}
                 pungency={report?.pungency ?? early?.pungency ?? null}
               />
               <BatchLine report={report} showsMixed={showsMixed} onMixed={setShowsMixed} />
               <Typography data-makers sx={makersLine}>
                 {looked !== null
-                  ? brought.says
+                  ? [brought.says, ofKnown(known.data?.axes[looked] ?? [])].join(' ')
                   : bench.isPresumed && style !== null
                     ? say.comparedWithAGuess(style.name.toLowerCase())
                     : (bench.learned?.says ?? say.tapAnAxisToSee)}
@@ -179,6 +190,12 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
 /** What was kept of a sauce's standing; what was kept before there were sizes has less. */
 function stored(sauce: Sauce): Partial<Sauce['standing']> {
   return sauce.standing;
+}
+
+/** The family's known recipes, from the least to the most of it. */
+function ofKnown(recipes: readonly Known[]): string {
+  const titles = [...recipes].sort((one, other) => one.steps - other.steps).map((one) => `“${one.title}”`);
+  return titles.length === 0 ? '' : say.knownRecipes(titles.join(', '));
 }
 
 const noCorrections: readonly Correction[] = [];

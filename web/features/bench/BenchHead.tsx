@@ -117,7 +117,7 @@ function Family({ bench, kitchen }: { bench: Bench; kitchen: Kitchen }) {
       }}
     >
       {isPresumed && style !== null && <option value={presumedOption}>{say.perhapsFamily(style.name)}</option>}
-      <option value="">{say.noFamilyItsOwnMeasure}</option>
+      <option value="">{say.noFamily}</option>
       {byName(kitchen.styles).map((one) => (
         <option key={one.key} value={one.key}>
           {one.name}

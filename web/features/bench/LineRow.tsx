@@ -61,7 +61,7 @@ function understanding(line: Line | undefined): { text: string; mark: string; ti
       return {
         text: `${amount} ${name}`.trim(),
         mark: unread === '' ? (line.sure === 'likely' ? say.likely : '≈') : `≈ ${unread}`,
-        title: note === '' ? say.takenFromTheUsual : note,
+        title: note === '' ? say.typicalWeightUsed : note,
         isOff: false,
       };
     case 'to-taste':

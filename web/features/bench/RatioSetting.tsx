@@ -23,7 +23,7 @@ export function RatioSetting({ bench, ratio, anchor, onClose }: Props) {
     try {
       setFault(null);
       const { texts } = await api.ratio({ ...bench.formula, ...wanted });
-      bench.rewrite(texts, 'by_a_notch' in wanted ? say.aNotch(wanted.by_a_notch) : say.sweetOverSourIsSet);
+      bench.rewrite(texts, 'by_a_notch' in wanted ? say.aNotch(wanted.by_a_notch) : say.ratioIsSet);
     } catch (reason) {
       setFault(reason instanceof Error ? reason.message : say.thatDidNotWork);
     }

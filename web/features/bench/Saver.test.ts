@@ -35,6 +35,7 @@ const sauce: Sauce = {
   servings: null,
   set_aside: [],
   let_go: [],
+  aim: [],
   standing: {} as Sauce['standing'],
 };
 const typed = (saver: InstanceType<typeof Saver>, ...lines: string[]) => {

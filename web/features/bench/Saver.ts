@@ -51,7 +51,7 @@ const tab = {
 };
 
 /** What a draft lacks that was put down before it was known of. */
-const without = { part_ml: null, servings: null, set_aside: [], let_go: [] };
+const without = { part_ml: null, servings: null, set_aside: [], let_go: [], aim: [] };
 
 function read(place: string): Unsaved | null {
   const kept = localStore.read(place) as Unsaved | null;

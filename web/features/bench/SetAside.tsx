@@ -46,9 +46,7 @@ export function SetAside({ aside, onIngredient, onStep }: Props) {
       </Button>
       {isOpen && (
         <>
-          <Typography sx={{ ml: '28px', fontSize: '0.82rem', color: 'text.secondary' }}>
-            {say.theyWeighNothingIMakes}
-          </Typography>
+          <Typography sx={{ ml: '28px', fontSize: '0.82rem', color: 'text.secondary' }}>{say.notCounted}</Typography>
           <Box component="ul" aria-label={say.linesSetAside} sx={{ listStyle: 'none', m: 0, ml: '28px', p: 0 }}>
             {aside.map((one, at) => (
               <Box

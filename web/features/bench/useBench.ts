@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type AxisKey, type Correction, type Formula, type Kitchen, type Sauce } from '../../api/client';
+import type { Place } from '../../ui/AxisBars';
 import { palateQuery } from '../../api/queries';
 import { useLatest } from '../../api/useLatest';
 import { type Draft, type DraftLine, editOf, hasTag, newLine, relined } from '../sauce/draft';
@@ -55,11 +56,13 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     [askNow, changeDraft, presumed.family, sauce.id],
   );
   const isPresumed = draft.style === null && presumed.family !== null;
+  // a mark under the finger is asked about by itself
+  const [held, setHeld] = useState<Place | null>(null);
   const wish = useMemo(
-    () => ({ ...formula, complaint, is_presumed: isPresumed }),
-    [formula, complaint, isPresumed],
+    () => ({ ...formula, complaint: held === null ? complaint : null, is_presumed: isPresumed, pull: held }),
+    [formula, complaint, held, isPresumed],
   );
-  const hasAim = family !== null || complaint !== null;
+  const hasAim = family !== null || complaint !== null || held !== null || draft.aim.length > 0;
   // what to add is asked once the bars stand, so that it never keeps them waiting
   const advice = useLatest(!hasAim || isEmpty || !balance.isCurrent ? null : wish, api.advise);
   const style = kitchen.styles.find((one) => one.key === family) ?? null;
@@ -82,6 +85,18 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
         ...now,
         let_go: letsGo ? [...now.let_go, axis] : now.let_go.filter((one) => one !== axis),
       }));
+    },
+    [change],
+  );
+
+  /** Where the cook wants an axis of this sauce, in steps; null where its family stands. */
+  const aimAt = useCallback(
+    (axis: AxisKey, steps: number | null) => {
+      setHeld(null);
+      change((now) => {
+        const others = now.aim.filter((one) => one.axis !== axis);
+        return { ...now, aim: steps === null ? others : [...others, { axis, steps }] };
+      }, `aim ${axis}`);
     },
     [change],
   );
@@ -188,6 +203,9 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     changeLines,
     set,
     letGo,
+    held,
+    hold: setHeld,
+    aimAt,
     rewrite,
     applyCorrection,
     design,

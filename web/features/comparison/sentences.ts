@@ -12,7 +12,7 @@ export const say = {
   tasteBeforeAndAfter: 'Taste before and after',
   andInSteps: (steps: string) => `. In steps: ${steps}`,
   solidOpen: (left: string, grams: string, right: string, grams2: string, steps: string) =>
-    `Solid: ${left}, ${grams}. Open: ${right}, ${grams2}${steps}.`,
+    `Filled mark: ${left}, ${grams}; outline: ${right}, ${grams2}${steps}.`,
   lineByLine: 'Line by line',
   before: 'Before',
   after: 'After',

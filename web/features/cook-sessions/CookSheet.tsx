@@ -324,7 +324,7 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
               : say.stopWhenPanAndSauce(inGrams(cook.pan.reads_grams))}
           </Typography>
           <Typography sx={{ ...quiet, mb: 1.5 }}>
-            {say.theWeightIsTheSurer(
+            {say.goByTheWeight(
               cook.pan.water_grams >= 1 ? say.ofWaterBoilOff(grams(cook.pan.water_grams)) : '',
               cook.pan.minutes !== null
                 ? say.aboutMinutesTo(

@@ -71,7 +71,7 @@ export function CookStart() {
             <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>{say.leftEmptyItIsCooked}</Typography>
             <NoScale />
             <Button type="submit" variant={open.length === 0 ? 'contained' : 'outlined'} fullWidth sx={big}>
-              {say.toTheStove}
+              {say.startCooking}
             </Button>
             {fault !== null && (
               <Typography role="alert" sx={{ mt: 1 }}>

@@ -19,7 +19,7 @@ export function NotTaken({ refused, onSeen, onAgain }: Props) {
         <Typography key={event.key}>
           {why}{' '}
           <Box component="span" sx={{ color: 'text.secondary' }}>
-            {say.itWas(written(event))}
+            {say.entryOf(written(event))}
           </Box>
         </Typography>
       ))}

@@ -23,7 +23,7 @@ export function Rebalancing({ cook, onEvent }: { cook: Cook; onEvent: (event: Co
       <Typography variant="h2" component="h2">
         {say.thatWasNotWhatWas}
       </Typography>
-      <Typography sx={{ mb: 0.5 }}>{say.nothingComesOutOfA}</Typography>
+      <Typography sx={{ mb: 0.5 }}>{say.youCantTakeItOut}</Typography>
       {cook.rebalancing.map((way) => {
         const changed = way.lines.filter((line) => line.is_changed);
         return (

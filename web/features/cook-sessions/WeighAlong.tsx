@@ -101,7 +101,7 @@ export function WeighAlong({
       </Button>
       {waits && (
         <Typography role="status" data-waits sx={{ mt: 1 }}>
-          {say.untilTheScaleRests}
+          {say.waitingForASteadyReading}
         </Typography>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mt: 1.5 }}>
@@ -122,7 +122,7 @@ export function WeighAlong({
           />
           {say.g}
         </Box>
-        {hasScale && <Button onClick={() => void api.tare().catch(() => undefined)}>{say.setTheScaleToNothing}</Button>}
+        {hasScale && <Button onClick={() => void api.tare().catch(() => undefined)}>{say.tare}</Button>}
       </Box>
       {isStandIn && isTared && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1, alignItems: 'center' }}>

@@ -85,7 +85,7 @@ export function SauceFacts({ report, family }: { report: Balance; family: string
       : [['nutrition', say.kcalIn100G(Math.round(report.nutrition.energy_kcal))] as const]),
     ...(cautions.length === 0
       ? []
-      : [['cautions', minds > 0 ? say.toMindCount(minds) : say.cautions(cautions.length)] as const]),
+      : [['cautions', minds > 0 ? say.cautionCount(minds) : say.cautions(cautions.length)] as const]),
     ...(report.notes.length === 0 ? [] : [['notes', say.notes(report.notes.length)] as const]),
     ['sure', say.howSureIsIt],
   ];

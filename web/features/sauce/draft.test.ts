@@ -24,6 +24,7 @@ const written: WrittenSauce = {
   servings: null,
   set_aside: [],
   let_go: [],
+  aim: [],
 };
 
 describe('a draft', () => {

@@ -24,6 +24,8 @@ export interface Draft {
   readonly set_aside: readonly Aside[];
   /** Axes that do not count for it. */
   readonly let_go: readonly string[];
+  /** Where the cook wants this sauce to stand, whatever its family: places in steps, by axis. */
+  readonly aim: readonly Sauce['aim'][number][];
 }
 
 export type Aside = Sauce['set_aside'][number];
@@ -48,6 +50,7 @@ export function draftOf(sauce: WrittenSauce): Draft {
     servings: sauce.servings,
     set_aside: sauce.set_aside,
     let_go: sauce.let_go,
+    aim: sauce.aim,
   };
 }
 
@@ -59,8 +62,8 @@ export function editOf(draft: Draft): WrittenSauce {
   }
   const method = draft.method.filter((step) => step.trim() !== '');
   const { title, style, measures, part_ml, pan, servings } = draft;
-  const [set_aside, let_go] = [[...draft.set_aside], [...draft.let_go]];
-  return { title, style, measures, yield: draft.yield, part_ml, lines, method, pan, servings, set_aside, let_go };
+  const [set_aside, let_go, aim] = [[...draft.set_aside], [...draft.let_go], [...draft.aim]];
+  return { title, style, measures, yield: draft.yield, part_ml, lines, method, pan, servings, set_aside, let_go, aim };
 }
 
 export const sameEdit = (a: WrittenSauce, b: WrittenSauce): boolean =>
@@ -72,10 +75,12 @@ export const sameEdit = (a: WrittenSauce, b: WrittenSauce): boolean =>
   a.pan === b.pan &&
   a.servings === b.servings &&
   sameTexts(a.let_go, b.let_go) &&
+  sameTexts(a.aim.map(placeText), b.aim.map(placeText)) &&
   sameTexts(a.set_aside.map(asideText), b.set_aside.map(asideText)) &&
   sameTexts(a.lines, b.lines) &&
   sameTexts(a.method, b.method);
 
+const placeText = (place: Draft['aim'][number]): string => `${place.axis} ${place.steps}`;
 const asideText = (aside: Aside): string => `${aside.why} ${aside.text}`;
 
 const sameTexts = (a: readonly string[], b: readonly string[]): boolean =>

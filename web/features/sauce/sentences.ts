@@ -20,7 +20,7 @@ export const say = {
   protein: (protein: string) => `protein ${protein}`,
   salt: (salt: string) => `salt ${salt}`,
   kcalIn100G: (energyKcal: number) => `${energyKcal} kcal in 100 g`,
-  toMindCount: (minds: number) => `${minds} to mind`,
+  cautionCount: (minds: number) => `${minds} ${minds === 1 ? 'caution' : 'cautions'}`,
   howSureIsIt: 'How sure is it?',
   whatToKnow: 'What to know',
   holds: (allergens: string) => `Holds ${allergens}`,

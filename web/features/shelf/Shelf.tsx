@@ -99,7 +99,7 @@ export function Shelf() {
           )}
           {shelf.error instanceof Unreachable && <KeptSheets />}
           {shelf.isSuccess && sauces.length === 0 && wanted === '' && (
-            <Typography sx={{ mt: 2 }}>{say.emptyAsYetTheFirst}</Typography>
+            <Typography sx={{ mt: 2 }}>{say.noSaucesYet}</Typography>
           )}
           {found.length === 0 && wanted !== '' && <Typography sx={{ mt: 2 }}>{say.noSauceOfThatName}</Typography>}
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>

@@ -18,7 +18,7 @@ export const say = {
   shelf: 'Shelf',
   findASauce: 'Find a sauce',
   tryAgain: 'Try again',
-  emptyAsYetTheFirst: 'Empty as yet. The first sauce you start stands here, and stays.',
+  noSaucesYet: 'No sauces yet. The first one you start stands here, and stays.',
   noSauceOfThatName: 'No sauce of that name.',
   showMoreSauces: 'Show more sauces',
   isArchived: (title: string | undefined) => `${title === '' ? 'The sauce' : (title ?? '')} is archived.`,

@@ -122,7 +122,7 @@ export function Corrections({
       {/* after the offers, so that they do not push it away from a pointer */}
       {(!hasAim || advice !== null) && (
         <Button component={Link} to={`/pantry?sauce=${sauce}`} sx={{ mt: 0.5 }}>
-          {say.whatASpoonfulOfAnything}
+          {say.effectOfOneSpoonful}
         </Button>
       )}
       {hasAim && (advice?.levers.length ?? 0) > 0 && (

@@ -112,7 +112,7 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2 }}>
         <Check checked={holdBack} onCheck={setHoldBack}>
-          {say.holdStrongThingsBackTo}
+          {say.addStrongAtThreeQuarters}
         </Check>
         {how === 'to' && (
           <Check checked={loss} onCheck={setLoss}>

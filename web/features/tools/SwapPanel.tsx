@@ -143,7 +143,7 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
       {found.fault !== null && <Typography role="alert">{found.fault}</Typography>}
       {candidates?.length === 0 && <Typography sx={{ py: 1 }}>{say.nothingThatIsKnownDoes}</Typography>}
       {found.isCurrent && found.answer?.mind != null && candidates?.length !== 0 && (
-        <Typography sx={{ py: 0.5, fontSize: '0.95rem' }}>{say.toMind(found.answer.mind)}</Typography>
+        <Typography sx={{ py: 0.5, fontSize: '0.95rem' }}>{say.watchOut(found.answer.mind)}</Typography>
       )}
       <Box component="ol" aria-label={say.substitutes} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {candidates?.map((swap) => (
@@ -269,7 +269,7 @@ function WholeRecipe({
       </Box>
       {fault !== null && <Typography role="alert">{fault}</Typography>}
       {conversion !== null && conversion.swaps.length === 0 && conversion.stuck.length === 0 && (
-        <Typography sx={{ mt: 1 }}>{say.itIsSoAlreadyNothing}</Typography>
+        <Typography sx={{ mt: 1 }}>{say.alreadyFits}</Typography>
       )}
       {conversion?.swaps.map(({ line, replaced, candidate: swap }) => (
         <Box key={line} data-proposed sx={{ py: 0.5 }}>

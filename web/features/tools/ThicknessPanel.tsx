@@ -122,7 +122,7 @@ function BoilDown({ formula, heats, onPan, onPreview }: Omit<Props, 'onAdd'>) {
         <>
           <Typography data-plan sx={{ fontWeight: 700 }}>
             {!plan.boils
-              ? say.boilingBringsItNoNearer
+              ? say.boilingWontHelp
               : say.boilOffUntilTheSauce(
                   grams(plan.evaporate_grams),
                   grams(plan.pan_reads_grams),
@@ -185,7 +185,7 @@ function Thicken({ formula, onAdd }: Pick<Props, 'formula' | 'onAdd'>) {
               <>
                 <strong>
                   {!found.answer.boiled.boils
-                    ? say.byWhatIsInIt
+                    ? say.alreadyThatThick
                     : say.boilOffInstead(grams(found.answer.boiled.evaporate_grams))}
                 </strong>
                 <Box component="span" sx={small}>
