@@ -21,7 +21,9 @@ final readonly class AdviceController
             $request->with(),
             $request->most(),
             $request->capacity(),
-            $request->pulled($sauce->balance()->taste) ?? $request->target() ?? $homeKitchen->targetOf($request->liked()),
+            $request->pulled($sauce->balance()->taste)
+                ?? $request->target()
+                ?? $homeKitchen->targetOf($request->liked()),
             $request->wish(),
             $request->boolean('is_presumed'),
         ));

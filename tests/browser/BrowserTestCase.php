@@ -155,6 +155,16 @@ abstract class BrowserTestCase extends TestCase
 
     protected static function tap(string $selector): void
     {
+        // a finger waits until what it goes for stands still
+        $place = static fn(): mixed => self::$browser->executeScript(
+            'const { left, top } = document.querySelector(arguments[0])?.getBoundingClientRect() ?? {}; return [left, top]',
+            [$selector],
+        );
+        self::find($selector);
+        for ($stood = null, $looks = 0; $looks < 20 && $place() !== $stood; ++$looks) {
+            $stood = $place();
+            usleep(60_000);
+        }
         self::$browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [self::find($selector)]);
         self::$browser->findElement(WebDriverBy::cssSelector($selector))->click();
     }

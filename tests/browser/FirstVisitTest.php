@@ -78,7 +78,7 @@ final class FirstVisitTest extends BrowserTestCase
             static fn(): bool => self::$browser->switchTo()->activeElement()->getAttribute('data-correction') === '1',
             'the first correction has the focus',
         );
-        self::until(static fn(): bool => self::findAll('[aria-label*="would become"]') !== [], 'focus previews');
+        self::until(static fn(): bool => self::findAll('[aria-valuetext*="would become"]') !== [], 'focus previews');
         $before = self::lines();
         self::type(Key::ENTER);
         self::until(static fn(): bool => count(self::lines()) > count($before), 'Enter adds');

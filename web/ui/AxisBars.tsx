@@ -29,6 +29,8 @@ interface BarsProps {
   mayLetGo?: readonly AxisKey[];
   /** Lets an axis go, or counts it again. */
   onLetGo?: (axis: AxisKey, letsGo: boolean) => void;
+  /** One slim row each, the verdict in it: a tool beside them has the room. */
+  isSlim?: boolean;
   /** The marks can be pulled: what is held, what was left where, and what to do about it. */
   pull?: Pull;
   /** The family's known recipes, by axis. */
@@ -67,9 +69,15 @@ export function AxisBars({
   onLetGo,
   pull,
   known = null,
+  isSlim = false,
 }: BarsProps) {
   return (
-    <Box component="section" aria-label={say.balance} sx={isTentative ? tentative : undefined}>
+    <Box
+      component="section"
+      aria-label={say.balance}
+      className={isSlim ? looks.slim : undefined}
+      sx={isTentative ? tentative : undefined}
+    >
       {/* its place is kept where no family is chosen: the bars must not move when one is */}
       {styleName === null ? (
         <div className={looks.scale} />
@@ -125,6 +133,11 @@ export function AxisBars({
                   {figure(axis.value)}
                 </span>{' '}
                 <span className={looks.small}>{shortUnit(key)}</span>
+                {isSlim && (
+                  <span className={looks.beside} data-is-off={axis.is_off ? '' : undefined}>
+                    {letGo.includes(key) ? say.doesNotCountHere : verdict}
+                  </span>
+                )}
               </div>
             </div>
             <div className={looks.below} data-is-off={axis.is_off ? '' : undefined}>

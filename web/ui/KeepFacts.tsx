@@ -1,5 +1,6 @@
 import { fixed } from '../base/locale';
 import { CautionLine } from './CautionLine';
+import { Fold } from './Fold';
 import { Box, Typography } from '@mui/material';
 import type { Keep } from '../api/client';
 import { say } from './sentences';
@@ -34,22 +35,21 @@ export function KeepFacts({ keep }: { keep: Keep }) {
           <strong>{say.toDo}</strong> {ask}
         </Typography>
       ))}
-      <Typography variant="h3" component="h3" sx={{ mt: 1 }}>
-        {say.whyTheDecidingRuleFirst}
-      </Typography>
-      <Box component="ol" sx={{ m: 0, pl: 2.5 }}>
-        {keep.reasons.map((reason) => (
-          <li key={reason}>{reason}</li>
-        ))}
-      </Box>
-      {keep.traditions.map((tradition) => (
-        <Typography key={tradition} sx={{ my: 0.75, color: 'text.secondary' }}>
-          <strong>{say.cooksSay}</strong> {tradition}
-        </Typography>
-      ))}
       {keep.cautions.map((caution) => (
         <CautionLine key={caution.code} caution={caution} sx={{ fontSize: '0.92rem' }} />
       ))}
+      <Fold says={say.whyAndByWhichRules} sx={{ mt: 1 }}>
+        <Box component="ol" data-why sx={{ m: 0, pl: 2.5, maxWidth: '72ch' }}>
+          {keep.reasons.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </Box>
+        {keep.traditions.map((tradition) => (
+          <Typography key={tradition} sx={{ my: 0.75, color: 'text.secondary', maxWidth: '72ch' }}>
+            <strong>{say.cooksSay}</strong> {tradition}
+          </Typography>
+        ))}
+      </Fold>
     </Box>
   );
 }

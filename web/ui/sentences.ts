@@ -120,7 +120,7 @@ export const say = {
   inThe: (storage: string, days: string, freezerMonths: string) => `In the ${storage} ${days}, ${freezerMonths}`,
   neverAtRoomTemperature: (keep: string) => `${keep}. Never at room temperature.`,
   toDo: 'To do:',
-  whyTheDecidingRuleFirst: 'Why, the deciding rule first',
+  whyAndByWhichRules: 'Why, and by which rules',
   theRecipeSays: 'The recipe itself says:',
   cooksSay: 'Cooks say:',
   noneOfIt: 'none',

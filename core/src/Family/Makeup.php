@@ -36,7 +36,10 @@ final readonly class Makeup
         $ingredients = [];
         $works = [];
         $unweighed = [];
-        $silent = $finished > 0.0 ? [] : Axis::cases();
+        // salt is what a recipe leaves to the cook: where none is written, that says nothing
+        $silent = $finished > 0.0
+            ? ($balance->taste->salt < Axis::Salt->slight() ? [Axis::Salt] : [])
+            : Axis::cases();
         foreach ($balance->formula->lines as $line) {
             if ($line->ingredient === null) {
                 continue;

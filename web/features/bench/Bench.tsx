@@ -28,7 +28,7 @@ import { useBenchKeys } from './useBenchKeys';
 import { axisContributors } from './axisContributors';
 import { EmptyBench } from './EmptyBench';
 import { BenchLines } from './BenchLines';
-import { barsPlace, underTheBars, makersLine, pinned, hidden } from './benchLooks';
+import { barsPlace, underTheBars, makersLine, goneLine, pinned, hidden } from './benchLooks';
 import { halves } from '../../ui/looks';
 import { say } from './sentences';
 
@@ -49,6 +49,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const showsBars = useInView(barsRef, isEmpty);
 
   const isWide = useMediaQuery('(min-width:900px)', { noSsr: true });
+  const isSlim = isWide && panel !== 'add';
   const corrections = advice.answer?.corrections ?? noCorrections;
   const isBesides = panel === 'swap' || panel === 'scale' || panel === 'thickness';
   const preview =
@@ -124,6 +125,8 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
               <Box aria-live="polite" sx={hidden}>
                 {bench.said}
               </Box>
+              {/* above the bars, which fold when a tool is opened: what was tapped stays under the pointer */}
+              {isWide && tabs}
               <Hazards cautions={report?.cautions ?? early?.stops ?? noCautions} />
               <AxisBars
                 axes={shown ?? axes}
@@ -141,18 +144,18 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
                 mayLetGo={report?.may_let_go ?? noAxes}
                 onLetGo={bench.letGo}
                 pull={pull}
+                isSlim={isSlim}
                 known={known.data?.axes ?? null}
                 pungency={report?.pungency ?? early?.pungency ?? null}
               />
               <BatchLine report={report} showsMixed={showsMixed} onMixed={setShowsMixed} />
-              <Typography data-makers sx={makersLine}>
+              <Typography data-makers sx={isSlim && looked === null ? goneLine : makersLine}>
                 {looked !== null
                   ? [brought.says, ofKnown(known.data?.axes[looked] ?? [])].join(' ')
                   : bench.isPresumed && style !== null
                     ? say.comparedWithAGuess(style.name.toLowerCase())
                     : (bench.learned?.says ?? say.tapAnAxisToSee)}
               </Typography>
-              {isWide && tabs}
             </Box>
             <Box sx={{ order: 3 }}>
               {!isWide && tabs}

@@ -289,9 +289,8 @@ const rowNote = {
   color: 'text.secondary',
   pl: { xs: 0.5, sm: 1 },
   pb: { xs: 0.75, sm: 0 },
-  overflow: 'hidden',
-  textOverflow: 'ellipsis',
-  whiteSpace: 'nowrap',
+  // what a cook must check is seen whole
+  overflowWrap: 'anywhere',
 } as const;
 const longNote = { ...rowNote, gridColumn: '2', gridRow: '2', pl: 0.5, pb: 0.75 } as const;
 const longNoteOff = { ...longNote, textDecoration: 'underline wavy', textUnderlineOffset: '4px' } as const;

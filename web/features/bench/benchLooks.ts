@@ -10,6 +10,8 @@ export const barsPlace = {
 } as const;
 /** What is gone to by key or link does not end up under the bars. */
 export const underTheBars = { html: { '@media (min-width: 900px)': { scrollPaddingTop: 410 } } } as const;
+/** With a tool open it gives way. */
+export const goneLine = { display: 'none' } as const;
 export const makersLine = { fontSize: '0.88rem', minHeight: '1.4em', color: 'text.secondary' } as const;
 /** On a narrow screen the bars are below the lines: their small mark stays in view. */
 export const pinned = {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Telling;
 
-use Vinculum\Facts\FactsFile;
-
 /** Cuts what was said into things said: at its marks, and where it has none, at the words that begin something new. */
 final class Clauses
 {
@@ -32,13 +30,15 @@ final class Clauses
         if (str_word_count($sentence) <= self::LONG) {
             return [[0, $sentence]];
         }
-        $facts = FactsFile::named('telling');
-        $breaks = $facts['breaks']->pattern('words');
-        $does = $facts['does']->pattern('words');
+        $breaks = TellingWords::pattern('breaks');
+        $does = TellingWords::pattern('does');
         // who says no full stop begins anew with what is done next
         $isEndless = str_word_count($sentence) > self::ENDLESS;
-        $more = $isEndless ? "|\\b(?:now|then|so)\\b|\\band (?={$does})|\\bmy (?:husband|wife|kids|mother|mum|mom)\\b" : '';
-        $more .= $isEndless ? '|\b(?:simmer|boil|fry|cook|blend|strain|push|bottle|roast|reduce|whisk|leave|let|mix|stir|pour)\b(?= (?:it|them|that|for|until|till|everything|the|gently|in)\b)' : '';
+        $begins = TellingWords::pattern('begins');
+        $more = $isEndless
+            ? "|\\b(?:now|then|so)\\b|\\band (?={$does})|" . TellingWords::pattern('others-begin')
+                . "|{$begins}(?= (?:it|them|that|for|until|till|everything|the|gently|in)\\b)"
+            : '';
         preg_match_all("/(?<!now )(?:{$breaks}{$more})/iu", $sentence, $found, PREG_OFFSET_CAPTURE);
         [$clauses, $from] = [[], 0];
         foreach ($found[0] as [, $at]) {

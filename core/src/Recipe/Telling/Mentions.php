@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Telling;
 
-use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\Item;
@@ -21,12 +20,13 @@ final class Mentions
     /** So many small words may stand between a thing and its amount. */
     private const GLUE = 8;
     private const LONGEST_AMOUNT = 7;
-    private const UNIT = '/^(?:tea|table)?spoons?|^(?:tsps?|tbsps?|cups?|g|grams?|kilos?|kg|mils?|ml|millilit(?:er|re)s?|lit(?:er|re)s?|ounces?|oz|pounds?|lbs?|pints?|cloves?|tins?|cans?|sprigs?|handfuls?|pinch(?:es)?|hundred|minutes?|hours?|days?|weeks?|months?|years?|degrees?|people|times|parts|steps)$/u';
-    /** Words that no amount holds. */
-    private const NO_AMOUNT = '/\b(?:i|i\'m|i\'ve|we|we\'re|you|it|it\'s|using|use|that|that\'s|so|then|now|plus|put|goes|go|with|is|are|or|but|because|this|for|in|into|to|my|minutes?|hours?|days?|weeks?|degrees?)\b|[.!?]\s/iu';
+    /** Of what comes behind a thing this alone is no amount. */
+    private const BARE = '/^(?:an?|some|one|another|little|whole|good|an? (?:good|little|big|small|bit|whole|nice))$/iu';
 
     private const OF_ITS_STATE = '/\b(?:till|until|when|once|if|because|than|of)\s+(?:the|your|its|all the)?\s*$/iu';
-    private const SEASONED = '/\bsalt and (?:black )?pepper\b/iu';
+    /** "Salt right at the end", "pepper but no salt". */
+    private const AT_THE_END = '/^\W*(?:and\W+)?(?:salt|(?:black )?pepper)\b[^,.]{0,20}\b(?:at the end|at the last|last|to taste|to finish|no salt)\b/iu';
+    private const SEASONED = '/\bsalt(?:,| and|, and) (?:black )?pepper\b/iu';
 
     private NameReading $names;
     private LineGrammar $grammar;
@@ -96,7 +96,7 @@ final class Mentions
                 ++$at;
                 continue;
             }
-            if ($length === 0 || in_array($said, FactsFile::named('telling')['no-things']->list('words'), true) || $this->isVerb($at, $length)) {
+            if ($length === 0 || TellingWords::have($said, 'no-things') || $this->isVerb($at, $length)) {
                 ++$at;
                 continue;
             }
@@ -112,7 +112,8 @@ final class Mentions
     {
         $token = $this->tokens[$at] ?? null;
 
-        return $token !== null && ($token->isWord('of') || $token->isWord() && $this->names->longestAt($this->tokens, $at) > 0);
+        return $token !== null
+            && ($token->isWord('of') || $token->isWord() && $this->names->longestAt($this->tokens, $at) > 0);
     }
 
     /** "salt the water", "oil the tin", "to season it", "cream it": what one does is no thing. */
@@ -135,22 +136,33 @@ final class Mentions
         [$from, $ahead] = $this->amountAhead($at, $end, $before);
         [$to, $behind] = $this->amountBehind($end, $next, $name);
         // "half a cup of ketchup, 128 grams", "a little ginger, say a teaspoon": of two amounts the surer
-        $isSurer = $behind?->measured?->unit?->grams !== null
+        $isSurer = self::isMetric($behind) && !self::isMetric($ahead)
             || $behind?->measured?->unit !== null
                 && preg_match('/^(?:some|a few|few|a bit|a little|lots|enough)\b/iu', $ahead->text ?? '') === 1;
         $item = $ahead === null || $isSurer ? $behind ?? $ahead : $ahead;
+        $item = $this->inTheSameUnit($item, $name, $at) ?? $item;
         $begins = $this->tokens[$ahead === null ? $at : $from]->offset;
         $clause = $this->clauseOf($this->tokens[$at]->offset);
         [$clauseAt, $told] = $this->clauses[$clause] ?? [0, ''];
         $upTo = substr($told, 0, max(0, $begins - $clauseAt));
 
+        $isPart = preg_match('/^(?:half )?(?:the )?(juice|zest|peel) of\b/iu', $item->text ?? '', $of) === 1;
+        $key = $this->names->keyOf($item->name ?? $name) ?? $this->names->keyOf($name) ?? mb_strtolower($name);
+
         return new Mention(
-            $this->names->keyOf($item->name ?? $name) ?? $this->names->keyOf($name) ?? mb_strtolower($name),
+            $isPart ? "{$key} {$of[1]}" : $key,
             $name,
             $item->text ?? $name,
             $item->amountText ?? '',
             [$begins, $this->tokens[($item !== null && $item === $behind ? $to : $end) - 1]->end],
-            $this->use($upTo, $told, $item, substr($this->text, $this->tokens[$end - 1]->end, 20)),
+            $this->use(
+                $upTo,
+                $told,
+                $item,
+                substr($this->text, $this->tokens[$end - 1]->end, 20),
+                // what was said since the thing before it
+                substr($upTo, max(0, ($this->tokens[$before]->end ?? 0) - $clauseAt)),
+            ),
             $clause,
             $this->endsWithMore($upTo, $item),
             $this->isOptionalHere($clause, $at, $next),
@@ -158,10 +170,33 @@ final class Mentions
         );
     }
 
+    /** Weighed, or measured in millilitres: surer than a glass or a bottle. */
+    private static function isMetric(?Item $item): bool
+    {
+        $metric = implode('|', TellingWords::list('metric'));
+
+        return $item !== null && preg_match("/(?:^|[\\s\\d-])(?:{$metric})$/iu", trim($item->amountText)) === 1;
+    }
+
+    /** "two teaspoons of ginger and one of mustard seeds": one what? What was said right before. */
+    private function inTheSameUnit(?Item $item, string $name, int $at): ?Item
+    {
+        $isBare = $item?->measured !== null && $item->measured->unit === null;
+        if (!$isBare || ($this->tokens[$at - 1] ?? null)?->isWord('of') !== true) {
+            return null;
+        }
+        $said = substr($this->text, 0, $this->tokens[$at]->offset);
+        $units = TellingWords::pattern('spoons');
+
+        return preg_match("/\\b({$units})\\s+(?:of\\s+)?[^.!?]{2,40}?(?:\\band|,)\\s+[\\pL\\d½¼¾]+\\s+of\\s*$/iu", $said, $found) === 1
+            ? $this->read("{$item->amountText} {$found[1]} {$name}")
+            : null;
+    }
+
     /** "a little more honey", "another two tablespoons". */
     private function endsWithMore(string $upTo, ?Item $item): bool
     {
-        return preg_match('/\b(?:more|another|extra|additional|again)\b/iu', mb_substr($upTo, -24) . ' ' . ($item->amountText ?? '')) === 1;
+        return TellingWords::areIn(mb_substr($upTo, -24) . ' ' . ($item->amountText ?? ''), 'more-of-it');
     }
 
     /** "you can leave it out", said of this one and no other. */
@@ -175,7 +210,7 @@ final class Mentions
         if ($following !== '' && !str_ends_with($name, mb_strtolower($following))) {
             $behind = substr($behind, 0, max(0, $this->tokens[$next]->offset - $offset));
         }
-        $pattern = FactsFile::named('telling')['optional']->pattern('words');
+        $pattern = TellingWords::pattern('optional');
 
         return preg_match("/^.{0,60}{$pattern}/iu", $behind) === 1;
     }
@@ -189,7 +224,7 @@ final class Mentions
                 continue;
             }
             $said = $this->corrected($this->between($from, $end));
-            $item = preg_match(self::NO_AMOUNT, $this->between($from, $at)) === 1
+            $item = self::isNoAmount($this->between($from, $at))
                 ? null
                 : $this->read($said) ?? $this->readPlainly($said, $this->between($at, $end));
             if ($item !== null) {
@@ -203,9 +238,14 @@ final class Mentions
     /** @return array{int, Item|null} the token behind the amount, and the thing as it is then written */
     private function amountBehind(int $end, int $next, string $name): array
     {
-        $glue = FactsFile::named('telling')['glue']->list('words');
+        $glue = TellingWords::list('glue');
         for ($from = $end; $from < min($next, $end + self::GLUE); ++$from) {
-            $token = $this->tokens[$from];
+            // "a bottle of ketchup, the small one, four hundred grams"
+            $from += $this->isWhichOne($from) ? 3 : 0;
+            $token = $this->tokens[$from] ?? null;
+            if ($token === null) {
+                break;
+            }
             if ($this->mayBegin($from)) {
                 for ($to = min($next, $from + self::LONGEST_AMOUNT); $to > $from; --$to) {
                     $follows = $this->tokens[$to] ?? null;
@@ -213,16 +253,23 @@ final class Mentions
                         || $follows?->isMark('.', ',', ';', '!', '?') === true;
                     $isOfNext = $to === $next && !$isEnd || $follows?->isWord('of') === true
                         && !(($this->tokens[$to + 1] ?? null)?->isWord('it', 'that', 'those', 'them', 'this') ?? false);
+                    $isWhole = TellingWords::have($this->tokens[$to - 1]->lower, 'metric');
                     $isCut = $follows?->isWord('and') === true && $this->tokens[$to - 1]->isWord('hundred', 'thousand')
-                        || $follows !== null
-                        && ($follows->isNumber() || $follows->isWord('a', 'an') || preg_match(self::UNIT, $follows->lower) === 1)
+                        || $follows !== null && !$isWhole
+                        && ($follows->isNumber() || $follows->isWord('a', 'an')
+                            || TellingWords::have($follows->lower, 'counted'))
                         && !$isEnd;
                     if ($isOfNext || $isCut || $this->tokens[$to - 1]->isWord('of', 'and', 'or', 'the')) {
                         continue;
                     }
-                    $amount = $this->corrected($this->between($from, $to));
-                    $item = preg_match(self::NO_AMOUNT, $amount) === 1 ? null : $this->read("{$amount} {$name}");
-                    if ($item?->measured !== null && preg_match('/^an?$/iu', $item->amountText) !== 1) {
+                    // "in three goes", "yoghurt one"
+                    $isOften = $follows !== null && !$isEnd && TellingWords::have($follows->lower, 'times');
+                    if ($isOften || $to === $from + 1 && TellingWords::have($token->lower, 'one-of-them')) {
+                        continue;
+                    }
+                    $amount = self::ranged($this->corrected($this->between($from, $to)));
+                    $item = self::isNoAmount($amount) ? null : $this->read("{$amount} {$name}");
+                    if ($item?->measured !== null && preg_match(self::BARE, trim($item->amountText)) !== 1) {
                         return [$to, $item];
                     }
                 }
@@ -235,12 +282,26 @@ final class Mentions
         return [$end, null];
     }
 
+    private function isWhichOne(int $at): bool
+    {
+        return ($this->tokens[$at] ?? null)?->isWord('the', 'a') === true
+            && ($this->tokens[$at + 1] ?? null)?->isWord('small', 'big', 'large', 'little', 'medium', 'tall') === true
+            && ($this->tokens[$at + 2] ?? null)?->isWord('one', 'ones') === true;
+    }
+
     /** One thing with an amount and no word left over; null where the words are not that. */
     private function read(string $text): ?Item
     {
         // "twenty five grams"
-        $text = (string) preg_replace('/\b((?:twen|thir|for|fif|six|seven|eigh|nine)ty) (one|two|three|four|five|six|seven|eight|nine)\b/iu', '$1-$2', $text);
-        $line = $this->grammar->read($text);
+        $ones = 'one|two|three|four|five|six|seven|eight|nine';
+        $text = (string) preg_replace("/\\b((?:twen|thir|for|fif|six|seven|eigh|nine)ty) ({$ones})\\b/iu", '$1-$2', $text);
+        // "the juice of the orange", "half the juice of the lemon"
+        $text = (string) preg_replace(
+            ['/\bhalf the juice of the\b/iu', '/\b(?:the )?juice of the\b/iu'],
+            ['juice of half a', 'juice of 1'],
+            $text,
+        );
+        $line = $this->grammar->read(self::ranged($text));
         $item = $line->first();
 
         return count($line->items) === 1 && $line->unread === [] && !$item->isNonsense
@@ -248,6 +309,20 @@ final class Mentions
             && $item->name !== '' && $this->names->knows($item)
             ? $item
             : null;
+    }
+
+    /** "five or six tablespoons" is a range. */
+    private static function ranged(string $text): string
+    {
+        $digits = array_flip(['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']);
+        $number = '(one|two|three|four|five|six|seven|eight|nine|ten|\d+)';
+
+        return (string) preg_replace_callback(
+            "/\\b{$number} or {$number}\\b/iu",
+            static fn(array $found): string => ($digits[mb_strtolower($found[1])] ?? $found[1]) . '-'
+                . ($digits[mb_strtolower($found[2])] ?? $found[2]),
+            $text,
+        );
     }
 
     /** "a slice of old bread": without what is only said of it. */
@@ -261,12 +336,13 @@ final class Mentions
     /** "two tablespoons, sorry, teaspoons of": what was meant. */
     private function corrected(string $text): string
     {
-        $sorry = FactsFile::named('telling')['sorry']->pattern('words');
+        $sorry = TellingWords::pattern('sorry');
         if (preg_match("/^(.*?)[\s,.–-]*{$sorry}[\s,.–-]*(.+)$/iu", $text, $found) !== 1) {
             return $text;
         }
         $meant = trim($found[2]);
-        $number = preg_match('/^([\d½¼¾⅓⅔.,\/]+|an?|one|two|three|four|five|six|seven|eight|nine|ten|half an?)\s/iu', $found[1], $said) === 1
+        $numbers = TellingWords::pattern('numbers');
+        $number = preg_match("/^([\\d½¼¾⅓⅔.,\\/]+|{$numbers})\\s/iu", $found[1], $said) === 1
             ? $said[1]
             : '';
 
@@ -279,8 +355,9 @@ final class Mentions
      * @param string $upTo what is said in its clause before it and its amount
      * @param string $told the whole clause
      * @param string $behind the next few letters behind its name
+     * @param string $since what is said in its clause since the thing before it
      */
-    private function use(string $upTo, string $told, ?Item $item, string $behind): MentionUse
+    private function use(string $upTo, string $told, ?Item $item, string $behind, string $since): MentionUse
     {
         $isToTaste = preg_match('/^\s*(?:to taste|as you like|for seasoning)\b/iu', $behind) === 1;
         $hasAmount = $item !== null || $isToTaste;
@@ -289,14 +366,34 @@ final class Mentions
         $own = (string) preg_replace('/^.*(?:[,;]|\bbut\b|\bso\b)\s*(?=(?:i|we|you)\b)/iu', '', $upTo);
         // "my aunt's relish" is told of, and made here
         $own = (string) preg_replace('/\bmy (?:\pL+ ){0,2}\pL+[\'’]s\b/iu', '', $own);
-        $optional = FactsFile::named('telling')['optional']->pattern('words');
-        $plain = (string) preg_replace("/{$optional}/iu", '', $upTo);
+        $optional = TellingWords::pattern('optional');
+        $plain = (string) preg_replace("/{$optional}/iu", '', $since);
+        // "I like to throw in a spoon of" compares nothing
+        if ($item?->measured?->unit !== null) {
+            // "and like a pinch of": said and not meant
+            $plain = (string) preg_replace('/\b(?<!looks |look |tastes |taste |smells )like\s*$/iu', '', $plain);
+        }
+        $plain = (string) preg_replace('/\b(?:i|we|you|they|to|i\'d|we\'d)\s+(?:would\s+|do\s+|really\s+)?like\b/iu', '', $plain);
+
+        $from = substr($told, strlen($upTo));
+        $beside = TellingWords::pattern('beside');
 
         return match (true) {
-            $hasAmount && $this->endsIn('sorry', $upTo) => MentionUse::PutIn,
+            // "that's your sausage gravy"
+            !$hasAmount && preg_match('/\b(?:that\'s|thats|there\'s|that is|here\'s)\s+(?:your|the|my|our|a)\s+(?:\pL+\s){0,2}$/iu', $upTo) === 1,
+            // "you pour boiling water on them"
+            !$hasAmount && preg_match('/^\W*(?:boiling|hot)\s+water\s+(?:on|over) (?:it|them|those|that)\b/iu', $from) === 1 => MentionUse::Named,
+            // "With duck, with cheese", "Under a chocolate cake"
+            $item?->measured?->unit === null
+                && preg_match("/^\\W*{$beside}[^.!?]*$/iu", $upTo) === 1 => MentionUse::ServedWith,
+            $hasAmount && $this->endsIn('sorry', $upTo),
+            // "don't always, and pepper but no salt"
+            preg_match('/\band\s+$/iu', $upTo) === 1
+                && preg_match('/^\s*but no salt\b/iu', $behind) === 1 => MentionUse::PutIn,
             $isOne && $this->endsIn('makes', $upTo) => MentionUse::TalkedAbout,
             !$hasAmount && $this->says('served', mb_substr($upTo, -60)) => MentionUse::ServedWith,
             $this->says('other', $own),
+            $this->isOfOthers($own, $from),
             $this->endsIn('like', $plain),
             $this->endsIn('not', mb_substr($upTo, -60), $hasAmount ? 0 : 4) => MentionUse::TalkedAbout,
             $hasAmount => MentionUse::PutIn,
@@ -309,11 +406,24 @@ final class Mentions
         };
     }
 
+    /** "My mother put curry powder in hers", "the stall next to ours put coconut milk in theirs". */
+    private function isOfOthers(string $upTo, string $from): bool
+    {
+        [$who, $does] = [TellingWords::pattern('relations'), TellingWords::pattern('others-do')];
+
+        $someone = "(?:my|his|her|our|their|the)\\s+(?:\\pL+\\s+){0,2}?{$who}";
+
+        return preg_match("/\\b{$someone}\\s+(?:\\pL+\\s+){0,2}?{$does}\\b[^.!?]{0,40}$/iu", $upTo) === 1
+            || preg_match('/^[^.!?]{0,60}\bin (?:hers|his|theirs)\b/iu', $from) === 1;
+    }
+
     /** Whether it is one of "salt and pepper", which nobody says of anything else. */
     private static function isSaltAndPepper(string $told, int $at): bool
     {
-        return preg_match('/^\W*(?:and\W+)?(?:salt\b|(?:black )?pepper\b)/iu', substr($told, $at)) === 1
-            && preg_match(self::SEASONED, $told) === 1;
+        $from = substr($told, $at);
+
+        return preg_match('/^\W*(?:and\W+)?(?:salt\b|(?:black )?pepper\b)/iu', $from) === 1
+            && (preg_match(self::SEASONED, $told) === 1 || preg_match(self::AT_THE_END, $from) === 1);
     }
 
     /** "salt, pepper, a bit of sugar": nothing but things. */
@@ -322,17 +432,23 @@ final class Mentions
         return substr_count($told, ',') >= 2 && str_word_count($told) <= 3 * (1 + substr_count($told, ','));
     }
 
+    /** Whether words stand among it that no amount holds. */
+    private static function isNoAmount(string $text): bool
+    {
+        return TellingWords::areIn($text, 'no-amount') || preg_match('/[.!?]\s/u', $text) === 1;
+    }
+
     /** Whether words of a kind stand right before, with at most a few small ones between. */
     private function endsIn(string $row, string $upTo, int $between = 4): bool
     {
-        $pattern = FactsFile::named('telling')[$row]->pattern('words');
+        $pattern = TellingWords::pattern($row);
 
         return preg_match("/{$pattern}(?:\W+[\pL']+){0,{$between}}\W*$/iu", $upTo) === 1;
     }
 
     private function says(string $row, string $text): bool
     {
-        return FactsFile::named('telling')[$row]->isSaidIn($text, 'words');
+        return TellingWords::areIn($text, $row);
     }
 
     /** "a teaspoon of salt, black pepper and thyme": what is listed behind a thing goes in as it does. */
@@ -340,8 +456,10 @@ final class Mentions
     {
         $between = substr($this->text, $first->span[1], max(0, $second->span[0] - $first->span[1]));
 
+        $states = TellingWords::pattern('states');
+
         return $first->use === MentionUse::PutIn
-            && preg_match('/^[\s,]*(?:(?:finely|roughly|freshly|grated|chopped|crushed|sliced|peeled|minced|diced|mashed|up|drained|melted)\s)*(?:and|plus|then|and then|with|as well as)?[\s,]*$/iu', $between) === 1;
+            && preg_match("/^[\\s,]*(?:{$states}\\s)*(?:and|plus|then|and then|with|as well as)?[\\s,]*$/iu", $between) === 1;
     }
 
     /** "cider vinegar or red wine vinegar will do": another way, no other thing. */
@@ -363,18 +481,20 @@ final class Mentions
     private function withUnknown(array $mentions): array
     {
         $taken = array_map(static fn(Mention $one): array => $one->span, $mentions);
-        $pattern = '/\b(?:(?:an?|one|two|three|four|five|six|half an?|quarter|about|\d+(?:[.\/]\d+)?|[½¼¾⅓⅔])\s+)+(?:teaspoons?|tablespoons?|cups?|tsps?|tbsps?|grams?|g|ml|mils?|pinch|handful|dash|splash|knob|cloves?|tins?|cans?|jars?|sprigs?|bunch)\s+of\s+((?:[\pL\'’-]+\s?){1,3})/iu';
+        [$numbers, $measures] = [TellingWords::pattern('numbers'), TellingWords::pattern('counted')];
+        $number = "(?:{$numbers}|\\d+(?:[.\\/]\\d+)?|[½¼¾⅓⅔])";
+        $pattern = "/\\b(?:{$number}\\s+)+{$measures}\\s+of\\s+((?:[\\pL'’-]+\\s?){1,3})/iu";
         preg_match_all($pattern, $this->text, $found, PREG_OFFSET_CAPTURE);
         foreach ($found[0] ?? [] as $nth => [$said, $at]) {
+            $name = $this->ownWords($found[1][$nth][0]);
+            $text = substr($said, 0, $found[1][$nth][1] - $at) . $name;
             $isTaken = array_filter(
                 $taken,
-                static fn(array $span): bool => $span[0] < $at + strlen($said) && $at < $span[1],
+                static fn(array $span): bool => $span[0] < $at + strlen($text) && $at < $span[1],
             ) !== [];
-            $name = $this->ownWords($found[1][$nth][0]);
             if ($isTaken || $name === '') {
                 continue;
             }
-            $text = substr($said, 0, $found[1][$nth][1] - $at) . $name;
             $item = $this->grammar->read($text)->first();
             $clause = $this->clauseOf($at);
             $upTo = substr($this->clauses[$clause][1], 0, max(0, $at - $this->clauses[$clause][0]));
@@ -384,7 +504,7 @@ final class Mentions
                 $text,
                 $item->amountText,
                 [$at, $at + strlen($text)],
-                $this->use($upTo, $this->clauses[$clause][1], $item, ''),
+                $this->use($upTo, $this->clauses[$clause][1], $item, '', $upTo),
                 $clause,
             );
         }
@@ -398,7 +518,7 @@ final class Mentions
     {
         $own = [];
         foreach (preg_split('/\s+/u', trim($words)) ?: [] as $word) {
-            if (preg_match('/^(?:it|that|this|them|these|those|the|your|my|our|and|or|in|on|into|to|for|with|if|so|then|now|you|i|we|is|are|goes|because|just|about|time|water)$/iu', $word) === 1) {
+            if (TellingWords::have($word, 'no-name')) {
                 break;
             }
             $own[] = $word;
@@ -410,7 +530,7 @@ final class Mentions
     private function mayBegin(int $at): bool
     {
         return $this->tokens[$at]->isNumber()
-            || in_array($this->tokens[$at]->lower, FactsFile::named('telling')['starts']->list('words'), true);
+            || in_array($this->tokens[$at]->lower, TellingWords::list('starts'), true);
     }
 
     /** The first token of the clause that a token stands in. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Telling;
 
-use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
 
@@ -16,8 +15,6 @@ final class Telling
     private const LEAST_WORDS = 25;
     /** Talk runs on: so many words a line, where a list has few. */
     private const RUNS_ON = 15;
-    /** Somebody speaks of himself, or to somebody. */
-    private const PERSON = '/\b(?:i|i\'m|i\'ll|i\'ve|we|we\'re|we\'ll|my|our|let\'s|you\'re|you|your)\b/iu';
     /** A list of things stands in short lines. */
     private const SHORT = 9;
     private const MOST_SHORT = 0.5;
@@ -35,13 +32,14 @@ final class Telling
         if (count($words) < self::LEAST_WORDS) {
             return false;
         }
-        $marks = array_flip(FactsFile::named('telling')['marks']->list('words'));
+        $marks = array_flip(TellingWords::list('marks'));
         $spoken = count(array_filter($words, static fn(string $word): bool => isset($marks[$word]))) / count($words);
 
         $lines = max(1, preg_match_all('/^.*\S.*$/mu', $pasted));
         $isTalk = $isStamped || count($words) / $lines >= self::RUNS_ON && !self::isList($pasted);
 
-        return $isTalk && $spoken >= self::SPOKEN && preg_match(self::PERSON, $text) === 1;
+        // what has the time beside it was spoken, however few words tell
+        return $isStamped || $isTalk && $spoken >= self::SPOKEN && TellingWords::areIn($text, 'person');
     }
 
     /** Many short lines that begin with a figure or a mark are a list, however somebody chats above it. */
@@ -71,7 +69,7 @@ final class Telling
         $mentions = self::exactly(array_values(array_filter(
             $mentions,
             static fn(Mention $one): bool => $one->span[0] >= $spokenFrom,
-        )));
+        )), $spoken->text);
         [$lines, $said, $passed] = self::lines($mentions, $title ?? '', $spoken);
         $steps = self::steps($clauses, $spokenFrom);
 
@@ -103,11 +101,12 @@ final class Telling
     /** @param list<array{int, string}> $clauses */
     private static function saidTitle(array $clauses): ?string
     {
-        $dish = '((?:[\pL\'’-]+\s){0,4}?[\pL\'’-]*\s?(?:sauce|salsa|ketchup|chutney|relish|dressing|dip|mayo|mayonnaise|gravy|jam|pickle|mustard|vinaigrette|marinade|glaze|paste|pesto|curry|syrup|guacamole|hummus|houmous|aioli|harissa|chimichurri|mojo|mole|adobo|rub|butter|satay|raita|tzatziki))\b';
-        $made = '(?:making|make|recipe for|how to make|called|call it|this is|here\'s|show you(?: how to make| how i make)?|cooking|do|for|okay|ok|alright|right|hello|so|it\'s|share|the)';
+        $dish = "((?:[\\pL'’-]+\\s){0,4}?[\\pL'’-]*\\s?" . TellingWords::pattern('dishes') . ')';
+        [$made, $before] = [TellingWords::pattern('made'), TellingWords::pattern('before-a-title')];
         foreach (array_slice($clauses, 0, 6) as [, $clause]) {
-            if (preg_match("/\\b{$made}\\s+(?:so\\s+)?(?:you\\s+)?(?:my|a|an|some|the|our|this|i make)?\\s*{$dish}/iu", mb_substr($clause, 0, 160), $found) === 1) {
-                $title = trim((string) preg_replace('/^(?:(?:so|for|my|the|a|an|our|some|this|is|how|i|we|make|do)\\s+)+/iu', '', trim($found[1])));
+            $named = "/{$made}\\s+(?:so\\s+)?(?:you\\s+)?(?:my|a|an|some|the|our|this|i make)?\\s*{$dish}/iu";
+            if (preg_match($named, mb_substr($clause, 0, 160), $found) === 1) {
+                $title = trim((string) preg_replace("/^(?:{$before}\\s+)+/iu", '', trim($found[1])));
 
                 return mb_strtoupper(mb_substr($title, 0, 1)) . mb_substr($title, 1);
             }
@@ -123,11 +122,23 @@ final class Telling
      *
      * @return list<Mention>
      */
-    private static function exactly(array $mentions): array
+    private static function exactly(array $mentions, string $text): array
     {
         for ($at = 0; $at + 1 < count($mentions); ++$at) {
             [$one, $next] = [$mentions[$at], $mentions[$at + 1]];
             if ($one->use === MentionUse::TalkedAbout || $next->use === MentionUse::TalkedAbout) {
+                continue;
+            }
+            // "one orange … the juice of the orange"
+            if (self::isGivenBack($one, array_slice($mentions, $at + 1))) {
+                array_splice($mentions, $at, 1);
+                $at = max(-1, $at - 2);
+                continue;
+            }
+            // "three tablespoons of lime juice, that's about two limes"
+            if ($one->amount !== '' && self::isSourceOf($next, $one, $text)) {
+                array_splice($mentions, $at + 1, 1);
+                --$at;
                 continue;
             }
             $merged = match (true) {
@@ -144,6 +155,31 @@ final class Telling
         }
 
         return $mentions;
+    }
+
+    /**
+     * Whether a fruit is named only to take something of it later: of which its juice then goes in.
+     *
+     * @param list<Mention> $later
+     */
+    private static function isGivenBack(Mention $fruit, array $later): bool
+    {
+        return $fruit->amount !== '' && preg_match('/^(?:juice|zest)\b/iu', $fruit->amount) !== 1 && array_filter(
+            $later,
+            static fn(Mention $one): bool => mb_strtolower($one->name) === mb_strtolower($fruit->name)
+                && preg_match('/^juice of (?:1|half a) /iu', $one->line) === 1,
+        ) !== [];
+    }
+
+    /** Whether one thing is only where another comes from, told to say how much: limes of lime juice. */
+    private static function isSourceOf(Mention $source, Mention $of, string $text): bool
+    {
+        $stem = preg_replace('/s$/u', '', mb_strtolower($source->name));
+        $between = substr($text, $of->span[1], max(0, $source->span[0] - $of->span[1]));
+
+        return $source->key !== $of->key
+            && str_starts_with(mb_strtolower($of->name), "{$stem} ")
+            && preg_match('/^[\s,.–-]*(?:that\'s|thats|that is|which is|so|from|it\'s|about)(?:\s+(?:the juice of|about|around|from))*\s*$/iu', $between) === 1;
     }
 
     /**
@@ -221,14 +257,13 @@ final class Telling
      */
     private static function steps(array $clauses, int $from): array
     {
-        $facts = FactsFile::named('telling');
         $steps = [];
         foreach ($clauses as $number => [$at, $clause]) {
-            if ($at < $from || !$facts['does']->isSaidIn($clause, 'words')) {
+            if ($at < $from || !TellingWords::areIn($clause, 'does')) {
                 continue;
             }
-            $isTalk = $facts['other']->isSaidIn($clause, 'words') || $facts['served']->isSaidIn($clause, 'words')
-                || preg_match('/\b(?:don\'t|never|subscribe|video|channel|today we)\b/iu', $clause) === 1;
+            $isTalk = TellingWords::areIn($clause, 'other') || TellingWords::areIn($clause, 'served')
+                || TellingWords::areIn($clause, 'no-step');
             $step = self::asAStep($clause);
             $isOfThings = preg_match('/^(?:an?|some|about|\d|half|one|two|three|four|five|six)\b/iu', $step) === 1;
             if (!$isTalk && !$isOfThings && str_word_count($step) >= 2 && self::tellsTo($step)) {
@@ -242,7 +277,7 @@ final class Telling
     /** Whether it begins with what is to be done, or a time or a heat stands in it. */
     private static function tellsTo(string $step): bool
     {
-        $does = FactsFile::named('telling')['does']->pattern('words');
+        $does = TellingWords::pattern('does');
 
         return preg_match("/^(?:\W*[\pL']+){0,4}\W*{$does}/iu", $step) === 1
             || preg_match('/\d+\s*(?:minutes?|mins?|hours?|degrees)|\b(?:minutes?|hours?|overnight)\b/iu', $step) === 1;
@@ -251,7 +286,7 @@ final class Telling
     /** "and then i'm just going to simmer that" as a cook writes it: "Simmer that." */
     private static function asAStep(string $clause): string
     {
-        $fillers = FactsFile::named('telling')['fillers']->pattern('words');
+        $fillers = TellingWords::pattern('fillers');
         $step = trim($clause);
         do {
             $before = $step;
@@ -264,7 +299,7 @@ final class Telling
 
     private static function yield(string $text): ?string
     {
-        $yields = FactsFile::named('telling')['yields']->pattern('words');
+        $yields = TellingWords::pattern('yields');
 
         return preg_match(
             "/{$yields}\s+((?:about |around |roughly )?(?:[\d½¼¾.]+|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|half an?)\s+(?:small |big |little )?(?:and a half )?(?:cups?|jars?|bottles?|pints?|quarts?|litres?|liters?|ml|mils?|grams?|kilos?)(?: of \d+ ?(?:ml|mils?|grams?|g))?)/iu",
