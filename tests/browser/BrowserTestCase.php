@@ -160,12 +160,14 @@ abstract class BrowserTestCase extends TestCase
             'const { left, top } = document.querySelector(arguments[0])?.getBoundingClientRect() ?? {}; return [left, top]',
             [$selector],
         );
-        self::find($selector);
+        self::$browser->executeScript(
+            'arguments[0].scrollIntoView({ block: "center", inline: "center" })',
+            [self::find($selector)],
+        );
         for ($stood = null, $looks = 0; $looks < 20 && $place() !== $stood; ++$looks) {
             $stood = $place();
             usleep(60_000);
         }
-        self::$browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [self::find($selector)]);
         self::$browser->findElement(WebDriverBy::cssSelector($selector))->click();
     }
 
