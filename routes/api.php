@@ -27,6 +27,7 @@ use App\Recipes\ScaleController;
 use App\Recipes\SpoonfulController;
 use App\Recipes\SwapController;
 use App\Recipes\ThicknessController;
+use App\Recipes\ToldController;
 use App\Recipes\VersionController;
 use App\Recipes\WritingController;
 use Illuminate\Support\Facades\Route;
@@ -51,6 +52,7 @@ Route::post('/balance', BalanceController::class);
 Route::post('/advise', AdviceController::class);
 Route::post('/design', DesignController::class);
 
+Route::get('/sauces/{sauce}/told', ToldController::class);
 Route::get('/families/{style}/known', [FamilyController::class, 'known']);
 
 Route::post('/suggest', [WritingController::class, 'suggest']);

@@ -19,6 +19,7 @@ use Vinculum\Recipe\Recipe;
  * @property array<string, mixed> $standing what the shelf shows of its balance
  * @property CarbonImmutable|null $updated_at
  * @property Recipe $recipe as it was written
+ * @property string|null $told what somebody told, where it was written down from that
  */
 final class Sauce extends Model
 {
@@ -29,6 +30,7 @@ final class Sauce extends Model
         'forked_from',
         'revision',
         'standing',
+        'told',
     ];
 
     /** @return array<string, string> */

@@ -32,6 +32,7 @@ use Vinculum\Report\StandingReport;
  *     aim: list<array{axis: string, steps: float}>,
  *     lines: list<string>,
  *     standing: Stored<StandingReport>,
+ *     is_told: bool,
  * }
  */
 final class SauceResource extends JsonResource
@@ -45,6 +46,7 @@ final class SauceResource extends JsonResource
             'revision' => $this->resource->revision,
             'forked_from' => $this->resource->forked_from,
             'standing' => app(HomeKitchen::class)->standing($this->resource),
+            'is_told' => $this->resource->told !== null,
         ];
     }
 }

@@ -59,12 +59,18 @@ final readonly class SauceService
      */
     public function written(string $text, Measures $measures): Sauce
     {
-        $weighed = $this->homeKitchen->weigh(self::fitting($this->homeKitchen->kitchen()->readBegun($text), $measures));
+        $read = $this->homeKitchen->kitchen()->readBegun($text);
+        $weighed = $this->homeKitchen->weigh(self::fitting($read, $measures));
         $family = $weighed->recipe->style === null
             ? FamilyGuess::sure($weighed->balance(), $weighed->recipe->title)
             : null;
 
-        return $this->shelve($family === null ? $weighed : $weighed->asOne(FamilyBook::get($family)));
+        $sauce = $this->shelve($family === null ? $weighed : $weighed->asOne(FamilyBook::get($family)));
+        if ($read->said !== []) {
+            $sauce->update(['told' => $text]);
+        }
+
+        return $sauce;
     }
 
     /** A recipe that came in, cut to what the shelf holds; a style that nobody knows is none. */

@@ -100,6 +100,28 @@ final class TakingInTest extends BrowserTestCase
         );
     }
 
+    /** What somebody told stands beside the lines: a tap leads from one to the other, or takes in what was passed over. */
+    public function test_a_telling_stands_beside_the_lines_that_were_written_down_from_it(): void
+    {
+        self::open('/');
+        self::find('#begin-text')->sendKeys(
+            'So I take half a cup of ketchup and I put in two tablespoons of honey, and then a spoonful of cider vinegar. '
+            . 'My brother puts mustard in his. You stir it and let it simmer for ten minutes, and we have it with chips.',
+        );
+        self::find('main button')->click();
+        self::find('[data-told] [data-use="passed"]');
+        self::assertSame([], self::issues());
+        self::tap('[data-told] [data-said="honey"]');
+        self::until(static fn(): bool => str_contains(
+            (string) self::$browser->switchTo()->activeElement()->getAttribute('value'),
+            'honey',
+        ), 'its line has the focus');
+        $lines = static fn(): int => count(self::findAll('ol[aria-label="Lines of the sauce"] li'));
+        $before = $lines();
+        self::tap('[data-told] [data-use="passed"]');
+        self::until(static fn(): bool => $lines() > $before, 'what was only talked of is taken in');
+    }
+
     public function test_a_pasted_page_comes_in_and_what_is_there_is_left_out(): void
     {
         self::open('/');

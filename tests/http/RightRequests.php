@@ -102,6 +102,7 @@ trait RightRequests
                     )->value('revision'),
                 ],
             ], ['DELETE', 'sauces/{sauce}', []], ['POST', 'sauces/{sauce}/return', []],
+            ['GET', 'sauces/{sauce}/told', []], ['GET', 'families/{style}/known', []],
             ['GET', 'sauces/{sauce}/spoonfuls', []], ['GET', 'sauces/{sauce}/versions', []], ['POST', 'sauces/{sauce}/versions', []], [
                 'GET',
                 'sauces/{sauce}/versions/{version}',

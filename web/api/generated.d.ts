@@ -287,6 +287,53 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sauces/{sauce}/told": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was told, beside the sauce that was written down from it. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sauce: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Told"];
+                    };
+                };
+                /** @description The answer */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/families/{style}/known": {
         parameters: {
             query?: never;
@@ -5399,6 +5446,19 @@ export interface components {
                 parts: number;
             }[];
         };
+        /** @description A piece of what was told, for who reads it beside the lines. */
+        Passage: {
+            text: string;
+            /**
+             * @description whether the thing it names went in, or was only talked of; null of words between
+             * @enum {string|null}
+             */
+            use: "in" | "passed" | null;
+            /** @description its key */
+            ingredient: string | null;
+            /** @description to take in what was passed over */
+            line: string | null;
+        };
         PlanAnswer: {
             plan: components["schemas"]["PlanKept"];
             draft: components["schemas"]["PlanDraft"] | null;
@@ -5641,6 +5701,7 @@ export interface components {
             }[];
             lines: string[];
             standing: components["schemas"]["Standing"];
+            is_told: boolean;
         };
         SauceLog: {
             batches: components["schemas"]["LoggedBatch"][];
@@ -5956,6 +6017,9 @@ export interface components {
             stopped: number | null;
             /** @description that the page gave it */
             key: string | null;
+        };
+        Told: {
+            passages: components["schemas"]["Passage"][];
         };
         TrainedAxis: {
             /** @enum {string} */

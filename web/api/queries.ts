@@ -3,6 +3,9 @@ import { api } from './client';
 
 /** What a page needs to know once: styles, measures, words. */
 export const kitchenQuery = queryOptions({ queryKey: ['kitchen'], queryFn: api.kitchen, staleTime: Infinity });
+/** What was told of a sauce: that never changes. */
+export const toldQuery = (sauce: number) =>
+  queryOptions({ queryKey: ['told', sauce], queryFn: () => api.told(sauce), staleTime: Infinity });
 /** Where the known recipes of a family stand. */
 export const knownQuery = (style: string) =>
   queryOptions({ queryKey: ['known', style], queryFn: () => api.knownRecipes(style), staleTime: Infinity });

@@ -49,6 +49,7 @@ export function Choice<Key extends string>({ label, options, value, onChoose, co
           id={`${controls}-${key}`}
           aria-controls={key === value ? controls : undefined}
           data-choice={key}
+          sx={{ px: 1 }}
         />
       ))}
     </Tabs>

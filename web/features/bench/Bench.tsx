@@ -39,7 +39,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const [previewed, setPreviewed] = useState<number | null>(null);
   const [sidePreview, setSidePreview] = useState<Axes | null>(null);
   const [considered, setConsidered] = useState<Correction | null>(null);
-  const [panel, setPanel] = useState<Panel>('add');
+  const [panel, setPanel] = useState<Panel>(sauce.is_told ? 'told' : 'add');
   const [swapLine, setSwapLine] = useState(0);
   const [showsMixed, setShowsMixed] = useState(false);
   const [looked, setLooked] = useState<AxisKey | null>(null);
@@ -96,7 +96,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   // on a wide screen they stay in view with the bars, on a narrow one they lead on from the lines
   const tabs = (
     <Box sx={{ borderBottom: '1px solid', borderColor: 'divider', mb: 0.5 }}>
-      <Choice label={say.besideTheBars} options={panels} value={panel} onChoose={setPanel} controls="panel" />
+      <Choice
+        label={say.besideTheBars}
+        options={sauce.is_told ? panels : untold}
+        value={panel}
+        onChoose={setPanel}
+        controls="panel"
+      />
     </Box>
   );
 
@@ -201,6 +207,8 @@ function ofKnown(recipes: readonly Known[]): string {
   return titles.length === 0 ? '' : say.knownRecipes(titles.join(', '));
 }
 
+/** The ways of a sauce that nobody told of. */
+const untold = panels.filter(([panel]) => panel !== 'told');
 const noCorrections: readonly Correction[] = [];
 
 const noCautions: Balance['cautions'] = [];

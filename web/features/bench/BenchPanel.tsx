@@ -13,11 +13,13 @@ const PartsPanel = later(async () => (await import('../tools/PartsPanel')).Parts
 const ScalePanel = later(async () => (await import('../tools/ScalePanel')).ScalePanel);
 const SwapPanel = later(async () => (await import('../tools/SwapPanel')).SwapPanel);
 const ThicknessPanel = later(async () => (await import('../tools/ThicknessPanel')).ThicknessPanel);
+const ToldPanel = later(async () => (await import('../tools/ToldPanel')).ToldPanel);
 const VersionsPanel = later(async () => (await import('../tools/VersionsPanel')).VersionsPanel);
 
-export type Panel = 'add' | 'method' | 'swap' | 'scale' | 'thickness' | 'keep' | 'parts' | 'versions';
+export type Panel = 'add' | 'told' | 'method' | 'swap' | 'scale' | 'thickness' | 'keep' | 'parts' | 'versions';
 export const panels: readonly (readonly [Panel, string])[] = [
   ['add', say.whatToAdd],
+  ['told', say.asTold],
   ['method', say.method],
   ['swap', say.swap],
   ['scale', say.scale],
@@ -72,6 +74,15 @@ export function BenchPanel({
           onPreview={onPreview}
           onApply={onApply}
           onSolve={bench.canSolve ? bench.solve : null}
+        />
+      )}
+      {panel === 'told' && (
+        <ToldPanel
+          sauce={bench.sauce}
+          lines={report.lines}
+          onTake={(text) => {
+            rewrite([...editOf(draft).lines, text], say.added(text));
+          }}
         />
       )}
       {panel === 'method' && (

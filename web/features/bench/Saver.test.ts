@@ -36,6 +36,7 @@ const sauce: Sauce = {
   set_aside: [],
   let_go: [],
   aim: [],
+  is_told: false,
   standing: {} as Sauce['standing'],
 };
 const typed = (saver: InstanceType<typeof Saver>, ...lines: string[]) => {

@@ -31,7 +31,7 @@ export interface Draft {
 export type Aside = Sauce['set_aside'][number];
 
 /** A sauce as it is stored: what a person has written, and nothing of the page. */
-export type WrittenSauce = Omit<Sauce, 'id' | 'revision' | 'forked_from' | 'standing'>;
+export type WrittenSauce = Omit<Sauce, 'id' | 'revision' | 'forked_from' | 'standing' | 'is_told'>;
 
 let nextId = 1;
 export const newLine = (text: string): DraftLine => ({ id: nextId++, text });

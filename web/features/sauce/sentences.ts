@@ -1,6 +1,7 @@
 /** What the head and the pages of a sauce say, and several of its rooms. A translation has the same keys. */
 export const say = {
   thatDidNotWork: 'That did not work.',
+  line: (index: number) => `Line ${index + 1}`,
   bench: 'Bench',
   cook: 'Cook',
   taste: 'Taste',

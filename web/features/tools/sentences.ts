@@ -17,6 +17,10 @@ export const say = {
   whileYouAreAtItFor: 'While you are at it, for the family: ',
   addThatToo: 'Add that too',
   or: 'Or:',
+  whatWasTold:
+    'Underlined: it is in the sauce, a tap shows its line. Dashed: it was only talked of, a tap takes it in.',
+  showItsLine: 'Show its line',
+  takeItIn: (line: string) => `Take it in: ${line}`,
   effectOfOneSpoonful: 'Effect of one spoonful',
   whatOneStepCostsIn: 'What one step costs in this batch',
   aStepOf: (name: string, axisName: string) => ` ${name}: a step of ${axisName}`,

@@ -165,7 +165,8 @@ final class Mentions
             ),
             $clause,
             $this->endsWithMore($upTo, $item),
-            $this->isOptionalHere($clause, $at, $next),
+            $this->isOptionalHere($clause, $at, $next)
+                || preg_match('/' . TellingWords::pattern('may-put') . '\W*$/iu', $upTo) === 1,
             isCorrection: $this->endsIn('sorry', $upTo),
         );
     }
