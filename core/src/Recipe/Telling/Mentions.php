@@ -396,11 +396,16 @@ final class Mentions
             $this->says('other', $own),
             $this->isOfOthers($own, $from),
             $this->endsIn('like', $plain),
-            $this->endsIn('not', mb_substr($upTo, -60), $hasAmount ? 0 : 4) => MentionUse::TalkedAbout,
+            $this->endsIn('not', mb_substr($upTo, -60), $hasAmount && !$isOne ? 0 : 4) => MentionUse::TalkedAbout,
+            // "half olive, half sunflower"
+            preg_match('/^half$/iu', trim($item->amountText ?? '')) === 1
+                && preg_match('/^\W*(?:and\s+)?half\b/iu', $behind) === 1 => MentionUse::Named,
             $hasAmount => MentionUse::PutIn,
             // "until the water is gone"
             preg_match(self::OF_ITS_STATE, $upTo) === 1 => MentionUse::Named,
             $this->endsIn('puts', $upTo),
+            // "Shallot only on the day"
+            trim($upTo) === '' && TellingWords::areIn(mb_substr($behind, 0, 20), 'last') => MentionUse::PutIn,
             $this->beginsAList($told),
             self::isSaltAndPepper($told, strlen($upTo)) => MentionUse::PutIn,
             default => MentionUse::Named,

@@ -15,6 +15,9 @@ final class Telling
     private const LEAST_WORDS = 25;
     /** Talk runs on: so many words a line, where a list has few. */
     private const RUNS_ON = 15;
+    /** Words a line, and sentences that tell what to do, of prose. */
+    private const PROSE = 30.0;
+    private const SENTENCES = 4;
     /** A list of things stands in short lines. */
     private const SHORT = 9;
     private const MOST_SHORT = 0.5;
@@ -39,7 +42,16 @@ final class Telling
         $isTalk = $isStamped || count($words) / $lines >= self::RUNS_ON && !self::isList($pasted);
 
         // what has the time beside it was spoken, however few words tell
-        return $isStamped || $isTalk && $spoken >= self::SPOKEN && TellingWords::areIn($text, 'person');
+        return $isStamped || $isTalk && $spoken >= self::SPOKEN && TellingWords::areIn($text, 'person')
+            || self::isProse($pasted, count($words) / $lines);
+    }
+
+    /** Sentences that run on and tell what to do, whoever speaks: no list of things, and no page. */
+    private static function isProse(string $pasted, float $wordsALine): bool
+    {
+        return $wordsALine >= self::PROSE && !self::isList($pasted)
+            && preg_match_all('/[.!?](?:\s|$)/u', $pasted) >= self::SENTENCES
+            && preg_match_all('/' . TellingWords::pattern('does') . '/iu', $pasted) >= self::SENTENCES;
     }
 
     /** Many short lines that begin with a figure or a mark are a list, however somebody chats above it. */
