@@ -34,11 +34,16 @@ final class Counts
     {
         return match (true) {
             $count <= 1.0, $word === 'cm' => $word,
-            $word === 'leaf' => 'leaves',
+            self::hasPlural($word) => self::row($word)->text('plural'),
             preg_match('/(?:ch|sh|s|x)$/', $word) === 1 => "{$word}es",
             str_ends_with($word, 'y') => substr($word, 0, -1) . 'ies',
             default => "{$word}s",
         };
+    }
+
+    private static function hasPlural(string $word): bool
+    {
+        return isset(FactsFile::named('counts')[$word]) && self::row($word)->has('plural');
     }
 
     /** @return array<string, string> */

@@ -8,6 +8,7 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Parser\Cursor;
 use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\Lexer;
@@ -220,9 +221,25 @@ final readonly class ResolvedLine
 
         return match (true) {
             $this->ingredient === null || $this->status === LineStatus::Unknown => $this->written->text,
-            $isNamed => $this->written->name,
+            $isNamed, $this->isNamedByItsPiece() => $this->written->name,
             default => $this->ingredient->name,
         };
+    }
+
+    /** "2 cinnamon sticks" are none of the ground one: the name says the piece that is counted, the ingredient's does not. */
+    private function isNamedByItsPiece(): bool
+    {
+        if ($this->written->part !== null || $this->written->measured?->unit !== null) {
+            return false;
+        }
+        foreach (preg_split('/\s+/u', $this->written->name) ?: [] as $word) {
+            $piece = Counts::named($word);
+            if ($piece !== null && $piece !== 'whole' && stripos($this->ingredient->name ?? '', $piece) === false) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
