@@ -363,7 +363,7 @@ final class CorrectionSearchTest extends TestCase
         $limits = new CorrectionLimits(self::candidates(['water']));
 
         self::assertStringContainsString(
-            'nothing needs adding',
+            'Nothing needs adding',
             CorrectionSearch::advise($batch, $target, $limits)->notes[0],
         );
         self::assertStringContainsString(
