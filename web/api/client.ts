@@ -85,8 +85,7 @@ export const api = {
     answer(client.DELETE('/api/products/{product}', { params: { path: { product: id } } })),
   balance: (formula: Formula) => answer(client.POST('/api/balance', { body: formula })),
   told: (id: number) => answer(client.GET('/api/sauces/{sauce}/told', { params: { path: { sauce: id } } })),
-  knownRecipes: (style: string) =>
-    answer(client.GET('/api/families/{style}/known', { params: { path: { style } } })),
+  knownRecipes: (style: string) => answer(client.GET('/api/families/{style}/known', { params: { path: { style } } })),
   design: (wish: DesignRequest) => answer(client.POST('/api/design', { body: wish })),
   advise: (wish: AdviceRequest) => answer(client.POST('/api/advise', { body: wish })),
   suggest: (wish: SuggestRequest) => answer(client.POST('/api/suggest', { body: wish })),

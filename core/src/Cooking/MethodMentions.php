@@ -152,6 +152,10 @@ final class MethodMentions
         // only what is said of this very thing: "half the sugar", not "half the sugar and the salt"
         $near = (string) preg_replace('/^.*(?:[,;.(]|\b(?:and|with|in|into|to|or|over)\b)/iu', '', $near);
         $doing = FactsFile::named('doing');
+        $last = $doing['last-of-several']->isSaidIn($near, 'words') ? self::lastOf($meant, $lines) : $meant;
+        // a line of its own is no more of another, nor what is left of it
+        $isOwn = count($last) < count($meant);
+        $meant = $last;
         [$share, $grams] = self::amount($near, $lines[$meant[0]]);
 
         return new Mention(
@@ -160,10 +164,28 @@ final class MethodMentions
             $does,
             $share,
             $grams,
-            $doing['rest']->isSaidIn($near, 'words'),
-            $doing['more']->isSaidIn($near, 'words'),
+            !$isOwn && $doing['rest']->isSaidIn($near, 'words'),
+            !$isOwn && $doing['more']->isSaidIn($near, 'words'),
             $isByName,
         );
+    }
+
+    /**
+     * "The last tablespoon of vinegar", "the extra vinegar": of several lines of one thing, the one that comes last.
+     *
+     * @param list<int> $meant
+     * @param array<int, ResolvedLine> $lines
+     *
+     * @return list<int>
+     */
+    private static function lastOf(array $meant, array $lines): array
+    {
+        $kinds = array_unique(array_map(
+            static fn(int $line): ?string => $lines[$line]->ingredient?->kind(),
+            $meant,
+        ));
+
+        return count($meant) > 1 && count($kinds) === 1 ? [max($meant)] : $meant;
     }
 
     /** @return array{float|null, float|null} a share of the line, or grams of it */

@@ -20,6 +20,8 @@ final readonly class FamilyGuess
     private const LONGER = 1.5;
     /** How much likelier a sauce is of none than what it holds and where it stands would say. Fitted on inventions of our own. */
     private const NONE = 5.0;
+    /** Of what a title speaks for a family, so much speaks against none. */
+    private const NAMED = 0.5;
     /** So far behind, in logarithms, it is nothing of the whole. */
     private const HOPELESS = 9.0;
     private const LEAST = 0.02;
@@ -50,11 +52,15 @@ final readonly class FamilyGuess
         $scores = FamilyLikelihood::of($makeup, $balance->taste);
         $scores[FamilyLikelihood::NONE] += self::NONE;
         $title ??= '';
+        $named = 0.0;
         foreach ($title === '' ? [] : FactsFile::named('styles') as $style => $row) {
             if ($row->isSaidIn($title, 'titled')) {
-                $scores[$style] += self::ofTitle($row->list('titled'), $title);
+                $scores[$style] += $ofTitle = self::ofTitle($row->list('titled'), $title);
+                $named = max($named, $ofTitle);
             }
         }
+        // who calls it something does not call it nothing
+        $scores[FamilyLikelihood::NONE] -= self::NAMED * $named;
         $scores = self::heard($scores, FamilyObjections::to($balance, $makeup, $title));
         $top = max($scores);
         $weights = array_map(static fn(float $score): float => exp($score - $top), $scores);
@@ -148,7 +154,7 @@ final readonly class FamilyGuess
         foreach ($titled as $words) {
             if (Words::areIn($title, [$words])) {
                 // the last word of a title names the thing: a chutney of ketchup is a chutney
-                $isLast = preg_match('/' . Words::pattern([$words]) . '\W*$/iu', $title) === 1;
+                $isLast = preg_match('/' . Words::pattern([$words]) . '\W*(?:\bsauce\W*)?$/iu', $title) === 1;
                 $best = max($best, self::TITLE + self::LONGER * (substr_count($words, ' ') + ($isLast ? 1 : 0)));
             }
         }

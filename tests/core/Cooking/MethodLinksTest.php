@@ -42,6 +42,32 @@ final class MethodLinksTest extends TestCase
         self::assertSame([], $wrong);
     }
 
+    #[TestDox('What stands on two lines, the second kept for later: "everything but the extra vinegar" takes the first of them, "the last of the vinegar" the second; made of many things')]
+    public function test_the_last_of_two_lines_of_one_thing(): void
+    {
+        $asked = 0;
+        foreach (['cider vinegar', 'brown sugar', 'olive oil', 'lemon juice', 'soy sauce', 'butter', 'double cream', 'honey', 'stock', 'white wine', 'parsley', 'mustard'] as $thing) {
+            $lines = Formula::fromTexts(
+                ['500 g tomatoes', "150 g {$thing}", "1 tbsp {$thing}, to finish"],
+                Catalogue::shipped(),
+                Measures::Metric,
+            )->lines;
+            foreach (['last', 'extra', 'remaining', 'reserved'] as $word) {
+                $puts = MethodLinks::of(MethodReader::steps([
+                    "Put everything except the {$word} {$thing} in a pan and simmer for 20 minutes.",
+                    "Stir in the {$word} {$thing} off the heat.",
+                ]), $lines)->puts;
+                $step = static fn(int $line): array => array_keys(
+                    array_filter($puts, static fn(array $put): bool => isset($put[$line])),
+                );
+                self::assertSame($step(0), $step(1), "{$word} {$thing}");
+                self::assertGreaterThan($step(1), $step(2), "{$word} {$thing}");
+                ++$asked;
+            }
+        }
+        self::assertSame(48, $asked);
+    }
+
     #[TestDox('Salt and pepper, listed on two lines and seasoned with at the end, are not put in with the spices; only the whole stick is fished out')]
     public function test_seasoning_at_the_end(): void
     {

@@ -167,6 +167,17 @@ final class FamilyGuessTest extends TestCase
         self::assertGreaterThan(0.5, $less / $asked);
     }
 
+    /** Who calls it a barbecue sauce does not call it none, though it is made of what none of them holds. */
+    public function test_what_a_title_says_last_weighs_more_than_odd_things(): void
+    {
+        $odd = self::balance([
+            '600 g rhubarb', '220 g red onion', '400 g tinned tomatoes', '200 g dark brown sugar', '150 ml cider vinegar',
+            '3 tbsp black treacle', '2 tbsp Worcestershire sauce', '2 tsp smoked paprika',
+        ]);
+        self::assertSame('tomato-barbecue', FamilyGuess::presumed($odd, FamilyGuess::for($odd, 'Rhubarb barbecue sauce')));
+        self::assertNull(FamilyGuess::presumed($odd, FamilyGuess::for($odd, null)));
+    }
+
     public function test_a_ferment_is_guessed_only_where_something_ferments(): void
     {
         $lines = ['500 g red chillies', '15 g salt', '20 g garlic', '50 ml white vinegar'];
