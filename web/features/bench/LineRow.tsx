@@ -289,8 +289,12 @@ const rowNote = {
   color: 'text.secondary',
   pl: { xs: 0.5, sm: 1 },
   pb: { xs: 0.75, sm: 0 },
-  // what a cook must check is seen whole
+  // what a cook must check is seen whole; on a phone when its line is gone to, so that nothing moves before
   overflowWrap: 'anywhere',
+  whiteSpace: { xs: 'nowrap', sm: 'normal' },
+  overflow: { xs: 'hidden', sm: 'visible' },
+  textOverflow: 'ellipsis',
+  'li:focus-within > &, li:hover > &': { whiteSpace: 'normal', overflow: 'visible' },
 } as const;
 const longNote = { ...rowNote, gridColumn: '2', gridRow: '2', pl: 0.5, pb: 0.75 } as const;
 const longNoteOff = { ...longNote, textDecoration: 'underline wavy', textUnderlineOffset: '4px' } as const;

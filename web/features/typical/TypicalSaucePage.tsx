@@ -134,7 +134,7 @@ function Draft({ style }: { style: Style }) {
           <Typography id="goes-in" variant="h2" sx={{ mb: 0.5 }}>
             {say.whatGoesIn}
           </Typography>
-          <Box data-draft sx={{ opacity: draft.isCurrent ? 1 : 0.6, minHeight: 240 }}>
+          <Box data-draft sx={{ opacity: draft.isCurrent || found === null ? 1 : 0.8, minHeight: 240 }}>
             {found === null && draft.fault === null && <Typography>{say.working}</Typography>}
             <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
               {found?.texts.map((text) => (
