@@ -112,7 +112,9 @@ final class MethodMentions
                 : $things->at($words, $at, $names->isWhole(...));
             if ($meant !== []) {
                 $last = $at + $taken - 1;
-                $end = $offsets[$last] + strlen((string) $found[0][$last][0]);
+                $word = (string) $found[0][$last][0];
+                $meant = self::ofMany($word, $meant, $lines);
+                $end = $offsets[$last] + strlen($word);
                 $named[$offsets[$at]] = [$meant, $end, $taken, $howWell];
             }
         }
@@ -168,6 +170,31 @@ final class MethodMentions
             !$isOwn && $doing['more']->isSaidIn($near, 'words'),
             $isByName,
         );
+    }
+
+    /**
+     * "Char the peppers" means what there are several of, where both are on the list, and not the pepper of "salt and
+     * pepper".
+     *
+     * @param list<int> $meant
+     * @param array<int, ResolvedLine> $lines
+     *
+     * @return list<int>
+     */
+    private static function ofMany(string $word, array $meant, array $lines): array
+    {
+        $plural = mb_strtolower($word);
+        if (!str_ends_with($plural, 's')) {
+            return $meant;
+        }
+        $name = static fn(int $line): string => ' ' . mb_strtolower($lines[$line]->written->name);
+        $counted = array_filter($meant, static fn(int $line): bool => str_ends_with($name($line), 's'));
+        $others = array_filter(
+            array_keys($lines),
+            static fn(int $line): bool => str_ends_with($name($line), " {$plural}"),
+        );
+
+        return array_values($counted !== [] ? $counted : ($others !== [] ? $others : $meant));
     }
 
     /**

@@ -68,6 +68,23 @@ final class MethodLinksTest extends TestCase
         self::assertSame(48, $asked);
     }
 
+    #[TestDox('What there are several of is meant by its plural, and not the seasoning of that name')]
+    public function test_peppers_are_not_the_pepper(): void
+    {
+        foreach (['4 red peppers', '2 green peppers', '300 g peppers'] as $peppers) {
+            $lines = Formula::fromTexts([$peppers, '1 tsp salt', 'pepper'], Catalogue::shipped(), Measures::Metric)->lines;
+            $puts = MethodLinks::of(MethodReader::steps([
+                'Char the peppers under the grill, peel and chop them.',
+                'Put everything in a pan and simmer for 20 minutes.',
+            ]), $lines)->puts;
+            $step = static fn(int $line): array => array_keys(
+                array_filter($puts, static fn(array $put): bool => isset($put[$line])),
+            );
+            self::assertLessThan($step(2), $step(0), $peppers);
+            self::assertSame($step(1), $step(2), $peppers);
+        }
+    }
+
     #[TestDox('Salt and pepper, listed on two lines and seasoned with at the end, are not put in with the spices; only the whole stick is fished out')]
     public function test_seasoning_at_the_end(): void
     {
