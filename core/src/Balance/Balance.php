@@ -137,6 +137,25 @@ final readonly class Balance
         );
     }
 
+    /**
+     * Figures of it with their 90 % intervals.
+     *
+     * @template Name of string
+     *
+     * @param callable(Mixture): array<Name, float> $figures by name
+     *
+     * @return array<Name, Estimate> by name
+     */
+    public function estimate(callable $figures): array
+    {
+        return DoubtPropagation::about(
+            $this->formula,
+            $this->mixture,
+            $this->isFinished ? $this->formula->yield : null,
+            $this->formula->doses,
+        )->on($figures);
+    }
+
     /** @return list<string> allergens of every ingredient named, in the order of the regulation */
     public function allergens(): array
     {

@@ -51,7 +51,7 @@ final readonly class NutritionReport extends Report
      *
      * @param float $saturates grams in the mixture
      *
-     * @return list<float>
+     * @return non-empty-array<string, float>
      */
     public static function figures(Mixture $mixture, float $saturates): array
     {
@@ -59,16 +59,16 @@ final readonly class NutritionReport extends Report
         $sugars = Energy::sugars($mixture) * $in100g;
 
         return [
-            Energy::kilojoules($mixture) * $in100g,
-            Energy::of($mixture) * $in100g,
-            $mixture->percent(Component::Fat),
-            min($saturates * $in100g, $mixture->percent(Component::Fat)),
-            $sugars + $mixture->percent(Component::Sweetener) + $mixture->percent(Component::Starch)
+            'energyKj' => Energy::kilojoules($mixture) * $in100g,
+            'energyKcal' => Energy::of($mixture) * $in100g,
+            'fat' => $mixture->percent(Component::Fat),
+            'saturates' => min($saturates * $in100g, $mixture->percent(Component::Fat)),
+            'carbohydrate' => $sugars + $mixture->percent(Component::Sweetener) + $mixture->percent(Component::Starch)
                 + $mixture->percent(Component::Dextrin),
-            $sugars,
-            $mixture->percent(Component::Fibre),
-            $mixture->percent(Component::Protein),
-            $mixture->percent(Component::Salt),
+            'sugars' => $sugars,
+            'fibre' => $mixture->percent(Component::Fibre),
+            'protein' => $mixture->percent(Component::Protein),
+            'salt' => $mixture->percent(Component::Salt),
         ];
     }
 }
