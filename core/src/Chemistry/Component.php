@@ -86,7 +86,10 @@ enum Component: string
     /** @return list<string> the sugars, without sweeteners */
     public static function sugars(): array
     {
-        return array_values(array_diff(self::massesOf('sugars'), [self::Sweetener->value]));
+        /** @var list<string>|null $known */
+        static $known = null;
+
+        return $known ??= array_values(array_diff(self::massesOf('sugars'), [self::Sweetener->value]));
     }
 
     /** @return list<string> */
@@ -98,7 +101,10 @@ enum Component: string
     /** The composition group whose grade tells how sure this figure is. */
     public function group(): string
     {
-        return $this->facts()->text('group');
+        /** @var array<string, string> $known */
+        static $known = [];
+
+        return $known[$this->value] ??= $this->facts()->text('group');
     }
 
     public function facts(): Row

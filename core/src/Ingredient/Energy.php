@@ -47,10 +47,10 @@ final class Energy
     /** Grams of sugars, without sweeteners. */
     public static function sugars(Mixture $mixture): float
     {
+        $amounts = $mixture->amounts();
         $sugars = 0.0;
-        foreach ($mixture->amounts() as $component => $grams) {
-            $isSugar = Component::from($component)->group() === 'sugars' && $component !== Component::Sweetener->value;
-            $sugars += $isSugar && Component::from($component)->isMass() ? $grams : 0.0;
+        foreach (Component::sugars() as $sugar) {
+            $sugars += $amounts[$sugar] ?? 0.0;
         }
 
         return $sugars;
