@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-// The router of PHP's own server: built files from public/build, what only reads to a resident, everything else to the
+// The router of PHP's own server, where there is no other: built files from public/build, everything else to the
 // application.
-
-use App\Server\ResidentSocket;
 
 const KINDS = [
     'js' => 'text/javascript; charset=utf-8',
@@ -60,16 +58,4 @@ if (str_starts_with($path, '/build/')) {
 
     return true;
 }
-$socket = getenv('VINCULUM_RESIDENTS_SOCKET');
-if (is_string($socket) && $socket !== '') {
-    require_once __DIR__ . '/../app/Server/ResidentSocket.php';
-    require_once __DIR__ . '/../app/Server/ResidentAnswer.php';
-    $answer = (new ResidentSocket($socket))->ask($_SERVER);
-    if ($answer !== null) {
-        $answer->send();
-
-        return true;
-    }
-}
-
 require __DIR__ . '/../public/index.php';

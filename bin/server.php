@@ -6,27 +6,27 @@ declare(strict_types=1);
 // ./vinculum start makes everything ready and then hands over to this.
 
 use App\Server\ServerLog;
+use App\Server\ServerPlan;
 use App\Server\Supervisor;
 
-spl_autoload_register(static function (string $class): void {
-    if (str_starts_with($class, 'App\\Server\\') || str_starts_with($class, 'App\\Backups\\')) {
-        require dirname(__DIR__) . '/app/' . str_replace('\\', '/', substr($class, strlen('App\\'))) . '.php';
-    }
-});
+require dirname(__DIR__) . '/vendor/autoload.php';
 
 $root = dirname(__DIR__);
-$log = new ServerLog("{$root}/storage/logs/server.log");
-$log->rotate();
-$instruments = getenv('VINCULUM_INSTRUMENTS');
-$workers = max(1, (int) (getenv('VINCULUM_WORKERS') ?: 8));
-$residents = getenv('VINCULUM_RESIDENTS');
-exit((new Supervisor(
+$named = static fn(string $name): ?string => in_array(getenv($name), [false, ''], true) ? null : (string) getenv($name);
+$plan = new ServerPlan(
     $root,
     (int) ($argv[1] ?? 0),
     array_slice($argv, 2),
-    is_string($instruments) && $instruments !== '' ? $instruments : null,
+    $named('VINCULUM_DOOR') ?? "{$root}/storage/door",
+    bin2hex(random_bytes(8)),
+);
+$log = new ServerLog($plan->log());
+$log->rotate();
+exit((new Supervisor(
+    $plan,
+    $named('VINCULUM_INSTRUMENTS'),
     getenv('VINCULUM_STAND_IN') === 'yes',
-    $workers,
-    max(0, (int) ($residents === false ? 2 : $residents)),
+    max(1, (int) ($named('VINCULUM_WORKERS') ?? 8)),
+    max(0, (int) ($named('VINCULUM_RESIDENTS') ?? 2)),
     $log,
 ))->run());

@@ -7,7 +7,7 @@ return [
     'stores' => [
         'array' => ['driver' => 'array', 'serialize' => false],
         // wrong passphrases are counted for all server processes together
-        'door' => ['driver' => 'file', 'path' => env('VINCULUM_DOOR', storage_path('door')) . '/tries'],
+        'door' => ['driver' => 'file', 'path' => storage_path('door') . '/tries'],
     ],
     'prefix' => '',
 ];

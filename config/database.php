@@ -2,22 +2,21 @@
 
 declare(strict_types=1);
 
-// the disk is full: nothing is written
-$readsOnly = env('VINCULUM_READS_ONLY') === 'yes';
-
+// which kitchen is served is said to each server: App\Providers\AppServiceProvider
 return [
     'default' => 'sqlite',
-    'reads_only' => $readsOnly,
+    // where the disk is full nothing is written
+    'reads_only' => false,
     'connections' => [
         'sqlite' => [
             'driver' => 'sqlite',
-            'database' => env('VINCULUM_DATABASE', storage_path('kitchen.sqlite')),
+            'database' => storage_path('kitchen.sqlite'),
             'prefix' => '',
             'foreign_key_constraints' => true,
             'busy_timeout' => 5000,
-            'journal_mode' => $readsOnly ? null : 'WAL',
+            'journal_mode' => 'WAL',
             // an acknowledged edit is on the disk
-            'synchronous' => $readsOnly ? null : 'FULL',
+            'synchronous' => 'FULL',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

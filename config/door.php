@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 return [
     // names and addresses under which the home network finds this machine; none: only this machine itself is let in
-    'hosts' => array_values(array_filter(explode(' ', (string) env('VINCULUM_LAN', '')))),
-    'folder' => env('VINCULUM_DOOR', storage_path('door')),
+    'hosts' => [],
+    'folder' => storage_path('door'),
     // wrong passphrases in a quarter of an hour: from one device, and from all together
     'tries' => ['device' => 5, 'house' => 20, 'seconds' => 900],
     // a device is out when it did nothing for half a day (session.lifetime), and in any case after a week

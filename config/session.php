@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-// sessions are for devices of the home network alone: App\Door\Doorkeeper opens and ends them
+// sessions are for devices of the home network alone: App\Auth\SessionGuard opens and ends them
 return [
     'driver' => 'file',
     // minutes of doing nothing, after which a device is out
     'lifetime' => 720,
     'expire_on_close' => false,
-    'files' => env('VINCULUM_DOOR', storage_path('door')) . '/sessions',
+    'files' => storage_path('door') . '/sessions',
     'lottery' => [2, 100],
     'cookie' => 'vinculum_door',
     'encrypt' => false,

@@ -48,30 +48,34 @@ Route::get('/session', [SessionController::class, 'show']);
 Route::post('/session', [SessionController::class, 'enter']);
 Route::delete('/session', [SessionController::class, 'leave']);
 
-Route::post('/balance', BalanceController::class);
-Route::post('/advise', AdviceController::class);
-Route::post('/design', DesignController::class);
+// questions: what is asked changes nothing, so that a process which stays between requests may answer (App\Server)
+Route::group(['reads' => true], static function (): void {
+    Route::post('/balance', BalanceController::class);
+    Route::post('/advise', AdviceController::class);
+    Route::post('/design', DesignController::class);
 
-Route::get('/sauces/{sauce}/told', ToldController::class);
-Route::get('/families/{style}/known', [FamilyController::class, 'known']);
+    Route::get('/sauces/{sauce}/told', ToldController::class);
+    Route::get('/families/{style}/known', [FamilyController::class, 'known']);
 
-Route::post('/suggest', [WritingController::class, 'suggest']);
-Route::post('/nudge', [WritingController::class, 'nudge']);
-Route::post('/ratio', [WritingController::class, 'ratio']);
-Route::post('/swap', [SwapController::class, 'line']);
-Route::post('/convert', [SwapController::class, 'whole']);
-Route::post('/scale', ScaleController::class);
-Route::post('/reduce', [ThicknessController::class, 'reduce']);
-Route::post('/thicken', [ThicknessController::class, 'thicken']);
-Route::post('/compare', [VersionController::class, 'compare']);
+    Route::post('/suggest', [WritingController::class, 'suggest']);
+    Route::post('/nudge', [WritingController::class, 'nudge']);
+    Route::post('/ratio', [WritingController::class, 'ratio']);
+    Route::post('/swap', [SwapController::class, 'line']);
+    Route::post('/convert', [SwapController::class, 'whole']);
+    Route::post('/scale', ScaleController::class);
+    Route::post('/reduce', [ThicknessController::class, 'reduce']);
+    Route::post('/thicken', [ThicknessController::class, 'thicken']);
+    Route::post('/compare', [VersionController::class, 'compare']);
 
-Route::post('/keep', [BatchLogController::class, 'keep']);
-Route::post('/pages', [SauceController::class, 'read']);
+    Route::post('/keep', [BatchLogController::class, 'keep']);
+    Route::post('/pages', [SauceController::class, 'read']);
+});
 Route::post('/plans/draft', [PlanController::class, 'draft']);
 Route::post('/batches/{batch}/advise', [BatchController::class, 'advise']);
 
 Route::get('/instruments', [InstrumentController::class, 'index']);
 Route::get('/instruments/scale', [InstrumentController::class, 'scale']);
+Route::get('/instruments/scale/live', [InstrumentController::class, 'live']);
 Route::post('/instruments/scale/tare', [InstrumentController::class, 'tare']);
 Route::get('/instruments/probe', [InstrumentController::class, 'temperature']);
 Route::get('/instruments/refractometer', [InstrumentController::class, 'solids']);
@@ -81,34 +85,25 @@ Route::post('/instruments/stand-in', [InstrumentController::class, 'standIn']);
 
 // what is stored, and the answer to it, are one move
 Route::middleware(InOneMove::class)->group(static function (): void {
-    Route::get('/kitchen', [KitchenController::class, 'show']);
     Route::put('/kitchen', [KitchenController::class, 'update']);
 
-    Route::get('/palate', [PalateController::class, 'show']);
     Route::put('/palate', [PalateController::class, 'switch']);
     Route::delete('/palate/{style}', [PalateController::class, 'reset']);
 
-    Route::get('/pantry', [PantryController::class, 'index']);
     Route::post('/products', [PantryController::class, 'store']);
     Route::put('/products/{product}', [PantryController::class, 'update']);
     Route::delete('/products/{product}', [PantryController::class, 'destroy']);
 
-    Route::get('/sauces', [SauceController::class, 'index']);
     Route::post('/sauces', [SauceController::class, 'store']);
     Route::post('/sauces/written', [SauceController::class, 'written']);
-    Route::get('/sauces/{sauce}', [SauceController::class, 'show']);
     Route::put('/sauces/{sauce}', [SauceController::class, 'update']);
     Route::delete('/sauces/{sauce}', [SauceController::class, 'destroy']);
     Route::post('/sauces/{sauce}/return', [SauceController::class, 'restore']);
 
-    Route::get('/sauces/{sauce}/spoonfuls', [SpoonfulController::class, 'index']);
-    Route::get('/sauces/{sauce}/versions', [VersionController::class, 'index']);
     Route::post('/sauces/{sauce}/versions', [VersionController::class, 'store']);
     Route::get('/sauces/{sauce}/versions/{version}', [VersionController::class, 'show']);
 
-    Route::get('/sauces/{sauce}/batches', [BatchController::class, 'index']);
     Route::post('/sauces/{sauce}/batches', [BatchController::class, 'store']);
-    Route::get('/batches/{batch}', [BatchController::class, 'show']);
     Route::put('/batches/{batch}', [BatchController::class, 'weigh']);
     Route::post('/batches/{batch}/doses', [BatchController::class, 'dose']);
     Route::delete('/batches/{batch}/doses', [BatchController::class, 'undose']);
@@ -116,26 +111,38 @@ Route::middleware(InOneMove::class)->group(static function (): void {
     Route::post('/batches/{batch}/into-the-sauce', [BatchController::class, 'intoTheSauce']);
 
     Route::post('/sauces/{sauce}/cooks', [CookSessionController::class, 'start']);
-    Route::get('/batches/{batch}/cook', [CookSessionController::class, 'show']);
     Route::post('/batches/{batch}/cook', [CookSessionController::class, 'recordEvent']);
 
-    Route::get('/sauces/{sauce}/log', [BatchLogController::class, 'over']);
-    Route::get('/batches/{batch}/record', [BatchLogController::class, 'show']);
     Route::post('/batches/{batch}/record', [BatchLogController::class, 'write']);
     Route::post('/batches/{batch}/jars', [BatchLogController::class, 'fill']);
     Route::post('/batches/{batch}/split', [BatchLogController::class, 'split']);
     Route::get('/batches/{before}/against/{after}', [BatchLogController::class, 'between']);
     Route::put('/jars/{jar}', [BatchLogController::class, 'jar']);
 
-    Route::get('/plans', [PlanController::class, 'index']);
     Route::post('/plans', [PlanController::class, 'store']);
-    Route::get('/plans/{plan}', [PlanController::class, 'show']);
     Route::delete('/plans/{plan}', [PlanController::class, 'destroy']);
     Route::get('/plans/{plan}/calendar', [PlanController::class, 'calendar']);
 
-    Route::get('/trainer', [TrainerController::class, 'show']);
     Route::post('/trainer', [TrainerController::class, 'answer']);
     Route::delete('/trainer/{axis}', [TrainerController::class, 'reset']);
+
+    Route::group(['reads' => true], static function (): void {
+        Route::get('/kitchen', [KitchenController::class, 'show']);
+        Route::get('/palate', [PalateController::class, 'show']);
+        Route::get('/pantry', [PantryController::class, 'index']);
+        Route::get('/sauces', [SauceController::class, 'index']);
+        Route::get('/sauces/{sauce}', [SauceController::class, 'show']);
+        Route::get('/sauces/{sauce}/spoonfuls', [SpoonfulController::class, 'index']);
+        Route::get('/sauces/{sauce}/versions', [VersionController::class, 'index']);
+        Route::get('/sauces/{sauce}/batches', [BatchController::class, 'index']);
+        Route::get('/batches/{batch}', [BatchController::class, 'show']);
+        Route::get('/batches/{batch}/cook', [CookSessionController::class, 'show']);
+        Route::get('/sauces/{sauce}/log', [BatchLogController::class, 'over']);
+        Route::get('/batches/{batch}/record', [BatchLogController::class, 'show']);
+        Route::get('/plans', [PlanController::class, 'index']);
+        Route::get('/plans/{plan}', [PlanController::class, 'show']);
+        Route::get('/trainer', [TrainerController::class, 'show']);
+    });
 });
 
 Route::post('/uploads', [UploadController::class, 'begin']);

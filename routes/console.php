@@ -7,6 +7,8 @@ use App\Backups\BackupFault;
 use App\Backups\Backups;
 use App\Console\DemoKitchen;
 use App\Description\ApiDescription;
+use App\Server\ReadingRoutes;
+use Illuminate\Routing\Router;
 use Illuminate\Support\Facades\Artisan;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -56,3 +58,10 @@ Artisan::command('api:describe', function (ApiDescription $description): void {
         OutputInterface::OUTPUT_RAW,
     );
 })->purpose('Write the description of the HTTP API (OpenAPI 3.1), made of its routes, rules and reports');
+
+Artisan::command('kitchen:caches', function (Router $router): void {
+    ReadingRoutes::keep($router, base_path());
+    foreach (['config:cache', 'event:cache', 'route:cache'] as $cache) {
+        $this->callSilent($cache);
+    }
+})->purpose('Keep what Laravel knows beforehand, for the servers of ./vinculum start');

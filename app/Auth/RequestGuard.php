@@ -12,7 +12,9 @@ use Symfony\Component\HttpFoundation\Response;
 /**
  * Lets in only what comes from our own pages: a page elsewhere must not reach the kitchen through the cook's browser,
  * by rebinding a name to this machine or by sending a form. Other machines are let in only where the home network is
- * served, under an address of that network, and with the passphrase.
+ * served, encrypted, under an address of that network, and with the passphrase. No Strict-Transport-Security is sent: it
+ * would hold for every port of the machine's name, the page that hands out the certificate among them, and an address
+ * cannot have it.
  */
 final readonly class RequestGuard
 {
@@ -61,6 +63,9 @@ final readonly class RequestGuard
     {
         if (!self::isThisMachine($request) && !in_array($request->getHost(), config()->array('door.hosts'), true)) {
             return 'This kitchen answers on its own address only: open http://127.0.0.1 with its port, on the machine it runs on.';
+        }
+        if (!self::isThisMachine($request) && !$request->isSecure()) {
+            return 'Over the network this kitchen answers encrypted only: open it at https:// instead.';
         }
         $origin = $request->headers->get('Origin');
         if ($origin !== null && $origin !== $request->getSchemeAndHttpHost()) {

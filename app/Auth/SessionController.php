@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Auth;
 
 use App\Http\Answers;
+use App\Server\HomeCertificate;
+use App\Server\ServerPlan;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -12,7 +14,7 @@ use Illuminate\Http\Response;
 /**
  * The door to the home network: who is in, coming in, and leaving.
  *
- * @phpstan-type Session array{addresses: list<string>, came_in: bool}
+ * @phpstan-type Session array{addresses: list<string>, came_in: bool, welcome: string|null, fingerprint: string|null}
  */
 final readonly class SessionController
 {
@@ -21,12 +23,18 @@ final readonly class SessionController
     #[Answers('Session')]
     public function show(Request $request): JsonResponse
     {
+        $hosts = array_filter(config()->array('door.hosts'), is_string(...));
+        // asked from this machine itself it came by the port before
+        $secure = $request->isSecure() ? (int) $request->getPort() : ServerPlan::securePort((int) $request->getPort());
+        $welcome = ServerPlan::welcomePort($secure - 1);
+
         return new JsonResponse([
-            'addresses' => array_map(
-                static fn(mixed $host): string => is_string($host) ? "http://{$host}:{$request->getPort()}" : '',
-                config()->array('door.hosts'),
-            ),
+            'addresses' => array_values(array_map(static fn(string $host): string => "https://{$host}:{$secure}", $hosts)),
             'came_in' => !RequestGuard::isThisMachine($request),
+            'welcome' => $hosts === [] ? null : 'http://' . reset($hosts) . ":{$welcome}",
+            'fingerprint' => $hosts === []
+                ? null
+                : HomeCertificate::behind(config()->string('door.folder'))->fingerprint(),
         ]);
     }
 

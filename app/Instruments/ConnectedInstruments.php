@@ -43,14 +43,7 @@ final readonly class ConnectedInstruments implements Scale, Probe
 
     public function weigh(): Weight
     {
-        $said = $this->link->ask(['ask' => 'weight'], 'scale');
-
-        return Weight::read(
-            $said['grams'] ?? null,
-            ($said['settled'] ?? false) === true,
-            ($said['overload'] ?? false) === true,
-            is_numeric($said['resolution'] ?? null) ? (float) $said['resolution'] : 1.0,
-        );
+        return ScaleAnswer::weight($this->link->ask(['ask' => 'weight'], 'scale'));
     }
 
     public function tare(): void

@@ -6,6 +6,8 @@ namespace App\Instruments;
 
 use App\Http\Answers;
 use Illuminate\Http\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Vinculum\Instrument\InstrumentFault;
 use Vinculum\Instrument\SolidsReading;
 use Vinculum\Report\Report;
@@ -28,6 +30,9 @@ use Vinculum\Report\Report;
  */
 final readonly class InstrumentController
 {
+    private const LIVE_SECONDS = 10.0;
+    private const LIVE_EVERY_MICROSECONDS = 100_000;
+
     public function __construct(private ConnectedInstruments $instruments, private PhMeterService $meter) {}
 
     #[Answers('Instruments')]
@@ -60,6 +65,30 @@ final readonly class InstrumentController
 
             return ['value' => $weight->grams, 'settled' => $weight->isSettled, 'says' => $weight->says];
         });
+    }
+
+    /**
+     * Weights as they change, as server-sent events. Where a process of its own tells them (ScaleFeed), this only says
+     * that whoever asks may listen; else PHP's own server, which answers few, tells them here for a while: a page comes
+     * back by itself.
+     */
+    #[Answers('InstrumentReading')]
+    public function live(): Response
+    {
+        if (getenv('VINCULUM_FEED') === 'apart') {
+            return new Response('', 204);
+        }
+
+        return new StreamedResponse(function (): void {
+            $end = microtime(true) + self::LIVE_SECONDS;
+            echo "retry: 200\n\n";
+            do {
+                echo 'data: ' . $this->scale()->getContent() . "\n\n";
+                ob_get_level() > 0 && ob_flush();
+                flush();
+                usleep(self::LIVE_EVERY_MICROSECONDS);
+            } while (microtime(true) < $end && connection_aborted() === 0);
+        }, 200, ['Content-Type' => 'text/event-stream', 'Cache-Control' => 'no-store']);
     }
 
     #[Answers('InstrumentReading')]

@@ -11,6 +11,7 @@ use App\Database\ImmutableConnector;
 use App\Database\KitchenConnection;
 use App\Hob\HomeHob;
 use App\Imports\Uploads;
+use App\Instruments\InstrumentAddress;
 use App\Instruments\InstrumentLink;
 use App\Kitchen\Tools;
 use App\Palate\PalateService;
@@ -31,6 +32,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        self::settings();
         [$facts, $names] = [storage_path('framework/facts.php'), storage_path('framework/names.php')];
         $change = FactsFile::lastChange();
         if (is_file($facts) && filemtime($facts) >= $change) {
@@ -51,7 +53,7 @@ final class AppServiceProvider extends ServiceProvider
                 ? $session
                 : throw new \LogicException('The session driver is not a store.');
         });
-        $this->app->bind(InstrumentLink::class, static fn(): InstrumentLink => new InstrumentLink(self::instruments()));
+        $this->app->bind(InstrumentLink::class, static fn(): InstrumentLink => new InstrumentLink(InstrumentAddress::here()));
         Connection::resolverFor(
             'sqlite',
             static fn(
@@ -74,16 +76,31 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(PalateService::class);
     }
 
-    /** Where the instruments listen: as the cook names it, or where the stand-in says it does. */
-    private static function instruments(): ?string
+    /**
+     * What differs from one server to the next on the same files: the configuration may have been kept before it was
+     * known.
+     */
+    private static function settings(): void
     {
-        $named = getenv('VINCULUM_INSTRUMENTS');
-        if (is_string($named) && preg_match('/^[\w.-]+:\d{1,5}$/', $named) === 1) {
-            return $named;
+        [$database, $door] = [getenv('VINCULUM_DATABASE'), getenv('VINCULUM_DOOR')];
+        if (is_string($database) && $database !== '') {
+            config(['database.connections.sqlite.database' => $database]);
         }
-        $said = is_string($named) && is_file($named) ? json_decode((string) file_get_contents($named), true) : null;
-
-        return is_array($said) && is_string($said['address'] ?? null) ? $said['address'] : null;
+        if (is_string($door) && $door !== '') {
+            config([
+                'door.folder' => $door,
+                'cache.stores.door.path' => "{$door}/tries",
+                'session.files' => "{$door}/sessions",
+            ]);
+        }
+        if (getenv('VINCULUM_READS_ONLY') === 'yes') {
+            config([
+                'database.reads_only' => true,
+                'database.connections.sqlite.journal_mode' => null,
+                'database.connections.sqlite.synchronous' => null,
+            ]);
+        }
+        config(['door.hosts' => array_values(array_filter(explode(' ', (string) getenv('VINCULUM_LAN'))))]);
     }
 
     public function boot(): void

@@ -9,6 +9,7 @@ final class ProcessTable
 {
     private const SERVED_FROM = 'VINCULUM_SERVED_FROM';
     private const KEPT_BY = 'VINCULUM_KEPT_BY';
+    private const MARKER = 'vinculum-kitchen-';
 
     /**
      * Those that were started with a setting, and what they started in turn.
@@ -29,6 +30,29 @@ final class ProcessTable
         return $started;
     }
 
+    /** A name for the processes of a keeper that overwrite what they were started with. */
+    public static function marker(string $root, int $keeper): string
+    {
+        return self::MARKER . hash('crc32b', $root) . "-{$keeper}";
+    }
+
+    /**
+     * Those that carry a marker in their titles.
+     *
+     * @return list<int>
+     */
+    public static function titled(string $marker): array
+    {
+        $titled = [];
+        foreach (glob('/proc/[0-9]*/cmdline') ?: [] as $file) {
+            if (preg_match('/' . preg_quote($marker, '/') . '(?!\d)/', (string) @file_get_contents($file)) === 1) {
+                $titled[] = (int) basename(dirname($file));
+            }
+        }
+
+        return $titled;
+    }
+
     /**
      * What a keeper that was killed has left behind: what it started from this folder, and what that started in turn.
      *
@@ -36,15 +60,18 @@ final class ProcessTable
      */
     public static function orphansOf(string $root): array
     {
+        $marker = preg_quote(self::MARKER . hash('crc32b', $root), '/');
         $orphans = [];
         foreach (glob('/proc/[0-9]*/environ') ?: [] as $file) {
+            $process = dirname($file);
             $settings = "\0" . @file_get_contents($file);
-            if (
-                str_contains($settings, "\0" . self::SERVED_FROM . "={$root}\0")
-                && preg_match('/\0' . self::KEPT_BY . '=(\d+)\0/', $settings, $found) === 1
-                && !self::isKeeper((int) $found[1])
-            ) {
-                $orphans[] = (int) basename(dirname($file));
+            $title = (string) @file_get_contents("{$process}/cmdline");
+            $pattern = str_contains($settings, "\0" . self::SERVED_FROM . "={$root}\0")
+                ? '/\0' . self::KEPT_BY . '=(\d+)\0/'
+                : "/{$marker}-(\d+)/";
+            $keeper = preg_match($pattern, "{$settings}{$title}", $found) === 1 ? (int) $found[1] : null;
+            if ($keeper !== null && !self::isKeeper($keeper)) {
+                $orphans[] = (int) basename($process);
             }
         }
 
@@ -90,20 +117,5 @@ final class ProcessTable
         $state = @file_get_contents("/proc/{$process}/stat");
 
         return $state !== false && !str_contains(substr($state, (int) strrpos($state, ')')), ' Z ');
-    }
-
-    /** @return list<int> living processes started by this one */
-    public static function childrenOf(int $process): array
-    {
-        $children = [];
-        foreach (glob('/proc/[0-9]*/stat') ?: [] as $file) {
-            $stat = (string) @file_get_contents($file);
-            $fields = explode(' ', substr($stat, (int) strrpos($stat, ')') + 2));
-            if (($fields[1] ?? '') === (string) $process && $fields[0] !== 'Z') {
-                $children[] = (int) basename(dirname($file));
-            }
-        }
-
-        return $children;
     }
 }

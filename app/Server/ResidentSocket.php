@@ -5,18 +5,12 @@ declare(strict_types=1);
 namespace App\Server;
 
 /**
- * Where a request is handed to a resident (see ResidentPool), by the server's own router before it loads the
+ * Where a request is handed to a resident (see ResidentPool), by the front controller before it loads the
  * application. Handed over is only what changes nothing: when a resident is away, busy for too long or dies, nothing is
- * lost: the router answers by itself, or says that it takes too long where it did. Plain PHP.
+ * lost: the application answers by itself, or says that it takes too long where it did. Plain PHP.
  */
 final readonly class ResidentSocket
 {
-    /** Requests that only read, by method: what a page asks while a person types, and what it opens with. */
-    private const READS = [
-        'POST' => '~^/api/(?:balance|advise|design|suggest|nudge|ratio|swap|convert|scale|reduce|thicken|compare|keep|pages)$~',
-        'GET' => '~^/api/(?:kitchen|palate|pantry|sauces|plans|trainer|sauces/\d{1,15}(?:/(?:versions|batches|log|spoonfuls))?|batches/\d{1,15}(?:/(?:cook|record))?|plans/\d{1,15})$~',
-    ];
-
     /** Who is at the machine itself: everybody else shows a session, which a resident does not know. */
     private const HERE = '~^(?:127\.0\.0\.1|localhost|\[::1\])(?::\d+)?$~';
     private const LOOPBACK = ['127.0.0.1', '::1'];
@@ -26,12 +20,23 @@ final readonly class ResidentSocket
     /** A question that held a resident up for so long would hold up the next as well: it is not asked again. */
     private const NOT_AGAIN_AFTER_SECONDS = 3.0;
 
-    public function __construct(private string $file) {}
+    /** @param array<string, list<string>> $reads patterns of the paths of requests that only read, by method */
+    public function __construct(private string $file, private array $reads) {}
+
+    /** That of the server this runs in. */
+    public static function here(string $root): self
+    {
+        $file = ServedCaches::readingRoutes($root);
+        $reads = is_file($file) ? require $file : [];
+
+        /** @var array<string, list<string>> $reads */
+        return new self((string) getenv('VINCULUM_RESIDENTS_SOCKET'), $reads);
+    }
 
     /**
      * @param array<string, mixed> $server of the request, as PHP gives it
      *
-     * @return ResidentAnswer|null null where the router has to answer: nobody was there, or gone at once
+     * @return ResidentAnswer|null null where the application has to answer: nobody was there, or gone at once
      */
     public function ask(array $server): ?ResidentAnswer
     {
@@ -88,9 +93,15 @@ final readonly class ResidentSocket
     }
 
     /** Whether a request changes nothing, and a resident knows the way. */
-    public static function takes(string $method, string $path): bool
+    public function takes(string $method, string $path): bool
     {
-        return isset(self::READS[$method]) && preg_match(self::READS[$method], $path) === 1;
+        foreach ($this->reads[$method] ?? [] as $pattern) {
+            if (preg_match($pattern, $path) === 1) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param array<string, mixed> $server */
@@ -98,7 +109,7 @@ final readonly class ResidentSocket
     {
         $text = static fn(string $field): string => is_string($server[$field] ?? null) ? $server[$field] : '';
 
-        return self::takes($text('REQUEST_METHOD'), explode('?', $text('REQUEST_URI'))[0])
+        return $this->takes($text('REQUEST_METHOD'), explode('?', $text('REQUEST_URI'))[0])
             && in_array($text('REMOTE_ADDR'), self::LOOPBACK, true)
             && preg_match(self::HERE, $text('HTTP_HOST')) === 1
             && file_exists($this->file);

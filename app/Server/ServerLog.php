@@ -12,12 +12,6 @@ final readonly class ServerLog
 
     public function __construct(private string $file) {}
 
-    /** @return list<array{string, string, string}> what a process that writes here is opened with */
-    public function streams(): array
-    {
-        return [['file', '/dev/null', 'r'], ['file', $this->file, 'a'], ['file', $this->file, 'a']];
-    }
-
     public function note(string $says): void
     {
         @file_put_contents($this->file, '[' . date('D M j H:i:s Y') . "] vinculum: {$says}\n", FILE_APPEND);

@@ -49,18 +49,4 @@ final readonly class ServerProbe
             );
         }
     }
-
-    /** Whether a request is on its way: the server ends a connection with its answer. */
-    public function isBusy(): bool
-    {
-        $port = sprintf(':%04X', $this->port);
-        foreach ([...(@file('/proc/net/tcp') ?: []), ...(@file('/proc/net/tcp6') ?: [])] as $line) {
-            $fields = preg_split('/\s+/', trim($line)) ?: [];
-            if (str_ends_with($fields[1] ?? '', $port) && ($fields[3] ?? '') === '01') {
-                return true;
-            }
-        }
-
-        return false;
-    }
 }

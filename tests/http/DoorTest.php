@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\http;
 
 use App\Auth\AuthFault;
+use App\Auth\HomeAddresses;
 use App\Auth\Passphrase;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -15,7 +17,7 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class DoorTest extends HttpTestCase
 {
-    private const HOME = 'http://192.168.7.20:8080';
+    private const HOME = 'https://192.168.7.20:8081';
     private const PHRASE = 'four plums in a pot';
 
     private string $folder;
@@ -48,11 +50,12 @@ final class DoorTest extends HttpTestCase
 
         $cookie = $this->comeIn();
         self::assertTrue($cookie->isHttpOnly());
+        self::assertTrue($cookie->isSecure());
         self::assertSame(Cookie::SAMESITE_STRICT, $cookie->getSameSite());
         self::assertSame(200, $this->asks('/api/sauces', $cookie)->getStatusCode());
         self::assertTrue($this->asks('/api/session', $cookie)->json('came_in'));
         self::assertSame(
-            ['http://192.168.7.20:8080', 'http://kitchen.local:8080'],
+            ['https://192.168.7.20:8081', 'https://kitchen.local:8081'],
             $this->asks('/api/session', $cookie)->json('addresses'),
         );
 
@@ -177,7 +180,7 @@ final class DoorTest extends HttpTestCase
         self::assertSame(200, $this->get('http://127.0.0.1:8080/api/sauces')->getStatusCode());
         self::assertSame(
             401,
-            $this->get('http://kitchen.local:8080/api/sauces')->getStatusCode(),
+            $this->get('https://kitchen.local:8081/api/sauces')->getStatusCode(),
             'through the front door, even from here',
         );
         self::assertSame(
@@ -196,6 +199,56 @@ final class DoorTest extends HttpTestCase
         );
         config(['door.hosts' => []]);
         self::assertSame(403, $this->asks('/api/sauces')->getStatusCode(), 'and without --lan nobody else at all');
+    }
+
+    public function test_over_the_network_it_answers_encrypted_only(): void
+    {
+        $session = $this->get('http://127.0.0.1:8080/api/session');
+        self::assertSame('https://192.168.7.20:8081', $session->json('addresses.0'), 'the next port is the encrypted one');
+        self::assertSame('http://192.168.7.20:8082', $session->json('welcome'), 'and the one after it the page for new devices');
+        self::assertNull($session->json('fingerprint'), 'nothing is claimed of a certificate that is not there');
+        $plain = $this->withServerVariables(['REMOTE_ADDR' => '192.168.7.30'])->get('http://192.168.7.20:8080/api/idle');
+        self::assertSame(403, $plain->getStatusCode());
+        self::assertStringContainsString('https://', (string) $plain->json('message'));
+    }
+
+    public function test_a_certificate_is_told_by_its_fingerprint(): void
+    {
+        $key = openssl_pkey_new(['private_key_type' => OPENSSL_KEYTYPE_EC, 'curve_name' => 'prime256v1']);
+        self::assertNotFalse($key);
+        $request = openssl_csr_new(['commonName' => 'Vinculum at home'], $key);
+        self::assertInstanceOf(\OpenSSLCertificateSigningRequest::class, $request);
+        $certificate = openssl_csr_sign($request, null, $key, 3);
+        self::assertNotFalse($certificate);
+        $folder = "{$this->folder}/authority/pki/authorities/local";
+        mkdir($folder, 0o700, true);
+        openssl_x509_export_to_file($certificate, "{$folder}/root.crt");
+        exec('openssl x509 -noout -fingerprint -sha256 -in ' . escapeshellarg("{$folder}/root.crt"), $said);
+        self::assertSame(
+            strtr(explode('=', $said[0])[1], ':', ' '),
+            $this->get('http://127.0.0.1:8080/api/session')->json('fingerprint'),
+            'as OpenSSL itself says it',
+        );
+    }
+
+    /** @return iterable<string, array{list<string>, string, list<string>}> */
+    public static function networks(): iterable
+    {
+        yield 'one cable' => [['127.0.0.1', '192.168.7.20', '::1', 'fe80::1'], 'galley', ['192.168.7.20', 'galley', 'galley.local']];
+        yield 'IPv6 alone' => [['127.0.0.1', 'fd00::7', 'fe80::1%eth0'], 'Galley', ['[fd00::7]', 'galley', 'galley.local']];
+        yield 'a name with odd letters' => [['10.0.0.5'], "gal\u{00fc}ey \"x\"", ['10.0.0.5']];
+        yield 'a name that begins with a dash' => [['10.0.0.5'], '-galley', ['10.0.0.5']];
+        yield 'no network at all' => [['127.0.0.1', '::1', '169.254.3.4'], '', []];
+    }
+
+    /**
+     * @param list<string> $addresses
+     * @param list<string> $found
+     */
+    #[DataProvider('networks')]
+    public function test_it_is_found_by_the_addresses_of_the_home(array $addresses, string $name, array $found): void
+    {
+        self::assertSame($found, HomeAddresses::among($addresses, $name));
     }
 
     public function test_no_form_elsewhere_opens_the_door(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\http;
 
 use App\Console\DemoKitchen;
+use App\Server\ReadingRoutes;
 use App\Server\ResidentAnswer;
 use App\Server\ResidentKernel;
 use App\Server\ResidentSocket;
@@ -72,11 +73,12 @@ final class ResidentsTest extends HttpTestCase
     {
         $this->app?->make(DemoKitchen::class)->load();
         $taken = 0;
+        $socket = $this->socket('');
         /** @var Route $route */
         foreach ($this->app?->make('router')->getRoutes() ?? [] as $route) {
             $path = '/' . preg_replace('/\{\w+\}/', '1', $route->uri());
             foreach ($route->methods() as $method) {
-                if (ResidentSocket::takes($method, $path)) {
+                if ($socket->takes($method, $path)) {
                     $before = self::rows();
                     $this->ask($method, $path, (string) json_encode(self::SAUCE));
                     self::assertSame($before, self::rows(), "{$method} {$path}");
@@ -85,9 +87,9 @@ final class ResidentsTest extends HttpTestCase
             }
         }
         self::assertGreaterThan(25, $taken);
-        self::assertFalse(ResidentSocket::takes('PUT', '/api/sauces/1'));
-        self::assertFalse(ResidentSocket::takes('POST', '/api/sauces'));
-        self::assertFalse(ResidentSocket::takes('GET', '/api/export/kitchen'));
+        self::assertFalse($socket->takes('PUT', '/api/sauces/1'));
+        self::assertFalse($socket->takes('POST', '/api/sauces'));
+        self::assertFalse($socket->takes('GET', '/api/export/kitchen'));
     }
 
     public function test_a_message_that_broke_off_is_none_and_the_home_network_is_left_to_the_server(): void
@@ -102,7 +104,7 @@ final class ResidentsTest extends HttpTestCase
 
         $listening = stream_socket_server("unix://{$this->file}.sock");
         self::assertNotFalse($listening);
-        $socket = new ResidentSocket("{$this->file}.sock");
+        $socket = $this->socket("{$this->file}.sock");
         $here = [
             'REQUEST_METHOD' => 'GET',
             'REQUEST_URI' => '/api/sauces',
@@ -119,6 +121,11 @@ final class ResidentsTest extends HttpTestCase
             self::assertNull($socket->ask([...$here, ...$other]));
             self::assertFalse(@stream_socket_accept($listening, 0.0), 'nobody was asked');
         }
+    }
+
+    private function socket(string $file): ResidentSocket
+    {
+        return new ResidentSocket($file, ReadingRoutes::of($this->app?->make('router') ?? self::fail('no routes')));
     }
 
     /** @return array{int, list<string>, string} status, headers, body */

@@ -9,7 +9,7 @@ import { say } from './sentences';
 export function DoorFacts() {
   const session = useQuery(sessionQuery);
   if (session.data === undefined) return null;
-  const { addresses, came_in } = session.data;
+  const { addresses, came_in, welcome, fingerprint } = session.data;
   return (
     <Box component="section" data-door>
       <Typography variant="h2" sx={{ mt: 3 }}>
@@ -23,6 +23,12 @@ export function DoorFacts() {
         </Typography>
       ) : (
         <Typography sx={{ my: 1 }}>{say.thisMachineAndWithThe(addresses.join(' · '))}</Typography>
+      )}
+      {welcome !== null && <Typography sx={{ my: 1 }}>{say.aNewDeviceBeginsAt(welcome)}</Typography>}
+      {fingerprint !== null && (
+        <Typography variant="body2" sx={{ my: 1, overflowWrap: 'anywhere' }}>
+          {say.fingerprint(fingerprint)}
+        </Typography>
       )}
       {came_in && (
         <Button

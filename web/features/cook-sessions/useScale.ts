@@ -1,33 +1,37 @@
 import { useEffect, useState } from 'react';
-import { api, type InstrumentReading } from '../../api/client';
+import type { InstrumentReading } from '../../api/client';
+import { listenToScale } from '../../api/scaleFeed';
 import { say } from './sentences';
 
-const between = 130;
-const afterSilence = 2_000;
+/** The kitchen says five times a second that it is there, whether or not the weight changes. */
+const patience = 600;
 
-/** What the scale shows, more than five times a second while it is asked for; slower while it is silent. */
+const silent = (): InstrumentReading => ({
+  value: null,
+  settled: false,
+  celsius: null,
+  says: say.theKitchenServerDoesNot,
+});
+
+/** What the scale shows, as it changes; that nothing is heard, after half a second of silence. */
 export function useScale(isWanted: boolean): InstrumentReading | null {
   const [reading, setReading] = useState<InstrumentReading | null>(null);
   useEffect(() => {
     if (!isWanted) return undefined;
-    let live = true;
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const ask = async () => {
-      let pause = between;
-      try {
-        const found = await api.read('scale');
-        if (found.value === null) pause = afterSilence;
-        if (live) setReading(found);
-      } catch {
-        pause = afterSilence;
-        if (live) setReading({ value: null, settled: false, celsius: null, says: say.theKitchenServerDoesNot });
-      }
-      if (live) timer = setTimeout(() => void ask(), pause);
-    };
-    void ask();
-    return () => {
-      live = false;
+    const wait = () => {
       clearTimeout(timer);
+      timer = setTimeout(() => {
+        setReading(silent());
+      }, patience);
+    };
+    const stop = listenToScale((heard) => {
+      setReading(heard);
+      wait();
+    });
+    return () => {
+      clearTimeout(timer);
+      stop();
     };
   }, [isWanted]);
   return isWanted ? reading : null;

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Server;
+
+/**
+ * What is served where: on this machine by http, and at home, where that is asked for, by https on the next port; on the
+ * port after it the page that helps a device to trust this kitchen. Plain PHP.
+ */
+final readonly class ServerPlan
+{
+    /** Bytes of the path of a socket that every system takes. */
+    private const LONGEST_SOCKET = 100;
+
+    /**
+     * @param list<string> $homeAddresses names under which the home network finds this machine; none where it is not
+     *     served
+     * @param string $door the folder of the passphrase, and of the authority that devices trust
+     * @param string $token by which our own server is known
+     */
+    public function __construct(
+        public string $root,
+        public int $port,
+        public array $homeAddresses,
+        public string $door,
+        public string $token,
+    ) {}
+
+    public function kitchen(): string
+    {
+        return "http://127.0.0.1:{$this->port}";
+    }
+
+    public static function securePort(int $port): int
+    {
+        return $port + 1;
+    }
+
+    public static function welcomePort(int $port): int
+    {
+        return $port + 2;
+    }
+
+    public function securePortHere(): int
+    {
+        return self::securePort($this->port);
+    }
+
+    public function welcomePortHere(): int
+    {
+        return self::welcomePort($this->port);
+    }
+
+    /** Where configurations and sockets lie while it is served. */
+    public function folder(): string
+    {
+        return "{$this->root}/storage/servers/run-{$this->port}";
+    }
+
+    /** A program that was unpacked there. */
+    public function program(string $name): string
+    {
+        return "{$this->root}/storage/servers/{$name}";
+    }
+
+    /** Whether there are real servers; else PHP's own serves this machine alone. */
+    public function hasServers(): bool
+    {
+        return is_executable($this->program('caddy'))
+            && is_executable($this->program('php-fpm'))
+            && strlen($this->socket('kitchen')) <= self::LONGEST_SOCKET;
+    }
+
+    public function socket(string $name): string
+    {
+        return "{$this->folder()}/{$name}.sock";
+    }
+
+    /** By this, in their titles, the processes of FPM are known: it overwrites what they were started with. */
+    public function marker(): string
+    {
+        return ProcessTable::marker($this->root, (int) getmypid());
+    }
+
+    public function authority(): string
+    {
+        return "{$this->door}/authority";
+    }
+
+    public function certificate(): HomeCertificate
+    {
+        return HomeCertificate::behind($this->door);
+    }
+
+    public function log(): string
+    {
+        return "{$this->root}/storage/logs/server.log";
+    }
+}
