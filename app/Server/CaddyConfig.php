@@ -104,8 +104,9 @@ final readonly class CaddyConfig
                 ['handle' => [['handler' => 'rewrite', 'uri' => '/index.php?{http.request.uri.query}'], $this->php()]],
             ],
             'errors' => ['routes' => [
-                self::says('{http.error.status_code} == 413', 413, self::TOO_LARGE),
-                self::says('{http.error.status_code} == 404', 404, 'There is no such file: load the page anew.'),
+                // of an older build, or of none
+                self::says(['path' => ['/build/*']], 404, 'There is no such file: load the page anew.'),
+                self::says(['expression' => '{http.error.status_code} == 413'], 413, self::TOO_LARGE),
                 self::says(null, 503, self::TOO_BUSY),
             ]],
         ];
@@ -220,13 +221,13 @@ final readonly class CaddyConfig
     }
 
     /**
-     * @param string|null $when an expression; null for every other fault
+     * @param array<string, mixed>|null $when what it matches; null for every other fault
      *
      * @return array<string, mixed>
      */
-    private static function says(?string $when, int $status, string $message): array
+    private static function says(?array $when, int $status, string $message): array
     {
-        return ($when === null ? [] : ['match' => [['expression' => $when]]]) + [
+        return ($when === null ? [] : ['match' => [$when]]) + [
             'handle' => [[
                 'handler' => 'static_response',
                 'status_code' => (string) $status,

@@ -18,11 +18,14 @@ use PHPUnit\Framework\TestCase;
 /** A real browser against a real server on a kitchen of its own. */
 abstract class BrowserTestCase extends TestCase
 {
+    /** The two after it are the home network's. */
     private const SERVER_PORT = 8377;
-    private const DRIVER_PORT = 8378;
+    private const DRIVER_PORT = 8384;
 
     /** Suites that run side by side keep as far apart. */
     private const APART = 30;
+
+    private const HERE = '127.0.0.1';
 
     /** @var array<string, resource> */
     private static array $processes = [];
@@ -34,10 +37,25 @@ abstract class BrowserTestCase extends TestCase
     public static function setUpBeforeClass(): void
     {
         self::$kitchen = sys_get_temp_dir() . '/vinculum-browser-' . getmypid();
-        self::launch('driver', ['chromedriver', '--port=' . self::driverPort(), '--silent'], null);
         static::beforeTheServer(self::$kitchen . '-door');
         self::startServer();
-        self::until(static fn(): bool => self::answers(self::driverPort(), '/status'), 'the driver answers', 20);
+        self::trust();
+        self::launch(
+            'driver',
+            [
+                ...static::onTheDevice(),
+                'chromedriver',
+                '--port=' . self::driverPort(),
+                '--silent',
+                ...(static::device() === self::HERE ? [] : ['--allowed-ips=', '--allowed-origins=*']),
+            ],
+            ['HOME' => self::deviceHome(), 'PATH' => (string) getenv('PATH')],
+        );
+        self::until(
+            static fn(): bool => self::answers(static::device(), self::driverPort(), '/status'),
+            'the driver answers',
+            20,
+        );
         $options = (new ChromeOptions())->addArguments([
             '--headless=new',
             '--no-sandbox',
@@ -54,7 +72,7 @@ abstract class BrowserTestCase extends TestCase
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         self::$browser = RemoteWebDriver::create(
-            'http://127.0.0.1:' . self::driverPort(),
+            'http://' . static::device() . ':' . self::driverPort(),
             $capabilities,
             30_000,
             60_000,
@@ -70,7 +88,7 @@ abstract class BrowserTestCase extends TestCase
         exec(
             'rm -rf ' . escapeshellarg(
                 self::$kitchen . '-profile',
-            ) . ' ' . escapeshellarg(self::$kitchen . '-copies') . ' ' . escapeshellarg(self::$kitchen . '-door'),
+            ) . ' ' . escapeshellarg(self::deviceHome()) . ' ' . escapeshellarg(self::$kitchen . '-copies') . ' ' . escapeshellarg(self::$kitchen . '-door'),
         );
     }
 
@@ -91,6 +109,7 @@ abstract class BrowserTestCase extends TestCase
         self::launch(
             'server',
             [
+                ...static::onTheLaptop(),
                 dirname(__DIR__, 2) . '/vinculum',
                 'start',
                 '--no-build',
@@ -100,13 +119,59 @@ abstract class BrowserTestCase extends TestCase
             ],
             $environment,
         );
-        self::until(static fn(): bool => self::answers(self::serverPort(), '/api/idle'), 'the server answers', 60);
+        self::until(static fn(): bool => static::serverAnswers(), 'the server answers', 60);
+    }
+
+    protected static function serverAnswers(): bool
+    {
+        return self::answers(self::HERE, self::serverPort(), '/api/idle');
+    }
+
+    /** @return list<string> what runs a command where the kitchen is */
+    protected static function onTheLaptop(): array
+    {
+        return [];
+    }
+
+    /** @return list<string> what runs a command where the browser is */
+    protected static function onTheDevice(): array
+    {
+        return [];
+    }
+
+    /** Where the browser is reached from here. */
+    protected static function device(): string
+    {
+        return self::HERE;
+    }
+
+    /** A device of the home network has learned to trust the kitchen's certificate, as its owner lets it. */
+    private static function trust(): void
+    {
+        if (!in_array('--lan', static::startOptions(), true)) {
+            @mkdir(self::deviceHome(), 0o700);
+
+            return;
+        }
+        $certificate = self::$kitchen . '-door/authority/pki/authorities/local/root.crt';
+        self::until(static fn(): bool => is_file($certificate), 'the certificate is made');
+        $trusted = self::deviceHome() . '/.pki/nssdb';
+        mkdir($trusted, 0o700, true);
+        foreach (['-N --empty-password', '-A -t C,, -n home -i ' . escapeshellarg($certificate)] as $deed) {
+            exec('certutil -d ' . escapeshellarg("sql:{$trusted}") . " {$deed} 2>&1", $said, $status);
+            self::assertSame(0, $status, implode("\n", $said));
+        }
+    }
+
+    private static function deviceHome(): string
+    {
+        return self::$kitchen . '-home';
     }
 
     protected static function stopServer(): void
     {
         self::stop('server');
-        self::until(static fn(): bool => !self::answers(self::serverPort(), '/api/idle'), 'the server is gone', 20);
+        self::until(static fn(): bool => !static::serverAnswers(), 'the server is gone', 20);
     }
 
     /** @param string $door the folder of the kitchen's passphrase */
@@ -124,9 +189,19 @@ abstract class BrowserTestCase extends TestCase
         return ['--empty', '--stand-in'];
     }
 
-    protected static function open(string $place, string $host = '127.0.0.1'): void
+    /** @param string $host this machine, or a name of it at home, where it is encrypted */
+    protected static function open(string $place, string $host = self::HERE): void
     {
-        self::$browser->get("http://{$host}:" . self::serverPort() . $place);
+        self::$browser->get(
+            $host === self::HERE
+                ? "http://{$host}:" . self::serverPort() . $place
+                : "https://{$host}:" . self::securePort() . $place,
+        );
+    }
+
+    protected static function securePort(): int
+    {
+        return self::serverPort() + 1;
     }
 
     protected static function resize(int $width, int $height): void
@@ -320,7 +395,7 @@ abstract class BrowserTestCase extends TestCase
         unset(self::$processes[$name]);
     }
 
-    private static function serverPort(): int
+    protected static function serverPort(): int
     {
         return self::SERVER_PORT - self::APART * self::aside();
     }
@@ -336,10 +411,10 @@ abstract class BrowserTestCase extends TestCase
         return max(0, (int) getenv('TEST_TOKEN') - 1);
     }
 
-    private static function answers(int $port, string $path): bool
+    private static function answers(string $host, int $port, string $path): bool
     {
         return @file_get_contents(
-            "http://127.0.0.1:{$port}{$path}",
+            "http://{$host}:{$port}{$path}",
             false,
             stream_context_create(['http' => ['timeout' => 1]]),
         ) !== false;

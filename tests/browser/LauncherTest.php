@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\browser;
 
+use App\Server\CaddyConfig;
+use App\Server\ServerPlan;
 use PHPUnit\Framework\TestCase;
 
 /** ./vinculum start and stop, as a person at a terminal sees it. */
 final class LauncherTest extends TestCase
 {
-    private const PORT = 8379;
+    private const PORT = 8395;
 
     private string $database;
 
@@ -44,8 +46,7 @@ final class LauncherTest extends TestCase
             @file_get_contents('http://127.0.0.1:' . self::PORT . '/api/idle'),
             'nothing answers any more',
         );
-        exec('pgrep -f ' . escapeshellarg('bin/residents.php .*residents-' . self::PORT . '.sock$'), $left);
-        self::assertSame([], $left, 'nobody stays');
+        self::assertSame([], self::served(), 'nobody stays');
     }
 
     public function test_a_second_start_leaves_what_is_there_alone(): void
@@ -126,72 +127,83 @@ final class LauncherTest extends TestCase
         $this->stop($running[0]);
     }
 
-    public function test_a_worker_that_dies_and_a_server_that_dies_are_replaced_and_it_is_logged(): void
+    /** @return iterable<string, array{string, string|null}> what is killed, and what the log says of it */
+    public static function processes(): iterable
+    {
+        yield 'one of FPM\'s workers, which FPM itself replaces' => ['php-fpm: pool ', null];
+        yield 'FPM, with its workers' => ['php-fpm: (?:master|pool) ', 'the fpm process ended'];
+        yield 'FPM alone, so that its workers are left' => ['php-fpm: master ', 'the fpm process ended'];
+        yield 'Caddy' => ['servers/caddy run ', 'the caddy process ended'];
+        yield 'the residents' => ['bin/residents.php ', 'the residents process ended'];
+        yield 'who tells the weights' => ['bin/scale-feed.php ', 'the feed process ended'];
+    }
+
+    public function test_whatever_is_killed_is_replaced_and_what_was_acknowledged_is_there(): void
     {
         [$process, $out] = $this->start();
         self::waitForLine($out);
         $log = dirname(__DIR__, 2) . '/storage/logs/server.log';
-        $answers = static fn(): bool => @file_get_contents('http://127.0.0.1:' . self::PORT . '/api/idle') !== false;
-        foreach ([
-            'newest' => 'workers died: starting it anew',
-            'oldest' => 'the server ended: starting it anew',
-        ] as $which => $says) {
-            $before = substr_count((string) file_get_contents($log), $says);
-            exec('pgrep -f ' . escapeshellarg('127.0.0.1:' . self::PORT . ' -t public'), $processes);
-            $own = array_values(
-                array_filter(
-                    array_map(intval(...), $processes),
-                    static fn(int $one): bool => str_contains(
-                        (string) @file_get_contents("/proc/{$one}/cmdline"),
-                        'bin/serve.php',
-                    ),
-                ),
+        foreach (self::processes() as $what => [$pattern, $says]) {
+            $before = $says === null ? 0 : substr_count((string) file_get_contents($log), $says);
+            $killed = self::served($pattern);
+            self::assertNotSame([], $killed, $what);
+            array_map(
+                static fn(int $one): bool => posix_kill($one, SIGKILL),
+                $says === null ? array_slice($killed, 0, 1) : $killed,
             );
-            posix_kill($which === 'newest' ? max($own) : min($own), SIGKILL);
-            for ($wait = 0; $wait < 100 && substr_count((string) file_get_contents($log), $says) === $before; ++$wait) {
-                usleep(100_000);
+            for ($end = microtime(true) + 15.0, $answers = false; !$answers && microtime(true) < $end; usleep(50_000)) {
+                $answer = (string) @file_get_contents(
+                    'http://127.0.0.1:' . self::PORT . '/api/sauces',
+                    false,
+                    stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 5]]),
+                );
+                $status = $answer === '' ? '' : ($http_response_header[0] ?? '');
+                self::assertMatchesRegularExpression('/^$| (?:200|503) /', $status === '' ? '' : "{$status} ", "{$what}: no fault but a 503 that says what is the matter");
+                $isReplaced = $says === null || substr_count((string) file_get_contents($log), $says) > $before;
+                $answers = $isReplaced && str_contains($answer, 'Damson');
             }
-            self::assertSame($before + 1, substr_count((string) file_get_contents($log), $says), $which);
-            for ($wait = 0; $wait < 50 && !$answers(); ++$wait) {
-                usleep(100_000);
-            }
-            self::assertTrue($answers(), 'it answers again');
-            unset($processes);
+            self::assertTrue($answers, $what);
+            self::assertSame([], array_intersect(self::served($pattern), $says === null ? [] : $killed), "{$what}: nothing of before is left");
         }
-        $this->losesItsResidents($log);
         $this->stop($process);
-        exec('pgrep -f ' . escapeshellarg('127.0.0.1:' . self::PORT . ' -t public bin/serve.php'), $left);
-        self::assertSame(
-            [],
-            array_filter(
-                $left,
-                static fn(string $one): bool => str_contains(
-                    (string) @file_get_contents("/proc/{$one}/cmdline"),
-                    'bin/serve.php',
-                ),
-            ),
-        );
+        self::assertSame([], self::served());
     }
 
-    /** It answers all the while by itself, and has them again soon. */
-    private function losesItsResidents(string $log): void
+    /** FPM with every worker held by something slow: who comes waits, and is answered. */
+    public function test_with_all_workers_busy_the_next_waits_its_turn(): void
     {
-        $socket = dirname(__DIR__, 2) . '/storage/framework/residents-' . self::PORT . '.sock';
-        $says = 'the residents ended: starting them anew';
-        for ($wait = 0; $wait < 100 && !file_exists($socket); ++$wait) {
-            usleep(100_000);
-        }
-        self::assertFileExists($socket);
-        $before = substr_count((string) file_get_contents($log), $says);
-        exec('pkill -KILL -f ' . escapeshellarg('bin/residents.php ' . $socket));
-        for ($wait = 0; $wait < 100 && substr_count((string) file_get_contents($log), $says) === $before; ++$wait) {
-            self::assertStringContainsString(
-                'sauces',
-                (string) file_get_contents('http://127.0.0.1:' . self::PORT . '/api/sauces'),
-            );
-            usleep(50_000);
-        }
-        self::assertSame($before + 1, substr_count((string) file_get_contents($log), $says));
+        [$process, $out] = $this->start();
+        self::waitForLine($out);
+        $workers = self::served('php-fpm: pool ');
+        array_map(static fn(int $one): bool => posix_kill($one, SIGSTOP), $workers);
+        $asked = stream_socket_client('tcp://127.0.0.1:' . self::PORT);
+        self::assertNotFalse($asked);
+        fwrite($asked, "GET /api/plans/draft HTTP/1.1\r\nHost: 127.0.0.1:" . self::PORT . "\r\nConnection: close\r\n\r\n");
+        stream_set_blocking($asked, false);
+        usleep(400_000);
+        self::assertSame('', (string) fread($asked, 100), 'nobody is sent away');
+        array_map(static fn(int $one): bool => posix_kill($one, SIGCONT), $workers);
+        stream_set_blocking($asked, true);
+        stream_set_timeout($asked, 20);
+        self::assertStringStartsWith('HTTP/1.1 40', (string) fgets($asked));
+        $this->stop($process);
+    }
+
+    public function test_the_configuration_is_one_that_caddy_itself_finds_right(): void
+    {
+        $plan = new ServerPlan(
+            dirname(__DIR__, 2),
+            self::PORT,
+            ['192.168.7.20', '[fd00::7]', 'galley.local'],
+            sys_get_temp_dir() . '/vinculum-caddy-' . getmypid(),
+            'token',
+        );
+        $file = sys_get_temp_dir() . '/vinculum-caddy-' . getmypid() . '.json';
+        file_put_contents($file, (new CaddyConfig($plan))->json());
+        exec(escapeshellarg($plan->program('caddy')) . ' validate --config ' . escapeshellarg($file) . ' 2>&1', $said, $status);
+        unlink($file);
+        exec('rm -rf ' . escapeshellarg(sys_get_temp_dir() . '/vinculum-caddy-' . getmypid()));
+        self::assertSame(0, $status, implode("\n", $said));
     }
 
     public function test_what_a_killed_server_left_behind_is_ended_and_the_kitchen_is_served_again(): void
@@ -212,8 +224,7 @@ final class LauncherTest extends TestCase
             (string) file_get_contents('http://127.0.0.1:' . self::PORT . '/api/sauces'),
         );
         $this->stop($process);
-        exec('pgrep -f ' . escapeshellarg('127.0.0.1:' . self::PORT . ' -t public'), $left);
-        self::assertLessThan(2, count($left), 'nobody stays, but for who asks');
+        self::assertSame([], self::served(), 'nobody stays');
     }
 
     public function test_only_the_demo_has_a_make_believe_scale_unless_it_is_asked_for(): void
@@ -253,9 +264,36 @@ final class LauncherTest extends TestCase
             );
             self::assertMatchesRegularExpression('/ (200|400|403|404)/', $http_response_header[0] ?? '', $path);
             self::assertStringNotContainsString('laravel/framework', (string) $answer, $path);
-            self::assertStringNotContainsString('<html', str_contains($path, '..') ? '' : (string) $answer, $path);
+            self::assertStringNotContainsString('<html', str_contains(rawurldecode($path), '..') ? '' : (string) $answer, $path);
         }
         $this->stop($process);
+    }
+
+    /**
+     * @param string $pattern of the command line
+     *
+     * @return list<int> the processes that serve from this folder on this port
+     */
+    private static function served(string $pattern = ''): array
+    {
+        $folder = preg_quote(dirname(__DIR__, 2) . '/storage/servers/run-' . self::PORT . '/', '~');
+        $keepers = [];
+        foreach (glob('/proc/[0-9]*/cmdline') ?: [] as $file) {
+            $title = str_replace("\0", ' ', (string) @file_get_contents($file));
+            if (preg_match("~{$folder}[\\w-]+-(\\d+)\\.conf~", $title, $found) === 1) {
+                $keepers[] = $found[1];
+            }
+        }
+        $markers = implode('|', ['no such', ...array_map(static fn(string $one): string => "vinculum-kitchen-\\w+-{$one}\\b", $keepers)]);
+        $served = [];
+        foreach (glob('/proc/[0-9]*/cmdline') ?: [] as $file) {
+            $title = str_replace("\0", ' ', (string) @file_get_contents($file));
+            if (preg_match("~{$folder}|{$markers}~", $title) === 1 && preg_match("~{$pattern}~", $title) === 1) {
+                $served[] = (int) basename(dirname($file));
+            }
+        }
+
+        return $served;
     }
 
     /** @return array{resource, resource} */

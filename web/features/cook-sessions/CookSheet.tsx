@@ -25,8 +25,9 @@ import { hasVoice, speak } from './sound';
 import { useHands } from './useHands';
 import { say } from './sentences';
 
-/** Asks the browser to keep the screen on, again whenever the page comes back into view. */
-function useWakefulness() {
+/** Asks the browser to keep the screen on, again whenever the page comes back into view; whether it does. */
+function useWakefulness(): boolean {
+  const [isAwake, setAwake] = useState(false);
   useEffect(() => {
     let lock: WakeLockSentinel | null = null;
     const ask = () => {
@@ -34,6 +35,7 @@ function useWakefulness() {
         navigator.wakeLock.request('screen').then(
           (granted) => {
             lock = granted;
+            setAwake(true);
           },
           () => undefined,
         );
@@ -46,6 +48,7 @@ function useWakefulness() {
       void lock?.release();
     };
   }, []);
+  return isAwake;
 }
 
 const firstOpen = (cook: Cook): number => {
@@ -77,7 +80,7 @@ export function CookSheet({ opened, offset, instruments }: Props) {
   const [at, setAt] = useState(() => firstOpen(cook));
   const trouble = useSyncExternalStore(outbox.subscribe, outbox.lastTrouble);
   const sheet = useRef<HTMLDivElement>(null);
-  useWakefulness();
+  const isAwake = useWakefulness();
   useHands(sheet);
   useEffect(
     () => () => {
@@ -98,7 +101,7 @@ export function CookSheet({ opened, offset, instruments }: Props) {
   };
   const move = cook.moves[at];
   return (
-    <Box ref={sheet} sx={{ maxWidth: 900, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 3 }}>
+    <Box ref={sheet} data-awake={isAwake} sx={{ maxWidth: 900, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 3 }}>
       <Box
         sx={{
           display: 'flex',
