@@ -112,11 +112,11 @@ $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev
 $server = null;
 $start = static function () use ($root, $database, $quiet, &$server): void {
     $server = proc_open(
-        ['php', '-d', 'opcache.enable_cli=1', '-S', '127.0.0.1:' . PORT, '-t', 'public', 'bin/serve.php'],
+        ['php', 'bin/server.php', (string) PORT],
         $quiet,
         $pipes,
         $root,
-        ['VINCULUM_DATABASE' => $database, 'PHP_CLI_SERVER_WORKERS' => '4', 'PATH' => (string) getenv('PATH')],
+        ['VINCULUM_DATABASE' => $database, 'VINCULUM_WORKERS' => '4', 'PATH' => (string) getenv('PATH')],
     );
     for ($wait = 0; $wait < 200 && ask('GET', '/api/idle')[0] !== 200; ++$wait) {
         usleep(20_000);
@@ -269,9 +269,8 @@ printf(
 
 $disk = sys_get_temp_dir() . '/vinculum-bench-disk-' . getmypid();
 mkdir($disk);
-$script = 'mount -t tmpfs -o size=2m tmpfs "$0" && touch "$0/kitchen.sqlite" && php artisan migrate --force >/dev/null && exec php -S 127.0.0.1:'
-    . PORT
-    . ' -t public bin/serve.php';
+$script = 'mount -t tmpfs -o size=2m tmpfs "$0" && touch "$0/kitchen.sqlite" && php artisan migrate --force >/dev/null && exec php bin/server.php '
+    . PORT;
 $server = proc_open(
     ['unshare', '-rm', 'sh', '-c', $script, $disk],
     $quiet,

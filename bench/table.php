@@ -6,7 +6,7 @@ declare(strict_types=1);
 /*
  * One table of what is slow or quick, each against a reference of the same run, so that the ratios travel between
  * machines:
- * a route that does nothing, an empty page of the same libraries, and an independent optimiser.
+ * a bare Laravel skeleton of one route on the same servers, an empty page of the same libraries, and an independent optimiser.
  *
  * Run it with: php bench/table.php    (after ./vinculum test, which installs what it needs)
  */
@@ -14,12 +14,14 @@ declare(strict_types=1);
 use Bench\KeystrokeTimes;
 use Bench\Kitchen;
 use Bench\OptimiserTimes;
+use Bench\Skeleton;
 
 require dirname(__DIR__) . '/vendor/autoload.php';
 
 const LINES = KeystrokeTimes::LINES;
 
 $kitchen = new Kitchen('table', 8393);
+$skeleton = new Skeleton(8391);
 $line = static function (string $what, float $milliseconds, float $against, string $unit): void {
     printf("%-46s %9.1f ms   %7.2f × %s\n", $what, $milliseconds, $milliseconds / $against, $unit);
 };
@@ -35,35 +37,42 @@ $ask = static function (string $method, string $path, mixed $body = null) use ($
 try {
     $formula = ['style' => 'tomato-barbecue', 'lines' => LINES];
     $first = $ask('POST', '/api/balance', $formula);
-    $idle = $median(41, static fn(): float => $ask('GET', '/api/idle'));
-    $line('the first request after a restart, a balance of 20 lines', $first, $idle, 'nothing');
-    $line('a route that does nothing', $idle, $idle, 'itself');
-    $line('start, database and demo kitchen made', $kitchen->readyAfter, $idle, 'nothing');
+    // in turn, so that both meet the same machine
+    [$bare, $own] = [[], []];
+    for ($round = 0; $round < 61; ++$round) {
+        $bare[] = $skeleton->ask();
+        $own[] = $ask('GET', '/api/idle');
+    }
+    $idle = Kitchen::at($bare, 0.5);
+    $line('the first request after a restart, a balance of 20 lines', $first, $idle, 'the skeleton');
+    $line('a bare skeleton, its one route', $idle, $idle, 'itself');
+    $line('our route that does nothing', Kitchen::at($own, 0.5), $idle, 'the skeleton');
+    $line('start, database and demo kitchen made', $kitchen->readyAfter, $idle, 'the skeleton');
     $line(
         'balance, 20 lines',
         $median(41, static fn(): float => $ask('POST', '/api/balance', $formula)),
         $idle,
-        'nothing',
+        'the skeleton',
     );
     $line(
         'advise, 20 lines',
         $median(15, static fn(): float => $ask('POST', '/api/advise', $formula)),
         $idle,
-        'nothing',
+        'the skeleton',
     );
     $line(
         'scale, 20 lines',
         $median(15, static fn(): float => $ask('POST', '/api/scale', [...$formula, 'to' => '6 x 250 ml'])),
         $idle,
-        'nothing',
+        'the skeleton',
     );
     $line(
         'swap a line',
         $median(9, static fn(): float => $ask('POST', '/api/swap', [...$formula, 'line' => 3])),
         $idle,
-        'nothing',
+        'the skeleton',
     );
-    $line('keep', $median(15, static fn(): float => $ask('POST', '/api/keep', $formula)), $idle, 'nothing');
+    $line('keep', $median(15, static fn(): float => $ask('POST', '/api/keep', $formula)), $idle, 'the skeleton');
     $recipes = implode(
         "\n",
         array_map(
@@ -78,7 +87,7 @@ try {
         'take in 500 recipes of nine lines',
         $ask('POST', '/api/imports', ['contents' => $recipes]),
         $idle,
-        'nothing',
+        'the skeleton',
     );
     $search = OptimiserTimes::on(20);
     $line('an independent optimiser, one batch', $search->theirs, $search->theirs, 'itself');
@@ -117,8 +126,8 @@ try {
     );
     $line('the bench at the very first visit, usable', $first, $empty, 'the empty page');
     $keys = KeystrokeTimes::on($kitchen, $browser, 60);
-    $line('keystroke to repainted bars', Kitchen::at($keys->totals, 0.5), $idle, 'nothing');
-    $line('keystroke to repainted bars, 95th percentile', Kitchen::at($keys->totals, 0.95), $idle, 'nothing');
+    $line('keystroke to repainted bars', Kitchen::at($keys->totals, 0.5), $idle, 'the skeleton');
+    $line('keystroke to repainted bars, 95th percentile', Kitchen::at($keys->totals, 0.95), $idle, 'the skeleton');
     printf(
         "the bench loads %.0f kB of script, %.0f kB of style, %.0f kB of fonts, compressed\n",
         $bytes['script'],
@@ -126,5 +135,6 @@ try {
         $bytes['fonts'],
     );
 } finally {
+    $skeleton->close();
     $kitchen->close();
 }

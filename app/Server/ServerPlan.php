@@ -58,10 +58,12 @@ final readonly class ServerPlan
         return "{$this->root}/storage/servers/run-{$this->port}";
     }
 
-    /** A program that was unpacked there. */
+    /** A program that was unpacked, where nothing else is said. */
     public function program(string $name): string
     {
-        return "{$this->root}/storage/servers/{$name}";
+        $folder = getenv('VINCULUM_SERVERS');
+
+        return (is_string($folder) && $folder !== '' ? $folder : "{$this->root}/storage/servers") . "/{$name}";
     }
 
     /** Whether there are real servers; else PHP's own serves this machine alone. */

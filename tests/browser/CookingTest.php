@@ -203,10 +203,11 @@ final class CookingTest extends BrowserTestCase
 
     private static function standIn(): int
     {
-        $file = dirname(__DIR__, 2) . '/storage/framework/instruments-' . parse_url(
-            self::$browser->getCurrentURL(),
-            PHP_URL_PORT,
-        ) . '.json';
+        $file = sprintf(
+            '%s/storage/servers/run-%d/instruments.json',
+            dirname(__DIR__, 2),
+            parse_url(self::$browser->getCurrentURL(), PHP_URL_PORT),
+        );
 
         return (int) json_decode((string) file_get_contents($file), true)['process'];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\browser;
 
+use App\Auth\Passphrase;
 use App\Server\CaddyConfig;
 use App\Server\ServerPlan;
 use PHPUnit\Framework\TestCase;
@@ -29,6 +30,7 @@ final class LauncherTest extends TestCase
             proc_terminate($process, SIGINT);
             proc_close($process);
         }
+        exec('rm -rf ' . escapeshellarg("{$this->database}-door"));
         array_map(unlink(...), glob($this->database . '*') ?: []);
         exec('rm -rf ' . escapeshellarg(substr($this->database, 0, -7) . '-copies'));
     }
@@ -189,6 +191,68 @@ final class LauncherTest extends TestCase
         $this->stop($process);
     }
 
+    public function test_without_servers_phps_own_serves_this_machine_alone_and_says_so(): void
+    {
+        $none = sys_get_temp_dir() . '/vinculum-no-servers-' . getmypid();
+        mkdir($none);
+        touch("{$none}/.refused");
+        putenv("VINCULUM_SERVERS={$none}");
+        try {
+            [$process, $out] = $this->start();
+            self::waitForLine($out);
+            self::assertStringContainsString("PHP's own server, to this machine alone", self::waitForLine($out));
+            self::assertStringContainsString(
+                'Damson',
+                (string) file_get_contents('http://127.0.0.1:' . self::PORT . '/api/sauces'),
+            );
+            $weights = fopen('http://127.0.0.1:' . self::PORT . '/api/instruments/scale/live', 'r');
+            self::assertIsResource($weights);
+            $heard = '';
+            for ($lines = 0; $lines < 6; ++$lines) {
+                $heard .= fgets($weights);
+            }
+            fclose($weights);
+            self::assertStringContainsString('"value":', $heard, 'and the scale is heard all the same');
+            $this->stop($process);
+            self::assertSame([], self::served());
+            $door = $this->door();
+            self::assertStringContainsString(
+                '--lan needs Caddy',
+                self::fails(['start', '--no-build', '--lan', '--port', (string) self::PORT], 1, $this->database, $door),
+            );
+        } finally {
+            putenv('VINCULUM_SERVERS');
+            exec('rm -rf ' . escapeshellarg($none));
+        }
+    }
+
+    public function test_the_home_network_needs_two_ports_more_and_says_which_is_taken(): void
+    {
+        $door = $this->door();
+        foreach ([1, 2] as $after) {
+            $taken = stream_socket_server('tcp://127.0.0.1:' . (self::PORT + $after));
+            self::assertNotFalse($taken);
+            self::assertStringContainsString(
+                sprintf('port %d, which --lan needs too, is taken', self::PORT + $after),
+                self::fails(['start', '--no-build', '--lan', '--port', (string) self::PORT], 1, $this->database, $door),
+            );
+            fclose($taken);
+        }
+        self::assertStringContainsString(
+            'choose one below 65534',
+            self::fails(['start', '--no-build', '--lan', '--port', '65535'], 2, $this->database, $door),
+        );
+    }
+
+    /** @return string the folder of a passphrase */
+    private function door(): string
+    {
+        $door = "{$this->database}-door";
+        (new Passphrase("{$door}/passphrase"))->set('four plums in a pot');
+
+        return $door;
+    }
+
     public function test_the_configuration_is_one_that_caddy_itself_finds_right(): void
     {
         $plan = new ServerPlan(
@@ -340,14 +404,14 @@ final class LauncherTest extends TestCase
     }
 
     /** @param list<string> $arguments */
-    private static function fails(array $arguments, int $status, string $database): string
+    private static function fails(array $arguments, int $status, string $database, string $door = ''): string
     {
         $process = proc_open(
             [dirname(__DIR__, 2) . '/vinculum', ...$arguments],
             [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['pipe', 'w']],
             $pipes,
             null,
-            self::environment($database),
+            self::environment($database) + ['VINCULUM_DOOR' => $door],
         );
         self::assertIsResource($process);
         $said = (string) stream_get_contents($pipes[2]);
@@ -364,6 +428,7 @@ final class LauncherTest extends TestCase
             'VINCULUM_WORKERS' => '2',
             'PATH' => (string) getenv('PATH'),
             'HOME' => (string) getenv('HOME'),
+            'VINCULUM_SERVERS' => (string) getenv('VINCULUM_SERVERS'),
         ];
     }
 }
