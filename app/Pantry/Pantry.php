@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
+use Illuminate\Database\Eloquent\Collection;
 use Vinculum\Facts\FactsFault;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
@@ -16,10 +17,26 @@ final class Pantry implements Stock
 {
     private ?Catalogue $catalogue = null;
 
+    /** @var array{string, Catalogue}|null the last one and what it was made of: it outlives a request */
+    private static ?array $made = null;
+
     /** What lines are read against: own products first. */
     public function catalogue(): Catalogue
     {
-        return $this->catalogue ??= Catalogue::shipped()->withOwn($this->labels());
+        return $this->catalogue ??= $this->made();
+    }
+
+    /** The same one for as long as the products are the same: what was read against it is read still. */
+    private function made(): Catalogue
+    {
+        /** @var Collection<int, Product> $products */
+        $products = Product::query()->orderByDesc('in_stock')->orderByDesc('id')->get();
+        $of = hash('sha256', serialize($products->map(static fn(Product $one): array => $one->getAttributes())->all()));
+        if ((self::$made[0] ?? null) !== $of) {
+            self::$made = [$of, Catalogue::shipped()->withOwn(self::labels($products))];
+        }
+
+        return self::$made[1];
     }
 
     /**
@@ -109,14 +126,15 @@ final class Pantry implements Stock
     }
 
     /**
+     * @param Collection<int, Product> $products
+     *
      * @return array<string, ProductLabel> by key; a label that no longer fits its generic is left out rather than in
      *     the way
      */
-    private function labels(): array
+    private static function labels(Collection $products): array
     {
         $labels = [];
-        /** @var Product $product */
-        foreach (Product::query()->orderByDesc('in_stock')->orderByDesc('id')->get() as $product) {
+        foreach ($products as $product) {
             try {
                 $label = $product->toLabel();
                 $label->ingredient('own-tried', Catalogue::shipped()->get($label->like));

@@ -63,17 +63,15 @@ final readonly class Formula
                 continue;
             }
             $entries = match (true) {
-                ResolvedLine::isHeading($text) => [ResolvedLine::heading($text)],
+                ResolvedLine::isHeading($text) => [ResolvedLine::heading($text)->atRow($number)],
                 $number >= self::MOST_LINES => [ResolvedLine::unread(
                     $text,
                     sprintf('Only the first %d lines are read: make this sauce of two parts.', self::MOST_LINES),
-                )],
-                $areApart => [$resolver->entries($text, $lines)[0]],
-                default => $resolver->entries($text, $lines),
+                )->atRow($number)],
+                $areApart => [$resolver->entriesOfRow($number, $text, $lines)[0]],
+                default => $resolver->entriesOfRow($number, $text, $lines),
             };
-            foreach ($entries as $entry) {
-                $lines[] = $entry->atRow($number);
-            }
+            array_push($lines, ...$entries);
         }
 
         return new self(

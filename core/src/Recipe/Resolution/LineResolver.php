@@ -14,6 +14,7 @@ use Vinculum\Quantity\Units;
 use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Parser\DecimalMark;
 use Vinculum\Recipe\Parser\Item;
+use Vinculum\Recipe\Parser\Line;
 use Vinculum\Recipe\Parser\LineGrammar;
 use Vinculum\Recipe\Parser\WrittenAmount;
 
@@ -62,15 +63,49 @@ final readonly class LineResolver
     }
 
     /**
-     * The ingredients that a line names, in order: nearly always one.
+     * The ingredients that a line of a recipe names, in order: nearly always one.
      *
      * @param list<ResolvedLine> $before the lines before it, for "the same amount of"
      *
      * @return non-empty-list<ResolvedLine>
      */
-    public function entries(string $text, array $before = []): array
+    public function entriesOfRow(int $row, string $text, array $before): array
     {
+        $memory = LineMemory::of($this->catalogue);
+        $said = "{$this->measures->value} {$this->partMillilitres} {$this->mark->name} {$row}\n" . implode(
+            ' ',
+            array_map(static fn(string $of, float $size): string => "{$of}={$size}", array_keys($this->vessels), $this->vessels),
+        ) . "\n{$text}";
+        $known = $memory->recall($said);
+        if ($known !== null) {
+            return $known;
+        }
         $line = $this->grammar->read($text);
+        $isLikeAnother = array_filter($line->items, static fn(Item $item): bool => $item->sameAs !== null) !== [];
+        $entries = array_map(
+            static fn(ResolvedLine $entry): ResolvedLine => $entry->atRow($row),
+            $this->understood($text, $line, $before),
+        );
+        if (!$isLikeAnother) {
+            $memory->keep($said, $entries);
+        }
+
+        return $entries;
+    }
+
+    /** @return non-empty-list<ResolvedLine> of a text by itself */
+    public function entries(string $text): array
+    {
+        return $this->understood($text, $this->grammar->read($text), []);
+    }
+
+    /**
+     * @param list<ResolvedLine> $before
+     *
+     * @return non-empty-list<ResolvedLine>
+     */
+    private function understood(string $text, Line $line, array $before): array
+    {
         $items = array_map(fn(Item $item): Item => $this->measuredLike($item, $before), $line->items);
         $entries = $this->resolved($items);
         if (count($items) > 1 && array_filter($entries, self::isBareNumber(...)) === $entries) {
