@@ -9,6 +9,7 @@ use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Facts\Facts;
+use Vinculum\Ingredient\NameWords;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measure;
@@ -31,6 +32,8 @@ final class LineScaling
     private const FELT = 0.25;
     /** Grams under which a kitchen scale says little. */
     private const WEIGHED_FROM = 5.0;
+    /** So much of what nobody cuts in two is taken whole. */
+    private const NEARLY_ONE = 0.7;
     /** What is so near needs no other choice. */
     private const EXACT = 0.002;
     /** Parts of carrier to one part of what is too small to measure. */
@@ -95,7 +98,15 @@ final class LineScaling
     private static function measurable(ResolvedLine $line, ResolvedLine $written, float $grams, Spoons $spoons): ?array
     {
         $density = $line->ingredient?->portions->density;
-        [$below, $above] = $spoons->neighbours($grams, $density, self::each($line, $written));
+        $each = self::each($line, $written);
+        if ($each !== null && self::isEntire($written) && $grams > self::NEARLY_ONE * $each) {
+            $count = max(1.0, floor($grams / $each + 1e-9));
+
+            return $grams < $each || self::off($grams, $count * $each, $count * $each) < self::EXACT
+                ? [$count * $each, $count * $each]
+                : [$count * $each, ($count + 1.0) * $each];
+        }
+        [$below, $above] = $spoons->neighbours($grams, $density, $each);
         if (self::isWeighed($written, $grams)) {
             [$below, $above] = $spoons->weighed($grams);
         } elseif (self::isTooCoarse($grams, $below, $above)) {
@@ -124,6 +135,15 @@ final class LineScaling
             $below <= 0.0 => [$above, $above],
             default => [$below, $above],
         };
+    }
+
+    /** Whether it is counted in what nobody cuts in two: "2 star anise", "3 bay leaves". */
+    private static function isEntire(ResolvedLine $written): bool
+    {
+        $counted = $written->written->measured->counted ?? '';
+        $words = $counted === 'whole' ? NameWords::of($written->text()) : [$counted];
+
+        return array_filter($words, Counts::isEntire(...)) !== [];
     }
 
     /** What no tool of the kitchen holds, and a tongue would tell, says how far the nearest is off. */
@@ -290,7 +310,9 @@ final class LineScaling
             return sprintf('%s of %s %s', $part['part'], $number, Counts::plural($part['fruit'], $measure->count));
         }
 
-        return $counted === null || $counted === 'whole'
+        $isInItsName = $counted !== null && str_starts_with(mb_strtolower($written->ingredient->name ?? ''), "{$counted} ");
+
+        return $counted === null || $counted === 'whole' || $isInItsName
             ? $number
             : $number . ' ' . Counts::plural($counted, $measure->count);
     }

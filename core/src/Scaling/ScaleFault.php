@@ -22,6 +22,12 @@ final class ScaleFault extends \InvalidArgumentException
         return new self("\"{$asked}\" names no volume or weight: write it as \"6 x 250 ml\", \"1.5 l\" or \"2 kg\"");
     }
 
+    /** @param string $part of what is asked */
+    public static function withoutASize(string $asked, string $part): self
+    {
+        return new self("\"{$part}\" does not say how much one holds: write it as \"6 x 250 ml\" or \"6 jars of 250 ml\"");
+    }
+
     /** @param list<string> $there what the recipe has */
     public static function notInTheRecipe(string $asked, array $there): self
     {

@@ -9,8 +9,10 @@ use Vinculum\Balance\Formula;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\LineResolver;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** How much is wanted, as a factor of the recipe, and what it is to be filled into. */
 final readonly class TargetSize
@@ -64,16 +66,7 @@ final readonly class TargetSize
         if ($finished->grams() <= 0.0) {
             throw ScaleFault::nothingIn();
         }
-        $containers = [];
-        foreach (preg_split('/\s*(?:[,;+]|\band\b)\s*/iu', trim($asked)) ?: [] as $part) {
-            if (preg_match('/^(\d{1,5})\s*[x×*]\s*(.+)$/iu', $part, $found) === 1) {
-                $each = MeasuredYield::parse($found[2], $measures)->millilitres->value ?? 0.0;
-                if ($each <= 0.0 || (int) $found[1] === 0) {
-                    throw ScaleFault::notAnAmount($asked);
-                }
-                $containers[] = [$each, (int) $found[1]];
-            }
-        }
+        $containers = Containers::in($asked, $measures, $finished->grams() / Volume::millilitres($finished));
         if ($containers !== []) {
             $millilitres = array_sum(
                 array_map(static fn(array $one): float => $one[0] * $one[1] * (1.0 - $headSpace), $containers),
@@ -121,32 +114,60 @@ final readonly class TargetSize
     }
 
     /**
-     * As much as there is of one thing: "gooseberries 340 g".
+     * As much as there is: "gooseberries 340 g", or of several things, "340 g gooseberries, 2 lemons": what runs out
+     * first decides.
      *
-     * @throws ScaleFault
+     * @throws ScaleFault where one of them is not understood or not in the recipe: none is passed over
      */
     public static function have(string $asked, Formula $formula, Catalogue $catalogue, Measures $measures): self
     {
-        $line = (new LineResolver($catalogue, $measures))->resolve($asked);
+        $resolver = new LineResolver($catalogue, $measures);
+        $scarcest = null;
+        foreach (preg_split('/\s*(?:;|\n|,(?!\d))\s*/u', trim($asked), -1, PREG_SPLIT_NO_EMPTY) ?: [''] as $part) {
+            foreach ($resolver->entries($part) as $line) {
+                $one = self::ofWhatThereIs($line, $part, $formula);
+                $scarcest = $scarcest === null || $one->factor < $scarcest->factor ? $one : $scarcest;
+            }
+        }
+
+        return $scarcest ?? throw ScaleFault::nothingToHave($asked);
+    }
+
+    /** @throws ScaleFault */
+    private static function ofWhatThereIs(ResolvedLine $line, string $asked, Formula $formula): self
+    {
         if ($line->ingredient === null || !$line->countsInTheMixture()) {
             throw ScaleFault::nothingToHave($asked);
         }
-        [$needed, $names] = [0.0, []];
+        [$needed, $names, $like] = [0.0, [], []];
         foreach ($formula->lines as $one) {
             if ($one->ingredient !== null && $one->countsInTheMixture()) {
                 $names[] = mb_strtolower($one->ingredient->name);
                 $needed += $one->ingredient->key === $line->ingredient->key ? $one->grams->value ?? 0.0 : 0.0;
+                if (self::isMeant($line->ingredient, $one->ingredient)) {
+                    $like[$one->ingredient->key] = ($like[$one->ingredient->key] ?? 0.0) + ($one->grams->value ?? 0.0);
+                }
             }
+        }
+        if ($needed <= 0.0 && count($like) === 1) {
+            // "vinegar" where the recipe says which
+            $needed = reset($like);
         }
         if ($needed <= 0.0) {
             throw ScaleFault::notInTheRecipe($line->ingredient->name, $names);
         }
 
-        return new self(
-            self::checked(($line->grams->value ?? 0.0) / $needed, $asked)->factor,
-            [],
-            $line->ingredient->key,
-        );
+        return new self(self::checked(($line->grams->value ?? 0.0) / $needed, $asked)->factor, [], array_key_first($like) ?? $line->ingredient->key);
+    }
+
+    /** Whether a plain word ("vinegar", "sugar") may mean one that the recipe calls by its full name. */
+    private static function isMeant(Ingredient $asked, Ingredient $written): bool
+    {
+        $words = array_filter(explode(' ', mb_strtolower($asked->name)), static fn(string $word): bool => $word !== '');
+
+        return $asked->key === $written->key
+            || ($asked->roles[0] ?? '') === ($written->roles[0] ?? null)
+                && array_intersect($words, explode(' ', mb_strtolower($written->name))) !== [];
     }
 
     /** @param list<array{float, int}> $containers */

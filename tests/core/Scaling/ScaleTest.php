@@ -15,6 +15,7 @@ use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Report\ScaleReport;
+use Vinculum\Scaling\Containers;
 use Vinculum\Scaling\Rounding;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaledLine;
@@ -76,6 +77,74 @@ final class ScaleTest extends TestCase
         self::assertEqualsWithDelta(0.4, TargetSize::portions('12', '30 ml', $formula, Measures::Metric)->factor, 1e-9);
         $limited = TargetSize::have('damsons 340 g', $formula, Catalogue::shipped(), Measures::Metric);
         self::assertEqualsWithDelta([340.0 / 1200.0, 'damson'], [$limited->factor, $limited->limitedBy], 1e-9);
+    }
+
+    /** @return iterable<string, array{string, list<array{float, int}>}> */
+    public static function containers(): iterable
+    {
+        yield 'times' => ['6 x 250 ml', [[250.0, 6]]];
+        yield 'several' => ['2 × 500 ml, 3 × 250 ml', [[500.0, 2], [250.0, 3]]];
+        yield 'pints' => ['3 pint jars', [[473.18, 3]]];
+        yield 'half pints, in words' => ['four half-pint jars', [[236.59, 4]]];
+        yield 'of a size' => ['6 jars of 250 ml and 1 bottle of 1 l', [[250.0, 6], [1000.0, 1]]];
+        yield 'ounces of a jar are fluid' => ['2 8 oz jars', [[236.59, 2]]];
+        yield 'said as fluid' => ['3 x 12 fl oz', [[354.88, 3]]];
+        yield 'by weight of water' => ['2 jars of 300 g', [[300.0, 2]]];
+        yield 'a dozen' => ['a dozen 100 ml bottles', [[100.0, 12]]];
+        yield 'an amount is no container' => ['1.5 l', []];
+    }
+
+    /** @param list<array{float, int}> $found */
+    #[DataProvider('containers')]
+    public function test_what_it_is_filled_into_is_read_as_cooks_say_it(string $asked, array $found): void
+    {
+        $read = Containers::in($asked, Measures::Us, 1.0);
+        self::assertSame(array_column($found, 1), array_column($read, 1));
+        foreach ($found as $at => [$millilitres]) {
+            self::assertEqualsWithDelta($millilitres, $read[$at][0], 0.1);
+        }
+    }
+
+    public function test_jars_of_no_size_and_half_understood_ones_are_said(): void
+    {
+        foreach (['6 jars' => 'how much one holds', '6 x 250 ml and a bit' => 'names no volume', '0 x 250 ml' => 'names no volume'] as $asked => $says) {
+            try {
+                Containers::in($asked, Measures::Us, 1.0);
+                self::fail($asked);
+            } catch (ScaleFault $fault) {
+                self::assertStringContainsString($says, $fault->getMessage());
+            }
+        }
+    }
+
+    public function test_of_several_things_the_scarcest_decides_and_none_is_passed_over(): void
+    {
+        $formula = Formula::fromTexts(['1 kg tomatoes', '100 ml cider vinegar', '4 cloves garlic'], Catalogue::shipped(), Measures::Metric);
+        $have = static fn(string $asked): TargetSize => TargetSize::have($asked, $formula, Catalogue::shipped(), Measures::Metric);
+        foreach ([
+            'tomatoes 600 g, vinegar 30 ml, garlic 3 cloves' => [0.3, 'cider-vinegar'],
+            '3 cloves garlic and 2 kg tomatoes' => [0.75, 'garlic'],
+            '1,5 kg tomatoes' => [1.5, 'tomato'],
+        ] as $asked => [$factor, $by]) {
+            self::assertEqualsWithDelta($factor, $have($asked)->factor, 0.01, $asked);
+            self::assertSame($by, $have($asked)->limitedBy, $asked);
+        }
+        $this->expectException(ScaleFault::class);
+        $this->expectExceptionMessage('not in the recipe');
+        $have('600 g tomatoes, 2 lemons');
+    }
+
+    public function test_what_nobody_cuts_in_two_stays_whole_at_every_size(): void
+    {
+        $formula = self::formula(['500 g tomatoes', '3 bay leaves', '2 star anise', '4 cardamom pods']);
+        for ($factor = 0.5; $factor < 6.0; $factor += 0.13) {
+            foreach (self::scale($formula, TargetSize::factor((string) $factor))->lines as $line) {
+                if ($line->measure !== null && $line->line->written->measured?->counted !== null) {
+                    self::assertMatchesRegularExpression('/^\d+(?= |,)/', $line->measure, "× {$factor}");
+                    self::assertStringNotContainsString('star,', $line->measure, 'the name says it');
+                }
+            }
+        }
     }
 
     public function test_a_loss_in_the_pan_asks_for_more(): void
@@ -172,7 +241,7 @@ final class ScaleTest extends TestCase
             (string) self::scale(self::formula([$line]), TargetSize::factor($factor))->lines[0]->measure,
         )[0];
         self::assertSame(
-            ['4 bunches', '1 bunch', '½ star', '1 clove', '4 cm', '3 sprigs'],
+            ['4 bunches', '1 bunch', '½', '1 clove', '4 cm', '3 sprigs'],
             [
                 $counted('2 bunches coriander', '2'),
                 $counted('2 bunches coriander', '0.5'),

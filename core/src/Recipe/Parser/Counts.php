@@ -29,6 +29,12 @@ final class Counts
         return self::row($counted)->has('pack');
     }
 
+    /** Whether nobody cuts one in two: a leaf, a star of anise. */
+    public static function isEntire(string $counted): bool
+    {
+        return isset(FactsFile::named('counts')[$counted]) && self::row($counted)->has('entire');
+    }
+
     /** A noun as it is said of so many: "½ star", "4 bunches", "2 cm". */
     public static function plural(string $word, float $count): string
     {
