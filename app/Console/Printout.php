@@ -12,6 +12,7 @@ use Vinculum\Chemistry\Volume;
 use Vinculum\CookSession\CookSheet;
 use Vinculum\Correction\Addition;
 use Vinculum\Correction\Advice;
+use Vinculum\Correction\LateFacts;
 use Vinculum\Family\Family;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Keeping\Cautions;
@@ -104,7 +105,7 @@ final class Printout
             $additions = array_map(
                 static fn(Addition $one): string => "{$one->measure->words()} {$one->ingredient->name} ("
                     . KitchenNumber::grams($one->grams)
-                    . ')',
+                    . (LateFacts::moment($one->ingredient, $balance->treatment) === 'at-the-end' ? ', at the end)' : ')'),
                 $correction->additions,
             );
             $text .= sprintf(

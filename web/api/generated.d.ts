@@ -4939,6 +4939,7 @@ export interface components {
         };
         /** @description A way to mend a batch: what to add, half of it first, and where that leaves it. */
         Correction: {
+            /** @description when it goes into what is cooked */
             additions: {
                 ingredient: string;
                 name: string;
@@ -4947,6 +4948,8 @@ export interface components {
                 line: string;
                 first_dose_grams: number;
                 first_dose: string;
+                /** @enum {string|null} */
+                when: "now" | "at-the-end" | null;
             }[];
             /** @description by axis */
             after: {

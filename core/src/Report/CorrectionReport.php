@@ -11,6 +11,7 @@ use Vinculum\Cooking\AssumedPan;
 use Vinculum\Cooking\Heat;
 use Vinculum\Correction\Addition;
 use Vinculum\Correction\Correction;
+use Vinculum\Correction\LateFacts;
 use Vinculum\Quantity\Amount;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Aim;
@@ -21,7 +22,7 @@ use Vinculum\Sensory\Verdict;
 final readonly class CorrectionReport extends Report
 {
     /**
-     * @param list<array{ingredient: string, name: string, grams: float, measure: string, line: string, first_dose_grams: float, first_dose: string}> $additions
+     * @param list<array{ingredient: string, name: string, grams: float, measure: string, line: string, first_dose_grams: float, first_dose: string, when: 'now'|'at-the-end'|null}> $additions when it goes into what is cooked
      * @param array<value-of<Axis>, AxisReport> $after by axis
      * @param float $distanceAfter in steps
      * @param string $verdict on the whole, afterwards
@@ -65,6 +66,7 @@ final readonly class CorrectionReport extends Report
                 'line' => $one->measure->of($one->ingredient->name),
                 'first_dose_grams' => $one->firstDoseGrams,
                 'first_dose' => $one->firstDose,
+                'when' => LateFacts::moment($one->ingredient, $balance->treatment),
             ], $correction->additions),
             AxisReport::all(
                 $correction->does?->kind === 'reduce'

@@ -195,7 +195,9 @@ function CorrectionRow({ correction, index, onPreview, onApply }: RowProps) {
         sx={correctionButton}
       >
         <Box component="span" sx={{ fontWeight: 700 }}>
-          {correction.additions.map((one) => one.line).join(' + ')}
+          {correction.additions
+            .map((one) => (one.when === 'at-the-end' ? say.atTheEnd(one.line) : one.line))
+            .join(' + ')}
         </Box>
         <Box component="span" aria-hidden sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
           {say.alt(index)}

@@ -25,6 +25,7 @@ export const say = {
   whatOneStepCostsIn: 'What one step costs in this batch',
   aStepOf: (name: string, axisName: string) => ` ${name}: a step of ${axisName}`,
   alt: (index: number) => `Alt+${index + 1}`,
+  atTheEnd: (line: string) => `${line} at the end, off the heat`,
   firstStirAndTaste: (half: string) => `first ${half}, stir and taste`,
   labelsArePrintedFromA: '. Labels are printed from a batch, in the log.',
   aRecipeCardToPrint: 'A recipe card to print',
