@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Auth;
 
 use App\Http\Answers;
-use App\Server\HomeCertificate;
-use App\Server\ServerPlan;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -25,8 +23,8 @@ final readonly class SessionController
     {
         $hosts = array_filter(config()->array('door.hosts'), is_string(...));
         // asked from this machine itself it came by the port before
-        $secure = $request->isSecure() ? (int) $request->getPort() : ServerPlan::securePort((int) $request->getPort());
-        $welcome = ServerPlan::welcomePort($secure - 1);
+        $secure = $request->isSecure() ? (int) $request->getPort() : HomePorts::secure((int) $request->getPort());
+        $welcome = HomePorts::welcome(HomePorts::besideSecure($secure));
 
         return new JsonResponse([
             'addresses' => array_values(array_map(static fn(string $host): string => "https://{$host}:{$secure}", $hosts)),

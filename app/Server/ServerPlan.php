@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Server;
 
+use App\Auth\HomeCertificate;
+use App\Auth\HomePorts;
+
 /**
  * What is served where: on this machine by http, and at home, where that is asked for, by https on the next port; on the
  * port after it the page that helps a device to trust this kitchen. Plain PHP.
@@ -32,24 +35,14 @@ final readonly class ServerPlan
         return "http://127.0.0.1:{$this->port}";
     }
 
-    public static function securePort(int $port): int
-    {
-        return $port + 1;
-    }
-
-    public static function welcomePort(int $port): int
-    {
-        return $port + 2;
-    }
-
     public function securePortHere(): int
     {
-        return self::securePort($this->port);
+        return HomePorts::secure($this->port);
     }
 
     public function welcomePortHere(): int
     {
-        return self::welcomePort($this->port);
+        return HomePorts::welcome($this->port);
     }
 
     /** Where configurations and sockets lie while it is served. */

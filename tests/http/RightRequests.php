@@ -131,7 +131,7 @@ trait RightRequests
                 'batches/{cook}/cook',
                 ['kind' => 'measured', 'figures' => ['line' => 1, 'grams' => 20]],
             ],
-            ['GET', 'instruments', []], ['GET', 'instruments/scale', []], [
+            ['GET', 'instruments', []], ['GET', 'instruments/scale', []], ['GET', 'instruments/scale/live', []], [
                 'POST',
                 'instruments/scale/tare',
                 [],

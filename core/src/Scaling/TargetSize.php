@@ -157,7 +157,9 @@ final readonly class TargetSize
             throw ScaleFault::notInTheRecipe($line->ingredient->name, $names);
         }
 
-        return new self(self::checked(($line->grams->value ?? 0.0) / $needed, $asked)->factor, [], array_key_first($like) ?? $line->ingredient->key);
+        $factor = self::checked(($line->grams->value ?? 0.0) / $needed, $asked)->factor;
+
+        return new self($factor, [], array_key_first($like) ?? $line->ingredient->key);
     }
 
     /** Whether a plain word ("vinegar", "sugar") may mean one that the recipe calls by its full name. */

@@ -48,7 +48,7 @@ final readonly class Conversion
         if (count($formula->ingredientLines()) > self::MOST_LINES) {
             throw SwapFault::tooLong(count($formula->ingredientLines()), self::MOST_LINES);
         }
-        [$swaps, $stuck, $after] = [[], [], $sauce];
+        [$swaps, $stuck, $after, $settled] = [[], [], $sauce, []];
         foreach ($reasons as $reason) {
             $whole = self::burden($after->formula, $reason);
             foreach (array_keys($after->formula->lines) as $number) {
@@ -60,7 +60,7 @@ final readonly class Conversion
                 if ($ingredient === null || !$reason->isAgainst($ingredient, $line->grams->value ?? 0.0, $whole)) {
                     continue;
                 }
-                $swap = (new SwapSearch($after, $number, $reason))->substitutes()[0] ?? null;
+                $swap = (new SwapSearch($after, $number, $reason, $settled))->substitutes()[0] ?? null;
                 if ($swap === null) {
                     $stuck[$number] = sprintf(
                         'Nothing that is known does the work of %s and is %s: leave it out, or find one that fits.',
@@ -70,7 +70,18 @@ final readonly class Conversion
                     continue;
                 }
                 $swaps[] = $swap;
+                $had = count($after->formula->lines);
                 $after = $after->having($swap->applied($after->formula));
+                // what one swap has put right no other one moves again: halved twice a line is a quarter
+                $settled = [
+                    ...$settled,
+                    $number,
+                    ...array_filter(
+                        array_map(static fn(SwapAddition $one): ?int => $one->line, $swap->compensations),
+                        is_int(...),
+                    ),
+                    ...range($had, max($had, count($after->formula->lines) - 1)),
+                ];
             }
         }
         [$was, $is] = [$sauce->balance()->taste, $after->balance()->taste];

@@ -10,6 +10,8 @@ use Vinculum\Ingredient\Ingredient;
 final readonly class SwapCandidates
 {
     /** Of a line that makes up for another, this share may be left out; of salt all of it, where the new thing is salted. */
+    /** Of the whole sauce, where less than that stands in it; else as much again as there is. */
+    private const MOST_PUT_IN = ['salt' => 0.03, 'sweetener' => 0.08, 'acid' => 0.02, 'water' => 1.0];
     private const MOST_TAKEN_OUT = ['salt' => 1.0, 'sweetener' => 0.5, 'acid' => 0.5, 'water' => 0.5];
 
     public function __construct(private SwapTask $task) {}
@@ -95,8 +97,8 @@ final readonly class SwapCandidates
     /**
      * What may be put in or taken out to make up: water, sugar, salt and acid, as they already stand in the recipe.
      *
-     * @return list<array{Ingredient, int|null, array<int, float>, float}> ingredient, the line it stands in, a row of
-     *     one gram, the least grams
+     * @return list<array{Ingredient, int|null, array<int, float>, float, float}> ingredient, the line it stands in, a
+     *     row of one gram, the least grams and the most
      */
     public function compensations(Ingredient $candidate): array
     {
@@ -120,10 +122,18 @@ final readonly class SwapCandidates
             ) {
                 continue;
             }
-            $least = $line === null
-                ? 0.0
-                : -self::MOST_TAKEN_OUT[$role] * ($this->task->formula->lines[$line]->grams->value ?? 0.0);
-            $options[] = [$ingredient, $line, SwapObjective::row($ingredient->grams(1.0)), $least];
+            // a sauce without anything sharp in it gets no vinegar to make up for a cheese
+            if ($role === 'acid' && $line === null && ($this->task->gone->roles[0] ?? '') !== 'acid') {
+                continue;
+            }
+            $there = $line === null ? 0.0 : $this->task->formula->lines[$line]->grams->value ?? 0.0;
+            $options[] = [
+                $ingredient,
+                $line,
+                SwapObjective::row($ingredient->grams(1.0)),
+                -self::MOST_TAKEN_OUT[$role] * $there,
+                max($there, self::MOST_PUT_IN[$role] * $this->task->whole->grams()),
+            ];
         }
 
         return $options;
@@ -168,6 +178,7 @@ final readonly class SwapCandidates
             if (
                 $isIt
                 && $number !== $this->task->line
+                && !in_array($number, $this->task->settled, true)
                 && !in_array('lock', $line->written->tags, true)
                 && ($line->grams->value ?? 0.0) > $most
             ) {

@@ -52,12 +52,13 @@ final readonly class SwapSearch
 
     /**
      * @param int $line from 0
+     * @param list<int> $settled lines, from 0, that are as an earlier swap left them
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
-    public function __construct(Sauce $sauce, int $line, SwapReason $reason)
+    public function __construct(Sauce $sauce, int $line, SwapReason $reason, array $settled = [])
     {
-        $this->task = new SwapTask($sauce, $line, $reason);
+        $this->task = new SwapTask($sauce, $line, $reason, $settled);
         $this->candidates = new SwapCandidates($this->task);
         $this->measuring = new SwapMeasuring($this->task);
     }
@@ -274,7 +275,7 @@ final readonly class SwapSearch
                 [$row, ...array_column($chosen, 2)],
                 [$alone[0][0], ...array_fill(0, count($chosen), 0.0)],
                 [$this->leastOf($standIn), ...array_column($chosen, 3)],
-                [$this->mostOf($standIn), ...array_fill(0, count($chosen), INF)],
+                [$this->mostOf($standIn), ...array_column($chosen, 4)],
                 max(
                     $standIn->ratio === null ? INF : $standIn->ratio * $this->task->grams(),
                     self::MOST_BULK * $this->task->grams(),

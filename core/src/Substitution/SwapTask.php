@@ -38,11 +38,16 @@ final readonly class SwapTask
 
     /**
      * @param int $line from 0
+     * @param list<int> $settled lines, from 0, that are as an earlier swap left them
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
-    public function __construct(Sauce $sauce, public int $line, public SwapReason $reason)
-    {
+    public function __construct(
+        Sauce $sauce,
+        public int $line,
+        public SwapReason $reason,
+        public array $settled = [],
+    ) {
         $formula = $sauce->formula;
         [$this->formula, $this->catalogue] = [$formula, $sauce->catalogue()];
         if (count($formula->lines) > self::MOST_LINES) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Server;
+namespace App\Auth;
 
 /** The certificate of this home's own authority, which devices are asked to trust. Plain PHP. */
 final readonly class HomeCertificate
