@@ -50,6 +50,9 @@ final readonly class Remedies
     /** g of acetic acid equivalent in 100 g. */
     private const SOUR_FROM = 0.15;
     private const ONE_STEP = 1.0;
+    /** More of the oil that carries a sauce, as a share of it. */
+    private const OIL_ON_SOUR = 0.15;
+    private const CARRIED_BY_FAT_FROM = 20.0;
     /** Shares of what goes in, from which a thing is seen, and from which it is mostly plants that let go of their juice. */
     private const SEEN_FROM = 0.05;
     private const OF_PLANTS_FROM = 0.6;
@@ -58,6 +61,7 @@ final readonly class Remedies
     private const MEANT_SOUR_FROM = 0.3;
     /** A share of the batch that makes a bite two steps milder. */
     private const TO_MILDEN = 0.3;
+    private const SWEET_ON_THE_NOSE = 0.04;
     private const OF_FRUIT_FROM = 0.3;
     private const NOTICED = 0.5;
 
@@ -116,7 +120,7 @@ final readonly class Remedies
         $axis = $this->complaint->tooMuchOn();
         $taste = $this->balance->taste;
         $grams = $this->balance->mixture->grams() / 100.0;
-        if ($axis === Axis::Sour && Balance::isEmulsified($this->balance->formula)) {
+        if ($axis === Axis::Sour && $this->isHeldByEgg()) {
             // more oil would double it: a pinch of sugar is what a cook reaches for
             return array_values(array_filter([$this->withAmounts(
                 [[$this->usual('sweetener'), self::PINCH_IN_AN_EMULSION * 100.0 * $grams]],
@@ -127,8 +131,25 @@ final readonly class Remedies
         if ($axis === Axis::Heat && $taste->heat < Axis::Heat->slight()) {
             return array_values(array_filter([$this->milder()]));
         }
-        $isBoth = $taste->sweet >= self::SWEET_FROM && $taste->sour >= self::SOUR_FROM;
-        if (!$isBoth || !$this->isOfFruit() && !$this->isSweetAndSour()) {
+        $oil = $this->carryingOil();
+        if ($axis === Axis::Sour && $oil !== null) {
+            return array_values(array_filter([$this->withAmounts(
+                [[$oil, self::OIL_ON_SOUR * 100.0 * $grams]],
+                'more of the oil that carries it thins the acid',
+                null,
+            )]));
+        }
+        $isSharpAndSweet = $taste->sweet >= self::SWEET_FROM && $taste->sour >= self::SOUR_FROM;
+        $isMeant = $this->isOfFruit() || $this->isSweetAndSour();
+        $isAnswered = match ($axis) {
+            // what stands is not watered: tomatoes, fruit and pickles get sugar
+            Axis::Sour => $this->isOfFruit() && $this->balance->body->class !== 'thin'
+                || $isSharpAndSweet && $isMeant,
+            // what has acid of its own gets more of that
+            Axis::Sweet => $isSharpAndSweet && ($isMeant || $this->hasItsOwnAcid()),
+            default => false,
+        };
+        if (!$isAnswered) {
             return [];
         }
         $sharpness = Taste::ofMixture($this->catalogue->get($this->usual('acid'))->composition->mixture)->sour;
@@ -138,7 +159,7 @@ final readonly class Remedies
                 'sweetness hides the acid: it is masking, the acid stays',
                 null,
             ),
-            Axis::Sweet => $this->withAmounts(
+            default => $this->withAmounts(
                 [[
                     $this->usual('acid'),
                     self::ONE_STEP * Axis::Sour->stepWidth() * $taste->sour * $grams * 100.0 / max(1.0, $sharpness),
@@ -146,7 +167,6 @@ final readonly class Remedies
                 'acid hides the sweetness: it is masking, the sugar stays',
                 null,
             ),
-            default => null,
         };
 
         return $answer === null || $answer->distanceAfter > $this->target->distance($taste) ? [] : [$answer];
@@ -166,11 +186,61 @@ final readonly class Remedies
             }
         }
 
-        return $biting <= 0.0 || $mild === null ? null : $this->withAmounts(
-            [[$mild, self::TO_MILDEN * $this->balance->mixture->grams()]],
-            'thins what bites the nose, which also fades as it stands',
-            null,
-        );
+        $grams = $this->balance->mixture->grams();
+
+        return match (true) {
+            $biting <= 0.0 => null,
+            $mild !== null => $this->withAmounts(
+                [[$mild, self::TO_MILDEN * $grams]],
+                'thins what bites the nose, which also fades as it stands',
+                null,
+            ),
+            // a mustard holds nothing mild
+            default => $this->withAmounts(
+                [[$this->usual('sweetener'), self::SWEET_ON_THE_NOSE * $grams]],
+                'sweetness covers what bites the nose, which also fades as it stands',
+                null,
+            ),
+        };
+    }
+
+    /** Whether egg, or mayonnaise, holds the fat that is in it. */
+    private function isHeldByEgg(): bool
+    {
+        return Balance::isEmulsified($this->balance->formula) && array_filter(
+            $this->balance->formula->lines,
+            static fn(ResolvedLine $line): bool => in_array('egg', $line->ingredient->suitability->allergens ?? [], true)
+                || in_array('emulsion', $line->ingredient->kinds ?? [], true),
+        ) !== [];
+    }
+
+    /** The oil that carries it, where oil does: in a vinaigrette, a sauce of herbs. */
+    private function carryingOil(): ?string
+    {
+        return $this->balance->mixture->percent(Component::Fat) >= self::CARRIED_BY_FAT_FROM ? $this->oil() : null;
+    }
+
+    /** The oil that there is most of. */
+    private function oil(): ?string
+    {
+        [$oil, $most] = [null, 0.0];
+        foreach ($this->balance->formula->lines as $line) {
+            $isOil = in_array('oil', $line->ingredient->kinds ?? [], true);
+            if ($isOil && ($line->grams->value ?? 0.0) > $most) {
+                [$oil, $most] = [$line->ingredient?->key, $line->grams->value ?? 0.0];
+            }
+        }
+
+        return $oil;
+    }
+
+    private function hasItsOwnAcid(): bool
+    {
+        return array_filter(
+            $this->balance->formula->lines,
+            static fn(ResolvedLine $line): bool
+                => ($line->ingredient->roles[0] ?? '') === 'acid' && $line->countsInTheMixture(),
+        ) !== [];
     }
 
     /** Whether it is sweet and sour on purpose, and stands: a thin dip or dressing is thinned first. */

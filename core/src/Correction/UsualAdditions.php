@@ -38,6 +38,8 @@ final readonly class UsualAdditions
     /** The share of such a sauce that may be added to it as water. */
     private const LOOSENS_FAT = 0.06;
     private const FAT_FROM = 20.0;
+    /** The share of milk and what is made of it. */
+    private const OF_MILK_FROM = 0.3;
     /** g of alcohol in 100 g that would have to be boiled off again. */
     private const STRONG_FROM = 5.0;
 
@@ -103,9 +105,26 @@ final readonly class UsualAdditions
 
         $isWine = $ingredient->composition->mixture->percent(Component::Ethanol) >= self::STRONG_FROM;
 
-        return $isFlesh || $isWet || self::isStrewn($ingredient, $balance)
+        // it curdles, or tastes of a mistake: a milk sauce that has nothing sharp in it wants nothing sharp
+        $isSharp = ($ingredient->roles[0] ?? '') === 'acid' && self::isMilkWithoutAcid($balance);
+
+        return $isFlesh || $isWet || $isSharp || self::isStrewn($ingredient, $balance)
             || ($isRaw || $isStarch || $isWine) && $sauce->isCooked()
             || $isFat && $fat < self::FAT_FROM;
+    }
+
+    private static function isMilkWithoutAcid(Balance $balance): bool
+    {
+        $milk = 0.0;
+        foreach ($balance->formula->lines as $line) {
+            if (in_array('acid', $line->ingredient->roles ?? [], true)) {
+                return false;
+            }
+            $isMilk = in_array('dairy', $line->ingredient->kinds ?? [], true);
+            $milk += $isMilk ? $line->grams->value ?? 0.0 : 0.0;
+        }
+
+        return $milk >= self::OF_MILK_FROM * $balance->mixture->grams() && $milk > 0.0;
     }
 
     /** What is there for its smell alone, unless nothing else is more of it: leaves are no thinner, nor is a spice. */

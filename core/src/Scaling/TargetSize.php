@@ -122,15 +122,15 @@ final readonly class TargetSize
     public static function have(string $asked, Formula $formula, Catalogue $catalogue, Measures $measures): self
     {
         $resolver = new LineResolver($catalogue, $measures);
-        $scarcest = null;
+        $each = [];
         foreach (preg_split('/\s*(?:;|\n|,(?!\d))\s*/u', trim($asked), -1, PREG_SPLIT_NO_EMPTY) ?: [''] as $part) {
             foreach ($resolver->entries($part) as $line) {
-                $one = self::ofWhatThereIs($line, $part, $formula);
-                $scarcest = $scarcest === null || $one->factor < $scarcest->factor ? $one : $scarcest;
+                $each[] = self::ofWhatThereIs($line, $part, $formula);
             }
         }
+        usort($each, static fn(self $one, self $other): int => $one->factor <=> $other->factor);
 
-        return $scarcest ?? throw ScaleFault::nothingToHave($asked);
+        return $each[0];
     }
 
     /** @throws ScaleFault */

@@ -262,6 +262,46 @@ final class RemediesTest extends TestCase
         self::assertGreaterThan(0.9, $answered / $asked);
     }
 
+    /** Water first thins only what is thin (handbook, (c)): over every classic, asked what is too sour or too sweet. */
+    public function test_what_stands_is_not_watered_first_and_milk_gets_nothing_sharp(): void
+    {
+        [$asked, $milky] = [0, 0];
+        foreach (Classics::all() as [, $title, $balance]) {
+            $hasAcid = array_filter(
+                $balance->formula->lines,
+                static fn(ResolvedLine $line): bool => in_array('acid', $line->ingredient->roles ?? [], true),
+            ) !== [];
+            $milk = array_sum(array_map(
+                static fn(ResolvedLine $line): float => in_array('dairy', $line->ingredient->kinds ?? [], true)
+                    ? $line->grams->value ?? 0.0
+                    : 0.0,
+                $balance->formula->lines,
+            ));
+            if (!$hasAcid && $milk >= 0.3 * $balance->mixture->grams() && $milk > 0.0) {
+                ++$milky;
+                foreach (['too-salty', 'too-sweet', 'flat'] as $word) {
+                    foreach (self::ask($balance, $word)->corrections as $one) {
+                        foreach ($one->additions as $addition) {
+                            self::assertNotSame('acid', $addition->ingredient->roles[0] ?? '', "{$title}: {$word}");
+                        }
+                    }
+                }
+            }
+            $taste = $balance->taste;
+            if ($balance->body->class === 'thin' || $taste->sweet < 2.0 || $taste->sour < 0.15) {
+                continue;
+            }
+            ++$asked;
+            $isOily = $balance->mixture->percent(Component::Fat) >= 20.0;
+            foreach ($hasAcid && !$isOily ? ['too-sweet'] : [] as $word) {
+                $first = self::ask($balance, $word)->corrections[0] ?? null;
+                self::assertNotSame(['water'], $first === null ? [] : self::keysOf($first), "{$title}: {$word}");
+            }
+        }
+        self::assertGreaterThan(20, $asked);
+        self::assertGreaterThan(1, $milky);
+    }
+
     private static function isStrewn(string $family): bool
     {
         return PlainReference::among(FamilyBook::get($family), References::all()[$family])->balance->isDry();
