@@ -15,11 +15,17 @@ enum Shops: int
 
     public static function of(Ingredient $ingredient): self
     {
+        return $ingredient->isOwn() ? self::Everywhere : self::ofKey($ingredient->key);
+    }
+
+    /** @param string $key of an ingredient of the catalogue */
+    public static function ofKey(string $key): self
+    {
         $rows = FactsFile::named('shops');
 
         return match (true) {
-            $ingredient->isOwn(), in_array($ingredient->key, $rows['everywhere']->list('of'), true) => self::Everywhere,
-            in_array($ingredient->key, $rows['special']->list('of'), true) => self::Special,
+            in_array($key, $rows['everywhere']->list('of'), true) => self::Everywhere,
+            in_array($key, $rows['special']->list('of'), true) => self::Special,
             default => self::Large,
         };
     }

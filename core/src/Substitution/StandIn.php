@@ -6,6 +6,7 @@ namespace Vinculum\Substitution;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Ingredient\Shops;
 
 /** What cooks take in place of a thing: how near it is, and how much of it (core/data/stand-ins.ini). */
 final readonly class StandIn
@@ -28,7 +29,10 @@ final readonly class StandIn
      */
     public function __construct(public string $kind, public int $class, public ?float $ratio) {}
 
-    /** @return list<self> the nearest first */
+    /**
+     * @return list<self> the nearest first; the same thing from a special shop is no nearer than what cooks usually take
+     *     (handbook, "Substituting": lemon before key lime)
+     */
     public static function of(Ingredient $gone): array
     {
         $row = FactsFile::named('stand-ins')[$gone->kind()] ?? null;
@@ -36,7 +40,8 @@ final readonly class StandIn
         $found = [new self($gone->kind(), self::SAME, 1.0)];
         foreach (self::FIELDS as $field => $class) {
             foreach ($row?->has($field) === true ? $row->amounts($field) : [] as $kind => $ratio) {
-                $found[] = new self($kind, $class, $ratio);
+                $isRare = Shops::ofKey($kind) === Shops::Special && Shops::ofKey($gone->kind()) !== Shops::Special;
+                $found[] = new self($kind, $isRare ? max($class, self::USUAL) : $class, $ratio);
             }
         }
 

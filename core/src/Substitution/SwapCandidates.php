@@ -10,6 +10,8 @@ use Vinculum\Ingredient\Ingredient;
 final readonly class SwapCandidates
 {
     /** Of a line that makes up for another, this share may be left out; of salt all of it, where the new thing is salted. */
+    /** The share of a sauce that leaves are made the sauce by. */
+    private const BASE_FROM = 0.1;
     /** Of the whole sauce, where less than that stands in it; else as much again as there is. */
     private const MOST_PUT_IN = ['salt' => 0.03, 'sweetener' => 0.08, 'acid' => 0.02, 'water' => 1.0];
     private const MOST_TAKEN_OUT = ['salt' => 1.0, 'sweetener' => 0.5, 'acid' => 0.5, 'water' => 0.5];
@@ -55,6 +57,7 @@ final readonly class SwapCandidates
                 if (
                     $candidate !== null
                     && $key !== $this->task->gone->key
+                    && !$this->isDriedForABase($candidate)
                     && $this->task->reason->admits(
                         $candidate,
                         $this->task->gone,
@@ -68,6 +71,15 @@ final readonly class SwapCandidates
         }
 
         return $this->fit($candidates);
+    }
+
+    /** A spoon of dried leaves stands in for a sprig, and never for the leaves that a sauce is made of. */
+    private function isDriedForABase(Ingredient $candidate): bool
+    {
+        return array_intersect(['herb', 'aromatic'], $this->task->gone->roles) !== []
+            && in_array('dried', $candidate->kinds, true)
+            && !in_array('dried', $this->task->gone->kinds, true)
+            && $this->task->grams() >= self::BASE_FROM * $this->task->whole->grams();
     }
 
     /**
