@@ -16,6 +16,7 @@ use Vinculum\Recipe\Resolution\NameReading;
 final class Mentions
 {
     /** An amount begins no further before its thing, in tokens. */
+    private const HOW_SOMEONE_DOES = '/\b(?:this|here|that)(?: is|\'s|s)? (?:how|the way|what|the one) (?:my|our|his|her|the) (?:\pL+ ){1,3}?(?:makes?|does|did|made|taught|cooks?)\b/iu';
     private const AHEAD = 9;
     /** So many small words may stand between a thing and its amount. */
     private const GLUE = 8;
@@ -176,7 +177,7 @@ final class Mentions
     {
         $metric = implode('|', TellingWords::list('metric'));
 
-        return $item !== null && preg_match("/(?:^|[\\s\\d-])(?:{$metric})$/iu", trim($item->amountText)) === 1;
+        return $item !== null && preg_match("/(?:^|[\\s\\d-])(?:{$metric})(?:\\s+of)?$/iu", trim($item->amountText)) === 1;
     }
 
     /** "two teaspoons of ginger and one of mustard seeds": one what? What was said right before. */
@@ -227,7 +228,9 @@ final class Mentions
             $said = $this->corrected($this->between($from, $end));
             $item = self::isNoAmount($this->between($from, $at))
                 ? null
-                : $this->read($said) ?? $this->readPlainly($said, $this->between($at, $end));
+                : $this->readAsMetric($said, $from)
+                    ?? $this->read($said)
+                    ?? $this->readPlainly($said, $this->between($at, $end));
             if ($item !== null) {
                 return [$from, $item];
             }
@@ -334,6 +337,22 @@ final class Mentions
         return $of === false ? null : $this->read(substr($said, 0, $of) . " of {$name}");
     }
 
+    /** "two hundred millilitres of stock … a hundred and fifty of cream": so much of what was measured in before. */
+    private function readAsMetric(string $said, int $from): ?Item
+    {
+        $metric = TellingWords::pattern('metric');
+        $before = substr($this->text, 0, $this->tokens[$from]->offset);
+        if (
+            preg_match('/^(?:an?\s+|\pL+\s+)?(?:hundred|\d{2,4}|\pL+ty)\b[^.,;!?]*?\sof\s/iu', $said) !== 1
+            || preg_match_all("/{$metric}/iu", $before, $units) < 1
+        ) {
+            return null;
+        }
+        $item = $this->read((string) preg_replace('/\sof\s/iu', ' ' . end($units[0]) . ' of ', $said, 1));
+
+        return self::isMetric($item) ? $item : null;
+    }
+
     /** "two tablespoons, sorry, teaspoons of": what was meant. */
     private function corrected(string $text): string
     {
@@ -365,6 +384,8 @@ final class Mentions
         $isOne = $item !== null && $item->measured?->unit === null && preg_match('/^an?\b/iu', $item->amountText) === 1;
         // what is said of others ends where one speaks of oneself
         $own = (string) preg_replace('/^.*(?:[,;]|\bbut\b|\bso\b)\s*(?=(?:i|we|you)\b)/iu', '', $upTo);
+        // "this is how my dad makes his mop sauce": his way is what is told
+        $own = (string) preg_replace(self::HOW_SOMEONE_DOES, '', $own);
         // "my aunt's relish" is told of, and made here
         $own = (string) preg_replace('/\bmy (?:\pL+ ){0,2}\pL+[\'’]s\b/iu', '', $own);
         $optional = TellingWords::pattern('optional');
@@ -384,6 +405,9 @@ final class Mentions
             !$hasAmount && preg_match('/\b(?:that\'s|thats|there\'s|that is|here\'s)\s+(?:your|the|my|our|a)\s+(?:\pL+\s){0,2}$/iu', $upTo) === 1,
             // "you pour boiling water on them"
             !$hasAmount && preg_match('/^\W*(?:boiling|hot)\s+water\s+(?:on|over) (?:it|them|those|that)\b/iu', $from) === 1 => MentionUse::Named,
+            // "pound it to a cream"
+            $item?->measured?->unit === null
+                && preg_match('/\bto\s*$/iu', $upTo) === 1 && $isOne => MentionUse::Named,
             // "With duck, with cheese", "Under a chocolate cake"
             $item?->measured?->unit === null
                 && preg_match("/^\\W*{$beside}[^.!?]*$/iu", $upTo) === 1 => MentionUse::ServedWith,
@@ -395,7 +419,7 @@ final class Mentions
             !$hasAmount && $this->says('served', mb_substr($upTo, -60)) => MentionUse::ServedWith,
             $this->says('other', $own),
             $this->isOfOthers($own, $from),
-            $this->endsIn('like', $plain),
+            $this->endsIn('like', $plain, $item?->measured?->unit === null ? 4 : 0),
             $this->endsIn('not', mb_substr($upTo, -60), $hasAmount && !$isOne ? 0 : 4) => MentionUse::TalkedAbout,
             // "half olive, half sunflower"
             preg_match('/^half$/iu', trim($item->amountText ?? '')) === 1

@@ -13,6 +13,8 @@ final class Telling
     /** Shares of the words by which somebody speaks. */
     private const SPOKEN = 0.02;
     private const LEAST_WORDS = 25;
+    /** Amounts in words from which talk is known by them alone. */
+    private const AMOUNTS = 4;
     /** Talk runs on: so many words a line, where a list has few. */
     private const RUNS_ON = 15;
     /** Words a line, and sentences that tell what to do, of prose. */
@@ -43,7 +45,17 @@ final class Telling
 
         // what has the time beside it was spoken, however few words tell
         return $isStamped || $isTalk && $spoken >= self::SPOKEN && TellingWords::areIn($text, 'person')
+            || $isTalk && self::amountsInWords($text) >= self::AMOUNTS
             || self::isProse($pasted, count($words) / $lines);
+    }
+
+    /** "two cups of vinegar one cup of water": amounts as they are said, and seldom written. */
+    private static function amountsInWords(string $text): int
+    {
+        $numbers = TellingWords::pattern('numbers');
+        $counted = TellingWords::pattern('counted');
+
+        return (int) preg_match_all("/{$numbers}\\s+(?:\\pL+\\s+)?{$counted}/iu", $text);
     }
 
     /** Sentences that run on and tell what to do, whoever speaks: no list of things, and no page. */

@@ -47,11 +47,13 @@ final class TellingsTest extends TestCase
     }
 
     /**
-     * Written after the code, and never used to tune it. As they came: of seven such sets, each written after what the ones
+     * Written after the code, and never used to tune it. As they came: of the first seven such sets, each written after what the ones
      * before had taught, 85 of 88, 71 of 76, 35 of 37, 83 of 87, 58 of 68, 56 of 59 and 45 of 53 things were found, 78, 61,
      * 34, 72, 54, 50 and 43 of them in the right amount, and 7 of 92, 4 of 75, 2 of 37, 10 of 93, 10 of 68, 7 of 63 and 7
-     * of 52 lines were of what was never put in (of the fifth and the last, one telling each was not taken for one). All but
-     * the third stand in seen.txt now.
+     * of 52 lines were of what was never put in (of the fifth and the last, one telling each was not taken for one). An
+     * eighth, later: 58 of 67 found (one telling was not taken for one), 53 of 58 in the right amount, 1 of 60 lines never
+     * put in. All but the third stand in seen.txt now, but for one of the eighth that is still not understood ("as much
+     * chilli as you dare, I do one red one").
      */
     public function test_tellings_that_it_never_saw_are_mostly_right(): void
     {
