@@ -51,10 +51,15 @@ try {
         case 'opened':
             $backups->opened();
             exit(0);
-        case 'is-demo':
-            exit($backups->isDemo() ? 0 : 1);
-        case 'daily':
-            $backups->daily($now);
+        case 'ready':
+            // all that is due before it is served, in one go; a daily copy that fails holds nobody up
+            $backups->opened();
+            try {
+                $backups->daily($now);
+            } catch (BackupFault $fault) {
+                fwrite(STDERR, "vinculum: {$fault->getMessage()}\n");
+            }
+            echo $backups->isDemo() ? 'demo' : 'own', "\n";
             exit(0);
         case 'before-upgrade':
             if ($backups->isOutdated()) {

@@ -81,6 +81,7 @@ final class Supervisor
             return 0;
         }
         (new Announcement($this->plan))->say();
+        $this->probe->warm();
         $copiedAt = microtime(true);
         while (!$this->isAskedToStop) {
             usleep(self::LOOKS_EVERY_MICROSECONDS);
@@ -218,8 +219,6 @@ final class Supervisor
                 }
             }
             if ($this->probe->answers()) {
-                $this->probe->warm();
-
                 return null;
             }
             usleep(30_000);

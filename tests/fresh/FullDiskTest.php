@@ -16,7 +16,7 @@ final class FullDiskTest extends TestCase
         $disk = sys_get_temp_dir() . '/vinculum-full-' . getmypid();
         mkdir($disk);
         $begin = 'mount -t tmpfs -o size=3m tmpfs "$0" && touch "$0/kitchen.sqlite" && php artisan migrate --force '
-            . '&& php artisan kitchen:demo && php bin/copies.php opened && (cat /dev/zero > "$0/fill"; exec ./vinculum '
+            . '&& php artisan kitchen:demo && php bin/copies.php ready && (cat /dev/zero > "$0/fill"; exec ./vinculum '
             . 'start --no-build --port ' . self::PORT . ') 2>&1';
         $process = proc_open(
             // within a changed root nobody may make a user namespace, and root needs none

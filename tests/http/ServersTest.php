@@ -56,7 +56,7 @@ final class ServersTest extends TestCase
         self::assertStringContainsString("[{$plan->marker()}]", $fpm->ini());
         self::assertStringContainsString('listen.mode = 0600', $fpm->ini());
         self::assertStringContainsString('pm.max_children = 3', $fpm->ini());
-        self::assertContains('opcache.jit=function', $fpm->command(PhpSettings::serving()));
+        self::assertContains('opcache.jit=tracing', $fpm->command(PhpSettings::serving()));
         self::assertStringContainsString($plan->marker(), $fpm->file(), 'the title of the master names its file');
     }
 
