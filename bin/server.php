@@ -19,6 +19,7 @@ $plan = new ServerPlan(
     array_slice($argv, 2),
     $named('VINCULUM_DOOR') ?? "{$root}/storage/door",
     bin2hex(random_bytes(8)),
+    bin2hex(random_bytes(32)),
 );
 $log = new ServerLog($plan->log());
 $log->rotate();

@@ -6,6 +6,7 @@ namespace App\Instruments;
 
 use App\Http\Answers;
 use Illuminate\Http\JsonResponse;
+use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Vinculum\Instrument\InstrumentFault;
@@ -68,15 +69,15 @@ final readonly class InstrumentController
     }
 
     /**
-     * Weights as they change, as server-sent events. Where a process of its own tells them (ScaleFeed), this only says
-     * that whoever asks may listen; else PHP's own server, which answers few, tells them here for a while: a page comes
-     * back by itself.
+     * Weights as they change, as server-sent events. Where a process of its own tells them (ScaleFeed), whoever is let in
+     * is sent there; else PHP's own server, which answers few, tells them here for a while: a page comes back by itself.
      */
     #[Answers('InstrumentReading')]
     public function live(): Response
     {
-        if (getenv('VINCULUM_FEED') === 'apart') {
-            return new Response('', 204);
+        $ticket = FeedTicket::here();
+        if ($ticket !== null) {
+            return new RedirectResponse($ticket->address(time()), 307, ['Cache-Control' => 'no-store']);
         }
 
         return new StreamedResponse(function (): void {

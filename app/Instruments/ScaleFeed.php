@@ -24,6 +24,9 @@ final class ScaleFeed
     private const LONGEST_LINE = 4096;
     private const HEAD = "HTTP/1.1 200 OK\r\nContent-Type: text/event-stream\r\nCache-Control: no-store\r\nX-Content-Type-Options: nosniff\r\nConnection: close\r\n\r\nretry: 500\n\n";
 
+    /** @var array<int, resource> who has come in, and not asked yet */
+    private array $doorway = [];
+
     /** @var array<int, resource> */
     private array $pages = [];
 
@@ -41,16 +44,20 @@ final class ScaleFeed
      * @param resource $socket where pages come in
      * @param \Closure(): (string|null) $address where the scale is, looked up anew whenever it is asked anew
      */
-    public function __construct(private $socket, private readonly \Closure $address) {}
+    public function __construct(
+        private $socket,
+        private readonly \Closure $address,
+        private readonly FeedTicket $ticket,
+    ) {}
 
     /** One turn: waits for at most a tick. */
     public function turn(): void
     {
         $now = microtime(true);
         $this->askScale($now);
-        $ready = [$this->socket, ...$this->pages, ...($this->scale === null ? [] : [$this->scale])];
+        $ready = [$this->socket, ...$this->doorway, ...$this->pages, ...($this->scale === null ? [] : [$this->scale])];
         [$write, $except] = [null, null];
-        $tick = $this->pages === [] ? 500_000 : 10_000;
+        $tick = $this->pages === [] ? 100_000 : 10_000;
         if (@stream_select($ready, $write, $except, 0, $tick) > 0) {
             foreach ($ready as $stream) {
                 match (true) {
@@ -70,20 +77,12 @@ final class ScaleFeed
             return;
         }
         stream_set_blocking($page, false);
-        if (count($this->pages) >= self::MOST_PAGES) {
-            @fwrite($page, "HTTP/1.1 503 Service Unavailable\r\nConnection: close\r\n\r\n");
-            fclose($page);
+        if (count($this->pages) + count($this->doorway) >= self::MOST_PAGES) {
+            $this->refuse($page, '503 Service Unavailable');
 
             return;
         }
-        if ($this->pages === []) {
-            [$this->heardAt, $this->told] = [microtime(true), ''];
-        }
-        @fwrite($page, self::HEAD);
-        $this->pages[(int) $page] = $page;
-        if ($this->told !== '') {
-            @fwrite($page, $this->told);
-        }
+        $this->doorway[(int) $page] = $page;
     }
 
     /** @param resource $page has asked, or gone */
@@ -91,8 +90,32 @@ final class ScaleFeed
     {
         $asked = @fread($page, 8192);
         if ($asked === false || ($asked === '' && feof($page))) {
+            unset($this->doorway[(int) $page]);
             $this->letGo($page);
+
+            return;
         }
+        if (!isset($this->doorway[(int) $page])) {
+            return;
+        }
+        unset($this->doorway[(int) $page]);
+        if (!$this->ticket->isGood(explode("\r\n", $asked, 2)[0], time())) {
+            $this->refuse($page, '403 Forbidden');
+
+            return;
+        }
+        if ($this->pages === []) {
+            [$this->heardAt, $this->told] = [microtime(true), ''];
+        }
+        @fwrite($page, self::HEAD . $this->told);
+        $this->pages[(int) $page] = $page;
+    }
+
+    /** @param resource $page */
+    private function refuse($page, string $status): void
+    {
+        @fwrite($page, "HTTP/1.1 {$status}\r\nConnection: close\r\nContent-Length: 0\r\n\r\n");
+        @fclose($page);
     }
 
     /** @param resource $page */

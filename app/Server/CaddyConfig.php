@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Server;
 
+use App\Instruments\FeedTicket;
+
 /** The configuration of Caddy, as its own JSON: a name with odd letters in it stays a name. Plain PHP. */
 final readonly class CaddyConfig
 {
@@ -11,8 +13,7 @@ final readonly class CaddyConfig
     /** What PHP takes longer for was ended by FPM before. */
     private const PATIENCE = '25s';
     private const GRACE = '2s';
-    /** Weights as they change (see ScaleFeed): the kitchen says who may, another process tells them. */
-    private const LIVE = '/api/instruments/scale/live';
+
     private const TOO_BUSY = 'The kitchen could not answer this in time, and nothing that was not acknowledged counts as done. Try again; if it is a long recipe, make it shorter.';
     private const TOO_LARGE = 'This is more than 6 MB: send it in smaller parts.';
 
@@ -96,7 +97,7 @@ final readonly class CaddyConfig
                 $this->built('/build/assets/*', 'public, max-age=31536000, immutable'),
                 $this->built('/build/*', 'no-cache'),
                 [
-                    'match' => [['path' => [self::LIVE], 'method' => ['GET']]],
+                    'match' => [['path' => [FeedTicket::PATH], 'method' => ['GET']]],
                     'handle' => [$this->live()],
                     'terminal' => true,
                 ],
@@ -136,24 +137,18 @@ final readonly class CaddyConfig
     }
 
     /**
-     * Weights as they change: for whoever the kitchen would let in.
+     * Weights as they change: whoever has a ticket is handed over.
      *
      * @return array<string, mixed>
      */
     private function live(): array
     {
         return [
-            'rewrite' => ['method' => 'GET', 'uri' => '/index.php'],
-            'handle_response' => [[
-                'match' => ['status_code' => [2]],
-                'routes' => [['handle' => [[
-                    'handler' => 'reverse_proxy',
-                    'upstreams' => [['dial' => "unix/{$this->plan->socket('live')}"]],
-                    'flush_interval' => -1,
-                    'transport' => ['protocol' => 'http', 'dial_timeout' => '1s'],
-                ]]]],
-            ]],
-        ] + $this->php();
+            'handler' => 'reverse_proxy',
+            'upstreams' => [['dial' => "unix/{$this->plan->socket('live')}"]],
+            'flush_interval' => -1,
+            'transport' => ['protocol' => 'http', 'dial_timeout' => '1s', 'keep_alive' => ['enabled' => false]],
+        ];
     }
 
     /** @return array<string, mixed> */

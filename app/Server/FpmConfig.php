@@ -27,6 +27,8 @@ final readonly class FpmConfig
             clear_env = no
             ; a little more than max_execution_time, which leaves room for an answer
             request_terminate_timeout = 22s
+            request_slowlog_timeout = 8s
+            slowlog = {$this->plan->log()}
             php_admin_flag[log_errors] = on
             php_admin_value[error_log] = {$this->plan->log()}
 

@@ -21,6 +21,7 @@ final readonly class ServerPlan
      *     served
      * @param string $door the folder of the passphrase, and of the authority that devices trust
      * @param string $token by which our own server is known
+     * @param string $feedSecret by which the feed of weights knows whom the kitchen has let in
      */
     public function __construct(
         public string $root,
@@ -28,6 +29,7 @@ final readonly class ServerPlan
         public array $homeAddresses,
         public string $door,
         public string $token,
+        public string $feedSecret = '',
     ) {}
 
     public function kitchen(): string

@@ -154,7 +154,7 @@ final class Supervisor
             'VINCULUM_SERVER' => $this->plan->token,
             'VINCULUM_PORT' => (string) $this->plan->port,
             'VINCULUM_RESIDENTS_SOCKET' => $this->plan->socket('residents'),
-            'VINCULUM_FEED' => $this->plan->hasServers() ? 'apart' : '',
+            'VINCULUM_FEED' => $this->plan->hasServers() ? $this->plan->feedSecret : '',
             'PHP_CLI_SERVER_WORKERS' => (string) $this->workers,
             // nothing of Caddy's lies in a home folder
             'XDG_DATA_HOME' => $this->plan->folder(),

@@ -171,6 +171,33 @@ final class LauncherTest extends TestCase
         self::assertSame([], self::served());
     }
 
+    /** A page that listens stays for hours, and two workers answer everybody else. */
+    public function test_a_stream_that_is_open_holds_no_worker(): void
+    {
+        [$process, $out] = $this->start();
+        self::waitForLine($out);
+        $streams = [];
+        for ($page = 0; $page < 6; ++$page) {
+            $stream = @fopen('http://127.0.0.1:' . self::PORT . '/api/instruments/scale/live', 'r', false, stream_context_create(['http' => ['timeout' => 10]]));
+            self::assertIsResource($stream);
+            stream_set_timeout($stream, 5);
+            self::assertStringStartsWith('retry', (string) fgets($stream));
+            $streams[] = $stream;
+        }
+        foreach (range(1, 4) as $round) {
+            $started = microtime(true);
+            $answer = @file_get_contents(
+                'http://127.0.0.1:' . self::PORT . '/api/plans/1',
+                false,
+                stream_context_create(['http' => ['timeout' => 8, 'ignore_errors' => true]]),
+            );
+            self::assertNotFalse($answer, "round {$round}");
+            self::assertLessThan(6.0, microtime(true) - $started);
+        }
+        array_map(fclose(...), $streams);
+        $this->stop($process);
+    }
+
     /** FPM with every worker held by something slow: who comes waits, and is answered. */
     public function test_with_all_workers_busy_the_next_waits_its_turn(): void
     {

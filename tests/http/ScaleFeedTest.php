@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
+use App\Instruments\FeedTicket;
 use App\Instruments\ScaleFeed;
 use PHPUnit\Framework\TestCase;
 
@@ -21,6 +22,7 @@ final class ScaleFeedTest extends TestCase
     private $scale;
 
     private ScaleFeed $feed;
+    private FeedTicket $ticket;
 
     protected function setUp(): void
     {
@@ -28,7 +30,7 @@ final class ScaleFeedTest extends TestCase
         $this->socket = stream_socket_server("unix://{$this->file}") ?: self::fail('no socket');
         $this->scale = stream_socket_server('tcp://127.0.0.1:0') ?: self::fail('no scale');
         $address = (string) stream_socket_get_name($this->scale, false);
-        $this->feed = new ScaleFeed($this->socket, static fn(): string => $address);
+        $this->feed = new ScaleFeed($this->socket, static fn(): string => $address, $this->ticket = new FeedTicket('secret'));
     }
 
     protected function tearDown(): void
@@ -93,6 +95,29 @@ final class ScaleFeedTest extends TestCase
         self::assertSame($asks, $this->asks($scale), 'with nobody there the scale is left in peace');
     }
 
+    public function test_nobody_listens_without_a_ticket_or_with_an_old_or_a_made_up_one(): void
+    {
+        $now = time();
+        $good = (new FeedTicket('secret'))->address($now);
+        foreach ([
+            '/live/scale',
+            '/',
+            (new FeedTicket('another'))->address($now),
+            $this->ticket->address($now - 40),
+            $this->ticket->address($now + 3600),
+            str_replace('until=', 'until=1', $good),
+            "{$good}0",
+        ] as $address) {
+            $page = stream_socket_client("unix://{$this->file}") ?: self::fail('not let in');
+            fwrite($page, "GET {$address} HTTP/1.1\r\n\r\n");
+            $this->turns(3);
+            stream_set_blocking($page, false);
+            self::assertStringStartsWith('HTTP/1.1 403', (string) fread($page, 100), $address);
+        }
+        self::assertFalse(@stream_socket_accept($this->scale, 0.0), 'the scale is not asked for them');
+        self::assertTrue($this->ticket->isGood("GET {$good} HTTP/1.1", $now));
+    }
+
     public function test_after_many_pages_one_more_is_sent_away(): void
     {
         $pages = array_map(fn(): mixed => $this->page(), range(1, 33));
@@ -106,8 +131,8 @@ final class ScaleFeedTest extends TestCase
     private function page()
     {
         $page = stream_socket_client("unix://{$this->file}") ?: self::fail('not let in');
-        fwrite($page, "GET /api/instruments/scale/live HTTP/1.1\r\nHost: here\r\n\r\n");
-        $this->feed->turn();
+        fwrite($page, "GET {$this->ticket->address(time())} HTTP/1.1\r\nHost: here\r\n\r\n");
+        $this->turns(2);
 
         return $page;
     }
