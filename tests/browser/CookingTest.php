@@ -76,7 +76,7 @@ final class CookingTest extends BrowserTestCase
         $stop = (float) self::find('[data-stop-at]')->getAttribute('data-stop-at');
         self::assertEqualsWithDelta($pan + self::sheet($batch)['pan']['sauce_grams'], $stop, 0.5);
         self::find('[data-live]');
-        posix_kill(self::standIn(), SIGKILL);
+        posix_kill(self::standIn(), SIGSTOP);
         self::until(
             static fn(): bool => str_contains(self::text('main'), 'Go on by hand'),
             'the page says that the scale is silent',

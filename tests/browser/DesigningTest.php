@@ -281,8 +281,9 @@ final class DesigningTest extends BrowserTestCase
         self::type(Key::CONTROL, 'z');
         self::until(static fn(): bool => self::lines()[0] === '600 g plums', 'and one undo takes it back');
         self::find('[data-choice="scale"]')->click();
-        self::find('[data-scale="to"]')->clear();
-        self::find('[data-scale="to"]')->sendKeys('a bucket');
+        $size = self::find('[data-scale="to"]');
+        self::$browser->executeScript('arguments[0].select()', [$size]);
+        $size->sendKeys('a bucket');
         self::until(
             static fn(): bool => str_contains(self::text('#panel'), 'names no volume or weight'),
             'what cannot be is said',

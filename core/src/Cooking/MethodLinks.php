@@ -118,6 +118,11 @@ final readonly class MethodLinks
             ? []
             : array_merge([], ...array_map(static fn(Mention $one): array => $one->lines, $here));
         $named = [...$named, ...self::namedLater($step, $mentions)];
+        foreach ($mentions as $one) {
+            // "pour in the remaining oil" afterwards: so much of it was not meant
+            $isLeft = $one->isRest && $one->step > $step && $one->does === Mention::PUTS;
+            $named = $isLeft ? [...$named, ...$one->lines] : $named;
+        }
 
         return array_keys(array_filter(
             $left,

@@ -97,7 +97,8 @@ final class MethodMentions
      */
     private static function inSentence(int $step, string $text, ThingWords $things, array $lines): array
     {
-        preg_match_all('/[\pL\d][\pL\d\'’%]*/u', $text, $found, PREG_OFFSET_CAPTURE);
+        // a mark is a word that means nothing: "garlic, salt" is no garlic salt
+        preg_match_all('/[\pL\d][\pL\d\'’%]*|[,;:()]/u', $text, $found, PREG_OFFSET_CAPTURE);
         $offsets = array_column($found[0], 1);
         $words = array_map(
             static fn(string $word): string => NameWords::of($word)[0] ?? '',

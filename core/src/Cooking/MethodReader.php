@@ -69,7 +69,8 @@ final class MethodReader
                 continue;
             }
             foreach ($sentences as $sentence) {
-                if ($tags === '' && KeepingClaim::isWhole($sentence)) {
+                // what the cook claims of keeping, or says that it comes to, is not done
+                if ($tags === '' && (KeepingClaim::isWhole($sentence) || YieldClaim::isWhole($sentence))) {
                     continue;
                 }
                 // a lid stays where it was put until it is said to be off

@@ -10,6 +10,7 @@ use Vinculum\Cooking\Hob;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
+use Vinculum\Cooking\YieldClaim;
 use Vinculum\Exchange\RecipeFault;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Family\Family;
@@ -111,7 +112,7 @@ final readonly class Kitchen
             $this->keepsHeadings ? $recipe->lines : $recipe->ingredientTexts(),
             $this->catalogue,
             $recipe->measures,
-            $recipe->yield,
+            $recipe->yield ?? YieldClaim::in($recipe->method),
             $recipe->partMillilitres,
             $recipe->areLinesApart,
         );

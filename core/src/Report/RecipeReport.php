@@ -7,6 +7,7 @@ namespace Vinculum\Report;
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Cooking\KeepingClaim;
 use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\YieldClaim;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
@@ -67,7 +68,7 @@ final readonly class RecipeReport extends Report
     /** @return array{text: string, millilitres: float|null, grams: float|null}|null */
     private static function yield(Recipe $recipe): ?array
     {
-        $text = $recipe->yield ?? $recipe->saidYield();
+        $text = $recipe->yield ?? $recipe->saidYield() ?? YieldClaim::in($recipe->method);
         $measured = $text === null ? null : MeasuredYield::parse($text, $recipe->measures);
 
         return $text === null
