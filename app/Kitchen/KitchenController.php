@@ -30,6 +30,7 @@ use Vinculum\Scaling\TargetSize;
  *     own_steps: Named<float>,
  *     usual_loss: float,
  *     has_scale: bool,
+ *     readies_first: bool,
  *     vessels: list<array{name: string, ml: array<value-of<Measures>, float>}>,
  *     measures: list<array{key: value-of<Measures>, name: string}>,
  * }
@@ -44,7 +45,12 @@ final readonly class KitchenController
     #[Answers('Kitchen')]
     public function update(ToolsRequest $request): JsonResponse
     {
-        $this->tools->keep($request->boolean('has_scale'));
+        if ($request->has('has_scale')) {
+            $this->tools->keepScale($request->boolean('has_scale'));
+        }
+        if ($request->has('readies_first')) {
+            $this->tools->keepOrder($request->boolean('readies_first'));
+        }
 
         return $this->show();
     }
@@ -68,6 +74,7 @@ final readonly class KitchenController
             'own_steps' => new Named($this->palateService->ownSteps()),
             'usual_loss' => TargetSize::USUAL_LOSS,
             'has_scale' => $this->tools->hasScale(),
+            'readies_first' => $this->tools->readiesFirst(),
             'vessels' => array_map(self::vessel(...), self::VESSELS),
             'measures' => array_map(
                 static fn(Measures $measures): array => ['key' => $measures->value, 'name' => $measures->title()],

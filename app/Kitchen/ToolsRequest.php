@@ -6,14 +6,15 @@ namespace App\Kitchen;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** What a kitchen measures with. */
+/** What a kitchen measures with, and when. */
 final class ToolsRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            'has_scale' => ['required', 'boolean'],
+            'has_scale' => ['required_without:readies_first', 'boolean'],
+            'readies_first' => ['sometimes', 'boolean'],
         ];
     }
 
@@ -22,6 +23,7 @@ final class ToolsRequest extends FormRequest
     {
         return [
             'has_scale' => 'Say whether there is a scale.',
+            'readies_first' => 'Say whether all is made ready before the heat.',
         ];
     }
 }

@@ -104,6 +104,7 @@ final class HomeKitchen
             $this->palateService,
             $this->pantry,
             hasScale: $this->tools->hasScale(),
+            readiesFirst: $this->tools->readiesFirst(),
         );
     }
 

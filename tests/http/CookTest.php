@@ -113,6 +113,24 @@ final class CookTest extends HttpTestCase
             ->assertJsonPath('message', 'Say whether there is a scale.');
     }
 
+    public function test_a_cook_who_makes_ready_first_is_asked_for_everything_before_the_heat(): void
+    {
+        $kinds = fn(): array => array_column((array) $this->cook([])->json('moves'), 'kind');
+        $asItGoes = $kinds();
+        $this->putJson('/api/kitchen', ['readies_first' => true])->assertOk()
+            ->assertJsonPath('readies_first', true)
+            ->assertJsonPath('has_scale', true);
+        $first = $kinds();
+        self::assertSame(array_count_values($asItGoes), array_count_values($first), 'the same moves, in another order');
+        $steps = array_keys($first, 'step', true);
+        self::assertSame([], array_keys(array_slice($first, min($steps)), 'measure', true));
+        self::assertTrue($this->getJson('/api/kitchen')->json('readies_first'), 'the kitchen remembers');
+        $this->putJson('/api/kitchen', ['readies_first' => false])->assertOk();
+        self::assertSame($asItGoes, $kinds());
+        $this->putJson('/api/kitchen', ['readies_first' => 'now'])->assertStatus(422);
+        $this->putJson('/api/kitchen', [])->assertStatus(422);
+    }
+
     public function test_a_timer_started_while_the_server_was_away_is_stopped_by_the_key_of_its_start(): void
     {
         $id = $this->cook()->json('id');

@@ -167,7 +167,8 @@ export const api = {
   trainer: () => answer(client.GET('/api/trainer')),
   guess: (guess: Guess) => answer(client.POST('/api/trainer', { body: guess })),
   forgetAxis: (axis: string) => answer(client.DELETE('/api/trainer/{axis}', { params: { path: { axis } } })),
-  keepTools: (hasScale: boolean) => answer(client.PUT('/api/kitchen', { body: { has_scale: hasScale } })),
+  keepTools: (tools: { has_scale: boolean } | { readies_first: boolean }) =>
+    answer(client.PUT('/api/kitchen', { body: tools })),
   palate: () => answer(client.GET('/api/palate')),
   switchPalate: (on: boolean) => answer(client.PUT('/api/palate', { body: { on } })),
   resetPalate: (style: string) => answer(client.DELETE('/api/palate/{style}', { params: { path: { style } } })),

@@ -1220,7 +1220,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Weights as they change, as server-sent events. Where a process of its own tells them (ScaleFeed), this only says that whoever asks may listen; else PHP's own server, which answers few, tells them here for a while: a page comes back by itself. */
+        /** Weights as they change, as server-sent events. Where a process of its own tells them (ScaleFeed), whoever is let in is sent there; else PHP's own server, which answers few, tells them here for a while: a page comes back by itself. */
         get: {
             parameters: {
                 query?: never;
@@ -5123,6 +5123,7 @@ export interface components {
             };
             usual_loss: number;
             has_scale: boolean;
+            readies_first: boolean;
             vessels: {
                 name: string;
                 ml: {
@@ -5343,6 +5344,8 @@ export interface components {
             measure: components["schemas"]["MeasureMove"] | null;
             step: components["schemas"]["MoveStep"] | null;
             cautions: components["schemas"]["Caution"][];
+            /** @description what stands ready for it, where all was measured before */
+            needs: string[];
             /** @description the kinds of event that do it, with the figures of each */
             done_by: {
                 kinds: string[];
@@ -6600,7 +6603,8 @@ export interface components {
             consistency?: string | null;
         };
         ToolsRequest: {
-            has_scale: boolean;
+            has_scale?: boolean;
+            readies_first?: boolean;
         };
         WrittenRequest: {
             text: string | null;

@@ -128,4 +128,5 @@ export const say = {
     `would become ${value}${verdict === null ? '' : `, ${verdict}`}`,
   steps: (steps: string, isOne: boolean) => `${steps} ${isOne ? 'step' : 'steps'}`,
   iHaveNoScale: 'I have no scale: spoons, cups and pieces',
+  readyBeforeTheHeat: 'Get everything ready before the heat, instead of measuring as it goes',
 };

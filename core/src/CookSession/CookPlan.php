@@ -46,6 +46,7 @@ final readonly class CookPlan
         public ?Pan $pan,
         private Hob $hob,
         public bool $hasScale,
+        public bool $readiesFirst,
         private Measures $measures,
     ) {}
 
@@ -65,12 +66,13 @@ final readonly class CookPlan
 
         return new self(
             $scale,
-            MeasuringOrder::inOrder($items),
+            MeasuringOrder::inOrder($items, $kitchen->readiesFirst),
             $cook->stages,
             FinishedBatch::of($scale->after)->mixture->grams(),
             $pan,
             $kitchen->hob,
             $kitchen->hasScale,
+            $kitchen->readiesFirst,
             $sauce->measures(),
         );
     }

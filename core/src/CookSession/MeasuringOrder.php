@@ -17,20 +17,21 @@ final class MeasuringOrder
 
     /**
      * @param list<MeasureTask> $items
+     * @param bool $isAtOnce all of it before the first stage
      *
      * @return list<MeasureTask>
      */
-    public static function inOrder(array $items): array
+    public static function inOrder(array $items, bool $isAtOnce = false): array
     {
         usort(
             $items,
             static fn(MeasureTask $a, MeasureTask $b): int => [
-                $a->stage,
+                $isAtOnce ? 0 : $a->stage,
                 self::rank($a),
                 self::isDry($a),
                 -$a->grams,
                 $a->line,
-            ] <=> [$b->stage, self::rank($b), self::isDry($b), -$b->grams, $b->line],
+            ] <=> [$isAtOnce ? 0 : $b->stage, self::rank($b), self::isDry($b), -$b->grams, $b->line],
         );
 
         return $items;

@@ -27,6 +27,7 @@ final readonly class Move
      * @param MethodStep|null $step of the method
      * @param int|null $number of that step, from 0
      * @param list<Caution> $cautions
+     * @param list<MeasureTask> $needs what stands ready for it, where all was measured before
      */
     private function __construct(
         public string $kind,
@@ -37,6 +38,7 @@ final readonly class Move
         public ?MethodStep $step = null,
         public ?int $number = null,
         public array $cautions = [],
+        public array $needs = [],
     ) {}
 
     /**
@@ -76,24 +78,16 @@ final readonly class Move
             ...($isBoiled ? [new self('pan-reads', null, $record->weighings->panReads !== null)] : []),
             new self('cool', null, $record->readings->heatOff !== null),
         ];
-        [$at, $spoon, $isHot, $contents, $said] = [0, null, false, '', []];
+        [$at, $isHot, $contents, $said] = [0, false, '', []];
+        $moves = $plan->readiesFirst ? [...$moves, ...self::measuring($plan->items, null, $record)] : $moves;
         foreach ($plan->stages as $number => $cooked) {
             $title = $cooked->stage->title;
-            foreach (array_filter(
+            $ofStage = array_values(array_filter(
                 $plan->items,
                 static fn(MeasureTask $item): bool => $item->stage === $number,
-            ) as $item) {
-                $contents .= ", {$item->name}";
-                $needed = MeasuringOrder::spoon($item->measure);
-                $moves[] = new self(
-                    'measure',
-                    $title,
-                    isset($record->weighings->actual[$item->line]),
-                    measure: $item,
-                    take: $needed === $spoon ? null : $needed,
-                );
-                $spoon = $needed;
-            }
+            ));
+            $contents .= implode('', array_map(static fn(MeasureTask $item): string => ", {$item->name}", $ofStage));
+            $moves = $plan->readiesFirst ? $moves : [...$moves, ...self::measuring($ofStage, $title, $record)];
             foreach ($cooked->stage->steps as $step) {
                 $isDone = $record->times->ofStep($at)['done'] !== null;
                 // a caution is said where it is first called for, of what is in the pot by then
@@ -109,7 +103,9 @@ final readonly class Move
                     step: $step,
                     number: $at,
                     cautions: $cautions,
+                    needs: $plan->readiesFirst ? $ofStage : [],
                 );
+                $ofStage = [];
                 $isHot = $isHot || $step->isAtTheHob();
                 $moves = $at === $lastHot ? [...$moves, ...$off] : $moves;
                 ++$at;
@@ -122,5 +118,30 @@ final readonly class Move
             new self('readings', null, $record->readings->ph !== null || $record->readings->solids !== null),
             new self('fill', null, $record->readings->finished !== null),
         ];
+    }
+
+    /**
+     * One after the other, a spoon taken up where another is needed than before.
+     *
+     * @param list<MeasureTask> $items
+     *
+     * @return list<self>
+     */
+    private static function measuring(array $items, ?string $stage, CookRecord $record): array
+    {
+        [$moves, $spoon] = [[], null];
+        foreach ($items as $item) {
+            $needed = MeasuringOrder::spoon($item->measure);
+            $moves[] = new self(
+                'measure',
+                $stage,
+                isset($record->weighings->actual[$item->line]),
+                measure: $item,
+                take: $needed === $spoon ? null : $needed,
+            );
+            $spoon = $needed;
+        }
+
+        return $moves;
     }
 }

@@ -30,6 +30,7 @@ final readonly class Kitchen
      * @param Catalogue $catalogue shipped facts, with the cook's own products
      * @param bool $keepsHeadings whether headings stay lines of a formula, as on the bench
      * @param bool $hasScale whether the cook can weigh
+     * @param bool $readiesFirst whether all is weighed out before the heat
      */
     public function __construct(
         public Catalogue $catalogue,
@@ -38,6 +39,7 @@ final readonly class Kitchen
         private ?Stock $stock = null,
         private bool $keepsHeadings = true,
         public bool $hasScale = true,
+        public bool $readiesFirst = false,
     ) {}
 
     /** Of the shipped facts alone, for answers that are printed. */
@@ -60,6 +62,7 @@ final readonly class Kitchen
             $this->stock,
             $this->keepsHeadings,
             $this->hasScale,
+            $this->readiesFirst,
         );
     }
 

@@ -32,6 +32,7 @@ final readonly class MoveReport extends Report
      * @param 'pan-empty'|'measure'|'step'|'pan-reads'|'cool'|'readings'|'fill' $kind
      * @param MeasureMove|null $measure
      * @param list<CautionReport> $cautions
+     * @param list<string> $needs what stands ready for it, where all was measured before
      * @param array{kinds: list<string>, figures: Named<int>} $doneBy the kinds of event that do it, with the figures of each
      */
     private function __construct(
@@ -41,6 +42,7 @@ final readonly class MoveReport extends Report
         public ?array $measure,
         public ?MoveStepReport $step,
         public array $cautions,
+        public array $needs,
         public array $doneBy,
     ) {}
 
@@ -55,6 +57,10 @@ final readonly class MoveReport extends Report
             $move->measure === null ? null : self::measure($move->measure, $move->take, $plan, $record, $spoons),
             $move->step === null ? null : MoveStepReport::of($move->step, $move->number ?? 0, $record),
             CautionReport::all($move->cautions),
+            array_map(
+                static fn(MeasureTask $item): string => $item->says($item->measure),
+                $move->needs,
+            ),
             ['kinds' => $doneBy['kinds'], 'figures' => new Named($doneBy['figures'])],
         );
     }

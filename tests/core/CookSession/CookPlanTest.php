@@ -19,6 +19,7 @@ use Vinculum\CookSession\MeasureTask;
 use Vinculum\CookSession\Move;
 use Vinculum\CookSession\UnweighedAmount;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Kitchen\Kitchen;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
@@ -268,6 +269,40 @@ final class CookPlanTest extends TestCase
         self::assertGreaterThan(700, $asked);
         // what has neither a density nor a weight of one can only be weighed, and says so: "about 30 g"
         self::assertLessThan(0.02 * $asked, count($weighed), implode("\n", $weighed));
+    }
+
+    /** Every classic, cooked in two stages: all stands ready once before the heat, and each step says what it needs of it. */
+    public function test_who_makes_ready_first_measures_all_of_it_before_the_first_step(): void
+    {
+        foreach (Classics::all() as [, $title, $balance]) {
+            $sauce = Weighed::formula($balance->formula, null, Measures::Us, '24 cm', ['Simmer for 30 minutes.', 'Stir well.']);
+            $first = new Sauce(
+                self::readying($sauce->kitchen),
+                $sauce->recipe,
+                $sauce->formula,
+                $sauce->treatment,
+                $sauce->family,
+                $sauce->aim,
+                $sauce->cook,
+            );
+            [$asItGoes, $atOnce] = [self::planned($sauce), self::planned($first)];
+            $record = CookRecord::of([]);
+            $moves = Move::all($atOnce, $record);
+            $kinds = array_column($moves, 'kind');
+            $steps = array_keys($kinds, 'step', true);
+            $measured = array_keys($kinds, 'measure', true);
+            self::assertLessThan(min($steps), $measured === [] ? 0 : max($measured), $title);
+            $lines = static fn(array $items): array => self::sorted(array_column($items, 'line'));
+            self::assertSame($lines($asItGoes->items), $lines($atOnce->items), "{$title}: each once");
+            $needs = array_merge([], ...array_column($moves, 'needs'));
+            self::assertSame($lines($atOnce->items), $lines($needs), "{$title}: each is needed at one step");
+            self::assertSame([], array_merge([], ...array_column(Move::all($asItGoes, $record), 'needs')), $title);
+        }
+    }
+
+    private static function readying(Kitchen $kitchen): Kitchen
+    {
+        return new Kitchen($kitchen->catalogue, $kitchen->hob, readiesFirst: true);
     }
 
     private static function planned(Sauce $sauce): CookPlan

@@ -290,6 +290,7 @@ function Now({ move, cook, instruments, onEvent, onDone }: NowProps) {
     return (
       <StepMove
         step={step}
+        needs={move.needs}
         onEvent={onEvent}
         onDone={() => {
           onEvent({ kind: 'step-done', figures: { step: step.number } });

@@ -8,7 +8,7 @@ import { moment } from '../../ui/words';
 import { SaucePage } from '../sauce/SaucePage';
 import { big } from './looks';
 import { WhatItTakes } from './WhatItTakes';
-import { NoScale } from '../../ui/NoScale';
+import { KitchenHabits } from '../../ui/KitchenHabits';
 import { TextInput } from '../../ui/TextInput';
 import { halves } from '../../ui/looks';
 import { say } from './sentences';
@@ -69,7 +69,7 @@ export function CookStart() {
               sx={{ width: '100%', minHeight: 56, fontSize: '1.2rem', my: 1 }}
             />
             <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>{say.leftEmptyItIsCooked}</Typography>
-            <NoScale />
+            <KitchenHabits />
             <Button type="submit" variant={open.length === 0 ? 'contained' : 'outlined'} fullWidth sx={big}>
               {say.startCooking}
             </Button>

@@ -19,10 +19,13 @@ const firstWords = (text: string): string =>
 /** One step, with its timer where it names a time. */
 export function StepMove({
   step,
+  needs,
   onEvent,
   onDone,
 }: {
   step: Step;
+  /** What stands ready for it, where all was measured before. */
+  needs: string[];
   onEvent: (event: CookEvent) => void;
   onDone: () => void;
 }) {
@@ -36,6 +39,13 @@ export function StepMove({
   return (
     <Box>
       <Typography sx={huge}>{step.text}</Typography>
+      {needs.length > 0 && (
+        <Box component="ul" data-needs sx={{ my: 1, pl: 3, fontSize: '1.25rem' }}>
+          {needs.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </Box>
+      )}
       <Typography sx={{ ...quiet, my: 1 }}>
         {[
           ...(step.heat === null ? [] : [`${step.heat}, ${step.covered ? say.lidOn : say.lidOff}`]),

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { Frame } from '../../ui/Frame';
 import { grams } from '../../ui/words';
-import { NoScale } from '../../ui/NoScale';
+import { KitchenHabits } from '../../ui/KitchenHabits';
 import { Pick } from '../../ui/Pick';
 import { choose, chosenCurrency, chosenLocale, date, money } from '../../base/locale';
 import { say } from './sentences';
@@ -71,7 +71,7 @@ export function SettingsPage() {
             ))}
           </Pick>
         </label>
-        <NoScale />
+        <KitchenHabits />
         {/* what is kept in the browser is no state: another choice is another example */}
         <Example key={`${locale} ${currency}`} />
         <Typography sx={{ color: 'text.secondary' }}>{say.timesAndSeasonsFollowThis(zone)}</Typography>

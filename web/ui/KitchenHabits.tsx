@@ -5,8 +5,11 @@ import { useChange } from '../api/useChange';
 import { Check } from './Check';
 import { say } from './sentences';
 
-/** Whether this kitchen can weigh: every sheet asks for spoons, cups and pieces where it cannot. */
-export function NoScale() {
+/**
+ * How this kitchen works at the stove: whether it can weigh (every sheet asks for spoons, cups and pieces where it cannot),
+ * and whether all is made ready before the heat or measured as it goes.
+ */
+export function KitchenHabits() {
   const kitchen = useQuery(kitchenQuery);
   const change = useChange<Kitchen>('kitchen', (answer, queries) => {
     queries.setQueryData(kitchenQuery.queryKey, answer);
@@ -20,10 +23,20 @@ export function NoScale() {
         disabled={change.isBusy}
         attributes={{ 'data-no-scale': '' }}
         onCheck={(has) => {
-          void change.make(() => api.keepTools(!has));
+          void change.make(() => api.keepTools({ has_scale: !has }));
         }}
       >
         {say.iHaveNoScale}
+      </Check>
+      <Check
+        checked={kitchen.data.readies_first}
+        disabled={change.isBusy}
+        attributes={{ 'data-readies-first': '' }}
+        onCheck={(first) => {
+          void change.make(() => api.keepTools({ readies_first: first }));
+        }}
+      >
+        {say.readyBeforeTheHeat}
       </Check>
       {change.fault !== null && <span role="alert">{change.fault}</span>}
     </>
