@@ -10,6 +10,7 @@ use Vinculum\Balance\MeasuredYield;
 use Vinculum\Chemistry\Component;
 use Vinculum\Cooking\CookedStage;
 use Vinculum\Cooking\Hob;
+use Vinculum\Cooking\MethodLinks;
 use Vinculum\Cooking\MethodStep;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\StagedCook;
@@ -84,6 +85,26 @@ final readonly class CookPlan
             [],
             ...array_map(static fn(CookedStage $stage): array => $stage->stage->steps, $this->stages),
         );
+    }
+
+    /**
+     * What stands ready for each step, where all was measured before; nothing where it is measured as it goes.
+     *
+     * @return array<int, list<MeasureTask>> by step, from 0
+     */
+    public function needs(): array
+    {
+        $steps = $this->steps();
+        if (!$this->readiesFirst || $steps === []) {
+            return [];
+        }
+        $links = MethodLinks::of($steps, $this->scale->after->lines);
+        $needs = [];
+        foreach ($this->items as $item) {
+            $needs[$links->stepOf($item->line) ?? 0][] = $item;
+        }
+
+        return $needs;
     }
 
     /**

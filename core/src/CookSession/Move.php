@@ -78,7 +78,7 @@ final readonly class Move
             ...($isBoiled ? [new self('pan-reads', null, $record->weighings->panReads !== null)] : []),
             new self('cool', null, $record->readings->heatOff !== null),
         ];
-        [$at, $isHot, $contents, $said] = [0, false, '', []];
+        [$at, $isHot, $contents, $said, $needs] = [0, false, '', [], $plan->needs()];
         $moves = $plan->readiesFirst ? [...$moves, ...self::measuring($plan->items, null, $record)] : $moves;
         foreach ($plan->stages as $number => $cooked) {
             $title = $cooked->stage->title;
@@ -103,9 +103,8 @@ final readonly class Move
                     step: $step,
                     number: $at,
                     cautions: $cautions,
-                    needs: $plan->readiesFirst ? $ofStage : [],
+                    needs: $needs[$at] ?? [],
                 );
-                $ofStage = [];
                 $isHot = $isHot || $step->isAtTheHob();
                 $moves = $at === $lastHot ? [...$moves, ...$off] : $moves;
                 ++$at;

@@ -21,6 +21,7 @@ import { StepMove } from './StepMove';
 import { Timers } from './Timers';
 import { WeighAlong } from './WeighAlong';
 import { ColourDrop } from '../../ui/ColourDrop';
+import { Fold } from '../../ui/Fold';
 import { hasVoice, speak } from './sound';
 import { useHands } from './useHands';
 import { say } from './sentences';
@@ -100,6 +101,7 @@ export function CookSheet({ opened, offset, instruments }: Props) {
     setAt((now) => Math.min(cook.moves.length - 1, now + 1));
   };
   const move = cook.moves[at];
+  const next = cook.moves[at + 1];
   return (
     <Box ref={sheet} data-awake={isAwake} sx={{ maxWidth: 900, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 3 }}>
       <Box
@@ -176,6 +178,11 @@ export function CookSheet({ opened, offset, instruments }: Props) {
           <Now move={move} cook={cook} instruments={instruments} onEvent={tell} onDone={goOn} />
         </Box>
       )}
+      {next !== undefined && (
+        <Typography data-next sx={{ mt: 2, fontSize: '1.25rem', color: 'text.secondary' }}>
+          {say.next(spokenMove(next, cook))}
+        </Typography>
+      )}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 2 }}>
         <Button
           disabled={at === 0}
@@ -203,10 +210,27 @@ export function CookSheet({ opened, offset, instruments }: Props) {
         <BarMark axes={cook.balance.axes} />
       </Box>
       {/* of the sauce as a whole: before the start, and where it goes into jars */}
-      {(at === 0 || move?.kind === 'fill') &&
-        cook.balance.cautions.map((caution) => (
-          <CautionLine key={caution.code} caution={caution} sx={{ fontSize: '0.9rem' }} />
-        ))}
+      {(at === 0 || move?.kind === 'fill') && <WholeCautions cautions={cook.balance.cautions} />}
+    </Box>
+  );
+}
+
+/** Of the sauce as a whole: what harms today stands open, the rest a tap away. */
+function WholeCautions({ cautions }: { cautions: Cook['balance']['cautions'] }) {
+  const grave = cautions.filter((one) => one.severity === 'stop');
+  const rest = cautions.filter((one) => one.severity !== 'stop');
+  return (
+    <Box sx={{ mt: 1, fontSize: '0.95rem' }}>
+      {grave.map((caution) => (
+        <CautionLine key={caution.code} caution={caution} />
+      ))}
+      {rest.length > 0 && (
+        <Fold says={say.cautions(rest.length)}>
+          {rest.map((caution) => (
+            <CautionLine key={caution.code} caution={caution} />
+          ))}
+        </Fold>
+      )}
     </Box>
   );
 }

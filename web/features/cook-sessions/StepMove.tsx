@@ -1,4 +1,4 @@
-import { fixed } from '../../base/locale';
+import { fixed, upTo } from '../../base/locale';
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { CookEvent, Move } from '../../api/client';
@@ -6,6 +6,9 @@ import { big, huge, quiet } from './looks';
 import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
 import { say } from './sentences';
+
+/** Minutes from which one speaks of hours. */
+const inHours = 120;
 
 type Step = NonNullable<Move['step']>;
 
@@ -50,7 +53,13 @@ export function StepMove({
         {[
           ...(step.heat === null ? [] : [`${step.heat}, ${step.covered ? say.lidOn : say.lidOff}`]),
           ...(step.celsius === null ? [] : [`${fixed(step.celsius, 0)} °C`]),
-          ...(from !== undefined && to !== undefined && to > from ? [say.toMinutes(fixed(from, 0), fixed(to, 0))] : []),
+          ...(from !== undefined && to !== undefined && to > from
+            ? [
+                from >= inHours
+                  ? say.toHours(upTo(from / 60, 1), upTo(to / 60, 1))
+                  : say.toMinutes(fixed(from, 0), fixed(to, 0)),
+              ]
+            : []),
           ...(step.until === null ? [] : [say.stopWhen(step.until)]),
         ].join(' · ')}
       </Typography>

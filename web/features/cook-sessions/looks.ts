@@ -6,7 +6,7 @@ export const big = { minHeight: 64, fontSize: '1.25rem' } as const;
 /** Words to be read from across the kitchen. */
 export const huge = {
   fontFamily: displayFont,
-  fontSize: 'clamp(1.7rem, 6.5vw, 3rem)',
+  fontSize: 'clamp(1.8rem, 6.5vw, 3.75rem)',
   fontWeight: 600,
   lineHeight: 1.15,
 } as const;

@@ -1,5 +1,7 @@
 /** What this place says. A translation has the same keys. */
 export const say = {
+  next: (move: string) => `Next: ${move}`,
+  cautions: (count: number) => (count === 1 ? '1 caution' : `${count} cautions`),
   whatItTakes: 'What it takes',
   whatIsDone: 'What is done',
   thatDidNotWork: 'That did not work.',
@@ -71,6 +73,7 @@ export const say = {
   youCantTakeItOut: 'You can’t take it out; adjust the rest:',
   lidOn: 'lid on',
   lidOff: 'lid off',
+  toHours: (from: string, to: string) => `${from} to ${to} hours`,
   toMinutes: (from: string, to: string) => `${from} to ${to} minutes`,
   stopWhen: (until: string) => `stop when ${until}`,
   itIsOnTheWay: 'It is on the way.',
