@@ -34,6 +34,7 @@ final class MadeLines
         'N A (F)', '| N | A |', 'so we are going in with A of N', 'next up, A N', 'A N.', 'A N;', 'A N,', '☐ A N', 'A N [lock]',
         'A N, plus extra for the pan', 'For the pot: A N', 'A N – rinsed', 'A N, any brand', 'A N to finish', 'A best-quality N', 'N (A / F)',
         'Optional: A N', 'A N, if you like', 'A N (about F)', 'A N, or more as needed', 'plus A N', '* A N', 'A N (not the cheap kind)',
+        'A N, peeled and chopped (F)', 'A N, skinned & diced (about F)', 'A N, peeled, trimmed and finely sliced (F)',
     ];
     private const OF_TWO = [
         'A N and B M', 'A N, B M', 'A N + B M', 'A N & B M', 'A N; B M', 'A N plus B M', 'A N with B M', 'A N, and B M', 'A of N and B of M',
@@ -71,7 +72,9 @@ final class MadeLines
             for ($draw = 0; $draw < 3; ++$draw) {
                 [$amount, $form] = $this->amount();
                 $way = $this->way(self::OF_ONE, $form);
-                $way = isset($this->known["fresh {$name}"]) ? str_replace('fresh N', 'N', $way) : $way;
+                // "fresh tomato and vegetable juice" may be of fresh tomato: what it means is then not known by construction
+                $first = 'fresh ' . explode(' and ', $name)[0];
+                $way = isset($this->known[$first]) ? str_replace('fresh N', 'N', $way) : $way;
                 yield [self::filled($way, ['A' => $amount, 'F' => $form, 'N' => $name]), [[$key, $name, $amount]]];
             }
         }

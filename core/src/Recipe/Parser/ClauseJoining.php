@@ -179,7 +179,8 @@ final class ClauseJoining
     private function joinsAnAmount(Joiner $joiner, Draft $current, Draft $draft): void
     {
         $isUnit = $draft->amounts[0]->unit !== null;
-        $isMore = in_array($joiner, [Joiner::Plus, Joiner::And], true) && ($isUnit || $draft->name !== []);
+        $isMore = in_array($joiner, [Joiner::Plus, Joiner::And], true) && ($isUnit || $draft->name !== [])
+            && !$this->isDoneTo($draft);
         if (!$current->hasAmount() || $draft->isNet) {
             $current->measureLike($draft);
             $current->isEach = $current->isEach || $draft->isEach;
@@ -198,6 +199,20 @@ final class ClauseJoining
             $this->words->unrole($draft->amountTokens);
             $current->said[] = $draft->amountTokens;
         }
+    }
+
+    /** "skinned & chopped (500 g)": what was done to it stands before the amount, which is the same in another form. */
+    private function isDoneTo(Draft $draft): bool
+    {
+        $before = array_filter(
+            [...array_merge([], ...$draft->said), ...$draft->name],
+            static fn(int $token): bool => $token < $draft->amountTokens[0],
+        );
+
+        return array_filter(
+            $before,
+            fn(int $token): bool => Vocabulary::has('done-to', $this->words->tokens[$token]->lower),
+        ) !== [];
     }
 
     private function joinsAName(Joiner $joiner, Draft $current, Draft $draft): void
