@@ -15,7 +15,8 @@ final class HomeAddresses
     {
         $addresses = [];
         foreach (net_get_interfaces() ?: [] as $interface) {
-            foreach (is_array($interface) && is_array($interface['unicast'] ?? null) ? $interface['unicast'] : [] as $one) {
+            $unicast = is_array($interface) ? $interface['unicast'] ?? null : null;
+            foreach (is_array($unicast) ? $unicast : [] as $one) {
                 $addresses[] = is_array($one) && is_string($one['address'] ?? null) ? $one['address'] : '';
             }
         }

@@ -103,9 +103,13 @@ final class Printout
         $text = self::axes($balance->axes, $advice->aim) . sprintf("\n%.1f steps off.\n\n", $advice->distanceBefore);
         foreach ($advice->corrections as $index => $correction) {
             $additions = array_map(
-                static fn(Addition $one): string => "{$one->measure->words()} {$one->ingredient->name} ("
-                    . KitchenNumber::grams($one->grams)
-                    . (LateFacts::moment($one->ingredient, $balance->treatment) === 'at-the-end' ? ', at the end)' : ')'),
+                static fn(Addition $one): string => sprintf(
+                    '%s %s (%s%s)',
+                    $one->measure->words(),
+                    $one->ingredient->name,
+                    KitchenNumber::grams($one->grams),
+                    LateFacts::moment($one->ingredient, $balance->treatment) === 'at-the-end' ? ', at the end' : '',
+                ),
                 $correction->additions,
             );
             $text .= sprintf(

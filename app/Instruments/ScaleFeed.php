@@ -200,7 +200,12 @@ final class ScaleFeed
         $this->heardAt = microtime(true);
         try {
             $weight = ScaleAnswer::weight($said);
-            $this->tell(['value' => $weight->grams, 'settled' => $weight->isSettled, 'celsius' => null, 'says' => $weight->says]);
+            $this->tell([
+                'value' => $weight->grams,
+                'settled' => $weight->isSettled,
+                'celsius' => null,
+                'says' => $weight->says,
+            ]);
         } catch (InstrumentFault $fault) {
             $this->tell(['value' => null, 'settled' => false, 'celsius' => null, 'says' => $fault->getMessage()]);
         }

@@ -53,7 +53,10 @@ final class AppServiceProvider extends ServiceProvider
                 ? $session
                 : throw new \LogicException('The session driver is not a store.');
         });
-        $this->app->bind(InstrumentLink::class, static fn(): InstrumentLink => new InstrumentLink(InstrumentAddress::here()));
+        $this->app->bind(
+            InstrumentLink::class,
+            static fn(): InstrumentLink => new InstrumentLink(InstrumentAddress::here()),
+        );
         Connection::resolverFor(
             'sqlite',
             static fn(

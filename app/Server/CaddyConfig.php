@@ -92,7 +92,12 @@ final readonly class CaddyConfig
                 ['handle' => [
                     self::headers(['-Server']),
                     ['handler' => 'request_body', 'max_size' => self::MOST_BYTES],
-                    ['handler' => 'encode', 'encodings' => ['gzip' => ['level' => 4]], 'prefer' => ['gzip'], 'minimum_length' => 600],
+                    [
+                        'handler' => 'encode',
+                        'encodings' => ['gzip' => ['level' => 4]],
+                        'prefer' => ['gzip'],
+                        'minimum_length' => 600,
+                    ],
                 ]],
                 $this->built('/build/assets/*', 'public, max-age=31536000, immutable'),
                 $this->built('/build/*', 'no-cache'),
@@ -226,7 +231,11 @@ final readonly class CaddyConfig
             'handle' => [[
                 'handler' => 'static_response',
                 'status_code' => (string) $status,
-                'headers' => ['Content-Type' => ['application/json'], 'Cache-Control' => ['no-store'], 'X-Content-Type-Options' => ['nosniff']],
+                'headers' => [
+                    'Content-Type' => ['application/json'],
+                    'Cache-Control' => ['no-store'],
+                    'X-Content-Type-Options' => ['nosniff'],
+                ],
                 'body' => json_encode(['message' => $message], JSON_THROW_ON_ERROR),
             ]],
             'terminal' => true,

@@ -137,7 +137,8 @@ final class Supervisor
             $commands['php'] = [...$php, '-S', "127.0.0.1:{$this->plan->port}", '-t', 'public', 'bin/serve.php'];
         }
         if ($this->residentCount > 0) {
-            $commands['residents'] = [...$php, 'bin/residents.php', $this->plan->socket('residents'), (string) $this->residentCount];
+            $socket = $this->plan->socket('residents');
+            $commands['residents'] = [...$php, 'bin/residents.php', $socket, (string) $this->residentCount];
         }
 
         return $commands;

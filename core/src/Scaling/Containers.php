@@ -13,7 +13,8 @@ final class Containers
     private const VESSEL = '(?:jars?|bottles?|pots?|tubs?|glasses|containers?|boxes)';
     private const NUMBER = '(\d{1,5}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|a)';
     private const WORDS = [
-        'a' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8,
+        'a' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7,
+        'eight' => 8,
         'nine' => 9, 'ten' => 10, 'twelve' => 12, 'a dozen' => 12,
     ];
 
@@ -57,7 +58,8 @@ final class Containers
                 ? '½ ' . preg_replace('/^(?:a\s+)?half\W*/iu', '', $size)
                 : "1 {$size}";
         }
-        $holds = MeasuredYield::parse((string) preg_replace('/(?<!fl )(?<!fl. )\b(?:oz|ounces?)\b/iu', 'fl oz', $size), $measures);
+        $fluid = (string) preg_replace('/(?<!fl )(?<!fl. )\b(?:oz|ounces?)\b/iu', 'fl oz', $size);
+        $holds = MeasuredYield::parse($fluid, $measures);
         $each = $holds->millilitres->value ?? ($holds->grams->value ?? 0.0) / $density;
         if ($count === 0) {
             throw ScaleFault::notAnAmount($asked);

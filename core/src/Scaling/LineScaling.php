@@ -310,7 +310,8 @@ final class LineScaling
             return sprintf('%s of %s %s', $part['part'], $number, Counts::plural($part['fruit'], $measure->count));
         }
 
-        $isInItsName = $counted !== null && str_starts_with(mb_strtolower($written->ingredient->name ?? ''), "{$counted} ");
+        $name = mb_strtolower($written->ingredient->name ?? '');
+        $isInItsName = $counted !== null && str_starts_with($name, "{$counted} ");
 
         return $counted === null || $counted === 'whole' || $isInItsName
             ? $number
