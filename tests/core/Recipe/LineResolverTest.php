@@ -12,6 +12,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\LineResolver;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Resolution\Sureness;
 
 final class LineResolverTest extends TestCase
 {
@@ -64,6 +65,17 @@ final class LineResolverTest extends TestCase
         ];
         foreach ($rows as $row) {
             yield $row[0] => $row;
+        }
+    }
+
+    /** What is said of a herb behind its name may finish the name, and is no doubt. */
+    public function test_leaves_picked_are_the_leaves_of_the_herb(): void
+    {
+        $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
+        foreach (['mint', 'basil', 'parsley'] as $herb) {
+            foreach (['leaves picked', 'leaves only', 'picked'] as $said) {
+                self::assertSame(Sureness::Certain, $resolver->resolve("20 g {$herb}, {$said}")->sure, "{$herb}, {$said}");
+            }
         }
     }
 

@@ -155,7 +155,8 @@ final readonly class NameReading implements Names
         $nothing = FactsFile::named('words')['says-nothing']->list('words');
         $telling = Qualities::without($asked, $this->catalogue->get($match->key), $alias);
         $isCovered = array_diff($telling, $alias, $nothing) === [];
-        $isWhole = $match->isExact || array_diff($alias, $asked, $nothing) === [];
+        // "mint, leaves picked" says all of "mint leaves"
+        $isWhole = $match->isExact || array_diff($alias, $asked, NameWords::of($line->preparation), $nothing) === [];
 
         return $match->isUsual && $isCovered && $isWhole ? Sureness::Certain : Sureness::Likely;
     }
