@@ -94,4 +94,28 @@ final class AmountWriterTest extends TestCase
     {
         return (new LineResolver(Catalogue::shipped(), Measures::Us))->resolve($text);
     }
+
+    /** However a line tells its amount, what is written at another size reads as that size: nothing stays as it was. */
+    public function test_a_line_at_another_size_reads_as_that_size(): void
+    {
+        $resolver = new LineResolver(Catalogue::shipped(), Measures::Metric);
+        $read = 0;
+        foreach (['pears', 'tomatoes', 'onions', 'carrots'] as $name) {
+            foreach ([
+                '1¼ kg N, peeled and diced (900 g prepared)', '1 kg N (about 800 g prepared)', '4 N, peeled & chopped (500 g)',
+                '400 g N (about 3), chopped', '2 large N (about 300 g)', '500g/1lb 2oz N, diced', 'N, 600 g, sliced',
+            ] as $way) {
+                $line = $resolver->resolve(str_replace('N', $name, $way));
+                foreach ([2.0, 3.0] as $factor) {
+                    $grams = $factor * (float) $line->grams?->value;
+                    $text = AmountWriter::inGrams($line, $grams, Measures::Metric);
+                    self::assertEqualsWithDelta($grams, $resolver->resolve($text)->grams?->value, 0.06 * $grams, "{$way} → {$text}");
+                    $first = explode(' ', $way)[0];
+                    self::assertNotSame($first === 'N,' ? '' : $first, explode(' ', $text)[0], "{$way} → {$text}");
+                    ++$read;
+                }
+            }
+        }
+        self::assertSame(56, $read);
+    }
 }

@@ -29,6 +29,7 @@ final class AmountWriter
     private const IN_CUPS_FROM = 0.25;
     /** What is written is this near to what is meant, where the tool can. */
     private const CLOSE = 0.04;
+    private const ANOTHER_AMOUNT = '/^\W*(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|an?\s|one\s|two\s|three\s|half\s)/iu';
     private const PACKS = '/^(\d+)(?=\s*[×x*]\s*\d)/u';
 
     /**
@@ -187,6 +188,12 @@ final class AmountWriter
     {
         $text = $line->written->text;
         [$from, $to] = $line->written->amountSpan ?? [0, 0];
+        if (preg_match(self::ANOTHER_AMOUNT, substr($text, 0, $from)) === 1) {
+            // "1¼ kg pears, peeled (900 g prepared)": what it was bought as would stand there as it was
+            $preparation = $line->written->preparation === '' ? '' : ", {$line->written->preparation}";
+
+            return trim("{$amount} {$line->written->name}") . $preparation;
+        }
         $after = substr($text, $to);
         $after = preg_replace(
             '/\s*\((?:about |approx\.? |~)?[\d.,\/¼½¾⅓⅔⅛]+\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp)\b[^)]*\)/iu',
