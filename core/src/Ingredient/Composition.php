@@ -21,6 +21,7 @@ final readonly class Composition
      * @param array<string, Grade> $grades by group
      * @param bool $heatIsOfPods its heat varies from pod to pod by a factor of two
      * @param MineralCharge|null $minerals where they are known
+     * @param float|null $saturatedShare of its fat, where it is known of this very thing
      */
     private function __construct(
         public Mixture $mixture,
@@ -29,6 +30,7 @@ final readonly class Composition
         public array $grades,
         public bool $heatIsOfPods,
         public ?MineralCharge $minerals,
+        public ?float $saturatedShare,
     ) {}
 
     /** @throws FactsFault when the row is incomplete or adds up to more than 100 g */
@@ -44,6 +46,7 @@ final readonly class Composition
             self::gradesFrom($row, $acidity->mixture),
             $row->textOr('pod', '') === 'yes',
             $row->has('minerals') ? MineralCharge::read($row->text('minerals'), $acidity->mixture) : null,
+            self::saturatedShare($row),
         );
     }
 
@@ -73,6 +76,7 @@ final readonly class Composition
             $grades,
             $this->heatIsOfPods && !$heatIsKnown,
             $this->minerals,
+            $this->saturatedShare,
         );
     }
 
@@ -97,12 +101,21 @@ final readonly class Composition
             }
         }
 
-        return new self($acidity->mixture, $acidity, null, $of, false, MineralCharge::carriedBy($acidity->mixture));
+        $minerals = MineralCharge::carriedBy($acidity->mixture);
+
+        return new self($acidity->mixture, $acidity, null, $of, false, $minerals, null);
     }
 
     public function grade(string $group): Grade
     {
         return $this->grades[$group] ?? Grade::D;
+    }
+
+    private static function saturatedShare(Row $row): ?float
+    {
+        $fat = $row->amounts('of')['fat'] ?? 0.0;
+
+        return $fat > 0.0 && $row->has('saturates') ? $row->number('saturates') / $fat : null;
     }
 
     private static function mixtureFrom(Row $row): Mixture

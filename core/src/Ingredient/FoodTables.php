@@ -21,6 +21,7 @@ final readonly class FoodTables
     /** In what is this dry, g in 100 g, calcium is bound as oxalate and pectate, and dissolves in no sauce. */
     private const DRY_FROM = 70.0;
     private const SALT_OF_SODIUM = 2.54;
+    private const BY_WEIGHT = ['water', 'sugars', 'fat', 'saturates', 'protein', 'starch', 'fibre'];
     private const ACIDS = ['citric', 'malic', 'oxalic', 'quinic', 'succinic', 'tartaric'];
 
     /**
@@ -102,7 +103,8 @@ final readonly class FoodTables
     /**
      * The figures of the very same food in each table that has it, the American first; null where one is missing.
      *
-     * @return array<string, array<string, float|null>> g/100 g by source and food ("usda-sr24 11215"); sodium as salt
+     * @return array<string, array<string, float|null>> by source and food ("usda-sr24 11215"), g/100 g, phosphorus in mg; sodium
+     *                                                  as salt
      */
     public function sameFoods(string $key): array
     {
@@ -110,19 +112,20 @@ final readonly class FoodTables
         $foods = [];
         foreach (
             $row['match'] !== 'same' ? [] : [
-                "usda-sr24 {$row['ndb']}" => [$this->usda[$row['ndb']] ?? null, 'sodium_mg', 1000.0],
-                "ifct2017 {$row['ifct']}" => [$this->ifct[$row['ifct']] ?? null, 'sodium_g', 1.0],
-            ] as $source => [$food, $sodium, $perGram]
+                "usda-sr24 {$row['ndb']}" => [$this->usda[$row['ndb']] ?? null, '_mg', 1.0],
+                "ifct2017 {$row['ifct']}" => [$this->ifct[$row['ifct']] ?? null, '_g', 1000.0],
+            ] as $source => [$food, $minerals, $milligrams]
         ) {
             if ($food === null) {
                 continue;
             }
-            foreach (['water', 'sugars', 'fat', 'protein'] as $figure) {
-                $foods[$source][$figure] = is_numeric($food["{$figure}_g"]) ? (float) $food["{$figure}_g"] : null;
+            $of = static fn(string $column): ?float => is_numeric($food[$column] ?? '') ? (float) $food[$column] : null;
+            foreach (self::BY_WEIGHT as $figure) {
+                $foods[$source][$figure] = $of("{$figure}_g");
             }
-            $foods[$source]['salt'] = is_numeric($food[$sodium])
-                ? self::SALT_OF_SODIUM * (float) $food[$sodium] / $perGram
-                : null;
+            [$sodium, $phosphorus] = [$of("sodium{$minerals}"), $of("phosphorus{$minerals}")];
+            $foods[$source]['salt'] = $sodium === null ? null : self::SALT_OF_SODIUM * $sodium * $milligrams / 1000.0;
+            $foods[$source]['phosphorus'] = $phosphorus === null ? null : $phosphorus * $milligrams;
         }
 
         return $foods;

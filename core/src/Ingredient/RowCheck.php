@@ -68,6 +68,8 @@ final readonly class RowCheck
                 $check->energy(),
                 $check->salt(),
                 $check->acidity(),
+                $check->phosphorus(),
+                $check->saturates(),
                 $check->density(),
                 $check->sizes(),
                 ...$check->allergens(),
@@ -115,6 +117,21 @@ final readonly class RowCheck
             || abs($salt - $published) <= max(self::SODIUM_OFF * $published, self::SODIUM_OFF_SALT)
             ? null
             : sprintf('holds %.2f g salt, its published sodium is that of %.2f g', $salt, $published);
+    }
+
+    private function phosphorus(): ?string
+    {
+        return $this->row->has('phosphorus') && isset($this->row->amounts('of')['phosphoric'])
+            ? 'its phosphorus and its phosphoric acid are one and the same: it would count twice'
+            : null;
+    }
+
+    private function saturates(): ?string
+    {
+        $saturates = $this->row->numberOrNull('saturates') ?? 0.0;
+        $fat = $this->row->amounts('of')['fat'] ?? 0.0;
+
+        return $saturates <= $fat ? null : sprintf('%.1f g of its %.1f g of fat are saturated', $saturates, $fat);
     }
 
     private function acidity(): ?string

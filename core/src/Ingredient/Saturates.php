@@ -7,7 +7,7 @@ namespace Vinculum\Ingredient;
 use Vinculum\Chemistry\Component;
 use Vinculum\Facts\FactsFile;
 
-/** How much of a thing's fat is saturated (core/data/fats.ini). */
+/** How much of a thing's fat is saturated: by its own row, else as its kind is (core/data/fats.ini). */
 final class Saturates
 {
     private const ELSE = 'else';
@@ -15,6 +15,9 @@ final class Saturates
     /** Share of the fat, 0 to 1: the thing's own, else that of its kind. */
     public static function share(Ingredient $ingredient): float
     {
+        if ($ingredient->composition->saturatedShare !== null) {
+            return $ingredient->composition->saturatedShare;
+        }
         /** @var array{array<string, float>, array<string, float>}|null $shares by key, and by kind */
         static $shares = null;
         if ($shares === null) {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Vinculum\Ingredient;
 
+use Vinculum\Chemistry\AcidityFacts;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\Facts;
 use Vinculum\Facts\FactsSection;
 
 /**
@@ -14,15 +16,20 @@ use Vinculum\Facts\FactsSection;
  */
 final readonly class TableFigures
 {
-    public const FIGURES = ['water', 'sugars', 'salt', 'fat', 'protein'];
-    /** How far a figure may lie from its table: g in 100 g, or this share of it, whichever is more. */
+    /** How far a figure may lie from its table: g in 100 g (mg of phosphorus), or this share of it, whichever is more. */
     private const TOLERANCES = [
         'water' => [4.0, 0.0],
         'sugars' => [1.0, 0.25],
         'salt' => [0.15, 0.25],
         'fat' => [1.5, 0.25],
         'protein' => [1.0, 0.30],
+        'starch' => [1.5, 0.25],
+        'fibre' => [1.0, 0.30],
+        'saturates' => [1.0, 0.25],
+        'phosphorus' => [15.0, 0.30],
     ];
+    /** Figures with a field of their own: no part of the 100 g beside the others. */
+    private const FIELDS = ['saturates', 'phosphorus'];
     /** Of what is this dry, water is held to its own tenth too. */
     private const WET_FROM = 40.0;
     private const DRY_WATER = 0.10;
@@ -32,7 +39,7 @@ final readonly class TableFigures
     private const SUGAR_OF_KIND = ['dairy' => 'lactose', 'grain' => 'maltose', 'starch' => 'glucose'];
     private const SUGAR_ELSE = 'sucrose';
     /** Composition groups that these tables do not speak of; they keep the grade they had. */
-    private const GROUPS_BESIDES = ['acids', 'umami', 'heat', 'nose', 'solubles', 'phosphorus', 'alcohol'];
+    private const GROUPS_BESIDES = ['acids', 'umami', 'heat', 'nose', 'solubles', 'alcohol'];
 
     /**
      * @param list<string> $sources "usda-sr24 11215", of every table that has the very food
@@ -55,7 +62,7 @@ final readonly class TableFigures
         }
         $kept = $tables->kept($row->key);
         [$off, $all] = [[], []];
-        foreach (array_diff(self::FIGURES, array_keys($kept)) as $figure) {
+        foreach (array_diff(array_keys(self::TOLERANCES), array_keys($kept)) as $figure) {
             $said = array_filter(array_column($foods, $figure), static fn(?float $one): bool => $one !== null);
             if ($said === []) {
                 continue;
@@ -70,10 +77,15 @@ final readonly class TableFigures
         return new self($row, array_keys($foods), self::fits($row, $off) ? $off : $all, $kept);
     }
 
-    /** Grams in 100 g of a row, as the tables count them: by its nitrogen, free amino acids are protein. */
-    public static function figure(Mixture $hundredGrams, string $figure): float
+    /** Of 100 g of a row, as the tables count them: by its nitrogen, free amino acids are protein. */
+    private static function figure(Ingredient $row, string $figure): float
     {
+        $hundredGrams = $row->composition->mixture;
+
         return match ($figure) {
+            'saturates' => Saturates::in($row),
+            'phosphorus' => 1000.0 * $hundredGrams->get(Component::Phosphoric)
+                / Facts::of(AcidityFacts::class)->phosphorus->phosphoric,
             'sugars' => Energy::sugars($hundredGrams),
             'protein' => $hundredGrams->get(Component::Protein) + self::freeAminoAcids($hundredGrams),
             default => $hundredGrams->get(Component::from($figure)),
@@ -88,8 +100,10 @@ final readonly class TableFigures
     /** A section with the tables' figures in it, its sources and its grade. */
     public function writtenInto(FactsSection $section): FactsSection
     {
-        foreach ($this->off as $figure => $grams) {
-            $section = $section->with('of', $this->amounts($section->value('of'), $figure, $grams), 'kind');
+        foreach ($this->off as $figure => $said) {
+            $section = in_array($figure, self::FIELDS, true)
+                ? $section->with($figure, sprintf('%.4g', $said), 'of')
+                : $section->with('of', $this->amounts($section->value('of'), $figure, $said), 'kind');
         }
         foreach ($this->sources as $source) {
             $section = $section->withSource($source);
@@ -102,7 +116,7 @@ final readonly class TableFigures
     {
         $parts = [];
         foreach ($this->off as $figure => $grams) {
-            $parts[] = sprintf('%s %.4g for %.4g', $figure, $grams, self::figure($this->mixture(), $figure));
+            $parts[] = sprintf('%s %.4g for %.4g', $figure, $grams, self::figure($this->row, $figure));
         }
         foreach ($this->kept as $figure => $reason) {
             $parts[] = "{$figure} left: {$reason}";
@@ -116,8 +130,8 @@ final readonly class TableFigures
     {
         $mixture = $row->composition->mixture;
         $grams = 100.0 - $mixture->get(Component::Other);
-        foreach ($off as $figure => $now) {
-            $grams += $now - self::figure($mixture, $figure);
+        foreach (array_diff_key($off, array_flip(self::FIELDS)) as $figure => $now) {
+            $grams += $now - self::figure($row, $figure);
         }
 
         return $grams <= 100.0 + self::ROUNDING;
@@ -126,7 +140,7 @@ final readonly class TableFigures
     /** @param non-empty-array<int, float> $said by one table, or two: anything between them holds */
     private static function holds(Ingredient $row, string $figure, array $said): bool
     {
-        $ours = self::figure($row->composition->mixture, $figure);
+        $ours = self::figure($row, $figure);
 
         return $ours >= min($said) - self::tolerance($figure, min($said))
             && $ours <= max($said) + self::tolerance($figure, max($said));
@@ -149,7 +163,7 @@ final readonly class TableFigures
     /** The composition of a section with one figure of a table in place of ours; sugars keep their proportions. */
     private function amounts(string $of, string $figure, float $grams): string
     {
-        $had = self::figure($this->mixture(), $figure);
+        $had = self::figure($this->row, $figure);
         $changed = [];
         if ($figure === 'protein') {
             $changed[$figure] = max(0.0, $grams - self::freeAminoAcids($this->mixture()));
@@ -198,7 +212,7 @@ final readonly class TableFigures
         }
         $grades = array_filter(
             $grades,
-            static fn(string $one): bool => !in_array(strtok($one, ' '), [...self::FIGURES, 'starch', 'fibre'], true),
+            static fn(string $one): bool => !in_array(strtok($one, ' '), array_keys(self::TOLERANCES), true),
         );
 
         return $section->with('grades', implode(', ', ['B', ...$grades]), 'ph');
