@@ -24,6 +24,7 @@ use App\Recipes\BalanceController;
 use App\Recipes\DesignController;
 use App\Recipes\SauceController;
 use App\Recipes\ScaleController;
+use App\Recipes\SheetController;
 use App\Recipes\SpoonfulController;
 use App\Recipes\SwapController;
 use App\Recipes\ThicknessController;
@@ -63,6 +64,7 @@ Route::group(['reads' => true], static function (): void {
     Route::post('/swap', [SwapController::class, 'line']);
     Route::post('/convert', [SwapController::class, 'whole']);
     Route::post('/scale', ScaleController::class);
+    Route::post('/sheet', SheetController::class);
     Route::post('/reduce', [ThicknessController::class, 'reduce']);
     Route::post('/thicken', [ThicknessController::class, 'thicken']);
     Route::post('/compare', [VersionController::class, 'compare']);

@@ -6,7 +6,6 @@ namespace App\Console;
 
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Balance\Treatment;
-use Vinculum\Cooking\KeepingClaim;
 use Vinculum\CookSession\CookSheet;
 use Vinculum\Correction\Adviser;
 use Vinculum\Correction\Wish;
@@ -14,7 +13,6 @@ use Vinculum\Family\FamilyBook;
 use Vinculum\Family\FamilyGuess;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Keeping\Cautions;
 use Vinculum\Keeping\Keep;
 use Vinculum\Kitchen\Kitchen;
 use Vinculum\Kitchen\Sauce;
@@ -167,31 +165,11 @@ final class Answers
     private static function cook(Call $call): Answer
     {
         $sauce = self::weigh($call);
-        [$scale, $balance, $cook] = [null, $sauce->balance(), $sauce->cook];
-        if ($call->isResized()) {
-            $scale = self::resized($sauce, $call);
-            [, $balance] = $scale->balances();
-            $resized = $scale->after->yieldText === null ? $scale->after->uncooked() : $scale->after;
-            $cook = $sauce->kitchen->cooked($sauce->recipe, $resized)->cook;
-        }
-        $recipe = $sauce->recipe->withNotes($cook->notes ?? []);
-        $sheet = CookSheet::of(
-            $balance,
-            $recipe->method,
-            $scale,
-            $cook?->pan,
-            $sauce->measures(),
-            !$call->hasNoScale(),
-        );
-        $report = CookSheetReport::of(
-            $sheet,
-            $scale,
-            KeepingClaim::in($recipe->told()),
-            [...Cautions::for($balance), ...Keep::of($balance)->cautions],
-            [...$recipe->notes, ...self::notesOnStyle($recipe)],
-        );
+        $scale = $call->isResized() ? self::resized($sauce, $call) : null;
+        $sheet = CookSheet::of($sauce, $scale, !$call->hasNoScale());
+        $report = CookSheetReport::of($sheet, self::notesOnStyle($sauce->recipe));
 
-        return new Answer($report, Printout::cook($recipe->title, $sheet, $report) . Printout::notes($report->notes));
+        return new Answer($report, Printout::cook($sauce->recipe->title, $sheet) . Printout::notes($report->notes));
     }
 
     private static function ingredients(Call $call): Answer

@@ -21,7 +21,6 @@ use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Report\ConversionReport;
-use Vinculum\Report\CookSheetReport;
 use Vinculum\Scaling\Scale;
 use Vinculum\Sensory\Aim;
 use Vinculum\Sensory\Axis;
@@ -224,7 +223,7 @@ final class Printout
     }
 
     /** The sheet as it is laid by the stove: what to get ready, then each step under its number. */
-    public static function cook(string $title, CookSheet $sheet, CookSheetReport $report): string
+    public static function cook(string $title, CookSheet $sheet): string
     {
         $out = ($title === '' ? 'Untitled' : $title) . "\n\nGet ready\n";
         foreach ($sheet->ready as $one) {
@@ -241,7 +240,7 @@ final class Printout
                 $out .= "     ! {$caution->text}\n";
             }
         }
-        $finished = $report->finished;
+        $finished = $sheet->finished;
         [$low, $high] = [KitchenNumber::grams($finished['low']), KitchenNumber::grams($finished['high'])];
         $out .= sprintf(
             "\nIt comes to about %s%s, %s.\n",
@@ -249,11 +248,11 @@ final class Printout
             $low === $high ? '' : " ({$low} to {$high})",
             KitchenNumber::millilitres($finished['millilitres']),
         );
-        foreach ($report->fill as $fill) {
+        foreach ($sheet->fill as $fill) {
             $out .= sprintf("%d × %d ml, each filled to %d ml.\n", $fill['count'], $fill['container_ml'], $fill['filled_ml']);
         }
 
-        return $out . ($report->keepingClaim === null ? '' : "The recipe says of keeping: {$report->keepingClaim}\n");
+        return $out . ($sheet->keepingClaim === null ? '' : "The recipe says of keeping: {$sheet->keepingClaim}\n");
     }
 
     /** @param list<Ingredient> $ingredients */

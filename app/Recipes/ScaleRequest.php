@@ -19,6 +19,11 @@ final class ScaleRequest extends FormulaRequest
         return [...parent::messages(), ...self::sizeMessages()];
     }
 
+    public function asksForASize(): bool
+    {
+        return $this->size() !== null;
+    }
+
     /** Where nothing is asked for, the factor is missing, and that is said. */
     public function wish(): RequestedSize
     {

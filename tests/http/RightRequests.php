@@ -69,7 +69,7 @@ trait RightRequests
                 'convert',
                 [...$formula, 'diets' => ['vegan', 'no-added-sugar']],
             ],
-            ['POST', 'scale', [...$formula, 'factor' => 2]], [
+            ['POST', 'scale', [...$formula, 'factor' => 2]], ['POST', 'sheet', [...$formula, 'to' => '2 x 100 ml']], [
                 'POST',
                 'reduce',
                 [...$formula, 'by' => 'weight', 'value' => 150],

@@ -96,6 +96,7 @@ export const api = {
   reduce: (wish: ThicknessRequest) => answer(client.POST('/api/reduce', { body: wish })),
   thicken: (wish: ThicknessRequest) => answer(client.POST('/api/thicken', { body: wish })),
   scale: (wish: ScaleRequest) => answer(client.POST('/api/scale', { body: wish })),
+  sheet: (wish: ScaleRequest) => answer(client.POST('/api/sheet', { body: wish })),
   compare: (wish: CompareRequest) => answer(client.POST('/api/compare', { body: wish })),
   versions: (sauce: number) => answer(client.GET('/api/sauces/{sauce}/versions', { params: { path: { sauce } } })),
   keepVersion: (sauce: number) => answer(client.POST('/api/sauces/{sauce}/versions', { params: { path: { sauce } } })),

@@ -726,6 +726,64 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The cook's sheet on paper, as written or at another size. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ScaleRequest"];
+                };
+            };
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CookSheet"];
+                    };
+                };
+                /** @description The answer */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Conflict"];
+                    };
+                };
+                /** @description The answer */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Fault"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reduce": {
         parameters: {
             query?: never;
@@ -4904,6 +4962,31 @@ export interface components {
             words: string | null;
             at: number;
         };
+        /** @description The cook's sheet, in the method's order. */
+        CookSheet: {
+            ready: components["schemas"]["SheetItem"][];
+            steps: components["schemas"]["SheetStep"][];
+            fill: {
+                container_ml: number;
+                count: number;
+                filled_ml: number;
+                left_over_ml: number;
+            }[];
+            finished: {
+                grams: number;
+                low: number;
+                high: number;
+                millilitres: number;
+            };
+            pan: {
+                centimetres: number;
+                assumed: boolean;
+            } | null;
+            keeping_claim: string | null;
+            /** @description each once: those of the steps and those of the sauce */
+            cautions: components["schemas"]["Caution"][];
+            notes: string[];
+        };
         CookedBatch: {
             id: number;
             sauce: number;
@@ -5613,11 +5696,12 @@ export interface components {
             style: string | null;
             /** @enum {string} */
             measures: "us" | "metric" | "imperial" | "au" | "jp" | "uk";
-            /** @description as it is written */
+            /** @description as it is written; jars: how many it names, where it does not say how large they are */
             yield: {
                 text: string;
                 millilitres: number | null;
                 grams: number | null;
+                jars: number | null;
             } | null;
             servings: number | null;
             /** @description step by step, as understood */
@@ -5632,6 +5716,16 @@ export interface components {
             let_go: string[];
             /** @description what the recipe says of how long it keeps, in the cook's words */
             keeping_claim: string | null;
+            /** @description when each line goes in: its number, its name in a step's tag, steps from 1, whether by hand, and the step at which the words would put it */
+            links: {
+                line: number;
+                called: string;
+                steps: number[];
+                told: boolean;
+                elsewhere: number | null;
+            }[];
+            /** @description each line of the method in its sentences */
+            method_parted: string[][];
         };
         RecordedEvent: {
             id: number;
@@ -5827,6 +5921,39 @@ export interface components {
             welcome: string | null;
             fingerprint: string | null;
         };
+        /** @description A thing as a cook measures it: its line from 1, in the cook's own words, grams, and the share of the line that goes in here. */
+        SheetItem: {
+            line: number;
+            ingredient: string | null;
+            text: string;
+            says: string;
+            measure: string;
+            grams: number | null;
+            share: number;
+        };
+        /** @description A sentence of the method on the cook's sheet: minutes, what goes in, what it warns of. */
+        SheetStep: {
+            text: string;
+            /** @description what goes in here, or is worked on (share 0) */
+            uses: components["schemas"]["SheetItem"][];
+            /** @description lines that come out again, from 1 */
+            taken_out: number[];
+            /** @description from and to */
+            minutes: number[] | null;
+            /** @description minutes from which it is worth a look */
+            look_from: number | null;
+            heat: string | null;
+            covered: boolean | null;
+            left: number | null;
+            /**
+             * @description the state of the pot while it goes in
+             * @enum {string}
+             */
+            after: "heat" | "off-heat" | "cold";
+            /** @description codes */
+            cautions: string[];
+            meanwhile: string | null;
+        };
         Shelf: {
             sauces: components["schemas"]["ShelfSauce"][];
             more: boolean;
@@ -5924,6 +6051,8 @@ export interface components {
             sieved: boolean;
             /** @description lines that it puts in or works on, from 1; null where its formula is not at hand */
             uses: number[] | null;
+            /** @description names in its tag that no line has */
+            unknown: string[];
         };
         Suggestions: {
             suggestions: {

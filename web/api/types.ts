@@ -19,6 +19,7 @@ export type Comparison = Schemas['Comparison'];
 export type CompareRequest = Schemas['CompareRequest'];
 export type Cook = Schemas['Cook'] & Schemas['CookedBatch'];
 export type CookEvent = Schemas['CookEventRequest'];
+export type CookSheet = Schemas['CookSheet'];
 export type CookStart = Schemas['CookStartRequest'];
 export type CookTimer = Schemas['Timer'];
 export type Conversion = Schemas['Conversion'];

@@ -20,6 +20,13 @@ final readonly class MeasuredYield
     /** "3 jars (700 ml)", "4 small bottles (about 300 ml each)": how many, and what stands in brackets. */
     private const SEVERAL_VESSELS = '/\b([2-9]|\d\d+)\s+(?:\p{L}+\s+){0,2}(?:jars|bottles|pots|tubs)\s*\(([^)]*)\)/iu';
 
+    /** "3 jars", "about 4 small bottles": how many. */
+    private const VESSELS = '/\b(\d{1,3}|two|three|four|five|six|seven|eight|nine|ten|a dozen)\s+(?:\p{L}+\s+){0,2}(?:jars|bottles|pots|tubs)\b|\b(?:a|an|one|1)\s+(?:\p{L}+\s+){0,2}(?:jar|bottle|pot|tub)\b/iu';
+    private const NUMBERS = [
+        'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10,
+        'a dozen' => 12,
+    ];
+
     private function __construct(public ?Amount $grams, public ?Amount $millilitres) {}
 
     /**
@@ -50,6 +57,18 @@ final readonly class MeasuredYield
         }
 
         return null;
+    }
+
+    /** How many jars a yield names without saying how large they are; null where it does not. */
+    public static function jarsOfUnknownSize(string $text, Measures $measures): ?int
+    {
+        if (preg_match(self::VESSELS, $text, $found) !== 1 || self::parse($text, $measures) !== null) {
+            return null;
+        }
+        $number = mb_strtolower($found[1] ?? '1');
+        $count = self::NUMBERS[$number] ?? (int) $number;
+
+        return $count > 0 ? $count : null;
     }
 
     /** What a batch comes to by an estimate, in grams with one standard deviation. */

@@ -7,14 +7,18 @@ namespace Vinculum\CookSession;
 use Vinculum\Balance\Balance;
 use Vinculum\Chemistry\Component;
 use Vinculum\Chemistry\Volume;
+use Vinculum\Cooking\KeepingClaim;
 use Vinculum\Cooking\MethodLinks;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\MethodStep;
 use Vinculum\Cooking\Pan;
 use Vinculum\Facts\FactsFile;
+use Vinculum\Keeping\Caution;
+use Vinculum\Keeping\Cautions;
+use Vinculum\Keeping\Keep;
 use Vinculum\Keeping\StepCautions;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Amount;
-use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Scaling\Scale;
@@ -36,44 +40,56 @@ final readonly class CookSheet
      * @param list<SheetItem> $ready in the order a cook measures
      * @param list<SheetStep> $steps
      * @param array{grams: float, low: float, high: float, millilitres: float} $finished
+     * @param list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}> $fill
+     * @param string|null $keepingClaim what the recipe says of how long it keeps
+     * @param list<Caution> $cautions of the sauce as a whole
      * @param list<string> $notes
      */
     private function __construct(
         public array $ready,
         public array $steps,
         public array $finished,
+        public array $fill,
         public ?Pan $pan,
+        public ?string $keepingClaim,
+        public array $cautions,
         public array $notes,
     ) {}
 
     /**
-     * @param Balance $balance of the recipe at the size that is cooked
-     * @param list<string> $method as written
      * @param Scale|null $scale where it is made at another size
      * @param bool $hasScale whether the cook can weigh
      */
-    public static function of(
-        Balance $balance,
-        array $method,
-        ?Scale $scale,
-        ?Pan $pan,
-        Measures $measures,
-        bool $hasScale = true,
-    ): self {
+    public static function of(Sauce $sauce, ?Scale $scale, bool $hasScale): self
+    {
+        [$balance, $cook] = [$sauce->balance(), $sauce->cook];
+        if ($scale !== null) {
+            [, $balance] = $scale->balances();
+            $resized = $scale->after->yieldText === null ? $scale->after->uncooked() : $scale->after;
+            $cook = $sauce->kitchen->cooked($sauce->recipe, $resized)->cook;
+        }
         $lines = array_filter(
             $balance->formula->lines,
             static fn(ResolvedLine $line): bool => $line->status !== LineStatus::Heading,
         );
-        $amounts = new SheetAmounts($scale === null ? [] : $scale->lines, $measures, $hasScale);
-        $steps = MethodReader::steps($method);
+        $amounts = new SheetAmounts($scale === null ? [] : $scale->lines, $sauce->measures(), $hasScale);
+        $steps = MethodReader::steps($sauce->recipe->method);
         $links = MethodLinks::of($steps, $lines);
 
         return new self(
-            self::ready($lines, $amounts),
-            self::steps($steps, $links, $lines, $amounts),
-            self::finished($balance),
-            $pan,
-            self::notes($links, $lines, $steps),
+            ready: self::ready($lines, $amounts),
+            steps: self::steps($steps, $links, $lines, $amounts),
+            finished: self::finished($balance),
+            fill: $scale->fill ?? [],
+            pan: $cook?->pan,
+            keepingClaim: KeepingClaim::in($sauce->recipe->told()),
+            cautions: [...Cautions::for($balance), ...Keep::of($balance)->cautions],
+            notes: [
+                ...$sauce->recipe->notes,
+                ...($cook->notes ?? []),
+                ...($scale->notes ?? []),
+                ...self::notes($links, $lines, $steps),
+            ],
         );
     }
 
@@ -237,7 +253,7 @@ final readonly class CookSheet
         }
         ksort($unnamed);
 
-        return array_map(
+        return [...$links->notesOnTold($lines), ...array_map(
             static fn(array $texts, int $step): string => sprintf(
                 'The method does not name %s: %s in at step %d, unless you know better.',
                 implode(', ', $texts),
@@ -246,6 +262,6 @@ final readonly class CookSheet
             ),
             $unnamed,
             array_keys($unnamed),
-        );
+        )];
     }
 }

@@ -25,12 +25,16 @@ final readonly class MethodLinks
      * @param array<int, list<int>> $works lines that a step only works on, by step
      * @param array<int, list<int>> $takesOut lines that come out again, by step
      * @param list<int> $unnamed lines that the method never names
+     * @param ToldLinks $told what was said by hand, which wins over the words
+     * @param array<int, int> $elsewhere the step at which the words put in a line that goes in at another by hand
      */
     private function __construct(
         public array $puts,
         public array $works,
         public array $takesOut,
         public array $unnamed,
+        public ToldLinks $told,
+        public array $elsewhere,
     ) {}
 
     /**
@@ -41,11 +45,18 @@ final readonly class MethodLinks
     {
         $lines = array_filter($lines, static fn(ResolvedLine $line): bool => $line->status !== LineStatus::Heading);
         if ($steps === [] || $lines === []) {
-            return new self([], [], [], array_keys($lines));
+            return new self([], [], [], array_keys($lines), ToldLinks::of($steps, $lines), []);
         }
         $mentions = MethodMentions::of($steps, $lines);
         $left = array_fill_keys(array_keys($lines), 1.0);
-        [$puts, $works] = [[], []];
+        [$puts, $works, $elsewhere] = [[], [], []];
+        $told = ToldLinks::of($steps, $lines);
+        foreach ($told->at as $step => $byHand) {
+            foreach ($byHand as $line) {
+                $puts[$step][$line] = 1.0 / count($told->stepsOf($line));
+                $left[$line] = 0.0;
+            }
+        }
         foreach (array_keys($steps) as $step) {
             $here = array_values(array_filter($mentions, static fn(Mention $one): bool => $one->step === $step));
             foreach (self::ofAll($steps[$step]->text, $step, $here, $mentions, $left) as $line) {
@@ -54,6 +65,10 @@ final readonly class MethodLinks
             }
             foreach ($here as $mention) {
                 foreach (self::chosen($mention, $left, $mentions) as $line) {
+                    if ($mention->does === Mention::PUTS && $told->stepsOf($line) !== []) {
+                        $elsewhere[$line] ??= $step;
+                        continue;
+                    }
                     $share = self::share($mention, $line, $left[$line], $mentions, $lines[$line]);
                     match (true) {
                         $mention->does === Mention::PUTS && $share > self::NOTHING
@@ -83,15 +98,53 @@ final readonly class MethodLinks
             )));
         }
 
-        return new self($puts, array_filter($works), $out, $unnamed);
+        ksort($puts);
+        $elsewhere = array_filter(
+            $elsewhere,
+            static fn(int $step, int $line): bool => !in_array($step, $told->stepsOf($line), true),
+            ARRAY_FILTER_USE_BOTH,
+        );
+
+        return new self($puts, array_filter($works), $out, $unnamed, $told, $elsewhere);
     }
 
     /** The step at which the first of a line goes in; null where there are no steps. */
     public function stepOf(int $line): ?int
     {
-        $steps = array_keys(array_filter($this->puts, static fn(array $lines): bool => isset($lines[$line])));
+        $steps = $this->stepsOf($line);
 
         return $steps === [] ? null : min($steps);
+    }
+
+    /** @return list<int> the steps at which some of a line goes in */
+    public function stepsOf(int $line): array
+    {
+        return array_keys(array_filter($this->puts, static fn(array $lines): bool => isset($lines[$line])));
+    }
+
+    /**
+     * What is to be said of what was told by hand: where the words say another step, and names that no line has.
+     *
+     * @param array<int, ResolvedLine> $lines
+     *
+     * @return list<string>
+     */
+    public function notesOnTold(array $lines): array
+    {
+        $notes = [];
+        foreach ($this->elsewhere as $line => $step) {
+            $notes[] = sprintf(
+                '"%s" goes in at step %s, as you set it; the words of step %d put it in there.',
+                $lines[$line]->written->text,
+                implode(' and ', array_map(static fn(int $one): int => $one + 1, $this->told->stepsOf($line))),
+                $step + 1,
+            );
+        }
+        foreach ($this->told->unknown as $step => $names) {
+            $notes[] = sprintf('No line is called "%s", which step %d is set to take.', implode('", "', $names), $step + 1);
+        }
+
+        return $notes;
     }
 
     /**

@@ -188,14 +188,13 @@ final class MethodMentions
         if (!str_ends_with($plural, 's')) {
             return $meant;
         }
-        $name = static fn(int $line): string => ' ' . mb_strtolower($lines[$line]->written->name);
-        $counted = array_filter($meant, static fn(int $line): bool => str_ends_with($name($line), 's'));
-        $others = array_filter(
-            array_keys($lines),
-            static fn(int $line): bool => str_ends_with($name($line), " {$plural}"),
-        );
+        $several = array_filter(array_keys($lines), static fn(int $line): bool => str_ends_with(
+            ' ' . mb_strtolower($lines[$line]->written->name),
+            " {$plural}",
+        ));
+        $counted = array_intersect($meant, $several);
 
-        return array_values($counted !== [] ? $counted : ($others !== [] ? $others : $meant));
+        return array_values($counted !== [] ? $counted : ($several !== [] ? $several : $meant));
     }
 
     /**

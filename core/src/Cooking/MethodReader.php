@@ -14,6 +14,9 @@ final class MethodReader
     private const MOST_LETTERS = 12_000;
     private const MOST_SENTENCES = 500;
     private const LONGEST_TAG = 40;
+    /** "[with lime juice; salt]": what goes in at a step, said by hand. */
+    private const WITH = 'with ';
+    private const LONGEST_WITH = 400;
     private const THEN = '/,? then |(?<=;) /iu';
     private const AND_HEAT = '/,? and (?:simmer|boil|bubble|reduce|cook)\b/iu';
     /** A sentence ends, or a lid goes on or off between two times. */
@@ -63,24 +66,42 @@ final class MethodReader
     {
         $steps = [];
         $lid = Lid::NotSaid;
-        foreach (self::budgeted($lines) as $number => [$line, $sentences, $tags]) {
+        foreach (self::budgeted($lines) as $number => [$line, $sentences, $tags, $with]) {
             if ($sentences === null) {
                 $steps[] = new MethodStep($line, 'do', null, null, $lid, null, line: $number);
                 continue;
             }
             foreach ($sentences as $sentence) {
                 // what the cook claims of keeping, or says that it comes to, is not done
-                if ($tags === '' && (KeepingClaim::isWhole($sentence) || YieldClaim::isWhole($sentence))) {
+                if ($tags === '' && $with === [] && (KeepingClaim::isWhole($sentence) || YieldClaim::isWhole($sentence))) {
                     continue;
                 }
                 // a lid stays where it was put until it is said to be off
                 $said = Lid::saidIn($tags);
                 $lid = ($said === Lid::NotSaid ? Lid::saidIn($sentence) : $said)->after($lid);
-                $steps[] = self::step($sentence, $tags, $lid, $number);
+                $steps[] = self::step($sentence, $tags, $lid, $number, $with);
             }
         }
 
         return $steps;
+    }
+
+    /**
+     * Each line in its sentences as they are read, claims among them, so that a line can be parted and nothing of it is
+     * lost; a line that is one step, or is not read, whole.
+     *
+     * @param array<int, string> $lines by their place in the method
+     *
+     * @return list<list<string>>
+     */
+    public static function parted(array $lines): array
+    {
+        $parted = [];
+        foreach (self::budgeted($lines) as [$line, $sentences]) {
+            $parted[] = $sentences === null || count($sentences) < 2 ? [$line] : $sentences;
+        }
+
+        return $parted;
     }
 
     /**
@@ -104,7 +125,7 @@ final class MethodReader
      *
      * @param array<int, string> $lines
      *
-     * @return \Generator<int, array{string, list<string>|null, string}>
+     * @return \Generator<int, array{string, list<string>|null, string, list<string>}>
      */
     private static function budgeted(array $lines): \Generator
     {
@@ -113,13 +134,13 @@ final class MethodReader
             $line = mb_substr(trim(mb_scrub($line)), 0, self::LONGEST_STEP);
             $letters += mb_strlen($line);
             if ($letters > self::MOST_LETTERS || $count > self::MOST_SENTENCES) {
-                yield $number => [$line, null, ''];
+                yield $number => [$line, null, '', []];
                 continue;
             }
-            [$words, $tags] = self::tagged($line);
-            $sentences = $tags !== '' ? [$words] : self::sentences($words);
+            [$words, $tags, $with] = self::tagged($line);
+            $sentences = $tags !== '' || $with !== [] ? [$words] : self::sentences($words);
             $count += count($sentences);
-            yield $number => [$line, $count > self::MOST_SENTENCES ? null : $sentences, $tags];
+            yield $number => [$line, $count > self::MOST_SENTENCES ? null : $sentences, $tags, $with];
         }
     }
 
@@ -229,28 +250,36 @@ final class MethodReader
         return [$sentence];
     }
 
-    /** @return array{string, string} the words, and what the tags at their end say */
+    /** @return array{string, string, list<string>} the words, what the tags at their end say, and what goes in by them */
     private static function tagged(string $line): array
     {
-        [$words, $tags] = [rtrim($line), ''];
+        [$words, $tags, $with] = [rtrim($line), '', []];
         while (str_ends_with($words, ']')) {
             $open = strrpos($words, '[');
             $tag = $open === false ? '' : substr($words, $open + 1, -1);
+            $isWith = stripos($tag, self::WITH) === 0;
             if (
                 $open === false
                 || str_contains($tag, ']')
                 || mb_strlen($tag) < 1
-                || mb_strlen($tag) > self::LONGEST_TAG
+                || mb_strlen($tag) > ($isWith ? self::LONGEST_WITH : self::LONGEST_TAG)
             ) {
                 break;
             }
-            [$words, $tags] = [rtrim(substr($words, 0, $open)), "{$tag}  {$tags}"];
+            $words = rtrim(substr($words, 0, $open));
+            if ($isWith) {
+                $named = explode(ToldLinks::BETWEEN, substr($tag, strlen(self::WITH)));
+                $with = [...array_values(array_filter(array_map(trim(...), $named))), ...$with];
+            } else {
+                $tags = "{$tag}  {$tags}";
+            }
         }
 
-        return [trim($words), trim($tags)];
+        return [trim($words), trim($tags), $with];
     }
 
-    private static function step(string $text, string $tags, Lid $lid, int $line): MethodStep
+    /** @param list<string> $with */
+    private static function step(string $text, string $tags, Lid $lid, int $line, array $with): MethodStep
     {
         $end = StepEnd::of($text);
         $minutes = StepTime::in($tags) ?? (KeepingClaim::isIn($text) ? null : StepTime::in($text));
@@ -271,6 +300,7 @@ final class MethodReader
             $line,
             $end->millilitres,
             ThickEnd::in($text),
+            $with,
         );
     }
 

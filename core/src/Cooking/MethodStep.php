@@ -19,6 +19,7 @@ final readonly class MethodStep
      * @param int $line of the method it was read from, from 0; −1 for a stage's own heading
      * @param float|null $downTo millilitres that are left at the end, where it says so
      * @param ThickEnd|null $end how thick it is at the end, where it says so
+     * @param list<string> $with what goes in here by its tag
      */
     public function __construct(
         public string $text,
@@ -34,6 +35,7 @@ final readonly class MethodStep
         public int $line = -1,
         public ?float $downTo = null,
         public ?ThickEnd $end = null,
+        public array $with = [],
     ) {}
 
     public function isAtTheHob(): bool

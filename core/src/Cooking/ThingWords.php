@@ -31,7 +31,7 @@ final readonly class ThingWords
     /** @param array<int, ResolvedLine> $lines */
     public static function of(array $lines): self
     {
-        $meant = [];
+        [$meant, $many] = [[], self::wordsForMany()];
         foreach ($lines as $number => $line) {
             $names = [
                 $line->written->name,
@@ -40,7 +40,8 @@ final readonly class ThingWords
             foreach ($names as $at => $name) {
                 $full = NameWords::of($name);
                 $words = self::telling($full);
-                if ($words === []) {
+                // what it may be called elsewhere may be a word for many here: "the cheeses"
+                if ($words === [] || $at > 0 && isset($many[implode(' ', $words)])) {
                     continue;
                 }
                 self::mean($meant, $words, $number, self::WHOLE);
@@ -56,26 +57,58 @@ final readonly class ThingWords
                         self::mean($meant, [$last], $number, self::FIRST);
                     }
                     [$word, $howWell] = self::isGeneric($last) ? [$words[0], self::FIRST] : [$last, self::HEAD];
-                    self::mean($meant, [$word], $number, $howWell);
+                    // "the vegetables" are no "vegetable powder"
+                    if (!isset($many[$word])) {
+                        self::mean($meant, [$word], $number, $howWell);
+                    }
                 }
             }
         }
-        foreach (FactsFile::named('doing') as $key => $row) {
-            foreach (str_starts_with((string) $key, 'of-') ? $row->list('words') : [] as $word) {
-                foreach ($lines as $number => $line) {
-                    if (self::isOf($line, $row)) {
-                        // "salt and pepper" names both
-                        $isNamed = array_intersect(
-                            self::telling(NameWords::of($word)),
-                            self::telling(NameWords::of($line->written->name)),
-                        ) !== [];
-                        self::mean($meant, NameWords::of($word), $number, $isNamed ? self::WHOLE : self::GROUP);
-                    }
+        foreach ($many as $said => [$word, $rows]) {
+            foreach ($lines as $number => $line) {
+                if (array_filter($rows, static fn(Row $row): bool => self::isOf($line, $row)) !== []) {
+                    $howWell = self::isNamedIn($word, $line->written->name) ? self::WHOLE : self::GROUP;
+                    self::mean($meant, [$said], $number, $howWell);
                 }
             }
         }
 
         return new self($meant);
+    }
+
+    /**
+     * Words that mean several things at once, as NameWords gives them.
+     *
+     * @return array<string, array{string, non-empty-list<Row>}> how it is written, and what it means
+     */
+    private static function wordsForMany(): array
+    {
+        /** @var array<string, array{string, non-empty-list<Row>}>|null $many */
+        static $many = null;
+        if ($many === null) {
+            $many = [];
+            foreach (FactsFile::named('doing') as $key => $row) {
+                foreach (str_starts_with((string) $key, 'of-') ? $row->list('words') : [] as $word) {
+                    $said = implode(' ', NameWords::of($word));
+                    $many[$said] = [$word, [...($many[$said][1] ?? []), $row]];
+                }
+            }
+        }
+
+        return $many;
+    }
+
+    /** "Salt and pepper" names both, "ground spices" what is ground; "spices" names no blend of that name above the others. */
+    private static function isNamedIn(string $many, string $name): bool
+    {
+        $words = self::telling(NameWords::of($name));
+        $naming = FactsFile::named('doing')['sorts']->list('words');
+        if (str_contains($many, ' and ')) {
+            $singular = array_filter(explode(' ', $many), static fn(string $word): bool => !str_ends_with($word, 's'));
+            $naming = [...$naming, ...$singular];
+        }
+
+        return array_intersect(self::telling(NameWords::of($many)), $naming, $words) !== [];
     }
 
     /**

@@ -6,7 +6,6 @@ namespace Vinculum\Report;
 
 use Vinculum\Cooking\MethodLinks;
 use Vinculum\Cooking\MethodStep;
-use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** A step of the method as it was understood: minutes, °C. */
 final readonly class StepReport extends Report
@@ -16,6 +15,7 @@ final readonly class StepReport extends Report
      * @param array{float, float}|null $minutes from and to
      * @param bool|null $covered null where nobody said
      * @param list<int>|null $uses lines that it puts in or works on, from 1; null where its formula is not at hand
+     * @param list<string> $unknown names in its tag that no line has
      */
     private function __construct(
         public string $text,
@@ -29,30 +29,31 @@ final readonly class StepReport extends Report
         public ?string $until,
         public bool $sieved,
         public ?array $uses,
+        public array $unknown,
     ) {}
 
     /**
      * @param list<MethodStep> $steps
-     * @param array<int, ResolvedLine> $lines
      *
      * @return list<self>
      */
-    public static function all(array $steps, array $lines): array
+    public static function all(array $steps, MethodLinks $links): array
     {
-        $links = MethodLinks::of($steps, $lines);
-
         return array_map(
             static fn(MethodStep $step, int $number): self => self::of($step, [
                 ...array_keys($links->puts[$number] ?? []),
                 ...($links->works[$number] ?? []),
-            ]),
+            ], $links->told->unknown[$number] ?? []),
             $steps,
             array_keys($steps),
         );
     }
 
-    /** @param list<int>|null $uses lines, from 0 */
-    public static function of(MethodStep $step, ?array $uses = null): self
+    /**
+     * @param list<int>|null $uses lines, from 0
+     * @param list<string> $unknown
+     */
+    public static function of(MethodStep $step, ?array $uses = null, array $unknown = []): self
     {
         return new self(
             $step->text,
@@ -66,6 +67,7 @@ final readonly class StepReport extends Report
             $step->until,
             $step->isSieved,
             $uses === null ? null : array_map(static fn(int $line): int => $line + 1, $uses),
+            $unknown,
         );
     }
 }

@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace Tests\core\CookSession;
 
 use PHPUnit\Framework\TestCase;
-use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
-use Vinculum\Cooking\MethodReader;
-use Vinculum\Cooking\StagedCook;
 use Vinculum\CookSession\CookSheet;
 use Vinculum\CookSession\SheetItem;
 use Vinculum\CookSession\SheetStep;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Kitchen\Kitchen;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
 
@@ -147,16 +145,7 @@ final class CookSheetTest extends TestCase
 
     private static function sheet(Recipe $recipe, bool $hasScale = true): CookSheet
     {
-        $cook = StagedCook::of(self::formula($recipe), null, $recipe->method);
-
-        return CookSheet::of(
-            Balance::of($cook->formula, MethodReader::treatment($recipe->method)),
-            $recipe->method,
-            null,
-            $cook->pan,
-            Measures::Metric,
-            $hasScale,
-        );
+        return CookSheet::of(Kitchen::shipped()->weigh($recipe->in(Measures::Metric)), null, $hasScale);
     }
 
     /** @return list<string> */

@@ -6,9 +6,13 @@ namespace Tests\core\Cooking;
 
 use PHPUnit\Framework\Attributes\TestDox;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Vinculum\Balance\Formula;
 use Vinculum\Cooking\MethodLinks;
+use Vinculum\Cooking\MethodMentions;
 use Vinculum\Cooking\MethodReader;
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
@@ -104,6 +108,56 @@ final class MethodLinksTest extends TestCase
         self::assertGreaterThan($step(0)[0], $step(5)[0]);
         self::assertGreaterThan($step(5)[0], $step(3)[0]);
         self::assertSame($step(3), $step(4));
+    }
+
+    #[TestDox('"Stir in the spices" means every spice of the list, however many of it are told: each word for many, over what the catalogue has of it')]
+    public function test_a_word_for_many_means_all_of_them(): void
+    {
+        $dice = new Randomizer(new Mt19937(20261203));
+        $asked = 0;
+        foreach (FactsFile::named('doing') as $key => $row) {
+            if (!str_starts_with($key, 'of-')) {
+                continue;
+            }
+            foreach ($row->list('words') as $word) {
+                // "ground spices" are those that are ground, where some are
+                $picksOut = array_intersect(explode(' ', $word), FactsFile::named('doing')['sorts']->list('words')) !== [];
+                $of = $picksOut ? [] : self::allMeantBy($word);
+                for ($round = 0; $round < 4 && \count($of) >= 4; ++$round) {
+                    $picked = array_map(static fn(int $at): string => $of[$at], (array) $dice->pickArrayKeys($of, 4));
+                    $lines = Formula::fromTexts(
+                        ['1 kg passata', ...array_map(static fn(string $name): string => "20 g {$name}", $picked)],
+                        Catalogue::shipped(),
+                        Measures::Metric,
+                    )->lines;
+                    $links = MethodLinks::of(MethodReader::steps([
+                        'Simmer the passata for 10 minutes.',
+                        "Stir in the {$word} and simmer for 5 minutes more.",
+                    ]), $lines);
+                    $wrong = array_filter(range(1, 4), static fn(int $line): bool => $links->stepsOf($line) === [0]);
+                    self::assertSame([], $wrong, "{$word}: " . implode(', ', $picked));
+                    ++$asked;
+                }
+            }
+        }
+        self::assertGreaterThan(150, $asked);
+    }
+
+    /** @return list<string> names of the catalogue that a word for many means, each by itself */
+    private static function allMeantBy(string $word): array
+    {
+        $names = array_filter(
+            array_map(static fn(Ingredient $ingredient): string => mb_strtolower($ingredient->name), Catalogue::shipped()->all()),
+            // "the leaves" are those that are called so, where one is
+            static fn(string $name): bool => preg_match('/[,%(]| and |passata|tomato/', $name) === 0 && !str_ends_with($name, $word),
+        );
+
+        return array_values(array_filter($names, static function (string $name) use ($word): bool {
+            $lines = Formula::fromTexts(['1 kg passata', "20 g {$name}"], Catalogue::shipped(), Measures::Metric)->lines;
+            $mentions = MethodMentions::of(MethodReader::steps(["Stir in the {$word}."]), $lines);
+
+            return \count($lines) === 2 && $mentions !== [] && $mentions[0]->lines === [1];
+        }));
     }
 
     /**

@@ -19,6 +19,7 @@ import { Frame } from '../../ui/Frame';
 import { BatchLine } from './BatchLine';
 import { BenchBanners } from './BenchBanners';
 import { BenchHead } from './BenchHead';
+import { lineSteps } from './lineSteps';
 import { BenchPanel, type Panel, panels } from './BenchPanel';
 import { SauceFoot } from '../sauce/SauceHead';
 import { Hazards } from '../sauce/SauceFacts';
@@ -124,7 +125,13 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
         takeTheirs={bench.takeTheirs}
       />
       <Box sx={halves}>
-        <BenchLines ref={linesRef} bench={bench} kitchen={kitchen} shares={brought.rows} onSwap={openSwap} />
+        <BenchLines
+          ref={linesRef}
+          bench={bench}
+          kitchen={kitchen}
+          shares={panel === 'method' && brought.rows.size === 0 ? lineSteps(bench.report) : brought.rows}
+          onSwap={openSwap}
+        />
         {axes !== null ? (
           <Box sx={{ display: { xs: 'contents', md: 'block' } }}>
             <Box ref={barsRef} sx={barsPlace}>

@@ -2,6 +2,7 @@ import { Box, Button } from '@mui/material';
 import type { Ref } from 'react';
 import type { Balance, Kitchen } from '../../api/client';
 import { newLine } from '../sauce/draft';
+import { JarSize } from './JarSize';
 import { LineEditor } from './LineEditor';
 import { RecipeSettings } from './RecipeSettings';
 import { SauceFacts } from '../sauce/SauceFacts';
@@ -58,6 +59,14 @@ export function BenchLines({ ref, bench, kitchen, shares, onSwap }: Props) {
         {say.addAStage}
       </Button>
       <RecipeSettings draft={bench.draft} kitchen={kitchen} set={bench.set} />
+      {bench.report?.yield != null && (
+        <JarSize
+          told={bench.report.yield}
+          onYield={(yielded) => {
+            bench.set('yield', yielded);
+          }}
+        />
+      )}
       <SetAside
         aside={bench.draft.set_aside}
         onIngredient={(at) => {

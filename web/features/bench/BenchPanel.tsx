@@ -90,6 +90,9 @@ export function BenchPanel({
           method={draft.method}
           pan={draft.pan}
           stages={report.stages}
+          order={report.method}
+          links={report.links}
+          parted={report.method_parted}
           heats={kitchen.heats}
           onMethod={(method, field) => {
             change((now) => ({ ...now, method }), field);

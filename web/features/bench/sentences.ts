@@ -54,6 +54,10 @@ export const say = {
   keep: 'Keep',
   added: (text: string) => `Added ${text}.`,
   versionIsBackUndoTakes: (number: number) => `Version ${number} is back. Undo takes it back.`,
+  howLargeIsOne: (told: string) => `“${told}”: how much goes into one?`,
+  jarSizeExample: '250 ml',
+  soMuchOfIt: 'Use it as the yield',
+  atStep: (steps: readonly number[]) => `step ${steps.map(String).join(' and ')}`,
   shareOfAxis: (share: string, axis: string | null) => `${share} of ${axis ?? ''}`,
   writeWhatGoesInOne:
     'Write what goes in, one line for each thing, as you would tell a friend: “2 tbsp honey”, “juice of half a lemon”, “a pinch of cayenne”. Or paste a whole recipe. The balance appears here with the first line.',

@@ -1,11 +1,13 @@
 import { fixed } from '../../base/locale';
 import { Box, Button, Typography, OutlinedInput } from '@mui/material';
-import type { Stage } from '../../api/client';
+import type { Balance, Stage } from '../../api/client';
 import { plainTable } from '../../ui/looks';
 import { grams } from '../../ui/words';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
 import { Pick } from '../../ui/Pick';
+import { tagged, withThing, type Told } from './methodTags';
+import { StepLinks, type Link } from './StepLinks';
 import { say } from './sentences';
 
 type ReadStep = Stage['steps'][number];
@@ -14,6 +16,11 @@ interface Props {
   method: readonly string[];
   pan: string | null;
   stages: readonly Stage[];
+  /** The steps in the order they are done, and when each thing goes in. */
+  order: Balance['method'];
+  links: readonly Link[];
+  /** Each line of the method in its sentences. */
+  parted: Balance['method_parted'];
   heats: readonly string[];
   /** The second argument names what is edited, so that undo takes a whole word back and not a letter. */
   onMethod: (method: readonly string[], field?: string) => void;
@@ -22,35 +29,39 @@ interface Props {
   onAside: (step: number) => void;
 }
 
-interface Told {
-  minutes: string;
-  heat: string;
-  covered: boolean;
-}
-
 const span = (minutes: readonly number[] | null): string => {
   if (minutes === null) return '';
   const [from, to] = minutes.map((one) => String(Math.round(one * 10) / 10));
   return from === to ? (from ?? '') : `${from ?? ''}–${to ?? ''}`;
 };
 
-/** A step with what was set by hand as tags at its end, where the reader finds them again. */
-const tagged = (text: string, told: Told): string =>
-  [
-    text.replace(/(\s*\[[^\]]*\])+\s*$/u, ''),
-    ...(told.minutes.trim() === '' ? [] : [`[${told.minutes.trim()} min]`]),
-    ...(told.heat === '' ? [] : [`[${told.heat}]`, told.covered ? '[covered]' : '[lid off]']),
-  ].join(' ');
-
 /** What is done with the lines: steps as one writes them, and beside each what was understood of it. */
-export function MethodPanel({ method, pan, stages, heats, onMethod, onPan, onAside }: Props) {
+export function MethodPanel({ method, pan, stages, order, links, parted, heats, onMethod, onPan, onAside }: Props) {
   const rows = method.length === 0 ? [''] : method;
   const steps = stages.flatMap((stage) => stage.steps);
   const replace = (at: number, ...texts: readonly string[]) => [...rows.slice(0, at), ...texts, ...rows.slice(at + 1)];
-  const retell = (line: number, step: ReadStep, told: Told) => {
-    const ofLine = steps.filter((one) => one.line === line);
-    // a line of several steps becomes one line for each when one of them is set
-    onMethod(replace(line, ...ofLine.map((one) => (one === step ? tagged(one.text, told) : one.text))));
+  // a line of several steps becomes one line for each of its sentences when one of them is set
+  const retell = (line: number, text: string, set: (step: string) => string) => {
+    const sentences = parted[line] ?? [];
+    return sentences.length < 2 ? [set(rows[line] ?? '')] : sentences.map((one) => (one === text ? set(one) : one));
+  };
+  const move = (link: Link, to: number | null) => {
+    const step = to === null ? undefined : order[to];
+    onMethod(
+      rows.flatMap((text, line) =>
+        line === step?.line
+          ? retell(line, step.text, (one) => withThing(one, link.called, true))
+          : [withThing(text, link.called, false)],
+      ),
+    );
+  };
+  const goingIn = (step: ReadStep): readonly string[] => {
+    const number = order.findIndex((one) => one.line === step.line && one.text === step.text);
+    const names = links.filter((link) => link.steps.includes(number + 1)).map((link) => link.called);
+    return [
+      ...(names.length === 0 ? [] : [say.goesInHere(names.join(', '))]),
+      ...(order[number]?.unknown ?? []).map(say.noLineIsCalled),
+    ];
   };
   return (
     <Box>
@@ -112,9 +123,10 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan, onAsi
                   key={index}
                   step={step}
                   line={line}
+                  goesIn={goingIn(step)}
                   heats={heats}
                   onTold={(told) => {
-                    retell(line, step, told);
+                    onMethod(replace(line, ...retell(line, step.text, (one) => tagged(one, told))));
                   }}
                 />
               ))}
@@ -128,6 +140,7 @@ export function MethodPanel({ method, pan, stages, heats, onMethod, onPan, onAsi
       >
         {say.addAStep}
       </Button>
+      <StepLinks links={links} steps={order} onStep={move} />
       <Stages stages={stages} />
     </Box>
   );
@@ -151,16 +164,19 @@ const deeds = { rest: 'rests', cool: 'cools', strain: 'strained', blend: 'blende
 function Understood({
   step,
   line,
+  goesIn,
   heats,
   onTold,
 }: {
   step: ReadStep;
   line: number;
+  goesIn: readonly string[];
   heats: readonly string[];
   onTold: (told: Told) => void;
 }) {
   const told: Told = { minutes: span(step.minutes), heat: step.heat ?? '', covered: step.covered === true };
   const says = [
+    ...goesIn,
     ...(step.kind in deeds ? [deeds[step.kind as keyof typeof deeds]] : []),
     ...(step.celsius === null ? [] : [`${fixed(step.celsius, 0)} °C`]),
     ...(step.until === null ? [] : [say.until(step.until)]),
