@@ -22,7 +22,6 @@ use Vinculum\Correction\Wish;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Kitchen\Sauce as WeighedSauce;
 use Vinculum\Quantity\Amount;
-use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Report\AxisReport;
 use Vinculum\Report\BalanceReport;
@@ -246,7 +245,7 @@ final class BatchService
     public function dosesAsLines(Batch $batch): array
     {
         $factor = $this->ofTheSauce($batch);
-        $spoons = Spoons::of($batch->recipe->measures);
+        $spoons = $this->homeKitchen->kitchen()->spoons($batch->recipe->measures);
         $sums = [];
         foreach ($batch->doses as $dose) {
             foreach ($dose->additions as $one) {

@@ -121,7 +121,6 @@ final readonly class CookSessionController
             ...CookReport::of(
                 $this->cookSessions->plan($batch),
                 $record,
-                $batch->recipe->measures,
                 StoredCookEvent::now(),
             )->toArray(),
             'balance' => $this->batchService->report($batch),

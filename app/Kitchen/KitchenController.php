@@ -6,6 +6,7 @@ namespace App\Kitchen;
 
 use App\Http\Answers;
 use App\Palate\PalateService;
+use App\Pantry\Tools;
 use Illuminate\Http\JsonResponse;
 use Vinculum\Cooking\Heat;
 use Vinculum\Correction\Complaint;

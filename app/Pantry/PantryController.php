@@ -17,14 +17,16 @@ use Vinculum\Report\PantryItemReport;
  */
 final readonly class PantryController
 {
-    public function __construct(private Pantry $pantry) {}
+    public function __construct(private Pantry $pantry, private Tools $tools) {}
 
     #[Answers('PantryList')]
     public function index(): JsonResponse
     {
+        $spoons = $this->tools->spoons(Measures::Metric);
+
         return new JsonResponse([
             'ingredients' => array_map(
-                static fn(Ingredient $one): PantryItemReport => PantryItemReport::of($one, Measures::Metric),
+                static fn(Ingredient $one): PantryItemReport => PantryItemReport::of($one, $spoons),
                 $this->pantry->catalogue()->all(),
             ),
             'products' => ProductResource::collection(Product::query()->latest('id')->get())->resolve(),

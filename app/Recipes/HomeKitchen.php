@@ -6,9 +6,9 @@ namespace App\Recipes;
 
 use App\Database\Stored;
 use App\Hob\HomeHob;
-use App\Kitchen\Tools;
 use App\Palate\PalateService;
 use App\Pantry\Pantry;
+use App\Pantry\Tools;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\SauceAsIngredient;

@@ -208,7 +208,7 @@ final readonly class SauceService
             : Comparison::of(
                 $this->homeKitchen->formula($last->recipe),
                 $this->homeKitchen->formula($edit),
-                $edit->measures,
+                $this->homeKitchen->kitchen()->spoons($edit->measures),
             )->words();
 
         return $sauce->versions()->create([

@@ -24,9 +24,11 @@ final readonly class SpoonfulController
         $recipe = Sauce::query()->findOrFail($sauce)->recipe;
         $load = $this->homeKitchen->balance($recipe)->load();
 
+        $spoons = $this->homeKitchen->kitchen()->spoons($recipe->measures);
+
         return new JsonResponse([
             'spoonfuls' => $load->grams <= 0.0 ? [] : array_map(
-                static fn(Ingredient $one): SpoonfulReport => SpoonfulReport::of($one, $load, $recipe->measures),
+                static fn(Ingredient $one): SpoonfulReport => SpoonfulReport::of($one, $load, $spoons),
                 $this->homeKitchen->catalogue()->all(),
             ),
         ]);

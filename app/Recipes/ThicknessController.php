@@ -99,7 +99,7 @@ final readonly class ThicknessController
         return new JsonResponse([
             'boiled' => $boiled,
             'boiled_not' => $why,
-            'ways' => ThickeningReport::all($ways, $sauce->measures()),
+            'ways' => ThickeningReport::all($ways, $sauce->spoons()),
         ]);
     }
 }

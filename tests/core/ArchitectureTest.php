@@ -195,6 +195,24 @@ final class ArchitectureTest extends TestCase
         }
     }
 
+    /** Whether there is a scale is the kitchen's to know: nobody else measures by spoons of his own. */
+    public function test_spoons_come_from_the_kitchen(): void
+    {
+        $allowed = ['Kitchen.php', 'CookPlan.php', 'CorrectionLimits.php', 'AmountWriter.php', 'Tools.php'];
+        $checked = 0;
+        foreach (['core/src', 'app'] as $room) {
+            $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(dirname(__DIR__, 2) . "/{$room}"));
+            foreach ($files as $file) {
+                if ($file instanceof \SplFileInfo && $file->getExtension() === 'php') {
+                    $asks = str_contains((string) file_get_contents($file->getPathname()), 'Spoons::of(');
+                    self::assertTrue(!$asks || in_array($file->getFilename(), $allowed, true), $file->getPathname());
+                    $checked += $asks ? 1 : 0;
+                }
+            }
+        }
+        self::assertSame(count($allowed), $checked);
+    }
+
     public function test_no_line_of_code_runs_beyond_column_120(): void
     {
         $read = 0;

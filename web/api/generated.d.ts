@@ -5441,6 +5441,8 @@ export interface components {
             number: number;
             started: number | null;
             done: number | null;
+            look_from: number | null;
+            meanwhile: string | null;
         };
         Nudged: {
             text: string;

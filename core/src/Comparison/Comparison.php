@@ -7,7 +7,6 @@ namespace Vinculum\Comparison;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Quantity\KitchenNumber;
-use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -28,9 +27,9 @@ final readonly class Comparison
      */
     private function __construct(public array $lines, public array $steps, public array $says) {}
 
-    public static function of(Formula $before, Formula $after, Measures $measures): self
+    public static function of(Formula $before, Formula $after, Spoons $spoons): self
     {
-        $lines = self::lines($before, $after, Spoons::of($measures));
+        $lines = self::lines($before, $after, $spoons);
         $steps = Balance::of($before)->taste->stepsTo(Balance::of($after)->taste);
 
         return new self($lines, $steps, [...self::saysLines($lines), ...self::saysAxes($steps)]);

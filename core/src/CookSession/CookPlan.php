@@ -21,6 +21,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Writing\UnweighedAmount;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaledLine;
 
@@ -76,6 +77,12 @@ final readonly class CookPlan
             $kitchen->readiesFirst,
             $sauce->measures(),
         );
+    }
+
+    /** What the cook measures with. */
+    public function spoons(): Spoons
+    {
+        return Spoons::of($this->measures, hasScale: $this->hasScale);
     }
 
     /** @return list<MethodStep> every step, in order */

@@ -29,13 +29,6 @@ use Vinculum\Scaling\Scale;
  */
 final readonly class CookSheet
 {
-    /** "about 35 minutes until sticky": from this share of the time on it is worth a look. */
-    private const LOOK_FROM = 0.85;
-    /** A wait this long leaves hands free. */
-    private const FREE_MINUTES = 8.0;
-    /** So short a time is watched from its beginning. */
-    private const SHORT_MINUTES = 5.0;
-
     /**
      * @param list<SheetItem> $ready in the order a cook measures
      * @param list<SheetStep> $steps
@@ -151,10 +144,10 @@ final readonly class CookSheet
                 $step,
                 $uses,
                 $links->takesOut[$number] ?? [],
-                self::lookFrom($step),
+                StepWatch::lookFrom($step),
                 $state,
                 $cautions,
-                self::meanwhile($step, array_slice($steps, $number + 1)),
+                StepWatch::meanwhile($step, array_slice($steps, $number + 1)),
             );
         }
 
@@ -181,41 +174,6 @@ final readonly class CookSheet
             $number > max($hot) && $before === SheetStep::IN_THE_HEAT => SheetStep::OFF_THE_HEAT,
             default => $before === SheetStep::OFF_THE_HEAT && $step->kind === 'cool' ? SheetStep::COLD : $before,
         };
-    }
-
-    private static function lookFrom(MethodStep $step): ?float
-    {
-        if ($step->minutes === null || $step->waits()) {
-            return null;
-        }
-        [$from, $to] = $step->minutes;
-
-        return match (true) {
-            $from < $to => $from,
-            $step->until !== null && $from >= self::SHORT_MINUTES => round(self::LOOK_FROM * $from),
-            default => null,
-        };
-    }
-
-    /** @param list<MethodStep> $later */
-    private static function meanwhile(MethodStep $step, array $later): ?string
-    {
-        $next = $later[0] ?? null;
-        if ($next !== null && preg_match('/^(?:meanwhile|while)\b/iu', $next->text) === 1) {
-            // the sheet says "meanwhile" before it
-            return ucfirst((string) preg_replace('/^meanwhile\s*,?\s*/iu', '', $next->text));
-        }
-        $isLong = $step->minutes !== null && $step->minutes[1] >= self::FREE_MINUTES && $step->kind !== 'do';
-        foreach ($isLong && $step->isAtTheHob() ? $later : [] as $one) {
-            if (preg_match('/\b(?:jars?|bottles?|jarred|bottled|jar up)\b/iu', $one->text) === 1) {
-                return 'Wash the jars and lids and keep them hot.';
-            }
-            if ($one->isAtTheHob()) {
-                return null;
-            }
-        }
-
-        return null;
     }
 
     /** @return array{grams: float, low: float, high: float, millilitres: float} */

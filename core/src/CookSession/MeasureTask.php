@@ -7,6 +7,7 @@ namespace Vinculum\CookSession;
 use Vinculum\Ingredient\Texture;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Writing\UnweighedAmount;
 use Vinculum\Scaling\ScaledLine;
 
 /** One thing to measure out: which line of the formula, for which stage, how much. */

@@ -7,6 +7,7 @@ namespace Vinculum\CookSession;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Writing\UnweighedAmount;
 use Vinculum\Scaling\ScaledLine;
 
 /**
@@ -54,8 +55,9 @@ final readonly class SheetAmounts
         if ($grams === null || $grams <= 0.0) {
             return $own === '' ? self::TO_TASTE : $own;
         }
+        $says = $says === '' ? KitchenNumber::grams($grams) : $says;
         if ($this->hasScale || !UnweighedAmount::isWeight($says)) {
-            return $says === '' ? KitchenNumber::grams($grams) : $says;
+            return $says;
         }
 
         return UnweighedAmount::words($line, $grams, $this->measures);

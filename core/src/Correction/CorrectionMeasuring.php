@@ -211,7 +211,7 @@ final readonly class CorrectionMeasuring
     }
 
     /**
-     * About half of it, in what can be measured; half to the gram where nothing measurable is near.
+     * About half of it, in what can be measured; by eye where nothing measurable is near.
      *
      * @return array{float, string} grams, and how to say it
      */
@@ -219,7 +219,10 @@ final readonly class CorrectionMeasuring
     {
         $half = $grams / 2.0;
         $measurable = array_filter(
-            [...$this->spoons->neighbours($half, $density, $each), ...$this->spoons->onScale($half)],
+            [
+                ...$this->spoons->neighbours($half, $density, $each),
+                ...($this->spoons->weighs($half) ? $this->spoons->onScale($half) : []),
+            ],
             static fn(float $one): bool => $one >= self::LEAST_FIRST * $grams && $one <= self::MOST_FIRST * $grams,
         );
         usort($measurable, static fn(float $one, float $other): int => abs($one - $half) <=> abs($other - $half));
@@ -228,7 +231,7 @@ final readonly class CorrectionMeasuring
         return [
             $first,
             $measurable === []
-                ? 'half of it, ' . KitchenNumber::grams($half)
+                ? 'half of it' . ($this->spoons->weighs($half) ? ', ' . KitchenNumber::grams($half) : '')
                 : $this->spoons->measure($first, $density, $each)->words(),
         ];
     }

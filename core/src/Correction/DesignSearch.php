@@ -6,7 +6,6 @@ namespace Vinculum\Correction;
 
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Optimisation\TasteCurve;
-use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
@@ -40,7 +39,7 @@ final class DesignSearch
         array $free,
         Target $target,
         float $batchGrams,
-        Measures $measures,
+        Spoons $spoons,
     ): Design {
         $room = $batchGrams - $fixed->grams();
         if ($room <= 0.0) {
@@ -62,7 +61,6 @@ final class DesignSearch
         );
         $objective = Objective::towards($start, self::narrowed($target));
         $grams = self::fit($objective, $rows, Room::within($room, $free), $room);
-        $spoons = Spoons::of($measures);
         $lines = [];
         $load = $start;
         foreach ($free as $index => $one) {

@@ -83,7 +83,7 @@ final readonly class Designer
             ),
             $aim->target() ?? $this->family->target,
             $batchGrams,
-            $measures,
+            $this->sauce->spoons(),
         );
     }
 

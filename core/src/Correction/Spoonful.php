@@ -6,9 +6,7 @@ namespace Vinculum\Correction;
 
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measure;
-use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
-use Vinculum\Quantity\Units;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TasteLoad;
 use Vinculum\Sensory\Verdict;
@@ -26,20 +24,20 @@ final readonly class Spoonful
      */
     private function __construct(public Measure $measure, public array $moves, private bool $hasAroma) {}
 
-    public static function of(Ingredient $ingredient, TasteLoad $batch, Measures $measures): self
+    public static function of(Ingredient $ingredient, TasteLoad $batch, Spoons $spoons): self
     {
         $density = $ingredient->portions->spoonDensity();
         $each = $ingredient->portions->eachGrams();
         $grams = match (true) {
             $each !== null => $each,
-            $density !== null => $density * (Units::named('tsp', $measures)->millilitres ?? self::GRAMS),
+            $density !== null => $density * $spoons->teaspoon(),
             default => self::GRAMS,
         };
 
         return new self(
             $each === null && $density === null
                 ? Measure::weighed($grams)
-                : $ingredient->portions->measure($grams, Spoons::of($measures)),
+                : $ingredient->portions->measure($grams, $spoons),
             $batch->taste()->stepsTo($batch->plus(TasteLoad::of($ingredient->grams(1.0)), $grams)->taste()),
             array_intersect($ingredient->roles, self::AROMATIC) !== [],
         );

@@ -35,6 +35,7 @@ final readonly class Drafter
                 $batchGrams,
                 $this->sauce->catalogue(),
                 $this->sauce->measures(),
+                $this->sauce->kitchen->hasScale,
                 $atHand,
             );
         }

@@ -19,6 +19,7 @@ use Vinculum\Quantity\Measure;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Recipe\Writing\AmountWriter;
+use Vinculum\Recipe\Writing\UnweighedAmount;
 use Vinculum\Substitution\StandIn;
 
 /**
@@ -41,6 +42,7 @@ final readonly class TypicalDraft
         private Family $family,
         private Catalogue $catalogue,
         private Measures $measures,
+        private bool $hasScale,
         private ?array $atHand,
     ) {}
 
@@ -50,9 +52,10 @@ final readonly class TypicalDraft
         float $batchGrams,
         Catalogue $catalogue,
         Measures $measures,
+        bool $hasScale = true,
         ?array $atHand = null,
     ): Design {
-        return (new self($family, $catalogue, $measures, $atHand))->design($batchGrams);
+        return (new self($family, $catalogue, $measures, $hasScale, $atHand))->design($batchGrams);
     }
 
     private function design(float $batchGrams): Design
@@ -75,7 +78,8 @@ final readonly class TypicalDraft
             if ($kept === null || $kept->ingredient === null) {
                 continue;
             }
-            $texts[] = AmountWriter::times($kept, $factor, $this->measures);
+            $text = AmountWriter::times($kept, $factor, $this->measures);
+            $texts[] = $this->hasScale ? $text : UnweighedAmount::line($this->read($text), $this->measures);
             $grams = $this->read((string) end($texts))->grams->value ?? 0.0;
             $lines[] = new DesignedLine(
                 $kept->ingredient,

@@ -17,6 +17,8 @@ use Vinculum\Family\Family;
 use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Recipe;
 use Vinculum\Sensory\Aim;
 
@@ -46,6 +48,12 @@ final readonly class Kitchen
     public static function shipped(): self
     {
         return new self(Catalogue::shipped(), Hob::unknown(), keepsHeadings: false);
+    }
+
+    /** What the cook measures with. */
+    public function spoons(Measures $measures): Spoons
+    {
+        return Spoons::of($measures, hasScale: $this->hasScale);
     }
 
     /**

@@ -53,7 +53,7 @@ final class Sauce
     /** What the cook measures with. */
     public function spoons(): Spoons
     {
-        return Spoons::of($this->measures(), hasScale: $this->kitchen->hasScale);
+        return $this->kitchen->spoons($this->measures());
     }
 
     public function title(): ?string

@@ -41,6 +41,24 @@ final readonly class Spoons
         );
     }
 
+    /** So much to the gram: on the scale, and in cups and spoons where there is none. */
+    public function exactly(float $grams, ?float $density, ?float $each): Measure
+    {
+        return $this->hasScale ? Measure::weighed($grams) : $this->measure($grams, $density, $each);
+    }
+
+    /** Whether the scale says so much: there is one, and it is not too coarse. */
+    public function weighs(float $grams): bool
+    {
+        return $this->hasScale && $grams >= $this->scaleGrams;
+    }
+
+    /** Millilitres of one. */
+    public function teaspoon(): float
+    {
+        return $this->teaspoon;
+    }
+
     /**
      * The measurable amounts just below and just above what was asked, in grams; the lower may be 0.
      *

@@ -34,7 +34,7 @@ final readonly class ComparisonReport extends Report
 
     public static function of(Sauce $was, Sauce $is): self
     {
-        $comparison = Comparison::of($was->formula, $is->formula, $is->measures());
+        $comparison = Comparison::of($was->formula, $is->formula, $is->spoons());
         [$before, $after] = [$was->balance(), $is->balance()];
 
         return new self(

@@ -10,8 +10,6 @@ use Vinculum\CookSession\CookRecord;
 use Vinculum\CookSession\MeasureTask;
 use Vinculum\CookSession\Move;
 use Vinculum\CookSession\Rebalance;
-use Vinculum\Quantity\Measures;
-use Vinculum\Quantity\Spoons;
 
 /**
  * A cook as it stands: one move after another, what runs, what the pan should read. Grams, minutes, seconds since the
@@ -58,9 +56,9 @@ final readonly class CookReport extends Report
         public Exact $now,
     ) {}
 
-    public static function of(CookPlan $plan, CookRecord $record, Measures $measures, float $now): self
+    public static function of(CookPlan $plan, CookRecord $record, float $now): self
     {
-        $spoons = Spoons::of($measures);
+        $spoons = $plan->spoons();
         $water = $plan->toBoilOff();
         $sauce = $plan->stopAt($record);
         $cooling = $record->readings->cooling($now);

@@ -55,7 +55,12 @@ final readonly class MoveReport extends Report
             $move->stage,
             $move->isDone,
             $move->measure === null ? null : self::measure($move->measure, $move->take, $plan, $record, $spoons),
-            $move->step === null ? null : MoveStepReport::of($move->step, $move->number ?? 0, $record),
+            $move->step === null ? null : MoveStepReport::of(
+                $move->step,
+                $move->number ?? 0,
+                $record,
+                array_slice($plan->steps(), ($move->number ?? 0) + 1),
+            ),
             CautionReport::all($move->cautions),
             array_map(
                 static fn(MeasureTask $item): string => $item->says($item->measure),

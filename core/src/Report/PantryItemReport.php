@@ -9,7 +9,6 @@ use Vinculum\Correction\Candidate;
 use Vinculum\Correction\StepCost;
 use Vinculum\Ingredient\Grade;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Taste;
@@ -46,7 +45,7 @@ final readonly class PantryItemReport extends Report
         public array $sources,
     ) {}
 
-    public static function of(Ingredient $ingredient, Measures $measures): self
+    public static function of(Ingredient $ingredient, Spoons $spoons): self
     {
         $mixture = $ingredient->composition->mixture;
         $sum = static fn(string ...$components): float => array_sum(
@@ -78,7 +77,7 @@ final readonly class PantryItemReport extends Report
                 : [
                     'axis' => $cost->axis->value,
                     'grams' => $cost->grams,
-                    'measure' => $ingredient->portions->measure($cost->grams, Spoons::of($measures))->words(),
+                    'measure' => $ingredient->portions->measure($cost->grams, $spoons)->words(),
                 ],
             $ingredient->suitability->allergens,
             $ingredient->suitability->diets(),

@@ -6,7 +6,7 @@ namespace Vinculum\Report;
 
 use Vinculum\Correction\Spoonful;
 use Vinculum\Ingredient\Ingredient;
-use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TasteLoad;
 
@@ -28,9 +28,9 @@ final readonly class SpoonfulReport extends Report
         public string $says,
     ) {}
 
-    public static function of(Ingredient $ingredient, TasteLoad $batch, Measures $measures): self
+    public static function of(Ingredient $ingredient, TasteLoad $batch, Spoons $spoons): self
     {
-        $spoonful = Spoonful::of($ingredient, $batch, $measures);
+        $spoonful = Spoonful::of($ingredient, $batch, $spoons);
 
         return new self(
             $ingredient->key,

@@ -56,7 +56,7 @@ final readonly class SwapReport extends Report
     public static function of(Swap $swap, Sauce $sauce): self
     {
         $formula = $sauce->formula;
-        [$edits, $added] = $swap->written($formula, $sauce->measures());
+        [$edits, $added] = $swap->written($formula, $sauce->measures(), $sauce->kitchen->hasScale);
         $edits = $formula->rowsWith($edits);
 
         return new self(

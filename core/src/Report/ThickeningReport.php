@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Vinculum\Report;
 
 use Vinculum\Cooking\Thickening;
-use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
 
@@ -37,10 +36,8 @@ final readonly class ThickeningReport extends Report
      *
      * @return list<self>
      */
-    public static function all(array $ways, Measures $measures): array
+    public static function all(array $ways, Spoons $spoons): array
     {
-        $spoons = Spoons::of($measures);
-
         return array_map(static function (Thickening $way) use ($spoons): self {
             $density = $way->ingredient->portions->density;
 

@@ -48,7 +48,7 @@ final class LineScaling
         float $factor,
     ): array {
         [$formula, $measures] = [$sauce->formula, $sauce->measures()];
-        $spoons = Spoons::of($measures);
+        $spoons = $sauce->spoons();
         [$fixed, $counted, $loads, $grams, $choices] = [Mixture::nothing(), [], [], [], []];
         foreach ($exact->lines as $number => $line) {
             $amount = $line->grams->value ?? 0.0;
@@ -262,7 +262,7 @@ final class LineScaling
         }
         $isWhole = $each !== null && abs(4.0 * $chosen / $each - round(4.0 * $chosen / $each)) < 0.02;
         $measure = self::isWeighed($written, $asked)
-            ? Measure::weighed($chosen)
+            ? $spoons->exactly($chosen, $density, $isWhole ? $each : null)
             : $spoons->measure($chosen, $density, $isWhole ? $each : null);
 
         return new ScaledLine(

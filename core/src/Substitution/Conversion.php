@@ -142,7 +142,7 @@ final readonly class Conversion
         $formula = $this->before->formula;
         $texts = array_map(static fn(ResolvedLine $line): string => $line->written->text, $formula->lines);
         foreach ($this->swaps as $swap) {
-            [$edits, $added] = $swap->written($formula, $this->before->measures());
+            [$edits, $added] = $swap->written($formula, $this->before->measures(), $this->before->kitchen->hasScale);
             // a swap puts its new lines last, as applied() does, so that the next one counts them alike
             $texts = array_values([...array_replace($texts, $edits), ...$added]);
             $formula = $swap->applied($formula);

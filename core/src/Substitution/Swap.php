@@ -11,6 +11,7 @@ use Vinculum\Quantity\Measure;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Recipe\Writing\AmountWriter;
+use Vinculum\Recipe\Writing\UnweighedAmount;
 
 /** A substitute for a line: how much of it, what makes up for it, and what that does to the whole sauce. */
 final readonly class Swap
@@ -80,10 +81,12 @@ final readonly class Swap
     /**
      * The swap as lines a person could have written.
      *
+     * @param bool $hasScale whether the cook can weigh
+     *
      * @return array{array<int, string>, list<string>} existing lines that change, from 0, empty where one goes; and new
      *     ones
      */
-    public function written(Formula $formula, Measures $measures): array
+    public function written(Formula $formula, Measures $measures, bool $hasScale): array
     {
         $tags = array_map(
             static fn(string $tag): string => " [{$tag}]",
@@ -101,7 +104,9 @@ final readonly class Swap
             } elseif ($stands->text() === '') {
                 $edits[$one->line] = Measure::weighed($left)->of($one->ingredient->name);
             } else {
-                $edits[$one->line] = AmountWriter::inGrams($stands, $left, $measures);
+                $edits[$one->line] = $hasScale
+                    ? AmountWriter::inGrams($stands, $left, $measures)
+                    : UnweighedAmount::inGrams($stands, $left, $measures);
             }
         }
 

@@ -256,7 +256,11 @@ final readonly class SwapMeasuring
 
         return $isMeasurable
             ? $this->task->spoons->measure($grams, $ingredient->portions->density, $ingredient->portions->eachGrams())
-            : Measure::weighed($grams);
+            : $this->task->spoons->exactly(
+                $grams,
+                $ingredient->portions->density,
+                $ingredient->portions->eachGrams(),
+            );
     }
 
     /** @return list<string> */

@@ -11,6 +11,7 @@ use Vinculum\Comparison\Comparison;
 use Vinculum\Comparison\LineChange;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
 
 final class ComparisonTest extends TestCase
 {
@@ -101,6 +102,6 @@ final class ComparisonTest extends TestCase
             Measures::Us,
         );
 
-        return Comparison::of($formula($before), $formula($after), Measures::Us);
+        return Comparison::of($formula($before), $formula($after), Spoons::of(Measures::Us));
     }
 }

@@ -13,6 +13,7 @@ use Vinculum\Correction\Spoonful;
 use Vinculum\Correction\StepCost;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\TasteLoad;
 
@@ -40,7 +41,7 @@ final class SpoonfulTest extends TestCase
     #[DataProvider('spoonfuls')]
     public function test_it_says_what_a_cook_would_taste(array $lines, string $what, string $measure, string $says): void
     {
-        $spoonful = Spoonful::of(Catalogue::shipped()->get($what), self::load($lines), Measures::Metric);
+        $spoonful = Spoonful::of(Catalogue::shipped()->get($what), self::load($lines), Spoons::of(Measures::Metric));
 
         self::assertSame($measure, $spoonful->measure->words());
         self::assertStringContainsString($says, $spoonful->says());
@@ -51,7 +52,7 @@ final class SpoonfulTest extends TestCase
     {
         $load = self::load(self::KETCHUP);
         $salt = Catalogue::shipped()->get('salt');
-        $spoonful = Spoonful::of($salt, $load, Measures::Metric);
+        $spoonful = Spoonful::of($salt, $load, Spoons::of(Measures::Metric));
         $grams = $spoonful->measure->grams;
 
         // Weber's law, as the handbook has it: equal ratios of concentration are equal steps
@@ -66,7 +67,7 @@ final class SpoonfulTest extends TestCase
         $checked = 0;
         foreach (Catalogue::shipped()->all() as $ingredient) {
             $cost = StepCost::in($load, Candidate::of($ingredient));
-            $spoonful = Spoonful::of($ingredient, $load, Measures::Metric);
+            $spoonful = Spoonful::of($ingredient, $load, Spoons::of(Measures::Metric));
             if ($cost === null || $spoonful->measure->grams <= 0.0) {
                 continue;
             }

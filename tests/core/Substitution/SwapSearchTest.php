@@ -325,7 +325,7 @@ final class SwapSearchTest extends TestCase
                     '/^(about .*(as much|weight)|much less, a pinch at a time)$/',
                     $swap->measure->words(),
                 );
-                self::assertSame(mb_strtolower($swap->ingredient->name), $swap->written($formula, Measures::Us)[0][0]);
+                self::assertSame(mb_strtolower($swap->ingredient->name), $swap->written($formula, Measures::Us, true)[0][0]);
             }
         }
 

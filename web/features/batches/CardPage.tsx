@@ -2,21 +2,13 @@ import { Box, Button, GlobalStyles, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { api, type Formula, type Sauce } from '../../api/client';
+import { api } from '../../api/client';
 import { sauceQuery } from '../../api/queries';
 import { TextInput } from '../../ui/TextInput';
+import { formulaOf, sized } from '../sauce/formulaOf';
 import { SaucePage } from '../sauce/SaucePage';
 import { PaperSheet } from './PaperSheet';
 import { say } from './sentences';
-
-const formulaOf = (sauce: Sauce): Formula => {
-  const { title, style, measures, part_ml, lines, method, pan, let_go, aim, yield: came } = sauce;
-  return { title, style, measures, part_ml, lines, method, pan, let_go, aim, yield: came, sauce: sauce.id };
-};
-
-/** "2" is so many times, anything else jars or an amount. */
-const sized = (size: string) =>
-  size === '' ? {} : /^[\d.,]+$/.test(size) ? { factor: size.replace(',', '.') } : { to: size };
 
 /** The cook's sheet on one sheet of paper, for beside the stove. */
 export function CardPage() {

@@ -2,9 +2,10 @@ import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, type CookStart as Start } from '../../api/client';
-import { batchesQuery } from '../../api/queries';
+import { api } from '../../api/client';
+import { batchesQuery, kitchenQuery } from '../../api/queries';
 import { moment } from '../../ui/words';
+import { sized } from '../sauce/formulaOf';
 import { SaucePage } from '../sauce/SaucePage';
 import { big } from './looks';
 import { WhatItTakes } from './WhatItTakes';
@@ -20,16 +21,11 @@ export function CookStart() {
   const [size, setSize] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const batches = useQuery(batchesQuery(sauce));
+  const kitchen = useQuery(kitchenQuery);
   const open = batches.data?.batches.filter((one) => one.is_cooking) ?? [];
   const begin = async () => {
-    const asked: Start =
-      size.trim() === ''
-        ? {}
-        : /^[\d.,]+$/.test(size.trim())
-          ? { factor: size.trim().replace(',', '.') }
-          : { to: size };
     try {
-      const cook = await api.cookBatch(sauce, asked);
+      const cook = await api.cookBatch(sauce, sized(size));
       await navigate(`/cook/${cook.id}`);
     } catch (reason) {
       setFault(reason instanceof Error ? reason.message : say.thatDidNotWork);
@@ -80,7 +76,7 @@ export function CookStart() {
             )}
           </Box>
         </Box>
-        <WhatItTakes sauce={sauce} />
+        <WhatItTakes key={String(kitchen.data?.has_scale)} sauce={sauce} size={size} />
       </Box>
     </SaucePage>
   );

@@ -33,7 +33,8 @@ export function StepMove({
   onDone: () => void;
 }) {
   const [from, to] = step.minutes ?? [];
-  const [minutes, setMinutes] = useState(from === undefined ? '' : String(Math.round(from * 10) / 10));
+  const rings = step.look_from ?? from;
+  const [minutes, setMinutes] = useState(rings === undefined ? '' : String(Math.round(rings * 10) / 10));
   const typed = typedNumber(minutes);
   const start = () => {
     onEvent({ kind: 'step-started', figures: { step: step.number } });
@@ -61,8 +62,14 @@ export function StepMove({
               ]
             : []),
           ...(step.until === null ? [] : [say.stopWhen(step.until)]),
+          ...(step.look_from === null ? [] : [say.lookFrom(fixed(step.look_from, 0))]),
         ].join(' · ')}
       </Typography>
+      {step.meanwhile !== null && (
+        <Typography data-meanwhile sx={{ fontSize: '1.25rem', my: 1 }}>
+          {say.meanwhile(step.meanwhile)}
+        </Typography>
+      )}
       {step.started !== null && step.done === null && <Typography sx={quiet}>{say.itIsOnTheWay}</Typography>}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', my: 1.5 }}>
         <Button variant="outlined" sx={big} data-start-timer disabled={!(typed > 0)} onClick={start}>

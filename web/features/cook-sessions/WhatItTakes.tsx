@@ -1,31 +1,45 @@
 import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { api } from '../../api/client';
+import { useLatest } from '../../api/useLatest';
 import { sauceQuery } from '../../api/queries';
+import { formulaOf, sized } from '../sauce/formulaOf';
 import { say } from './sentences';
 
-/** What is weighed and done, before it is begun: the recipe as it is written. */
-export function WhatItTakes({ sauce }: { sauce: number }) {
+interface Props {
+  sauce: number;
+  /** As it is typed. */
+  size: string;
+}
+
+/** What is got ready and done, before it is begun: at the size that is asked for, with what this kitchen measures with. */
+export function WhatItTakes({ sauce, size }: Props) {
   const found = useQuery(sauceQuery(sauce));
-  if (found.data === undefined) return null;
-  const { lines, method } = found.data;
+  const wish = useMemo(
+    () => (found.data === undefined ? null : { ...formulaOf(found.data), ...sized(size) }),
+    [found.data, size],
+  );
+  const { answer: sheet } = useLatest(wish, api.sheet);
+  if (sheet === null) return null;
   return (
     <Box component="section" aria-label={say.whatItTakes}>
       <Typography variant="h2" sx={{ mt: 2 }}>
         {say.whatItTakes}
       </Typography>
       <Box component="ul" sx={list}>
-        {lines.map((line, index) => (
-          <li key={index}>{line}</li>
+        {sheet.ready.map((one) => (
+          <li key={one.line}>{one.says}</li>
         ))}
       </Box>
-      {method.length > 0 && (
+      {sheet.steps.length > 0 && (
         <>
           <Typography variant="h2" sx={{ mt: 2 }}>
             {say.whatIsDone}
           </Typography>
           <Box component="ol" sx={{ ...list, listStyle: 'decimal', pl: 3 }}>
-            {method.map((step, index) => (
-              <li key={index}>{step}</li>
+            {sheet.steps.map((step, index) => (
+              <li key={index}>{step.text}</li>
             ))}
           </Box>
         </>

@@ -75,6 +75,8 @@ export const say = {
   lidOff: 'lid off',
   toHours: (from: string, to: string) => `${from} to ${to} hours`,
   toMinutes: (from: string, to: string) => `${from} to ${to} minutes`,
+  lookFrom: (minute: string) => `look from minute ${minute}`,
+  meanwhile: (what: string) => `Meanwhile: ${what}`,
   stopWhen: (until: string) => `stop when ${until}`,
   itIsOnTheWay: 'It is on the way.',
   startATimer: 'Start a timer',

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Kitchen;
+namespace App\Pantry;
 
 use App\Database\Setting;
+use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\Spoons;
 
 /** What this kitchen measures with, and when; asked for once in a request. */
 final class Tools
@@ -18,6 +20,12 @@ final class Tools
     public function hasScale(): bool
     {
         return $this->hasScale ??= Setting::read(self::NO_SCALE) === null;
+    }
+
+    /** What the cook measures with. */
+    public function spoons(Measures $measures): Spoons
+    {
+        return Spoons::of($measures, hasScale: $this->hasScale());
     }
 
     /** Whether all is measured out before the heat; else as it goes. */
