@@ -252,7 +252,7 @@ final class TerminalTest extends TestCase
             ['text', 'uses', 'taken_out', 'minutes', 'look_from', 'heat', 'covered', 'left', 'after', 'cautions', 'meanwhile'],
             array_keys($sheet['steps'][0]),
         );
-        self::assertSame(['line', 'ingredient', 'text', 'measure', 'grams', 'share'], array_keys($sheet['ready'][0]));
+        self::assertSame(['line', 'ingredient', 'text', 'says', 'measure', 'grams', 'share'], array_keys($sheet['ready'][0]));
         self::assertCount(5, $sheet['ready']);
         self::assertSame(
             [[[1, 1], [2, 1]], [[3, 0.5], [4, 1], [5, 1]], [[3, 0.5]]],

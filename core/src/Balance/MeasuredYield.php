@@ -25,8 +25,8 @@ final readonly class MeasuredYield
         . '(\d{1,3}|two|three|four|five|six|seven|eight|nine|ten|a dozen)\s+(?:\p{L}+\s+){0,2}'
         . '(?:jars|bottles|pots|tubs)\b|\b(?:a|an|one|1)\s+(?:\p{L}+\s+){0,2}(?:jar|bottle|pot|tub)\b/iu';
     private const NUMBERS = [
-        'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10,
-        'a dozen' => 12,
+        'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9,
+        'ten' => 10, 'a dozen' => 12,
     ];
 
     private function __construct(public ?Amount $grams, public ?Amount $millilitres) {}

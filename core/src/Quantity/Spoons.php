@@ -23,7 +23,7 @@ final readonly class Spoons
         private float $tablespoon,
         private float $scaleGrams,
         private Vessels $vessels,
-        private bool $hasScale,
+        public bool $hasScale,
     ) {}
 
     /**
@@ -190,7 +190,12 @@ final readonly class Spoons
     {
         return $this->hasScale
             ? Measure::weighed($grams)
-            : Measure::spooned($millilitres / $this->tablespoon, 'tbsp', $grams, $this->vessels->words($millilitres)[0]);
+            : Measure::spooned(
+                $millilitres / $this->tablespoon,
+                'tbsp',
+                $grams,
+                $this->vessels->roughly($millilitres),
+            );
     }
 
     private function isHalves(float $count): bool

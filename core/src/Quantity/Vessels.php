@@ -11,6 +11,10 @@ namespace Vinculum\Quantity;
  */
 final readonly class Vessels
 {
+    /** Below this many millilitres a cup is not worth taking up. */
+    private const CUPS_FROM = 60.0;
+    /** A cup held to the light is no nearer to its mark (common practice). */
+    private const CUP_MARK = 0.06;
     /** So near is as good as meant. */
     private const CLOSE = 0.04;
     /** What each vessel is filled to, in multiples of itself, within one of it. */
@@ -34,6 +38,12 @@ final readonly class Vessels
             'tbsp' => (float) Units::get('tablespoon', $measures)->millilitres,
             'tsp' => (float) Units::get('teaspoon', $measures)->millilitres,
         ]);
+    }
+
+    /** So much as a cook fills a cup; what is less in spoons. */
+    public function roughly(float $millilitres): string
+    {
+        return $this->words($millilitres, $millilitres >= self::CUPS_FROM ? 'cup' : 'tbsp', self::CUP_MARK)[0];
     }
 
     /**

@@ -19,6 +19,7 @@ use Vinculum\Recipe\Parser\Counts;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Recipe\Writing\AmountWriter;
+use Vinculum\Recipe\Writing\UnweighedAmount;
 use Vinculum\Sensory\TasteLoad;
 
 /** Every line of a recipe at another size, in what can be measured; what is too small gets a mix to measure it in. */
@@ -262,16 +263,20 @@ final class LineScaling
         }
         $isWhole = $each !== null && abs(4.0 * $chosen / $each - round(4.0 * $chosen / $each)) < 0.02;
         $measure = self::isWeighed($written, $asked)
-            ? $spoons->exactly($chosen, $density, $isWhole ? $each : null)
+            ? Measure::weighed($chosen)
             : $spoons->measure($chosen, $density, $isWhole ? $each : null);
 
         return new ScaledLine(
             $written,
             $chosen,
             $asked,
-            $measure->isCounted()
-                ? self::counted($written, $measure) . ', about ' . KitchenNumber::grams($chosen)
-                : $measure->words(),
+            match (true) {
+                $measure->isCounted() && !$spoons->hasScale => self::counted($written, $measure),
+                $measure->isCounted() => self::counted($written, $measure) . ', about ' . KitchenNumber::grams($chosen),
+                !$spoons->hasScale && UnweighedAmount::isWeight($measure->words())
+                    => UnweighedAmount::words($exact, $chosen, $measures),
+                default => $measure->words(),
+            },
             100.0 * ($chosen / $asked - 1.0),
             null,
         );

@@ -15,10 +15,6 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
 final class UnweighedAmount
 {
     private const WHOLE = 'whole';
-    /** Below this many millilitres a cup is not worth taking up. */
-    private const CUPS_FROM = 60.0;
-    /** A cup held to the light is no nearer to its mark (common practice). */
-    private const CLOSE = 0.06;
 
     public static function words(ResolvedLine $line, float $grams, Measures $measures): string
     {
@@ -33,11 +29,8 @@ final class UnweighedAmount
         if ($density === null || $density <= 0.0) {
             return self::pieces($portions, $grams) ?? 'about ' . KitchenNumber::grams($grams);
         }
-        $millilitres = $grams / $density;
-        $largest = $millilitres >= self::CUPS_FROM ? 'cup' : 'tbsp';
-        [$words] = Vessels::of($measures)->words($millilitres, $largest, self::CLOSE);
 
-        return $words;
+        return Vessels::of($measures)->roughly($grams / $density);
     }
 
     /** "2 slices" of what is neither counted nor poured; null where it has no such piece. */
