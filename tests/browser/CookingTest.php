@@ -152,6 +152,96 @@ final class CookingTest extends BrowserTestCase
         );
     }
 
+    /** A page as it is found, made fit for the stove, and cooked to the jars by who has no scale, the server gone half way. */
+    public function test_a_page_is_cooked_by_hand_without_a_scale_while_the_server_goes(): void
+    {
+        self::resize(1280, 900);
+        self::open('/');
+        $sauce = self::sent('PUT', '/api/kitchen', ['has_scale' => false]) === null ? 0 : self::sent('POST', '/api/sauces/written', [
+            'text' => "Red onion and fig jam\n\nIngredients\n1 kg red onions, sliced\n3 tbsp olive oil\n150 ml port\n"
+                . "100 ml red wine vinegar\n120 g soft brown sugar\n2 bay leaves\n1 star anise\n1 tsp salt\n\nMethod\n"
+                . "Sweat the onions in the oil for 30 minutes, lid on.\n"
+                . "Add everything else and simmer uncovered for 35 minutes until sticky.\n"
+                . "Fish out the spices, then jar. Makes 3 jars. Keeps 3 months in the fridge.\n",
+        ])['id'];
+
+        // the jars' size is asked for where they stand, and a thing is given another step by hand
+        self::open("/sauce/{$sauce}");
+        self::find('[data-jar-size="3"] input')->sendKeys('250 ml');
+        self::find('[data-jar-size="3"] button')->click();
+        self::until(static fn(): bool => self::findAll('[data-jar-size]') === [], 'the size is taken');
+        self::until(static fn(): bool => str_contains(self::text('[data-batch]'), '750 ml finished'), 'and is the yield');
+        self::tap('[data-choice="method"]');
+        self::until(static fn(): bool => str_contains(self::text('[data-line]'), 'step 1'), 'the lines say their steps');
+        self::find('#panel [aria-expanded="false"]')->click();
+        self::choose('[data-link="8"] select', '1. Sweat the onions in the oil for 30 minutes, lid on.');
+        self::until(
+            static fn(): bool => str_contains(
+                (string) self::find('input[aria-label="Step 1"]')->getAttribute('value'),
+                '[with salt]',
+            ),
+            'it stands in the step',
+        );
+        self::until(
+            static fn(): bool => str_contains(self::text('[data-line]:nth-of-type(8)'), 'step 1'),
+            'and the line says so',
+        );
+        self::untilSaved();
+
+        self::resize(390, 844);
+        self::open("/sauce/{$sauce}/cook");
+        self::until(static fn(): bool => str_contains(self::text('section[aria-label="What it takes"]'), 'cup'), 'in cups');
+        self::assertDoesNotMatchRegularExpression('/\d (?:g|kg)\b/', self::text('section[aria-label="What it takes"]'));
+        self::find('form button[type="submit"]')->click();
+        self::until(static fn(): bool => str_contains(self::$browser->getCurrentURL(), '/cook/'), 'the cook begins');
+        $batch = (int) basename(self::$browser->getCurrentURL());
+        $done = 0;
+        while (self::move() !== 'fill') {
+            self::assertLessThan(40, $done, 'it comes to its end');
+            $at = self::text('[aria-expanded]');
+            self::assertDoesNotMatchRegularExpression('/\d (?:g|kg)\b/', self::text('[data-move]'));
+            // what asks for an instrument is passed over
+            $isMine = in_array(self::move(), ['measure', 'step'], true);
+            $isMine ? self::tap(self::move() === 'measure' ? '[data-accept]' : '[data-done]') : self::skip();
+            self::until(static fn(): bool => self::text('[aria-expanded]') !== $at, 'the next move comes');
+            ++$done;
+            match ($done) {
+                3 => self::stopServer(),
+                7 => self::startServer(),
+                default => null,
+            };
+        }
+        self::tap('[data-finish]');
+        $sheet = self::sheet($batch);
+        $kinds = array_count_values(array_column($sheet['events'], 'kind'));
+        self::assertSame([8, 3], [$kinds['measured'], $kinds['step-done']], 'each once, those of the time without a server too');
+        self::assertStringContainsString('750 ml', self::text('[data-move]'));
+        self::sent('PUT', '/api/kitchen', ['has_scale' => true]);
+    }
+
+    private static function skip(): void
+    {
+        self::$browser->executeScript(
+            '[...document.querySelectorAll("button")].find((button) => button.textContent === "Skip").click()',
+        );
+    }
+
+    /**
+     * @param array<string, mixed> $body
+     *
+     * @return array<string, mixed>|null
+     */
+    private static function sent(string $method, string $path, array $body): ?array
+    {
+        $answer = self::$browser->executeAsyncScript(<<<'JS'
+            const [method, path, body, done] = arguments;
+            fetch(path, {method, headers: {'Content-Type': 'application/json'}, body: JSON.stringify(body)})
+                .then((answer) => answer.json()).then(done, () => done(null));
+            JS, [$method, $path, $body]);
+
+        return is_array($answer) ? $answer : null;
+    }
+
     private static function pourAndAccept(string $how): void
     {
         $at = self::text('[aria-expanded]');

@@ -257,7 +257,7 @@ function Stages({ stages }: { stages: readonly Stage[] }) {
       <tbody>
         {cooked.map((stage, index) => (
           <tr key={index} data-stage>
-            <td>{stage.title ?? say.toBeginWith}</td>
+            <td>{stage.title ?? (index === 0 ? say.toBeginWith : say.then)}</td>
             <td>{grams(stage.grams_with)}</td>
             <td>{grams(stage.grams_after)}</td>
           </tr>

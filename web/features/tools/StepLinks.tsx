@@ -14,8 +14,9 @@ interface Props {
   onStep: (link: Link, step: number | null) => void;
 }
 
-const LONGEST = 46;
-const short = (text: string): string => (text.length <= LONGEST ? text : `${text.slice(0, LONGEST - 1)}…`);
+const LONGEST = 60;
+const short = (text: string): string =>
+  text.length <= LONGEST ? text : `${text.slice(0, text.lastIndexOf(' ', LONGEST))} …`;
 
 /** When each thing goes in, as the words of the method say or the cook has set. */
 export function StepLinks({ links, steps, onStep }: Props) {

@@ -60,6 +60,7 @@ export const say = {
   inThePot: 'In the pot',
   afterIt: 'After it',
   toBeginWith: 'To begin with',
+  then: 'Then',
   partsNeedTwoLinesWith:
     'Parts need two lines with a volume. Write “3 parts soy sauce” and “1 part mirin”, or cups and spoons, and the ratio shows here.',
   onePartIsA: 'One part is a ',
