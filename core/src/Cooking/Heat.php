@@ -70,6 +70,14 @@ final readonly class Heat
         return array_keys(FactsFile::named('heats'));
     }
 
+    /** As hard as a pan boils. */
+    public static function strongest(): self
+    {
+        $keys = self::keys();
+
+        return self::named($keys[count($keys) - 1]);
+    }
+
     public static function named(string $key): self
     {
         return new self($key, FactsFile::named('heats')[$key]->number('flux'));

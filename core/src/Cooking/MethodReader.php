@@ -17,7 +17,8 @@ final class MethodReader
     /** "[with lime juice; salt]": what goes in at a step, said by hand. */
     private const WITH = 'with ';
     private const LONGEST_WITH = 400;
-    private const THEN = '/,? then |(?<=;) /iu';
+    /** "Add the pods, then simmer" is two steps, "the pods and then the onions" one. */
+    private const THEN = '/,?(?: and)? then (?!(?:the|an?|half|some|all|your|more|each|\d+)\b)|(?<=;) /iu';
     private const AND_HEAT = '/,? and (?:simmer|boil|bubble|reduce|cook)\b/iu';
     /** A sentence ends, or a lid goes on or off between two times. */
     private const BETWEEN_SENTENCES = '/(?<=[.!]) (?=\pL|\d)|(?<=\d|mins|minutes|min), (?=(?:un)?cover\b)|(?<=, cover), (?=simmer|cook|boil)/iu';

@@ -165,7 +165,9 @@ final readonly class StepLosses
             : $step->evaporates($surface, $hob->heat($step->heat, $pan));
         $thick = $step->isAtTheHob() && $step->openShare() > 0.5 ? $step->end?->waterLost($pot) : null;
         if ($thick !== null) {
-            $found = self::drawnTo($found, $thick, $step->end->doubt);
+            // no pan gives off more in the time that is told, however sticky it is to be
+            $boiling = $surface === null ? null : $step->evaporates($surface, Heat::strongest());
+            $found = self::drawnTo($found, min($thick, $boiling['high'] ?? $thick), $step->end->doubt);
         }
         if ($found === null) {
             return [0.0, ['low' => 0.0, 'high' => 0.0], false];

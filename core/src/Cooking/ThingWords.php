@@ -34,7 +34,8 @@ final readonly class ThingWords
         [$meant, $many] = [[], self::wordsForMany()];
         foreach ($lines as $number => $line) {
             $names = [
-                $line->written->name,
+                // "peppercorns in brine" are peppercorns, and no brine
+                self::withoutWhatItLiesIn($line->written->name),
                 ...($line->ingredient === null ? [] : [$line->ingredient->name, ...$line->ingredient->aliases]),
             ];
             foreach ($names as $at => $name) {
@@ -76,6 +77,11 @@ final readonly class ThingWords
         return new self($meant);
     }
 
+    private static function withoutWhatItLiesIn(string $name): string
+    {
+        return (string) preg_replace('/(?<=\pL)\s+(?:packed\s+)?in\s+\pL.*$/iu', '', $name);
+    }
+
     /**
      * Words that mean several things at once, as NameWords gives them.
      *
@@ -98,7 +104,7 @@ final readonly class ThingWords
         return $many;
     }
 
-    /** "Salt and pepper" names both, "ground spices" what is ground; "spices" names no blend of that name above the others. */
+    /** "Salt and pepper" names both, "fresh herbs" what is fresh; "spices" names no blend of that name above the others. */
     private static function isNamedIn(string $many, string $name): bool
     {
         $words = self::telling(NameWords::of($name));

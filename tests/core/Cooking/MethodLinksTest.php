@@ -120,8 +120,9 @@ final class MethodLinksTest extends TestCase
                 continue;
             }
             foreach ($row->list('words') as $word) {
-                // "ground spices" are those that are ground, where some are
-                $picksOut = array_intersect(explode(' ', $word), FactsFile::named('doing')['sorts']->list('words')) !== [];
+                // "fresh herbs" are those that are fresh, "salt and pepper" those that are so called, where some are
+                $sorts = ['whole', 'and', ...FactsFile::named('doing')['sorts']->list('words')];
+                $picksOut = array_intersect(explode(' ', $word), $sorts) !== [];
                 $of = $picksOut ? [] : self::allMeantBy($word);
                 for ($round = 0; $round < 4 && \count($of) >= 4; ++$round) {
                     $picked = array_map(static fn(int $at): string => $of[$at], (array) $dice->pickArrayKeys($of, 4));
@@ -149,7 +150,7 @@ final class MethodLinksTest extends TestCase
         $names = array_filter(
             array_map(static fn(Ingredient $ingredient): string => mb_strtolower($ingredient->name), Catalogue::shipped()->all()),
             // "the leaves" are those that are called so, where one is
-            static fn(string $name): bool => preg_match('/[,%(]| and |passata|tomato/', $name) === 0 && !str_ends_with($name, $word),
+            static fn(string $name): bool => preg_match('/[,%(]| and | in |passata|tomato/', $name) === 0 && !str_ends_with($name, $word),
         );
 
         return array_values(array_filter($names, static function (string $name) use ($word): bool {
