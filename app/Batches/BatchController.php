@@ -92,6 +92,7 @@ final readonly class BatchController
             $found,
             $request->additions(),
             $request->says(),
+            $request->offered(),
             $request->boolean('way_back')
                 ? 'the way back'
                 : implode(
@@ -111,7 +112,7 @@ final readonly class BatchController
     public function undose(int $batch): JsonResponse
     {
         $found = self::find($batch);
-        $found->doses->last()?->delete();
+        $this->batchService->undose($found);
 
         return $this->answer(self::find($batch));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Batches;
 
+use App\Palate\PalateService;
 use App\Palate\Tasting;
 use App\Pantry\Pantry;
 use App\Recipes\HomeKitchen;
@@ -16,6 +17,7 @@ use Vinculum\Comparison\BrandEffect;
 use Vinculum\Comparison\MeasuredGap;
 use Vinculum\Keeping\BatchSplit;
 use Vinculum\Keeping\Keep;
+use Vinculum\Kitchen\AnsweredTaste;
 use Vinculum\Labelling\Jars;
 use Vinculum\Planning\Shopping;
 use Vinculum\Quantity\KitchenNumber;
@@ -87,6 +89,7 @@ use Vinculum\Sensory\Verdict;
  * @phpstan-type SauceLog array{
  *     batches: list<LoggedBatch>,
  *     learned: list<array{ingredient: string, name: string, figure: string, gap: float, batches: int}>,
+ *     answers: string|null,
  * }
  * @phpstan-type TastedBetween array{
  *     brands: list<string>,
@@ -210,7 +213,7 @@ final readonly class BatchLog
             ->get()
             ->reverse()
             ->values();
-        [$rows, $gaps] = [[], []];
+        [$rows, $gaps, $answers] = [[], [], []];
         /** @var Batch $batch */
         foreach ($batches as $batch) {
             $sauce = $this->batchService->sauce($batch);
@@ -224,6 +227,7 @@ final readonly class BatchLog
                     $measured['solids']['value'] ?? null,
                 ),
             );
+            array_push($answers, ...PalateService::answered($batch->tastings->all()));
             $rows[] = [
                 'id' => $batch->id,
                 'code' => self::code($batch),
@@ -254,6 +258,7 @@ final readonly class BatchLog
                 ],
                 BatchLesson::from($gaps),
             ),
+            'answers' => AnsweredTaste::tally($answers),
         ];
     }
 

@@ -178,7 +178,11 @@ final class BatchService
             : Tongue::saying($said)->target($now);
 
         return match (true) {
-            $target !== null => (new Adviser($sauce))->toReach($target, $capacityMillilitres),
+            $target !== null => (new Adviser($sauce))->toReach(
+                $target,
+                $capacityMillilitres,
+                $isWayBack ? [] : array_column($said, 'complaint'),
+            ),
             $sauce->aim->target() === null => Advice::without(
                 $now,
                 ['Tap what the tongue says, and what to add is found.'],
@@ -190,12 +194,16 @@ final class BatchService
     /**
      * @param list<array{ingredient: string, grams: float, measure: string}> $additions
      * @param list<array{complaint: string, strength: string}> $said
+     * @param list<list<string>> $offered the ways that were offered for it, the first answer first
      */
-    public function dose(Batch $batch, array $additions, array $said, string $why): void
+    public function dose(Batch $batch, array $additions, array $said, array $offered, string $why): void
     {
-        $this->database->transaction(function () use ($batch, $additions, $said, $why): void {
+        $this->database->transaction(function () use ($batch, $additions, $said, $offered, $why): void {
             if ($said !== []) {
-                $this->taste($batch, ['said' => $said]);
+                $this->taste($batch, [
+                    'said' => $said,
+                    'answer' => TastingRequest::answer($offered, array_column($additions, 'ingredient')),
+                ]);
             }
             $catalogue = $this->homeKitchen->catalogue();
             $batch->doses()->create([
@@ -213,10 +221,21 @@ final class BatchService
         });
     }
 
+    /** Takes the last dose off the record, for a tap that was a slip: its answer was not taken then. */
+    public function undose(Batch $batch): void
+    {
+        $this->database->transaction(static function () use ($batch): void {
+            $batch->doses->last()?->delete();
+            $batch->tastings->last(static fn(Tasting $one): bool => ($one->answer['taken'] ?? null) !== null)
+                ?->update(['answer' => null]);
+        });
+        $this->palateService->tasted();
+    }
+
     /**
      * Keeps a tasting with the balance of this moment.
      *
-     * @param array{said?: list<array{complaint: string, strength: string}>, scores?: array<string, float>, temperature?: string|null, food?: string|null, words?: string|null, good?: bool} $told
+     * @param array{said?: list<array{complaint: string, strength: string}>, answer?: array{offered: list<list<string>>, taken: list<string>|null}|null, scores?: array<string, float>, temperature?: string|null, food?: string|null, words?: string|null, good?: bool} $told
      */
     public function taste(Batch $batch, array $told): Tasting
     {
@@ -232,6 +251,7 @@ final class BatchService
             'food' => $told['food'] ?? null,
             'words' => $told['words'] ?? null,
             'said' => $said,
+            'answer' => $told['answer'] ?? null,
             'scores' => [...$good, ...Tongue::saying($said)->scores(), ...($told['scores'] ?? [])],
             'steps' => self::steps($sauce->balance()->taste),
             'balance' => AxisReport::all($sauce->balance()->axes, $sauce->aim),

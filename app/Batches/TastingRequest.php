@@ -31,6 +31,9 @@ final class TastingRequest extends FormRequest
             'additions.*.ingredient' => ['required', 'string', 'max:100', self::known(...)],
             'additions.*.grams' => ['required', 'numeric', 'between:0.001,100000'],
             'additions.*.measure' => ['required', 'string', 'max:100'],
+            'offered' => ['sometimes', 'array', 'list', 'max:3'],
+            'offered.*' => ['array', 'list', 'min:1', 'max:3'],
+            'offered.*.*' => ['required', 'string', 'max:100', self::known(...)],
             'scores' => ['sometimes', 'nullable', self::AXES],
             'scores.*' => ['numeric', 'between:-2,2'],
             'temperature' => ['sometimes', 'nullable', 'in:warm,cold'],
@@ -53,6 +56,8 @@ final class TastingRequest extends FormRequest
             'additions' => 'A dose is one to three things that were added.',
             'additions.*.grams' => 'What was added has a weight in grams, above zero.',
             'additions.*.measure' => 'Say in words how much was added.',
+            'offered' => 'What was offered is a list of up to three ways, each of one to three ingredients.',
+            'offered.*' => 'What was offered is a list of up to three ways, each of one to three ingredients.',
             'scores' => 'Scores are for sweet, sour, salt, umami and heat.',
             'scores.*' => 'A score runs from -2, far too little, to 2, far too much.',
             'temperature' => 'It was tasted warm or cold.',
@@ -96,7 +101,7 @@ final class TastingRequest extends FormRequest
         return $additions;
     }
 
-    /** @return array{said: list<array{complaint: string, strength: string}>, scores: array<string, float>, temperature: string|null, food: string|null, words: string|null, good: bool} */
+    /** @return array{said: list<array{complaint: string, strength: string}>, answer: array{offered: list<list<string>>, taken: list<string>|null}|null, scores: array<string, float>, temperature: string|null, food: string|null, words: string|null, good: bool} */
     public function told(): array
     {
         $text = fn(string $field): ?string => $this->filled($field) ? (string) $this->string($field) : null;
@@ -109,6 +114,7 @@ final class TastingRequest extends FormRequest
 
         return [
             'said' => $this->says(),
+            'answer' => self::answer($this->offered(), null),
             'scores' => $scores,
             'temperature' => $text('temperature'),
             'food' => $text('food'),
@@ -117,9 +123,34 @@ final class TastingRequest extends FormRequest
         ];
     }
 
+    /** @return list<list<string>> keys of ingredients of each way that was offered, the first answer first */
+    public function offered(): array
+    {
+        $offered = [];
+        foreach ($this->array('offered') as $way) {
+            $keys = is_array($way) ? array_values(array_filter($way, is_string(...))) : [];
+            if ($keys !== []) {
+                $offered[] = $keys;
+            }
+        }
+
+        return $offered;
+    }
+
     public function capacity(): ?float
     {
         return $this->filled('capacity_ml') ? $this->float('capacity_ml') : null;
+    }
+
+    /**
+     * @param list<list<string>> $offered
+     * @param list<string>|null $taken
+     *
+     * @return array{offered: list<list<string>>, taken: list<string>|null}|null
+     */
+    public static function answer(array $offered, ?array $taken): ?array
+    {
+        return $offered === [] ? null : ['offered' => $offered, 'taken' => $taken];
     }
 
     private static function known(string $field, mixed $value, \Closure $fail): void

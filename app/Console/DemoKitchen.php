@@ -169,6 +169,7 @@ final readonly class DemoKitchen
                     $step['dose'],
                 ),
                 $said,
+                [],
                 implode(
                     ', ',
                     array_map(static fn(array $one): string => str_replace('-', ' ', $one['complaint']), $said),

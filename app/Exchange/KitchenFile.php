@@ -27,7 +27,7 @@ final readonly class KitchenFile
         'sauce_parts' => [],
         'batches' => ['recipe', 'wish'],
         'doses' => ['additions'],
-        'tastings' => ['said', 'scores', 'steps', 'balance'],
+        'tastings' => ['said', 'scores', 'steps', 'balance', 'answer'],
         'cook_events' => ['figures', 'grams'],
         'weighed_cooks' => [],
         'jars' => [],

@@ -24,7 +24,11 @@ final readonly class PalateController
     public function show(): JsonResponse
     {
         $families = array_map(
-            fn(Family $style): PalateReport => PalateReport::of($style, $this->palateService->palate($style)),
+            fn(Family $style): PalateReport => PalateReport::of(
+                $style,
+                $this->palateService->palate($style),
+                $this->palateService->answersKept($style),
+            ),
             $this->palateService->families(),
         );
 

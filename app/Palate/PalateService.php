@@ -8,6 +8,7 @@ use App\Database\Setting;
 use App\Palate\Tasting as TastingRecord;
 use Vinculum\Family\Family;
 use Vinculum\Family\FamilyBook;
+use Vinculum\Kitchen\AnsweredTaste;
 use Vinculum\Kitchen\Liking;
 use Vinculum\Palate\Palate;
 use Vinculum\Palate\Staircase;
@@ -62,6 +63,38 @@ final class PalateService implements Liking
     public function palate(Family $style): Palate
     {
         return $this->palates[$style->key] ??= Palate::learned($style->target, $this->tastings($style));
+    }
+
+    /** @return list<AnsweredTaste> none while switched off */
+    public function answers(Family $family): array
+    {
+        return $this->isOn() ? $this->answersKept($family) : [];
+    }
+
+    /** @return list<AnsweredTaste> whether they count or not */
+    public function answersKept(Family $family): array
+    {
+        $since = Setting::read("palate.reset.{$family->key}");
+
+        $answered = TastingRecord::query()->where('style', $family->key)->where('id', '>', (int) $since)
+            ->whereNotNull('answer');
+        /** @var array<TastingRecord> $records */
+        $records = $answered->latest('id')->limit(self::MOST_TASTINGS)->get()->all();
+
+        return self::answered($records);
+    }
+
+    /**
+     * @param array<TastingRecord> $records
+     *
+     * @return list<AnsweredTaste>
+     */
+    public static function answered(array $records): array
+    {
+        return array_values(array_filter(array_map(
+            static fn(TastingRecord $one): ?AnsweredTaste => $one->answered(),
+            $records,
+        )));
     }
 
     /** Something was tasted: what was worked out before no longer holds. */

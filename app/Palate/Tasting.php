@@ -6,6 +6,7 @@ namespace App\Palate;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Vinculum\Kitchen\AnsweredTaste;
 
 /**
  * One tasting, with the computed balance of that moment.
@@ -22,6 +23,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, float> $scores −2 far too little to 2 far too much, by axis
  * @property array<string, float> $steps where it stood, by axis
  * @property array<string, mixed> $balance the axes as the contract shapes them
+ * @property array{offered: list<list<string>>, taken: list<string>|null}|null $answer which ways were offered, the first answer first, and
+ *     which was taken: keys of ingredients
  */
 final class Tasting extends Model
 {
@@ -39,7 +42,18 @@ final class Tasting extends Model
         'scores',
         'steps',
         'balance',
+        'answer',
     ];
+
+    /** What was made of its answer; null where none was offered. */
+    public function answered(): ?AnsweredTaste
+    {
+        return $this->answer === null ? null : AnsweredTaste::of(
+            array_column($this->said, 'complaint'),
+            $this->answer['offered'],
+            $this->answer['taken'],
+        );
+    }
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -50,6 +64,7 @@ final class Tasting extends Model
             'scores' => 'array',
             'steps' => 'array',
             'balance' => 'array',
+            'answer' => 'array',
         ];
     }
 }

@@ -41,6 +41,48 @@ final class TastingTest extends HttpTestCase
         self::assertSame(1, $weighed->json('version'));
     }
 
+    public function test_what_a_cook_takes_comes_first_the_next_time_and_can_be_switched_off(): void
+    {
+        $says = [['complaint' => 'too-salty', 'strength' => 'clear']];
+        $ways = static fn(TestResponse $advice): array => array_map(
+            static fn(array $one): array => array_column($one['additions'], 'ingredient'),
+            array_slice($advice->json('corrections'), 0, 3),
+        );
+        $id = $this->start(400.0)->json('id');
+        $advice = $this->postJson("/api/batches/{$id}/advise", ['says' => $says])->assertOk();
+        $offered = $ways($advice);
+        self::assertGreaterThanOrEqual(2, count($offered));
+        $take = function (int $way) use ($says, $advice, $offered): int {
+            $batch = $this->start(400.0)->json('id');
+            $additions = array_map(static fn(array $one): array => [
+                'ingredient' => $one['ingredient'], 'grams' => $one['first_dose_grams'], 'measure' => $one['first_dose'],
+            ], $advice->json("corrections.{$way}.additions"));
+            $this->postJson("/api/batches/{$batch}/doses", compact('says', 'additions', 'offered'))->assertCreated();
+
+            return $batch;
+        };
+        $take(1);
+        self::assertSame($offered, $ways($this->postJson("/api/batches/{$id}/advise", ['says' => $says])), 'once is no habit');
+        $last = $take(1);
+        $now = $this->postJson("/api/batches/{$id}/advise", ['says' => $says]);
+        self::assertSame([$offered[1], $offered[0]], array_slice($ways($now), 0, 2));
+        self::assertStringContainsString('stands first because you took it 2 times', implode(' ', $now->json('notes')));
+        self::assertStringContainsString('the first was taken never, another 2 times', (string) $this->getJson('/api/palate')->json('families.0.answers'));
+        $sauce = $this->getJson("/api/batches/{$last}")->json('sauce');
+        self::assertStringContainsString('another once', (string) $this->getJson("/api/sauces/{$sauce}/log")->json('answers'));
+
+        // a tap that was a slip is no answer, nothing taken is one, and off is off
+        $this->deleteJson("/api/batches/{$last}/doses")->assertOk();
+        self::assertSame($offered, $ways($this->postJson("/api/batches/{$id}/advise", ['says' => $says])));
+        $take(1);
+        $this->postJson("/api/batches/{$id}/tastings", compact('says', 'offered'))->assertCreated();
+        self::assertStringContainsString('none of them once', (string) $this->getJson('/api/palate')->json('families.0.answers'));
+        self::assertSame($offered[1], $ways($this->postJson("/api/batches/{$id}/advise", ['says' => $says]))[0]);
+        $this->putJson('/api/palate', ['on' => false])->assertOk();
+        self::assertSame($offered, $ways($this->postJson("/api/batches/{$id}/advise", ['says' => $says])));
+        $this->postJson("/api/batches/{$id}/tastings", ['says' => $says, 'offered' => [['no-such-thing']]])->assertUnprocessable();
+    }
+
     public function test_an_oversalted_dip_is_repaired_dose_by_dose_to_within_a_step_of_its_window(): void
     {
         $batch = $this->start(400.0);

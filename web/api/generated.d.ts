@@ -5489,6 +5489,8 @@ export interface components {
                     says: string;
                 };
             };
+            /** @description how often the first answer to a taste was taken, in words */
+            answers: string | null;
         };
         Palates: {
             on: boolean;
@@ -5850,6 +5852,7 @@ export interface components {
                 gap: number;
                 batches: number;
             }[];
+            answers: string | null;
         };
         /** @description A recipe at another size: what to measure, what it fills, how it is cooked down, and how little the rounding moves it. */
         Scale: {
@@ -6690,6 +6693,7 @@ export interface components {
                 grams: number | string;
                 measure: string;
             }[];
+            offered?: string[][];
             scores?: {
                 sweet?: number | string;
                 sour?: number | string;

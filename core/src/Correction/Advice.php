@@ -65,6 +65,11 @@ final readonly class Advice
         return $this->with(['corrections' => array_values($corrections)]);
     }
 
+    public function noting(string $note): self
+    {
+        return $this->with(['notes' => [...$this->notes, $note]]);
+    }
+
     public function withBesides(self $besides): self
     {
         return $this->with(['besides' => $besides]);

@@ -65,20 +65,34 @@ final readonly class Adviser
             }
         }
 
+        $advice = $complaint === null || $wish->with !== null
+            ? $advice
+            : $this->habit([$complaint->key])->ordering($advice);
+
         return $complaint === null || $standard === null
             ? $advice->withMends(AxisMends::of($aim, $balance, $limits))
             : $advice->withBesides($this->besides($complaint, $aim->wanting($standard)->asking(null), $limits));
     }
 
-    /** What to add, of what a cook would reach for, to get as near as may be to a target that the tongue has set. */
-    public function toReach(Target $target, ?float $capacityMillilitres): Advice
+    /**
+     * What to add, of what a cook would reach for, to get as near as may be to a target that the tongue has set.
+     *
+     * @param list<string> $words keys of what it said
+     */
+    public function toReach(Target $target, ?float $capacityMillilitres, array $words = []): Advice
     {
-        return $this->towards($this->sauce->aim->asking($target), new CorrectionLimits(
+        return $this->habit($words)->ordering($this->towards($this->sauce->aim->asking($target), new CorrectionLimits(
             UsualAdditions::to($this->sauce),
             capacityMillilitres: $capacityMillilitres,
             measures: $this->sauce->measures(),
             hasScale: $this->sauce->kitchen->hasScale,
-        ));
+        )));
+    }
+
+    /** @param list<string> $words */
+    private function habit(array $words): Habit
+    {
+        return Habit::of($this->sauce->kitchen->answers($this->sauce->family), $words);
     }
 
     /** @param bool $isGuessed a family that nobody named moves a sauce by no more than a little at once */

@@ -56,6 +56,12 @@ final readonly class Kitchen
         return Spoons::of($measures, hasScale: $this->hasScale);
     }
 
+    /** @return list<AnsweredTaste> what this cook made of the answers to tastes of a family */
+    public function answers(?Family $family): array
+    {
+        return $family === null ? [] : ($this->liking?->answers($family) ?? []);
+    }
+
     /**
      * The same, where more is known by name.
      *

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Report;
 
 use Vinculum\Family\Family;
+use Vinculum\Kitchen\AnsweredTaste;
 use Vinculum\Palate\Palate;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Verdict;
@@ -22,6 +23,7 @@ final readonly class PalateReport extends Report
      *     window_steps: array{float, float}|null,
      *     says: string,
      * }> $axes by axis
+     * @param string|null $answers how often the first answer to a taste was taken, in words
      */
     private function __construct(
         public string $style,
@@ -29,9 +31,11 @@ final readonly class PalateReport extends Report
         public ?string $says,
         public int $tastings,
         public Named $axes,
+        public ?string $answers,
     ) {}
 
-    public static function of(Family $style, Palate $palate): self
+    /** @param list<AnsweredTaste> $answers */
+    public static function of(Family $style, Palate $palate, array $answers): self
     {
         $axes = [];
         foreach ($palate->ideals as $key => $preferred) {
@@ -47,6 +51,6 @@ final readonly class PalateReport extends Report
             ];
         }
 
-        return new self($style->key, $style->name, $palate->words(), $palate->tastings, new Named($axes));
+        return new self($style->key, $style->name, $palate->words(), $palate->tastings, new Named($axes), AnsweredTaste::tally($answers));
     }
 }

@@ -45,6 +45,11 @@ export function LogPage() {
               {say.diary}
             </Typography>
             <Diary batches={batches} />
+            {log.data?.answers != null && (
+              <Typography data-answers sx={{ mt: 1.5 }}>
+                {log.data.answers}
+              </Typography>
+            )}
           </Box>
           <Box>
             <Box component="section" aria-label={say.overTimeHeading}>

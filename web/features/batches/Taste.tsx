@@ -26,6 +26,16 @@ const doseOf = (correction: Correction) =>
 const said = (says: ReadonlyMap<string, Strength>): Said[] =>
   [...says].map(([complaint, strength]) => ({ complaint, strength }));
 
+/** How many ways are shown at once. */
+const shown = 3;
+
+/** The ways that were offered, the first answer first; what is done instead of adding is none of them. */
+const offeredIn = (advice: Advice | null): string[][] =>
+  (advice?.corrections ?? [])
+    .slice(0, shown)
+    .filter((one) => one.additions.length > 0)
+    .map((one) => one.additions.map((added) => added.ingredient));
+
 /** The tongue speaks, a dose answers, and it is asked again. */
 export function Taste({ batch, complaints, onBatch }: Props) {
   const [place, setPlace] = useState<Place>(batch.doses.length > 0 ? 'again' : 'words');
@@ -54,7 +64,7 @@ export function Taste({ batch, complaints, onBatch }: Props) {
     });
   const add = (correction: Correction) =>
     attempt(async () => {
-      const told = isWayBack ? { way_back: true } : { says: said(says) };
+      const told = isWayBack ? { way_back: true } : { says: said(says), offered: offeredIn(advice) };
       onBatch(await api.dose(batch.id, { ...told, additions: doseOf(correction) }));
       setPlace('again');
     });
@@ -110,6 +120,13 @@ export function Taste({ batch, complaints, onBatch }: Props) {
           onAdd={(correction) => void add(correction)}
           onBack={() => {
             setPlace(isWayBack ? 'again' : 'words');
+            // what was not taken teaches too
+            const offered = offeredIn(advice);
+            if (!isWayBack && offered.length > 0) {
+              void attempt(async () => {
+                onBatch(await api.taste(batch.id, { says: said(says), offered }));
+              });
+            }
           }}
         />
       )}
@@ -207,7 +224,7 @@ interface DosesProps {
 
 /** Two or three doses in spoons, half first, with what else they move. */
 function Doses({ advice, isBusy, isWayBack, onAdd, onBack }: DosesProps) {
-  const doses = advice.corrections.slice(0, 3);
+  const doses = advice.corrections.slice(0, shown);
   return (
     <>
       <Typography variant="h2" component="h2">

@@ -72,6 +72,11 @@ export function PalatePage() {
               {family.says ??
                 (family.tastings === 0 ? say.forgottenItIsTheFamilys : say.asTheFamilyHasIt(family.tastings))}
             </Typography>
+            {family.answers !== null && (
+              <Typography data-answers sx={{ my: 0.75 }}>
+                {family.answers}
+              </Typography>
+            )}
             <Box>
               {axisKeys.map((axis) => {
                 const liking = family.axes[axis];
