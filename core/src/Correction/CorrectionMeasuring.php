@@ -20,7 +20,7 @@ use Vinculum\Sensory\Taste;
  */
 final readonly class CorrectionMeasuring
 {
-    /** Spoons that cost more than this many steps are too coarse: the scale is taken. */
+    /** Amounts that cost more than this many steps are too coarse: the finest spoon is taken, or the scale. */
     private const TOO_COARSE = 0.1;
     /** The share of the whole that a first dose may be. */
     private const LEAST_FIRST = 0.3;
@@ -81,9 +81,10 @@ final readonly class CorrectionMeasuring
         );
         if ($least > $exact + self::TOO_COARSE) {
             $byScale = array_map(
-                fn(int $index, float $exact): array => $exact < 1.0
-                    ? $this->spoons->neighbours($exact, $this->candidates[$index]->ingredient->portions->density)
-                    : $this->spoons->onScale($exact),
+                fn(int $index, float $exact): array => $this->spoons->finely(
+                    $exact,
+                    $this->candidates[$index]->ingredient->portions->density,
+                ),
                 $which,
                 $grams,
             );

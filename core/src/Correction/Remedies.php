@@ -63,6 +63,9 @@ final readonly class Remedies
     private const TO_MILDEN = 0.3;
     private const SWEET_ON_THE_NOSE = 0.04;
     private const OF_FRUIT_FROM = 0.3;
+    /** g of fat in 100 g of what is called cream, and the share of the batch from which a sauce is creamy. */
+    private const CREAM_FAT = 12.0;
+    private const CREAMY_FROM = 0.12;
     private const NOTICED = 0.5;
 
     private Balance $balance;
@@ -91,7 +94,7 @@ final readonly class Remedies
             'pasty' => [$this->loosened(self::LOOSEN_PASTE, self::ACID_TO_WAKE)],
             'greasy' => $this->leaner(),
             'lumpy' => [
-                $this->doing('strain', 'lumps stay behind'),
+                $this->lumpsOut(),
                 $this->doing('rest', 'too much heat makes them'),
             ],
             'harsh' => $this->rounder(),
@@ -120,8 +123,8 @@ final readonly class Remedies
         $axis = $this->complaint->tooMuchOn();
         $taste = $this->balance->taste;
         $grams = $this->balance->mixture->grams() / 100.0;
-        if ($axis === Axis::Sour && $this->isHeldByEgg()) {
-            // more oil would double it: a pinch of sugar is what a cook reaches for
+        if ($axis === Axis::Sour && ($this->isHeldByEgg() || $this->isCreamy())) {
+            // more oil would double it, and nobody waters cream: a pinch of sugar is what a cook reaches for
             return array_values(array_filter([$this->withAmounts(
                 [[$this->usual('sweetener'), self::PINCH_IN_AN_EMULSION * 100.0 * $grams]],
                 'sweetness hides the acid: it is masking, the acid stays',
@@ -143,7 +146,8 @@ final readonly class Remedies
         $isMeant = $this->isOfFruit() || $this->isSweetAndSour();
         $isAnswered = match ($axis) {
             // what stands is not watered: tomatoes, fruit and pickles get sugar
-            Axis::Sour => $this->isOfFruit() && $this->balance->body->class !== 'thin'
+            Axis::Sour => $this->isPulpy()
+                || $this->isOfFruit() && $this->balance->body->class !== 'thin'
                 || $isSharpAndSweet && $isMeant,
             // what has acid of its own gets more of that
             Axis::Sweet => $isSharpAndSweet && ($isMeant || $this->hasItsOwnAcid()),
@@ -202,6 +206,32 @@ final readonly class Remedies
                 null,
             ),
         };
+    }
+
+    /** Whether cream, or what is as fat of milk, is a good part of it. */
+    private function isCreamy(): bool
+    {
+        $grams = 0.0;
+        foreach ($this->balance->formula->lines as $line) {
+            $isCream = in_array('dairy', $line->ingredient->kinds ?? [], true)
+                && ($line->ingredient?->composition->mixture->percent(Component::Fat) ?? 0.0) >= self::CREAM_FAT;
+            $grams += $isCream ? $line->grams->value ?? 0.0 : 0.0;
+        }
+
+        return $grams >= self::CREAMY_FROM * $this->balance->mixture->grams();
+    }
+
+    /** Whether it stands by its own pulp, which no starch or solids tell: tomato, fruit. */
+    private function isPulpy(): bool
+    {
+        $grams = 0.0;
+        foreach ($this->balance->formula->lines as $line) {
+            $isPulp = in_array('tomatoes', Work::of($line->ingredient?->kind() ?? ''), true)
+                || in_array('fruit', $line->ingredient->kinds ?? [], true) && !in_array('juice', $line->ingredient->kinds ?? [], true);
+            $grams += $isPulp ? $line->grams->value ?? 0.0 : 0.0;
+        }
+
+        return $grams >= self::OF_FRUIT_FROM * $this->balance->mixture->grams();
     }
 
     /** Whether egg, or mayonnaise, holds the fat that is in it. */
@@ -480,6 +510,17 @@ final readonly class Remedies
         }
 
         return $this->withAmounts($amounts, $why, new Remedy($kind, $this->says($kind)));
+    }
+
+    /** Sauces of flour are brought to the boil again, those of egg never. */
+    private function lumpsOut(): Correction
+    {
+        return $this->correction(
+            [],
+            $this->balance->mixture,
+            'lumps stay behind',
+            new Remedy('strain', $this->says(self::isOfEgg($this->balance) ? 'egg' : 'strain')),
+        );
     }
 
     /** @param 'strain'|'rest'|'drain'|'second-batch' $kind */

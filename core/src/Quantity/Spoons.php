@@ -116,6 +116,22 @@ final readonly class Spoons
     }
 
     /**
+     * The amounts just below and above in the finest spoon that is there: what is spooned is not weighed for that. Else on
+     * the scale.
+     *
+     * @return array{float, float}
+     */
+    public function finely(float $grams, ?float $density): array
+    {
+        if ($density === null || !$this->isSpooned($grams, $density)) {
+            return $grams < 1.0 ? $this->neighbours($grams, $density) : $this->onScale($grams);
+        }
+        $isSmall = $grams / $density < $this->tablespoon - 1e-6;
+
+        return self::around($grams, $density * $this->teaspoon / ($isSmall ? 8.0 : 2.0));
+    }
+
+    /**
      * The amounts just below and above on the scale, for when spoons are too coarse.
      *
      * @return array{float, float}
