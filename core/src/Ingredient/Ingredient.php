@@ -74,6 +74,34 @@ final readonly class Ingredient
     }
 
     /**
+     * The same from a pack that is free of some allergens: "Gluten-free stock". Itself where it holds none of them; null
+     * where it is never without.
+     *
+     * @param non-empty-list<string> $allergens
+     */
+    public function freeOf(array $allergens): ?self
+    {
+        if (array_intersect($allergens, $this->suitability->allergens) === []) {
+            return $this;
+        }
+        $suitability = $this->suitability->freeOf($allergens);
+
+        return $suitability === null ? null : new self(
+            $this->key,
+            ucfirst($allergens[0]) . '-free ' . mb_strtolower($this->name),
+            $this->aliases,
+            $this->maybe,
+            $this->roles,
+            $this->kinds,
+            $this->composition,
+            $this->portions,
+            $suitability,
+            $this->sources,
+            $this->like,
+        );
+    }
+
+    /**
      * A product of the cook's own that is like this one: measured, poured and combined in the same way.
      *
      * @param list<string> $aliases names of this one that mean it too

@@ -37,6 +37,26 @@ final readonly class Suitability
         return new self($allergens, self::brokenDiets($stated, $allergens, $mixture), $often);
     }
 
+    /**
+     * The same from a pack that is free of some allergens; null where it is never without.
+     *
+     * @param list<string> $allergens
+     */
+    public function freeOf(array $allergens): ?self
+    {
+        $held = array_intersect($allergens, $this->allergens);
+        if (array_diff($held, $this->often) !== []) {
+            return null;
+        }
+
+        return new self(
+            array_values(array_diff($this->allergens, $held)),
+            // of animals a pack says more than that
+            array_values(array_diff($this->breaks, in_array('gluten', $held, true) ? ['gluten-free'] : [])),
+            array_values(array_diff($this->often, $held)),
+        );
+    }
+
     /** @return list<string> the diets it fits */
     public function diets(): array
     {

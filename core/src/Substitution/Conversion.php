@@ -61,6 +61,11 @@ final readonly class Conversion
                     continue;
                 }
                 $swap = (new SwapSearch($after, $number, $reason, $settled))->substitutes()[0] ?? null;
+                if ($swap !== null && $swaps !== []) {
+                    // what is taken is chosen by itself; how much of it, by what the first swaps have left of the taste
+                    $meant = new SwapSearch($after, $number, $reason, $settled, $sauce->balance()->mixture);
+                    $swap = $meant->with($swap->ingredient) ?? $swap;
+                }
                 if ($swap === null) {
                     $stuck[$number] = sprintf(
                         'Nothing that is known does the work of %s and is %s: leave it out, or find one that fits.',

@@ -14,6 +14,13 @@ final readonly class SwapCandidates
     private const BASE_FROM = 0.1;
     /** Of the whole sauce, where less than that stands in it; else as much again as there is. */
     private const MOST_PUT_IN = ['salt' => 0.03, 'sweetener' => 0.08, 'acid' => 0.02, 'water' => 1.0];
+    /** Kinds of things that do that work and no other. */
+    private const PLAIN = [
+        'salt' => ['salt'],
+        'sweetener' => ['sweetener'],
+        'acid' => ['vinegar', 'juice', 'acid'],
+        'water' => [],
+    ];
     private const MOST_TAKEN_OUT = ['salt' => 1.0, 'sweetener' => 0.5, 'acid' => 0.5, 'water' => 0.5];
 
     public function __construct(private SwapTask $task) {}
@@ -21,7 +28,23 @@ final readonly class SwapCandidates
     /** @return list<array{Ingredient, StandIn}> what cooks take in its place */
     public function nearer(): array
     {
-        return $this->admitted(StandIn::of($this->task->gone));
+        return [...$this->fromAnotherPack(), ...$this->admitted(StandIn::of($this->task->gone))];
+    }
+
+    /**
+     * The very thing from a pack that is free of what someone cannot eat, where packs differ in that: gluten-free stock.
+     *
+     * @return list<array{Ingredient, StandIn}>
+     */
+    private function fromAnotherPack(): array
+    {
+        $gone = $this->task->gone;
+        $allergens = array_intersect($this->task->reason->avoided(), $gone->suitability->allergens);
+        $other = $allergens === [] ? null : $gone->freeOf(array_values($allergens));
+
+        return $other === null || !$this->task->reason->tolerates($other)
+            ? []
+            : [[$other, new StandIn($gone->kind(), StandIn::SAME, 1.0)]];
     }
 
     /** @return list<array{Ingredient, StandIn}> everything else that does the same kind of work */
@@ -176,6 +199,15 @@ final readonly class SwapCandidates
         );
     }
 
+    /** Whether a thing is there for that alone: capers are no salt, and a sweet wine no sugar. */
+    private static function isPlain(Ingredient $ingredient, string $role): bool
+    {
+        return ($ingredient->roles[0] ?? '') === $role
+            && array_intersect(self::PLAIN[$role], $ingredient->kinds) !== []
+            && !in_array('alcohol', $ingredient->kinds, true)
+            && !in_array('sauce', $ingredient->kinds, true);
+    }
+
     /**
      * @return array{int|null, Ingredient|null} the line that brings most of what one compensates with, if there is one
      */
@@ -186,7 +218,7 @@ final readonly class SwapCandidates
         foreach ($this->task->formula->lines as $number => $line) {
             $ingredient = $line->ingredient;
             $isIt = $ingredient !== null
-                && ($ingredient->key === $usual || ($role !== 'water' && ($ingredient->roles[0] ?? '') === $role));
+                && ($ingredient->key === $usual || self::isPlain($ingredient, $role));
             if (
                 $isIt
                 && $number !== $this->task->line

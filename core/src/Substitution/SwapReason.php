@@ -206,6 +206,14 @@ final readonly class SwapReason
             && array_diff($this->diets, $ingredient->suitability->diets()) === [];
     }
 
+    /** @return list<string> allergens that must not be there, gluten among them where a diet is without */
+    public function avoided(): array
+    {
+        return in_array('gluten-free', $this->diets, true)
+            ? array_values(array_unique([...$this->allergens, 'gluten']))
+            : $this->allergens;
+    }
+
     /**
      * Whether this may take the place of that.
      *

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Substitution;
 
 use Vinculum\Balance\FinishedBatch;
+use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Shops;
 use Vinculum\Kitchen\Sauce;
@@ -53,12 +54,13 @@ final readonly class SwapSearch
     /**
      * @param int $line from 0
      * @param list<int> $settled lines, from 0, that are as an earlier swap left them
+     * @param Mixture|null $meant what the whole is to taste as, where an earlier swap has moved it already
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
-    public function __construct(Sauce $sauce, int $line, SwapReason $reason, array $settled = [])
+    public function __construct(Sauce $sauce, int $line, SwapReason $reason, array $settled = [], ?Mixture $meant = null)
     {
-        $this->task = new SwapTask($sauce, $line, $reason, $settled);
+        $this->task = new SwapTask($sauce, $line, $reason, $settled, $meant);
         $this->candidates = new SwapCandidates($this->task);
         $this->measuring = new SwapMeasuring($this->task);
     }
@@ -209,7 +211,7 @@ final readonly class SwapSearch
 
         return new SwapObjective(
             $rest,
-            $this->task->whole,
+            $this->task->meant,
             $this->task->main,
             $this->task->reason->byTaste,
             FinishedBatch::of($this->task->formula)->yield === null ? null : $this->task->whole->grams(),
@@ -262,7 +264,9 @@ final readonly class SwapSearch
     private function best(Ingredient $candidate, StandIn $standIn, SwapObjective $objective, array $alone): ?Swap
     {
         $row = SwapObjective::row($candidate->grams(1.0));
-        $options = $objective->leavesTheTaste($row, $alone[0][0]) ? [] : $this->candidates->compensations($candidate);
+        // where there is to be less of something, nothing makes up for it
+        $isLeft = $this->task->reason->less !== null || $objective->leavesTheTaste($row, $alone[0][0]);
+        $options = $isLeft ? [] : $this->candidates->compensations($candidate);
         $best = [[], $alone[0], $alone[1]];
         $score = $alone[1];
         foreach (SwapCandidates::supports(count($options)) as $support) {

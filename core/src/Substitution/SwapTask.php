@@ -27,6 +27,8 @@ final readonly class SwapTask
     public ResolvedLine $old;
     public Ingredient $gone;
     public Mixture $whole;
+    /** The sauce whose taste is kept. */
+    public Mixture $meant;
     public Taste $before;
     /** The axis that the line raises most; what only dilutes has none. */
     public ?Axis $main;
@@ -39,6 +41,7 @@ final readonly class SwapTask
     /**
      * @param int $line from 0
      * @param list<int> $settled lines, from 0, that are as an earlier swap left them
+     * @param Mixture|null $meant what the whole is to taste as, where an earlier swap has moved it already
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
@@ -47,6 +50,7 @@ final readonly class SwapTask
         public int $line,
         public SwapReason $reason,
         public array $settled = [],
+        ?Mixture $meant = null,
     ) {
         $formula = $sauce->formula;
         [$this->formula, $this->catalogue] = [$formula, $sauce->catalogue()];
@@ -57,8 +61,9 @@ final readonly class SwapTask
         $this->gone = $this->old->ingredient ?? throw SwapFault::notKnown($line + 1, $this->old->text());
         $this->balance = $sauce->balance();
         $this->whole = $this->balance->mixture;
-        $this->before = $this->balance->taste;
-        $this->main = self::mainAxis($this->before, Taste::ofMixture(FinishedBatch::of($this->without())->mixture));
+        $this->meant = $meant ?? $this->whole;
+        $this->before = $meant === null ? $this->balance->taste : Taste::ofMixture($meant);
+        $this->main = self::mainAxis($this->balance->taste, Taste::ofMixture(FinishedBatch::of($this->without())->mixture));
         $this->spoons = $sauce->spoons();
     }
 

@@ -25,6 +25,20 @@ final readonly class ItemNaming
 
     public function of(Item $item): Naming
     {
+        $naming = $this->named($item);
+        // "stock, gluten-free"
+        $free = $naming->ingredient === null ? null : FreeFrom::in("{$item->preparation} {$item->gloss}");
+        $other = $free === null ? null : $naming->ingredient?->freeOf($free->allergens);
+
+        return match (true) {
+            $free === null => $naming,
+            $other === null => new Naming($item, null, array_filter([$naming->ingredient?->key])),
+            default => new Naming($item, $other, $naming->others, $naming->sure),
+        };
+    }
+
+    private function named(Item $item): Naming
+    {
         $matches = $this->names->match($item);
         $best = $this->names->understood($item, $matches);
         $gloss = $item->gloss === '' ? null : $item->called($item->gloss);
@@ -39,6 +53,10 @@ final readonly class ItemNaming
         if ($meaning !== null) {
             $best = ($best ?? new NameMatch($meaning->key, $item->name, 1.0))->takenFor($meaning->key, false);
         }
+        $free = $best === null ? FreeFrom::in($item->name) : null;
+        if ($free !== null && $free->rest !== '') {
+            return $this->freeOf($free, $item, $matches);
+        }
         if ($best === null) {
             $near = array_map(static fn(NameMatch $match): string => $match->key, $matches);
 
@@ -47,6 +65,26 @@ final readonly class ItemNaming
         $differs = $called !== null && $called->key !== $best->key ? [$called->key] : [];
 
         return $this->naming($item, $best, $matches, [...$differs, ...($meaning->others ?? [])], $differs !== []);
+    }
+
+    /**
+     * "Gluten-free stock" is stock from a pack without; what is never without is not known by that name.
+     *
+     * @param list<NameMatch> $matches of the whole name
+     */
+    private function freeOf(FreeFrom $free, Item $item, array $matches): Naming
+    {
+        $naming = $this->named($item->called($free->rest));
+        $ingredient = $naming->ingredient?->freeOf($free->allergens);
+
+        return new Naming(
+            $item,
+            $ingredient,
+            $ingredient === null
+                ? array_slice(array_map(static fn(NameMatch $match): string => $match->key, $matches), 0, self::MOST_OTHERS)
+                : $naming->others,
+            $ingredient === null ? null : $naming->sure,
+        );
     }
 
     /** @return list<string> keys of the other ways that it names itself */
