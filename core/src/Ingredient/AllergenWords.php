@@ -15,9 +15,14 @@ final class AllergenWords
     /** @return list<string> in the order of the regulation */
     public static function in(string $text): array
     {
-        $told = (string) preg_replace(self::DENIED, ' ', mb_scrub($text));
+        $free = FactsFile::named('words')['free-of'];
         $found = [];
         foreach (FactsFile::named('allergens') as $allergen => $row) {
+            // "dairy-free butter" is a butter without milk, and says nothing of what stands after it
+            $words = array_filter($free->fields(), static fn(string $word): bool => $free->text($word) === $allergen);
+            $of = $words === [] ? '' : '/\b(?:' . implode('|', $words) . ')[- ]free\s+\pL{1,40}/iu';
+            $plain = $of === '' ? mb_scrub($text) : (string) preg_replace($of, ' ', mb_scrub($text));
+            $told = (string) preg_replace(self::DENIED, ' ', $plain);
             $left = $row->list('but') === [] ? $told : (string) preg_replace("/{$row->pattern('but')}/iu", ' ', $told);
             if ($row->isSaidIn($left, 'words') || $row->isSaidIn($left, 'foods')) {
                 $found[] = (string) $allergen;

@@ -51,6 +51,13 @@ final readonly class PalateReport extends Report
             ];
         }
 
-        return new self($style->key, $style->name, $palate->words(), $palate->tastings, new Named($axes), AnsweredTaste::tally($answers));
+        return new self(
+            $style->key,
+            $style->name,
+            $palate->words(),
+            $palate->tastings,
+            new Named($axes),
+            AnsweredTaste::tally($answers),
+        );
     }
 }

@@ -58,8 +58,13 @@ final readonly class SwapSearch
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
-    public function __construct(Sauce $sauce, int $line, SwapReason $reason, array $settled = [], ?Mixture $meant = null)
-    {
+    public function __construct(
+        Sauce $sauce,
+        int $line,
+        SwapReason $reason,
+        array $settled = [],
+        ?Mixture $meant = null,
+    ) {
         $this->task = new SwapTask($sauce, $line, $reason, $settled, $meant);
         $this->candidates = new SwapCandidates($this->task);
         $this->measuring = new SwapMeasuring($this->task);

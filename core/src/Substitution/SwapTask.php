@@ -63,7 +63,8 @@ final readonly class SwapTask
         $this->whole = $this->balance->mixture;
         $this->meant = $meant ?? $this->whole;
         $this->before = $meant === null ? $this->balance->taste : Taste::ofMixture($meant);
-        $this->main = self::mainAxis($this->balance->taste, Taste::ofMixture(FinishedBatch::of($this->without())->mixture));
+        $without = Taste::ofMixture(FinishedBatch::of($this->without())->mixture);
+        $this->main = self::mainAxis($this->balance->taste, $without);
         $this->spoons = $sauce->spoons();
     }
 

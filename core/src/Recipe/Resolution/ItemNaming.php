@@ -74,15 +74,14 @@ final readonly class ItemNaming
      */
     private function freeOf(FreeFrom $free, Item $item, array $matches): Naming
     {
+        $near = array_map(static fn(NameMatch $match): string => $match->key, $matches);
         $naming = $this->named($item->called($free->rest));
         $ingredient = $naming->ingredient?->freeOf($free->allergens);
 
         return new Naming(
             $item,
             $ingredient,
-            $ingredient === null
-                ? array_slice(array_map(static fn(NameMatch $match): string => $match->key, $matches), 0, self::MOST_OTHERS)
-                : $naming->others,
+            $ingredient === null ? array_slice($near, 0, self::MOST_OTHERS) : $naming->others,
             $ingredient === null ? null : $naming->sure,
         );
     }
