@@ -121,6 +121,7 @@ export const say = {
   neverAtRoomTemperature: (keep: string) => `${keep}. Never at room temperature.`,
   toDo: 'To do:',
   whyAndByWhichRules: 'Why, and by which rules',
+  whoSaysSo: 'who says so',
   theRecipeSays: 'The recipe itself says:',
   cooksSay: 'Cooks say:',
   noneOfIt: 'none',

@@ -67,7 +67,8 @@ final readonly class SheetAmounts
     private function says(ResolvedLine $line, string $text, string $whole, string $measure): string
     {
         if ($whole === $measure && ($this->hasScale || !UnweighedAmount::isWeight($text))) {
-            return $text;
+            // tags are for the kitchen, not for the stove
+            return (string) preg_replace('/(?:\s*\[[^\]]{1,40}\])+$/u', '', $text);
         }
         $preparation = $line->written->preparation === '' ? '' : ", {$line->written->preparation}";
 

@@ -33,7 +33,7 @@ export const say = {
   palateVinculum: 'Palate · Vinculum',
   yourPalate: 'Your palate',
   eachTastingYouKeepSays:
-    'Each tasting you keep says where you like a kind of sauce to stand. Your own target is the family’s window, moved by that; corrections aim at it, and the bars show it as a bracket above the window. Which answer you take at the pan is kept too: what you took twice oftener than another comes first.',
+    'Each tasting you keep says where you like a kind of sauce to stand. Your own target is the family’s window, moved by that; corrections aim at it, and the bars show it as a bracket above the window. Which answer you take at the pan is kept too: what you took two times more than another comes first.',
   withGlassesMixedFromYour: ' with glasses mixed from your pantry, and learn how fine it is on each axis.',
   inUseSwitchItOff: 'In use: switch it off',
   switchedOffUseItAgain: 'Switched off: use it again',
