@@ -189,7 +189,7 @@ export const say = {
     salt: string,
   ) =>
     `100 g: about ${energyKj} kJ / ${energyKcal} kcal, fat ${fat} g (saturates ${saturates} g), carbohydrate ${carbohydrate} g (sugars ${sugars} g), protein ${protein} g, salt ${salt} g`,
-  recipeCard: 'Recipe card',
+  recipeCard: 'Sheet for the stove',
   unnamedSauce: 'Unnamed sauce',
   whatIsDone: 'What is done',
   howMuchOfIt: 'How much of it',

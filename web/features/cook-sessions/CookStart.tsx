@@ -69,6 +69,9 @@ export function CookStart() {
             <Button type="submit" variant={open.length === 0 ? 'contained' : 'outlined'} fullWidth sx={big}>
               {say.startCooking}
             </Button>
+            <Button component={Link} to={`/sauce/${sauce}/card`} sx={{ mt: 1, px: 0.5 }}>
+              {say.orOnPaper}
+            </Button>
             {fault !== null && (
               <Typography role="alert" sx={{ mt: 1 }}>
                 {fault}

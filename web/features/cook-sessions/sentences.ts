@@ -2,6 +2,7 @@
 export const say = {
   next: (move: string) => `Next: ${move}`,
   cautions: (count: number) => (count === 1 ? '1 caution' : `${count} cautions`),
+  orOnPaper: 'A sheet on paper instead',
   whatItTakes: 'What it takes',
   whatIsDone: 'What is done',
   thatDidNotWork: 'That did not work.',

@@ -28,7 +28,7 @@ export const say = {
   atTheEnd: (line: string) => `${line} at the end, off the heat`,
   firstStirAndTaste: (half: string) => `first ${half}, stir and taste`,
   labelsArePrintedFromA: '. Labels are printed from a batch, in the log.',
-  aRecipeCardToPrint: 'A recipe card to print',
+  aRecipeCardToPrint: 'A sheet for the stove, to print',
   cookedInAPanOf: 'Cooked in a pan of',
   panExample: '24 cm',
   pan: 'Pan',
