@@ -13,14 +13,17 @@ final readonly class ThickEnd
 {
     /** g of cornflour in 100 g from which it is starch that thickens. */
     private const THICKENED_FROM = 0.3;
+    /** g of protein in 100 g under which it is a pulp. */
+    private const PROTEIN_UNDER = 2.5;
     /** g of fat in 100 g from which it is an emulsion. */
     private const FAT_FROM = 20.0;
 
     /**
-     * @param float $solids g of all that is not water in 100 g at that end
+     * @param float|null $solids g of all that is not water in 100 g at that end; null where a share of the water is told
+     * @param float $lost share of the water that leaves, where that is told
      * @param float $doubt one relative standard deviation of the water that leaves
      */
-    private function __construct(public float $solids, public float $doubt) {}
+    private function __construct(public ?float $solids, public float $lost, public float $doubt) {}
 
     public static function in(string $text): ?self
     {
@@ -29,7 +32,11 @@ final readonly class ThickEnd
             : '';
         foreach ($until === '' ? [] : FactsFile::named('ends') as $row) {
             if ($row->isSaidIn($until, 'words')) {
-                return new self($row->number('solids'), $row->number('doubt'));
+                return new self(
+                    $row->numberOrNull('solids'),
+                    $row->numberOrNull('lost') ?? 0.0,
+                    $row->number('doubt'),
+                );
             }
         }
 
@@ -47,6 +54,10 @@ final readonly class ThickEnd
             || $pot->percent(Component::Fat) > self::FAT_FROM
         ) {
             return null;
+        }
+        if ($this->solids === null) {
+            // egg, nuts and beans thicken without losing water
+            return $pot->percent(Component::Protein) < self::PROTEIN_UNDER ? $this->lost * $water : null;
         }
         $lost = $grams - 100.0 * ($grams - $water) / $this->solids;
 
