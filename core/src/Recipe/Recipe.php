@@ -16,6 +16,7 @@ final readonly class Recipe
 {
     /** Kinds of what was set aside that tell of the sauce. */
     private const PROSE = ['title', 'blurb', 'note', 'talked-about', 'served-with', 'keeping'];
+    private const IN_PASSING = '/(?:^|[.!]\s+)((?:this |it )?(?:makes|yields|fills)\b[^.!?]{0,80}?\b(?:\d+|two|three|four|five|six|a)\b[^.!?]{0,60})/iu';
     private const BEHIND_THE_TIMES = '/\b(?:makes|yields?)\b:?\s.*\d.*/iu';
 
     /**
@@ -140,6 +141,12 @@ final readonly class Recipe
                 && preg_match($begins, $line['text'], $found) === 1
             ) {
                 return $found[0];
+            }
+        }
+        foreach ($this->setAside as $line) {
+            // "My neighbour swears by it. Makes 2 bottles."
+            if ($line['why'] === 'blurb' && preg_match(self::IN_PASSING, $line['text'], $found) === 1) {
+                return $found[1];
             }
         }
 

@@ -144,6 +144,25 @@ final class MethodLinksTest extends TestCase
         self::assertGreaterThan(150, $asked);
     }
 
+    #[TestDox('"Until everything is soft" puts nothing in: what comes later still comes later')]
+    public function test_everything_that_is_done_is_not_put_in(): void
+    {
+        foreach (['is soft', 'has collapsed', 'is tender and juicy', 'looks glossy', 'comes together', 'starts to catch'] as $state) {
+            foreach (['until everything', 'so that everything', 'till all of it', 'once everything'] as $until) {
+                $lines = Formula::fromTexts(
+                    ['1 kg plum tomatoes', '300 g onions', '200 ml malt vinegar', '1 tsp ground ginger', '1 tsp mixed spice', '150 g sugar'],
+                    Catalogue::shipped(),
+                    Measures::Metric,
+                )->lines;
+                $links = MethodLinks::of(MethodReader::steps([
+                    "Put the tomatoes, onions and vinegar in a pan and simmer for 40 minutes {$until} {$state}.",
+                    'Stir in the sugar and spices and simmer for 20 minutes.',
+                ]), $lines);
+                self::assertSame([[0], [0], [0], [1], [1], [1]], array_map($links->stepsOf(...), array_keys($lines)), "{$until} {$state}");
+            }
+        }
+    }
+
     /** @return list<string> names of the catalogue that a word for many means, each by itself */
     private static function allMeantBy(string $word): array
     {

@@ -6,10 +6,12 @@ namespace Tests\core\Cooking;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\MeasuredYield;
 use Vinculum\Cooking\MethodLinks;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Cooking\YieldClaim;
 use Vinculum\Kitchen\Kitchen;
+use Vinculum\Quantity\Measures;
 
 /** What a recipe says that it comes to, and what its sentences mean by "everything" and by commas. */
 final class YieldClaimTest extends TestCase
@@ -42,6 +44,28 @@ final class YieldClaimTest extends TestCase
         ));
         self::assertTrue($sauce->balance()->isFinished);
         self::assertEqualsWithDelta(1000.0, $sauce->formula->yield?->millilitres?->value, 1.0);
+    }
+
+    /** Said in passing above the list it counts as well; jars without a size are asked for theirs. */
+    public function test_it_may_be_said_in_passing_and_jars_of_no_size_are_counted(): void
+    {
+        foreach ([
+            ['My neighbour swears by this on grilled fish. Makes 2 bottles.', 'Makes 2 bottles', 2],
+            ['A good one for autumn! This makes about 750 ml.', 'This makes about 750 ml', null],
+            ['We love it. It fills a small jar, and it never lasts.', null, 1],
+            ['It makes two people happy.', null, null],
+        ] as [$blurb, $said, $jars]) {
+            $kitchen = Kitchen::shipped();
+            $recipe = $kitchen->read("Hot sauce\n\n{$blurb}\n\nIngredients\n500 g tomatoes\n100 ml vinegar\n3 chillies\n\nMethod\nSimmer for 20 minutes.\n");
+            $told = (string) $recipe->saidYield();
+            if ($said !== null) {
+                self::assertSame($said, rtrim($told, '. '), $blurb);
+            }
+            self::assertSame($jars, MeasuredYield::jarsOfUnknownSize($told, Measures::Metric), $blurb);
+        }
+        foreach (['3 jars' => 3, 'about four small bottles' => 4, 'a jar' => 1, '2 jars of 300 ml' => null, '6 x 250 ml' => null, '500 g' => null] as $text => $count) {
+            self::assertSame($count, MeasuredYield::jarsOfUnknownSize((string) $text, Measures::Metric), (string) $text);
+        }
     }
 
     /** Every two names of which a third is made: a comma between keeps them two. */
