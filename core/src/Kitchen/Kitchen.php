@@ -116,7 +116,7 @@ final readonly class Kitchen
         $read = $this->formula($recipe);
 
         return $this->cooked(
-            $recipe->withNotes($this->keepsHeadings ? [] : $read->sizesSaid()),
+            $this->keepsHeadings ? $recipe : $recipe->saidOfIngredients()->withNotes($read->sizesSaid()),
             $this->keepsHeadings ? $read : $read->ofIngredients(),
             $measured,
         );

@@ -102,6 +102,17 @@ final readonly class Recipe
         return $this->with(['lines' => $lines, 'yield' => $yield]);
     }
 
+    /** The same where headings are no lines: where each thing was said follows the things. */
+    public function saidOfIngredients(): self
+    {
+        $isThing = array_map(
+            static fn(string $text): bool => trim($text) !== '' && !ResolvedLine::isHeading($text),
+            $this->lines,
+        );
+
+        return $this->with(['said' => array_values(array_intersect_key($this->said, array_filter($isThing)))]);
+    }
+
     /** The same with one heading before each stage, and nothing empty. */
     public function tidied(): self
     {

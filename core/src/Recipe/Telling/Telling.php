@@ -94,7 +94,7 @@ final class Telling
             $mentions,
             static fn(Mention $one): bool => $one->span[0] >= $spokenFrom,
         )), $spoken->text);
-        [$lines, $said, $passed] = self::lines($mentions, $title ?? '', $spoken);
+        [$lines, $said, $passed] = self::lines($mentions, $title ?? '', $spoken, ToldParts::in($clauses));
         $steps = self::steps($clauses, $spokenFrom);
 
         return new Recipe(
@@ -213,7 +213,7 @@ final class Telling
      *
      * @return array{list<string>, list<array{int, int}>, list<Mention>} lines, where each was said, and what went into none
      */
-    private static function lines(array $mentions, string $title, SpokenText $spoken): array
+    private static function lines(array $mentions, string $title, SpokenText $spoken, ToldParts $parts): array
     {
         /** @var array<string, list<Mention>> $things */
         $things = [];
@@ -226,9 +226,10 @@ final class Telling
                 $passed[] = $one;
                 continue;
             }
-            $things[$one->key][] = $one;
+            // the sugar of the sauce is not that of the relish
+            $things[$parts->at($one->span[0]) . $one->key][] = $one;
         }
-        [$lines, $said] = [[], []];
+        $lines = [];
         foreach ($things as $key => $of) {
             if (self::isMeantBefore($of, array_diff_key($things, [$key => true]))) {
                 array_push($passed, ...$of);
@@ -250,11 +251,14 @@ final class Telling
             }
             $choices = array_merge(...array_map(static fn(Mention $one): array => $one->choices, $of));
             $isOptional = array_filter($of, static fn(Mention $one): bool => $one->isOptional) !== [];
-            $lines[] = implode(' or ', [$line, ...$choices]) . ($isOptional ? ' [optional]' : '');
-            $said[] = $spoken->origin(...$first->span);
+            $lines[] = [
+                $parts->at($first->span[0]),
+                implode(' or ', [$line, ...$choices]) . ($isOptional ? ' [optional]' : ''),
+                $spoken->origin(...$first->span),
+            ];
         }
 
-        return [$lines, $said, $passed];
+        return [...$parts->titled($lines, $spoken), $passed];
     }
 
     /**
