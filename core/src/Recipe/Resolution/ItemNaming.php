@@ -57,6 +57,12 @@ final readonly class ItemNaming
         if ($free !== null && $free->rest !== '') {
             return $this->freeOf($free, $item, $matches);
         }
+        if ($best === null && preg_match('/^[\pL\']+[- ]style\s+(.+)$/iu', $item->name, $styled) === 1) {
+            // "Umbrian-style fish sauce" is a fish sauce, of some manner or other
+            $plain = $this->named($item->called($styled[1]));
+
+            return new Naming($item, $plain->ingredient, $plain->others, $plain->ingredient === null ? null : Sureness::Likely);
+        }
         if ($best === null) {
             $near = array_map(static fn(NameMatch $match): string => $match->key, $matches);
 

@@ -137,7 +137,7 @@ final readonly class NameReading implements Names
             $open = Qualities::without(NameWords::of($line->name), $this->catalogue->get($match->key));
             $qualities = array_diff(NameWords::of($line->name), $open);
             $missed = array_diff($match->missed, $passable, $qualities);
-            if ($match->beyond !== []) {
+            if ($match->beyond !== [] || self::isTheOtherPart($line->part, "{$match->alias}, {$this->catalogue->get($match->key)->name}")) {
                 continue;
             }
             if ($missed === [] || $this->areBrands($missed, $line)) {
@@ -146,6 +146,16 @@ final readonly class NameReading implements Names
         }
 
         return null;
+    }
+
+    /** The zest of a fruit is not its juice, whatever else is known of that fruit. */
+    private static function isTheOtherPart(?string $part, string $names): bool
+    {
+        return match ($part) {
+            'zest' => preg_match('/\bjuice\b/iu', $names) === 1,
+            'juice' => preg_match('/\bzest\b/iu', $names) === 1,
+            default => false,
+        };
     }
 
     /** Whether the name was ours to the word, and means this before anything else. */

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Recipe;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\Formula;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Ingredient;
+use Vinculum\Quantity\Measures;
+
+/** The zest of a fruit is not its juice: asked of every fruit of which one of the two is known. */
+final class FruitPartsTest extends TestCase
+{
+    public function test_no_part_of_a_fruit_is_taken_for_the_other(): void
+    {
+        $fruits = [];
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            foreach ([$ingredient->name, ...$ingredient->aliases] as $name) {
+                if (preg_match('/^([\pL -]+) (?<! in )(?:juice|zest)$/iu', mb_strtolower($name), $found) === 1) {
+                    $fruits[$found[1]] = true;
+                }
+            }
+        }
+        [$asked, $wrong] = [0, []];
+        foreach (array_keys($fruits) as $fruit) {
+            foreach (["zest of 2 {$fruit}s", "grated zest of 1 {$fruit}", "1 {$fruit}, zested", "zest and juice of 1 {$fruit}"] as $text) {
+                foreach (Formula::fromTexts([$text], Catalogue::shipped(), Measures::Metric)->lines as $at => $line) {
+                    ++$asked;
+                    $isOther = $at === 0 && preg_match('/\bjuice\b/iu', $line->ingredient->name ?? '') === 1
+                        || $at === 1 && preg_match('/\bzest\b/iu', $line->ingredient->name ?? '') === 1;
+                    if ($isOther) {
+                        $wrong[] = "{$text}: {$line->ingredient?->name}";
+                    }
+                }
+            }
+        }
+
+        self::assertSame([], $wrong);
+        self::assertGreaterThan(200, $asked);
+    }
+
+    /** Whose juice comes by the fruit has its zest by the fruit too. */
+    public function test_a_zest_that_is_known_is_known_by_the_fruit(): void
+    {
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            if (preg_match('/^([\pL ]+) zest$/iu', $ingredient->name, $found) === 1) {
+                $line = Formula::fromTexts(["zest of 1 {$found[1]}"], Catalogue::shipped(), Measures::Metric)->lines[0];
+                self::assertInstanceOf(Ingredient::class, $line->ingredient, $ingredient->name);
+                self::assertNotNull($line->grams, $ingredient->name);
+            }
+        }
+    }
+}
