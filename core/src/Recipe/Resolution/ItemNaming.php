@@ -61,7 +61,9 @@ final readonly class ItemNaming
             // "Umbrian-style fish sauce" is a fish sauce, of some manner or other
             $plain = $this->named($item->called($styled[1]));
 
-            return new Naming($item, $plain->ingredient, $plain->others, $plain->ingredient === null ? null : Sureness::Likely);
+            $sure = $plain->ingredient === null ? null : Sureness::Likely;
+
+            return new Naming($item, $plain->ingredient, $plain->others, $sure);
         }
         if ($best === null) {
             $near = array_map(static fn(NameMatch $match): string => $match->key, $matches);
