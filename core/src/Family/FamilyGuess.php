@@ -22,6 +22,8 @@ final readonly class FamilyGuess
     private const NONE = 5.0;
     /** Of what a title speaks for a family, so much speaks against none. */
     private const NAMED = 0.5;
+    /** What a title that names another family takes from one, of what it gives that. */
+    private const CALLED_OTHERWISE = 0.5;
     /** So far behind, in logarithms, it is nothing of the whole. */
     private const HOPELESS = 9.0;
     private const LEAST = 0.02;
@@ -52,15 +54,19 @@ final readonly class FamilyGuess
         $scores = FamilyLikelihood::of($makeup, $balance->taste);
         $scores[FamilyLikelihood::NONE] += self::NONE;
         $title ??= '';
-        $named = 0.0;
+        [$named, $titled] = [0.0, []];
         foreach ($title === '' ? [] : FactsFile::named('styles') as $style => $row) {
             if ($row->isSaidIn($title, 'titled')) {
                 $scores[$style] += $ofTitle = self::ofTitle($row->list('titled'), $title);
                 $named = max($named, $ofTitle);
+                $titled[] = $style;
             }
         }
-        // who calls it something does not call it nothing
+        // who calls it something does not call it nothing, and hardly something else
         $scores[FamilyLikelihood::NONE] -= self::NAMED * $named;
+        foreach ($named > 0.0 ? array_diff(array_keys($scores), $titled) : [] as $style) {
+            $scores[$style] -= $style === FamilyLikelihood::NONE ? 0.0 : self::CALLED_OTHERWISE * $named;
+        }
         $scores = self::heard($scores, FamilyObjections::to($balance, $makeup, $title));
         $top = max($scores);
         $weights = array_map(static fn(float $score): float => exp($score - $top), $scores);

@@ -72,7 +72,8 @@ function understanding(line: Line | undefined): { text: string; mark: string; ti
         isOff: false,
       };
     case 'unknown':
-      return { text: name === '' ? say.notKnown : name, mark: say.leftOut, title: note, isOff: true };
+      // what is said of it says that it is not known
+      return { text: name === '' && note === '' ? say.notKnown : name, mark: say.leftOut, title: note, isOff: true };
   }
 }
 

@@ -33,7 +33,7 @@ function together(parts: readonly Line[]): Line | undefined {
     grams: null,
     name: names.join(' · '),
     unread: [...new Set(parts.flatMap((part) => part.unread))],
-    note: parts.flatMap((part) => part.note ?? []).join(' · ') || null,
+    note: [...new Set(parts.flatMap((part) => part.note ?? []))].join(' · ') || null,
     mends: [{ says: say.eachInALineOf, text: parts.map((part) => part.alone ?? part.text).join('\n') }, ...first.mends],
   };
 }
