@@ -363,6 +363,8 @@ abstract class BrowserTestCase extends TestCase
             'if (window.axe === undefined) (0, eval)(arguments[0])',
             [(string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js')],
         );
+        // beside another browser it takes its time
+        self::$browser->manage()->timeouts()->setScriptTimeout(55);
         $found = self::$browser->executeAsyncScript(
             'const [within, rules, done] = arguments; axe.run(within, rules.length > 0 ? {runOnly: rules} : {}).then((result) => done(result.violations.filter((one) => ["serious", "critical"].includes(one.impact)).map((one) => one.id + ": " + one.nodes.map((node) => node.html).slice(0, 3).join(" | "))));',
             [$within, $rules],
