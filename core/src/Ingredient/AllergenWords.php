@@ -20,7 +20,7 @@ final class AllergenWords
         foreach (FactsFile::named('allergens') as $allergen => $row) {
             // "dairy-free butter" is a butter without milk, and says nothing of what stands after it
             $words = array_filter($free->fields(), static fn(string $word): bool => $free->text($word) === $allergen);
-            $of = $words === [] ? '' : '/\b(?:' . implode('|', $words) . ')[- ]free\s+\pL{1,40}/iu';
+            $of = $words === [] ? '' : '/\b(?:' . implode('|', $words) . ')[- ]free\s+\pL{1,40}(?:\s+(?!(?:and|or|with)\b)\pL{1,40})?/iu';
             $plain = $of === '' ? mb_scrub($text) : (string) preg_replace($of, ' ', mb_scrub($text));
             $told = (string) preg_replace(self::DENIED, ' ', $plain);
             $left = $row->list('but') === [] ? $told : (string) preg_replace("/{$row->pattern('but')}/iu", ' ', $told);
