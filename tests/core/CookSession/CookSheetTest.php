@@ -59,7 +59,7 @@ final class CookSheetTest extends TestCase
     public function test_the_steps_are_the_method_as_it_was_written(): void
     {
         foreach (self::recipes() as $name => [$recipe]) {
-            $words = static fn(string $text): string => (string) preg_replace('/\W+|\bthen\b|^\d+\./u', '', $text);
+            $words = static fn(string $text): string => (string) preg_replace('/\W+|\b(?:and )?then\b|^\d+\./u', '', $text);
             $sheet = implode('', array_map(static fn(SheetStep $step): string => $words($step->step->text), self::sheet($recipe)->steps));
             $method = $words((string) preg_replace('/\b(?:Keeps|Will keep)\b[^.]*\d[^.]*\./u', '', implode(' ', array_map(
                 static fn(string $line): string => (string) preg_replace('/^\d+\. /', '', $line),
