@@ -65,6 +65,11 @@ final readonly class MethodLinks
             }
             foreach ($here as $mention) {
                 foreach (self::chosen($mention, $left, $mentions) as $line) {
+                    $isToTaste = !$mention->isByName && $lines[$line]->status === LineStatus::ToTaste;
+                    if ($isToTaste && self::isTastedAfter($step, $steps)) {
+                        // the pepper that is to taste is none of "the spices", where it is seasoned later
+                        continue;
+                    }
                     if ($mention->does === Mention::PUTS && $told->stepsOf($line) !== []) {
                         $elsewhere[$line] ??= $step;
                         continue;
@@ -120,6 +125,15 @@ final readonly class MethodLinks
     public function stepsOf(int $line): array
     {
         return array_keys(array_filter($this->puts, static fn(array $lines): bool => isset($lines[$line])));
+    }
+
+    /** @param list<MethodStep> $steps */
+    private static function isTastedAfter(int $step, array $steps): bool
+    {
+        return array_filter(
+            array_slice($steps, $step + 1),
+            static fn(MethodStep $later): bool => FactsFile::named('doing')['tastes']->isSaidIn($later->text, 'words'),
+        ) !== [];
     }
 
     /**

@@ -16,7 +16,7 @@ final readonly class Recipe
 {
     /** Kinds of what was set aside that tell of the sauce. */
     private const PROSE = ['title', 'blurb', 'note', 'talked-about', 'served-with', 'keeping'];
-    private const IN_PASSING = '/(?:^|[.!]\s+)((?:this |it )?(?:makes|yields|fills)\b[^.!?]{0,80}?\b(?:\d+|two|three|four|five|six|a)\b[^.!?]{0,60})/iu';
+    private const IN_PASSING = '/(?:^|[.!,;]\s+(?:and\s+)?)((?:this |it )?(?:makes|yields|fills)\b[^.!?]{0,80}?\b(?:\d+|two|three|four|five|six|a)\b[^.!?]{0,60})/iu';
     private const BEHIND_THE_TIMES = '/\b(?:makes|yields?)\b:?\s.*\d.*/iu';
 
     /**

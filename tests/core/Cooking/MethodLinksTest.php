@@ -144,6 +144,22 @@ final class MethodLinksTest extends TestCase
         self::assertGreaterThan(150, $asked);
     }
 
+    #[TestDox('What is to taste is none of "the spices" where it is seasoned later: each seasoning, under each word for many')]
+    public function test_what_is_to_taste_waits_for_the_seasoning(): void
+    {
+        foreach (['pepper', 'black pepper', 'white pepper', 'cayenne', 'nutmeg'] as $seasoning) {
+            foreach (['Season.', 'Season to taste.', 'Taste and adjust the seasoning.'] as $seasons) {
+                $lines = Formula::fromTexts(
+                    ['1 kg tomatoes', '2 tsp smoked paprika', '½ tsp ground cloves', $seasoning],
+                    Catalogue::shipped(),
+                    Measures::Metric,
+                )->lines;
+                $links = MethodLinks::of(MethodReader::steps(['Simmer the tomatoes for 20 minutes.', 'Add the spices and simmer for 10 minutes.', $seasons]), $lines);
+                self::assertSame([[0], [1], [1], [2]], array_map($links->stepsOf(...), array_keys($lines)), "{$seasoning}, {$seasons}");
+            }
+        }
+    }
+
     #[TestDox('"Until everything is soft" puts nothing in: what comes later still comes later')]
     public function test_everything_that_is_done_is_not_put_in(): void
     {

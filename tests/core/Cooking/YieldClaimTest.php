@@ -53,6 +53,7 @@ final class YieldClaimTest extends TestCase
             ['My neighbour swears by this on grilled fish. Makes 2 bottles.', 'Makes 2 bottles', 2],
             ['A good one for autumn! This makes about 750 ml.', 'This makes about 750 ml', null],
             ['We love it. It fills a small jar, and it never lasts.', null, 1],
+            ["It's sharp, it's sticky, and it makes 5 jars.", 'it makes 5 jars', 5],
             ['It makes two people happy.', null, null],
         ] as [$blurb, $said, $jars]) {
             $kitchen = Kitchen::shipped();

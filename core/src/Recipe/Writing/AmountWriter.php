@@ -76,6 +76,14 @@ final class AmountWriter
         }
         $notch = self::packs($line) === null ? self::fineNotch($measured, $count) : 1.0;
         $written = max(1.0, round($count / $notch)) * $notch;
+        $packs = self::packs($line);
+        if ($packs !== null && $measured->unit !== null && abs($written / $count - 1.0) > self::CLOSE) {
+            // 520 g of "1 x 400 g tin" are no whole tins: what is opened is weighed, as it comes out of them
+            $much = $count * $measured->middle() / $packs;
+            $fine = self::fineNotch($measured, $much);
+
+            return self::replacing($line, self::amount($measured, max(1.0, round($much / $fine)) * $fine, $measures));
+        }
         $text = self::written($line, $written, $measures);
         // what says what one weighs says it again
         $isFar = ($line->written->forms !== [] || abs($written / $count - 1.0) > self::CLOSE)

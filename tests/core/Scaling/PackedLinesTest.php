@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Scaling;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Balance\Formula;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Kitchen\Kitchen;
+use Vinculum\Quantity\Measures;
+use Vinculum\Scaling\Scale;
+use Vinculum\Scaling\TargetSize;
+
+/** A line of tins at another size says what is meant: read again it is that much, however the tins were told. */
+final class PackedLinesTest extends TestCase
+{
+    private const PACKS = [
+        '1 x 400g tin', '2 x 400 g tins', '3 × 200ml cartons of', '1 (400 g) tin', '400g tin', '1 jar (200 g)', '2 x 14 oz cans',
+        'a 400g tin of', '2 x 250 g packs',
+    ];
+    /** So near a scale, and half an ounce of a tin, come. */
+    private const NEAR = 0.05;
+
+    public function test_what_is_written_at_another_size_is_what_is_measured(): void
+    {
+        $kitchen = Kitchen::shipped();
+        [$asked, $wrong] = [0, []];
+        foreach (self::PACKS as $pack) {
+            foreach (['chopped tomatoes', 'coconut milk', 'chickpeas', 'black olives'] as $thing) {
+                $sauce = $kitchen->weigh($kitchen->read("# x\n\n{$pack} {$thing}\n500 g sugar\n")->in(Measures::Metric));
+                foreach (['0.3', '0.5', '0.83', '1.3', '1.7', '2', '2.4', '5'] as $factor) {
+                    $line = Scale::of($sauce, TargetSize::factor($factor))->lines[0];
+                    $text = $line->written(Measures::Metric);
+                    $read = Formula::fromTexts([$text], Catalogue::shipped(), Measures::Metric)->lines[0]->grams->value ?? 0.0;
+                    ++$asked;
+                    if ($line->exactGrams === null || abs($read / $line->exactGrams - 1.0) > self::NEAR) {
+                        $wrong[] = sprintf('%s %s, %s times: %s is %.0f g of %.0f', $pack, $thing, $factor, $text, $read, $line->exactGrams ?? 0.0);
+                    }
+                }
+            }
+        }
+
+        self::assertSame([], $wrong);
+        self::assertSame(288, $asked);
+    }
+}
