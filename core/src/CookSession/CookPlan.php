@@ -61,7 +61,8 @@ final readonly class CookPlan
         $items = [];
         foreach ($cook->stages as $stage => $cooked) {
             foreach (array_keys($cooked->stage->lines) as $number) {
-                $item = self::item($scale->lines[$number], $number, $stage, abs($scale->factor - 1.0) < 1e-6);
+                $isAsWritten = abs($scale->factor - 1.0) < 1e-6;
+                $item = self::item($scale->lines[$number], $number, $stage, $isAsWritten, $sauce->measures());
                 $items[] = $kitchen->hasScale ? $item : $item->withoutScale($scale->lines[$number], $sauce->measures());
             }
         }
@@ -313,15 +314,22 @@ final readonly class CookPlan
     }
 
     /** @param bool $isAsWritten at the size of the recipe, where the cook's own counts and grindings stand */
-    private static function item(ScaledLine $scaled, int $number, int $stage, bool $isAsWritten): MeasureTask
-    {
+    private static function item(
+        ScaledLine $scaled,
+        int $number,
+        int $stage,
+        bool $isAsWritten,
+        Measures $measures,
+    ): MeasureTask {
         $line = $scaled->line;
         $own = $isAsWritten ? self::ownWords($line) : null;
+        // what nobody knows is said as it is written, at this size
+        $called = $line->status === LineStatus::Unknown ? $scaled->written($measures) : $line->called();
 
         return new MeasureTask(
             $number,
             $stage,
-            $own === null || $line->written->name === '' ? $line->called() : $line->written->name,
+            $own === null || $line->written->name === '' ? $called : $line->written->name,
             $scaled->grams ?? 0.0,
             $own ?? $scaled->measure ?? '',
             $line->ingredient?->portions->texture,

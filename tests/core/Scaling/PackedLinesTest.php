@@ -6,6 +6,8 @@ namespace Tests\core\Scaling;
 
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Formula;
+use Vinculum\CookSession\CookPlan;
+use Vinculum\CookSession\MeasureTask;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Kitchen\Kitchen;
 use Vinculum\Quantity\Measures;
@@ -43,5 +45,16 @@ final class PackedLinesTest extends TestCase
 
         self::assertSame([], $wrong);
         self::assertSame(288, $asked);
+    }
+
+    /** What nobody knows is said at the size that is cooked, on the sheet and in the cook. */
+    public function test_an_unknown_line_is_said_at_its_size(): void
+    {
+        $kitchen = Kitchen::shipped();
+        $sauce = $kitchen->weigh($kitchen->read("# x\n\n2 tbsp brindlewort paste\n500 g sugar\n")->in(Measures::Metric));
+        $plan = CookPlan::of(Scale::of($sauce, TargetSize::factor('2')), $sauce);
+        $says = array_map(static fn(MeasureTask $item): string => $item->says($item->measure), $plan->items);
+
+        self::assertContains('4 tbsp brindlewort paste', $says);
     }
 }
