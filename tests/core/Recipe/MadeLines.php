@@ -35,6 +35,12 @@ final class MadeLines
         'A N, plus extra for the pan', 'For the pot: A N', 'A N – rinsed', 'A N, any brand', 'A N to finish', 'A best-quality N', 'N (A / F)',
         'Optional: A N', 'A N, if you like', 'A N (about F)', 'A N, or more as needed', 'plus A N', '* A N', 'A N (not the cheap kind)',
         'A N, peeled and chopped (F)', 'A N, skinned & diced (about F)', 'A N, peeled, trimmed and finely sliced (F)',
+        'A peeled and cored N', 'A washed and trimmed N', 'A rinsed, peeled and finely sliced N',
+    ];
+    /** What may go in instead of the first. */
+    private const OF_A_CHOICE = [
+        'A N (M works too)', 'A N (M will do)', 'A N (M is fine too)', 'A N (or M)', 'A N, M works too', 'A N, peeled (M if you like)', 'A N or M',
+        'A N (M if you prefer)', 'N (M will do), A', 'A N - M works just as well', 'A N (F; M will do)',
     ];
     private const OF_TWO = [
         'A N and B M', 'A N, B M', 'A N + B M', 'A N & B M', 'A N; B M', 'A N plus B M', 'A N with B M', 'A N, and B M', 'A of N and B of M',
@@ -59,7 +65,10 @@ final class MadeLines
     {
         $this->dice = new Randomizer(new Mt19937($seed));
         $this->names = self::everyName();
-        $this->known = array_fill_keys(array_column($this->names, 1), true);
+        $this->known = array_fill_keys(
+            array_map(static fn(array $one): string => implode(' ', NameWords::of($one[1])), $this->names),
+            true,
+        );
     }
 
     /**
@@ -73,10 +82,21 @@ final class MadeLines
                 [$amount, $form] = $this->amount();
                 $way = $this->way(self::OF_ONE, $form);
                 // "fresh tomato and vegetable juice" may be of fresh tomato: what it means is then not known by construction
-                $first = 'fresh ' . explode(' and ', $name)[0];
+                $first = implode(' ', NameWords::of('fresh ' . explode(' and ', $name)[0]));
                 $way = isset($this->known[$first]) ? str_replace('fresh N', 'N', $way) : $way;
                 yield [self::filled($way, ['A' => $amount, 'F' => $form, 'N' => $name]), [[$key, $name, $amount]]];
             }
+        }
+    }
+
+    /** @return iterable<array{string, list<array{string, string, string|null}>}> as ofOne(), with a choice that does not go in */
+    public function ofChoices(int $lines): iterable
+    {
+        for ($line = 0; $line < $lines; ++$line) {
+            [$thing, $other] = $this->things(['N', 'M']);
+            [$amount, $form] = $this->amount();
+            $with = ['A' => $amount, 'F' => $form, 'N' => $thing[1], 'M' => $other[1]];
+            yield [self::filled($this->way(self::OF_A_CHOICE, $form), $with), [[...$thing, $amount]]];
         }
     }
 
@@ -85,13 +105,7 @@ final class MadeLines
     {
         for ($line = 0; $line < $lines; ++$line) {
             $isThree = $line % 3 === 0;
-            $things = [];
-            foreach (['N', 'M', 'O'] as $letter) {
-                do {
-                    $drawn = $this->names[$this->dice->getInt(0, count($this->names) - 1)];
-                } while (in_array($drawn[0], array_column($things, 0), true) || self::joinsTwo($drawn[1]));
-                $things[$letter] = $drawn;
-            }
+            $things = array_combine(['N', 'M', 'O'], $this->things(['N', 'M', 'O']));
             [$first, $form] = $this->amount();
             $amounts = ['N' => $first, 'M' => $this->amount()[0], 'O' => $this->amount()[0]];
             $way = $this->way($isThree ? self::OF_THREE : self::OF_TWO, $form);
@@ -130,6 +144,24 @@ final class MadeLines
             str_contains($way, $own) => $amounts[$letter],
             default => null,
         };
+    }
+
+    /**
+     * @param list<string> $letters
+     *
+     * @return list<array{string, string}> a thing for each, none twice
+     */
+    private function things(array $letters): array
+    {
+        $things = [];
+        while (count($things) < count($letters)) {
+            $drawn = $this->names[$this->dice->getInt(0, count($this->names) - 1)];
+            if (!in_array($drawn[0], array_column($things, 0), true) && !self::joinsTwo($drawn[1])) {
+                $things[] = $drawn;
+            }
+        }
+
+        return $things;
     }
 
     /** @return array{string, string} */

@@ -26,6 +26,7 @@ final class MadeLinesTest extends TestCase
 {
     private const SEED = 20261201;
     private const SEVERAL = 11_000;
+    private const CHOICES = 2_000;
     private const RIGHT_WANTED = 0.95;
     /** One amount of one thing, read in two ways of writing it. */
     private const AS_MUCH = 0.12;
@@ -41,7 +42,7 @@ final class MadeLinesTest extends TestCase
     {
         $made = new MadeLines(self::SEED);
         [$count, $right, $lost, $wrong] = [0, 0, [], []];
-        foreach ([$made->ofOne(), $made->ofSeveral(self::SEVERAL)] as $lines) {
+        foreach ([$made->ofOne(), $made->ofSeveral(self::SEVERAL), $made->ofChoices(self::CHOICES)] as $lines) {
             foreach ($lines as [$text, $truth]) {
                 ++$count;
                 $entries = self::$resolver->entries($text);

@@ -28,6 +28,7 @@ final class ClauseJoining
         $this->lastJoiner = $joiner === Joiner::None || !$tells ? $this->lastJoiner : $joiner;
         match (true) {
             $current === null => $this->drafts[] = $draft,
+            $draft->isChoice => $this->offer($current, $draft),
             !$tells => $this->joinsWithoutName($joiner, $current, $draft),
             self::isOfTheSameFruit($current, $draft) => $this->sharesTheFruit($current, $draft),
             self::isStillNameless($current, $draft) => $this->names($current, $draft),
@@ -93,10 +94,25 @@ final class ClauseJoining
         return !$this->words->tells($current->name) && $current->part === null && !$current->isOfAll();
     }
 
+    /**
+     * "peeled and cored apples": what is done to one thing, and names none of two.
+     *
+     * @param list<int> $tokens
+     */
+    private function areDoneTo(array $tokens): bool
+    {
+        return $tokens !== [] && array_filter(
+            $tokens,
+            fn(int $token): bool => !Vocabulary::has('done-to', $this->words->tokens[$token]->lower)
+                && !Vocabulary::has('beside', $this->words->tokens[$token]->lower),
+        ) === [];
+    }
+
     /** "2 large, ripe tomatoes", "1 red and 1 green pepper": what says no thing by itself is of the one behind. */
     private function leansOn(Joiner $joiner, Draft $current, Draft $draft): bool
     {
-        if (!$draft->hasAmount() && in_array($joiner, [Joiner::Comma, Joiner::Dash], true)) {
+        $isPrepared = $joiner === Joiner::And && $this->areDoneTo($current->name);
+        if (!$draft->hasAmount() && ($isPrepared || in_array($joiner, [Joiner::Comma, Joiner::Dash], true))) {
             $current->name = [...$current->name, ...$draft->name];
             $current->part ??= $draft->part;
             $current->takeOn($draft);
@@ -322,6 +338,14 @@ final class ClauseJoining
         $this->words->role([...$this->words->tokensOf($draft), ...$draft->amountTokens], Role::Alternative);
         $current->choices = [...$current->choices, ...$draft->name];
         $current->takeOn($draft);
+    }
+
+    /** "milk, oat milk is fine too" */
+    private function offer(Draft $current, Draft $draft): void
+    {
+        $current->offers[] = $this->words->nameOf($draft);
+        $this->words->role($this->words->tokensOf($draft), Role::Alternative);
+        $current->choices = [...$current->choices, ...$draft->name];
     }
 
     /** "soy/mirin mix" */

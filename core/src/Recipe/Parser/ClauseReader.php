@@ -20,12 +20,17 @@ final class ClauseReader
     /**
      * What a clause says: nearly always one thing, or something about one.
      *
-     * @param list<Phrase> $clause
+     * @param non-empty-list<Phrase> $clause
      *
      * @return list<Draft>
      */
-    public function drafts(array $clause): array
+    public function drafts(array $clause, Joiner $joiner): array
     {
+        $all = range($clause[0]->from, $clause[count($clause) - 1]->to - 1);
+        $choice = $joiner->turns() ? $this->words->choiceIn($all, false) : [];
+        if ($choice !== []) {
+            return [Draft::choice($choice, array_slice($all, count($choice)))];
+        }
         $this->parts = [];
         $this->drafts = [new Draft()];
         [$purpose, $role] = [[], Role::Purpose];
@@ -193,11 +198,18 @@ final class ClauseReader
 
             return;
         }
+        $inside = $this->withoutOffer($draft, $inside);
+        if ($inside === []) {
+            return;
+        }
         if ($this->callsIt($draft, $bracket, $inside) || $this->countsIt($draft, $bracket, $inside)) {
             return;
         }
         $isStart = true;
         foreach ($bracket->inner as $phrase) {
+            if ($phrase->from > $inside[count($inside) - 1]) {
+                break;
+            }
             $tokens = range($phrase->from, $phrase->to - 1);
             if ($phrase->is(PhraseKind::Purpose) && $phrase->says === '') {
                 $rest = range($phrase->from, $bracket->to - 2);
@@ -214,6 +226,30 @@ final class ClauseReader
             };
             $isStart = $phrase->is(PhraseKind::Joiner) || ($isStart && $phrase->is(PhraseKind::Mark));
         }
+    }
+
+    /**
+     * "(oat milk will do)", "(240 ml; oat milk will do)": what a bracket offers instead, behind its last mark.
+     *
+     * @param non-empty-list<int> $inside
+     *
+     * @return list<int> the rest of it
+     */
+    private function withoutOffer(Draft $draft, array $inside): array
+    {
+        $marks = array_filter($inside, fn(int $token): bool => $this->words->tokens[$token]->isMark(',', ';'));
+        $from = $marks === [] ? 0 : (int) array_search(max($marks), $inside, true) + 1;
+        $offer = array_slice($inside, $from);
+        $choice = $this->words->choiceIn($offer, true);
+        if ($choice === []) {
+            return $inside;
+        }
+        $isOr = $this->words->tokens[$choice[0]]->isWord('or');
+        $draft->offers[] = $this->words->textOf(array_slice($choice, $isOr ? 1 : 0));
+        $draft->choices = [...$draft->choices, ...$offer];
+        $this->words->role($offer, Role::Alternative);
+
+        return array_slice($inside, 0, max(0, $from - 1));
     }
 
     /**

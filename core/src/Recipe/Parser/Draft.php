@@ -22,6 +22,9 @@ final class Draft
     /** @var list<string> */
     public array $alternatives = [];
 
+    /** @var list<string> what would do as well: "oat milk is fine too" */
+    public array $offers = [];
+
     /** @var list<int> tokens of other choices */
     public array $choices = [];
 
@@ -46,6 +49,8 @@ final class Draft
     public bool $isGuessed = false;
     /** Its name has nothing to do with those before: "the same of". */
     public bool $isApart = false;
+    /** It may go in instead of the one before: "oat milk is fine too". */
+    public bool $isChoice = false;
 
     /** @var list<float> */
     public array $shares = [];
@@ -55,6 +60,18 @@ final class Draft
 
     /** Its amount in words, where it is worked out. */
     public ?string $amountText = null;
+
+    /**
+     * @param list<int> $name
+     * @param list<int> $said
+     */
+    public static function choice(array $name, array $said): self
+    {
+        $draft = new self();
+        [$draft->name, $draft->said, $draft->isChoice] = [$name, [$said], true];
+
+        return $draft;
+    }
 
     public function measured(): ?WrittenAmount
     {

@@ -33,6 +33,7 @@ final readonly class DraftItems
             forms: array_slice($draft->amounts, 1),
             name: $this->words->nameOf($draft),
             alternatives: $draft->alternatives,
+            offers: $draft->offers,
             preparation: $preparation,
             part: $draft->part,
             tags: $this->tagsOf($draft, $preparation),
@@ -89,6 +90,7 @@ final readonly class DraftItems
 
         return implode(' ', array_filter($pieces))
             . implode('', array_map(static fn(string $one): string => " or {$one}", $draft->alternatives))
+            . implode('', array_map(static fn(string $one): string => " ({$one} will do)", $draft->offers))
             . ($draft->percent === null ? '' : " {$draft->percent}%")
             . ($preparation === '' ? '' : ", {$preparation}")
             . implode('', array_map(static fn(string $tag): string => " [{$tag}]", $draft->tags));

@@ -12,7 +12,8 @@ final readonly class Item
      * @param WrittenAmount|null $measured null where no amount is written
      * @param list<WrittenAmount> $forms the same amount said in other ways: "½ cup (110 g)"
      * @param string $name the words that name the ingredient
-     * @param list<string> $alternatives names after "or"
+     * @param list<string> $alternatives names after "or", with which it may share its last words
+     * @param list<string> $offers names of what would do as well
      * @param string $preparation what stands after the comma or in brackets
      * @param string|null $part juice or zest, when only that part of a fruit is used
      * @param list<string> $tags cold, steeped, optional, lock, roasted, drained
@@ -34,6 +35,7 @@ final readonly class Item
         public array $forms = [],
         public string $name = '',
         public array $alternatives = [],
+        public array $offers = [],
         public string $preparation = '',
         public ?string $part = null,
         public array $tags = [],
@@ -49,6 +51,12 @@ final readonly class Item
         public bool $isSome = false,
         public bool $isShared = false,
     ) {}
+
+    /** What the line says of this thing itself: nothing of what would do as well, nor of where to find more. */
+    public function ownWords(): string
+    {
+        return implode(' ', array_filter([$this->amountText, $this->name, $this->gloss, $this->preparation]));
+    }
 
     /** The same thing in another amount. */
     public function times(float $factor): self

@@ -43,7 +43,7 @@ final class LineReading
         $this->words->role(array_keys(array_slice($this->words->tokens, 0, $lead)), Role::Joiner);
         [$reader, $joining] = [new ClauseReader($this->words), new ClauseJoining($this->words)];
         foreach ($this->clauses($this->grammar->phrases($this->words->tokens, $lead)) as [$joiner, $clause]) {
-            foreach ($reader->drafts($clause) as $number => $draft) {
+            foreach ($reader->drafts($clause, $joiner) as $number => $draft) {
                 $joining->join($number === 0 ? $joiner : Joiner::Comma, $draft);
             }
         }
@@ -87,7 +87,7 @@ final class LineReading
     /**
      * @param list<Phrase> $phrases
      *
-     * @return list<array{Joiner, list<Phrase>}> each with what joins it to the one before
+     * @return list<array{Joiner, non-empty-list<Phrase>}> each with what joins it to the one before
      */
     private function clauses(array $phrases): array
     {

@@ -123,6 +123,27 @@ final class LineWords
             || $this->tokens[$at]->isWord('not');
     }
 
+    /**
+     * "oat milk is fine too", "low-fat if you like": what may go in instead.
+     *
+     * @param list<int> $tokens one behind the other
+     *
+     * @return list<int> before the words that say so; none where nothing says so
+     */
+    public function choiceIn(array $tokens, bool $isInBracket): array
+    {
+        $fields = $isInBracket ? ['instead', 'if_liked'] : ['instead'];
+        foreach (array_slice($tokens, 1, preserve_keys: true) as $number => $token) {
+            foreach ($fields as $field) {
+                if (Vocabulary::phraseAt('choices', $this->tokens, $token, $field) === count($tokens) - $number) {
+                    return array_slice($tokens, 0, $number);
+                }
+            }
+        }
+
+        return [];
+    }
+
     /** @param list<int> $tokens */
     public function option(Draft $draft, array $tokens): void
     {

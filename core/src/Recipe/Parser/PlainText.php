@@ -16,7 +16,7 @@ final readonly class PlainText
     public static function of(string $text, int $longest = PHP_INT_MAX): self
     {
         if (preg_match('/^[\x20-\x25\x27-\x7E]*$/', $text) === 1) {
-            return new self(substr($text, 0, $longest), null);
+            return new self(self::unquoted(substr($text, 0, $longest)), null);
         }
         $text = mb_scrub($text);
         $pattern = '/&(?:#\d{1,6}|#x[0-9a-f]{1,6}|[a-z]{2,8}\d{0,2});|./ius';
@@ -31,13 +31,19 @@ final readonly class PlainText
         }
         $offsets[] = strlen($text);
 
-        return new self($plain, $offsets);
+        return new self(self::unquoted($plain), $offsets);
     }
 
     /** Where in the line as it came a place of the plain text stands, both in bytes. */
     public function offsetOf(int $offset): int
     {
         return $this->offsets[$offset] ?? $offset;
+    }
+
+    /** A number in quotes is a part of a name, and no amount: "00" flour. */
+    private static function unquoted(string $text): string
+    {
+        return str_contains($text, '"') ? (string) preg_replace('/"(\d{2,4})"(?=\s\pL)/u', ' $1 ', $text) : $text;
     }
 
     private static function plain(string $character): string

@@ -301,16 +301,22 @@ final readonly class QuantityGrammar
         return null;
     }
 
-    /** "5-inch", "3 cm" after a count: one piece of that length. */
+    /** "5-inch", "3 cm", "(2-inch) pieces of" after a count: one piece of that length. */
     private function length(Cursor $cursor): ?WrittenAmount
     {
         $start = $cursor->position();
+        $isBracketed = $cursor->skipMark('(');
         $range = $cursor->peek()?->isNumber() === true && !$cursor->peek()->isFraction
             ? NumberGrammar::range($cursor)
             : null;
         $cursor->skipMark('-');
         $counted = $range === null ? null : $this->units->countingNoun($cursor);
-        if ($range !== null && in_array($counted, ['inch', 'cm'], true)) {
+        $isClosed = !$isBracketed || $cursor->skipMark(')');
+        if ($range !== null && $isClosed && in_array($counted, ['inch', 'cm'], true)) {
+            if ($isBracketed && $cursor->skipWord('piece', 'pieces', 'length', 'lengths', 'chunk', 'chunks', 'knob', 'knobs')) {
+                $cursor->skipWord('of');
+            }
+
             return new WrittenAmount($range[0], $range[1], null, $counted);
         }
         $cursor->backTo($start);

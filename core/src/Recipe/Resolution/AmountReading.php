@@ -186,7 +186,7 @@ final readonly class AmountReading
     /** @return array{float, float, bool} g/ml, its relative doubt, and whether it is a guess */
     private function densityFor(WrittenAmount $measured, Item $line, Ingredient $ingredient): array
     {
-        $words = mb_strtolower("{$line->text} {$line->preparation}");
+        $words = mb_strtolower($line->ownWords());
         $forms = $ingredient->portions->forms;
         foreach ($forms as $form => $density) {
             if (str_contains($words, $form)) {

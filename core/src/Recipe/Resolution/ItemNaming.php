@@ -16,6 +16,7 @@ final readonly class ItemNaming
     /** A name that fits another ingredient this well may mean that one. */
     private const AS_LIKELY = 0.96;
     private const MOST_OTHERS = 3;
+    private const STYLED = '/^(?<before>(?:[\pL\']+\s){0,3})(?<manner>[\pL\']+)[- ](?:style|type|like)\s(?<rest>.+)$/iu';
 
     public function __construct(
         private Catalogue $catalogue,
@@ -57,13 +58,8 @@ final readonly class ItemNaming
         if ($free !== null && $free->rest !== '') {
             return $this->freeOf($free, $item, $matches);
         }
-        if ($best === null && preg_match('/^[\pL\']+[- ]style\s+(.+)$/iu', $item->name, $styled) === 1) {
-            // "Umbrian-style fish sauce" is a fish sauce, of some manner or other
-            $plain = $this->named($item->called($styled[1]));
-
-            $sure = $plain->ingredient === null ? null : Sureness::Likely;
-
-            return new Naming($item, $plain->ingredient, $plain->others, $sure);
+        if (preg_match(self::STYLED, $item->name, $styled) === 1 && $best?->isExact !== true) {
+            return $this->styled($item, $styled);
         }
         if ($best === null) {
             $near = array_map(static fn(NameMatch $match): string => $match->key, $matches);
@@ -73,6 +69,27 @@ final readonly class ItemNaming
         $differs = $called !== null && $called->key !== $best->key ? [$called->key] : [];
 
         return $this->naming($item, $best, $matches, [...$differs, ...($meaning->others ?? [])], $differs !== []);
+    }
+
+    /**
+     * "Umbrian-style fish sauce" is a fish sauce, of some manner or other; "parmesan-style hard cheese" is taken for
+     * parmesan, being of one kind and holding all its allergens; else it is not known.
+     *
+     * @param array<string> $styled
+     */
+    private function styled(Item $item, array $styled): Naming
+    {
+        $manner = $this->names->keyOf($styled['manner']);
+        $plain = $this->named($item->called($styled['before'] . $styled['rest']));
+        $rest = $plain->ingredient;
+        $of = $manner === null ? $rest : $this->catalogue->get($manner);
+        $isOfItsKind = $of !== null && $rest !== null && array_intersect($of->kinds, $rest->kinds) !== []
+            && array_diff($rest->suitability->allergens, $of->suitability->allergens) === [];
+        if (!$isOfItsKind) {
+            return new Naming($item, null, array_values(array_filter([$manner, $rest?->key])));
+        }
+
+        return new Naming($item, $of, array_values(array_diff([$rest->key, ...$plain->others], [$of->key])), Sureness::Likely);
     }
 
     /**
@@ -98,7 +115,7 @@ final readonly class ItemNaming
     public function choices(Item $item): array
     {
         $keys = [];
-        foreach ($item->alternatives as $name) {
+        foreach ([...$item->alternatives, ...$item->offers] as $name) {
             $other = $this->catalogue->names()->find($name, 1)[0] ?? null;
             if ($other !== null && $other->score >= NameSearch::ACCEPTED) {
                 $keys[] = $other->key;

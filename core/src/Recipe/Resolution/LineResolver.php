@@ -294,7 +294,7 @@ final readonly class LineResolver
         if ($found->isPack) {
             $states = in_array('drained', $line->tags, true)
                 ? $states->drained()
-                : $states->drainedAsUsual("{$line->text} {$line->preparation}");
+                : $states->drainedAsUsual($line->ownWords());
         }
         // a weight is of the thing as it is named; a count, and what stands after the comma, is of what was bought
         $isCount = $line->measured?->unit === null;

@@ -16,6 +16,9 @@ final class LinePrinter
         foreach ($line->alternatives as $alternative) {
             $text .= " or {$alternative}";
         }
+        foreach ($line->offers as $offer) {
+            $text .= " ({$offer} will do)";
+        }
         foreach ($line->forms as $form) {
             $text .= " ({$form->written()})";
         }
