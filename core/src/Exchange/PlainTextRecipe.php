@@ -97,7 +97,7 @@ final class PlainTextRecipe
     {
         $found = array_fill_keys(self::KEYS, null);
         [$lines, $method, $aside] = [[], [], []];
-        [$stage, $inMethod] = [null, false];
+        [$stage, $inMethod, $isBesideFood] = [null, false, false];
         foreach (preg_split('/\R/u', $text) ?: [] as $line) {
             $line = trim($line);
             $key = self::key($line);
@@ -120,7 +120,8 @@ final class PlainTextRecipe
                 $stage = ($heading[2] ?? '') !== '' ? $heading[2] : $heading[1];
                 $stage = preg_match('/^ingredients$/iu', $stage) === 1 ? null : $stage;
             } else {
-                $other = $this->reader()->otherThanFood($line);
+                $other = $this->reader()->otherThanFood($line, $isBesideFood);
+                $isBesideFood = $other === null;
                 if ($other === null) {
                     $lines[] = [$line, $stage];
                 } else {

@@ -20,6 +20,7 @@ use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\Spoons;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\Resolution\MethodAmounts;
 use Vinculum\Sensory\Aim;
 
 /**
@@ -114,6 +115,8 @@ final readonly class Kitchen
     public function weigh(Recipe $recipe, Treatment $measured = new Treatment()): Sauce
     {
         $read = $this->formula($recipe);
+        $measures = new MethodAmounts($this->catalogue, $recipe->measures);
+        $recipe = $recipe->withNotes($measures->notes($recipe->method, $read->lines));
 
         return $this->cooked(
             $this->keepsHeadings ? $recipe : $recipe->saidOfIngredients()->withNotes($read->sizesSaid()),

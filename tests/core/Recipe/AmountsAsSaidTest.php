@@ -100,6 +100,21 @@ final class AmountsAsSaidTest extends TestCase
         self::assertStringContainsString('no amount', (string) self::resolver()->resolve('a ton of garlic')->note);
     }
 
+    public function test_an_amount_for_each_of_so_many_is_none_of_the_batch_and_says_so(): void
+    {
+        $said = [
+            'coarse salt (1 tsp per bottle)', 'lemon juice, 2 tbsp per litre', '1 tsp salt per kg of tomatoes', 'salt: 20 g per kilo', '1 bay leaf per jar',
+            '20 g salt per litre water', '1 tbsp sugar per 500 ml', 'vinegar 1 tbsp per person',
+        ];
+        foreach ($said as $text) {
+            $entries = self::resolver()->entries($text);
+            self::assertCount(1, $entries, $text);
+            self::assertSame(LineStatus::Unknown, $entries[0]->status, $text);
+            self::assertNotNull($entries[0]->ingredient, $text);
+            self::assertStringContainsString('altogether', (string) $entries[0]->note, $text);
+        }
+    }
+
     public function test_one_tap_makes_a_spoon_a_tablespoon_and_keeps_the_rest(): void
     {
         $mends = Mend::for(self::resolver()->resolve('1 spoon yellow mustard, heaped'), Catalogue::shipped());

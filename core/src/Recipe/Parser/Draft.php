@@ -49,6 +49,8 @@ final class Draft
     public bool $isGuessed = false;
     /** Its name has nothing to do with those before: "the same of". */
     public bool $isApart = false;
+    /** Its amount is for each of so many: "1 tsp per bottle". */
+    public bool $isRate = false;
     /** It may go in instead of the one before: "oat milk is fine too". */
     public bool $isChoice = false;
 

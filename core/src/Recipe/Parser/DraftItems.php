@@ -38,6 +38,7 @@ final readonly class DraftItems
             part: $draft->part,
             tags: $this->tagsOf($draft, $preparation),
             isNonsense: $draft->isNonsense(),
+            isRate: $draft->isRate,
             amountText: $amount,
             percent: $draft->percent,
             amountSpan: $isOne || $inLine === null ? $inLine : $alone,

@@ -33,6 +33,7 @@ final readonly class DraftSettling
             foreach ($draft->said as $said) {
                 $this->roleOfSaid($said);
             }
+            $draft->isRate = $draft->hasAmount() && $this->isPerSomething($draft);
             foreach ([$draft->name, ...$draft->said] as $tokens) {
                 $this->words->option($draft, $tokens);
             }
@@ -112,6 +113,21 @@ final readonly class DraftSettling
                 return;
             }
         }
+    }
+
+    /** "1 tsp per bottle", "2 tbsp per 500 ml". */
+    private function isPerSomething(Draft $draft): bool
+    {
+        foreach (array_merge([], ...$draft->said) as $token) {
+            $next = $token + 1;
+            $next += ($this->words->tokens[$next] ?? null)?->isNumber() === true ? 1 : 0;
+            $of = $this->words->tokens[$next] ?? null;
+            if ($this->words->tokens[$token]->isWord('per') && $of?->isWord() === true && Vocabulary::has('rates', $of->lower)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param list<int> $said */

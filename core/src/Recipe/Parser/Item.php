@@ -18,6 +18,7 @@ final readonly class Item
      * @param string|null $part juice or zest, when only that part of a fruit is used
      * @param list<string> $tags cold, steeped, optional, lock, roasted, drained
      * @param bool $isNonsense an amount is written that cannot be one
+     * @param bool $isRate its amount is for each of so many: "1 tsp per bottle"
      * @param string $amountText the part of the text that says the amount, empty where none does
      * @param float|null $percent how strong it is, or its share
      * @param array{int, int}|null $amountSpan where the amount stands in its text, in bytes
@@ -40,6 +41,7 @@ final readonly class Item
         public ?string $part = null,
         public array $tags = [],
         public bool $isNonsense = false,
+        public bool $isRate = false,
         public string $amountText = '',
         public ?float $percent = null,
         public ?array $amountSpan = null,

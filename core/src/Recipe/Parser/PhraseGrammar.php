@@ -362,7 +362,8 @@ final readonly class PhraseGrammar
 
             return new Phrase(PhraseKind::Joiner, $at, $at + ($isBoth ? 3 : 1), says: $isBoth ? 'or' : $token->lower);
         }
-        $isForUse = $last !== null && $token->isWord('for') && !$last->is(PhraseKind::Joiner);
+        $isRate = $last !== null && $token->isWord('per') && ($tokens[$at + 1] ?? null)?->isWord('cent') !== true;
+        $isForUse = $isRate || $last !== null && $token->isWord('for') && !$last->is(PhraseKind::Joiner);
         if ($isForUse) {
             return new Phrase(PhraseKind::Purpose, $at, $at + 1);
         }

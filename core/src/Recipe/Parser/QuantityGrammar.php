@@ -313,7 +313,7 @@ final readonly class QuantityGrammar
         $counted = $range === null ? null : $this->units->countingNoun($cursor);
         $isClosed = !$isBracketed || $cursor->skipMark(')');
         if ($range !== null && $isClosed && in_array($counted, ['inch', 'cm'], true)) {
-            if ($isBracketed && $cursor->skipWord('piece', 'pieces', 'length', 'lengths', 'chunk', 'chunks', 'knob', 'knobs')) {
+            if ($isBracketed && $cursor->skipWord(...Vocabulary::row('cut-in')->list('pieces'))) {
                 $cursor->skipWord('of');
             }
 

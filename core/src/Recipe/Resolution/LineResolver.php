@@ -208,7 +208,7 @@ final readonly class LineResolver
         if ($ingredient === null) {
             return $this->unknown($naming);
         }
-        if ($naming->item->isNonsense || $naming->item->measured === null) {
+        if ($naming->item->isNonsense || $naming->item->isRate || $naming->item->measured === null) {
             return self::withoutAmount($naming);
         }
         $found = $this->amounts->grams($naming->item, $naming->item->measured, $ingredient);
@@ -243,6 +243,10 @@ final readonly class LineResolver
             $item->isNonsense => [
                 LineStatus::Unknown,
                 'This amount cannot be one: write it as a number above zero, such as "2 tbsp" or "150 g". The line is left out until then.',
+            ],
+            $item->isRate => [
+                LineStatus::Unknown,
+                'An amount for each of so many says nothing of the whole: write how much goes in altogether. The line is left out until then.',
             ],
             $item->sameAs !== null => [
                 LineStatus::ToTaste,

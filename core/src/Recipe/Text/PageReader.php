@@ -16,6 +16,7 @@ final class PageReader
 {
     /** What comes after so many lines is taken for ingredients, unread. */
     /** Kinds that a line which says how much of a food never is. */
+    private const NUTRITION = ['nutrition', 'nutrition-start'];
     private const NO_FOOD = [
         LineKind::Title, LineKind::Blurb, LineKind::Heading, LineKind::IngredientsHeading, LineKind::NotesHeading,
         LineKind::Note,
@@ -82,6 +83,7 @@ final class PageReader
                 $signs[$at][] = 'leads-a-block';
             }
         }
+        $signs = self::withoutLoneNutrition($signs);
         $scores = array_map(
             fn(array $of): array => self::keptAsFood($of, $this->scores($of, $isFile)),
             self::placed($signs),
@@ -101,6 +103,48 @@ final class PageReader
         );
 
         return [...$read, ...$unread];
+    }
+
+    /**
+     * "Sugar: 10 g" beside a line that says how much of a food, in a row of none that is surely nutrition, is food too.
+     *
+     * @param list<list<string>> $signs of each line
+     *
+     * @return list<list<string>>
+     */
+    private static function withoutLoneNutrition(array $signs): array
+    {
+        $without = $signs;
+        foreach ($signs as $at => $of) {
+            [$from, $to] = [$at, $at];
+            while (self::isNutrition($signs[$from - 1] ?? [])) {
+                --$from;
+            }
+            while (self::isNutrition($signs[$to + 1] ?? [])) {
+                ++$to;
+            }
+            $table = array_slice($signs, $from, $to - $from + 1);
+            $isTable = array_filter($table, static fn(array $one): bool => !self::isFood($one)) !== [];
+            $beside = [$signs[$from - 1] ?? [], $signs[$to + 1] ?? []];
+            if (self::isNutrition($of) && !$isTable && array_filter($beside, self::isFood(...)) !== []) {
+                $without[$at] = array_values(array_diff($of, self::NUTRITION));
+            }
+        }
+
+        return array_values($without);
+    }
+
+    /** @param list<string> $signs */
+    private static function isFood(array $signs): bool
+    {
+        return in_array('known', $signs, true) && !in_array('sentence', $signs, true)
+            && array_intersect(['amount', 'ends-in-amount'], $signs) !== [];
+    }
+
+    /** @param list<string> $signs */
+    private static function isNutrition(array $signs): bool
+    {
+        return array_intersect([...self::NUTRITION, 'nutrition-heading'], $signs) !== [];
     }
 
     /**
@@ -146,13 +190,19 @@ final class PageReader
         return count($lines);
     }
 
-    /** What a line is that stands alone, where it is surely something else than an ingredient; null where it may be one. */
-    public function otherThanFood(string $line): ?LineKind
+    /**
+     * What a line is that stands alone, where it is surely something else than an ingredient; null where it may be one.
+     *
+     * @param bool $isBesideFood an ingredient stands before it
+     */
+    public function otherThanFood(string $line, bool $isBesideFood = false): ?LineKind
     {
         if (self::isTooLong($line)) {
             return LineKind::Note;
         }
-        $score = $this->scores($this->signs->of($line, 5, false), false);
+        $signs = $this->signs->of($line, 5, false);
+        $signs = $isBesideFood && self::isFood($signs) ? array_values(array_diff($signs, self::NUTRITION)) : $signs;
+        $score = $this->scores($signs, false);
         arsort($score);
         $kind = LineKind::from((string) array_key_first($score));
         $isOther = in_array(

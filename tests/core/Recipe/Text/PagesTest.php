@@ -71,6 +71,24 @@ final class PagesTest extends TestCase
         self::assertGreaterThanOrEqual(150, $asked);
     }
 
+    /** "Salt: 20 g" among the ingredients goes in; under "Nutrition" it does not. */
+    public function test_what_is_both_food_and_nutrition_is_what_stands_around_it(): void
+    {
+        $reader = new PageReader(Catalogue::shipped());
+        $asked = 0;
+        foreach (['Salt: 20 g', 'Sugar: 10 g', 'Sugar 10 g', 'salt - 5 g'] as $said) {
+            foreach ([['1 l water', $said, '2 tsp pepper'], [$said, '1 l water'], ['My brine', '1 l water', 'Salt: 8 g', $said]] as $lines) {
+                $table = ['Mix it all in a pan.', 'Nutrition', 'Calories: 80', $said, 'Fat: 9 g'];
+                $kinds = array_column($reader->read([...$lines, ...$table]), 'kind');
+                $at = array_search($said, $lines, true);
+                ++$asked;
+                self::assertSame(LineKind::Ingredient, $kinds[$at], implode(' / ', $lines));
+                self::assertNotSame(LineKind::Ingredient, $kinds[count($lines) + 3], implode(' / ', $lines));
+            }
+        }
+        self::assertSame(12, $asked);
+    }
+
     public function test_what_takes_time_makes_jars_or_feeds_people_weighs_nothing_as_a_line_of_its_own(): void
     {
         $resolver = new LineResolver(Catalogue::shipped(), Measures::Us);
