@@ -89,7 +89,9 @@ final readonly class ItemNaming
             return new Naming($item, null, array_values(array_filter([$manner, $rest?->key])));
         }
 
-        return new Naming($item, $of, array_values(array_diff([$rest->key, ...$plain->others], [$of->key])), Sureness::Likely);
+        $others = array_values(array_diff([$rest->key, ...$plain->others], [$of->key]));
+
+        return new Naming($item, $of, $others, Sureness::Likely);
     }
 
     /**

@@ -113,7 +113,8 @@ final readonly class MethodAmounts
     private static function isBeside(array $tokens, int $at): bool
     {
         $before = array_slice($tokens, max(0, $at - 3), min($at, 3));
+        $words = ['per', 'each', 'every', 'for', 'serve', 'over', 'leaves', 'remains'];
 
-        return array_filter($before, static fn(Token $one): bool => $one->isWord('per', 'each', 'every', 'for', 'serve', 'over', 'leaves', 'remains')) !== [];
+        return array_filter($before, static fn(Token $one): bool => $one->isWord(...$words)) !== [];
     }
 }
