@@ -136,7 +136,7 @@ final class NameSearch
                         $match->isExact,
                         $match->beyond,
                     ],
-                    array_slice($this->ranked($alias['words']), 0, self::MOST_FOUND),
+                    $this->ranked($alias['words']),
                 );
             }
         }
@@ -226,7 +226,7 @@ final class NameSearch
     /**
      * @param non-empty-list<string> $words
      *
-     * @return list<NameMatch> the best match for each ingredient, best first
+     * @return list<NameMatch> the best match for each of the nearest ingredients, best first
      */
     private function ranked(array $words): array
     {
@@ -236,8 +236,10 @@ final class NameSearch
         $spelt = array_map($this->spelt(...), $words);
         $misspelt = $spelt !== $words ? 0.1 : 0.0;
         $asked = AskedName::of($spelt);
-        $best = $this->shippedMatches($spelt);
-        $known = $best === [] ? 0 : $this->shipped;
+        $matches = $this->shippedMatches($spelt);
+        $known = $matches === [] ? 0 : $this->shipped;
+        $scores = array_map(static fn(NameMatch $match): float => $match->score, $matches);
+        $best = [];
         foreach ($this->candidates($spelt) as $number) {
             if ($number < $known) {
                 continue;
@@ -247,24 +249,37 @@ final class NameSearch
                 - $misspelt
                 - ($alias['likely'] ? 0.0 : 0.015)
                 + ($alias['own'] ? self::OWN_FIRST : 0.0);
-            if ($score > ($best[$alias['key']]->score ?? 0.05)) {
-                $best[$alias['key']] = new NameMatch(
-                    $alias['key'],
-                    $alias['alias'],
-                    $score,
-                    $asked->missedBy($alias['words']),
-                    $misspelt === 0.0
-                        && array_diff($spelt, $alias['words']) === []
-                        && array_diff($alias['words'], $spelt) === [],
-                    $alias['likely'],
-                    $asked->beyond($alias['words']),
-                );
+            if ($score > ($scores[$alias['key']] ?? 0.05)) {
+                $scores[$alias['key']] = $score;
+                $best[$alias['key']] = $number;
             }
         }
-        $found = array_values($best);
-        usort($found, static fn(NameMatch $a, NameMatch $b): int => $b->score <=> $a->score);
+        arsort($scores);
+        $found = [];
+        foreach (array_slice($scores, 0, self::MOST_FOUND, true) as $key => $score) {
+            $found[] = isset($best[$key])
+                ? $this->matched($asked, $this->aliases[$best[$key]], $score, $misspelt === 0.0 ? $spelt : null)
+                : $matches[$key];
+        }
 
         return $found;
+    }
+
+    /**
+     * @param array{key: string, alias: string, words: list<string>, likely: bool, own: bool} $alias
+     * @param list<string>|null $words null where one of them is misspelt
+     */
+    private function matched(AskedName $asked, array $alias, float $score, ?array $words): NameMatch
+    {
+        return new NameMatch(
+            $alias['key'],
+            $alias['alias'],
+            $score,
+            $asked->missedBy($alias['words']),
+            $words !== null && array_diff($words, $alias['words']) === [] && array_diff($alias['words'], $words) === [],
+            $alias['likely'],
+            $asked->beyond($alias['words']),
+        );
     }
 
     /**

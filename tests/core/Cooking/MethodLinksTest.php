@@ -23,6 +23,11 @@ use Vinculum\Quantity\Measures;
  */
 final class MethodLinksTest extends TestCase
 {
+    private const NAMES_WANTED = 20;
+
+    /** @var array<string, list<\Vinculum\Recipe\Resolution\ResolvedLine>> of a sauce with 20 g of each ingredient, by its name */
+    private static array $withPassata = [];
+
     #[TestDox('A thing goes in at the step that names it, though another line holds its name: wherever one name of the catalogue ends with another, in both orders')]
     public function test_names_that_hold_each_other(): void
     {
@@ -123,7 +128,7 @@ final class MethodLinksTest extends TestCase
                 // "fresh herbs" are those that are fresh, "salt and pepper" those that are so called, where some are
                 $sorts = ['whole', 'and', ...FactsFile::named('doing')['sorts']->list('words')];
                 $picksOut = array_intersect(explode(' ', $word), $sorts) !== [];
-                $of = $picksOut ? [] : self::allMeantBy($word);
+                $of = $picksOut ? [] : self::meantBy($word, $dice);
                 for ($round = 0; $round < 4 && \count($of) >= 4; ++$round) {
                     $picked = array_map(static fn(int $at): string => $of[$at], (array) $dice->pickArrayKeys($of, 4));
                     $lines = Formula::fromTexts(
@@ -179,21 +184,31 @@ final class MethodLinksTest extends TestCase
         }
     }
 
-    /** @return list<string> names of the catalogue that a word for many means, each by itself */
-    private static function allMeantBy(string $word): array
+    /** @return list<string> names of the catalogue that a word for many means, each by itself, as they are drawn */
+    private static function meantBy(string $word, Randomizer $dice): array
     {
-        $names = array_filter(
+        $all = array_filter(
             array_map(static fn(Ingredient $ingredient): string => mb_strtolower($ingredient->name), Catalogue::shipped()->all()),
             // "the leaves" are those that are called so, where one is
             static fn(string $name): bool => preg_match('/[,%(]| and | in |passata|tomato/', $name) === 0 && !str_ends_with($name, $word),
         );
-
-        return array_values(array_filter($names, static function (string $name) use ($word): bool {
-            $lines = Formula::fromTexts(['1 kg passata', "20 g {$name}"], Catalogue::shipped(), Measures::Metric)->lines;
+        $meant = [];
+        foreach ($dice->shuffleArray(array_values($all)) as $name) {
+            $lines = self::$withPassata[$name] ??= Formula::fromTexts(
+                ['1 kg passata', "20 g {$name}"],
+                Catalogue::shipped(),
+                Measures::Metric,
+            )->lines;
             $mentions = MethodMentions::of(MethodReader::steps(["Stir in the {$word}."]), $lines);
+            if (\count($lines) === 2 && $mentions !== [] && $mentions[0]->lines === [1]) {
+                $meant[] = $name;
+            }
+            if (\count($meant) >= self::NAMES_WANTED) {
+                break;
+            }
+        }
 
-            return \count($lines) === 2 && $mentions !== [] && $mentions[0]->lines === [1];
-        }));
+        return $meant;
     }
 
     /**

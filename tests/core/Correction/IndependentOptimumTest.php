@@ -6,7 +6,6 @@ namespace Tests\core\Correction;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tests\core\Python;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Correction\Candidate;
@@ -49,7 +48,7 @@ final class IndependentOptimumTest extends TestCase
         bool $isNearlyFull,
     ): void {
         [$cases, $exact, $measured] = self::cases($batches, $alike, $isNearlyFull);
-        $optimum = Python::figures(__DIR__ . '/optimum.py', $cases);
+        $optimum = KeptOptima::of($cases);
 
         self::assertCount($batches, $optimum);
         self::assertWithin($exact, $optimum, self::BEFORE_MEASURING);
@@ -76,7 +75,7 @@ final class IndependentOptimumTest extends TestCase
     {
         mt_srand(20261123);
         [$cases, $exact, $measured] = [[], [], []];
-        $styles = FamilyBook::all();
+        $styles = array_map(FamilyBook::get(...), KeptOptima::families());
         $catalogue = Catalogue::shipped();
         while (count($cases) < $batches) {
             $style = $styles[mt_rand(0, count($styles) - 1)];
