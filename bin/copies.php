@@ -5,14 +5,10 @@ declare(strict_types=1);
 // ./vinculum backup [FILE] [--replace], restore FILE, and what start does by itself: check, check-anew, opened,
 // daily, before-upgrade, is-demo. Needs nothing but PHP with SQLite.
 
-use App\Backups\BackupFault;
-use App\Backups\Backups;
+use App\Plain\Copies\BackupFault;
+use App\Plain\Copies\Backups;
 
-spl_autoload_register(static function (string $class): void {
-    if (str_starts_with($class, 'App\\Backups\\')) {
-        require dirname(__DIR__) . '/app/' . str_replace('\\', '/', substr($class, strlen('App\\'))) . '.php';
-    }
-});
+require __DIR__ . '/autoload.php';
 
 $command = $argv[1] ?? '';
 $replaces = $command === 'backup' && in_array('--replace', $argv, true);
@@ -20,7 +16,13 @@ $named = array_values(
     array_filter(array_slice($argv, 2), static fn(string $one): bool => $one !== '--replace' || $command !== 'backup'),
 );
 $file = $named[0] ?? null;
-$backups = Backups::ofThisKitchen();
+// what looks at rows needs libraries: where there are none yet, nothing is served either
+$libraries = dirname(__DIR__) . '/vendor/autoload.php';
+$looks = $command === 'restore' && is_file($libraries);
+if ($looks) {
+    require $libraries;
+}
+$backups = Backups::ofThisKitchen($looks ? App\Backups\RowCheck::here() : null);
 $now = new DateTimeImmutable();
 try {
     if (count($named) > 1 || ($file !== null && str_starts_with($file, '-'))) {

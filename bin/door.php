@@ -5,15 +5,11 @@ declare(strict_types=1);
 // What the home network needs: "passphrase" reads a new one from standard input, "has-passphrase" says whether there is
 // one, "addresses" lists the names and addresses under which this machine is found at home.
 
-use App\Auth\AuthFault;
-use App\Auth\HomeAddresses;
-use App\Auth\Passphrase;
+use App\Plain\Door\AuthFault;
+use App\Plain\Door\HomeAddresses;
+use App\Plain\Door\Passphrase;
 
-spl_autoload_register(static function (string $class): void {
-    if (str_starts_with($class, 'App\\Auth\\')) {
-        require __DIR__ . '/../app/Auth/' . substr($class, 9) . '.php';
-    }
-});
+require __DIR__ . '/autoload.php';
 
 $passphrase = Passphrase::ofThisKitchen();
 switch ($argv[1] ?? '') {

@@ -9,12 +9,6 @@ if (PHP_VERSION_ID < 80200 || !extension_loaded('mbstring')) {
     exit(97);
 }
 
-require dirname(__DIR__) . '/core/autoload.php';
+require __DIR__ . '/autoload.php';
 
-spl_autoload_register(static function (string $class): void {
-    if (str_starts_with($class, 'App\\Console\\')) {
-        require dirname(__DIR__) . '/app/' . str_replace('\\', '/', substr($class, strlen('App\\'))) . '.php';
-    }
-});
-
-exit(App\Console\Terminal::run(array_slice($argv, 1)));
+exit(App\Plain\CommandLine\Terminal::run(array_slice($argv, 1)));

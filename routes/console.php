@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Auth\Passphrase;
-use App\Backups\BackupFault;
-use App\Backups\Backups;
 use App\Console\DemoKitchen;
 use App\Description\ApiDescription;
+use App\Plain\Copies\BackupFault;
+use App\Plain\Copies\Backups;
+use App\Plain\Door\Passphrase;
 use App\Server\ReadingRoutes;
 use Illuminate\Routing\Router;
 use Illuminate\Support\Facades\Artisan;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Auth;
 
+use App\Plain\Door\Passphrase;
 use Illuminate\Cache\CacheManager;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Cache\LockProvider;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Auth;
 
+use App\Plain\Door\Passphrase;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A device that wants to come in. */

@@ -6,6 +6,8 @@ namespace App\Backups;
 
 use App\Http\Answers;
 use App\Http\Faults;
+use App\Plain\Copies\BackupFault;
+use App\Plain\Copies\Backups;
 use Illuminate\Http\JsonResponse;
 
 /**
@@ -23,7 +25,7 @@ final readonly class BackupController
     #[Answers('BackupList')]
     public function index(): JsonResponse
     {
-        $backups = Backups::ofThisKitchen();
+        $backups = Backups::ofThisKitchen(RowCheck::here());
 
         return new JsonResponse([
             'epoch' => $backups->epoch(),
@@ -44,7 +46,7 @@ final readonly class BackupController
     public function store(): JsonResponse
     {
         return $this->attempt(
-            static fn() => Backups::ofThisKitchen()->make(null, 'by-hand', new \DateTimeImmutable()),
+            static fn() => Backups::ofThisKitchen(RowCheck::here())->make(null, 'by-hand', new \DateTimeImmutable()),
             201,
         );
     }
@@ -53,7 +55,7 @@ final readonly class BackupController
     public function putBack(string $name): JsonResponse
     {
         return $this->attempt(static function () use ($name): void {
-            $backups = Backups::ofThisKitchen();
+            $backups = Backups::ofThisKitchen(RowCheck::here());
             foreach ($backups->folder->all() as $copy) {
                 if ($copy['name'] === $name) {
                     $backups->putBack($copy['file'], new \DateTimeImmutable());

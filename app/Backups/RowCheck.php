@@ -6,30 +6,26 @@ namespace App\Backups;
 
 use App\Exchange\KitchenFile;
 use App\Exchange\RowSchema;
+use App\Plain\Copies\BackupFault;
+use App\Plain\Copies\CopiedRows;
+use App\Plain\Copies\DatabaseFile;
 
 /**
  * Whether the rows of a copy are such as a kitchen holds: one that was written by hand would break the pages. What is
- * worked out from them is not looked at, but worked out anew. Where no libraries are installed, nothing is served yet
- * either, and the rows are taken as they are.
+ * worked out from them is not looked at, but worked out anew.
  */
-final readonly class RowCheck
+final readonly class RowCheck implements CopiedRows
 {
     /** @param string $root of the project */
     public function __construct(private string $root) {}
 
-    /**
-     * @param string $file the copy, which may be written
-     * @param string $named what it is called where it is told about
-     *
-     * @throws BackupFault that names the row
-     */
+    public static function here(): self
+    {
+        return new self(dirname(__DIR__, 2));
+    }
+
     public function check(string $file, string $named): void
     {
-        $libraries = "{$this->root}/vendor/autoload.php";
-        if (!is_file($libraries)) {
-            return;
-        }
-        require_once $libraries;
         $schema = new RowSchema($this->root);
         $database = DatabaseFile::at($file)->open(SQLITE3_OPEN_READWRITE);
         try {

@@ -7,9 +7,7 @@ namespace App\Batches;
 use App\Hob\HomeHob;
 use App\Instruments\PhMeterService;
 use App\Recipes\HomeKitchen;
-use App\Recipes\RequestedSize;
 use App\Recipes\SauceService;
-use App\Recipes\ScaleService;
 use Illuminate\Database\Connection;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Vinculum\Balance\Formula;
@@ -19,6 +17,7 @@ use Vinculum\CookSession\CookPlan;
 use Vinculum\CookSession\CookRecord;
 use Vinculum\CookSession\Event\PhMeasured;
 use Vinculum\CookSession\Event\SolidsMeasured;
+use Vinculum\Scaling\RequestedSize;
 use Vinculum\Scaling\ScaleFault;
 
 /** Cooks a batch from its sheet, and writes down what happens. */
@@ -31,7 +30,6 @@ final class CookSessionService
     private ?bool $isMeterStale = null;
 
     public function __construct(
-        private readonly ScaleService $scaleService,
         private readonly SauceService $sauceService,
         private readonly HomeHob $hob,
         private readonly HomeKitchen $homeKitchen,
@@ -73,10 +71,10 @@ final class CookSessionService
     /** @throws ScaleFault */
     private function workedOut(Batch $batch): CookPlan
     {
-        return $this->scaleService->plan(
-            $batch->recipe,
-            $batch->wish === null ? RequestedSize::once() : RequestedSize::kept($batch->wish),
-        );
+        $sauce = $this->homeKitchen->weigh($batch->recipe);
+        $size = $batch->wish === null ? RequestedSize::once() : RequestedSize::kept($batch->wish);
+
+        return CookPlan::of($size->scale($sauce), $sauce);
     }
 
     public function record(Batch $batch): CookRecord

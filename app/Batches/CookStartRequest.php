@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Batches;
 
 use App\Recipes\AsksForASize;
-use App\Recipes\RequestedSize;
 use Illuminate\Foundation\Http\FormRequest;
+use Vinculum\Scaling\RequestedSize;
 
 /** The size a batch is to be cooked in; as it is written when nothing is said. */
 final class CookStartRequest extends FormRequest

@@ -12,12 +12,12 @@ use App\Database\Setting;
 use App\Palate\Guess;
 use App\Pantry\Product;
 use App\Plans\Plan;
-use App\Recipes\RequestedSize;
 use App\Recipes\Sauce;
 use App\Recipes\SauceService;
 use Illuminate\Support\Carbon;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Quantity\Measures;
+use Vinculum\Scaling\RequestedSize;
 
 /**
  * The sauces of a made-up towpath galley with some weeks of their history, for a first look round.

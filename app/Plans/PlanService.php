@@ -6,12 +6,11 @@ namespace App\Plans;
 
 use App\Pantry\Pantry;
 use App\Recipes\HomeKitchen;
-use App\Recipes\RequestedSize;
 use App\Recipes\Sauce;
-use App\Recipes\ScaleService;
 use Carbon\CarbonImmutable;
 use Sabre\VObject\Component\VCalendar;
 use Vinculum\Balance\Formula;
+use Vinculum\CookSession\CookPlan;
 use Vinculum\Keeping\Said;
 use Vinculum\Planning\PlanFault;
 use Vinculum\Planning\SauceTasks;
@@ -19,6 +18,7 @@ use Vinculum\Planning\Schedule;
 use Vinculum\Planning\ScheduledTask;
 use Vinculum\Planning\Shopping;
 use Vinculum\Report\Report;
+use Vinculum\Scaling\RequestedSize;
 use Vinculum\Scaling\ScaleFault;
 use Vinculum\Substitution\Season;
 use Vinculum\Substitution\SwapReason;
@@ -62,7 +62,6 @@ final readonly class PlanService
 {
     public function __construct(
         private HomeKitchen $homeKitchen,
-        private ScaleService $scaleService,
         private Pantry $pantry,
     ) {}
 
@@ -170,7 +169,8 @@ final readonly class PlanService
                 continue;
             }
             $edit = $sauce->recipe;
-            $cook = $this->scaleService->plan($edit, RequestedSize::written($item['size']));
+            $weighed = $this->homeKitchen->weigh($edit);
+            $cook = CookPlan::of(RequestedSize::written($item['size'])->scale($weighed), $weighed);
             $jobs[] = SauceTasks::of(
                 $edit->title === '' ? 'Unnamed sauce' : $edit->title,
                 $cook,

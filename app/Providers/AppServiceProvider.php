@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Auth\Passphrase;
 use App\Batches\BatchService;
 use App\Batches\CookSessionService;
 use App\Database\ImmutableConnector;
@@ -16,6 +15,7 @@ use App\Instruments\InstrumentLink;
 use App\Palate\PalateService;
 use App\Pantry\Pantry;
 use App\Pantry\Tools;
+use App\Plain\Door\Passphrase;
 use App\Recipes\HomeKitchen;
 use App\Recipes\SauceParts;
 use Illuminate\Database\Connection;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Recipes;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Vinculum\Scaling\RequestedSize;
 use Vinculum\Scaling\TargetSize;
 
 /**

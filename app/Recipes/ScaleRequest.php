@@ -4,6 +4,13 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Http\Faults;
+use Illuminate\Validation\ValidationException;
+use Vinculum\Kitchen\Sauce;
+use Vinculum\Scaling\RequestedSize;
+use Vinculum\Scaling\Scale;
+use Vinculum\Scaling\ScaleFault;
+
 /** A formula, and the size it is wanted in. */
 final class ScaleRequest extends FormulaRequest
 {
@@ -24,9 +31,17 @@ final class ScaleRequest extends FormulaRequest
         return $this->size() !== null;
     }
 
-    /** Where nothing is asked for, the factor is missing, and that is said. */
-    public function wish(): RequestedSize
+    /**
+     * The sauce at the size that is asked for. Where nothing is, the factor is missing, and that is said.
+     *
+     * @throws ValidationException when it cannot be made in that size
+     */
+    public function scale(Sauce $sauce): Scale
     {
-        return $this->size() ?? new RequestedSize();
+        try {
+            return ($this->size() ?? new RequestedSize())->scale($sauce);
+        } catch (ScaleFault $fault) {
+            throw Faults::in('to', $fault);
+        }
     }
 }

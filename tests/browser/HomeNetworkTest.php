@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\browser;
 
-use App\Auth\Passphrase;
+use App\Plain\Door\Passphrase;
 
 /** The kitchen from another device of the house: asked for the passphrase, let in, and out again. */
 final class HomeNetworkTest extends BrowserTestCase

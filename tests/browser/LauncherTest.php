@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\browser;
 
-use App\Auth\Passphrase;
+use App\Plain\Door\Passphrase;
 use App\Server\CaddyConfig;
 use App\Server\ServerPlan;
 use PHPUnit\Framework\TestCase;

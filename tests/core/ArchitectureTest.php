@@ -59,15 +59,16 @@ final class ArchitectureTest extends TestCase
 
     /** The app's folders, from what is shared outward. */
     private const APP = [
-        'Database', 'Http', 'Auth', 'Hob', 'Instruments', 'Pantry', 'Palate', 'Kitchen', 'Recipes', 'Plans', 'Batches',
+        'Plain', 'Database', 'Http', 'Auth', 'Hob', 'Instruments', 'Pantry', 'Palate', 'Kitchen', 'Recipes', 'Plans', 'Batches',
         'Exchange', 'Imports', 'Exports', 'Backups', 'Console', 'Description', 'Server', 'Providers',
     ];
 
     public function test_the_capabilities_of_the_app_depend_on_one_another_in_one_direction(): void
     {
         $seen = 0;
-        foreach (glob(dirname(__DIR__, 2) . '/app/*/*.php') ?: [] as $file) {
-            $room = basename(dirname($file));
+        $app = dirname(__DIR__, 2) . '/app/';
+        foreach ([...(glob("{$app}*/*.php") ?: []), ...(glob("{$app}*/*/*.php") ?: [])] as $file) {
+            $room = explode('/', substr($file, strlen($app)))[0];
             self::assertContains($room, self::APP, "the folder {$room} has no place in the order");
             preg_match_all('/\bApp\\\\(\w+)\\\\/', (string) file_get_contents($file), $used);
             foreach (array_unique($used[1]) as $other) {
@@ -80,6 +81,31 @@ final class ArchitectureTest extends TestCase
             }
         }
         self::assertGreaterThan(60, $seen);
+    }
+
+    /** A call on a recipe file, copies and the door of a kitchen work where no package is installed. */
+    public function test_what_is_plain_needs_nothing_but_php(): void
+    {
+        $root = dirname(__DIR__, 2);
+        foreach (glob("{$root}/app/Plain/*/*.php") ?: [] as $file) {
+            preg_match_all('/^use ([^;]+);/m', (string) file_get_contents($file), $uses);
+            $others = array_filter($uses[1], static fn(string $use): bool => preg_match('/^(?:Vinculum|App\\\\Plain)\\\\/', $use) !== 1);
+            self::assertSame([], array_values($others), basename($file));
+        }
+        $recipe = (string) tempnam(sys_get_temp_dir(), 'recipe');
+        file_put_contents($recipe, "100 g honey\n50 ml cider vinegar\n");
+        foreach ([['terminal.php', 'balance', $recipe], ['terminal.php', 'keep', $recipe], ['copies.php', 'is-nothing'], ['door.php', 'addresses']] as $call) {
+            $says = 'register_shutdown_function(static fn() => fwrite(STDERR, implode("\n", get_included_files())));'
+                . '$argv = array_slice($argv, 1); require "bin/" . $argv[0];';
+            $process = proc_open(['php', '-r', $says, '--', ...$call], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, $root);
+            self::assertIsResource($process);
+            stream_get_contents($pipes[1]);
+            $included = (string) stream_get_contents($pipes[2]);
+            proc_close($process);
+            self::assertStringContainsString('/app/Plain/', $included, implode(' ', $call));
+            self::assertStringNotContainsString('/vendor/', $included, implode(' ', $call));
+        }
+        unlink($recipe);
     }
 
     /** The pages' rooms: what is shared, then what several rooms of a sauce need, then places of their own. */

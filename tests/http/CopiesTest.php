@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Backups\BackupFault;
-use App\Backups\Backups;
+use App\Plain\Copies\BackupFault;
+use App\Plain\Copies\Backups;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

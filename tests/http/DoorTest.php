@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Auth\AuthFault;
-use App\Auth\HomeAddresses;
-use App\Auth\Passphrase;
+use App\Plain\Door\AuthFault;
+use App\Plain\Door\HomeAddresses;
+use App\Plain\Door\Passphrase;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Cookie;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Auth\Passphrase;
 use App\Batches\StoredCookEvent;
 use App\Console\DemoKitchen;
 use App\Description\ApiDescription;
+use App\Plain\Door\Passphrase;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\http;
 
-use App\Auth\Passphrase;
 use App\Console\DemoKitchen;
+use App\Plain\Door\Passphrase;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Cooking\MethodReader;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\network;
 
-use App\Auth\Passphrase;
+use App\Plain\Door\Passphrase;
 use Tests\browser\BrowserTestCase;
 
 /**

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Backups;
+namespace App\Plain\Copies;
 
 /** A copy that cannot be made or trusted; the message says why, and that nothing was changed. */
 final class BackupFault extends \RuntimeException

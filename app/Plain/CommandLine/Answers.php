@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console;
+namespace App\Plain\CommandLine;
 
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Balance\Treatment;
@@ -26,7 +26,6 @@ use Vinculum\Report\IngredientReport;
 use Vinculum\Report\KeepReport;
 use Vinculum\Report\ScaleReport;
 use Vinculum\Report\SwapsReport;
-use Vinculum\Scaling\Scale;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\SwapFault;
 use Vinculum\Substitution\SwapSearch;
@@ -113,7 +112,7 @@ final class Answers
                     ),
                 ];
         } catch (SwapFault $fault) {
-            throw WrongCall::badValue('--line', (string) ($row + 1), rtrim($fault->getMessage(), '.'));
+            throw WrongCall::because('--line', (string) ($row + 1), $fault);
         }
 
         return new Answer(
@@ -127,7 +126,7 @@ final class Answers
         try {
             $conversion = Conversion::of(self::weigh($call), $call->needs());
         } catch (SwapFault $fault) {
-            throw WrongCall::badValue('FILE', '', rtrim($fault->getMessage(), '.'));
+            throw WrongCall::because('FILE', '', $fault);
         }
         $report = ConversionReport::of($conversion);
 
@@ -137,7 +136,7 @@ final class Answers
     private static function scale(Call $call): Answer
     {
         $sauce = self::weigh($call);
-        $scale = self::resized($sauce, $call);
+        $scale = $call->scale($sauce);
         // at another size other amounts of water leave
         $report = ScaleReport::of(
             $scale,
@@ -146,11 +145,6 @@ final class Answers
         );
 
         return new Answer($report, Printout::scale($scale) . Printout::notes($report->notes));
-    }
-
-    private static function resized(Sauce $sauce, Call $call): Scale
-    {
-        return Scale::of($sauce, $call->wanted($sauce->formula, $sauce->catalogue(), $sauce->recipe->servings));
     }
 
     private static function keep(Call $call): Answer
@@ -165,7 +159,7 @@ final class Answers
     private static function cook(Call $call): Answer
     {
         $sauce = self::weigh($call);
-        $scale = $call->isResized() ? self::resized($sauce, $call) : null;
+        $scale = $call->isResized() ? $call->scale($sauce) : null;
         $sheet = CookSheet::of($sauce, $scale, !$call->hasNoScale());
         $report = CookSheetReport::of($sheet, self::notesOnStyle($sauce->recipe));
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Backups;
+namespace App\Plain\Copies;
 
 /**
  * Copies of the kitchen's data: made while the app runs, checked before they are trusted, put back in one piece.
@@ -17,16 +17,22 @@ final readonly class Backups
      * @param string $kitchen the database in use
      * @param string $folder where copies are kept
      * @param string $root of the project, for its migrations
+     * @param CopiedRows|null $rows what looks at a copy's rows; null where no libraries are installed, and nothing is served
+     *     yet either: then they are taken as they are
      */
-    public function __construct(private string $kitchen, string $folder, private string $root)
-    {
+    public function __construct(
+        private string $kitchen,
+        string $folder,
+        private string $root,
+        private ?CopiedRows $rows = null,
+    ) {
         $this->folder = new BackupFolder($folder);
         $this->check = new KitchenCheck($root);
     }
 
-    public static function ofThisKitchen(): self
+    public static function ofThisKitchen(?CopiedRows $rows = null): self
     {
-        $root = dirname(__DIR__, 2);
+        $root = dirname(__DIR__, 3);
         $named = getenv('VINCULUM_DATABASE');
         $kitchen = is_string($named) && $named !== '' ? $named : "{$root}/storage/kitchen.sqlite";
 
@@ -36,6 +42,7 @@ final readonly class Backups
                 ? dirname($kitchen) . '/' . pathinfo($kitchen, PATHINFO_FILENAME) . '-copies'
                 : "{$root}/storage/copies",
             $root,
+            $rows,
         );
     }
 
@@ -110,7 +117,7 @@ final readonly class Backups
         try {
             $this->check->check($staged, $file);
             if (DatabaseFile::at($staged)->schema($file)['newest'] === KitchenSchema::ofThisVersion($this->root)->newest()) {
-                (new RowCheck($this->root))->check($staged, $file);
+                $this->rows?->check($staged, $file);
             }
             DatabaseFile::at($staged)->normalise(random_int(1, 0x7FFFFFFF));
             $before = match (true) {

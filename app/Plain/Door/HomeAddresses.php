@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Auth;
+namespace App\Plain\Door;
 
 /** Under what this machine is found on its own network. */
 final class HomeAddresses

@@ -2,13 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Recipes;
+namespace Vinculum\Scaling;
 
-use Vinculum\Balance\Formula;
-use Vinculum\Ingredient\Catalogue;
-use Vinculum\Quantity\Measures;
-use Vinculum\Scaling\ScaleFault;
-use Vinculum\Scaling\TargetSize;
+use Vinculum\Kitchen\Sauce;
 
 /** The size a cook asks for, in the words it was asked in. */
 final readonly class RequestedSize
@@ -30,12 +26,28 @@ final readonly class RequestedSize
         return new self(factor: '1');
     }
 
-    /** @throws ScaleFault */
-    public function wanted(Formula $formula, Catalogue $catalogue, Measures $measures): TargetSize
+    /**
+     * A sauce at this size.
+     *
+     * @throws ScaleFault when it cannot be made in that size
+     */
+    public function scale(Sauce $sauce): Scale
     {
+        return Scale::of($sauce, $this->wanted($sauce), new ScaleSetting($this->headSpace, $this->holdsBack));
+    }
+
+    /** @throws ScaleFault */
+    private function wanted(Sauce $sauce): TargetSize
+    {
+        [$formula, $measures, $servings] = [$sauce->formula, $sauce->measures(), $sauce->recipe->servings];
+
         return match (true) {
             $this->to !== null => TargetSize::amount($this->to, $formula, $measures, $this->headSpace, $this->loss),
-            $this->have !== null => TargetSize::have($this->have, $formula, $catalogue, $measures),
+            $this->have !== null => TargetSize::have($this->have, $formula, $sauce->catalogue(), $measures),
+            $this->serves !== null && $this->portion === null && $servings !== null => TargetSize::servings(
+                $this->serves,
+                $servings,
+            ),
             $this->serves !== null => TargetSize::portions($this->serves, $this->portion ?? '', $formula, $measures),
             default => TargetSize::factor($this->factor ?? ''),
         };

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Backups;
+namespace App\Plain\Copies;
 
 /** Whether a file is a sound kitchen of this or an older Vinculum. Plain PHP. */
 final readonly class KitchenCheck

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Backups;
+namespace App\Plain\Copies;
 
 /** Where copies are kept: their names, and how many of each kind stay. Plain PHP. */
 final readonly class BackupFolder

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Auth;
+namespace App\Plain\Door;
 
 /** A passphrase that cannot be one, or cannot be kept. */
 final class AuthFault extends \RuntimeException

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console;
+namespace App\Plain\CommandLine;
 
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Estimate;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console;
+namespace App\Plain\CommandLine;
 
 /** The command line itself is wrong. The message is one line with the way out. */
 final class WrongCall extends \RuntimeException
@@ -25,6 +25,12 @@ final class WrongCall extends \RuntimeException
     public static function badValue(string $option, string $value, string $wanted): self
     {
         return new self("{$option} \"{$value}\": {$wanted}.");
+    }
+
+    /** What the core says against a value, under the option that it came with. */
+    public static function because(string $option, string $value, \Exception $fault): self
+    {
+        return new self("{$option} \"{$value}\": {$fault->getMessage()}");
     }
 
     public static function noFile(string $command): self

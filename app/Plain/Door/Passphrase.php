@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Auth;
+namespace App\Plain\Door;
 
 /**
  * What lets somebody else in the house into the kitchen: kept only as a hash, beside the kitchen and never within it,
@@ -25,7 +25,7 @@ final readonly class Passphrase
         $named = getenv('VINCULUM_DOOR');
 
         return new self(
-            (is_string($named) && $named !== '' ? $named : dirname(__DIR__, 2) . '/storage/door') . '/passphrase',
+            (is_string($named) && $named !== '' ? $named : dirname(__DIR__, 3) . '/storage/door') . '/passphrase',
         );
     }
 

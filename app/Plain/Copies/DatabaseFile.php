@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Backups;
+namespace App\Plain\Copies;
 
 /**
  * One SQLite file, looked at without the framework. Its header holds two numbers of ours: the epoch of the kitchen

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Backups;
+namespace App\Plain\Copies;
 
 /**
  * What the database of a kitchen is built like, after each migration. bin/derive-schemas writes it into

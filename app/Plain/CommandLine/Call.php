@@ -2,18 +2,19 @@
 
 declare(strict_types=1);
 
-namespace App\Console;
+namespace App\Plain\CommandLine;
 
-use Vinculum\Balance\Formula;
 use Vinculum\Correction\Complaint;
 use Vinculum\Exchange\IgnoredAxes;
 use Vinculum\Family\FamilyBook;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameSearch;
+use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Measures;
+use Vinculum\Scaling\RequestedSize;
+use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\ScaleFault;
-use Vinculum\Scaling\TargetSize;
 use Vinculum\Substitution\DietaryNeeds;
 use Vinculum\Substitution\SwapReason;
 
@@ -22,84 +23,40 @@ final readonly class Call
 {
     private const MOST_BYTES = 5_000_001;
 
+    /** Options of every answer about a recipe, each with whether it takes a value. */
+    private const OF_A_RECIPE = [
+        '--json' => false,
+        '--stdin' => false,
+        '--mixed' => false,
+        '--style' => true,
+        '--measures' => true,
+        '--let-go' => true,
+    ];
+    private const OF_A_SIZE = [
+        '--to' => true,
+        '--factor' => true,
+        '--have' => true,
+        '--serves' => true,
+        '--portion' => true,
+    ];
+    /** What a size may be said by; the portion goes with the servings. */
+    private const SIZES = ['--to', '--factor', '--have', '--serves'];
+
     /** Options by command, each with whether it takes a value. */
     private const OPTIONS = [
-        'balance' => [
-            '--json' => false,
-            '--style' => true,
-            '--measures' => true,
-            '--stdin' => false,
-            '--mixed' => false,
-            '--let-go' => true,
-        ],
+        'balance' => self::OF_A_RECIPE,
         'advise' => [
-            '--json' => false,
-            '--style' => true,
-            '--measures' => true,
-            '--stdin' => false,
-            '--mixed' => false,
-            '--let-go' => true,
+            ...self::OF_A_RECIPE,
             '--with' => true,
             '--most' => true,
             '--complaint' => true,
             '--capacity' => true,
         ],
-        'swap' => [
-            '--json' => false,
-            '--style' => true,
-            '--measures' => true,
-            '--stdin' => false,
-            '--mixed' => false,
-            '--let-go' => true,
-            '--line' => true,
-            '--for' => true,
-            '--without' => true,
-        ],
-        'convert' => [
-            '--json' => false,
-            '--style' => true,
-            '--measures' => true,
-            '--stdin' => false,
-            '--mixed' => false,
-            '--let-go' => true,
-            '--for' => true,
-        ],
-        'scale' => [
-            '--json' => false,
-            '--style' => true,
-            '--measures' => true,
-            '--stdin' => false,
-            '--mixed' => false,
-            '--let-go' => true,
-            '--to' => true,
-            '--factor' => true,
-            '--have' => true,
-            '--serves' => true,
-            '--portion' => true,
-        ],
-        'cook' => [
-            '--json' => false,
-            '--style' => true,
-            '--measures' => true,
-            '--stdin' => false,
-            '--let-go' => true,
-            '--to' => true,
-            '--factor' => true,
-            '--have' => true,
-            '--serves' => true,
-            '--portion' => true,
-            '--no-scale' => false,
-        ],
-        'keep' => [
-            '--json' => false,
-            '--style' => true,
-            '--measures' => true,
-            '--stdin' => false,
-            '--mixed' => false,
-            '--let-go' => true,
-            '--ph' => true,
-            '--water-activity' => true,
-        ],
+        'swap' => [...self::OF_A_RECIPE, '--line' => true, '--for' => true, '--without' => true],
+        'convert' => [...self::OF_A_RECIPE, '--for' => true],
+        'scale' => [...self::OF_A_RECIPE, ...self::OF_A_SIZE],
+        'cook' => [...self::OF_A_RECIPE, ...self::OF_A_SIZE, '--no-scale' => false],
+        'keep' => [...self::OF_A_RECIPE, '--ph' => true, '--water-activity' => true],
         'ingredients' => ['--json' => false, '--search' => true],
         'styles' => ['--json' => false],
     ];
@@ -276,11 +233,6 @@ final readonly class Call
     }
 
     /**
-     * Why something is replaced: because it is missing, or because of allergens and diets after --without.
-     *
-     * @throws WrongCall
-     */
-    /**
      * What a whole recipe is to be made fit for.
      *
      * @return non-empty-list<SwapReason>
@@ -293,32 +245,29 @@ final readonly class Call
         try {
             return DietaryNeeds::parse($said);
         } catch (\InvalidArgumentException $fault) {
-            throw WrongCall::badValue('--for', $said, rtrim($fault->getMessage(), '.'));
+            throw WrongCall::because('--for', $said, $fault);
         }
     }
 
+    /**
+     * Why something is replaced: because it is missing, or because of allergens and diets after --without.
+     *
+     * @throws WrongCall
+     */
     public function reason(): SwapReason
     {
         $said = $this->values['--without'] ?? '';
         try {
             return trim($said) === '' ? SwapReason::missing() : DietaryNeeds::ofOneSwap($said);
         } catch (\InvalidArgumentException $fault) {
-            throw WrongCall::badValue('--without', $said, rtrim($fault->getMessage(), '.'));
+            throw WrongCall::because('--without', $said, $fault);
         }
     }
 
-    /**
-     * How much is wanted: exactly one of --to, --factor, --have, or --serves, with --portion where the recipe does not say
-     * how many it serves.
-     *
-     * @param int|null $servings that the recipe says it makes
-     *
-     * @throws WrongCall
-     */
     /** Whether another size is asked for. */
     public function isResized(): bool
     {
-        return array_intersect(['--to', '--factor', '--have', '--serves'], array_keys($this->values)) !== [];
+        return array_intersect(self::SIZES, array_keys($this->values)) !== [];
     }
 
     /** Whether the cook cannot weigh. */
@@ -333,9 +282,15 @@ final readonly class Call
         return isset($this->flags['--mixed']);
     }
 
-    public function wanted(Formula $formula, Catalogue $catalogue, ?int $servings = null): TargetSize
+    /**
+     * A sauce at the size that is wanted: by exactly one of --to, --factor, --have, or --serves, with --portion where the
+     * recipe does not say how many it serves.
+     *
+     * @throws WrongCall
+     */
+    public function scale(Sauce $sauce): Scale
     {
-        $given = array_values(array_intersect(['--to', '--factor', '--have', '--serves'], array_keys($this->values)));
+        $given = array_values(array_intersect(self::SIZES, array_keys($this->values)));
         if (count($given) !== 1) {
             throw WrongCall::badValue(
                 '--to',
@@ -343,23 +298,15 @@ final readonly class Call
                 'say how much with exactly one of --to "6 x 250 ml", --factor 2.5, --have "gooseberries 340 g", or --serves 12 --portion "30 ml"',
             );
         }
-        $value = $this->values[$given[0]];
+        $said = fn(string $option): ?string => $this->values[$option] ?? null;
+        $size = new RequestedSize($said('--to'), $said('--have'), $said('--serves'), $said('--portion'), $said('--factor'));
+        if ($said('--serves') !== null && $said('--portion') === null && $sauce->recipe->servings === null) {
+            throw WrongCall::missingValue('--portion');
+        }
         try {
-            return match ($given[0]) {
-                '--factor' => TargetSize::factor($value),
-                '--have' => TargetSize::have($value, $formula, $catalogue, $this->measures()),
-                '--serves' => isset($this->values['--portion']) || $servings === null
-                    ? TargetSize::portions(
-                        $value,
-                        $this->values['--portion'] ?? throw WrongCall::missingValue('--portion'),
-                        $formula,
-                        $this->measures(),
-                    )
-                    : TargetSize::servings($value, $servings),
-                default => TargetSize::amount($value, $formula, $this->measures()),
-            };
+            return $size->scale($sauce);
         } catch (ScaleFault $fault) {
-            throw WrongCall::badValue($given[0], $value, rtrim($fault->getMessage(), '.'));
+            throw WrongCall::because($given[0], $this->values[$given[0]], $fault);
         }
     }
 
