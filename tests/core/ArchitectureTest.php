@@ -108,6 +108,24 @@ final class ArchitectureTest extends TestCase
         unlink($recipe);
     }
 
+    /** Values of the core that hold more than ten things, until they are parted too. */
+    private const LARGE = ['Balance', 'Ingredient', 'Item', 'KitchenBasics', 'Mention', 'MethodStep', 'Recipe', 'ResolvedLine', 'Swap'];
+
+    public function test_no_constructor_takes_more_than_ten_things(): void
+    {
+        $larger = [];
+        $root = dirname(__DIR__, 2);
+        $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("{$root}/core/src"));
+        foreach ([...iterator_to_array($files), ...(glob("{$root}/app/*/*.php") ?: [])] as $file) {
+            $isOne = preg_match('/function __construct\(((?:[^()]|\([^()]*\))*)\)/', (string) @file_get_contents((string) $file), $found) === 1;
+            if ($isOne && preg_match_all('/\$\w+/', $found[1]) > 10) {
+                $larger[] = basename((string) $file, '.php');
+            }
+        }
+        sort($larger);
+        self::assertSame(self::LARGE, $larger);
+    }
+
     /** The pages' rooms: what is shared, then what several rooms of a sauce need, then places of their own. */
     private const WEB = [
         'base', 'api', 'ui', 'sauce', 'imports', 'auth', 'tools', 'bench', 'shelf', 'typical', 'comparison',

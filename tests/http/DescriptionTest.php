@@ -231,7 +231,8 @@ final class DescriptionTest extends HttpTestCase
         );
         self::assertSame('in 100 g', $schemas['Batch']['properties']['nose_heat']['description']);
         self::assertSame(['info', 'warn', 'stop'], $schemas['Caution']['properties']['severity']['enum']);
-        self::assertSame(2, $schemas['Axis']['properties']['window']['minItems']);
+        self::assertSame('#/components/schemas/AxisFigure', $schemas['Axis']['allOf'][0]['$ref']);
+        self::assertSame(2, $schemas['Axis']['allOf'][1]['properties']['window']['minItems']);
         self::assertSame('#/components/schemas/Swap', $schemas['ConvertedLine']['properties']['candidate']['$ref']);
         self::assertSame(['type' => 'number'], $schemas['CookEvent']['properties']['figures']['additionalProperties']);
     }

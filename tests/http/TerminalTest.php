@@ -138,8 +138,8 @@ final class TerminalTest extends TestCase
         $json = json_decode($out, true);
         self::assertSame([0, ''], [$status, $err]);
         self::assertSame(
-            ['factor', 'limited_by', 'lines', 'batch', 'fill', 'cook', 'axes_before', 'axes_after', 'notes'],
-            array_slice(array_keys($json), 0, 9),
+            [],
+            array_diff(['factor', 'limited_by', 'lines', 'batch', 'fill', 'cook', 'axes_before', 'axes_after', 'notes'], array_keys($json)),
         );
         self::assertEqualsWithDelta([2500, 500], array_slice(array_column($json['lines'], 'grams'), 0, 2), 0.01);
         self::assertStringStartsWith('5, about', $json['lines'][2]['measure']);
@@ -249,7 +249,7 @@ final class TerminalTest extends TestCase
             array_keys($sheet),
         );
         self::assertSame(
-            ['text', 'uses', 'taken_out', 'minutes', 'look_from', 'heat', 'covered', 'left', 'after', 'cautions', 'meanwhile'],
+            ['text', 'uses', 'taken_out', 'minutes', 'heat', 'covered', 'left', 'look_from', 'after', 'cautions', 'meanwhile'],
             array_keys($sheet['steps'][0]),
         );
         self::assertSame(['line', 'ingredient', 'text', 'says', 'measure', 'grams', 'share'], array_keys($sheet['ready'][0]));

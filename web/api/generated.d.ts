@@ -4703,19 +4703,11 @@ export interface components {
             /** @description axes of its style of which it holds nothing: whether they are to count is to be asked */
             may_let_go: ("sweet" | "sour" | "salt" | "umami" | "heat")[];
         };
-        /** @description Where a sauce stands on one axis, in its unit and in JND steps, and what that comes to against a target. */
-        Axis: {
-            value: number;
-            low: number;
-            high: number;
-            unit: string;
-            steps: number;
+        Axis: components["schemas"]["AxisFigure"] & {
             /** @description of the style, in the unit of the axis */
             window: number[] | null;
             /** @description outside that window; negative below it */
             off_by_steps: number | null;
-            low_steps: number;
-            high_steps: number;
             /** @description its edges in steps */
             window_steps: number[] | null;
             /** @description where this cook likes it to stand, in steps */
@@ -4727,6 +4719,16 @@ export interface components {
             is_off: boolean;
             /** @description whether this cook likes it elsewhere by as much as could be noticed */
             is_liked_otherwise: boolean;
+        };
+        /** @description What a sauce has of one axis, in its unit and in JND steps, with the doubt. */
+        AxisFigure: {
+            value: number;
+            low: number;
+            high: number;
+            unit: string;
+            steps: number;
+            low_steps: number;
+            high_steps: number;
         };
         BackupList: {
             epoch: number;
@@ -4927,8 +4929,7 @@ export interface components {
             replaced: string | null;
             candidate: components["schemas"]["Swap"];
         };
-        /** @description A cook as it stands: one move after another, what runs, what the pan should read. Grams, minutes, seconds since the epoch. */
-        Cook: {
+        Cook: components["schemas"]["Cooled"] & components["schemas"]["CookClock"] & {
             factor: number;
             fill: {
                 container_ml: number;
@@ -4942,13 +4943,14 @@ export interface components {
             /** @description what it weighs, and should weigh */
             pan: components["schemas"]["PanWeights"];
             rebalancing: components["schemas"]["Rebalancing"][];
-            cooling: components["schemas"]["Cooling"] | null;
-            cooling_rule: string;
+            events: components["schemas"]["CookEvent"][];
+        };
+        /** @description When the heat went off, when the cook ended, and what time it is. */
+        CookClock: {
             /** @description when, null while it is on */
             heat_off: number | null;
             /** @description when, null while it is not */
             finished: number | null;
-            events: components["schemas"]["CookEvent"][];
             now: number;
         };
         /** @description Something that happened, as it is kept: the figures that came with it, and when, in seconds since the epoch. */
@@ -5010,6 +5012,11 @@ export interface components {
             acetic_left_percent: number | null;
             nose_heat_left_percent: number | null;
         };
+        /** @description How far a pot has cooled, by the rule that it is held to. */
+        Cooled: {
+            cooling: components["schemas"]["Cooling"] | null;
+            cooling_rule: string;
+        };
         /** @description How far a pan has cooled, and how long it may still take: °C, minutes. */
         Cooling: {
             stage: string;
@@ -5020,8 +5027,7 @@ export interface components {
             expected_minutes: number | null;
             says: string;
         };
-        /** @description A way to mend a batch: what to add, half of it first, and where that leaves it. */
-        Correction: {
+        Correction: components["schemas"]["MendedBatch"] & {
             /** @description when it goes into what is cooked */
             additions: {
                 ingredient: string;
@@ -5034,21 +5040,6 @@ export interface components {
                 /** @enum {string|null} */
                 when: "now" | "at-the-end" | null;
             }[];
-            /** @description by axis */
-            after: {
-                sweet: components["schemas"]["Axis"];
-                sour: components["schemas"]["Axis"];
-                salt: components["schemas"]["Axis"];
-                umami: components["schemas"]["Axis"];
-                heat: components["schemas"]["Axis"];
-            };
-            /** @description in steps */
-            distance_after: number;
-            /** @description on the whole, afterwards */
-            verdict: string;
-            added_grams: number;
-            batch_grams: number;
-            batch_millilitres: number;
             side_effects: string[];
             allergens_added: string[];
             /** @description in half a sentence */
@@ -5061,8 +5052,6 @@ export interface components {
                 pan_reads_grams: number | null;
                 text: string;
             } | null;
-            /** @description as it then reads, for what is added to a finished sauce makes it more */
-            yield: string | null;
         };
         /** @description The amounts found for the free lines of a formula, and the recipe as it then reads. */
         Design: {
@@ -5101,14 +5090,23 @@ export interface components {
                 measure: string;
             }[];
         };
+        /** @description The lines of a recipe that a swap writes. */
+        Edits: {
+            /** @description rows of the recipe, from 1, as they then read */
+            edits: {
+                line: number;
+                text: string;
+            }[];
+            /** @description new lines */
+            added: string[];
+        };
         /** @description What the model estimates, with its 90 % band. */
         Estimate: {
             estimate: number;
             low: number;
             high: number;
         };
-        /** @description A style family with its windows. */
-        Family: {
+        Family: components["schemas"]["FamilyMake"] & {
             key: string;
             name: string;
             /** @description by axis, in its unit */
@@ -5121,15 +5119,18 @@ export interface components {
             };
             references: number;
             source: string;
-            base: string;
-            correctors: string[];
             body: string;
             schools: string;
+            typical: components["schemas"]["Typical"];
+        };
+        /** @description What a family is made with: its base, what names it, what mends it. */
+        FamilyMake: {
+            base: string;
+            correctors: string[];
             /** @description ingredient keys that nearly every sauce of it holds and few others do */
             named_by: string[];
             /** @description usual ones */
             aromas: string[];
-            typical: components["schemas"]["Typical"];
         };
         Fault: {
             message: string;
@@ -5276,39 +5277,11 @@ export interface components {
             per_serving?: boolean;
             ingredients?: string | null;
         };
-        /** @description A line as it was understood: what it is, how much, how sure, and how it could be said more surely. */
-        Line: {
-            text: string;
-            /** @description key in the catalogue */
-            ingredient: string | null;
+        Line: components["schemas"]["WrittenLine"] & components["schemas"]["TakenFor"] & {
             grams: components["schemas"]["Band"] | null;
             millilitres: number | null;
             /** @enum {string} */
             status: "measured" | "assumed" | "to-taste" | "unknown" | "heading";
-            sure: string | null;
-            note: string | null;
-            name: string | null;
-            /** @description keys */
-            alternatives: string[];
-            tags: string[];
-            written_name: string;
-            /** @description where in the text its amount stands, in UTF-16 units as a browser counts them */
-            amount: number[] | null;
-            /** @description keys of the other ways that it names itself: "or maple syrup" */
-            choices: string[];
-            /** @description the line as it could read */
-            mends: {
-                says: string;
-                text: string;
-            }[];
-            /** @description words of it that have no role */
-            unread: string[];
-            /** @description it can be left out */
-            optional: boolean;
-            /** @description which of several ingredients that the text names, from 1 */
-            part: number | null;
-            /** @description that one as it would stand in a line of its own */
-            alone: string | null;
             /** @description the text of the recipe that it was read from, from 0, headings counted */
             row: number;
             /** @description of a telling: from and to, in characters of what was pasted, that it was understood from */
@@ -5418,6 +5391,41 @@ export interface components {
                 estimate: number;
             } | null;
         };
+        /** @description A batch after a correction: where it stands then, and how much it is. */
+        MendedBatch: {
+            /** @description by axis */
+            after: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            /** @description in steps */
+            distance_after: number;
+            /** @description on the whole, afterwards */
+            verdict: string;
+            added_grams: number;
+            batch_grams: number;
+            batch_millilitres: number;
+            /** @description as it then reads, for what is added to a finished sauce makes it more */
+            yield: string | null;
+        };
+        /** @description A method as it was understood, and which lines go in at which step. */
+        Method: {
+            /** @description step by step, as understood */
+            method: components["schemas"]["Step"][];
+            /** @description when each line goes in: its number, its name in a step's tag, steps from 1, whether by hand, and the step at which the words would put it */
+            links: {
+                line: number;
+                called: string;
+                steps: number[];
+                told: boolean;
+                elsewhere: number | null;
+            }[];
+            /** @description each line of the method in its sentences */
+            method_parted: string[][];
+        };
         /** @description One thing to do at the stove, told in full. */
         Move: {
             /** @enum {string} */
@@ -5515,12 +5523,41 @@ export interface components {
                 high: number;
             } | null;
         };
-        /** @description An ingredient as the pantry shows it: what it does, what it is made of at a glance, and what a step of it costs in a litre. */
-        PantryItem: {
+        PantryItem: components["schemas"]["PartsOfIt"] & {
             key: string;
             name: string;
             roles: string[];
             own: boolean;
+            lever: {
+                /** @enum {string} */
+                axis: "sweet" | "sour" | "salt" | "umami" | "heat";
+                grams: number;
+                measure: string;
+            } | null;
+            allergens: string[];
+            /** @description that it fits */
+            diets: string[];
+            /** @description in words */
+            sources: string[];
+        };
+        PantryList: {
+            ingredients: components["schemas"]["PantryItem"][];
+            products: components["schemas"]["Product"][];
+        };
+        /** @description A formula as parts by volume: "3 : 1 : 1". */
+        Parts: {
+            words: string;
+            whole: boolean;
+            /** @description one part as the formula stands */
+            part_ml: number;
+            /** @description from 1 */
+            lines: {
+                line: number;
+                parts: number;
+            }[];
+        };
+        /** @description An ingredient at a glance: what it is made of by kind, and how it tastes. */
+        PartsOfIt: {
             /** @description grams in 100 g */
             parts: {
                 water: number;
@@ -5543,37 +5580,10 @@ export interface components {
             };
             nose_heat: number;
             ph: number | null;
-            lever: {
-                /** @enum {string} */
-                axis: "sweet" | "sour" | "salt" | "umami" | "heat";
-                grams: number;
-                measure: string;
-            } | null;
-            allergens: string[];
-            /** @description that it fits */
-            diets: string[];
             /** @description by figure */
             grades: {
                 [key: string]: string;
             };
-            /** @description in words */
-            sources: string[];
-        };
-        PantryList: {
-            ingredients: components["schemas"]["PantryItem"][];
-            products: components["schemas"]["Product"][];
-        };
-        /** @description A formula as parts by volume: "3 : 1 : 1". */
-        Parts: {
-            words: string;
-            whole: boolean;
-            /** @description one part as the formula stands */
-            part_ml: number;
-            /** @description from 1 */
-            lines: {
-                line: number;
-                parts: number;
-            }[];
         };
         /** @description A piece of what was told, for who reads it beside the lines. */
         Passage: {
@@ -5694,8 +5704,7 @@ export interface components {
             /** @description by which all the rest is more or less, where it is all alike */
             factor: number | null;
         };
-        /** @description What is written of a sauce, as it was understood. */
-        Recipe: {
+        Recipe: components["schemas"]["Method"] & {
             title: string | null;
             style: string | null;
             /** @enum {string} */
@@ -5708,8 +5717,6 @@ export interface components {
                 jars: number | null;
             } | null;
             servings: number | null;
-            /** @description step by step, as understood */
-            method: components["schemas"]["Step"][];
             /** @description what else stood on the page */
             set_aside: {
                 text: string;
@@ -5720,16 +5727,6 @@ export interface components {
             let_go: string[];
             /** @description what the recipe says of how long it keeps, in the cook's words */
             keeping_claim: string | null;
-            /** @description when each line goes in: its number, its name in a step's tag, steps from 1, whether by hand, and the step at which the words would put it */
-            links: {
-                line: number;
-                called: string;
-                steps: number[];
-                told: boolean;
-                elsewhere: number | null;
-            }[];
-            /** @description each line of the method in its sentences */
-            method_parted: string[][];
         };
         RecordedEvent: {
             id: number;
@@ -5741,12 +5738,15 @@ export interface components {
             at: number;
             says: string;
         };
-        /** @description Boiling down: how much water, how long, and how the axes move on the way. */
-        Reduction: {
+        /** @description What is left of a sauce that was boiled down. */
+        Reduced: {
             evaporate_grams: number;
             pan_reads_grams: number;
             millilitres: number;
             dissolved_solids_percent: number;
+            boils: boolean;
+        };
+        Reduction: components["schemas"]["Reduced"] & {
             /** @description null where the pan is not known */
             minutes: {
                 value: number;
@@ -5794,7 +5794,6 @@ export interface components {
                 umami: components["schemas"]["Axis"];
                 heat: components["schemas"]["Axis"];
             };
-            boils: boolean;
         };
         Rewritten: {
             texts: string[];
@@ -5854,8 +5853,7 @@ export interface components {
             }[];
             answers: string | null;
         };
-        /** @description A recipe at another size: what to measure, what it fills, how it is cooked down, and how little the rounding moves it. */
-        Scale: {
+        Scale: components["schemas"]["ScaledBatch"] & components["schemas"]["TasteMoved"] & {
             factor: number;
             limited_by: string | null;
             lines: {
@@ -5868,6 +5866,10 @@ export interface components {
                 note: string | null;
                 scaled_text: string;
             }[];
+            notes: string[];
+        };
+        /** @description How much comes of a scaled recipe, and which jars it fills. */
+        ScaledBatch: {
             /** @description before cooking */
             batch: {
                 grams: number;
@@ -5888,31 +5890,6 @@ export interface components {
                 };
                 pan_reads_grams: number;
             } | null;
-            /** @description by axis */
-            axes_before: {
-                sweet: components["schemas"]["Axis"];
-                sour: components["schemas"]["Axis"];
-                salt: components["schemas"]["Axis"];
-                umami: components["schemas"]["Axis"];
-                heat: components["schemas"]["Axis"];
-            };
-            /** @description by axis */
-            axes_after: {
-                sweet: components["schemas"]["Axis"];
-                sour: components["schemas"]["Axis"];
-                salt: components["schemas"]["Axis"];
-                umami: components["schemas"]["Axis"];
-                heat: components["schemas"]["Axis"];
-            };
-            notes: string[];
-            /** @description by axis */
-            change_steps: {
-                sweet: number;
-                sour: number;
-                salt: number;
-                umami: number;
-                heat: number;
-            };
             finished: {
                 grams: number;
                 millilitres: number;
@@ -5936,20 +5913,14 @@ export interface components {
             grams: number | null;
             share: number;
         };
-        /** @description A sentence of the method on the cook's sheet: minutes, what goes in, what it warns of. */
-        SheetStep: {
+        SheetStep: components["schemas"]["StepHeat"] & {
             text: string;
             /** @description what goes in here, or is worked on (share 0) */
             uses: components["schemas"]["SheetItem"][];
             /** @description lines that come out again, from 1 */
             taken_out: number[];
-            /** @description from and to */
-            minutes: number[] | null;
             /** @description minutes from which it is worth a look */
             look_from: number | null;
-            heat: string | null;
-            covered: boolean | null;
-            left: number | null;
             /**
              * @description the state of the pot while it goes in
              * @enum {string}
@@ -6039,18 +6010,11 @@ export interface components {
             /** @description what can hurt somebody, shown before anything else is worked out */
             stops: components["schemas"]["Caution"][];
         };
-        /** @description A step of the method as it was understood: minutes, °C. */
-        Step: {
+        Step: components["schemas"]["StepHeat"] & {
             text: string;
             line: number;
             /** @enum {string} */
             kind: "do" | "heat" | "reduce" | "rest" | "cool" | "strain" | "blend";
-            /** @description from and to */
-            minutes: number[] | null;
-            heat: string | null;
-            /** @description null where nobody said */
-            covered: boolean | null;
-            left: number | null;
             celsius: number | null;
             until: string | null;
             sieved: boolean;
@@ -6059,6 +6023,27 @@ export interface components {
             /** @description names in its tag that no line has */
             unknown: string[];
         };
+        /** @description How long a step stands at which heat, and under what. */
+        StepHeat: {
+            /** @description from and to */
+            minutes: number[] | null;
+            heat: string | null;
+            /** @description null where nobody said */
+            covered: boolean | null;
+            /** @description the share that is left */
+            left: number | null;
+        };
+        /** @description What goes in instead, how much of it, and how near it is to what it replaces. */
+        Substitute: {
+            ingredient: string;
+            name: string;
+            grams: number;
+            measure: string;
+            /** @description 1 the same thing, 2 what cooks usually take, 3 the same work, 4 by numbers only */
+            class: number;
+            /** @description of aroma, 0 to 1 */
+            kinship: number;
+        };
         Suggestions: {
             suggestions: {
                 text: string;
@@ -6066,54 +6051,21 @@ export interface components {
                 own: boolean;
             }[];
         };
-        /** @description What can take a line's place: how much, what makes up for the rest, how the sauce changes, and the lines as they then read. */
-        Swap: {
-            ingredient: string;
-            grams: number;
-            measure: string;
+        /** @description For whom a sauce is fit after a swap that was not before, and the other way round. */
+        SuitabilityChange: {
+            allergens_added: string[];
+            allergens_removed: string[];
+            diets_gained: string[];
+            diets_lost: string[];
+        };
+        Swap: components["schemas"]["Substitute"] & components["schemas"]["TasteChange"] & components["schemas"]["SuitabilityChange"] & components["schemas"]["Edits"] & {
             compensations: {
                 ingredient: string;
                 grams: number;
                 measure: string;
                 name: string;
             }[];
-            /** @description by axis */
-            change_steps: {
-                sweet: number;
-                sour: number;
-                salt: number;
-                umami: number;
-                heat: number;
-            };
-            residual_steps: number;
-            /** @description 1 the same thing, 2 what cooks usually take, 3 the same work, 4 by numbers only */
-            class: number;
-            allergens_added: string[];
-            allergens_removed: string[];
-            diets_gained: string[];
             note: string | null;
-            name: string;
-            diets_lost: string[];
-            /** @description of aroma, 0 to 1 */
-            kinship: number;
-            main_axis: string | null;
-            /** @description by axis */
-            after: {
-                sweet: components["schemas"]["Axis"];
-                sour: components["schemas"]["Axis"];
-                salt: components["schemas"]["Axis"];
-                umami: components["schemas"]["Axis"];
-                heat: components["schemas"]["Axis"];
-            };
-            /** @description rows of the recipe, from 1, as they then read */
-            edits: {
-                line: number;
-                text: string;
-            }[];
-            /** @description new lines */
-            added: string[];
-            /** @description what becomes of the taste; nothing where no amount is known */
-            says: string;
         };
         /** @description What can take the place of one line, the best first. */
         Swaps: {
@@ -6125,6 +6077,67 @@ export interface components {
             /** @description what to mind where it is replaced */
             mind: string | null;
             candidates: components["schemas"]["Swap"][];
+        };
+        /** @description What a line was taken for, and how surely. */
+        TakenFor: {
+            /** @description key in the catalogue */
+            ingredient: string | null;
+            name: string | null;
+            sure: string | null;
+            note: string | null;
+            /** @description keys that it might also be */
+            alternatives: string[];
+        };
+        /** @description What a swap does to the taste of a sauce. */
+        TasteChange: {
+            /** @description by axis */
+            change_steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
+            residual_steps: number;
+            /** @description that it moves most */
+            main_axis: string | null;
+            /** @description by axis */
+            after: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            /** @description what becomes of the taste; nothing where no amount is known */
+            says: string;
+        };
+        /** @description Where a sauce stood on each axis, and where it stands then. */
+        TasteMoved: {
+            /** @description by axis */
+            axes_before: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            /** @description by axis */
+            axes_after: {
+                sweet: components["schemas"]["Axis"];
+                sour: components["schemas"]["Axis"];
+                salt: components["schemas"]["Axis"];
+                umami: components["schemas"]["Axis"];
+                heat: components["schemas"]["Axis"];
+            };
+            /** @description by axis */
+            change_steps: {
+                sweet: number;
+                sour: number;
+                salt: number;
+                umami: number;
+                heat: number;
+            };
         };
         TastedBetween: {
             brands: string[];
@@ -6294,6 +6307,29 @@ export interface components {
                 steps: number;
             }[];
             lines: string[];
+        };
+        /** @description A line as it is written: its words with the roles they have, and how it could be said more surely. */
+        WrittenLine: {
+            text: string;
+            written_name: string;
+            /** @description where in the text its amount stands, in UTF-16 units as a browser counts them */
+            amount: number[] | null;
+            tags: string[];
+            /** @description it can be left out */
+            optional: boolean;
+            /** @description keys of the other ways that it names itself: "or maple syrup" */
+            choices: string[];
+            /** @description the line as it could read */
+            mends: {
+                says: string;
+                text: string;
+            }[];
+            /** @description words of it that have no role */
+            unread: string[];
+            /** @description which of several ingredients that the text names, from 1 */
+            part: number | null;
+            /** @description that one as it would stand in a line of its own */
+            alone: string | null;
         };
         AdviceRequest: {
             title?: string | null;

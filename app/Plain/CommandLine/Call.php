@@ -299,7 +299,13 @@ final readonly class Call
             );
         }
         $said = fn(string $option): ?string => $this->values[$option] ?? null;
-        $size = new RequestedSize($said('--to'), $said('--have'), $said('--serves'), $said('--portion'), $said('--factor'));
+        $size = new RequestedSize(
+            $said('--to'),
+            $said('--have'),
+            $said('--serves'),
+            $said('--portion'),
+            $said('--factor'),
+        );
         if ($said('--serves') !== null && $said('--portion') === null && $sauce->recipe->servings === null) {
             throw WrongCall::missingValue('--portion');
         }

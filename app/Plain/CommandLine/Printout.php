@@ -135,8 +135,8 @@ final class Printout
     {
         $text = $conversion->swaps === [] && $conversion->stuck === [] ? "Already fits: nothing to swap.\n" : '';
         foreach ($report->swaps as $one) {
-            $text .= mb_strtolower((string) $one->replaced) . " → {$one->candidate->measure} "
-                . mb_strtolower($one->candidate->name)
+            $text .= mb_strtolower((string) $one->replaced) . " → {$one->candidate->substitute->measure} "
+                . mb_strtolower($one->candidate->substitute->name)
                 . ($one->candidate->note === null ? '' : " ({$one->candidate->note})") . "\n";
         }
         foreach ($conversion->stuck as $line => $why) {

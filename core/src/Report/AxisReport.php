@@ -12,6 +12,8 @@ use Vinculum\Sensory\Verdict;
 /** Where a sauce stands on one axis, in its unit and in JND steps, and what that comes to against a target. */
 final readonly class AxisReport extends Report
 {
+    public const INLINE = ['figure'];
+
     /**
      * @param array{float, float}|null $window of the style, in the unit of the axis
      * @param float|null $offBySteps outside that window; negative below it
@@ -22,15 +24,9 @@ final readonly class AxisReport extends Report
      * @param bool $isLikedOtherwise whether this cook likes it elsewhere by as much as could be noticed
      */
     private function __construct(
-        public float $value,
-        public float $low,
-        public float $high,
-        public string $unit,
-        public float $steps,
+        public AxisFigureReport $figure,
         public ?array $window,
         public ?float $offBySteps,
-        public float $lowSteps,
-        public float $highSteps,
         public ?array $windowSteps,
         public ?array $ownSteps,
         public ?float $ownOffBySteps,
@@ -54,15 +50,9 @@ final readonly class AxisReport extends Report
         [$window, $own] = [$aim->shown()?->window($axis), $aim->liked()?->window($axis)];
 
         return new self(
-            value: $estimate->value,
-            low: $estimate->low,
-            high: $estimate->high,
-            unit: $axis->unit(),
-            steps: $axis->steps($estimate->value),
+            figure: AxisFigureReport::of($axis, $estimate),
             window: $window === null ? null : [$window->low, $window->high],
             offBySteps: $window?->off($axis, $estimate->value),
-            lowSteps: $axis->steps($estimate->low),
-            highSteps: $axis->steps($estimate->high),
             windowSteps: $window?->inSteps($axis),
             ownSteps: $own?->inSteps($axis),
             ownOffBySteps: $own?->off($axis, $estimate->value),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
-use Vinculum\Cooking\Cooling;
 use Vinculum\CookSession\CookPlan;
 use Vinculum\CookSession\CookRecord;
 use Vinculum\CookSession\MeasureTask;
@@ -28,6 +27,8 @@ use Vinculum\CookSession\Rebalance;
  */
 final readonly class CookReport extends Report
 {
+    public const INLINE = ['cooled', 'clock'];
+
     /**
      * @param list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}> $fill
      * @param list<string> $notes
@@ -35,10 +36,7 @@ final readonly class CookReport extends Report
      * @param list<TimerReport> $timers
      * @param PanWeights $pan what it weighs, and should weigh
      * @param list<RebalancingReport> $rebalancing
-     * @param Exact<float|null> $heatOff when, null while it is on
-     * @param Exact<float|null> $finished when, null while it is not
      * @param list<CookEventReport> $events
-     * @param Exact<float> $now
      */
     private function __construct(
         public float $factor,
@@ -48,12 +46,9 @@ final readonly class CookReport extends Report
         public array $timers,
         public array $pan,
         public array $rebalancing,
-        public ?CoolingReport $cooling,
-        public string $coolingRule,
-        public Exact $heatOff,
-        public Exact $finished,
+        public CooledReport $cooled,
+        public CookClockReport $clock,
         public array $events,
-        public Exact $now,
     ) {}
 
     public static function of(CookPlan $plan, CookRecord $record, float $now): self
@@ -61,18 +56,17 @@ final readonly class CookReport extends Report
         $spoons = $plan->spoons();
         $water = $plan->toBoilOff();
         $sauce = $plan->stopAt($record);
-        $cooling = $record->readings->cooling($now);
 
         return new self(
-            $plan->scale->factor,
-            $plan->scale->fill,
-            $plan->scale->notes,
-            array_map(
+            factor: $plan->scale->factor,
+            fill: $plan->scale->fill,
+            notes: $plan->scale->notes,
+            moves: array_map(
                 static fn(Move $move): MoveReport => MoveReport::of($move, $plan, $record, $spoons),
                 Move::all($plan, $record),
             ),
-            array_map(TimerReport::of(...), $record->times->timers),
-            [
+            timers: array_map(TimerReport::of(...), $record->times->timers),
+            pan: [
                 'empty_grams' => $record->weighings->panEmpty,
                 'sauce_grams' => $sauce,
                 'reads_grams' => $record->weighings->panEmpty === null ? null : $sauce + $record->weighings->panEmpty,
@@ -82,16 +76,13 @@ final readonly class CookReport extends Report
                 'water_grams' => $water['grams'],
                 'minutes' => $water['minutes'],
             ],
-            array_map(
+            rebalancing: array_map(
                 static fn(Rebalance $way): RebalancingReport => RebalancingReport::of($way, $plan, $spoons),
                 $plan->rebalancing($record),
             ),
-            $cooling === null ? null : CoolingReport::of($cooling),
-            Cooling::rule(),
-            new Exact($record->readings->heatOff),
-            new Exact($record->readings->finished),
-            array_map(CookEventReport::of(...), $record->events),
-            new Exact($now),
+            cooled: CooledReport::of($record, $now),
+            clock: CookClockReport::of($record, $now),
+            events: array_map(CookEventReport::of(...), $record->events),
         );
     }
 }

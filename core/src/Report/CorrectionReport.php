@@ -5,60 +5,39 @@ declare(strict_types=1);
 namespace Vinculum\Report;
 
 use Vinculum\Balance\Balance;
-use Vinculum\Balance\MeasuredYield;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\AssumedPan;
 use Vinculum\Cooking\Heat;
 use Vinculum\Correction\Addition;
 use Vinculum\Correction\Correction;
 use Vinculum\Correction\LateFacts;
-use Vinculum\Quantity\Amount;
-use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Aim;
-use Vinculum\Sensory\Axis;
-use Vinculum\Sensory\Verdict;
 
 /** A way to mend a batch: what to add, half of it first, and where that leaves it. */
 final readonly class CorrectionReport extends Report
 {
+    public const INLINE = ['mended'];
+
     /**
      * @param list<array{ingredient: string, name: string, grams: float, measure: string, line: string, first_dose_grams: float, first_dose: string, when: 'now'|'at-the-end'|null}> $additions when it goes into what is cooked
-     * @param array<value-of<Axis>, AxisReport> $after by axis
-     * @param float $distanceAfter in steps
-     * @param string $verdict on the whole, afterwards
      * @param list<string> $sideEffects
      * @param list<string> $allergensAdded
      * @param string $why in half a sentence
      * @param array{kind: 'reduce'|'whisk'|'strain'|'rest'|'drain'|'second-batch', minutes: array{float, float}|null, pan_reads_grams: float|null, text: string}|null $does instead of, or beside, adding
-     * @param string|null $yield as it then reads, for what is added to a finished sauce makes it more
      */
     private function __construct(
         public array $additions,
-        public array $after,
-        public float $distanceAfter,
-        public string $verdict,
-        public float $addedGrams,
-        public float $batchGrams,
-        public float $batchMillilitres,
+        public MendedBatchReport $mended,
         public array $sideEffects,
         public array $allergensAdded,
         public string $why,
         public ?array $does,
-        public ?string $yield,
     ) {}
 
     public static function of(Correction $correction, Aim $aim, Balance $balance): self
     {
-        $added = array_map(
-            static fn(Addition $one): ResolvedLine => ResolvedLine::ofGrams(
-                $one->ingredient,
-                Amount::within($one->grams, $one->ingredient->portions->texture->deviation()),
-            ),
-            $correction->additions,
-        );
-
         return new self(
-            array_map(static fn(Addition $one): array => [
+            additions: array_map(static fn(Addition $one): array => [
                 'ingredient' => $one->ingredient->key,
                 'name' => $one->ingredient->name,
                 'grams' => $one->grams,
@@ -68,28 +47,11 @@ final readonly class CorrectionReport extends Report
                 'first_dose' => $one->firstDose,
                 'when' => LateFacts::moment($one->ingredient, $balance->treatment),
             ], $correction->additions),
-            AxisReport::all(
-                $correction->does?->kind === 'reduce'
-                    ? $balance->axesAs($correction->mixture)
-                    : $balance->axesAfter($added),
-                $aim,
-            ),
-            $correction->distanceAfter,
-            // what is done about thickness or edge was not asked of any axis
-            $correction->does === null
-                ? $aim->afterwards($correction->after)
-                : Verdict::ofChange(
-                    $balance->taste->stepsTo($correction->after),
-                    $balance->taste->stepsApart($correction->after),
-                ),
-            $correction->addedGrams,
-            $correction->mixture->grams(),
-            Volume::millilitres($correction->mixture),
-            $correction->sideEffects,
-            $correction->allergensAdded,
-            $correction->why,
-            self::does($correction, $balance),
-            $balance->isFinished ? MeasuredYield::written($correction->mixture->grams()) : null,
+            mended: MendedBatchReport::of($correction, $aim, $balance),
+            sideEffects: $correction->sideEffects,
+            allergensAdded: $correction->allergensAdded,
+            why: $correction->why,
+            does: self::does($correction, $balance),
         );
     }
 

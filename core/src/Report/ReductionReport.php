@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Vinculum\Report;
 
 use Vinculum\Balance\MeasuredYield;
-use Vinculum\Chemistry\Solids;
-use Vinculum\Chemistry\Volume;
 use Vinculum\Cooking\Heat;
 use Vinculum\Cooking\Pan;
 use Vinculum\Cooking\Reduction;
@@ -18,10 +16,10 @@ use Vinculum\Sensory\Taste;
 /** Boiling down: how much water, how long, and how the axes move on the way. */
 final readonly class ReductionReport extends Report
 {
+    public const INLINE = ['reduced'];
+
     /** The scale is read to the hundredth. */
     private const SCALE_DEVIATION = 0.01;
-    /** Grams of water that are worth lighting the hob for. */
-    private const WORTH_BOILING = 1.0;
 
     /**
      * @param array{value: float, low: float, high: float}|null $minutes null where the pan is not known
@@ -33,10 +31,7 @@ final readonly class ReductionReport extends Report
      * @param array<value-of<Axis>, AxisReport> $after by axis
      */
     private function __construct(
-        public float $evaporateGrams,
-        public float $panReadsGrams,
-        public float $millilitres,
-        public float $dissolvedSolidsPercent,
+        public ReducedReport $reduced,
         public ?array $minutes,
         public array $heat,
         public array $changeSteps,
@@ -44,7 +39,6 @@ final readonly class ReductionReport extends Report
         public array $curve,
         public array $warnings,
         public array $after,
-        public bool $boils,
     ) {}
 
     public static function of(
@@ -61,18 +55,18 @@ final readonly class ReductionReport extends Report
             ->balance();
 
         return new self(
-            $plan->waterToLose,
-            $grams,
-            Volume::millilitres($plan->after),
-            Solids::dissolvedPercent($plan->after),
-            $pan?->squareMetres === null ? null : $heat->minutes($plan->waterToLose, $pan->squareMetres),
-            ['key' => $heat->key, 'cooks' => $heat->cooks, 'uncertain_percent' => 100.0 * $heat->uncertain],
-            Taste::ofMixture($plan->before)->stepsTo($taste),
-            Axis::each(static fn(Axis $axis): ?float => $target?->window($axis)?->off($axis, $taste->on($axis))),
-            $plan->curve(),
-            $plan->warnings,
-            AxisReport::all($after->axes, $sauce->aim),
-            $plan->waterToLose >= self::WORTH_BOILING,
+            reduced: ReducedReport::of($plan),
+            minutes: $pan?->squareMetres === null
+                ? null
+                : $heat->minutes($plan->waterToLose, $pan->squareMetres),
+            heat: ['key' => $heat->key, 'cooks' => $heat->cooks, 'uncertain_percent' => 100.0 * $heat->uncertain],
+            changeSteps: Taste::ofMixture($plan->before)->stepsTo($taste),
+            offBySteps: Axis::each(
+                static fn(Axis $axis): ?float => $target?->window($axis)?->off($axis, $taste->on($axis)),
+            ),
+            curve: $plan->curve(),
+            warnings: $plan->warnings,
+            after: AxisReport::all($after->axes, $sauce->aim),
         );
     }
 }

@@ -10,10 +10,11 @@ use Vinculum\Keeping\Caution;
 /** A sentence of the method on the cook's sheet: minutes, what goes in, what it warns of. */
 final readonly class SheetStepReport extends Report
 {
+    public const INLINE = ['heat'];
+
     /**
      * @param list<SheetItemReport> $uses what goes in here, or is worked on (share 0)
      * @param list<int> $takenOut lines that come out again, from 1
-     * @param array{float, float}|null $minutes from and to
      * @param float|null $lookFrom minutes from which it is worth a look
      * @param 'heat'|'off-heat'|'cold' $after the state of the pot while it goes in
      * @param list<string> $cautions codes
@@ -22,11 +23,8 @@ final readonly class SheetStepReport extends Report
         public string $text,
         public array $uses,
         public array $takenOut,
-        public ?array $minutes,
+        public StepHeatReport $heat,
         public ?float $lookFrom,
-        public ?string $heat,
-        public ?bool $covered,
-        public ?float $left,
         public string $after,
         public array $cautions,
         public ?string $meanwhile,
@@ -38,11 +36,8 @@ final readonly class SheetStepReport extends Report
             text: $sheet->step->text,
             uses: array_map(SheetItemReport::of(...), $sheet->uses),
             takenOut: array_map(static fn(int $line): int => $line + 1, $sheet->takenOut),
-            minutes: $sheet->step->minutes,
+            heat: StepHeatReport::of($sheet->step),
             lookFrom: $sheet->lookFrom,
-            heat: $sheet->step->heat?->key,
-            covered: $sheet->step->lid->isOn(),
-            left: $sheet->step->left,
             after: $sheet->after,
             cautions: array_map(static fn(Caution $caution): string => $caution->code, $sheet->cautions),
             meanwhile: $sheet->meanwhile,

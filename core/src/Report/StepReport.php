@@ -10,10 +10,10 @@ use Vinculum\Cooking\MethodStep;
 /** A step of the method as it was understood: minutes, °C. */
 final readonly class StepReport extends Report
 {
+    public const INLINE = ['heat'];
+
     /**
      * @param 'do'|'heat'|'reduce'|'rest'|'cool'|'strain'|'blend' $kind
-     * @param array{float, float}|null $minutes from and to
-     * @param bool|null $covered null where nobody said
      * @param list<int>|null $uses lines that it puts in or works on, from 1; null where its formula is not at hand
      * @param list<string> $unknown names in its tag that no line has
      */
@@ -21,10 +21,7 @@ final readonly class StepReport extends Report
         public string $text,
         public int $line,
         public string $kind,
-        public ?array $minutes,
-        public ?string $heat,
-        public ?bool $covered,
-        public ?float $left,
+        public StepHeatReport $heat,
         public ?float $celsius,
         public ?string $until,
         public bool $sieved,
@@ -56,18 +53,15 @@ final readonly class StepReport extends Report
     public static function of(MethodStep $step, ?array $uses = null, array $unknown = []): self
     {
         return new self(
-            $step->text,
-            $step->line,
-            $step->kind,
-            $step->minutes,
-            $step->heat?->key,
-            $step->lid->isOn(),
-            $step->left,
-            $step->celsius,
-            $step->until,
-            $step->isSieved,
-            $uses === null ? null : array_map(static fn(int $line): int => $line + 1, $uses),
-            $unknown,
+            text: $step->text,
+            line: $step->line,
+            kind: $step->kind,
+            heat: StepHeatReport::of($step),
+            celsius: $step->celsius,
+            until: $step->until,
+            sieved: $step->isSieved,
+            uses: $uses === null ? null : array_map(static fn(int $line): int => $line + 1, $uses),
+            unknown: $unknown,
         );
     }
 }

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Report;
+
+use Vinculum\Kitchen\Sauce;
+use Vinculum\Substitution\Swap;
+
+/** The lines of a recipe that a swap writes. */
+final readonly class EditsReport extends Report
+{
+    /**
+     * @param list<array{line: int, text: string}> $edits rows of the recipe, from 1, as they then read
+     * @param list<string> $added new lines
+     */
+    private function __construct(public array $edits, public array $added) {}
+
+    public static function of(Swap $swap, Sauce $sauce): self
+    {
+        [$edits, $added] = $swap->written($sauce->formula, $sauce->measures(), $sauce->kitchen->hasScale);
+        $edits = $sauce->formula->rowsWith($edits);
+
+        return new self(
+            edits: array_map(
+                static fn(int $line, string $text): array => ['line' => $line + 1, 'text' => $text],
+                array_keys($edits),
+                $edits,
+            ),
+            added: $added,
+        );
+    }
+}
