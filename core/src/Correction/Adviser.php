@@ -138,7 +138,7 @@ final readonly class Adviser
      */
     private function usual(?Complaint $complaint): array
     {
-        $candidates = UsualAdditions::to($this->sauce);
+        $candidates = UsualAdditions::to($this->sauce, $complaint?->key === 'not-sour');
         $balance = $this->sauce->balance();
         $cayenne = $this->sauce->catalogue()->get(self::GROUND_CHILLI);
         $isThere = array_filter(

@@ -32,6 +32,7 @@ final readonly class Complaint
         private ?float $atLeast,
         private ?array $unsalted,
         private float $unsaltedUnder,
+        private ?float $unsaltedLeast = null,
     ) {}
 
     /** @return list<string> */
@@ -61,6 +62,7 @@ final readonly class Complaint
             $row->numberOrNull('at_least'),
             count($unsalted) === 2 ? [$unsalted[0], $unsalted[1]] : null,
             $row->numberOrNull('unsalted_under') ?? 0.0,
+            $row->numberOrNull('unsalted_least'),
         );
     }
 
@@ -114,7 +116,7 @@ final readonly class Complaint
     {
         return $this->unsalted === null || $now->salt >= $this->unsaltedUnder
             ? $this
-            : new self($this->key, [Axis::Salt->value => $this->unsalted], $this->says, $this->atLeast, null, 0.0);
+            : new self($this->key, [Axis::Salt->value => $this->unsalted], $this->says, $this->unsaltedLeast, null, 0.0);
     }
 
     /**

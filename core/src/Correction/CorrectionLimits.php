@@ -52,7 +52,7 @@ final readonly class CorrectionLimits
         $helping = array_filter(
             $this->candidates,
             static fn(Candidate $one): bool => is_infinite($one->most)
-                || !$strong->have($one->ingredient) || $strong->seasons($one->perGram->taste(), $now),
+                || !$strong->have($one->ingredient) || $strong->seasons($one->ingredient, $one->perGram->taste(), $now),
         );
         foreach (Axis::cases() as $axis) {
             if (($target->window($axis)?->off($axis, $now->on($axis)) ?? 0.0) > 0.0) {

@@ -38,6 +38,9 @@ final readonly class Remedies
     private const ACID_TO_WAKE = 0.006;
     private const FAT_TO_ROUND = 0.02;
     private const SALT_ON_BITTER = 0.0015;
+    private const LEAST_OF_SALT = 0.0025;
+    private const TO_THICKEN = 0.15;
+    private const ACID_TO_OIL = 0.25;
     private const STEP_OF_SWEET = 0.012;
     private const PINCH_IN_AN_EMULSION = 0.004;
     /** A share of the batch from which oil is what carries it. */
@@ -66,6 +69,12 @@ final readonly class Remedies
     /** g of fat in 100 g of what is called cream, and the share of the batch from which a sauce is creamy. */
     private const CREAM_FAT = 12.0;
     private const CREAMY_FROM = 0.12;
+    private const OF_MILK_FROM = 0.3;
+    private const OF_BROTH_FROM = 0.4;
+    /** Steps that what masks may leave it further off: the sourness that hides sweetness was not wanted by itself. */
+    private const MASKS_WITHIN = 1.0;
+    /** Of an acid that a recipe has, the least share of the batch that is tasted against its sweetness. */
+    private const LEAST_OF_ACID = 0.006;
     private const NOTICED = 0.5;
 
     private Balance $balance;
@@ -99,15 +108,7 @@ final readonly class Remedies
             ],
             'harsh' => $this->rounder(),
             'dull' => $this->brighter(),
-            'bitter' => [
-                $this->adding(
-                    ['salt' => self::SALT_ON_BITTER]
-                        + ($this->isSweet() ? ['sweetener' => self::STEP_OF_SWEET] : []),
-                    'salt dulls bitterness, sweetness covers it',
-                    'whisk',
-                ),
-                $this->doing('second-batch', 'what is burnt stays burnt'),
-            ],
+            'bitter' => $this->lessBitter(),
             default => [],
         }));
     }
@@ -123,7 +124,15 @@ final readonly class Remedies
         $axis = $this->complaint->tooMuchOn();
         $taste = $this->balance->taste;
         $grams = $this->balance->mixture->grams() / 100.0;
-        if ($axis === Axis::Sour && ($this->isHeldByEgg() || $this->isCreamy())) {
+        if ($this->sauce->isCooked() && $this->shareOf(['broth']) >= self::OF_BROTH_FROM && !$this->hasItsOwnAcid()) {
+            // a gravy wants salt: acid has no place in it
+            return $this->pinchOfSalt();
+        }
+        $isOfMilk = $this->shareOf(['dairy']) >= self::OF_MILK_FROM;
+        if (
+            $axis === Axis::Sour && $taste->sweet < self::MEANT_SWEET_FROM
+            && ($this->isHeldByEgg() || $this->isCreamy() || $isOfMilk)
+        ) {
             // more oil would double it, and nobody waters cream: a pinch of sugar is what a cook reaches for
             return array_values(array_filter([$this->withAmounts(
                 [[$this->usual('sweetener'), self::PINCH_IN_AN_EMULSION * 100.0 * $grams]],
@@ -147,10 +156,11 @@ final readonly class Remedies
         $isAnswered = match ($axis) {
             // what stands is not watered: tomatoes, fruit and pickles get sugar
             Axis::Sour => $this->isPulpy()
+                || $taste->sweet >= self::MEANT_SWEET_FROM && $this->isHeldByEgg()
                 || $this->isOfFruit() && $this->balance->body->class !== 'thin'
                 || $isSharpAndSweet && $isMeant,
             // what has acid of its own gets more of that
-            Axis::Sweet => $isSharpAndSweet && ($isMeant || $this->hasItsOwnAcid()),
+            Axis::Sweet => $isSharpAndSweet && $isMeant || $taste->sweet >= self::SWEET_FROM && $this->hasItsOwnAcid(),
             default => false,
         };
         if (!$isAnswered) {
@@ -166,14 +176,19 @@ final readonly class Remedies
             default => $this->withAmounts(
                 [[
                     $this->usual('acid'),
-                    self::ONE_STEP * Axis::Sour->stepWidth() * $taste->sour * $grams * 100.0 / max(1.0, $sharpness),
+                    max(
+                        self::ONE_STEP * Axis::Sour->stepWidth() * $taste->sour * $grams * 100.0 / max(1.0, $sharpness),
+                        self::LEAST_OF_ACID * 100.0 * $grams,
+                    ),
                 ]],
                 'acid hides the sweetness: it is masking, the sugar stays',
                 null,
             ),
         };
 
-        return $answer === null || $answer->distanceAfter > $this->target->distance($taste) ? [] : [$answer];
+        return $answer === null || $answer->distanceAfter > $this->target->distance($taste) + self::MASKS_WITHIN
+            ? []
+            : [$answer];
     }
 
     /** Horseradish, mustard and garlic bite the nose, which no chilli does: they are thinned with what is mild in it. */
@@ -334,20 +349,56 @@ final readonly class Remedies
             return [];
         }
         return array_values(array_filter([$this->withAmounts(
-            [[$this->usual('salt'), Axis::Salt->stepWidth() * $salt / 100.0 * $this->balance->mixture->grams()]],
+            [[
+                $this->usual('salt'),
+                max(Axis::Salt->stepWidth() * $salt / 100.0, self::LEAST_OF_SALT) * $this->balance->mixture->grams(),
+            ]],
             'salt lifts what is there: acid has no place in it',
             null,
         )]));
     }
 
     /** @return list<Correction|null> */
+    private function lessBitter(): array
+    {
+        $grams = $this->balance->mixture->grams();
+        $sweetener = $this->usual('sweetener');
+        $isBitter = in_array($sweetener, FactsFile::named('remedies')['bitter']->list('sweeteners'), true);
+        $sweet = [[$isBitter ? 'white-sugar' : $sweetener, self::STEP_OF_SWEET * $grams]];
+
+        return [
+            $this->withAmounts(
+                [[$this->usual('salt'), self::SALT_ON_BITTER * $grams], ...($this->isSweet() ? $sweet : [])],
+                'salt dulls bitterness, sweetness covers it',
+                new Remedy('whisk', $this->says('whisk')),
+            ),
+            $this->doing('second-batch', 'what is burnt stays burnt'),
+        ];
+    }
+
+    /** @return list<Correction|null> */
     private function thicker(): array
     {
         $fat = $this->balance->mixture->percent(Component::Fat);
-        if ($fat >= self::EMULSION_FROM) {
+        $isCooked = $this->sauce->isCooked();
+        $thick = $isCooked ? null : $this->thickBase();
+        if ($fat >= self::EMULSION_FROM && self::isOfEgg($this->balance) && $this->oil() !== null) {
             return [$this->adding(['fat' => self::LOOSEN], 'the more oil is held, the thicker it stands', 'whisk')];
         }
-        $isCooked = $this->sauce->isCooked();
+        if ($thick !== null) {
+            return [
+                $this->withAmounts(
+                    [[$thick, self::TO_THICKEN * $this->balance->mixture->grams()]],
+                    'more of what is thick in it',
+                    new Remedy('whisk', $this->says('more')),
+                ),
+                $this->shareOf(['dairy']) >= self::SEEN_FROM ? $this->doing('strain', 'its whey runs off') : null,
+            ];
+        }
+        if ($fat >= self::EMULSION_FROM && $this->carryingOil() !== null) {
+            // oil boils nothing down
+            return [$this->doing('drain', 'its juice runs off')];
+        }
         if ($isCooked && self::isOfEgg($this->balance)) {
             return [
                 $this->correction(
@@ -370,7 +421,33 @@ final readonly class Remedies
             return [$this->doing('drain', 'its juice runs off')];
         }
 
-        return [$this->reduced(), $this->slurry()];
+        $isOfStarch = array_filter(
+            $this->balance->formula->lines,
+            static fn(ResolvedLine $line): bool => in_array('thickener', $line->ingredient->roles ?? [], true),
+        ) !== [];
+
+        // what starch thickens catches before it boils down
+        return $isOfStarch ? [$this->slurry(), $this->reduced()] : [$this->reduced(), $this->slurry()];
+    }
+
+    /**
+     * What is thick in it by itself, the most of it: mayonnaise, sour cream, yoghurt, a paste of nuts; where oil carries it,
+     * nuts and hard cheese.
+     */
+    private function thickBase(): ?string
+    {
+        $thick = FactsFile::named('remedies')['too-thin']->list('bases');
+        $isOfOil = $this->carryingOil() !== null;
+        [$base, $most] = [null, 0.0];
+        foreach ($this->balance->formula->lines as $line) {
+            $isThick = in_array($line->ingredient?->kind(), $thick, true)
+                || $isOfOil && array_intersect(['nut', 'hard'], $line->ingredient->kinds ?? []) !== [];
+            if ($isThick && ($line->grams->value ?? 0.0) > $most) {
+                [$base, $most] = [$line->ingredient?->key, $line->grams->value ?? 0.0];
+            }
+        }
+
+        return $base;
     }
 
     /** Whether egg is what thickens it: at the boil it would curdle. */
@@ -390,8 +467,22 @@ final readonly class Remedies
     private function leaner(): array
     {
         $lifted = $this->doing('drain', 'what swims is lifted off');
-        $cut = $this->adding(['acid' => self::ACID_TO_CUT], 'acid cuts the fat', 'whisk');
+        // a dressing is meant to hold one part of acid to three or four of oil
+        $lacks = $this->carryingOil() === null || $this->isHeldByEgg() ? 0.0 : self::ACID_TO_OIL * $this->shareOf(['oil'])
+            - $this->shareOf(['vinegar', 'juice']);
+        $cut = $this->adding(['acid' => max(self::ACID_TO_CUT, $lacks)], 'acid cuts the fat', 'whisk');
 
+        if ($this->sauce->isCooked() && $this->shareOf(['hard']) >= self::SEEN_FROM) {
+            // cheese that got too hot lets go of its fat: a splash of what is thin in it takes it up again
+            return [
+                $this->withAmounts(
+                    [[$this->mainLiquid(), self::LOOSEN_PASTE * $this->balance->mixture->grams()]],
+                    'water binds the fat that has split off',
+                    new Remedy('whisk', $this->says('cheese')),
+                ),
+                $lifted,
+            ];
+        }
         $isHeld = $this->balance->mixture->percent(Component::Fat) >= self::EMULSION_FROM;
 
         return $isHeld ? [$cut, $lifted] : [$lifted, $cut];
@@ -441,12 +532,14 @@ final readonly class Remedies
     private function rounder(): array
     {
         $hasFat = $this->balance->mixture->percent(Component::Fat) >= self::FAT_FROM;
+        // where oil carries it, a drop of oil rounds nothing
+        $fat = $this->carryingOil() === null ? self::FAT_TO_ROUND : self::OIL_ON_SOUR;
 
         return [
             $this->isSweet()
                 ? $this->adding(['sweetener' => self::STEP_OF_SWEET], 'sweetness rounds what is harsh', 'whisk')
                 : null,
-            $hasFat ? $this->adding(['fat' => self::FAT_TO_ROUND], 'fat rounds what is harsh', 'whisk') : null,
+            $hasFat ? $this->adding(['fat' => $fat], 'fat rounds what is harsh', 'whisk') : null,
             $this->doing('rest', 'a night takes the edge off'),
         ];
     }

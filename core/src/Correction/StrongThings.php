@@ -27,15 +27,28 @@ final readonly class StrongThings
             || array_intersect($this->roles, $ingredient->roles) !== [];
     }
 
-    /** Whether a thing is so much stronger than the sauce on an axis that it seasons it. */
-    public function seasons(Taste $thing, Taste $sauce): bool
+    /** Whether a thing is so much stronger than the sauce on an axis that it goes in for, that it seasons it. */
+    public function seasons(Ingredient $ingredient, Taste $thing, Taste $sauce): bool
     {
         foreach (Axis::cases() as $axis) {
-            if ($thing->on($axis) > $this->stronger * max($sauce->on($axis), $axis->threshold())) {
+            // garlic goes in for its smell, whatever else is in it
+            $isFor = in_array($this->roleOn($axis), $ingredient->roles, true);
+            if ($isFor && $thing->on($axis) > $this->stronger * max($sauce->on($axis), $axis->threshold())) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    private function roleOn(Axis $axis): string
+    {
+        return match ($axis) {
+            Axis::Sweet => 'sweetener',
+            Axis::Sour => 'acid',
+            Axis::Salt => 'salt',
+            Axis::Umami => 'umami',
+            Axis::Heat => 'heat',
+        };
     }
 }

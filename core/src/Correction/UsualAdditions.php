@@ -55,11 +55,15 @@ final readonly class UsualAdditions
         private Catalogue $catalogue,
     ) {}
 
-    /** @return list<Candidate> the nearest at hand first, as far as it is there */
-    public static function to(Sauce $sauce): array
+    /**
+     * @param bool $wantsAcid the cook says that acid is what it lacks, whatever it is made of
+     *
+     * @return list<Candidate> the nearest at hand first, as far as it is there
+     */
+    public static function to(Sauce $sauce, bool $wantsAcid = false): array
     {
         [$balance, $catalogue] = [$sauce->balance(), $sauce->catalogue()];
-        $family = $sauce->family->key ?? self::likely($balance);
+        $family = $sauce->family->key ?? self::likely($balance, $sauce->title());
         $usual = new self(
             $balance,
             Makeup::of($balance),
@@ -74,7 +78,7 @@ final readonly class UsualAdditions
             if (
                 $candidate->most > 0.0
                 && $balance->formula->isFitFor($candidate->ingredient)
-                && !self::isOutOfPlace($candidate->ingredient, $sauce)
+                && !self::isOutOfPlace($candidate->ingredient, $sauce, $wantsAcid)
             ) {
                 $candidates[] = $candidate;
             }
@@ -88,7 +92,7 @@ final readonly class UsualAdditions
      * is finished; water into nothing dry; what is there for its smell is no thinner; and fat only where it carries the
      * sauce: it moves no axis, it only thins (handbook, "Correcting a batch" a, b).
      */
-    private static function isOutOfPlace(Ingredient $ingredient, Sauce $sauce): bool
+    private static function isOutOfPlace(Ingredient $ingredient, Sauce $sauce, bool $wantsAcid): bool
     {
         $balance = $sauce->balance();
         $isFlesh = array_intersect(['meat', 'fish', 'shellfish'], $ingredient->kinds) !== []
@@ -106,7 +110,7 @@ final readonly class UsualAdditions
         $isWine = $ingredient->composition->mixture->percent(Component::Ethanol) >= self::STRONG_FROM;
 
         // it curdles, or tastes of a mistake: a milk sauce that has nothing sharp in it wants nothing sharp
-        $isSharp = ($ingredient->roles[0] ?? '') === 'acid' && self::isMilkWithoutAcid($balance);
+        $isSharp = !$wantsAcid && ($ingredient->roles[0] ?? '') === 'acid' && self::isMilkWithoutAcid($balance);
 
         return $isFlesh || $isWet || $isSharp || self::isStrewn($ingredient, $balance)
             || ($isRaw || $isStarch || $isWine) && $sauce->isCooked()
@@ -147,9 +151,9 @@ final readonly class UsualAdditions
         return $isSo;
     }
 
-    private static function likely(Balance $balance): ?string
+    private static function likely(Balance $balance, ?string $title): ?string
     {
-        $guess = FamilyGuess::for($balance, null)[0] ?? null;
+        $guess = FamilyGuess::for($balance, $title)[0] ?? null;
 
         return $guess !== null && $guess->likelihood >= self::LIKELY ? $guess->style : null;
     }

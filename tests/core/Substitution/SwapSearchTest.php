@@ -458,7 +458,7 @@ final class SwapSearchTest extends TestCase
 
         self::assertSame([3, 'white-sugar'], [$json['line'], $json['ingredient']]);
         foreach ($json['candidates'] as $candidate) {
-            self::assertSame(
+            self::assertSame([], array_diff(
                 [
                     'ingredient',
                     'grams',
@@ -472,8 +472,8 @@ final class SwapSearchTest extends TestCase
                     'diets_gained',
                     'note',
                 ],
-                array_slice(array_keys($candidate), 0, 11),
-            );
+                array_keys($candidate),
+            ));
             $lines = self::SAUCE;
             foreach ($candidate['edits'] as $edit) {
                 $lines[$edit['line'] - 1] = $edit['text'];
