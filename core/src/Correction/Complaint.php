@@ -116,7 +116,14 @@ final readonly class Complaint
     {
         return $this->unsalted === null || $now->salt >= $this->unsaltedUnder
             ? $this
-            : new self($this->key, [Axis::Salt->value => $this->unsalted], $this->says, $this->unsaltedLeast, null, 0.0);
+            : new self(
+                $this->key,
+                [Axis::Salt->value => $this->unsalted],
+                $this->says,
+                $this->unsaltedLeast,
+                null,
+                0.0,
+            );
     }
 
     /**

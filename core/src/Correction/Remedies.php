@@ -468,8 +468,13 @@ final readonly class Remedies
     {
         $lifted = $this->doing('drain', 'what swims is lifted off');
         // a dressing is meant to hold one part of acid to three or four of oil
-        $lacks = $this->carryingOil() === null || $this->isHeldByEgg() ? 0.0 : self::ACID_TO_OIL * $this->shareOf(['oil'])
-            - $this->shareOf(['vinegar', 'juice']);
+        $isHeldOtherwise = $this->carryingOil() === null || $this->isHeldByEgg();
+        $lacks = $isHeldOtherwise
+            ? 0.0
+            : max(
+                2.0 * self::ACID_TO_CUT,
+                self::ACID_TO_OIL * $this->shareOf(['oil']) - $this->shareOf(['vinegar', 'juice']),
+            );
         $cut = $this->adding(['acid' => max(self::ACID_TO_CUT, $lacks)], 'acid cuts the fat', 'whisk');
 
         if ($this->sauce->isCooked() && $this->shareOf(['hard']) >= self::SEEN_FROM) {
@@ -697,6 +702,8 @@ final readonly class Remedies
                 && $ingredient->portions->texture === Texture::Liquid
                 && in_array('base', $ingredient->roles, true)
                 && array_intersect(['broth', 'milk-like', 'juice', 'dairy'], $ingredient->kinds) !== []
+                // what is thick itself loosens nothing
+                && !in_array($ingredient->kind(), FactsFile::named('remedies')['too-thin']->list('bases'), true)
                 && ($line->grams->value ?? 0.0) > $most
             ) {
                 [$main, $most] = [$ingredient->key, $line->grams->value ?? 0.0];

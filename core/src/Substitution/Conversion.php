@@ -153,6 +153,37 @@ final readonly class Conversion
             $formula = $swap->applied($formula);
         }
 
-        return $texts;
+        return $this->together($texts, $formula);
+    }
+
+    /**
+     * What several swaps put in of one thing stands in one line: no salt twice.
+     *
+     * @param list<string> $texts
+     *
+     * @return list<string>
+     */
+    private function together(array $texts, Formula $formula): array
+    {
+        $of = [];
+        foreach (range(count($this->before->formula->lines), count($formula->lines)) as $number) {
+            $key = ($formula->lines[$number] ?? null)?->ingredient?->key;
+            $of[$key ?? ''][] = $number;
+        }
+        unset($of['']);
+        foreach ($of as $numbers) {
+            $ingredient = $formula->lines[$numbers[0]]->ingredient;
+            if (count($numbers) > 1 && $ingredient !== null) {
+                $grams = array_sum(array_map(
+                    static fn(int $number): float => $formula->lines[$number]->grams->value ?? 0.0,
+                    $numbers,
+                ));
+                $measure = $ingredient->portions->measure($grams, $this->before->spoons());
+                $texts = array_diff_key($texts, array_flip(array_slice($numbers, 1)));
+                $texts[$numbers[0]] = $measure->of($ingredient->name);
+            }
+        }
+
+        return array_values($texts);
     }
 }

@@ -76,7 +76,9 @@ final readonly class SwapCandidates
                 ? $standIn
                 : new StandIn($standIn->kind, $standIn->class, min(1.0, $standIn->ratio));
             foreach ([$standIn->kind, ...$this->ownOf($standIn->kind)] as $key) {
-                $candidate = $this->task->catalogue->has($key) ? $this->task->catalogue->get($key) : null;
+                $candidate = $this->task->catalogue->has($key)
+                    ? $this->fromAPackThatFits($this->task->catalogue->get($key))
+                    : null;
                 if (
                     $candidate !== null
                     && $key !== $this->task->gone->key
@@ -94,6 +96,16 @@ final readonly class SwapCandidates
         }
 
         return $this->fit($candidates);
+    }
+
+    /** From a pack that is free of what someone cannot eat, where packs of it differ in that: gluten-free vegetable stock. */
+    private function fromAPackThatFits(Ingredient $candidate): Ingredient
+    {
+        $allergens = array_values(
+            array_intersect($this->task->reason->avoided(), $candidate->suitability->allergens),
+        );
+
+        return $allergens === [] ? $candidate : $candidate->freeOf($allergens) ?? $candidate;
     }
 
     /** A spoon of dried leaves stands in for a sprig, and never for the leaves that a sauce is made of. */
@@ -118,7 +130,9 @@ final readonly class SwapCandidates
         $formula = $this->task->formula;
         $isFit = array_map(static fn(array $one): bool => $formula->isFitFor($one[0]), $candidates);
         $without = array_intersect_key($candidates, array_filter($isFit));
-        $nearest = min([INF, ...array_map(static fn(array $one): int => $one[1]->class, $without)]);
+        // what is often not borne either holds nothing else off
+        $sure = array_filter($without, fn(array $one): bool => !$this->task->reason->isNear($one[0]));
+        $nearest = min([INF, ...array_map(static fn(array $one): int => $one[1]->class, $sure)]);
         $isExchanged = $this->task->gone->suitability->isAvoided();
 
         return array_values(array_filter(

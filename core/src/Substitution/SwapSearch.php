@@ -71,7 +71,7 @@ final readonly class SwapSearch
     }
 
     /**
-     * Ranked substitutes: by kinship, the commoner first, near relatives of what someone cannot eat after the others; then least change in
+     * Ranked substitutes: by kinship, what is not in the recipe already and the commoner first, near relatives of what someone cannot eat after the others; then least change in
      * steps and body (to a quarter), nearest in aroma, fewest compensations. By numbers alone only where nothing nearer does.
      *
      * @return list<Swap>
@@ -153,6 +153,7 @@ final readonly class SwapSearch
             $this->task->reason->isNear($swap->ingredient),
             $swap->class + (int) (!$this->keepsTheMainAxis($swap) || $swap->taste->residual > self::FAR),
             $swap->class,
+            $this->task->isInTheRecipe($swap->ingredient),
             Shops::of($swap->ingredient)->value,
             round(4.0 * $this->task->reason->burden($swap->ingredient, $swap->grams)
                 / max(1e-9, $this->task->reason->burden($this->task->gone, $this->task->grams()))),

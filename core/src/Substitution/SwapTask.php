@@ -101,6 +101,18 @@ final readonly class SwapTask
         return $this->old->grams->value ?? 0.0;
     }
 
+    /** Whether another line holds it already: more of that is the last thing a cook thinks of. */
+    public function isInTheRecipe(Ingredient $ingredient): bool
+    {
+        foreach ($this->formula->lines as $number => $line) {
+            if ($number !== $this->line && $line->ingredient?->kind() === $ingredient->kind()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** What a sauce is made of for its body: it is not halved, and no water is put beside it. */
     public function carriesFat(): bool
     {
