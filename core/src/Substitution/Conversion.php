@@ -60,10 +60,11 @@ final readonly class Conversion
                 if ($ingredient === null || !$reason->isAgainst($ingredient, $line->grams->value ?? 0.0, $whole)) {
                     continue;
                 }
-                $swap = (new SwapSearch($after, $number, $reason, $settled))->substitutes()[0] ?? null;
+                $search = new SwapSearch($after, $number, $reason, $settled, eaten: $formula);
+                $swap = $search->substitutes()[0] ?? null;
                 if ($swap !== null && $swaps !== []) {
                     // what is taken is chosen by itself; how much of it, by what the first swaps have left of the taste
-                    $meant = new SwapSearch($after, $number, $reason, $settled, $sauce->balance()->mixture);
+                    $meant = new SwapSearch($after, $number, $reason, $settled, $sauce->balance()->mixture, $formula);
                     $swap = $meant->with($swap->ingredient) ?? $swap;
                 }
                 if ($swap === null) {

@@ -127,7 +127,7 @@ final readonly class SwapCandidates
      */
     private function fit(array $candidates): array
     {
-        $formula = $this->task->formula;
+        $formula = $this->task->eaten;
         $isFit = array_map(static fn(array $one): bool => $formula->isFitFor($one[0]), $candidates);
         $without = array_intersect_key($candidates, array_filter($isFit));
         // what is often not borne either holds nothing else off
@@ -167,7 +167,7 @@ final readonly class SwapCandidates
             if (
                 in_array($ingredient->key, [$candidate->key, $this->task->gone->key], true)
                 || !$this->task->reason->tolerates($ingredient)
-                || !$this->task->formula->isFitFor($ingredient)
+                || !$this->task->eaten->isFitFor($ingredient)
             ) {
                 continue;
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Substitution;
 
 use Vinculum\Balance\FinishedBatch;
+use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\Shops;
@@ -55,6 +56,7 @@ final readonly class SwapSearch
      * @param int $line from 0
      * @param list<int> $settled lines, from 0, that are as an earlier swap left them
      * @param Mixture|null $meant what the whole is to taste as, where an earlier swap has moved it already
+     * @param Formula|null $eaten what whoever eats it is known to bear, where an earlier swap has put more in
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
@@ -64,8 +66,9 @@ final readonly class SwapSearch
         SwapReason $reason,
         array $settled = [],
         ?Mixture $meant = null,
+        ?Formula $eaten = null,
     ) {
-        $this->task = new SwapTask($sauce, $line, $reason, $settled, $meant);
+        $this->task = new SwapTask($sauce, $line, $reason, $settled, $meant, $eaten);
         $this->candidates = new SwapCandidates($this->task);
         $this->measuring = new SwapMeasuring($this->task);
     }

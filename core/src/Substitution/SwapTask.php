@@ -36,12 +36,15 @@ final readonly class SwapTask
     public Spoons $spoons;
 
     public Formula $formula;
+    /** What it may hold besides: no allergen, and nothing of an animal, that this lacks. */
+    public Formula $eaten;
     public Catalogue $catalogue;
 
     /**
      * @param int $line from 0
      * @param list<int> $settled lines, from 0, that are as an earlier swap left them
      * @param Mixture|null $meant what the whole is to taste as, where an earlier swap has moved it already
+     * @param Formula|null $eaten what whoever eats it is known to bear, where an earlier swap has put more in
      *
      * @throws SwapFault when there is nothing in that line to replace
      */
@@ -51,9 +54,10 @@ final readonly class SwapTask
         public SwapReason $reason,
         public array $settled = [],
         ?Mixture $meant = null,
+        ?Formula $eaten = null,
     ) {
         $formula = $sauce->formula;
-        [$this->formula, $this->catalogue] = [$formula, $sauce->catalogue()];
+        [$this->formula, $this->catalogue, $this->eaten] = [$formula, $sauce->catalogue(), $eaten ?? $formula];
         if (count($formula->lines) > self::MOST_LINES) {
             throw SwapFault::tooLong(count($formula->lines), self::MOST_LINES);
         }
@@ -104,6 +108,9 @@ final readonly class SwapTask
     /** Whether another line holds it already: more of that is the last thing a cook thinks of. */
     public function isInTheRecipe(Ingredient $ingredient): bool
     {
+        if ($ingredient->kind() === $this->gone->kind()) {
+            return false;
+        }
         foreach ($this->formula->lines as $number => $line) {
             if ($number !== $this->line && $line->ingredient?->kind() === $ingredient->kind()) {
                 return true;

@@ -39,6 +39,11 @@ final class ConversionTest extends TestCase
             ['double-cream' => 'soya-cream'],
         ];
         yield 'a root for a root' => [['200 g mayonnaise', '100 g celeriac', '1 tbsp capers'], 'without celery', ['celeriac' => 'kohlrabi']];
+        yield 'what a first swap brings opens no door to a second: nuts, by way of a fat that may hold them' => [
+            ['50 g butter', '50 g plain flour', '600 ml milk', '½ tsp salt'],
+            'vegan',
+            ['butter' => 'vegan-butter', 'milk' => 'oat-milk'],
+        ];
         yield 'juice of the same fruit for wine' => [
             ['300 ml red wine', '300 ml beef stock', '1 shallot', '20 g butter'],
             'alcohol-free',
