@@ -74,21 +74,28 @@ final readonly class Ingredient
     }
 
     /**
-     * The same from a pack that is free of some allergens: "Gluten-free stock". Itself where it holds none of them; null
-     * where it is never without.
+     * The same from a pack that is free of some allergens and fits some diets: "Gluten-free stock", "Vegan pesto". Itself
+     * where nothing of it is in the way; null where every pack is.
      *
-     * @param non-empty-list<string> $allergens
+     * @param list<string> $allergens
+     * @param list<string> $diets
      */
-    public function freeOf(array $allergens): ?self
+    public function fitting(array $allergens, array $diets = []): ?self
     {
-        if (array_intersect($allergens, $this->suitability->allergens) === []) {
+        $held = array_values(array_intersect($allergens, $this->suitability->allergens));
+        $broken = array_values(array_intersect($diets, $this->suitability->breaks));
+        if ($held === [] && $broken === []) {
             return $this;
         }
-        $suitability = $this->suitability->freeOf($allergens);
+        $suitability = $this->suitability->fitting($held, $broken);
+        $words = [...$broken, ...array_map(
+            static fn(string $one): string => "{$one}-free",
+            array_diff($held, Suitability::inTheWayOf($broken)),
+        )];
 
         return $suitability === null ? null : new self(
             $this->key,
-            ucfirst($allergens[0]) . '-free ' . mb_strtolower($this->name),
+            ucfirst(implode(' ', [...$words, mb_strtolower($this->name)])),
             $this->aliases,
             $this->maybe,
             $this->roles,

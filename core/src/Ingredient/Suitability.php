@@ -19,8 +19,14 @@ final readonly class Suitability
      * @param list<string> $allergens those that packs of its kind often hold among them
      * @param list<string> $breaks diets it does not fit
      * @param list<string> $often what of that depends on the pack, in words
+     * @param list<string> $stated diets that it does not fit whatever the pack
      */
-    private function __construct(public array $allergens, public array $breaks, public array $often) {}
+    private function __construct(
+        public array $allergens,
+        public array $breaks,
+        public array $often,
+        private array $stated,
+    ) {}
 
     /**
      * @param list<string> $stated diets that are said not to fit
@@ -31,30 +37,49 @@ final readonly class Suitability
      */
     public static function of(array $stated, array $allergens, Mixture $mixture, array $often = []): self
     {
-        $stated = [...$stated, ...array_values(array_intersect_key(self::BROKEN_BY, array_flip($often)))];
+        $byPack = array_values(array_intersect_key(self::BROKEN_BY, array_flip($often)));
         $allergens = [...$allergens, ...array_values(array_diff($often, $allergens, array_keys(self::BROKEN_BY)))];
+        $whatever = $mixture->get(Component::Ethanol) > self::TRACE_OF_ALCOHOL ? [...$stated, 'alcohol-free'] : $stated;
 
-        return new self($allergens, self::brokenDiets($stated, $allergens, $mixture), $often);
+        return new self($allergens, self::brokenDiets([...$whatever, ...$byPack], $allergens), $often, $whatever);
     }
 
     /**
-     * The same from a pack that is free of some allergens; null where it is never without.
+     * The same from a pack that is free of some allergens and fits some diets; null where none does.
      *
      * @param list<string> $allergens
+     * @param list<string> $diets
      */
-    public function freeOf(array $allergens): ?self
+    public function fitting(array $allergens, array $diets): ?self
     {
-        $held = array_intersect($allergens, $this->allergens);
+        $held = array_intersect([...$allergens, ...self::inTheWayOf($diets)], $this->allergens);
         if (array_diff($held, $this->often) !== []) {
             return null;
         }
+        $left = array_values(array_diff($this->allergens, $held));
+        $meat = array_intersect(self::OF_ANIMALS, $diets) !== [] ? ['meat'] : [];
+        $often = array_values(array_diff($this->often, $held, $meat));
+        $byPack = array_values(array_intersect_key(self::BROKEN_BY, array_flip($often)));
+        $broken = self::brokenDiets([...$this->stated, ...$byPack], $left);
+        // a pack without one thing of an animal says nothing of the others
+        $kept = $diets === [] ? array_intersect(self::OF_ANIMALS, $this->breaks) : [];
+        $breaks = array_values(array_intersect(self::allDiets(), [...$broken, ...$kept]));
 
-        return new self(
-            array_values(array_diff($this->allergens, $held)),
-            // of animals a pack says more than that
-            array_values(array_diff($this->breaks, in_array('gluten', $held, true) ? ['gluten-free'] : [])),
-            array_values(array_diff($this->often, $held)),
-        );
+        return array_intersect($diets, $breaks) === [] ? new self($left, $breaks, $often, $this->stated) : null;
+    }
+
+    /**
+     * @param list<string> $diets
+     *
+     * @return list<string> allergens that they leave out
+     */
+    public static function inTheWayOf(array $diets): array
+    {
+        return [
+            ...(in_array('vegan', $diets, true) ? ['milk', 'egg'] : []),
+            ...(array_intersect(self::OF_ANIMALS, $diets) !== [] ? ['fish', 'crustaceans', 'molluscs'] : []),
+            ...(in_array('gluten-free', $diets, true) ? ['gluten'] : []),
+        ];
     }
 
     /** @return list<string> the diets it fits */
@@ -103,7 +128,7 @@ final readonly class Suitability
      *
      * @return list<string>
      */
-    private static function brokenDiets(array $stated, array $allergens, Mixture $mixture): array
+    private static function brokenDiets(array $stated, array $allergens): array
     {
         $meat = array_intersect($allergens, ['fish', 'crustaceans', 'molluscs']) !== [];
         $animal = $meat || array_intersect($allergens, ['egg', 'milk']) !== [];
@@ -112,7 +137,6 @@ final readonly class Suitability
             ...($animal || in_array('vegetarian', $stated, true) ? ['vegan'] : []),
             ...($meat ? ['vegetarian'] : []),
             ...(in_array('gluten', $allergens, true) ? ['gluten-free'] : []),
-            ...($mixture->get(Component::Ethanol) > self::TRACE_OF_ALCOHOL ? ['alcohol-free'] : []),
         ];
 
         return array_values(array_intersect(self::allDiets(), $broken));

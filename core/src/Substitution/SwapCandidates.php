@@ -39,10 +39,9 @@ final readonly class SwapCandidates
     private function fromAnotherPack(): array
     {
         $gone = $this->task->gone;
-        $allergens = array_intersect($this->task->reason->avoided(), $gone->suitability->allergens);
-        $other = $allergens === [] ? null : $gone->freeOf(array_values($allergens));
+        $other = $this->task->reason->fitting($gone);
 
-        return $other === null || !$this->task->reason->tolerates($other)
+        return $other === $gone || !$this->task->reason->tolerates($other)
             ? []
             : [[$other, new StandIn($gone->kind(), StandIn::SAME, 1.0)]];
     }
@@ -77,7 +76,7 @@ final readonly class SwapCandidates
                 : new StandIn($standIn->kind, $standIn->class, min(1.0, $standIn->ratio));
             foreach ([$standIn->kind, ...$this->ownOf($standIn->kind)] as $key) {
                 $candidate = $this->task->catalogue->has($key)
-                    ? $this->fromAPackThatFits($this->task->catalogue->get($key))
+                    ? $this->task->reason->fitting($this->task->catalogue->get($key))
                     : null;
                 if (
                     $candidate !== null
@@ -96,16 +95,6 @@ final readonly class SwapCandidates
         }
 
         return $this->fit($candidates);
-    }
-
-    /** From a pack that is free of what someone cannot eat, where packs of it differ in that: gluten-free vegetable stock. */
-    private function fromAPackThatFits(Ingredient $candidate): Ingredient
-    {
-        $allergens = array_values(
-            array_intersect($this->task->reason->avoided(), $candidate->suitability->allergens),
-        );
-
-        return $allergens === [] ? $candidate : $candidate->freeOf($allergens) ?? $candidate;
     }
 
     /** A spoon of dried leaves stands in for a sprig, and never for the leaves that a sauce is made of. */

@@ -169,9 +169,13 @@ final readonly class SwapReason
      */
     public function isAgainst(Ingredient $ingredient, float $grams, float $whole): bool
     {
+        // a vegetable is no sugar, whatever there is in it
+        $isPlain = $this->less === 'sugars' && !in_array('sweetener', $ingredient->roles, true)
+            && array_diff(['plant', 'fresh'], $ingredient->kinds) === [];
+
         return $this->isOfDiet()
             ? !$this->tolerates($ingredient)
-            : $this->burden($ingredient, 100.0) >= self::RICH
+            : !$isPlain && $this->burden($ingredient, 100.0) >= self::RICH
                 && $whole > 0.0 && $this->burden($ingredient, $grams) >= self::MUCH * $whole;
     }
 
@@ -206,12 +210,10 @@ final readonly class SwapReason
             && array_diff($this->diets, $ingredient->suitability->diets()) === [];
     }
 
-    /** @return list<string> allergens that must not be there, gluten among them where a diet is without */
-    public function avoided(): array
+    /** A thing from a pack that fits, where packs of it differ in that; as it is where none does. */
+    public function fitting(Ingredient $ingredient): Ingredient
     {
-        return in_array('gluten-free', $this->diets, true)
-            ? array_values(array_unique([...$this->allergens, 'gluten']))
-            : $this->allergens;
+        return $ingredient->fitting($this->allergens, $this->diets) ?? $ingredient;
     }
 
     /**
@@ -224,7 +226,7 @@ final readonly class SwapReason
         if ($this->less !== null && $this->burden($candidate, $ratio) >= self::LESS * $this->burden($old, 1.0)) {
             return false;
         }
-        if (!$this->tolerates($candidate)) {
+        if (!$this->tolerates($candidate) || $this->less === 'sugars' && !self::sweetensBetter($candidate, $old)) {
             return false;
         }
         if ($this->month !== null && !self::isInSeason($candidate->kind(), $this->month)) {
@@ -244,6 +246,16 @@ final readonly class SwapReason
         }
 
         return true;
+    }
+
+    /** Whether what sweetens does so with less sugar: a syrup is as sweet as the sugar in it. */
+    private static function sweetensBetter(Ingredient $candidate, Ingredient $old): bool
+    {
+        $sugarsPerSweet = static fn(Ingredient $one): float => Energy::sugars($one->composition->mixture)
+            / max(1e-6, Taste::ofMixture($one->composition->mixture)->sweet);
+
+        return !in_array('sweetener', $old->roles, true) || !in_array('sweetener', $candidate->roles, true)
+            || $sugarsPerSweet($candidate) < self::LESS * $sugarsPerSweet($old);
     }
 
     public static function isInSeason(string $key, int $month): bool

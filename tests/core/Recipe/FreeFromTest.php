@@ -45,6 +45,36 @@ final class FreeFromTest extends TestCase
         self::assertGreaterThan(150, $known);
     }
 
+    /** "Vegan pesto": whatever is called so, and known as itself, holds nothing of an animal, and its pack reads back as that. */
+    public function test_what_is_called_vegan_is(): void
+    {
+        [$asked, $packs] = [0, 0];
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $name = mb_strtolower($ingredient->name);
+            if (preg_match('/[,%(]| and |vegan|plant|-free|free /', $name) === 1) {
+                continue;
+            }
+            foreach (["100 g vegan {$name}", "100 g {$name} (vegan)"] as $text) {
+                $line = Formula::fromTexts([$text], Catalogue::shipped(), Measures::Metric)->lines[0];
+                ++$asked;
+                if ($line->ingredient !== null && $line->status !== LineStatus::Unknown && $line->sure?->value === 'certain') {
+                    self::assertContains('vegan', $line->ingredient->suitability->diets(), $text);
+                }
+            }
+            $pack = $ingredient->fitting([], ['vegan']);
+            if ($pack !== null && $pack !== $ingredient) {
+                ++$packs;
+                $line = Formula::fromTexts(["100 g {$pack->name}"], Catalogue::shipped(), Measures::Metric)->lines[0];
+                self::assertSame($ingredient->key, $line->ingredient?->key, $pack->name);
+                self::assertContains('vegan', $line->ingredient->suitability->diets(), $pack->name);
+            }
+        }
+        self::assertGreaterThan(1500, $asked);
+        self::assertGreaterThan(15, $packs);
+        $said = Formula::fromTexts(['2 tbsp butter, or oil if vegan'], Catalogue::shipped(), Measures::Metric)->lines[0];
+        self::assertSame('butter', $said->ingredient?->key);
+    }
+
     public function test_what_it_is_free_of_is_told_of_the_whole(): void
     {
         $formula = Formula::fromTexts(

@@ -44,6 +44,16 @@ final class ConversionTest extends TestCase
             'vegan',
             ['butter' => 'vegan-butter', 'milk' => 'oat-milk'],
         ];
+        yield 'the very thing from a pack for whoever eats it' => [
+            ['400 ml coconut milk', '2 tbsp green curry paste', '2 tbsp fish sauce', '1 tbsp lime juice'],
+            'vegan',
+            ['green-curry-paste' => 'green-curry-paste', 'fish-sauce' => 'soy-sauce'],
+        ];
+        yield 'less sugar is of what sweetens, and no syrup' => [
+            ['300 g red chillies', '150 ml white vinegar', '20 g sugar'],
+            'less sugar',
+            ['white-sugar' => 'xylitol'],
+        ];
         yield 'juice of the same fruit for wine' => [
             ['300 ml red wine', '300 ml beef stock', '1 shallot', '20 g butter'],
             'alcohol-free',

@@ -29,7 +29,7 @@ final readonly class ItemNaming
         $naming = $this->named($item);
         // "stock, gluten-free"
         $free = $naming->ingredient === null ? null : FreeFrom::in("{$item->preparation} {$item->gloss}");
-        $other = $free === null ? null : $naming->ingredient?->freeOf($free->allergens);
+        $other = $free === null ? null : $naming->ingredient?->fitting($free->allergens, $free->diets);
 
         return match (true) {
             $free === null => $naming,
@@ -103,7 +103,7 @@ final readonly class ItemNaming
     {
         $near = array_map(static fn(NameMatch $match): string => $match->key, $matches);
         $naming = $this->named($item->called($free->rest));
-        $ingredient = $naming->ingredient?->freeOf($free->allergens);
+        $ingredient = $naming->ingredient?->fitting($free->allergens, $free->diets);
 
         return new Naming(
             $item,

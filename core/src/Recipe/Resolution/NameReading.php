@@ -285,7 +285,10 @@ final readonly class NameReading implements Names
         }
         if ($line->preparation !== '') {
             $first = preg_split('/\s*[,;]\s*/', $line->preparation)[0] ?? '';
-            $readings[] = "{$first} {$line->name}";
+            // "if vegan" says when, and not what
+            $readings = preg_match('/^(?:if|for|to|or|as|when)\b/iu', $first) === 1
+                ? $readings
+                : [...$readings, "{$first} {$line->name}"];
             if (array_filter(
                 NameWords::of($line->name),
                 static fn(string $word): bool => !NameWords::isDescriptor($word),
