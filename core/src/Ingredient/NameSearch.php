@@ -19,6 +19,9 @@ final class NameSearch
 
     private const LONGEST_NAME = 12;
     private const MOST_FOUND = 6;
+    private const LONGEST_HEARD = 30;
+    private const MISHEARD_SOUNDS = 1;
+    private const MISHEARD_LETTERS = 3;
     private const MOST_REMEMBERED = 5000;
     /** What a product of the cook's own is ahead of the generic of the same name. */
     private const OWN_FIRST = 0.02;
@@ -48,6 +51,9 @@ final class NameSearch
      * @var array{keys: array<string, true>, aliases: list<array{key: string, alias: string, words: list<string>, likely: bool, own: bool}>, aliasesWith: array<string, list<int>>, exact: array<string, list<int>>, begun: array<string, true>, ranked: array<string, list<array{int, float, list<string>, bool, list<string>}>>}|null
      */
     private static ?array $compiled = null;
+
+    /** @var array<int, string> how aliases sound, by their number */
+    private array $sounds = [];
 
     /** How many of the first aliases are those of the compiled index. */
     private int $shipped = 0;
@@ -221,6 +227,41 @@ final class NameSearch
         usort($best, static fn(NameMatch $a, NameMatch $b): int => $b->score <=> $a->score);
 
         return array_slice($best, 0, $most);
+    }
+
+    /**
+     * What a word may be that was misheard: "flower" sounds like flour, "time" like thyme.
+     *
+     * @return list<string> keys, the nearest first
+     */
+    public function soundingLike(string $name, int $most): array
+    {
+        $words = implode(' ', NameWords::of($name));
+        $sound = self::sound($words);
+        if (strlen($sound) < 2 || strlen($words) > self::LONGEST_HEARD) {
+            return [];
+        }
+        $near = [];
+        foreach ($this->aliases as $number => $alias) {
+            $said = implode(' ', $alias['words']);
+            if (abs(strlen($said) - strlen($words)) > self::MISHEARD_LETTERS) {
+                continue;
+            }
+            $apart = levenshtein($sound, $this->sounds[$number] ??= self::sound($said));
+            $letters = levenshtein($words, $said);
+            if ($apart <= self::MISHEARD_SOUNDS && 2 * $letters <= strlen($said)) {
+                $near[$alias['key']] = min($near[$alias['key']] ?? INF, 10.0 * $apart + $letters);
+            }
+        }
+        asort($near);
+
+        return array_slice(array_keys($near), 0, $most);
+    }
+
+    /** As it is heard: "th" at a word's beginning, and a mute "h", are what microphones lose. */
+    private static function sound(string $words): string
+    {
+        return strtr(metaphone($words), ['0' => 'T', 'H' => '']);
     }
 
     /**

@@ -16,6 +16,8 @@ final readonly class ItemNaming
     /** A name that fits another ingredient this well may mean that one. */
     private const AS_LIKELY = 0.96;
     private const MOST_OTHERS = 3;
+    /** Of these, what an unknown word may be that was misheard. */
+    private const MOST_HEARD = 2;
     private const STYLED = '/^(?<before>(?:[\pL\']+\s){0,3})(?<manner>[\pL\']+)[- ](?:style|type|like)\s(?<rest>.+)$/iu';
 
     public function __construct(
@@ -62,7 +64,10 @@ final readonly class ItemNaming
             return $this->styled($item, $styled);
         }
         if ($best === null) {
-            $near = array_map(static fn(NameMatch $match): string => $match->key, $matches);
+            $near = array_values(array_unique([
+                ...$this->catalogue->names()->soundingLike($item->name, self::MOST_HEARD),
+                ...array_map(static fn(NameMatch $match): string => $match->key, $matches),
+            ]));
 
             return new Naming($item, null, array_slice($near, 0, self::MOST_OTHERS));
         }

@@ -32,17 +32,9 @@ final readonly class Mention
     /** The same with another way, that was said up to there. */
     public function choosing(string $name, int $to): self
     {
-        return new self(
-            $this->key,
-            $this->name,
-            $this->line,
-            $this->amount,
-            [$this->span[0], max($this->span[1], $to)],
-            $this->use,
-            $this->clause,
-            $this->isMore,
-            $this->isOptional,
-            [...$this->choices, $name],
+        return $this->with(
+            span: [$this->span[0], max($this->span[1], $to)],
+            choices: [...$this->choices, $name],
         );
     }
 
@@ -56,34 +48,63 @@ final readonly class Mention
 
     public function putIn(): self
     {
-        return new self(
-            $this->key,
-            $this->name,
-            $this->line,
-            $this->amount,
-            $this->span,
-            MentionUse::PutIn,
-            $this->clause,
-            $this->isMore,
-            $this->isOptional,
-            $this->choices,
-        );
+        return $this->with(use: MentionUse::PutIn);
+    }
+
+    /** "juice of a lemon, no wait, two lemons": of the same part of it as was said before. */
+    public function partOf(self $before): self
+    {
+        $part = substr($before->key, strlen($this->key) + 1);
+
+        return $this->with(key: $before->key, line: "{$part} of {$this->amount} {$this->name}", amount: "{$part} of {$this->amount}");
+    }
+
+    /** "soy sauce and sake, a hundred millilitres each": as much as of another, which goes in. */
+    public function asMuchAs(self $other): self
+    {
+        $amount = trim((string) preg_replace('/\s*\beach\b/iu', '', $other->amount));
+
+        return $this->with(line: "{$amount} {$this->name}", amount: $amount, use: MentionUse::PutIn);
     }
 
     /** The same thing under a more exact name. */
     public function named(self $exact): self
     {
+        return $this->with(
+            key: $exact->key,
+            name: $exact->name,
+            line: trim("{$this->amount} {$exact->name}"),
+            isOptional: $this->isOptional || $exact->isOptional,
+            choices: [...$this->choices, ...$exact->choices],
+        );
+    }
+
+    /**
+     * @param array{int, int}|null $span
+     * @param list<string>|null $choices
+     */
+    private function with(
+        ?string $key = null,
+        ?string $name = null,
+        ?string $line = null,
+        ?string $amount = null,
+        ?array $span = null,
+        ?MentionUse $use = null,
+        ?bool $isOptional = null,
+        ?array $choices = null,
+    ): self {
         return new self(
-            $exact->key,
-            $exact->name,
-            trim("{$this->amount} {$exact->name}"),
-            $this->amount,
-            $this->span,
-            $this->use,
+            $key ?? $this->key,
+            $name ?? $this->name,
+            $line ?? $this->line,
+            $amount ?? $this->amount,
+            $span ?? $this->span,
+            $use ?? $this->use,
             $this->clause,
             $this->isMore,
-            $this->isOptional || $exact->isOptional,
-            [...$this->choices, ...$exact->choices],
+            $isOptional ?? $this->isOptional,
+            $choices ?? $this->choices,
+            $this->isCorrection,
         );
     }
 }

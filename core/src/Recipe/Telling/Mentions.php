@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Recipe\Telling;
 
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Texture;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\Lexer;
@@ -21,6 +22,9 @@ final class Mentions
     /** So many small words may stand between a thing and its amount. */
     private const GLUE = 8;
     private const LONGEST_AMOUNT = 7;
+    private const UNTIL = 7;
+    /** A number from which nobody counts pieces: "two hundred and fifty sugar" are grams, of what is poured millilitres. */
+    private const IN_GRAMS_FROM = 50.0;
     /** Of what comes behind a thing this alone is no amount. */
     private const BARE = '/^(?:an?|some|one|another|little|whole|good|an? (?:good|little|big|small|bit|whole|nice))$/iu';
 
@@ -40,7 +44,7 @@ final class Mentions
     private array $clauses = [];
     private string $text = '';
 
-    public function __construct(Catalogue $catalogue)
+    public function __construct(private readonly Catalogue $catalogue)
     {
         $this->names = new NameReading($catalogue);
         $this->grammar = new LineGrammar(Measures::Us, $this->names);
@@ -75,13 +79,26 @@ final class Mentions
                 $mentions[] = $last->choosing($mention->name, $mention->span[1]);
                 continue;
             }
+            if ($last !== null && $mention->isCorrection && str_starts_with($last->key, "{$mention->key} ")) {
+                $mention = $mention->partOf($last);
+            }
             if ($last !== null) {
-                $mentions[] = $last;
+                $mentions[] = $this->isOfEach($last, $mention) ? $last->asMuchAs($mention) : $last;
             }
             $mentions[] = $mention;
         }
 
         return $this->withUnknown($mentions);
+    }
+
+    /** "soy sauce and sake, say a hundred millilitres each" */
+    private function isOfEach(Mention $first, Mention $second): bool
+    {
+        $between = substr($this->text, $first->span[1], max(0, $second->span[0] - $first->span[1]));
+
+        return $first->amount === '' && $second->amount !== ''
+            && preg_match('/^[\s,]*(?:and|plus|,)\s*$/iu', $between) === 1
+            && preg_match('/\beach\b/iu', $second->line . substr($this->text, $second->span[1], 8)) === 1;
     }
 
     /** @return array<int, int> */
@@ -126,8 +143,16 @@ final class Mentions
         $before = $this->tokens[$at - 1]->lower ?? '';
         $after = $this->tokens[$at + 1]->lower ?? '';
 
-        return in_array($after, ['it', 'them', 'the'], true)
-            && in_array($before, ['to', 'and', 'then', 'you', 'i', 'we', 'just', ''], true);
+        return in_array($after, ['it', 'them', 'the'], true) && !$this->isMeasuredBehind($at)
+            && in_array($before, ['to', 'and', 'then', 'you', 'i', 'we', 'just', '', ','], true);
+    }
+
+    /** "salt them, a good tablespoon": how much of it is told. */
+    private function isMeasuredBehind(int $at): bool
+    {
+        return ($this->tokens[$at + 1] ?? null)?->isWord('it', 'them') === true
+            && ($this->tokens[$at + 2] ?? null)?->isMark(',') === true
+            && isset($this->tokens[$at + 3]) && $this->mayBegin($at + 3);
     }
 
     private function mention(int $at, int $before, int $next): Mention
@@ -137,11 +162,12 @@ final class Mentions
         [$from, $ahead] = $this->amountAhead($at, $end, $before);
         [$to, $behind] = $this->amountBehind($end, $next, $name);
         // "half a cup of ketchup, 128 grams", "a little ginger, say a teaspoon": of two amounts the surer
+        $isLoose = $ahead?->measured?->unit?->isVague() === true && $behind?->measured?->unit?->isVague() === false
+            || preg_match('/^(?:some|a few|few|a bit|a little|lots|enough)\b/iu', $ahead->text ?? '') === 1;
         $isSurer = self::isMetric($behind) && !self::isMetric($ahead)
-            || $behind?->measured?->unit !== null
-                && preg_match('/^(?:some|a few|few|a bit|a little|lots|enough)\b/iu', $ahead->text ?? '') === 1;
+            || $behind?->measured?->unit !== null && $isLoose;
         $item = $ahead === null || $isSurer ? $behind ?? $ahead : $ahead;
-        $item = $this->inTheSameUnit($item, $name, $at) ?? $item;
+        $item = $this->inTheSameUnit($item, $name, $at) ?? $this->squeezed($item, $name, $at) ?? $item;
         $begins = $this->tokens[$ahead === null ? $at : $from]->offset;
         $clause = $this->clauseOf($this->tokens[$at]->offset);
         [$clauseAt, $told] = $this->clauses[$clause] ?? [0, ''];
@@ -191,7 +217,19 @@ final class Mentions
         $units = TellingWords::pattern('spoons');
 
         return preg_match("/\\b({$units})\\s+(?:of\\s+)?[^.!?]{2,40}?(?:\\band|,)\\s+[\\pL\\d½¼¾]+\\s+of\\s*$/iu", $said, $found) === 1
-            ? $this->read("{$item->amountText} {$found[1]} {$name}")
+            ? $this->read(preg_replace('/\s+of$/iu', '', $item->amountText) . " {$found[1]} {$name}")
+            : null;
+    }
+
+    /** "I squeeze in half a lime": its juice. */
+    private function squeezed(?Item $item, string $name, int $at): ?Item
+    {
+        $isFruit = $item?->measured !== null && $item->measured->unit === null && $item->part === null
+            && $this->names->keyOf("{$name} juice") !== null;
+        $before = substr($this->text, max(0, $this->tokens[$at]->offset - 40), min(40, $this->tokens[$at]->offset));
+
+        return $isFruit && preg_match('/\bsqueez\w{1,3}\b(?:\s+[\pL\d½¼]+){0,5}\s*$/iu', $before) === 1
+            ? $this->read("juice of {$item->amountText} {$name}")
             : null;
     }
 
@@ -220,7 +258,7 @@ final class Mentions
     /** @return array{int, Item|null} the first token of the amount, and the thing as it is then written */
     private function amountAhead(int $at, int $end, int $before): array
     {
-        $least = max($before + 1, $at - self::AHEAD, $this->firstOf($at));
+        $least = $this->isMeasuredBehind($at) ? $at : max($before + 1, $at - self::AHEAD, $this->firstOf($at));
         for ($from = $least; $from < $at; ++$from) {
             if (!$this->mayBegin($from)) {
                 continue;
@@ -244,8 +282,8 @@ final class Mentions
     {
         $glue = TellingWords::list('glue');
         for ($from = $end; $from < min($next, $end + self::GLUE); ++$from) {
-            // "a bottle of ketchup, the small one, four hundred grams"
-            $from += $this->isWhichOne($from) ? 3 : 0;
+            // "a bottle of ketchup, the small one, four hundred grams", "oil till it's loose, about a hundred"
+            $from += $this->isWhichOne($from) ? 3 : $this->untilWhen($from, $next);
             $token = $this->tokens[$from] ?? null;
             if ($token === null) {
                 break;
@@ -259,6 +297,7 @@ final class Mentions
                         && !(($this->tokens[$to + 1] ?? null)?->isWord('it', 'that', 'those', 'them', 'this') ?? false);
                     $isWhole = TellingWords::have($this->tokens[$to - 1]->lower, 'metric');
                     $isCut = $follows?->isWord('and') === true && $this->tokens[$to - 1]->isWord('hundred', 'thousand')
+                        || $follows?->isWord('and') === true && $this->isAHalf($to + 1)
                         || $follows !== null && !$isWhole
                         && ($follows->isNumber() || $follows->isWord('a', 'an')
                             || TellingWords::have($follows->lower, 'counted'))
@@ -286,11 +325,33 @@ final class Mentions
         return [$end, null];
     }
 
+    /** How many tokens say how far: "till it's loose", up to the mark behind. */
+    private function untilWhen(int $at, int $next): int
+    {
+        if (($this->tokens[$at] ?? null)?->isWord('till', 'until') !== true) {
+            return 0;
+        }
+        for ($to = $at + 1; $to < min($next, $at + self::UNTIL); ++$to) {
+            if (preg_match('/[,]$/', $this->tokens[$to - 1]->text) === 1 || $this->tokens[$to]->isMark(',')) {
+                return $to - $at;
+            }
+        }
+
+        return 0;
+    }
+
     private function isWhichOne(int $at): bool
     {
         return ($this->tokens[$at] ?? null)?->isWord('the', 'a') === true
             && ($this->tokens[$at + 1] ?? null)?->isWord('small', 'big', 'large', 'little', 'medium', 'tall') === true
             && ($this->tokens[$at + 2] ?? null)?->isWord('one', 'ones') === true;
+    }
+
+    /** "a teaspoon and a half" goes on. */
+    private function isAHalf(int $at): bool
+    {
+        return ($this->tokens[$at] ?? null)?->isWord('a') === true
+            && ($this->tokens[$at + 1] ?? null)?->isWord('half', 'quarter', 'third', 'bit') === true;
     }
 
     /** One thing with an amount and no word left over; null where the words are not that. */
@@ -299,6 +360,8 @@ final class Mentions
         // "twenty five grams"
         $ones = 'one|two|three|four|five|six|seven|eight|nine';
         $text = (string) preg_replace("/\\b((?:twen|thir|for|fif|six|seven|eigh|nine)ty) ({$ones})\\b/iu", '$1-$2', $text);
+        // "hundred mil of oil"
+        $text = (string) preg_replace('/^(hundred|thousand)\b/iu', 'a $1', $text);
         // "the juice of the orange", "half the juice of the lemon"
         $text = (string) preg_replace(
             ['/\bhalf the juice of the\b/iu', '/\b(?:the )?juice of the\b/iu'],
@@ -307,6 +370,14 @@ final class Mentions
         );
         $line = $this->grammar->read(self::ranged($text));
         $item = $line->first();
+        $isOfGrams = $item->measured?->unit === null && $item->measured?->counted === 'whole'
+            && $item->measured->middle() >= self::IN_GRAMS_FROM && $item->name !== '';
+        if ($isOfGrams) {
+            $key = $this->names->keyOf($item->name);
+            $isPoured = $key !== null && $this->catalogue->get($key)->portions->texture === Texture::Liquid;
+            $line = $this->grammar->read("{$item->amountText} " . ($isPoured ? 'ml' : 'g') . " {$item->name}");
+            $item = $line->first();
+        }
 
         return count($line->items) === 1 && $line->unread === [] && !$item->isNonsense
             && ($item->amountText !== '' || $item->isSome)
@@ -381,7 +452,8 @@ final class Mentions
     {
         $isToTaste = preg_match('/^\s*(?:to taste|as you like|for seasoning)\b/iu', $behind) === 1;
         $hasAmount = $item !== null || $isToTaste;
-        $isOne = $item !== null && $item->measured?->unit === null && preg_match('/^an?\b/iu', $item->amountText) === 1;
+        $isOne = $item !== null && $item->measured?->unit === null && preg_match('/^an?\b/iu', $item->amountText) === 1
+            && in_array($item->measured->counted ?? 'whole', ['whole'], true);
         // what is said of others ends where one speaks of oneself
         $own = (string) preg_replace('/^.*(?:[,;]|\bbut\b|\bso\b)\s*(?=(?:i|we|you)\b)/iu', '', $upTo);
         // "this is how my dad makes his mop sauce": his way is what is told
@@ -401,6 +473,11 @@ final class Mentions
         $beside = TellingWords::pattern('beside');
 
         return match (true) {
+            // "you pour that water off"
+            !$hasAmount && preg_match('/^\s*(?:off|away)\b/iu', $behind) === 1 => MentionUse::TalkedAbout,
+            // "Pepper."
+            !$hasAmount && trim($upTo) === '' && preg_match('/^[\pL\s]{2,24}[.!]?\s*$/u', $told) === 1
+                && preg_match('/^[.!]?\s*(?:\p{Lu}|$)/u', $behind) === 1 => MentionUse::PutIn,
             // "that's your sausage gravy"
             !$hasAmount && preg_match('/\b(?:that\'s|thats|there\'s|that is|here\'s)\s+(?:your|the|my|our|a)\s+(?:\pL+\s){0,2}$/iu', $upTo) === 1,
             // "you pour boiling water on them"
@@ -415,7 +492,7 @@ final class Mentions
             // "don't always, and pepper but no salt"
             preg_match('/\band\s+$/iu', $upTo) === 1
                 && preg_match('/^\s*but no salt\b/iu', $behind) === 1 => MentionUse::PutIn,
-            $isOne && $this->endsIn('makes', $upTo) => MentionUse::TalkedAbout,
+            $isOne && preg_match('/:\s*$/u', $upTo) !== 1 && $this->endsIn('makes', $upTo) => MentionUse::TalkedAbout,
             !$hasAmount && $this->says('served', mb_substr($upTo, -60)) => MentionUse::ServedWith,
             $this->says('other', $own),
             $this->isOfOthers($own, $from),
@@ -513,11 +590,11 @@ final class Mentions
         $taken = array_map(static fn(Mention $one): array => $one->span, $mentions);
         [$numbers, $measures] = [TellingWords::pattern('numbers'), TellingWords::pattern('counted')];
         $number = "(?:{$numbers}|\\d+(?:[.\\/]\\d+)?|[½¼¾⅓⅔])";
-        $pattern = "/\\b(?:{$number}\\s+)+{$measures}\\s+of\\s+((?:[\\pL'’-]+\\s?){1,3})/iu";
+        $pattern = "/\\b(?:{$number}\\s+)+{$measures}\\s+of\\s+(?=((?:[\\pL'’-]+\\s?){1,3}))/iu";
         preg_match_all($pattern, $this->text, $found, PREG_OFFSET_CAPTURE);
         foreach ($found[0] ?? [] as $nth => [$said, $at]) {
             $name = $this->ownWords($found[1][$nth][0]);
-            $text = substr($said, 0, $found[1][$nth][1] - $at) . $name;
+            $text = $said . $name;
             $isTaken = array_filter(
                 $taken,
                 static fn(array $span): bool => $span[0] < $at + strlen($text) && $at < $span[1],

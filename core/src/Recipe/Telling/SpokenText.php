@@ -15,13 +15,21 @@ final readonly class SpokenText
     /** Stamps, tags and sounds among what is said. */
     private const AMONG = '/<[^<>]{1,80}>|[\[(](?:\d{1,2}:)?\d{1,2}:\d{2}(?:[.,]\d{1,3})?[\])]|^\s*(?:\d{1,2}:)?\d{1,2}:\d{2}(?:[.,]\d{1,3})?\s*[-–:]?\s|[\[(](?:music|laugh\w*|applause|inaudible|sizzling|chopping|sighs?)[\])]|^\s*(?:>>+|[-–]\s)|♪/iu';
 
+    /** A line that the next one finishes. */
+    private const GOES_ON = '/(?:[.,!?;:–-]|\b(?:of|a|an|the|my|some|and|or|with|in|into|to|about|half|quarter|just|like|then|so|is|are|i|we|you|it))\s*$/iu';
+    private const LINES_OF_A_LIST = 5;
+    private const WORDS_OF_A_LINE = 5.5;
+    private const LONGEST_LINE = 10;
+
     /** @param list<int> $places of each byte of the text in what was pasted, in bytes */
     private function __construct(public string $text, private string $pasted, private array $places) {}
 
     public static function of(string $pasted): self
     {
         [$text, $places, $at, $last] = ['', [], 0, ''];
-        foreach (preg_split('/(?<=\n)/', $pasted) ?: [] as $line) {
+        $isListed = self::isListed($pasted);
+        $lines = preg_split('/(?<=\n)/', $pasted) ?: [];
+        foreach ($lines as $number => $line) {
             $said = rtrim($line, "\r\n");
             $isBlank = trim($said) === '';
             // subtitles say a line twice while it rolls up
@@ -35,7 +43,11 @@ final readonly class SpokenText
                 static fn(array $found): string => str_repeat(' ', strlen($found[0])),
                 $said,
             );
-            foreach (str_split("{$kept}\n") as $offset => $byte) {
+            // of short lines each says a thing of its own
+            $next = trim((string) preg_replace(self::AMONG, ' ', $lines[$number + 1] ?? ''));
+            $goesOn = preg_match(self::GOES_ON, $kept) === 1 || preg_match('/^(?:of|and a)\b/iu', $next) === 1;
+            $end = $isListed && !$goesOn ? ".\n" : "\n";
+            foreach (str_split($kept . $end) as $offset => $byte) {
                 $isSpace = $byte === ' ' || $byte === "\n" || $byte === "\t";
                 if ($isSpace && ($text === '' || str_ends_with($text, ' '))) {
                     continue;
@@ -47,6 +59,22 @@ final readonly class SpokenText
         }
 
         return new self($text, $pasted, $places);
+    }
+
+    /** Whether a recording is told in short lines: "[0:05] one cup mayo". */
+    private static function isListed(string $pasted): bool
+    {
+        $lines = array_filter(
+            preg_split('/\R/u', $pasted) ?: [],
+            static fn(string $line): bool => trim($line) !== '' && preg_match(self::NOT_SAID, $line) !== 1,
+        );
+        $words = array_map(
+            static fn(string $line): int => str_word_count((string) preg_replace(self::AMONG, ' ', $line)),
+            $lines,
+        );
+
+        return self::isStamped($pasted) && count($words) >= self::LINES_OF_A_LIST
+            && array_sum($words) / count($words) <= self::WORDS_OF_A_LINE && max($words) <= self::LONGEST_LINE;
     }
 
     /**

@@ -92,7 +92,7 @@ final class Telling
         $mentions = (new Mentions($catalogue))->in($spoken->text, $clauses);
         $mentions = self::exactly(array_values(array_filter(
             $mentions,
-            static fn(Mention $one): bool => $one->span[0] >= $spokenFrom,
+            static fn(Mention $one): bool => $one->span[0] >= $spokenFrom && !self::isDish($one, $title ?? ''),
         )), $spoken->text);
         [$lines, $said, $passed] = self::lines($mentions, $title ?? '', $spoken, ToldParts::in($clauses));
         $steps = self::steps($clauses, $spokenFrom);
@@ -128,7 +128,7 @@ final class Telling
         $dish = "((?:[\\pL'’-]+\\s){0,4}?[\\pL'’-]*\\s?" . TellingWords::pattern('dishes') . ')';
         [$made, $before] = [TellingWords::pattern('made'), TellingWords::pattern('before-a-title')];
         foreach (array_slice($clauses, 0, 6) as [, $clause]) {
-            $named = "/{$made}\\s+(?:so\\s+)?(?:you\\s+)?(?:my|a|an|some|the|our|this|i make)?\\s*{$dish}/iu";
+            $named = "/{$made}\\s+(?:u[mh]\\s+|er\\s+)?(?:so\\s+)?(?:you\\s+)?(?:my|a|an|some|the|our|this|i make)?\\s*{$dish}/iu";
             if (preg_match($named, mb_substr($clause, 0, 160), $found) === 1) {
                 $title = trim((string) preg_replace("/^(?:{$before}\\s+)+/iu", '', trim($found[1])));
 
@@ -218,11 +218,8 @@ final class Telling
         /** @var array<string, list<Mention>> $things */
         $things = [];
         $passed = [];
-        $dish = mb_strtolower($title);
         foreach ($mentions as $one) {
-            $isDish = $dish !== '' && preg_match('/^(?:an?)?$/iu', $one->amount) === 1
-                && str_ends_with($dish, mb_strtolower($one->name));
-            if ($one->use !== MentionUse::PutIn || $isDish) {
+            if ($one->use !== MentionUse::PutIn || self::isDish($one, $title)) {
                 $passed[] = $one;
                 continue;
             }
@@ -261,6 +258,13 @@ final class Telling
         return [...$parts->titled($lines, $spoken), $passed];
     }
 
+    /** Whether it only says what is made: "a peanut sauce". */
+    private static function isDish(Mention $one, string $title): bool
+    {
+        return $title !== '' && preg_match('/^(?:an?)?$/iu', $one->amount) === 1
+            && str_ends_with(mb_strtolower($title), mb_strtolower($one->name));
+    }
+
     /**
      * "Mixed in a bit of the vinegar": a thing without an amount, where a kind of it went in by its own name.
      *
@@ -274,7 +278,11 @@ final class Telling
 
         return !$isMeasured && array_filter(
             $others,
-            static fn(array $other): bool => str_ends_with(mb_strtolower($other[0]->name), " {$name}"),
+            static fn(array $other): bool => str_ends_with(mb_strtolower($other[0]->name), " {$name}")
+                // the mushrooms that were soaked
+                || str_ends_with($other[0]->key, "-{$of[0]->key}")
+                // the lemon whose juice went in
+                || str_starts_with($other[0]->key, "{$of[0]->key} "),
         ) !== [];
     }
 
