@@ -2,25 +2,34 @@ import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useParams, useSearchParams } from 'react-router';
 import { api, type Sauce, type Version } from '../../api/client';
-import { sauceQuery, versionsQuery } from '../../api/queries';
+import { sauceQuery, shelfQuery, versionsQuery } from '../../api/queries';
 import { AxisBars } from '../../ui/AxisBars';
 import { grams, moment, moves } from '../../ui/words';
 import { Pick } from '../../ui/Pick';
 import { sameEdit } from '../sauce/draft';
 import { SaucePage } from '../sauce/SaucePage';
+import { say as ofAny } from '../sauce/sentences';
 import { say } from './sentences';
 
 const now = 'now';
+const ofAnother = 'sauce-';
 
-/** From one state of a sauce to another: what changed in words, where the bars moved, and every line. */
+/** From one state of a sauce, or another sauce, to another: what differs in words, where the bars moved, and every line. */
 export function ComparePage() {
   const id = Number(useParams().id);
   const [search, setSearch] = useSearchParams();
   const sauce = useQuery(sauceQuery(id));
   const versions = useQuery(versionsQuery(id));
   const kept = versions.data?.versions ?? [];
-  const picked = (which: string): Sauce | Version | undefined =>
-    which === now ? sauce.data : kept.find((one) => String(one.number) === which);
+  const shelf = useQuery(shelfQuery());
+  const others = (shelf.data?.sauces ?? []).filter((one) => one.id !== id);
+  const other = (which: string) => Number(which.startsWith(ofAnother) ? which.slice(ofAnother.length) : 0);
+  const named = [search.get('before') ?? '', search.get('after') ?? ''].map(other).find((one) => one > 0);
+  const another = useQuery({ ...sauceQuery(named ?? 0), enabled: named !== undefined });
+  const picked = (which: string): Sauce | Version | undefined => {
+    if (which === now) return sauce.data;
+    return other(which) > 0 ? another.data : kept.find((one) => String(one.number) === which);
+  };
   const usual = lastOther(kept, sauce.data);
   const [left, right] = [search.get('before') ?? String(usual?.number ?? now), search.get('after') ?? now];
   const [before, after] = [picked(left), picked(right)];
@@ -70,6 +79,15 @@ export function ComparePage() {
           {say.versionKept(version.number, moment(version.kept_at))}
         </option>
       ))}
+      {others.length > 0 && (
+        <optgroup label={say.anotherSauce}>
+          {others.map((one) => (
+            <option key={one.id} value={`${ofAnother}${one.id}`}>
+              {one.title === '' ? ofAny.unnamedSauce : one.title}
+            </option>
+          ))}
+        </optgroup>
+      )}
     </Pick>
   );
   return (
@@ -128,7 +146,10 @@ export function ComparePage() {
   );
 }
 
-const sideName = (side: string): string => (side === now ? say.asItStandsNow : `version ${side}`);
+const sideName = (side: string): string => {
+  if (side === now) return say.asItStandsNow;
+  return side.startsWith(ofAnother) ? say.theOther : say.versionOf(side);
+};
 
 const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

@@ -2,6 +2,9 @@
 export const say = {
   thereIsNoSuchVersion: 'There is no such version.',
   asItStandsNow: 'as it stands now',
+  anotherSauce: 'Another sauce',
+  theOther: 'the other sauce',
+  versionOf: (number: string) => `version ${number}`,
   versionKept: (number: number, keptAt: string) => `version ${number}, ${keptAt}`,
   sideBySide: 'Side by side',
   from: 'From',

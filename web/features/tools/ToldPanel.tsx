@@ -1,6 +1,7 @@
 import { Box, ButtonBase, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import type { Line } from '../../api/client';
 import { toldQuery } from '../../api/queries';
 import { say } from './sentences';
@@ -42,7 +43,12 @@ export function ToldPanel({ sauce, lines, onTake }: Props) {
   };
   return (
     <Box data-told>
-      <Typography sx={{ color: 'text.secondary', my: 0.75, fontSize: '0.92rem' }}>{say.whatWasTold}</Typography>
+      <Typography sx={{ color: 'text.secondary', my: 0.75, fontSize: '0.92rem' }}>
+        {say.whatWasTold}{' '}
+        <Box component={Link} to={`/sauce/${sauce}/compare`} sx={{ color: 'text.primary' }}>
+          {say.besideAnother}
+        </Box>
+      </Typography>
       {told.isError && <Typography role="alert">{told.error.message}</Typography>}
       <Box sx={{ whiteSpace: 'pre-wrap', lineHeight: 1.9, maxWidth: '70ch', maxHeight: 420, overflowY: 'auto', pr: 1 }}>
         {told.data?.passages.map((one, number) => {

@@ -19,6 +19,7 @@ export const say = {
   or: 'Or:',
   whatWasTold:
     'Underlined: it is in the sauce, a tap shows its line. Dashed: it was only talked of, a tap takes it in.',
+  besideAnother: 'Lay it beside another sauce',
   showItsLine: 'Show its line',
   takeItIn: (line: string) => `Take it in: ${line}`,
   effectOfOneSpoonful: 'Effect of one spoonful',
