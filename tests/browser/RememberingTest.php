@@ -43,6 +43,26 @@ final class RememberingTest extends BrowserTestCase
         self::until(static fn(): bool => self::text('[data-changed]') !== $first, 'another pair changes otherwise');
     }
 
+    /** Two tellings of a sauce, or any two sauces, lie side by side: what differs, line by line, and where the bars moved. */
+    public function test_a_sauce_is_laid_beside_another(): void
+    {
+        self::resize(1280, 900);
+        self::open('/sauce/8/compare');
+        self::until(
+            static fn(): bool => self::$browser->executeScript('return document.querySelector("optgroup option") !== null') === true,
+            'other sauces are offered',
+        );
+        $other = self::$browser->executeScript(
+            'const select = document.querySelector("[aria-label=\"Compare this\"]"); const option = [...select.options].find((one) => one.value.startsWith("sauce-"));'
+            . ' const set = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set; set.call(select, option.value); select.dispatchEvent(new Event("change", {bubbles: true})); return option.text;',
+        );
+        self::assertNotSame('', (string) $other);
+        self::until(static fn(): bool => str_contains(self::text('[data-says]'), 'is new'), 'what differs is told');
+        self::until(static fn(): bool => self::text('[data-changed="true"]') !== '', 'and line by line');
+        self::assertStringContainsString('the other sauce', self::text('section[aria-label="Taste before and after"]'));
+        self::assertStringContainsString('before=sauce-', self::$browser->getCurrentURL());
+    }
+
     public function test_a_measured_ph_changes_how_long_it_keeps_and_a_correction_is_added(): void
     {
         self::resize(1280, 900);
