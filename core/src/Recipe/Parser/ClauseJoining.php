@@ -136,6 +136,14 @@ final class ClauseJoining
 
             return;
         }
+        if ($this->isAThingThatCounts($joiner, $current, $draft)) {
+            $draft->called = (string) $draft->amounts[0]->counted;
+            $draft->amounts = [$draft->amounts[0]->of('whole')];
+            $draft->amountText = KitchenNumber::plain($draft->amounts[0]->middle(), 3);
+            $this->drafts[] = $draft;
+
+            return;
+        }
         if ($draft->shares !== [] || $draft->isEqual) {
             $this->drafts[0]->shares = $draft->shares;
             $this->drafts[0]->isEqual = $draft->isEqual;
@@ -149,6 +157,17 @@ final class ClauseJoining
             return;
         }
         $this->say($this->drafts[count($this->drafts) - 1], $draft);
+    }
+
+    /** "1 star anise, 2 cloves": the spice, where cloves are nothing that the thing before is counted by. */
+    private function isAThingThatCounts(Joiner $joiner, Draft $current, Draft $draft): bool
+    {
+        $noun = $draft->isCounted() && $draft->name === [] ? (string) $draft->amounts[0]->counted : '';
+        $isList = in_array($joiner, [Joiner::Comma, Joiner::Semicolon, Joiner::And, Joiner::Plus], true);
+
+        return $isList && $current->hasAmount() && !$current->isNameless() && $noun !== ''
+            && $this->words->keyOf($noun) !== null
+            && $this->words->keyOf("{$noun} {$this->words->nameOf($current)}") === null;
     }
 
     /** What a draft says besides an amount becomes said of the thing before. */

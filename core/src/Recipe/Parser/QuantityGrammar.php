@@ -230,6 +230,7 @@ final readonly class QuantityGrammar
         $filled = $cursor->peek()?->isMark('(') === true ? ($cursor->peek(1)->lower ?? '') : '';
         if (Vocabulary::has('beside', $filled, 'fill') && $cursor->peek(2)?->isMark(')') === true) {
             $cursor->move(3);
+            $fill = self::fills()[$filled] ?? 1.0;
         }
         while ($cursor->peek()?->isWord() === true) {
             $word = $cursor->peek()->lower;
