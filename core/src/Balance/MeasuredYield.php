@@ -8,6 +8,7 @@ use Vinculum\Chemistry\Mixture;
 use Vinculum\Chemistry\Volume;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\SpokenNumber;
 use Vinculum\Recipe\Parser\Cursor;
 use Vinculum\Recipe\Parser\Lexer;
 use Vinculum\Recipe\Parser\QuantityGrammar;
@@ -19,15 +20,6 @@ final readonly class MeasuredYield
     private const POURED = 0.05;
     /** "3 jars (700 ml)", "4 small bottles (about 300 ml each)": how many, and what stands in brackets. */
     private const SEVERAL_VESSELS = '/\b([2-9]|\d\d+)\s+(?:\p{L}+\s+){0,2}(?:jars|bottles|pots|tubs)\s*\(([^)]*)\)/iu';
-
-    /** "3 jars", "about 4 small bottles": how many. */
-    private const VESSELS = '/\b'
-        . '(\d{1,3}|two|three|four|five|six|seven|eight|nine|ten|a dozen)\s+(?:\p{L}+\s+){0,2}'
-        . '(?:jars|bottles|pots|tubs)\b|\b(?:a|an|one|1)\s+(?:\p{L}+\s+){0,2}(?:jar|bottle|pot|tub)\b/iu';
-    private const NUMBERS = [
-        'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9,
-        'ten' => 10, 'a dozen' => 12,
-    ];
 
     private function __construct(public ?Amount $grams, public ?Amount $millilitres) {}
 
@@ -64,11 +56,14 @@ final readonly class MeasuredYield
     /** How many jars a yield names without saying how large they are; null where it does not. */
     public static function jarsOfUnknownSize(string $text, Measures $measures): ?int
     {
-        if (preg_match(self::VESSELS, $text, $found) !== 1 || self::parse($text, $measures) !== null) {
+        // "3 jars", "about 4 small bottles", "one jar"
+        $several = SpokenNumber::pattern(2);
+        $vessels = "/\\b({$several})\\s+(?:\\p{L}+\\s+){0,2}(?:jars|bottles|pots|tubs)\\b"
+            . '|\b(?:a|an|one|1)\s+(?:\p{L}+\s+){0,2}(?:jar|bottle|pot|tub)\b/iu';
+        if (preg_match($vessels, $text, $found) !== 1 || self::parse($text, $measures) !== null) {
             return null;
         }
-        $number = mb_strtolower($found[1] ?? '1');
-        $count = self::NUMBERS[$number] ?? (int) $number;
+        $count = SpokenNumber::value($found[1] ?? '1') ?? 0;
 
         return $count > 0 ? $count : null;
     }

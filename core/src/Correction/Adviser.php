@@ -37,16 +37,16 @@ final readonly class Adviser
                 ['Nothing to aim at: choose a family, or say what is wrong ("too salty").'],
             );
         }
-        $remedies = $complaint === null ? null : new Remedies($this->sauce, $complaint, $target);
-        if ($remedies !== null && $complaint->isOfTexture()) {
+        if ($complaint?->isOfTexture() === true) {
             return new Advice(
                 $taste,
                 $aim,
                 $target->distance($taste),
-                $remedies->ofTexture(),
+                (new TextureRemedies($this->sauce, $complaint, $target))->ofTexture(),
                 [$complaint->says],
             );
         }
+        $remedies = $complaint === null ? null : new TasteRemedies($this->sauce, $complaint, $target);
         $limits = new CorrectionLimits(
             $wish->with === null ? $this->usual($complaint) : $this->named($wish->with),
             $wish->most,

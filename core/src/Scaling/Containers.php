@@ -6,17 +6,12 @@ namespace Vinculum\Scaling;
 
 use Vinculum\Balance\MeasuredYield;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\SpokenNumber;
 
 /** What a sauce is to be filled into: "6 x 250 ml", "3 pint jars", "four 8 oz bottles and 2 jars of 500 ml". */
 final class Containers
 {
     private const VESSEL = '(?:jars?|bottles?|pots?|tubs?|glasses|containers?|boxes)';
-    private const NUMBER = '(\d{1,5}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen|a)';
-    private const WORDS = [
-        'a' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7,
-        'eight' => 8,
-        'nine' => 9, 'ten' => 10, 'twelve' => 12, 'a dozen' => 12,
-    ];
 
     /**
      * @param float $density of what goes in, g/ml, for jars that are told by weight; ounces of a jar are fluid ones
@@ -45,12 +40,13 @@ final class Containers
     /** @return array{float, int}|null */
     private static function one(string $part, Measures $measures, float $density, string $asked): ?array
     {
-        $isCounted = preg_match('/^' . self::NUMBER . '\s*[x×*]\s*(.+)$/iu', $part, $found) === 1
-            || preg_match('/^' . self::NUMBER . '\s+(.*\b' . self::VESSEL . '\b.*)$/iu', $part, $found) === 1;
+        $number = '(' . SpokenNumber::pattern() . ')';
+        $isCounted = preg_match("/^{$number}\\s*[x×*]\\s*(.+)$/iu", $part, $found) === 1
+            || preg_match("/^{$number}\\s+(.*\\b" . self::VESSEL . '\b.*)$/iu', $part, $found) === 1;
         if (!$isCounted) {
             return null;
         }
-        $count = self::WORDS[mb_strtolower($found[1])] ?? (int) $found[1];
+        $count = SpokenNumber::value($found[1]) ?? 0;
         $size = trim((string) preg_replace('/\b' . self::VESSEL . '\b|\bof\b|\beach\b|\bholding\b/iu', ' ', $found[2]));
         if (preg_match('/\d/', $size) !== 1 && $size !== '') {
             // "pint", "half-pint"

@@ -7,6 +7,7 @@ namespace Vinculum\Recipe\Telling;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Texture;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\SpokenNumber;
 use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\Lexer;
 use Vinculum\Recipe\Parser\LineGrammar;
@@ -389,13 +390,11 @@ final class Mentions
     /** "five or six tablespoons" is a range. */
     private static function ranged(string $text): string
     {
-        $digits = array_flip(['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']);
-        $number = '(one|two|three|four|five|six|seven|eight|nine|ten|\d+)';
+        $number = '(' . SpokenNumber::pattern() . ')';
 
         return (string) preg_replace_callback(
             "/\\b{$number} or {$number}\\b/iu",
-            static fn(array $found): string => ($digits[mb_strtolower($found[1])] ?? $found[1]) . '-'
-                . ($digits[mb_strtolower($found[2])] ?? $found[2]),
+            static fn(array $found): string => SpokenNumber::value($found[1]) . '-' . SpokenNumber::value($found[2]),
             $text,
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Recipe\Telling;
 
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\SpokenNumber;
 use Vinculum\Recipe\Recipe;
 
 /** A recipe that somebody has told: what goes in, in the order of its use, and what is done; the rest is set aside. */
@@ -336,9 +337,10 @@ final class Telling
     private static function yield(string $text): ?string
     {
         $yields = TellingWords::pattern('yields');
+        $number = '[\d½¼¾.]+|half an?|' . SpokenNumber::pattern();
 
         return preg_match(
-            "/{$yields}\s+((?:about |around |roughly )?(?:[\d½¼¾.]+|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|half an?)\s+(?:small |big |little )?(?:and a half )?(?:cups?|jars?|bottles?|pints?|quarts?|litres?|liters?|ml|mils?|grams?|kilos?)(?: of \d+ ?(?:ml|mils?|grams?|g))?)/iu",
+            "/{$yields}\s+((?:about |around |roughly )?(?:{$number})\s+(?:small |big |little )?(?:and a half )?(?:cups?|jars?|bottles?|pints?|quarts?|litres?|liters?|ml|mils?|grams?|kilos?)(?: of \d+ ?(?:ml|mils?|grams?|g))?)/iu",
             $text,
             $found,
         ) === 1 ? $found[count($found) - 1] : null;

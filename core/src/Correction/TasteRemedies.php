@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Correction;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Balance\Formula;
+use Vinculum\Chemistry\Component;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Kitchen\Sauce;
+use Vinculum\Sensory\Axis;
+use Vinculum\Sensory\Target;
+use Vinculum\Sensory\Taste;
+
+/** What a cook does about a taste before thinning it, and where nothing that is added mends it. */
+final readonly class TasteRemedies
+{
+    private const LEAST_OF_SALT = 0.0025;
+    private const PINCH_IN_AN_EMULSION = 0.004;
+    /** g of acetic acid equivalent in 100 g. */
+    private const SOUR_FROM = 0.15;
+    private const ONE_STEP = 1.0;
+    /** A share of the batch that makes a bite two steps milder. */
+    private const TO_MILDEN = 0.3;
+    private const SWEET_ON_THE_NOSE = 0.04;
+    private const OF_MILK_FROM = 0.3;
+    private const OF_BROTH_FROM = 0.4;
+    /** Steps that what masks may leave it further off: the sourness that hides sweetness was not wanted by itself. */
+    private const MASKS_WITHIN = 1.0;
+    /** Of an acid that a recipe has, the least share of the batch that is tasted against its sweetness. */
+    private const LEAST_OF_ACID = 0.006;
+
+    private Balance $balance;
+    private Catalogue $catalogue;
+    private SauceTraits $is;
+    private RemedyMaker $remedy;
+
+    /** @param Target $target that an answer is measured against */
+    public function __construct(private Sauce $sauce, private Complaint $complaint, private Target $target)
+    {
+        [$this->balance, $this->catalogue] = [$sauce->balance(), $sauce->catalogue()];
+        $this->is = new SauceTraits($sauce);
+        $this->remedy = new RemedyMaker($sauce, $complaint, $target, $this->is);
+    }
+
+    /**
+     * What comes before any thinning: in fruit, tomato and pickle sweetness and sourness answer each other, so too sharp
+     * gets sugar and too sweet gets acid; it is masking, and says so (handbook, "Correcting a batch" c).
+     *
+     * @return list<Correction>
+     */
+    public function before(): array
+    {
+        $axis = $this->complaint->tooMuchOn();
+        $taste = $this->balance->taste;
+        $grams = $this->balance->mixture->grams() / 100.0;
+        if ($this->sauce->isCooked() && $this->is->shareOf(['broth']) >= self::OF_BROTH_FROM && !$this->is->hasItsOwnAcid()) {
+            // a gravy wants salt: acid has no place in it
+            return $this->pinchOfSalt();
+        }
+        $isOfMilk = $this->is->shareOf(['dairy']) >= self::OF_MILK_FROM;
+        if (
+            $axis === Axis::Sour && $taste->sweet < SauceTraits::MEANT_SWEET_FROM
+            && ($this->is->isHeldByEgg() || $this->is->isCreamy() || $isOfMilk)
+        ) {
+            // more oil would double it, and nobody waters cream: a pinch of sugar is what a cook reaches for
+            return array_values(array_filter([$this->remedy->withAmounts(
+                [[$this->is->usual('sweetener'), self::PINCH_IN_AN_EMULSION * 100.0 * $grams]],
+                'sweetness hides the acid: it is masking, the acid stays',
+                null,
+            )]));
+        }
+        if ($axis === Axis::Heat && $taste->heat < Axis::Heat->slight()) {
+            return array_values(array_filter([$this->milder()]));
+        }
+        $oil = $this->is->carryingOil();
+        if ($axis === Axis::Sour && $oil !== null) {
+            return array_values(array_filter([$this->remedy->withAmounts(
+                [[$oil, TextureRemedies::OIL_ON_SOUR * 100.0 * $grams]],
+                'more of the oil that carries it thins the acid',
+                null,
+            )]));
+        }
+
+        return $this->masked($axis);
+    }
+
+    /**
+     * Too sharp gets sugar, too sweet gets acid, where the two are meant to answer each other.
+     *
+     * @return list<Correction>
+     */
+    private function masked(?Axis $axis): array
+    {
+        $taste = $this->balance->taste;
+        $grams = $this->balance->mixture->grams() / 100.0;
+        $isSharpAndSweet = $taste->sweet >= SauceTraits::SWEET_FROM && $taste->sour >= self::SOUR_FROM;
+        $isMeant = $this->is->isOfFruit() || $this->is->isSweetAndSour();
+        $isAnswered = match ($axis) {
+            // what stands is not watered: tomatoes, fruit and pickles get sugar
+            Axis::Sour => $this->is->isPulpy()
+                || $taste->sweet >= SauceTraits::MEANT_SWEET_FROM && $this->is->isHeldByEgg()
+                || $this->is->isOfFruit() && $this->balance->body->class !== 'thin'
+                || $isSharpAndSweet && $isMeant,
+            // what has acid of its own gets more of that
+            Axis::Sweet => $isSharpAndSweet && $isMeant
+                || $taste->sweet >= SauceTraits::SWEET_FROM && $this->is->hasItsOwnAcid(),
+            default => false,
+        };
+        if (!$isAnswered) {
+            return [];
+        }
+        $sharpness = Taste::ofMixture($this->catalogue->get($this->is->usual('acid'))->composition->mixture)->sour;
+        $answer = match ($axis) {
+            Axis::Sour => $this->remedy->withAmounts(
+                [[$this->is->usual('sweetener'), self::ONE_STEP * Axis::Sweet->stepWidth() * $taste->sweet * $grams]],
+                'sweetness hides the acid: it is masking, the acid stays',
+                null,
+            ),
+            default => $this->remedy->withAmounts(
+                [[
+                    $this->is->usual('acid'),
+                    max(
+                        self::ONE_STEP * Axis::Sour->stepWidth() * $taste->sour * $grams * 100.0 / max(1.0, $sharpness),
+                        self::LEAST_OF_ACID * 100.0 * $grams,
+                    ),
+                ]],
+                'acid hides the sweetness: it is masking, the sugar stays',
+                null,
+            ),
+        };
+
+        return $answer === null || $answer->distanceAfter > $this->target->distance($taste) + self::MASKS_WITHIN
+            ? []
+            : [$answer];
+    }
+
+    /** Horseradish, mustard and garlic bite the nose, which no chilli does: they are thinned with what is mild in it. */
+    private function milder(): ?Correction
+    {
+        $biting = $this->balance->figures->noseHeat->value;
+        [$mild, $most] = [null, 0.0];
+        foreach ($this->balance->formula->lines as $line) {
+            $ingredient = $line->ingredient;
+            $isMild = $ingredient !== null && array_intersect(['base', 'fat'], $ingredient->roles) !== []
+                && $ingredient->composition->mixture->get(Component::Pungency) <= 0.0;
+            if ($isMild && ($line->grams->value ?? 0.0) > $most) {
+                [$mild, $most] = [$ingredient->key, $line->grams->value ?? 0.0];
+            }
+        }
+
+        $grams = $this->balance->mixture->grams();
+
+        return match (true) {
+            $biting <= 0.0 => null,
+            $mild !== null => $this->remedy->withAmounts(
+                [[$mild, self::TO_MILDEN * $grams]],
+                'thins what bites the nose, which also fades as it stands',
+                null,
+            ),
+            // a mustard holds nothing mild
+            default => $this->remedy->withAmounts(
+                [[$this->is->usual('sweetener'), self::SWEET_ON_THE_NOSE * $grams]],
+                'sweetness covers what bites the nose, which also fades as it stands',
+                null,
+            ),
+        };
+    }
+
+    /**
+     * Where nothing that is added mends it: a second batch without what brings it, mixed half and half.
+     *
+     * @return list<Correction>
+     */
+    public function secondBatch(): array
+    {
+        $axis = $this->complaint->tooMuchOn();
+        $main = $axis === null ? null : Alternatives::mainSource($this->balance->formula, $axis);
+        if ($main === null) {
+            return [];
+        }
+        $lines = $this->balance->formula->lines;
+        $name = mb_strtolower($lines[$main]->ingredient->name ?? $lines[$main]->text());
+        unset($lines[$main]);
+        $plain = Formula::of(array_values($lines))->mixed();
+        $grams = $this->balance->mixture->grams();
+        if ($plain->grams() <= 0.0) {
+            return [];
+        }
+        return [$this->remedy->correction(
+            [],
+            $this->balance->mixture->plus($plain->times($grams / $plain->grams())),
+            "halves what {$name} brings",
+            new Remedy('second-batch', "Make a second batch without the {$name}, and mix it half and half with this one."),
+        )];
+    }
+
+    /**
+     * What is flat and takes no acid, as a white sauce does not: a step of salt, and then the tongue again.
+     *
+     * @return list<Correction>
+     */
+    public function pinchOfSalt(): array
+    {
+        $salt = $this->balance->taste->salt;
+        if ($this->complaint->key !== 'flat' || $salt <= 0.0) {
+            return [];
+        }
+        return array_values(array_filter([$this->remedy->withAmounts(
+            [[
+                $this->is->usual('salt'),
+                max(Axis::Salt->stepWidth() * $salt / 100.0, self::LEAST_OF_SALT) * $this->balance->mixture->grams(),
+            ]],
+            'salt lifts what is there: acid has no place in it',
+            null,
+        )]));
+    }
+}

@@ -1,0 +1,275 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Correction;
+
+use Vinculum\Balance\Balance;
+use Vinculum\Chemistry\Component;
+use Vinculum\Facts\FactsFile;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Kitchen\Sauce;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Target;
+
+/**
+ * Ways to mend what is no taste: too thin, too thick, pasty, greasy, lumpy, harsh, dull, bitter (handbook, "Correcting a
+ * batch" (i); the sentences are facts in remedies.ini). Each says what it moves on the axes.
+ */
+final readonly class TextureRemedies
+{
+    /** A first reduction takes a fifth; more is tasted for. */
+    private const REDUCE_BY = 0.2;
+    /** Cornflour for 100 g of water, to pour less: half of what coats a spoon. */
+    private const STARCH_PERCENT = 1.5;
+    private const WATER_OF_STARCH = 1.5;
+    /** Shares of the batch that loosen it. */
+    private const LOOSEN = 0.08;
+    private const LOOSEN_PASTE = 0.06;
+    private const ACID_TO_CUT = 0.015;
+    private const ACID_TO_WAKE = 0.006;
+    private const FAT_TO_ROUND = 0.02;
+    private const SALT_ON_BITTER = 0.0015;
+    private const TO_THICKEN = 0.15;
+    private const ACID_TO_OIL = 0.25;
+    private const STEP_OF_SWEET = 0.012;
+    /** g of fat in 100 g from which a sauce is an emulsion or takes fat at all. */
+    private const EMULSION_FROM = 25.0;
+    private const FAT_FROM = 5.0;
+    /** More of the oil that carries a sauce, as a share of it. */
+    public const OIL_ON_SOUR = 0.15;
+    private const OF_PLANTS_FROM = 0.6;
+
+    private Balance $balance;
+    private Catalogue $catalogue;
+    private SauceTraits $is;
+    private RemedyMaker $remedy;
+
+    /** @param Target $target that an answer is measured against */
+    public function __construct(private Sauce $sauce, private Complaint $complaint, Target $target)
+    {
+        [$this->balance, $this->catalogue] = [$sauce->balance(), $sauce->catalogue()];
+        $this->is = new SauceTraits($sauce);
+        $this->remedy = new RemedyMaker($sauce, $complaint, $target, $this->is);
+    }
+
+    /** @return list<Correction> the plainest first */
+    public function ofTexture(): array
+    {
+        if ($this->balance->mixture->grams() <= 0.0 || $this->balance->isDry()) {
+            return [];
+        }
+
+        return array_values(array_filter(match ($this->complaint->key) {
+            'too-thin' => $this->thicker(),
+            'too-thick' => [$this->loosened(self::LOOSEN, 0.0, $this->sauce->isCooked() ? 'whisk' : 'stir')],
+            'pasty' => [$this->loosened(self::LOOSEN_PASTE, self::ACID_TO_WAKE)],
+            'greasy' => $this->leaner(),
+            'lumpy' => [
+                $this->lumpsOut(),
+                $this->remedy->doing('rest', 'too much heat makes them'),
+            ],
+            'harsh' => $this->rounder(),
+            'dull' => $this->brighter(),
+            'bitter' => $this->lessBitter(),
+            default => [],
+        }));
+    }
+
+    /** @return list<Correction|null> */
+    private function lessBitter(): array
+    {
+        $grams = $this->balance->mixture->grams();
+        $sweetener = $this->is->usual('sweetener');
+        $isBitter = in_array($sweetener, FactsFile::named('remedies')['bitter']->list('sweeteners'), true);
+        $sweet = [[$isBitter ? 'white-sugar' : $sweetener, self::STEP_OF_SWEET * $grams]];
+
+        return [
+            $this->remedy->withAmounts(
+                [[$this->is->usual('salt'), self::SALT_ON_BITTER * $grams], ...($this->is->isSweet() ? $sweet : [])],
+                'salt dulls bitterness, sweetness covers it',
+                new Remedy('whisk', $this->remedy->says('whisk')),
+            ),
+            $this->remedy->doing('second-batch', 'what is burnt stays burnt'),
+        ];
+    }
+
+    /** @return list<Correction|null> */
+    private function thicker(): array
+    {
+        $fat = $this->balance->mixture->percent(Component::Fat);
+        $isCooked = $this->sauce->isCooked();
+        $thick = $isCooked ? null : $this->is->thickBase();
+        if ($fat >= self::EMULSION_FROM && $this->is->isOfEgg() && $this->is->oil() !== null) {
+            return [$this->remedy->adding(['fat' => self::LOOSEN], 'the more oil is held, the thicker it stands', 'whisk')];
+        }
+        if ($thick !== null) {
+            return [
+                $this->remedy->withAmounts(
+                    [[$thick, self::TO_THICKEN * $this->balance->mixture->grams()]],
+                    'more of what is thick in it',
+                    new Remedy('whisk', $this->remedy->says('more')),
+                ),
+                $this->is->shareOf(['dairy']) >= SauceTraits::SEEN_FROM ? $this->remedy->doing('strain', 'its whey runs off') : null,
+            ];
+        }
+        if ($fat >= self::EMULSION_FROM && $this->is->carryingOil() !== null) {
+            // oil boils nothing down
+            return [$this->remedy->doing('drain', 'its juice runs off')];
+        }
+        if ($isCooked && $this->is->isOfEgg()) {
+            return [
+                $this->remedy->correction(
+                    [],
+                    $this->balance->mixture,
+                    'egg sets below the boil',
+                    new Remedy('whisk', $this->remedy->says('egg')),
+                ),
+                $this->slurry(),
+            ];
+        }
+        $kinds = array_merge([], ...array_map(
+            static fn(ResolvedLine $line): array => $line->ingredient->kinds ?? [],
+            $this->balance->formula->lines,
+        ));
+        if (!$isCooked && in_array('dairy', $kinds, true)) {
+            return [$this->remedy->doing('strain', 'its whey runs off')];
+        }
+        if (!$isCooked && $this->is->shareOf(['fresh']) >= self::OF_PLANTS_FROM) {
+            return [$this->remedy->doing('drain', 'its juice runs off')];
+        }
+
+        $isOfStarch = array_filter(
+            $this->balance->formula->lines,
+            static fn(ResolvedLine $line): bool => in_array('thickener', $line->ingredient->roles ?? [], true),
+        ) !== [];
+
+        // what starch thickens catches before it boils down
+        return $isOfStarch ? [$this->slurry(), $this->reduced()] : [$this->reduced(), $this->slurry()];
+    }
+
+    /**
+     * Of what is no emulsion the fat that swims is lifted off first; held fat is only cut.
+     *
+     * @return list<Correction|null>
+     */
+    private function leaner(): array
+    {
+        $lifted = $this->remedy->doing('drain', 'what swims is lifted off');
+        // a dressing is meant to hold one part of acid to three or four of oil
+        $isHeldOtherwise = $this->is->carryingOil() === null || $this->is->isHeldByEgg();
+        $lacks = $isHeldOtherwise
+            ? 0.0
+            : max(
+                2.0 * self::ACID_TO_CUT,
+                self::ACID_TO_OIL * $this->is->shareOf(['oil']) - $this->is->shareOf(['vinegar', 'juice']),
+            );
+        $cut = $this->remedy->adding(['acid' => max(self::ACID_TO_CUT, $lacks)], 'acid cuts the fat', 'whisk');
+
+        if ($this->sauce->isCooked() && $this->is->shareOf(['hard']) >= SauceTraits::SEEN_FROM) {
+            // cheese that got too hot lets go of its fat: a splash of what is thin in it takes it up again
+            return [
+                $this->remedy->withAmounts(
+                    [[$this->is->mainLiquid(), self::LOOSEN_PASTE * $this->balance->mixture->grams()]],
+                    'water binds the fat that has split off',
+                    new Remedy('whisk', $this->remedy->says('cheese')),
+                ),
+                $lifted,
+            ];
+        }
+        $isHeld = $this->balance->mixture->percent(Component::Fat) >= self::EMULSION_FROM;
+
+        return $isHeld ? [$cut, $lifted] : [$lifted, $cut];
+    }
+
+    /** @return list<Correction|null> */
+    private function brighter(): array
+    {
+        return $this->is->holds(['herb'])
+            ? [$this->remedy->correction(
+                [],
+                $this->balance->mixture,
+                'green fades',
+                new Remedy('whisk', $this->remedy->says('leaves')),
+            )]
+            : [
+                $this->is->holds(['fruit', 'plant'])
+                    ? $this->remedy->adding(['acid' => self::ACID_TO_WAKE], 'acid brightens red and purple', 'whisk')
+                    : null,
+                $this->remedy->doing('rest', 'what browned stays brown'),
+            ];
+    }
+
+    /** @return list<Correction|null> */
+    private function rounder(): array
+    {
+        $hasFat = $this->balance->mixture->percent(Component::Fat) >= self::FAT_FROM;
+        // where oil carries it, a drop of oil rounds nothing
+        $fat = $this->is->carryingOil() === null ? self::FAT_TO_ROUND : self::OIL_ON_SOUR;
+
+        return [
+            $this->is->isSweet()
+                ? $this->remedy->adding(['sweetener' => self::STEP_OF_SWEET], 'sweetness rounds what is harsh', 'whisk')
+                : null,
+            $hasFat ? $this->remedy->adding(['fat' => $fat], 'fat rounds what is harsh', 'whisk') : null,
+            $this->remedy->doing('rest', 'a night takes the edge off'),
+        ];
+    }
+
+    private function reduced(): ?Correction
+    {
+        $mixture = $this->balance->mixture;
+        $lost = min(self::REDUCE_BY * $mixture->grams(), 0.5 * $mixture->get(Component::Water));
+        if ($lost <= 0.0) {
+            return null;
+        }
+
+        return $this->remedy->correction(
+            [],
+            $mixture->with(Component::Water, $mixture->get(Component::Water) - $lost),
+            'what leaves is water, so all that stays tastes stronger',
+            new Remedy('reduce', $this->remedy->says('reduce'), $mixture->grams() - $lost),
+        );
+    }
+
+    private function slurry(): ?Correction
+    {
+        $water = $this->balance->mixture->get(Component::Water);
+        $worth = $this->catalogue->get('cornflour')->composition->mixture->get(Component::Thickening) / 100.0;
+        $starch = self::STARCH_PERCENT / 100.0 * $water / $worth;
+        $amounts = [['cornflour', $starch], ['water', self::WATER_OF_STARCH * $starch]];
+
+        return $this->remedy->withAmounts(
+            $amounts,
+            'starch takes up water and hardly thins the taste',
+            new Remedy('whisk', $this->remedy->says('slurry')),
+        );
+    }
+
+    private function loosened(float $share, float $acid = 0.0, string $says = 'whisk'): ?Correction
+    {
+        $grams = $this->balance->mixture->grams();
+        $liquid = $this->is->mainLiquid();
+        $amounts = [[$liquid, $share * $grams]];
+        if ($acid > 0.0) {
+            $amounts[] = [$this->is->usual('acid'), $acid * $grams];
+        }
+
+        return $this->remedy->withAmounts(
+            $amounts,
+            'loosens it, and thins every taste a little',
+            new Remedy('whisk', $this->remedy->says($says)),
+        );
+    }
+
+    /** Sauces of flour are brought to the boil again, those of egg never. */
+    private function lumpsOut(): Correction
+    {
+        return $this->remedy->correction(
+            [],
+            $this->balance->mixture,
+            'lumps stay behind',
+            new Remedy('strain', $this->remedy->says($this->is->isOfEgg() ? 'egg' : 'strain')),
+        );
+    }
+}
