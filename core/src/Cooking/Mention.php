@@ -25,6 +25,7 @@ final readonly class Mention
      * @param bool $isRest what is left of it
      * @param bool $isMore more than the lines say
      * @param bool $isByName it is called by its name, and by no word for many
+     * @param bool $isInto something goes into it: "stir into the cooled fruit"
      */
     public function __construct(
         public int $step,
@@ -35,7 +36,28 @@ final readonly class Mention
         public bool $isRest = false,
         public bool $isMore = false,
         public bool $isByName = false,
+        public bool $isInto = false,
     ) {}
+
+    /**
+     * The same, where something else is done with it.
+     *
+     * @param 'puts'|'readies'|'takes-out'|'speaks' $does
+     */
+    public function doing(string $does): self
+    {
+        return new self(
+            $this->step,
+            $this->lines,
+            $does,
+            $this->share,
+            $this->grams,
+            $this->isRest,
+            $this->isMore,
+            $this->isByName,
+            $this->isInto,
+        );
+    }
 
     public function isOfAll(): bool
     {

@@ -295,7 +295,7 @@ final readonly class MethodLinks
 
     /**
      * Where a line goes in that no step puts in: what is cold after the last heat, salt and pepper where it is tasted,
-     * what was begun where it was, else with the first things.
+     * what is to taste with the last things, what was begun where it was, else with the first things.
      *
      * @param list<MethodStep> $steps
      * @param array<int, array<int, float>> $puts
@@ -342,6 +342,10 @@ final readonly class MethodLinks
                     return $number;
                 }
             }
+        }
+        if ($of->status === LineStatus::ToTaste && $puts !== []) {
+            // nobody tastes before the last thing is in
+            return max(array_keys($puts));
         }
         $ready = array_keys(array_filter($works, static fn(array $lines): bool => in_array($line, $lines, true)));
         $from = $ready === [] ? 0 : min($ready);

@@ -25,6 +25,9 @@ final class MethodMentions
     private const TOLD = '/(?:^|[,;:.(]\s*|\b(?:and|then|to|or|now|next|meanwhile|gently|finely|roughly|lightly|thinly|quickly|carefully|just|also|coarsely|slowly|immediately|first)\s+)$/iu';
     /** "juice the lime", not "zest and juice, then cool". */
     private const AT_A_THING = '/^\s+(?:the|a|an|your|them|it|both|half|all|each|\d)\b/iu';
+    private const SOAKED = '/\bsoak(?:ed|ing)?\b[^.;]{1,60}\bin\b/iu';
+    private const POURED_OFF = '/\b(?:drain|drained|discard|squeeze|squeezed|strain|strained|rinse|pour off|tip away|lift|without their)\b/iu';
+    private const INTO = '/\binto\s+(?:the\s+|your\s+)?(?:\pL+ed\s+|hot\s+|warm\s+|cold\s+|cool\s+|simmering\s+|boiling\s+)?$/iu';
     private const MOST_OF = ['most' => 0.75, 'some' => 0.3, 'half' => 0.5];
 
     private function __construct() {}
@@ -51,7 +54,37 @@ final class MethodMentions
             array_push($mentions, ...$here);
         }
 
-        return $mentions;
+        return self::asThePotHas(array_map(static fn(MethodStep $step): string => $step->text, $steps), $mentions);
+    }
+
+    /**
+     * What something goes into is there already, where it was named before; what soaks in a thing of the list stands in it
+     * from then on, unless that is poured off.
+     *
+     * @param array<int, string> $texts of the steps
+     * @param list<Mention> $mentions
+     *
+     * @return list<Mention>
+     */
+    private static function asThePotHas(array $texts, array $mentions): array
+    {
+        $named = [];
+        foreach ($mentions as $at => $mention) {
+            $isThere = $mention->isInto && array_diff($mention->lines, array_keys($named)) === [];
+            if ($isThere && $mention->does === Mention::PUTS) {
+                $mentions[$at] = $mention->doing(Mention::SPEAKS);
+            }
+            $here = array_filter($mentions, static fn(Mention $one): bool => $one->step === $mention->step);
+            $isSoaked = $mention->does === Mention::READIES && count($here) > 1
+                && preg_match(self::SOAKED, $texts[$mention->step]) === 1
+                && preg_match(self::POURED_OFF, implode(' ', array_slice($texts, $mention->step))) !== 1;
+            if ($isSoaked) {
+                $mentions[$at] = $mention->doing(Mention::PUTS);
+            }
+            $named += array_fill_keys($mention->lines, true);
+        }
+
+        return array_values($mentions);
     }
 
     /** Whether a sentence says of everything, and of which lines it does not. */
@@ -173,6 +206,7 @@ final class MethodMentions
             !$isOwn && $doing['rest']->isSaidIn($near, 'words'),
             !$isOwn && $doing['more']->isSaidIn($near, 'words'),
             $isByName,
+            preg_match(self::INTO, $before) === 1,
         );
     }
 

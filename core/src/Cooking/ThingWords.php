@@ -15,6 +15,8 @@ use Vinculum\Recipe\Resolution\ResolvedLine;
 final readonly class ThingWords
 {
     private const LONGEST = 5;
+    /** Letters from which a word may be the end of a longer one. */
+    private const ENDING = 5;
     /** As its own line has it, a name with all its words, a name as it stands, the thing it ends with, the thing it comes from, a word for many. */
     private const OWN = 5;
     private const EXACT = 4;
@@ -159,7 +161,27 @@ final readonly class ThingWords
             }
         }
 
-        return [1, [], self::GROUP];
+        return [1, ...$this->ending($words[$at])];
+    }
+
+    /**
+     * "The crumbs" are the breadcrumbs: what a word means that a longer one ends in.
+     *
+     * @return array{list<int>, int}
+     */
+    private function ending(string $word): array
+    {
+        $meant = [];
+        $isForMany = isset(self::wordsForMany()[$word]);
+        foreach ($isForMany || strlen($word) < self::ENDING ? [] : $this->meant as $said => $lines) {
+            $isEnding = strlen((string) $said) > strlen($word) + 2 && str_ends_with((string) $said, $word)
+                && !str_contains((string) $said, ' ');
+            foreach ($isEnding ? $lines : [] as $line => $howWell) {
+                $meant[$line] = max($meant[$line] ?? 0, min($howWell, self::FIRST));
+            }
+        }
+
+        return self::best($meant);
     }
 
     /**

@@ -149,6 +149,32 @@ final class MethodLinksTest extends TestCase
         self::assertGreaterThan(150, $asked);
     }
 
+    /** Of pages that were read once as they came: what soaks stands in the pot, what something goes into is there, crumbs are breadcrumbs. */
+    public function test_what_is_in_the_pot_already_goes_in_no_more(): void
+    {
+        $links = static fn(array $lines, array $steps): array => array_map(
+            MethodLinks::of(MethodReader::steps($steps), $of = Formula::fromTexts($lines, Catalogue::shipped(), Measures::Metric)->lines)->stepsOf(...),
+            array_keys($of),
+        );
+
+        self::assertSame([[0], [0], [1]], $links(
+            ['500 g dried apricots', '350 ml water', '200 g sugar'],
+            ['Soak the apricots in the water overnight.', 'Add sugar and simmer for 25 minutes.', 'Stir into the cooled apricots.'],
+        ));
+        self::assertSame([[2], [0]], $links(
+            ['20 g dried porcini', '300 ml water'],
+            ['Bring the water to the boil. Soak the porcini in the water, and drain.', 'Add the porcini and simmer for 10 minutes.'],
+        ));
+        self::assertSame([[0], [0], [2]], $links(
+            ['500 ml milk', '1 onion', '100 g breadcrumbs'],
+            ['Simmer the milk with the onion for 10 minutes.', 'Take out the onion.', 'Stir in the crumbs.'],
+        ));
+        self::assertSame([[0], [1], [1]], $links(
+            ['500 g tomatoes', '1 tbsp soy sauce', 'black pepper'],
+            ['Simmer the tomatoes for 20 minutes.', 'Add the soy sauce.', 'Bottle.'],
+        ));
+    }
+
     #[TestDox('What is to taste is none of "the spices" where it is seasoned later: each seasoning, under each word for many')]
     public function test_what_is_to_taste_waits_for_the_seasoning(): void
     {
