@@ -104,7 +104,7 @@ final class AmountsAsSaidTest extends TestCase
     {
         $said = [
             'coarse salt (1 tsp per bottle)', 'lemon juice, 2 tbsp per litre', '1 tsp salt per kg of tomatoes', 'salt: 20 g per kilo', '1 bay leaf per jar',
-            '20 g salt per litre water', '1 tbsp sugar per 500 ml', 'vinegar 1 tbsp per person',
+            '20 g salt per litre water', '1 tbsp sugar per 500 ml', 'vinegar 1 tbsp per person', 'a pinch of sugar per tomatillo',
         ];
         foreach ($said as $text) {
             $entries = self::resolver()->entries($text);

@@ -122,7 +122,8 @@ final readonly class DraftSettling
             $next = $token + 1;
             $next += ($this->words->tokens[$next] ?? null)?->isNumber() === true ? 1 : 0;
             $of = $this->words->tokens[$next] ?? null;
-            if ($this->words->tokens[$token]->isWord('per') && $of?->isWord() === true && Vocabulary::has('rates', $of->lower)) {
+            $isRate = $of?->isWord() === true && !Vocabulary::has('no-rates', $of->lower);
+            if ($isRate && $this->words->tokens[$token]->isWord('per')) {
                 return true;
             }
         }
