@@ -7,6 +7,7 @@ namespace Vinculum\Cooking;
 use Vinculum\Chemistry\Component;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Facts\Row;
+use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\NameWords;
 use Vinculum\Ingredient\Texture;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -67,6 +68,7 @@ final readonly class ThingWords
                 }
             }
         }
+        self::meanWhatIsNear($meant, $lines);
         foreach ($many as $said => [$word, $rows]) {
             foreach ($lines as $number => $line) {
                 if (array_filter($rows, static fn(Row $row): bool => self::isOf($line, $row)) !== []) {
@@ -77,6 +79,24 @@ final readonly class ThingWords
         }
 
         return new self($meant);
+    }
+
+    /**
+     * Of a line that is not known, what it is nearest to: "the beer" is the home-brew, where no other line is beer.
+     *
+     * @param array<string, array<int, int>> $meant
+     * @param array<int, ResolvedLine> $lines
+     */
+    private static function meanWhatIsNear(array &$meant, array $lines): void
+    {
+        foreach ($lines as $number => $line) {
+            foreach ($line->ingredient === null ? $line->alternatives : [] as $key) {
+                $words = NameWords::of(Catalogue::shipped()->get($key)->name);
+                if ($words !== [] && !isset($meant[implode(' ', $words)])) {
+                    self::mean($meant, $words, $number, self::GROUP);
+                }
+            }
+        }
     }
 
     private static function withoutWhatItLiesIn(string $name): string

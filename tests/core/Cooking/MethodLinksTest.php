@@ -175,6 +175,17 @@ final class MethodLinksTest extends TestCase
         ));
     }
 
+    /** A line that nobody knows goes in where the method names what it is nearest to. */
+    public function test_what_is_not_known_goes_in_by_what_it_is_nearest_to(): void
+    {
+        $lines = Formula::fromTexts(['1 tbsp oil', '2 onions', '300 ml zorped beer', '20 g sugar'], Catalogue::shipped(), Measures::Metric)->lines;
+        self::assertNull($lines[2]->ingredient);
+
+        $links = MethodLinks::of(MethodReader::steps(['Fry the onions in the oil for 10 minutes.', 'Pour in the beer, add the sugar and simmer for 20 minutes.']), $lines);
+
+        self::assertSame([[0], [0], [1], [1]], array_map($links->stepsOf(...), array_keys($lines)));
+    }
+
     #[TestDox('What is to taste is none of "the spices" where it is seasoned later: each seasoning, under each word for many')]
     public function test_what_is_to_taste_waits_for_the_seasoning(): void
     {
