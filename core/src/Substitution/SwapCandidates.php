@@ -101,6 +101,7 @@ final readonly class SwapCandidates
     private function isDriedForABase(Ingredient $candidate): bool
     {
         return array_intersect(['herb', 'aromatic'], $this->task->gone->roles) !== []
+            && array_intersect(['herb', 'aromatic'], $candidate->roles) !== []
             && in_array('dried', $candidate->kinds, true)
             && !in_array('dried', $this->task->gone->kinds, true)
             && $this->task->grams() >= self::BASE_FROM * $this->task->whole->grams();

@@ -447,6 +447,18 @@ final class SwapSearchTest extends TestCase
         }
     }
 
+    /** Dried leaves are no sauce of leaves; prunes are no leaves, whatever pickled walnuts smell of. */
+    public function test_what_is_dried_stands_in_for_what_is_no_leaf(): void
+    {
+        $first = static fn(array $lines): array => array_map(
+            static fn($swap): string => $swap->ingredient->key,
+            self::search(self::formula($lines), 0, SwapReason::missing())->substitutes(),
+        );
+
+        self::assertContains('prune', $first(['200 g pickled walnuts', '180 g dates', '250 ml malt vinegar', '300 ml water', '2 tsp salt']));
+        self::assertNotContains('dried-basil', $first(['60 g basil', '40 g pine nuts', '40 g parmesan', '120 ml olive oil']));
+    }
+
     public function test_its_shape_is_the_contracts_and_its_lines_read_back(): void
     {
         $formula = self::formula(self::SAUCE);
