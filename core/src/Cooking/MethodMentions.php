@@ -25,8 +25,6 @@ final class MethodMentions
     private const TOLD = '/(?:^|[,;:.(]\s*|\b(?:and|then|to|or|now|next|meanwhile|gently|finely|roughly|lightly|thinly|quickly|carefully|just|also|coarsely|slowly|immediately|first)\s+)$/iu';
     /** "juice the lime", not "zest and juice, then cool". */
     private const AT_A_THING = '/^\s+(?:the|a|an|your|them|it|both|half|all|each|\d)\b/iu';
-    private const SOAKED = '/\bsoak(?:ed|ing)?\b[^.;]{1,60}\bin\b/iu';
-    private const POURED_OFF = '/\b(?:drain|drained|discard|squeeze|squeezed|strain|strained|rinse|pour off|tip away|lift|without their)\b/iu';
     private const INTO = '/\binto\s+(?:the\s+|your\s+)?(?:\pL+ed\s+|hot\s+|warm\s+|cold\s+|cool\s+|simmering\s+|boiling\s+)?$/iu';
     private const MOST_OF = ['most' => 0.75, 'some' => 0.3, 'half' => 0.5];
 
@@ -68,7 +66,8 @@ final class MethodMentions
      */
     private static function asThePotHas(array $texts, array $mentions): array
     {
-        $named = [];
+        $doing = FactsFile::named('doing');
+        [$named, $soaks] = [[], $doing['soaks']->pattern('words')];
         foreach ($mentions as $at => $mention) {
             $isThere = $mention->isInto && array_diff($mention->lines, array_keys($named)) === [];
             if ($isThere && $mention->does === Mention::PUTS) {
@@ -76,8 +75,8 @@ final class MethodMentions
             }
             $here = array_filter($mentions, static fn(Mention $one): bool => $one->step === $mention->step);
             $isSoaked = $mention->does === Mention::READIES && count($here) > 1
-                && preg_match(self::SOAKED, $texts[$mention->step]) === 1
-                && preg_match(self::POURED_OFF, implode(' ', array_slice($texts, $mention->step))) !== 1;
+                && preg_match("/{$soaks}[^.;]{1,60}\\bin\\b/iu", $texts[$mention->step]) === 1
+                && !$doing['poured-off']->isSaidIn(implode(' ', array_slice($texts, $mention->step)), 'words');
             if ($isSoaked) {
                 $mentions[$at] = $mention->doing(Mention::PUTS);
             }
