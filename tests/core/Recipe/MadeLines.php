@@ -81,6 +81,10 @@ final class MadeLines
             for ($draw = 0; $draw < 3; ++$draw) {
                 [$amount, $form] = $this->amount();
                 $way = $this->way(self::OF_ONE, $form);
+                // what is cut is more of it in a cup: how much is then not known by construction
+                $way = preg_match('/\b(?:cups?|l|ml)\b|\dml/', $amount) === 1
+                    ? (string) preg_replace('/\b(?:chopped|diced|finely sliced)\b/', 'trimmed', $way)
+                    : $way;
                 // "fresh tomato and vegetable juice" may be of fresh tomato: what it means is then not known by construction
                 $first = implode(' ', NameWords::of('fresh ' . explode(' and ', $name)[0]));
                 $way = isset($this->known[$first]) ? str_replace('fresh N', 'N', $way) : $way;
@@ -96,7 +100,12 @@ final class MadeLines
             [$thing, $other] = $this->things(['N', 'M']);
             [$amount, $form] = $this->amount();
             $with = ['A' => $amount, 'F' => $form, 'N' => $thing[1], 'M' => $other[1]];
-            yield [self::filled($this->way(self::OF_A_CHOICE, $form), $with), [[...$thing, $amount]]];
+            $way = $this->way(self::OF_A_CHOICE, $form);
+            // "annatto or sesame oil" may be of annatto oil: what it means is then not known by construction
+            $tails = array_slice(explode(' ', $other[1]), 1);
+            $shared = implode(' ', NameWords::of("{$thing[1]} " . implode(' ', $tails)));
+            $way = $tails !== [] && isset($this->known[$shared]) ? str_replace('N or M', 'N (or M)', $way) : $way;
+            yield [self::filled($way, $with), [[...$thing, $amount]]];
         }
     }
 

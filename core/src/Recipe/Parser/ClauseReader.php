@@ -192,7 +192,8 @@ final class ClauseReader
             return;
         }
         if ($this->words->tokens[$inside[0]]->isWord('or') && count($inside) > 1) {
-            $draft->alternatives[] = $this->words->textOf(array_slice($inside, 1));
+            // in a bracket it shares no word with the name: "water (or sugar)"
+            $draft->offers[] = $this->words->textOf(array_slice($inside, 1));
             $draft->choices = [...$draft->choices, ...$inside];
             $this->words->role($inside, Role::Alternative);
 
