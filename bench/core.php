@@ -23,6 +23,7 @@ use Vinculum\Kitchen\Kitchen;
 use Vinculum\Optimisation\TasteCurve;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\TargetSize;
 use Vinculum\Substitution\SwapReason;
@@ -121,7 +122,7 @@ $all = median(static function () use ($catalogue, $style): void {
     );
 }, 51);
 line('read + balance + advise', $all);
-$sauce = Kitchen::shipped()->weigh(new Recipe(style: $style->key, lines: [...LINES, ...array_slice(LINES, 0, 8)]));
+$sauce = Kitchen::shipped()->weigh(new Recipe(style: $style->key, lines: RecipeLine::numbered([...LINES, ...array_slice(LINES, 0, 8)])));
 line(
     'scale, 20 lines, rounded to keep the balance',
     median(

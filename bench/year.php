@@ -18,6 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 
 const SAUCES = 2000;
 const BATCHES = 20_000;
@@ -80,7 +81,7 @@ $started = microtime(true);
 $recipe = static fn(string $title, string $style): string => (string) json_encode(WrittenRecipe::of(new Recipe(
     $title,
     $style,
-    $pick(),
+    RecipeLine::numbered($pick()),
     ['Simmer 20 minutes'],
     Measures::Metric,
     pan: '24 cm',

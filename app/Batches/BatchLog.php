@@ -144,7 +144,7 @@ final readonly class BatchLog
                         'figures' => new Named($one->figures),
                         'words' => $one->words,
                         'at' => $one->at,
-                        'says' => $one->event()->says($batch->recipe->lines),
+                        'says' => $one->event()->says($batch->recipe->texts()),
                     ],
                 )->all(),
             ),

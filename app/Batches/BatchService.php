@@ -300,7 +300,7 @@ final class BatchService
             return $this->sauceService->edit(
                 $sauce->id,
                 $sauce->revision,
-                $edit->withLines([...$edit->lines, ...$this->dosesAsLines($batch)], $yield),
+                $edit->withMore($this->dosesAsLines($batch), $yield),
             );
         });
     }

@@ -17,6 +17,7 @@ use App\Recipes\SauceService;
 use Illuminate\Support\Carbon;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Scaling\RequestedSize;
 
 /**
@@ -105,7 +106,10 @@ final readonly class DemoKitchen
         }
         if (isset($event['edit'])) {
             $edit = $sauce->recipe;
-            $lines = array_map(static fn(string $line): string => $event['edit'][$line] ?? $line, $edit->lines);
+            $lines = array_map(
+                static fn(RecipeLine $line): RecipeLine => $line->reading($event['edit'][$line->text] ?? $line->text),
+                $edit->lines,
+            );
             $this->sauceService->edit($sauce->id, $sauce->revision, $edit->withLines($lines, $edit->yield));
             $this->sauceService->keep($sauce->id);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Description;
 
+use App\Http\Described;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rules\Enum;
 
@@ -65,6 +66,9 @@ final readonly class RuleSchemas
     private static function value(array $rules, string $field, array $own): array
     {
         foreach ($own as $rule) {
+            if ($rule instanceof Described) {
+                return $rule->schema();
+            }
             $allowed = self::allowed($rule);
             if ($allowed !== []) {
                 return TypeSchemas::oneOf($allowed);

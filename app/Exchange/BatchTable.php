@@ -13,6 +13,7 @@ use Vinculum\Exchange\RecipeReader;
 use Vinculum\Family\FamilyBook;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 
 /** The log: each batch with its recipe; one that was kept elsewhere joins the sauce of its name. */
 final readonly class BatchTable implements Table
@@ -57,7 +58,7 @@ final readonly class BatchTable implements Table
                 'pan_grams' => $one->pan_grams,
                 'doses' => is_int($doses) ? $doses : 0,
                 'tastings' => is_int($tastings) ? $tastings : 0,
-                'lines' => implode("\n", $one->recipe->lines),
+                'lines' => implode("\n", $one->recipe->texts()),
                 'method' => implode("\n", $one->recipe->method),
             ];
         }, $batches));
@@ -111,7 +112,10 @@ final readonly class BatchTable implements Table
         $batch = new Batch([
             'sauce_id' => $sauce,
             'version' => $this->sauceService->keep($sauce)->number,
-            'recipe' => $recipe,
+            'recipe' => $recipe->withLines(
+                array_map(static fn(RecipeLine $one): RecipeLine => $one->apart(), $recipe->lines),
+                $recipe->yield,
+            ),
             'pan_grams' => TableRows::figure($row, 'pan_grams', $line),
         ]);
         $batch->created_at = self::made($row, $line);
@@ -140,7 +144,7 @@ final readonly class BatchTable implements Table
         return new Recipe(
             $row['title'],
             FamilyBook::has($style) ? $style : null,
-            $lines,
+            RecipeLine::numbered($lines),
             $texts('method'),
             Measures::tryFrom($row['measures'] ?? '') ?? $measures,
             TableRows::text($row, 'yield'),

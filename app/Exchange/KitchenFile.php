@@ -14,12 +14,12 @@ use Illuminate\Database\QueryException;
  */
 final readonly class KitchenFile
 {
-    public const VERSION = 3;
+    public const VERSION = 4;
     /**
      * Versions that are read: 1 knew nothing of servings, of what was set aside, and of axes let go of; both had a
-     * recipe in columns and its lines in a list (App\Exchange\OlderRows).
+     * recipe in columns and its lines in a list; in 3 a line was its text (App\Exchange\OlderRows).
      */
-    public const READ = [1, 2, 3];
+    public const READ = [1, 2, 3, 4];
     /** Tables in the order they depend on one another, with the columns that hold JSON. */
     public const TABLES = [
         'sauces' => ['recipe', 'standing'],

@@ -82,12 +82,16 @@ final readonly class KitchenMatch
         );
     }
 
-    /** @param array<mixed> $recipe of which the name and the lines tell it apart */
+    /** @param array<mixed> $recipe of any format, of which the name and what its lines read tell it apart */
     public static function sauceIdentity(array $recipe): string
     {
-        return md5(
-            (string) json_encode([$recipe['title'] ?? '', $recipe['lines'] ?? []], JSON_PARTIAL_OUTPUT_ON_ERROR),
+        $lines = is_array($recipe['lines'] ?? null) ? $recipe['lines'] : [];
+        $texts = array_map(
+            static fn(mixed $line): mixed => is_string($line) ? $line : ((array) $line)['text'] ?? '',
+            $lines,
         );
+
+        return md5((string) json_encode([$recipe['title'] ?? '', $texts], JSON_PARTIAL_OUTPUT_ON_ERROR));
     }
 
     /** @param array<mixed> $row */

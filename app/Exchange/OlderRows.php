@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 /**
- * Rows of a kitchen's file of format 1 or 2, as they are written since: there a recipe stood in ten columns, and the
- * lines of a sauce in a list of their own.
+ * Rows of a kitchen's file of an earlier format, as they are written since: in 1 and 2 a recipe stood in ten columns, and
+ * the lines of a sauce in a list of their own; up to 3 a line was its text alone.
  */
 final class OlderRows
 {
@@ -43,8 +43,16 @@ final class OlderRows
     public function anew(string $table, object $row): object
     {
         $fields = (array) $row;
-        if (!in_array($table, self::TABLES, true) || array_key_exists('recipe', $fields)) {
+        if (!in_array($table, self::TABLES, true)) {
             return $row;
+        }
+        if (array_key_exists('recipe', $fields)) {
+            /** @var array<string, mixed> $recipe */
+            $recipe = is_object($fields['recipe']) ? (array) $fields['recipe'] : [];
+
+            return self::areTexts($recipe['lines'] ?? null)
+                ? (object) [...$fields, 'recipe' => self::numbered($table, $recipe)]
+                : $row;
         }
         $stood = array_flip(self::COLUMNS);
         $recipe = [...array_fill_keys(self::COLUMNS, null), ...array_intersect_key($fields, $stood)];
@@ -55,7 +63,27 @@ final class OlderRows
             $recipe['lines'] = $this->of(is_int($fields['id'] ?? null) ? $fields['id'] : 0);
         }
 
-        return (object) [...array_diff_key($fields, $stood), 'recipe' => (object) $recipe];
+        return (object) [...array_diff_key($fields, $stood), 'recipe' => self::numbered($table, $recipe)];
+    }
+
+    private static function areTexts(mixed $lines): bool
+    {
+        return is_array($lines) && $lines !== [] && array_filter($lines, is_string(...)) === $lines;
+    }
+
+    /** @param array<string, mixed> $recipe whose lines are texts */
+    private static function numbered(string $table, array $recipe): object
+    {
+        $lines = [];
+        foreach (self::areTexts($recipe['lines'] ?? null) ? (array) $recipe['lines'] : [] as $text) {
+            $lines[] = (object) [
+                'id' => count($lines) + 1,
+                'text' => $text,
+                ...($table === 'batches' ? ['apart' => true] : []),
+            ];
+        }
+
+        return (object) [...$recipe, ...(self::areTexts($recipe['lines'] ?? null) ? ['lines' => $lines] : [])];
     }
 
     /** @return list<string> the lines of a sauce */

@@ -265,7 +265,7 @@ final readonly class Importer
         foreach (array_chunk($titles, 400) as $some) {
             /** @var Sauce $sauce */
             foreach (Sauce::query()->whereIn('recipe->title', $some)->get() as $sauce) {
-                $standing[$sauce->recipe->title][] = $sauce->recipe->lines;
+                $standing[$sauce->recipe->title][] = $sauce->recipe->texts();
             }
         }
 
@@ -275,7 +275,7 @@ final readonly class Importer
     /** @param array<string, list<list<string>>> $standing */
     private static function stands(Recipe $recipe, array $standing): bool
     {
-        return in_array($recipe->lines, $standing[$recipe->title] ?? [], true);
+        return in_array($recipe->texts(), $standing[$recipe->title] ?? [], true);
     }
 
     /**

@@ -9,6 +9,7 @@ use Illuminate\Validation\Rule;
 use Vinculum\Correction\Complaint;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Sensory\Axis;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\TargetShift;
@@ -119,7 +120,9 @@ final class AdviceRequest extends FormulaRequest
         $lines = $this->input('liked');
         $texts = is_array($lines) ? array_values(array_filter($lines, is_string(...))) : [];
 
-        return $texts === [] ? null : new Recipe(lines: $texts, measures: $this->edit()->measures);
+        return $texts === []
+            ? null
+            : new Recipe(lines: RecipeLine::numbered($texts), measures: $this->edit()->measures);
     }
 
     /** Words that move the target, or null. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
-use Illuminate\Validation\Validator;
 use Vinculum\Recipe\Recipe;
 
 /** Two states of a sauce: the formula itself is the later one, `before` the earlier. */
@@ -14,19 +13,11 @@ final class CompareRequest extends FormulaRequest
     {
         $rules = parent::rules();
         $before = [];
-        foreach (['yield', 'measures', 'lines', 'part_ml', 'style', 'pan', 'method', 'method.*'] as $field) {
+        foreach (['yield', 'measures', 'lines', 'part_ml', 'style', 'pan', 'method', 'method.*', 'sauce'] as $field) {
             $before["before.{$field}"] = $rules[$field];
         }
 
         return [...$rules, 'before' => ['required', 'array'], ...$before];
-    }
-
-    public function after(): array
-    {
-        return [
-            ...parent::after(),
-            fn(Validator $validator) => self::lookAtLines($this->input('before.lines'), 'before.lines', $validator),
-        ];
     }
 
     public function messages(): array
@@ -40,6 +31,8 @@ final class CompareRequest extends FormulaRequest
 
     public function before(): Recipe
     {
-        return self::formulaIn($this->array('before'), $this->edit()->sauce);
+        $sauce = $this->filled('before.sauce') ? $this->integer('before.sauce') : $this->edit()->sauce;
+
+        return self::formulaIn($this->array('before'), $sauce);
     }
 }

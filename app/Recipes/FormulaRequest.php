@@ -7,17 +7,16 @@ namespace App\Recipes;
 use App\Http\OneOf;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\Validator;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Family\FamilyBook;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Sensory\Axis;
 
 /** A formula as a person writes it. The lines themselves are never refused for what they say. */
 class FormulaRequest extends FormRequest
 {
-    private const LONGEST_LINE = 10_000;
     private const MOST_STEPS = 500;
     private const LONGEST_STEP = 2_000;
     private const MOST_SET_ASIDE = 2_000;
@@ -46,18 +45,8 @@ class FormulaRequest extends FormRequest
             'aim' => ['sometimes', 'nullable', 'array', 'list', 'max:5'],
             'aim.*.axis' => ['required', 'string', 'distinct', Rule::in(array_column(Axis::cases(), 'value'))],
             'aim.*.steps' => ['required', 'numeric', 'between:0,200'],
-            'lines' => ['present', 'array', 'list', 'max:' . RecipeReader::MOST_LINES],
+            'lines' => ['present', 'array', 'list', 'max:' . RecipeReader::MOST_LINES, new LinesRule()],
         ];
-    }
-
-    /**
-     * The lines are looked at in one go: a rule for each of them would take longer than reading them.
-     *
-     * @return list<\Closure(Validator): void>
-     */
-    public function after(): array
-    {
-        return [fn(Validator $validator) => self::lookAtLines($this->input('lines'), 'lines', $validator)];
     }
 
     /** @return array<string, string> */
@@ -102,12 +91,11 @@ class FormulaRequest extends FormRequest
             && trim($written[$field]) !== ''
             ? $written[$field]
             : null;
-        $lines = is_array($written['lines'] ?? null) ? $written['lines'] : [];
 
         return new Recipe(
             trim($text('title') ?? ''),
             $text('style'),
-            array_values(array_map(static fn(mixed $line): string => is_string($line) ? $line : '', $lines)),
+            RecipeLine::parse(is_array($written['lines'] ?? null) ? array_values($written['lines']) : []),
             array_values(
                 array_map(
                     static fn(mixed $step): string => is_string($step) ? $step : '',
@@ -165,21 +153,5 @@ class FormulaRequest extends FormRequest
     private static function style(): OneOf
     {
         return new OneOf(FamilyBook::keys(), 'There is no such family: choose one from the list.');
-    }
-
-    /** Complains of each line that is no text, or no ingredient's. */
-    protected static function lookAtLines(mixed $lines, string $field, Validator $validator): void
-    {
-        foreach (is_array($lines) ? array_values($lines) : [] as $at => $line) {
-            $number = $at + 1;
-            if ($line !== null && !is_string($line)) {
-                $validator->errors()->add("{$field}.{$at}", "Line {$number} is not text.");
-            } elseif (is_string($line) && strlen($line) > self::LONGEST_LINE) {
-                $validator->errors()->add(
-                    "{$field}.{$at}",
-                    "Line {$number} is longer than 10,000 letters: that is no ingredient. Cut it, or split it into lines.",
-                );
-            }
-        }
     }
 }

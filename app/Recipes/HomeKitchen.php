@@ -18,6 +18,7 @@ use Vinculum\Ingredient\Ingredient;
 use Vinculum\Kitchen\Kitchen;
 use Vinculum\Kitchen\Sauce as WeighedSauce;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Report\StandingReport;
 use Vinculum\Sensory\Target;
@@ -44,7 +45,7 @@ final class HomeKitchen
     /** A recipe of the home, cooked by its stages as far as its pan and method tell. */
     public function weigh(Recipe $recipe): WeighedSauce
     {
-        [$sauces, $refused] = $this->parts->namedIn($recipe->lines, $recipe->sauce);
+        [$sauces, $refused] = $this->parts->namedIn($recipe->texts(), $recipe->sauce);
         $kitchen = $this->kitchen()->with($this->asIngredients($sauces));
         $formula = $kitchen->formula($recipe);
 
@@ -82,8 +83,13 @@ final class HomeKitchen
     /** The same with each ingredient in a line of its own, headings kept. */
     public function linesApart(Recipe $recipe): Recipe
     {
+        $lines = $this->formula($recipe)->lines;
+
         return $recipe->withLines(
-            array_map(static fn(ResolvedLine $line): string => $line->written->text, $this->formula($recipe)->lines),
+            array_map(
+                static fn(RecipeLine $line): RecipeLine => $line->apart(),
+                RecipeLine::numbered(array_map(static fn(ResolvedLine $line): string => $line->written->text, $lines)),
+            ),
             $recipe->yield,
         );
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use Vinculum\Recipe\RecipeLine;
+
 /** A formula, and which line of it goes up or down by how much. */
 final class NudgeRequest extends FormulaRequest
 {
@@ -21,18 +23,18 @@ final class NudgeRequest extends FormulaRequest
     {
         return [
             ...parent::messages(),
-            'line.required' => 'Say which line, counted from 1.',
-            'line.integer' => 'Say which line, counted from 1.',
-            'line.min' => 'Say which line, counted from 1.',
+            'line.required' => 'Say which line, by its number.',
+            'line.integer' => 'Say which line, by its number.',
+            'line.min' => 'Say which line, by its number.',
             'direction' => 'An amount goes up or down.',
             'by' => 'An amount goes by a notch or by a step.',
         ];
     }
 
-    /** From 0. */
+    /** The number that the recipe's line has. */
     public function line(): int
     {
-        return $this->integer('line') - 1;
+        return $this->integer('line');
     }
 
     public function direction(): int
@@ -47,10 +49,14 @@ final class NudgeRequest extends FormulaRequest
 
     private function isThere(string $field, mixed $value, \Closure $fail): void
     {
-        $lines = $this->input('lines');
-        $count = is_array($lines) ? count($lines) : 0;
-        if (is_numeric($value) && $value > $count) {
-            $fail("There is no line {$value}: the lines run from 1 to {$count}.");
+        try {
+            $ids = array_map(static fn(RecipeLine $line): int => $line->id, $this->edit()->lines);
+        } catch (\InvalidArgumentException) {
+            // the lines have their own rule
+            return;
+        }
+        if (is_numeric($value) && !in_array((int) $value, $ids, true)) {
+            $fail("No line has the number {$value}.");
         }
     }
 }

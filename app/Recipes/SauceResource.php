@@ -8,12 +8,15 @@ use App\Database\Stored;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Report\StandingReport;
 
 /**
  * A sauce with its lines.
  *
  * @property Sauce $resource
+ *
+ * @phpstan-import-type NumberedLine from RecipeLine
  *
  * @phpstan-type SauceSent array{
  *     id: int,
@@ -30,7 +33,7 @@ use Vinculum\Report\StandingReport;
  *     set_aside: list<array{text: string, why: string, sure?: bool}>,
  *     let_go: list<string>,
  *     aim: list<array{axis: string, steps: float}>,
- *     lines: list<string>,
+ *     lines: list<NumberedLine>,
  *     standing: Stored<StandingReport>,
  *     is_told: bool,
  * }

@@ -12,6 +12,7 @@ use Vinculum\Family\FamilyGuess;
 use Vinculum\Kitchen\Sauce as WeighedSauce;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Report\StandingReport;
 
 /** Keeps sauces and their versions: every write is one transaction, every edit names the revision it was based on. */
@@ -66,7 +67,7 @@ final readonly class SauceService
             : null;
 
         $sauce = $this->shelve($family === null ? $weighed : $weighed->asOne(FamilyBook::get($family)));
-        if ($read->said !== []) {
+        if (array_filter($read->lines, static fn(RecipeLine $line): bool => $line->said !== null) !== []) {
             $sauce->update(['told' => $text]);
         }
 
@@ -209,6 +210,7 @@ final readonly class SauceService
                 $this->homeKitchen->formula($last->recipe),
                 $this->homeKitchen->formula($edit),
                 $this->homeKitchen->kitchen()->spoons($edit->measures),
+                isOneSauce: true,
             )->words();
 
         return $sauce->versions()->create([

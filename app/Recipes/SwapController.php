@@ -30,7 +30,7 @@ final readonly class SwapController
             throw ValidationException::withMessages(['for' => "There is no ingredient \"{$named}\"."]);
         }
         try {
-            $line = SwapTask::lineOf($sauce->formula, $request->line());
+            $line = SwapTask::lineWithId($sauce->formula, $request->line(), $request->part());
             $search = new SwapSearch($sauce, $line, $request->reason($this->pantry));
         } catch (SwapFault $fault) {
             throw Faults::in('line', $fault);

@@ -22,6 +22,7 @@ final class SwapRequest extends FormulaRequest
         return [
             ...parent::rules(),
             'line' => ['sometimes', 'nullable', 'integer', 'min:1'],
+            'part' => ['sometimes', 'nullable', 'integer', 'min:1'],
             'reason' => ['sometimes', 'nullable', 'in:missing,cannot-eat,season,cheaper,stronger,milder,fewer-calories,less-salt,less-sugar'],
             'allergens' => ['sometimes', 'nullable', 'array', 'list', 'max:14'],
             'allergens.*' => ['string', Rule::in(array_keys(FactsFile::named('allergens')))],
@@ -37,7 +38,8 @@ final class SwapRequest extends FormulaRequest
     {
         return [
             ...parent::messages(),
-            'line' => 'Say which line is to be replaced, counted from 1.',
+            'line' => 'Say which line is to be replaced, by its number.',
+            'part' => 'Of several things in a line, say which, counted from 1.',
             'reason' => 'A reason is missing, cannot-eat, season, cheaper, stronger, milder, fewer-calories, less-salt or less-sugar.',
             'allergens' => 'Allergens are those of the European list.',
             'allergens.*' => 'One of the allergens is not on the European list.',
@@ -49,10 +51,16 @@ final class SwapRequest extends FormulaRequest
         ];
     }
 
-    /** From 0. */
+    /** The number that the recipe's line has. */
     public function line(): int
     {
-        return $this->integer('line', 1) - 1;
+        return $this->integer('line', 1);
+    }
+
+    /** Which of the things that it names, from 1. */
+    public function part(): int
+    {
+        return $this->integer('part', 1) ?: 1;
     }
 
     public function reason(Pantry $pantry): SwapReason

@@ -7,11 +7,14 @@ namespace App\Recipes;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\RecipeLine;
 
 /**
  * A state of a sauce that is kept for good.
  *
  * @property Version $resource
+ *
+ * @phpstan-import-type NumberedLine from RecipeLine
  *
  * @phpstan-type VersionSent array{
  *     number: int,
@@ -28,7 +31,7 @@ use Vinculum\Quantity\Measures;
  *     set_aside: list<array{text: string, why: string, sure?: bool}>,
  *     let_go: list<string>,
  *     aim: list<array{axis: string, steps: float}>,
- *     lines: list<string>,
+ *     lines: list<NumberedLine>,
  * }
  */
 final class VersionResource extends JsonResource

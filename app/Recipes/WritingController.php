@@ -10,6 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Vinculum\Correction\JndAdjustment;
 use Vinculum\Correction\RatioAdjustment;
 use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Resolution\Completion;
 use Vinculum\Recipe\Resolution\NameReading;
 use Vinculum\Recipe\Writing\AmountWriter;
@@ -17,9 +18,11 @@ use Vinculum\Recipe\Writing\AmountWriter;
 /**
  * Helps with writing a line: what it may be about to name, and its amount a little up or down.
  *
+ * @phpstan-import-type NumberedLine from RecipeLine
+ *
  * @phpstan-type Suggestions array{suggestions: list<array{text: string, name: string, own: bool}>}
  * @phpstan-type Nudged array{text: string}
- * @phpstan-type Rewritten array{texts: list<string>}
+ * @phpstan-type Rewritten array{recipe_lines: list<NumberedLine>}
  */
 final readonly class WritingController
 {
@@ -56,12 +59,12 @@ final readonly class WritingController
         $edit = $request->edit();
         $direction = $request->direction();
         $formula = $this->homeKitchen->formula($edit);
-        $line = $formula->lineOfRow($request->line()) ?? 0;
+        $line = $formula->lineOf($request->line()) ?? 0;
         $text = $request->isByStep()
             ? JndAdjustment::of($formula, $line, $direction, $edit->measures)
             : AmountWriter::notched($formula->lines[$line], $direction, $edit->measures);
 
-        return new JsonResponse(['text' => array_values($formula->rowsWith([$line => $text]))[0] ?? $text]);
+        return new JsonResponse(['text' => $formula->edited([$line => $text])[$request->line()] ?? $text]);
     }
 
     #[Answers('Rewritten')]
@@ -78,6 +81,9 @@ final readonly class WritingController
             throw Faults::in('sweet_to_sour', $fault);
         }
 
-        return new JsonResponse(['texts' => array_replace($edit->lines, $formula->rowsWith($edits))]);
+        return new JsonResponse(['recipe_lines' => array_map(
+            static fn(RecipeLine $line): array => $line->written(),
+            $formula->rewritten($edits),
+        )]);
     }
 }

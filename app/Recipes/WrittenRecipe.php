@@ -8,10 +8,13 @@ use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 
 /**
  * A recipe as it is sent and as it is stored: one shape in what a sauce answers, in the column of a sauce, its versions
  * and its batches, and in the kitchen's file.
+ *
+ * @phpstan-import-type NumberedLine from RecipeLine
  *
  * @phpstan-type Written array{
  *     title: string,
@@ -25,7 +28,7 @@ use Vinculum\Recipe\Recipe;
  *     set_aside: list<array{text: string, why: string, sure?: bool}>,
  *     let_go: list<string>,
  *     aim: list<array{axis: string, steps: float}>,
- *     lines: list<string>,
+ *     lines: list<NumberedLine>,
  * }
  *
  * @implements CastsAttributes<Recipe, Recipe>
@@ -54,7 +57,7 @@ final class WrittenRecipe implements CastsAttributes
                 array_keys($recipe->places),
                 array_values($recipe->places),
             ),
-            'lines' => $recipe->lines,
+            'lines' => array_map(static fn(RecipeLine $line): array => $line->written(), $recipe->lines),
         ];
     }
 
@@ -67,15 +70,13 @@ final class WrittenRecipe implements CastsAttributes
         return new Recipe(
             $written['title'],
             $written['style'],
-            $written['lines'],
+            RecipeLine::parse($written['lines']),
             $written['method'],
             Measures::from($written['measures']),
             $written['yield'],
             $written['part_ml'],
             $written['pan'],
             is_numeric($sauce) ? (int) $sauce : null,
-            // what was weighed into a batch is told by the number of its line: they were taken apart when it began
-            areLinesApart: !$model instanceof Sauce && !$model instanceof Version,
             servings: $written['servings'],
             setAside: $written['set_aside'],
             ignoredAxes: $written['let_go'],

@@ -132,7 +132,7 @@ final class SavingTest extends BrowserTestCase
     private static function stored(string $address): array
     {
         $lines = self::$browser->executeAsyncScript(
-            "const done = arguments[arguments.length - 1]; fetch('/api' + arguments[0].replace('sauce', 'sauces')).then((answer) => answer.json()).then((sauce) => done(sauce.lines));",
+            "const done = arguments[arguments.length - 1]; fetch('/api' + arguments[0].replace('sauce', 'sauces')).then((answer) => answer.json()).then((sauce) => done(sauce.lines.map((line) => line.text)));",
             [$address],
         );
 

@@ -53,7 +53,7 @@ final class DesigningTest extends HttpTestCase
         );
         $before = $this->postJson('/api/balance', ['lines' => $lines, 'measures' => 'metric'])
             ->json('ratios.sweet_to_sour');
-        $texts = $set($before / 1.5)->assertOk()->json('texts');
+        $texts = $set($before / 1.5)->assertOk()->json('recipe_lines.*.text');
         self::assertSame(['300 ml tomato juice', 'For later:', '1 tsp salt'], array_values(array_intersect($texts, $lines)));
         self::assertEqualsWithDelta(
             $before / 1.5,
@@ -63,7 +63,7 @@ final class DesigningTest extends HttpTestCase
         $notch = $this->postJson(
             '/api/ratio',
             ['lines' => $lines, 'measures' => 'metric', 'by_a_notch' => 'sweeter'],
-        )->assertOk()->json('texts');
+        )->assertOk()->json('recipe_lines.*.text');
         self::assertGreaterThan(
             1.1 * $before,
             $this->postJson('/api/balance', ['lines' => $notch, 'measures' => 'metric'])->json('ratios.sweet_to_sour'),
@@ -96,7 +96,7 @@ final class DesigningTest extends HttpTestCase
         self::assertEqualsWithDelta(1.0, $axis($stepped) - $axis('3 tbsp cider vinegar'), 0.35);
         $nudge(['line' => 3, 'direction' => 'up'])->assertStatus(422)->assertJsonPath(
             'message',
-            'There is no line 3: the lines run from 1 to 2.',
+            'No line has the number 3.',
         );
         $nudge(['line' => 1, 'direction' => 'sideways'])->assertStatus(422);
     }
@@ -127,7 +127,7 @@ final class DesigningTest extends HttpTestCase
             [2, 1],
             array_column($this->getJson("/api/sauces/{$id}/versions")->json('versions'), 'number'),
         );
-        self::assertSame(self::SAUCE['lines'], $this->getJson("/api/sauces/{$id}/versions/1")->json('lines'));
+        self::assertSame(self::SAUCE['lines'], $this->getJson("/api/sauces/{$id}/versions/1")->json('lines.*.text'));
         $this->getJson("/api/sauces/{$id}/versions/7")->assertNotFound();
         $this->getJson('/api/sauces/4711/versions')->assertNotFound();
     }
@@ -147,7 +147,10 @@ final class DesigningTest extends HttpTestCase
 
         self::assertSame(
             [['300 g ketchup'], self::SAUCE['lines']],
-            array_column($this->getJson("/api/sauces/{$id}/versions")->json('versions'), 'lines'),
+            array_map(
+                static fn(array $version): array => array_column($version['lines'], 'text'),
+                $this->getJson("/api/sauces/{$id}/versions")->json('versions'),
+            ),
         );
     }
 
@@ -266,7 +269,7 @@ final class DesigningTest extends HttpTestCase
         self::assertNotSame([], $swaps->json('candidates'));
         foreach ($swaps->json('candidates') as $candidate) {
             self::assertContains('soya', $candidate['allergens_removed']);
-            self::assertSame(2, $candidate['edits'][0]['line']);
+            self::assertSame(2, $candidate['edits'][0]['id']);
         }
         foreach (['missing', 'season', 'cheaper', 'stronger', 'milder'] as $reason) {
             $this->postJson('/api/swap', ['lines' => $lines, 'line' => 3, 'reason' => $reason])->assertOk();
@@ -349,7 +352,7 @@ final class DesigningTest extends HttpTestCase
             '/api/balance',
             ['lines' => $lines, 'style' => 'ketchup', 'measures' => 'metric'],
         )->json('distance');
-        $texts = $design->json('texts');
+        $texts = $design->json('recipe_lines.*.text');
 
         self::assertSame(['For the pot:', '300 g tomato paste [lock]'], array_slice($texts, 0, 2));
         self::assertContains('1 clove garlic', $texts, 'what is there for its smell stays');

@@ -428,7 +428,7 @@ final class InAndOutTest extends HttpTestCase
                 $one->recipe->yield,
                 $one->recipe->pan,
                 $one->pan_grams,
-                $one->recipe->lines,
+                $one->recipe->texts(),
                 $one->recipe->method,
             ],
             Batch::all()->sortBy(static fn(Batch $one): array => [$one->created_at, $one->recipe->title])->values()->all(),
@@ -471,7 +471,7 @@ final class InAndOutTest extends HttpTestCase
 
         self::assertSame(
             [$sauce, ['2 tbsp soy sauce', '2 tbsp honey'], 80.0, '2025-08-02'],
-            [$batch->sauce_id, $batch->recipe->lines, $batch->pan_grams, $batch->created_at?->toDateString()],
+            [$batch->sauce_id, $batch->recipe->texts(), $batch->pan_grams, $batch->created_at?->toDateString()],
         );
     }
 

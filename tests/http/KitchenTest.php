@@ -21,7 +21,7 @@ final class KitchenTest extends HttpTestCase
             $answer = $this->postJson(
                 '/api/balance',
                 [
-                    'lines' => $sauce->recipe->lines,
+                    'lines' => $sauce->recipe->texts(),
                     'style' => $sauce->recipe->style,
                     'yield' => $sauce->recipe->yield,
                     'measures' => $sauce->recipe->measures->value,

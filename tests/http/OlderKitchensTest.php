@@ -13,6 +13,7 @@ use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Vinculum\Recipe\RecipeLine;
 
 /** Kitchens of every earlier version are carried over: their databases, and their files. */
 final class OlderKitchensTest extends TestCase
@@ -77,7 +78,7 @@ final class OlderKitchensTest extends TestCase
                 'set_aside' => $expected('set_aside', []),
                 'let_go' => $expected('let_go', []),
                 'aim' => [],
-                'lines' => self::LINES,
+                'lines' => self::numbered(),
             ],
             WrittenRecipe::of($stored->recipe),
         );
@@ -87,11 +88,11 @@ final class OlderKitchensTest extends TestCase
         self::assertEquals($stored->recipe, $kept->recipe);
         self::assertFalse(Schema::hasTable('lines'));
         foreach (Batch::query()->get() as $batch) {
-            self::assertSame(self::LINES, $batch->recipe->lines);
-            self::assertTrue($batch->recipe->areLinesApart);
+            self::assertSame(self::LINES, $batch->recipe->texts());
+            self::assertSame([true], array_values(array_unique(array_map(static fn(RecipeLine $one): bool => $one->isApart, $batch->recipe->lines))));
         }
         self::assertSame((int) ($seen > 2), Batch::query()->count());
-        $this->getJson("/api/sauces/{$sauce}")->assertOk()->assertJsonPath('lines', self::LINES);
+        $this->getJson("/api/sauces/{$sauce}")->assertOk()->assertJsonPath('lines', self::numbered());
         $this->getJson("/api/sauces/{$sauce}/log")->assertOk();
     }
 
@@ -131,14 +132,14 @@ final class OlderKitchensTest extends TestCase
                     array_filter($rows['lines'], static fn(array $line): bool => $line['sauce_id'] === $sauce->id),
                     'text',
                 ),
-                $sauce->recipe->lines,
+                $sauce->recipe->texts(),
             );
             self::assertSame($rows['sauces'][$number]['method'] ?? [], $sauce->recipe->method);
         }
         self::assertSame(
             array_column($rows['batches'], 'lines'),
             array_map(
-                static fn(Batch $one): array => $one->recipe->lines,
+                static fn(Batch $one): array => $one->recipe->texts(),
                 array_values(Batch::all()->sortBy('id')->all()),
             ),
         );
@@ -151,6 +152,36 @@ final class OlderKitchensTest extends TestCase
         $this->postJson('/api/imports', ['contents' => json_encode($older), 'keep_both' => true])->assertCreated();
         self::assertSame(2 * count($rows['sauces']), Sauce::query()->count());
         self::assertSame([], Sauce::query()->latest('id')->firstOrFail()->recipe->setAside);
+    }
+
+    /** Format 3: a recipe in one place already, its lines texts; of batches, lines that were taken apart. */
+    public function test_lines_of_a_file_that_had_no_numbers_get_them(): void
+    {
+        $this->migrate(self::migrations());
+        $id = $this->postJson('/api/sauces', ['title' => 'Dip', 'lines' => ['salt and pepper', '2 tsp sugar']])->json('id');
+        $this->postJson("/api/sauces/{$id}/batches", [])->assertCreated();
+        $file = json_decode($this->get('/api/export/kitchen')->streamedContent(), true, 64, JSON_THROW_ON_ERROR);
+        $file['version'] = 3;
+        foreach (['sauces', 'versions', 'batches'] as $table) {
+            foreach ($file[$table] as &$row) {
+                $row['recipe']['lines'] = array_column($row['recipe']['lines'], 'text');
+            }
+            unset($row);
+        }
+        $older = (string) json_encode($file, JSON_PRESERVE_ZERO_FRACTION);
+        $this->postJson('/api/imports/preview', ['contents' => $older])->assertOk()->assertJsonPath('items.0.there', true);
+        $this->postJson('/api/imports', ['contents' => $older, 'keep_both' => true])->assertCreated();
+        [$first, $second] = Sauce::query()->orderBy('id')->get()->all();
+        self::assertEquals($first->recipe->of($second->id), $second->recipe);
+        [$cooked, $again] = Batch::query()->orderBy('id')->get()->all();
+        self::assertSame(['salt', 'pepper', '2 tsp sugar'], $cooked->recipe->texts());
+        self::assertEquals($cooked->recipe->of($second->id), $again->recipe);
+    }
+
+    /** @return list<array{id: int, text: string}> its lines with numbers of their own */
+    private static function numbered(): array
+    {
+        return array_map(static fn(RecipeLine $line): array => $line->written(), RecipeLine::numbered(self::LINES));
     }
 
     /** @return list<string> */

@@ -6,6 +6,7 @@ namespace Tests\http;
 
 use App\Batches\Batch;
 use App\Recipes\Sauce;
+use Vinculum\Recipe\RecipeLine;
 
 /** Whole pages, through every way in: understood, stored with all that stood on them, and going out again. */
 final class PagesTest extends HttpTestCase
@@ -38,8 +39,8 @@ final class PagesTest extends HttpTestCase
         $sauce->assertJsonPath('title', 'Smoky Tomato Chutney')
             ->assertJsonPath('style', 'tomato-chutney')
             ->assertJsonPath('servings', 12)
-            ->assertJsonPath('lines.0', 'For the pot:')
-            ->assertJsonPath('lines.1', '1 kg ripe tomatoes, chopped')
+            ->assertJsonPath('lines.0.text', 'For the pot:')
+            ->assertJsonPath('lines.1.text', '1 kg ripe tomatoes, chopped')
             ->assertJsonPath('method.1', 'Pot while hot.');
         self::assertSame(
             ['blurb', 'time', 'yield', 'yield', 'heading', 'heading', 'heading', 'note'],
@@ -47,7 +48,7 @@ final class PagesTest extends HttpTestCase
         );
         $all = implode("\n", [
             (string) $sauce->json('title'),
-            ...(array) $sauce->json('lines'),
+            ...(array) $sauce->json('lines.*.text'),
             ...(array) $sauce->json('method'),
             ...array_column((array) $sauce->json('set_aside'), 'text'),
         ]);
@@ -102,7 +103,7 @@ final class PagesTest extends HttpTestCase
         $formula = ['lines' => ['For the pot:', '1 tsp each ground cumin and smoked paprika', '500 g tomatoes']];
         $lines = $this->postJson('/api/balance', $formula)->json('lines');
 
-        self::assertSame([0, 1, 1, 2], array_column($lines, 'row'));
+        self::assertSame([1, 2, 2, 3], array_column($lines, 'id'));
         self::assertSame([null, 1, 2, null], array_column($lines, 'part'));
         self::assertSame('1 tsp smoked paprika', $lines[2]['alone']);
         $swap = $this->postJson('/api/swap', [...$formula, 'line' => 3])->assertOk();
@@ -121,7 +122,7 @@ final class PagesTest extends HttpTestCase
         $cook = $this->postJson("/api/sauces/{$id}/cooks", [])->assertStatus(201);
         $batch = Batch::query()->findOrFail($cook->json('id'));
 
-        self::assertSame(['1 tsp salt', '1 tsp sugar', '500 g tomatoes'], $batch->recipe->lines);
+        self::assertSame(['1 tsp salt', '1 tsp sugar', '500 g tomatoes'], $batch->recipe->texts());
         $measured = array_values(array_filter(
             (array) $cook->json('moves'),
             static fn(mixed $move): bool => is_array($move) && $move['kind'] === 'measure',
@@ -129,7 +130,13 @@ final class PagesTest extends HttpTestCase
         self::assertCount(3, $measured);
         // a batch of an earlier version keeps its numbering: the first ingredient of such a line is what it was read as
         $older = $batch->replicate();
-        $older->recipe = $batch->recipe->withLines(['1 tsp each salt and sugar', '500 g tomatoes'], null);
+        $older->recipe = $batch->recipe->withLines(
+            array_map(
+                static fn(RecipeLine $line): RecipeLine => $line->apart(),
+                RecipeLine::numbered(['1 tsp each salt and sugar', '500 g tomatoes']),
+            ),
+            null,
+        );
         $older->save();
         self::assertCount(2, (array) $this->getJson("/api/batches/{$older->id}")->json('balance.lines'));
     }
@@ -139,7 +146,7 @@ final class PagesTest extends HttpTestCase
         $this->postJson('/api/sauces/written', ['text' => self::PAGE]);
         $file = (string) $this->get('/api/export/kitchen')->streamedContent();
 
-        self::assertStringContainsString('"version": 3', $file);
+        self::assertStringContainsString('"version": 4', $file);
         Sauce::query()->forceDelete();
         $this->postJson('/api/imports', ['contents' => $file])->assertStatus(201);
         $sauce = Sauce::query()->firstOrFail();

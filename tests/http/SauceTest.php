@@ -26,12 +26,63 @@ final class SauceTest extends HttpTestCase
         $this->getJson("/api/sauces/{$id}")->assertOk()->assertJson([
             'title' => 'Dip',
             'measures' => 'metric',
-            'lines' => self::DIP['lines'],
+            'lines' => self::asNumbered(...self::DIP['lines']),
         ]);
         $this->getJson('/api/sauces')->assertOk()->assertJsonPath('sauces.0.line_count', 4)->assertJsonPath(
             'sauces.0.standing.axes.salt.unit',
             'g NaCl/100 g',
         );
+    }
+
+    /** A line is itself wherever it moves and however it reads: on the page, in the store, in every answer, in a version. */
+    public function test_a_line_keeps_its_number_through_edits_answers_and_versions(): void
+    {
+        $id = $this->postJson('/api/sauces', self::DIP)->json('id');
+        $lines = [
+            ['id' => 9, 'text' => 'salt and pepper'],
+            ['id' => 3, 'text' => '60 ml lime juice'],
+            ['id' => 1, 'text' => '3 tbsp fish sauce'],
+            ['id' => 7, 'text' => '60 g sugar'],
+        ];
+        $edit = [...self::DIP, 'lines' => $lines];
+        $this->putJson("/api/sauces/{$id}", [...$edit, 'revision' => 1])->assertOk()->assertJsonPath('lines', $lines);
+        self::assertSame([9, 9, 3, 1, 7], $this->postJson('/api/balance', $edit)->json('lines.*.id'));
+        // salt and pepper to taste bring nothing that could be shared out
+        self::assertEqualsCanonicalizing(
+            [1, 3, 7],
+            $this->postJson('/api/balance', $edit)->collect('shares')->flatten(1)->pluck('id')->unique()->all(),
+        );
+        $swap = $this->postJson('/api/swap', [...$edit, 'line' => 9, 'part' => 2])->assertOk();
+        self::assertSame('black-pepper', $swap->json('ingredient'));
+        self::assertSame([9], $swap->json('candidates.0.edits.*.id'));
+        self::assertSame('sugar', explode(' ', $this->postJson('/api/nudge', [...$edit, 'line' => 7, 'direction' => 'up'])->json('text'))[2]);
+        $sized = $this->postJson('/api/scale', [...$edit, 'factor' => 2])->assertOk()->json('recipe_lines');
+        self::assertSame([9, 3, 1, 7], array_column($sized, 'id'));
+        self::assertSame(['salt and pepper', '120 ml lime juice'], array_column(array_slice($sized, 0, 2), 'text'));
+        $vegan = $this->postJson('/api/convert', [...$edit, 'diets' => ['vegan']])->assertOk()->json('recipe_lines');
+        self::assertSame([9, 3, 1, 7], array_slice(array_column($vegan, 'id'), 0, 4));
+        self::assertStringNotContainsString('fish', $vegan[2]['text']);
+        self::assertSame($lines, $this->postJson("/api/sauces/{$id}/versions")->json('lines'));
+    }
+
+    public function test_lines_without_a_number_of_their_own_are_refused_by_line(): void
+    {
+        $one = ['id' => 1, 'text' => '1 tsp salt'];
+        foreach ([
+            [['id' => 0, 'text' => 'salt'], 'Line 2 has no number of its own'],
+            [['id' => '2', 'text' => 'salt'], 'Line 2 has no number of its own'],
+            [['text' => 'salt'], 'Line 2 has no number of its own'],
+            [['id' => 1, 'text' => 'salt'], 'Line 2 has the number of another line'],
+            [['id' => 2], 'Line 2 is not text'],
+            [['id' => 2, 'text' => 'salt', 'said' => [5, 2]], 'Line 2 says it was told at no place'],
+        ] as [$other, $says]) {
+            $refused = $this->postJson('/api/balance', ['lines' => [$one, $other]])->assertStatus(422);
+            self::assertStringContainsString($says, (string) $refused->json('message'));
+            self::assertNotNull($refused->json('fields')['lines.1'] ?? null);
+        }
+        $this->postJson('/api/balance', ['lines' => [$one, '2 tsp sugar', ['id' => 5, 'text' => 'pepper']]])
+            ->assertOk()
+            ->assertJsonPath('lines.*.id', [1, 6, 5]);
     }
 
     public function test_each_edit_raises_the_revision(): void
@@ -40,9 +91,9 @@ final class SauceTest extends HttpTestCase
         $this->putJson(
             "/api/sauces/{$id}",
             [...self::DIP, 'revision' => 1, 'lines' => ['1 g salt']],
-        )->assertOk()->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
+        )->assertOk()->assertJson(['revision' => 2, 'lines' => self::asNumbered('1 g salt')]);
 
-        $this->getJson("/api/sauces/{$id}")->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
+        $this->getJson("/api/sauces/{$id}")->assertJson(['revision' => 2, 'lines' => self::asNumbered('1 g salt')]);
     }
 
     public function test_an_edit_whose_answer_was_lost_is_stored_and_no_conflict(): void
@@ -57,7 +108,7 @@ final class SauceTest extends HttpTestCase
             'part_ml' => 250,
         ];
         $this->putJson("/api/sauces/{$id}", $edit)->assertOk()->assertJson(['revision' => 2]);
-        $this->putJson("/api/sauces/{$id}", $edit)->assertOk()->assertJson(['revision' => 2, 'lines' => ['1 g salt']]);
+        $this->putJson("/api/sauces/{$id}", $edit)->assertOk()->assertJson(['revision' => 2, 'lines' => self::asNumbered('1 g salt')]);
         $this->putJson("/api/sauces/{$id}", [...$edit, 'lines' => ['2 g salt']])->assertStatus(409);
     }
 
@@ -78,7 +129,7 @@ final class SauceTest extends HttpTestCase
             [...self::DIP, 'revision' => 2, 'lines' => ['9 g salt']],
             ['X-Kitchen-Epoch' => (string) $epoch],
         )->assertStatus(409);
-        $refused->assertJsonPath('epoch', 4711)->assertJsonPath('current.lines', ['1 g salt']);
+        $refused->assertJsonPath('epoch', 4711)->assertJsonPath('current.lines', self::asNumbered('1 g salt'));
         self::assertStringContainsString('A copy of the kitchen was put back', (string) $refused->json('message'));
         $this->postJson(
             '/api/sauces',
@@ -89,7 +140,7 @@ final class SauceTest extends HttpTestCase
         $this->getJson(
             "/api/sauces/{$id}",
             ['X-Kitchen-Epoch' => (string) $epoch],
-        )->assertOk()->assertJsonPath('lines', ['1 g salt'])->assertHeader('X-Kitchen-Epoch', '4711');
+        )->assertOk()->assertJsonPath('lines', self::asNumbered('1 g salt'))->assertHeader('X-Kitchen-Epoch', '4711');
         $this->putJson(
             "/api/sauces/{$id}",
             [...self::DIP, 'revision' => 2, 'lines' => ['9 g salt']],
@@ -110,7 +161,7 @@ final class SauceTest extends HttpTestCase
             'title' => 'Dip',
             'style' => 'fish-sauce-dip',
             'yield' => '300 ml',
-            'lines' => ['3 tbsp fish sauce', '2 tbsp sugar'],
+            'lines' => self::asNumbered('3 tbsp fish sauce', '2 tbsp sugar'),
             'method' => ['Stir until clear'],
             'measures' => 'metric',
         ]);
@@ -118,7 +169,7 @@ final class SauceTest extends HttpTestCase
         $this->postJson(
             '/api/sauces/written',
             ['text' => '{"@type": "Recipe", "name": "Page", "recipeIngredient": ["1 tsp salt"]}'],
-        )->assertCreated()->assertJson(['title' => 'Page', 'lines' => ['1 tsp salt']]);
+        )->assertCreated()->assertJson(['title' => 'Page', 'lines' => self::asNumbered('1 tsp salt')]);
         $this->postJson('/api/sauces/written', ['text' => '{"songs": []}'])->assertStatus(422)->assertJsonPath(
             'fields.text.0',
             static fn(string $says): bool => str_contains($says, 'Recipe'),
@@ -152,9 +203,9 @@ final class SauceTest extends HttpTestCase
         $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 1, 'lines' => ['theirs']])->assertOk();
         $answer = $this->putJson("/api/sauces/{$id}", [...self::DIP, 'revision' => 1, 'lines' => ['mine']]);
 
-        $answer->assertConflict()->assertJsonPath('current.lines', ['theirs'])->assertJsonPath('current.revision', 2);
+        $answer->assertConflict()->assertJsonPath('current.lines', self::asNumbered('theirs'))->assertJsonPath('current.revision', 2);
         self::assertStringContainsString('Nothing was overwritten', (string) $answer->json('message'));
-        self::assertSame(['theirs'], Sauce::query()->findOrFail($id)->recipe->lines);
+        self::assertSame(['theirs'], Sauce::query()->findOrFail($id)->recipe->texts());
     }
 
     public function test_what_stood_before_a_pause_is_kept_as_a_version(): void
@@ -168,7 +219,7 @@ final class SauceTest extends HttpTestCase
         self::assertSame(
             [self::DIP['lines'], ['1 g salt']],
             array_map(
-                static fn(Version $version): array => $version->recipe->lines,
+                static fn(Version $version): array => $version->recipe->texts(),
                 Version::all()->sortBy('number')->values()->all(),
             ),
         );
@@ -180,7 +231,7 @@ final class SauceTest extends HttpTestCase
         $this->deleteJson("/api/sauces/{$id}")->assertNoContent();
         $this->getJson("/api/sauces/{$id}")->assertNotFound()->assertJsonStructure(['message']);
         $this->getJson('/api/sauces')->assertJsonCount(0, 'sauces');
-        $this->postJson("/api/sauces/{$id}/return")->assertOk()->assertJson(['lines' => self::DIP['lines']]);
+        $this->postJson("/api/sauces/{$id}/return")->assertOk()->assertJson(['lines' => self::asNumbered(...self::DIP['lines'])]);
         $this->getJson('/api/sauces')->assertJsonCount(1, 'sauces');
     }
 

@@ -4895,6 +4895,8 @@ export interface components {
             }[];
             /** @description the recipe as it then reads */
             text: string[];
+            /** @description its lines as they then read */
+            recipe_lines: components["schemas"]["NumberedLine"][];
             /** @description by axis */
             after: {
                 sweet: components["schemas"]["Axis"];
@@ -5055,8 +5057,8 @@ export interface components {
         };
         /** @description The amounts found for the free lines of a formula, and the recipe as it then reads. */
         Design: {
-            /** @description the whole recipe */
-            texts: string[];
+            /** @description the whole recipe's */
+            recipe_lines: components["schemas"]["NumberedLine"][];
             /** @description the free ones */
             lines: {
                 ingredient: string;
@@ -5092,9 +5094,9 @@ export interface components {
         };
         /** @description The lines of a recipe that a swap writes. */
         Edits: {
-            /** @description rows of the recipe, from 1, as they then read */
+            /** @description lines of the recipe as they then read, by their own number; empty where one goes */
             edits: {
-                line: number;
+                id: number;
                 text: string;
             }[];
             /** @description new lines */
@@ -5282,8 +5284,8 @@ export interface components {
             millilitres: number | null;
             /** @enum {string} */
             status: "measured" | "assumed" | "to-taste" | "unknown" | "heading";
-            /** @description the text of the recipe that it was read from, from 0, headings counted */
-            row: number;
+            /** @description the number that the line of the recipe has which it was read from; null where it is of none */
+            id: number | null;
             /** @description of a telling: from and to, in characters of what was pasted, that it was understood from */
             said: number[] | null;
         };
@@ -5312,23 +5314,23 @@ export interface components {
             /** @description which line brings how much of each axis, the largest first */
             shares: {
                 sweet: {
-                    line: number;
+                    id: number;
                     share: number;
                 }[];
                 sour: {
-                    line: number;
+                    id: number;
                     share: number;
                 }[];
                 salt: {
-                    line: number;
+                    id: number;
                     share: number;
                 }[];
                 umami: {
-                    line: number;
+                    id: number;
                     share: number;
                 }[];
                 heat: {
-                    line: number;
+                    id: number;
                     share: number;
                 }[];
             };
@@ -5415,9 +5417,10 @@ export interface components {
         Method: {
             /** @description step by step, as understood */
             method: components["schemas"]["Step"][];
-            /** @description when each line goes in: its number, its name in a step's tag, steps from 1, whether by hand, and the step at which the words would put it */
+            /** @description when each line goes in: its number, that of the recipe's line, its name in a step's tag, steps from 1, whether by hand, and the step at which the words would put it */
             links: {
                 line: number;
+                id: number | null;
                 called: string;
                 steps: number[];
                 told: boolean;
@@ -5454,6 +5457,12 @@ export interface components {
         };
         Nudged: {
             text: string;
+        };
+        NumberedLine: {
+            id: number;
+            text: string;
+            apart?: boolean;
+            said?: number[];
         };
         /** @description What 100 g of the finished sauce hold (Regulation (EU) 1169/2011, Annexes XIV and XV), computed from what goes in. */
         Nutrition: {
@@ -5597,6 +5606,8 @@ export interface components {
             ingredient: string | null;
             /** @description to take in what was passed over */
             line: string | null;
+            /** @description from and to, in characters of what was pasted */
+            said: number[];
         };
         PlanAnswer: {
             plan: components["schemas"]["PlanKept"];
@@ -5796,7 +5807,7 @@ export interface components {
             };
         };
         Rewritten: {
-            texts: string[];
+            recipe_lines: components["schemas"]["NumberedLine"][];
         };
         /** @description What somebody who eats or keeps a sauce has to know. */
         Safety: {
@@ -5838,7 +5849,7 @@ export interface components {
                 axis: string;
                 steps: number;
             }[];
-            lines: string[];
+            lines: components["schemas"]["NumberedLine"][];
             standing: components["schemas"]["Standing"];
             is_told: boolean;
         };
@@ -5864,8 +5875,9 @@ export interface components {
                 measure: string | null;
                 error_percent: number | null;
                 note: string | null;
-                scaled_text: string;
             }[];
+            /** @description the recipe's, as they read at that size */
+            recipe_lines: components["schemas"]["NumberedLine"][];
             notes: string[];
         };
         /** @description How much comes of a scaled recipe, and which jars it fills. */
@@ -6281,7 +6293,7 @@ export interface components {
                 axis: string;
                 steps: number;
             }[];
-            lines: string[];
+            lines: components["schemas"]["NumberedLine"][];
         };
         Versions: {
             versions: components["schemas"]["Version"][];
@@ -6306,7 +6318,7 @@ export interface components {
                 axis: string;
                 steps: number;
             }[];
-            lines: string[];
+            lines: components["schemas"]["NumberedLine"][];
         };
         /** @description A line as it is written: its words with the roles they have, and how it could be said more surely. */
         WrittenLine: {
@@ -6353,7 +6365,12 @@ export interface components {
                 axis: string;
                 steps: number | string;
             }[] | null;
-            lines: string[];
+            lines: (string | {
+                id: number;
+                text: string;
+                apart?: boolean;
+                said?: number[];
+            })[];
             with?: string[] | null;
             most?: number | null;
             complaint?: string | null;
@@ -6401,16 +6418,27 @@ export interface components {
                 axis: string;
                 steps: number | string;
             }[] | null;
-            lines: string[];
+            lines: (string | {
+                id: number;
+                text: string;
+                apart?: boolean;
+                said?: number[];
+            })[];
             before: {
                 yield?: string | null;
                 /** @enum {string|null} */
                 measures?: "us" | "metric" | "imperial" | "au" | "jp" | "uk" | null;
-                lines: string[];
+                lines: (string | {
+                    id: number;
+                    text: string;
+                    apart?: boolean;
+                    said?: number[];
+                })[];
                 part_ml?: number | string | null;
                 style?: string | null;
                 pan?: string | null;
                 method?: (string | null)[] | null;
+                sauce?: number | null;
             };
         };
         CookEventRequest: {
@@ -6459,7 +6487,12 @@ export interface components {
                 axis: string;
                 steps: number | string;
             }[] | null;
-            lines: string[];
+            lines: (string | {
+                id: number;
+                text: string;
+                apart?: boolean;
+                said?: number[];
+            })[];
             batch_grams: number | string;
             base?: string | null;
             may_grow?: boolean;
@@ -6487,7 +6520,12 @@ export interface components {
                 axis: string;
                 steps: number | string;
             }[] | null;
-            lines: string[];
+            lines: (string | {
+                id: number;
+                text: string;
+                apart?: boolean;
+                said?: number[];
+            })[];
             revision: number;
         };
         FormulaRequest: {
@@ -6512,7 +6550,12 @@ export interface components {
                 axis: string;
                 steps: number | string;
             }[] | null;
-            lines: string[];
+            lines: (string | {
+                id: number;
+                text: string;
+                apart?: boolean;
+                said?: number[];
+            })[];
         };
         GuessRequest: {
             /** @enum {string} */
@@ -6558,7 +6601,12 @@ export interface components {
                 axis: string;
                 steps: number | string;
             }[] | null;
-            lines: string[];
+            lines: (string | {
+                id: number;
+                text: string;
+                apart?: boolean;
+                said?: number[];
+            })[];
             line: number;
             /** @enum {string} */
             direction: "up" | "down";
@@ -6625,7 +6673,12 @@ export interface components {
                 axis: string;
                 steps: number | string;
             }[] | null;
-            lines: string[];
+            lines: (string | {
+                id: number;
+                text: string;
+                apart?: boolean;
+                said?: number[];
+            })[];
             sweet_to_sour?: number | string | null;
             /** @enum {string|null} */
             by_a_notch?: "sweeter" | "sharper" | null;
@@ -6652,7 +6705,12 @@ export interface components {
                 axis: string;
                 steps: number | string;
             }[] | null;
-            lines: string[];
+            lines: (string | {
+                id: number;
+                text: string;
+                apart?: boolean;
+                said?: number[];
+            })[];
             factor?: number | string | null;
             to?: string | null;
             have?: string | null;
@@ -6707,8 +6765,14 @@ export interface components {
                 axis: string;
                 steps: number | string;
             }[] | null;
-            lines: string[];
+            lines: (string | {
+                id: number;
+                text: string;
+                apart?: boolean;
+                said?: number[];
+            })[];
             line?: number | null;
+            part?: number | null;
             /** @enum {string|null} */
             reason?: "missing" | "cannot-eat" | "season" | "cheaper" | "stronger" | "milder" | "fewer-calories" | "less-salt" | "less-sugar" | null;
             allergens?: string[] | null;
@@ -6766,7 +6830,12 @@ export interface components {
                 axis: string;
                 steps: number | string;
             }[] | null;
-            lines: string[];
+            lines: (string | {
+                id: number;
+                text: string;
+                apart?: boolean;
+                said?: number[];
+            })[];
             /** @enum {string|null} */
             by?: "volume" | "weight" | "solids" | "window" | "thickness" | null;
             value?: number | string | null;

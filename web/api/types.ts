@@ -50,6 +50,7 @@ export type SwapRequest = Schemas['SwapRequest'];
 export type Thickenings = Schemas['Thickenings'];
 export type ThicknessRequest = Schemas['ThicknessRequest'];
 export type Trainer = Schemas['Trainer'];
+export type Told = Schemas['Told'];
 export type Tongue = Schemas['TastingRequest'];
 export type Upload = Schemas['Upload'];
 export type Piece = Schemas['PieceRequest'];

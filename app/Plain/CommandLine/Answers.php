@@ -98,9 +98,9 @@ final class Answers
     {
         $sauce = self::weigh($call);
         $catalogue = $sauce->catalogue();
-        [$row, $part] = $call->line();
+        [$number, $part] = $call->line();
         try {
-            $line = SwapTask::lineOf($sauce->formula, $row, $part);
+            $line = SwapTask::lineNumbered($sauce->formula, $number, $part);
             $search = new SwapSearch($sauce, $line, $call->reason());
             $named = $call->substitute($catalogue);
             $swaps = $named === null
@@ -108,11 +108,11 @@ final class Answers
                 : [
                     $search->with($catalogue->get($named)) ?? throw SwapFault::noAmountOf(
                         $catalogue->get($named)->name,
-                        $row + 1,
+                        $number,
                     ),
                 ];
         } catch (SwapFault $fault) {
-            throw WrongCall::because('--line', (string) ($row + 1), $fault);
+            throw WrongCall::because('--line', (string) $number, $fault);
         }
 
         return new Answer(

@@ -199,7 +199,7 @@ final readonly class Call
     /**
      * The line to replace, and which of the things that it names: "8" and "8.2" are the first and the second of line 8.
      *
-     * @return array{int, int} both from 0
+     * @return array{int, int} both from 1
      *
      * @throws WrongCall
      */
@@ -212,7 +212,7 @@ final readonly class Call
         );
 
         return preg_match('/^([1-9]\d{0,5})(?:\.([1-9]\d?))?$/', $value, $found) === 1
-            ? [(int) $found[1] - 1, (int) ($found[2] ?? 1) - 1]
+            ? [(int) $found[1], (int) ($found[2] ?? 1)]
             : throw WrongCall::badValue(
                 '--line',
                 $value,

@@ -334,12 +334,12 @@ final readonly class Balance
     /** @return list<string> */
     private static function notesOnLines(Formula $formula, Mixture $mixture): array
     {
-        $notes = [];
-        foreach ($formula->lines as $number => $line) {
+        [$notes, $numbers] = [[], $formula->numbers()];
+        foreach ($formula->lines as $at => $line) {
             if ($line->unread !== [] && $line->ingredient !== null) {
                 $notes[] = sprintf(
                     'Line %d, "%s": nothing was made of "%s". Write it plainly, or in a line of its own.',
-                    $line->number($number),
+                    $numbers[$at],
                     mb_strimwidth($line->written->text, 0, 60, '…'),
                     implode('", "', $line->unread),
                 );
@@ -347,14 +347,14 @@ final readonly class Balance
             if ($line->status === LineStatus::Unknown) {
                 $notes[] = sprintf(
                     'Line %d, "%s", is left out: %s',
-                    $line->number($number),
+                    $numbers[$at],
                     mb_strimwidth($line->written->text, 0, 60, '…'),
                     $line->note ?? '',
                 );
             } elseif ($line->status === LineStatus::ToTaste) {
                 $notes[] = sprintf(
                     'Line %d, "%s", has no amount and counts as none.',
-                    $line->number($number),
+                    $numbers[$at],
                     mb_strimwidth($line->written->text, 0, 60, '…'),
                 );
             }

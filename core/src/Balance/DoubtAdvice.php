@@ -56,7 +56,7 @@ final readonly class DoubtAdvice
             '%d %% of the doubt about %s comes from line %d, %s: %s%s.',
             (int) round(100.0 * $this->share),
             $this->axis->value,
-            $line->number($this->line),
+            $formula->numbers()[$this->line],
             mb_strtolower($line->ingredient->name ?? $line->text()),
             $this->byWeighing
                 ? 'weigh it'

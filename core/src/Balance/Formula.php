@@ -9,6 +9,7 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\DecimalMark;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Resolution\LineResolver;
 use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\Plausibility;
@@ -36,9 +37,10 @@ final readonly class Formula
     ) {}
 
     /**
+     * Of lines that nobody has numbered.
+     *
      * @param list<string> $texts
      * @param float|null $partMillilitres the vessel that a "part" is, where the cook says
-     * @param bool $areApart each text names one ingredient: it was taken apart before
      */
     public static function fromTexts(
         array $texts,
@@ -46,30 +48,42 @@ final readonly class Formula
         Measures $measures,
         ?string $yield = null,
         ?float $partMillilitres = null,
-        bool $areApart = false,
+    ): self {
+        return self::fromLines(RecipeLine::numbered($texts), $catalogue, $measures, $yield, $partMillilitres);
+    }
+
+    /**
+     * @param list<RecipeLine> $written
+     * @param float|null $partMillilitres the vessel that a "part" is, where the cook says
+     */
+    public static function fromLines(
+        array $written,
+        Catalogue $catalogue,
+        Measures $measures,
+        ?string $yield = null,
+        ?float $partMillilitres = null,
     ): self {
         $resolver = new LineResolver(
             $catalogue,
             $measures,
             $partMillilitres ?? LineResolver::PART_MILLILITRES,
-            DecimalMark::of($texts),
+            DecimalMark::of(RecipeLine::texts($written)),
         );
         $lines = [];
-        foreach ($texts as $number => $text) {
-            $vessel = VesselSize::saidIn($text, $measures);
+        foreach ($written as $number => $line) {
+            $vessel = VesselSize::saidIn($line->text, $measures);
             if ($vessel !== null) {
                 $resolver = $resolver->knowing($vessel);
-                $lines[] = ResolvedLine::heading($text, "{$text}: taken so from here on.")->atRow($number);
+                $lines[] = ResolvedLine::heading($line->text, "{$line->text}: taken so from here on.")->from($line);
                 continue;
             }
             $entries = match (true) {
-                ResolvedLine::isHeading($text) => [ResolvedLine::heading($text)->atRow($number)],
+                $line->isHeading() => [ResolvedLine::heading($line->text)->from($line)],
                 $number >= self::MOST_LINES => [ResolvedLine::unread(
-                    $text,
+                    $line->text,
                     sprintf('Only the first %d lines are read: make this sauce of two parts.', self::MOST_LINES),
-                )->atRow($number)],
-                $areApart => [$resolver->entriesOfRow($number, $text, $lines)[0]],
-                default => $resolver->entriesOfRow($number, $text, $lines),
+                )->from($line)],
+                default => $resolver->entriesOf($line, $lines),
             };
             array_push($lines, ...$entries);
         }
@@ -83,40 +97,89 @@ final readonly class Formula
     }
 
     /**
-     * The line that was read from a text of the recipe, or one of several that it names, all counted from 0; null where
-     * there is none.
+     * The number that a person counts a line by: that of its text, and a text of several things has one.
+     *
+     * @return list<int> from 1, by line
      */
-    public function lineOfRow(int $row, int $part = 0): ?int
+    public function numbers(): array
     {
-        $isOfRow = static fn(ResolvedLine $line): bool => $line->place->row === $row;
+        [$numbers, $number, $id] = [[], 0, null];
+        foreach ($this->lines as $line) {
+            $number += $line->source === null || $line->source->id !== $id ? 1 : 0;
+            $id = $line->source?->id;
+            $numbers[] = $number;
+        }
 
-        return array_keys(array_filter($this->lines, $isOfRow))[$part] ?? null;
+        return $numbers;
     }
 
     /**
-     * What the texts of the recipe read where some lines read otherwise; a text of several ingredients is written as
-     * the sum of its parts.
-     *
-     * @param array<int, string> $edits new text by line, from 0
-     *
-     * @return array<int, string> new text by row, from 0; lines that are of no row stand at their own number
+     * The line that was read from a line of the recipe, or one of several that it names, both counted from 0; null where
+     * there is none.
      */
-    public function rowsWith(array $edits): array
+    public function lineOf(int $id, int $part = 0): ?int
     {
-        $rows = [];
+        $isOfIt = static fn(ResolvedLine $line): bool => $line->source?->id === $id;
+
+        return array_keys(array_filter($this->lines, $isOfIt))[$part] ?? null;
+    }
+
+    /**
+     * The lines of its recipe where some of its own read otherwise, or stand there no longer.
+     *
+     * @param array<int, string> $edits new text by line, from 0; empty where one goes
+     *
+     * @return array<int, string> new text by the number of the recipe's line; a text of several things is written as their
+     *     sum
+     */
+    public function edited(array $edits): array
+    {
+        $texts = [];
         foreach (array_keys($edits) as $number) {
-            $line = $this->lines[$number];
-            $row = $line->place->row ?? $number;
-            $parts = [];
-            foreach ($line->place->part === null ? [] : $this->lines as $at => $other) {
-                if ($other->place->row === $line->place->row) {
-                    $parts[] = $edits[$at] ?? $other->written->text;
+            $source = $this->lines[$number]->source;
+            if ($source === null) {
+                continue;
+            }
+            $things = [];
+            foreach ($this->lines as $at => $other) {
+                if ($other->source?->id === $source->id) {
+                    $things[] = $edits[$at] ?? $other->written->text;
                 }
             }
-            $rows[$row] = $line->place->part === null ? $edits[$number] : implode(' + ', array_filter($parts));
+            $texts[$source->id] = implode(' + ', array_filter($things, static fn(string $text): bool => $text !== ''));
         }
 
-        return $rows;
+        return $texts;
+    }
+
+    /**
+     * Its recipe's lines as they then read.
+     *
+     * @param array<int, string> $edits new text by line, from 0; empty where one goes
+     * @param list<string> $added texts of new lines, which come last
+     *
+     * @return list<RecipeLine>
+     */
+    public function rewritten(array $edits, array $added = []): array
+    {
+        $texts = $this->edited($edits);
+        [$lines, $seen] = [[], 0];
+        foreach ($this->lines as $line) {
+            $source = $line->source;
+            if ($source === null || isset($lines[$source->id])) {
+                continue;
+            }
+            $seen = max($seen, $source->id);
+            $text = $texts[$source->id] ?? null;
+            if ($text !== '') {
+                $lines[$source->id] = $source->reading($text ?? $source->text);
+            }
+        }
+        foreach ($added as $text) {
+            $lines[] = RecipeLine::of(++$seen, $text);
+        }
+
+        return array_values($lines);
     }
 
     /** @param list<ResolvedLine> $lines */

@@ -27,9 +27,10 @@ final readonly class Comparison
      */
     private function __construct(public array $lines, public array $steps, public array $says) {}
 
-    public static function of(Formula $before, Formula $after, Spoons $spoons): self
+    /** @param bool $isOneSauce they are states of one sauce: a line is known by its own number where something else stands in it */
+    public static function of(Formula $before, Formula $after, Spoons $spoons, bool $isOneSauce = false): self
     {
-        $lines = self::lines($before, $after, $spoons);
+        $lines = self::lines($before, $after, $spoons, $isOneSauce);
         $steps = Balance::of($before)->taste->stepsTo(Balance::of($after)->taste);
 
         return new self($lines, $steps, [...self::saysLines($lines), ...self::saysAxes($steps)]);
@@ -50,19 +51,38 @@ final readonly class Comparison
     }
 
     /** @return list<LineChange> */
-    private static function lines(Formula $before, Formula $after, Spoons $spoons): array
+    private static function lines(Formula $before, Formula $after, Spoons $spoons, bool $isOneSauce): array
     {
+        $new = self::byIdentity($after);
         $old = self::byIdentity($before);
+        $gone = array_diff_key($old, $new);
         $changes = [];
-        foreach (self::byIdentity($after) as $identity => $line) {
-            $changes[] = self::change($old[$identity] ?? null, $line, $spoons);
-            unset($old[$identity]);
+        foreach ($new as $identity => $line) {
+            $was = isset($old[$identity]) || !$isOneSauce ? $identity : self::stoodThere($line, $gone) ?? $identity;
+            $changes[] = self::change($old[$was] ?? null, $line, $spoons);
+            unset($gone[$was]);
         }
-        foreach ($old as $line) {
+        foreach ($gone as $line) {
             $changes[] = self::change($line, null, $spoons);
         }
 
         return $changes;
+    }
+
+    /**
+     * Which of the lines that are gone stood where something else stands now.
+     *
+     * @param array<string, ResolvedLine> $gone by identity
+     */
+    private static function stoodThere(ResolvedLine $line, array $gone): ?string
+    {
+        foreach ($gone as $identity => $one) {
+            if ($one->source !== null && $one->source->id === $line->source?->id && $one->part === $line->part) {
+                return $identity;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -91,18 +111,24 @@ final readonly class Comparison
         $line = $after ?? $before;
         assert($line !== null);
         $ingredient = $line->ingredient;
-        $name = $ingredient === null
-            ? '"' . mb_strimwidth(trim($line->written->text), 0, 40, '…') . '"'
-            : mb_strtolower($ingredient->name);
+        $name = self::name($line);
         [$was, $is] = [$before->grams->value ?? 0.0, $after->grams->value ?? 0.0];
         $says = match (true) {
             $before === null => "{$name} is new",
             $after === null => "no {$name} any more",
+            self::name($before) !== $name => "{$name} instead of " . self::name($before),
             abs($is - $was) <= self::SAME * max($was, $is) => null,
             default => self::amount(abs($is - $was), $line, $spoons) . ($is > $was ? ' more ' : ' less ') . $name,
         };
 
         return new LineChange($ingredient, $before?->written->text, $after?->written->text, $was, $is, $says);
+    }
+
+    private static function name(ResolvedLine $line): string
+    {
+        return $line->ingredient === null
+            ? '"' . mb_strimwidth(trim($line->written->text), 0, 40, '…') . '"'
+            : mb_strtolower($line->ingredient->name);
     }
 
     private static function amount(float $grams, ResolvedLine $line, Spoons $spoons): string

@@ -34,7 +34,7 @@ final readonly class StagedCook
 
     /**
      * @param list<string> $method as written, one step a line
-     * @param list<string|null> $titles of the stage of each line, where the formula holds no headings
+     * @param array<int, string|null> $titles of the stage of each line of the recipe, by its number, where the formula holds no headings
      */
     public static function of(Formula $formula, ?Pan $pan, array $method, ?Hob $hob = null, array $titles = []): self
     {

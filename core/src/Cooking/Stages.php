@@ -22,7 +22,7 @@ final class Stages
 
     /**
      * @param list<string> $method as written, one step a line; a line that ends in a colon names a stage
-     * @param list<string|null> $titles of the stage of each line, where the formula holds no headings
+     * @param array<int, string|null> $titles of the stage of each line of the recipe, by its number, where the formula holds no headings
      *
      * @return list<Stage> in the order they are cooked
      */
@@ -99,7 +99,7 @@ final class Stages
     }
 
     /**
-     * @param list<string|null> $titles
+     * @param array<int, string|null> $titles by the number of a line
      *
      * @return array{list<Stage>, list<Stage>} those that are cooked, and those that go in once it is off the heat
      */
@@ -108,7 +108,7 @@ final class Stages
         [$title, $isOff, $at, $names, $lines, $cold] = [null, false, 0, [null], [[]], []];
         foreach ($formula->lines as $number => $line) {
             $isHeading = $line->status === LineStatus::Heading;
-            $named = $isHeading ? rtrim(trim($line->text()), ': ') : ($titles[$line->place->row] ?? $title);
+            $named = $isHeading ? rtrim(trim($line->text()), ': ') : ($titles[$line->source->id ?? 0] ?? $title);
             if ($named !== $title && $named !== '' && $named !== null) {
                 [$title, $isOff, $at] = [$named, self::isOff($named), $at + 1];
                 [$names[], $lines[]] = [$title, []];

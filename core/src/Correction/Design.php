@@ -6,6 +6,7 @@ namespace Vinculum\Correction;
 
 use Vinculum\Balance\Formula;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Writing\AmountWriter;
 use Vinculum\Sensory\Target;
 use Vinculum\Sensory\Taste;
@@ -33,37 +34,32 @@ final readonly class Design
     ) {}
 
     /**
-     * @return list<string> the formula's lines with the amounts found: locked ones as they were, those that are not
+     * @return list<RecipeLine> the recipe's lines with the amounts found: locked ones as they were, those that are not
      *     needed left out, new ones last
      */
     public function written(Formula $formula, Measures $measures): array
     {
         if ($this->texts !== null) {
-            return $this->texts;
+            return RecipeLine::numbered($this->texts);
         }
         $found = array_combine(
             array_map(static fn(DesignedLine $line): string => $line->ingredient->key, $this->lines),
             $this->lines,
         );
-        $texts = [];
-        foreach ($formula->lines as $line) {
+        $edits = [];
+        foreach ($formula->lines as $number => $line) {
             $key = $line->ingredient?->key;
-            if ($key === null || !Designer::isFree($line)) {
-                $texts[] = $line->written->text;
-            } elseif (isset($found[$key])) {
-                $texts[] = AmountWriter::inGrams($line, $found[$key]->grams, $measures);
+            if ($key !== null && Designer::isFree($line)) {
+                $edits[$number] = isset($found[$key])
+                    ? AmountWriter::inGrams($line, $found[$key]->grams, $measures)
+                    : '';
                 unset($found[$key]);
             }
         }
 
-        return [
-            ...$texts,
-            ...array_values(
-                array_map(
-                    static fn(DesignedLine $line): string => $line->measure->of($line->ingredient->name),
-                    $found,
-                ),
-            ),
-        ];
+        return $formula->rewritten($edits, array_values(array_map(
+            static fn(DesignedLine $line): string => $line->measure->of($line->ingredient->name),
+            $found,
+        )));
     }
 }

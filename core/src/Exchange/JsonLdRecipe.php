@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Exchange;
 
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Text\PageRecipe;
 
 /** A schema.org Recipe in JSON-LD, alone, in a list, or inside an @graph. */
@@ -43,7 +44,7 @@ final class JsonLdRecipe
         return (new Recipe(
             self::texts($recipe['name'] ?? [])[0] ?? '',
             self::style($recipe['recipeCategory'] ?? []),
-            self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []),
+            RecipeLine::numbered(self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? [])),
             $method,
             yield: self::measurableYield(self::texts($recipe['recipeYield'] ?? $recipe['yield'] ?? [])),
             servings: self::servings(self::texts($recipe['recipeYield'] ?? $recipe['yield'] ?? [])),

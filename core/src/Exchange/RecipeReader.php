@@ -23,7 +23,7 @@ final class RecipeReader
     public static function read(string $contents, ?Catalogue $catalogue = null): Recipe
     {
         $recipe = self::found(self::checked($contents), $catalogue)[0];
-        if ($recipe->ingredientTexts() === []) {
+        if ($recipe->ingredientLines() === []) {
             throw RecipeFault::noIngredients();
         }
         if (count($recipe->lines) > self::MOST_LINES) {
@@ -68,7 +68,7 @@ final class RecipeReader
         }
         foreach ($parts as $part) {
             foreach (self::found($part, $catalogue) as $recipe) {
-                if ($recipe->ingredientTexts() !== [] && count($recipe->lines) <= self::MOST_LINES) {
+                if ($recipe->ingredientLines() !== [] && count($recipe->lines) <= self::MOST_LINES) {
                     $recipes[] = $recipe;
                 }
             }
@@ -115,7 +115,7 @@ final class RecipeReader
                 // its data hold no recipe, but its text may
                 $recipe = $plain->ofPage($text);
 
-                return $recipe->ingredientTexts() === [] ? throw $fault : [$recipe];
+                return $recipe->ingredientLines() === [] ? throw $fault : [$recipe];
             }
         }
 

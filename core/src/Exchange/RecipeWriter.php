@@ -36,7 +36,7 @@ final class RecipeWriter
 
         return implode(
             "\n",
-            [...$head, ...$aside, ...($head === [] ? [] : ['']), ...$recipe->tidyLines(), ...$method],
+            [...$head, ...$aside, ...($head === [] ? [] : ['']), ...$recipe->tidied()->texts(), ...$method],
         ) . "\n";
     }
 
@@ -52,7 +52,7 @@ final class RecipeWriter
                 ? $recipe->yield
                 : array_values(array_filter([$recipe->yield, (string) $recipe->servings])),
             'tool' => $recipe->pan === null ? null : [['@type' => 'HowToTool', 'name' => "pan {$recipe->pan}"]],
-            'recipeIngredient' => $recipe->tidyLines(),
+            'recipeIngredient' => $recipe->tidied()->texts(),
             'recipeInstructions' => array_map(
                 static fn(string $step): array => ['@type' => 'HowToStep', 'text' => $step],
                 $recipe->method,

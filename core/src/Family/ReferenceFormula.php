@@ -29,7 +29,7 @@ final readonly class ReferenceFormula
         $references = [];
         foreach (preg_split('/^(?=# )/m', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $formulaText) {
             $recipe = RecipeReader::read($formulaText);
-            $formula = Formula::fromTexts($recipe->ingredientTexts(), $catalogue, Measures::Us, $recipe->yield);
+            $formula = Formula::fromLines($recipe->ingredientLines(), $catalogue, Measures::Us, $recipe->yield);
             foreach ($formula->lines as $line) {
                 if (!$line->countsInTheMixture()) {
                     throw FactsFault::unknownKey("line in style {$style}", $line->text());

@@ -119,7 +119,7 @@ final readonly class Kitchen
         $recipe = $recipe->withNotes($measures->notes($recipe->method, $read->lines));
 
         return $this->cooked(
-            $this->keepsHeadings ? $recipe : $recipe->saidOfIngredients()->withNotes($read->sizesSaid()),
+            $this->keepsHeadings ? $recipe : $recipe->withNotes($read->sizesSaid()),
             $this->keepsHeadings ? $read : $read->ofIngredients(),
             $measured,
         );
@@ -128,13 +128,12 @@ final readonly class Kitchen
     /** The lines as they are understood, before any cooking. */
     public function formula(Recipe $recipe): Formula
     {
-        return Formula::fromTexts(
-            $this->keepsHeadings ? $recipe->lines : $recipe->ingredientTexts(),
+        return Formula::fromLines(
+            $this->keepsHeadings ? $recipe->lines : $recipe->ingredientLines(),
             $this->catalogue,
             $recipe->measures,
             $recipe->yield ?? YieldClaim::in($recipe->method),
             $recipe->partMillilitres,
-            $recipe->areLinesApart,
         );
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Vinculum\Recipe;
 
 use Vinculum\Quantity\Measures;
-use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /**
  * A recipe as a person has written it: the first of three stages. Its lines are parsed one by one (Parser\LineGrammar),
@@ -20,7 +19,7 @@ final readonly class Recipe
     private const BEHIND_THE_TIMES = '/\b(?:makes|yields?)\b:?\s.*\d.*/iu';
 
     /**
-     * @param list<string> $lines as written, headings among them
+     * @param list<RecipeLine> $lines headings among them, each with a number of its own
      * @param list<string> $method one step a line
      * @param string|null $yield as written
      * @param float|null $partMillilitres the vessel that a "part" is
@@ -31,8 +30,8 @@ final readonly class Recipe
      * @param list<array{text: string, why: string, sure?: bool}> $setAside what else stood on its page, and what that is
      * @param list<string> $ignoredAxes axes that do not count for this sauce
      * @param array<string, float> $places where the cook wants this sauce to stand, whatever its family, in steps by axis
-     * @param list<array{int, int}> $said of a telling: from and to, in characters of it, that each line was understood from
-     * @param bool $areLinesApart each line names one ingredient: several were taken apart before
+     *
+     * @throws \InvalidArgumentException where two lines have one number
      */
     public function __construct(
         public string $title = '',
@@ -45,20 +44,23 @@ final readonly class Recipe
         public ?string $pan = null,
         public ?int $sauce = null,
         public array $notes = [],
-        public bool $areLinesApart = false,
         public ?int $servings = null,
         public array $setAside = [],
         public array $ignoredAxes = [],
         public array $places = [],
-        public array $said = [],
-    ) {}
+    ) {
+        $ids = array_map(static fn(RecipeLine $line): int => $line->id, $lines);
+        if (count(array_unique($ids)) < count($ids)) {
+            throw new \InvalidArgumentException('Two lines of a recipe have the same number.');
+        }
+    }
 
     /**
      * Lines with a heading before each stage.
      *
      * @param list<array{string, string|null}> $lines each with the stage it belongs to
      *
-     * @return list<string>
+     * @return list<RecipeLine>
      */
     public static function underHeadings(array $lines): array
     {
@@ -71,52 +73,80 @@ final readonly class Recipe
             $texts[] = $text;
         }
 
-        return $texts;
+        return RecipeLine::numbered($texts);
     }
 
-    /** @return list<string> the lines that name something, without headings */
+    /** @return list<string> its lines as they read, headings among them */
+    public function texts(): array
+    {
+        return RecipeLine::texts($this->lines);
+    }
+
+    /** @return list<RecipeLine> the lines that name something, without headings */
+    public function ingredientLines(): array
+    {
+        return array_values(array_filter(array_column($this->staged(), 0)));
+    }
+
+    /** @return list<string> how those read */
     public function ingredientTexts(): array
     {
-        return array_column($this->staged(), 0);
+        return RecipeLine::texts($this->ingredientLines());
     }
 
-    /** @return list<string|null> the stage that each of them belongs to */
+    /** @return array<int, string|null> the stage that each of them belongs to, by its number */
     public function stages(): array
     {
-        return array_column($this->staged(), 1);
-    }
-
-    /** @return list<string> the lines with one heading before each stage, and nothing empty */
-    public function tidyLines(): array
-    {
-        return self::underHeadings($this->staged());
+        return array_column(
+            array_map(static fn(array $one): array => [$one[0]->id, $one[1]], $this->staged()),
+            1,
+            0,
+        );
     }
 
     /**
      * The same with other lines.
      *
-     * @param list<string> $lines
+     * @param list<RecipeLine> $lines
      */
     public function withLines(array $lines, ?string $yield): self
     {
         return $this->with(['lines' => $lines, 'yield' => $yield]);
     }
 
-    /** The same where headings are no lines: where each thing was said follows the things. */
-    public function saidOfIngredients(): self
+    /**
+     * The same with more lines at its end.
+     *
+     * @param list<string> $texts
+     */
+    public function withMore(array $texts, ?string $yield): self
     {
-        $isThing = array_map(
-            static fn(string $text): bool => trim($text) !== '' && !ResolvedLine::isHeading($text),
-            $this->lines,
-        );
-
-        return $this->with(['said' => array_values(array_intersect_key($this->said, array_filter($isThing)))]);
+        return $this->withLines(RecipeLine::parse([
+            ...array_map(static fn(RecipeLine $line): array => $line->written(), $this->lines),
+            ...$texts,
+        ]), $yield);
     }
 
     /** The same with one heading before each stage, and nothing empty. */
     public function tidied(): self
     {
-        return $this->with(['lines' => $this->tidyLines()]);
+        [$lines, $heading, $last] = [[], null, null];
+        foreach ($this->lines as $line) {
+            if (trim($line->text) === '') {
+                continue;
+            }
+            if ($line->isHeading()) {
+                $heading = $line->reading(self::stageOf($line) . ':');
+                continue;
+            }
+            if ($heading !== null && $heading->text !== $last) {
+                $lines[] = $heading;
+                $last = $heading->text;
+            }
+            $lines[] = $line;
+        }
+
+        return $this->with(['lines' => $lines]);
     }
 
     public function in(Measures $measures): self
@@ -224,22 +254,27 @@ final readonly class Recipe
         return [...$this->method, ...array_column($this->setAside, 'text')];
     }
 
-    /** @return list<array{string, string|null}> */
+    /** @return list<array{RecipeLine, string|null}> the lines that name something, each with its stage */
     private function staged(): array
     {
         [$lines, $stage] = [[], null];
-        foreach ($this->lines as $text) {
-            if (trim($text) === '') {
+        foreach ($this->lines as $line) {
+            if (trim($line->text) === '') {
                 continue;
             }
-            if (ResolvedLine::isHeading($text)) {
-                $stage = trim($text, ": \t");
+            if ($line->isHeading()) {
+                $stage = self::stageOf($line);
             } else {
-                $lines[] = [$text, $stage];
+                $lines[] = [$line, $stage];
             }
         }
 
         return $lines;
+    }
+
+    private static function stageOf(RecipeLine $heading): string
+    {
+        return trim($heading->text, ": \t");
     }
 
     /** @param array<string, mixed> $other */

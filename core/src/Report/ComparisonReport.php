@@ -34,7 +34,8 @@ final readonly class ComparisonReport extends Report
 
     public static function of(Sauce $was, Sauce $is): self
     {
-        $comparison = Comparison::of($was->formula, $is->formula, $is->spoons());
+        $isOneSauce = $was->recipe->sauce !== null && $was->recipe->sauce === $is->recipe->sauce;
+        $comparison = Comparison::of($was->formula, $is->formula, $is->spoons(), $isOneSauce);
         [$before, $after] = [$was->balance(), $is->balance()];
 
         return new self(

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Vinculum\Report;
 
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Sensory\Axis;
 use Vinculum\Substitution\Conversion;
 
 /**
  * A whole recipe made fit for someone: every swap, what nothing could be done about, and the recipe as it then reads.
+ *
+ * @phpstan-import-type NumberedLine from RecipeLine
  */
 final readonly class ConversionReport extends Report
 {
@@ -16,6 +19,7 @@ final readonly class ConversionReport extends Report
      * @param list<ConvertedLineReport> $swaps
      * @param list<array{line: int, text: string, why: string}> $stuck lines from 1 for which nothing does
      * @param list<string> $text the recipe as it then reads
+     * @param list<NumberedLine> $recipeLines its lines as they then read
      * @param array<value-of<Axis>, AxisReport> $after by axis
      * @param array<value-of<Axis>, float> $changeSteps by axis
      * @param list<string> $allergens of the whole, afterwards
@@ -26,6 +30,7 @@ final readonly class ConversionReport extends Report
         public array $swaps,
         public array $stuck,
         public array $text,
+        public array $recipeLines,
         public array $after,
         public array $changeSteps,
         public float $residualSteps,
@@ -37,6 +42,7 @@ final readonly class ConversionReport extends Report
     public static function of(Conversion $conversion): self
     {
         [$sauce, $now, $swaps] = [$conversion->before, $conversion->before, []];
+        $lines = $conversion->written();
         $after = $conversion->after->balance();
         foreach ($conversion->swaps as $swap) {
             $swaps[] = ConvertedLineReport::of($swap, $now);
@@ -54,7 +60,8 @@ final readonly class ConversionReport extends Report
                 array_keys($conversion->stuck),
                 $conversion->stuck,
             ),
-            $conversion->written(),
+            RecipeLine::texts($lines),
+            array_map(static fn(RecipeLine $line): array => $line->written(), $lines),
             AxisReport::all($after->axes, $sauce->aim),
             $conversion->changeSteps,
             $conversion->residual,

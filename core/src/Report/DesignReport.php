@@ -8,13 +8,18 @@ use Vinculum\Balance\Formula;
 use Vinculum\Correction\Design;
 use Vinculum\Correction\DesignedLine;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Sensory\Axis;
 
-/** The amounts found for the free lines of a formula, and the recipe as it then reads. */
+/**
+ * The amounts found for the free lines of a formula, and the recipe as it then reads.
+ *
+ * @phpstan-import-type NumberedLine from RecipeLine
+ */
 final readonly class DesignReport extends Report
 {
     /**
-     * @param list<string> $texts the whole recipe
+     * @param list<NumberedLine> $recipeLines the whole recipe's
      * @param list<array{ingredient: string, name: string, grams: float, measure: string, reason: string}> $lines the
      *     free ones
      * @param float $distance from the target, in steps
@@ -23,7 +28,7 @@ final readonly class DesignReport extends Report
      * @param string|null $yield what it is cooked down to
      */
     private function __construct(
-        public array $texts,
+        public array $recipeLines,
         public array $lines,
         public float $distance,
         public array $tastes,
@@ -34,7 +39,7 @@ final readonly class DesignReport extends Report
     public static function of(Design $design, Formula $formula, Measures $measures): self
     {
         return new self(
-            $design->written($formula, $measures),
+            array_map(static fn(RecipeLine $line): array => $line->written(), $design->written($formula, $measures)),
             array_map(
                 static fn(DesignedLine $line): array => [
                     'ingredient' => $line->ingredient->key,

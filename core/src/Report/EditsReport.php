@@ -11,7 +11,7 @@ use Vinculum\Substitution\Swap;
 final readonly class EditsReport extends Report
 {
     /**
-     * @param list<array{line: int, text: string}> $edits rows of the recipe, from 1, as they then read
+     * @param list<array{id: int, text: string}> $edits lines of the recipe as they then read, by their own number; empty where one goes
      * @param list<string> $added new lines
      */
     private function __construct(public array $edits, public array $added) {}
@@ -19,11 +19,11 @@ final readonly class EditsReport extends Report
     public static function of(Swap $swap, Sauce $sauce): self
     {
         [$edits, $added] = $swap->written($sauce->formula, $sauce->measures(), $sauce->kitchen->hasScale);
-        $edits = $sauce->formula->rowsWith($edits);
+        $edits = $sauce->formula->edited($edits);
 
         return new self(
             edits: array_map(
-                static fn(int $line, string $text): array => ['line' => $line + 1, 'text' => $text],
+                static fn(int $id, string $text): array => ['id' => $id, 'text' => $text],
                 array_keys($edits),
                 $edits,
             ),

@@ -15,7 +15,7 @@ final readonly class LineReport extends Report
 
     /**
      * @param array{int, int}|null $said of a telling: from and to, in characters of what was pasted, that it was understood from
-     * @param int $row the text of the recipe that it was read from, from 0, headings counted
+     * @param int|null $id the number that the line of the recipe has which it was read from; null where it is of none
      */
     private function __construct(
         public WrittenLineReport $written,
@@ -23,12 +23,11 @@ final readonly class LineReport extends Report
         public ?BandReport $grams,
         public ?float $millilitres,
         public LineStatus $status,
-        public int $row,
+        public ?int $id,
         public ?array $said,
     ) {}
 
-    /** @param list<array{int, int}> $said of a telling, by row */
-    public static function of(ResolvedLine $line, ?Catalogue $catalogue, array $said = []): self
+    public static function of(ResolvedLine $line, ?Catalogue $catalogue): self
     {
         return new self(
             written: WrittenLineReport::of($line, $catalogue),
@@ -36,8 +35,8 @@ final readonly class LineReport extends Report
             grams: $line->grams === null ? null : BandReport::of($line->grams),
             millilitres: $line->millilitres,
             status: $line->status,
-            row: $line->place->row ?? -1,
-            said: $said[$line->place->row ?? -1] ?? null,
+            id: $line->source?->id,
+            said: $line->source?->said,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Vinculum\Report;
 
 use Vinculum\Balance\DoubtAdvice;
 use Vinculum\Balance\Estimate;
+use Vinculum\Balance\Formula;
 use Vinculum\Balance\Shares;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Recipe\Resolution\ResolvedLine;
@@ -16,7 +17,7 @@ final readonly class MakeupReport extends Report
 {
     /**
      * @param list<LineReport> $lines
-     * @param array<value-of<Axis>, list<array{line: int, share: float}>> $shares which line brings how much of each axis, the largest first
+     * @param array<value-of<Axis>, list<array{id: int, share: float}>> $shares which line brings how much of each axis, the largest first
      * @param array<value-of<Axis>, string> $sharesSay the same as a sentence
      * @param array<value-of<Axis>, list<array{line: int, share: float}>> $doubt which line brings how much of the doubt of each axis
      * @param string|null $doubtAdvice what would make it surer
@@ -37,14 +38,10 @@ final readonly class MakeupReport extends Report
 
         return new self(
             lines: array_map(
-                static fn(ResolvedLine $line): LineReport => LineReport::of(
-                    $line,
-                    $formula->catalogue,
-                    $sauce->recipe->said,
-                ),
+                static fn(ResolvedLine $line): LineReport => LineReport::of($line, $formula->catalogue),
                 $formula->lines,
             ),
-            shares: array_map(self::byLine(...), $shares->byAxis),
+            shares: array_map(static fn(array $of): array => self::byId($of, $formula), $shares->byAxis),
             sharesSay: Axis::each(static fn(Axis $axis): string => $shares->says($axis, $formula)),
             parts: PartsReport::of($formula),
             doubt: array_map(
@@ -52,6 +49,28 @@ final readonly class MakeupReport extends Report
                 $balance->axes,
             ),
             doubtAdvice: DoubtAdvice::for($balance)?->words($formula),
+        );
+    }
+
+    /**
+     * @param array<int, float> $shares by line from 0
+     *
+     * @return list<array{id: int, share: float}> by line of the recipe, all that it names together
+     */
+    private static function byId(array $shares, Formula $formula): array
+    {
+        $sums = [];
+        foreach ($shares as $line => $share) {
+            $id = ($formula->lines[$line] ?? null)?->source?->id;
+            if ($id !== null) {
+                $sums[$id] = ($sums[$id] ?? 0.0) + $share;
+            }
+        }
+
+        return array_map(
+            static fn(int $id, float $share): array => ['id' => $id, 'share' => $share],
+            array_keys($sums),
+            $sums,
         );
     }
 

@@ -16,8 +16,8 @@ final readonly class MethodReport extends Report
 {
     /**
      * @param list<StepReport> $method step by step, as understood
-     * @param list<array{line: int, called: string, steps: list<int>, told: bool, elsewhere: int|null}> $links when each line goes in:
-     *     its number, its name in a step's tag, steps from 1, whether by hand, and the step at which the words would put it
+     * @param list<array{line: int, id: int|null, called: string, steps: list<int>, told: bool, elsewhere: int|null}> $links when each line
+     *     goes in: its number, that of the recipe's line, its name in a step's tag, steps from 1, whether by hand, and the step at which the words would put it
      * @param list<list<string>> $methodParted each line of the method in its sentences
      */
     private function __construct(
@@ -37,21 +37,23 @@ final readonly class MethodReport extends Report
 
         return new self(
             method: StepReport::all($steps, $links),
-            links: $steps === [] ? [] : self::links($links, ToldLinks::names($lines)),
+            links: $steps === [] ? [] : self::links($links, ToldLinks::names($lines), $lines),
             methodParted: MethodReader::parted($sauce->recipe->method),
         );
     }
 
     /**
      * @param array<int, string> $names by line
+     * @param array<int, ResolvedLine> $lines
      *
-     * @return list<array{line: int, called: string, steps: list<int>, told: bool, elsewhere: int|null}>
+     * @return list<array{line: int, id: int|null, called: string, steps: list<int>, told: bool, elsewhere: int|null}>
      */
-    private static function links(MethodLinks $links, array $names): array
+    private static function links(MethodLinks $links, array $names, array $lines): array
     {
         return array_map(
             static fn(int $line, string $name): array => [
                 'line' => $line + 1,
+                'id' => $lines[$line]->source?->id,
                 'called' => $name,
                 'steps' => array_map(static fn(int $step): int => $step + 1, $links->stepsOf($line)),
                 'told' => $links->told->stepsOf($line) !== [],

@@ -34,7 +34,7 @@ final readonly class SwapsReport extends Report
         $old = $sauce->formula->lines[$line];
 
         return new self(
-            $old->number($line),
+            $sauce->formula->numbers()[$line],
             $old->ingredient?->key,
             $old->ingredient?->name,
             $old->grams->value ?? 0.0,

@@ -47,8 +47,8 @@ final readonly class WrittenLineReport extends Report
             choices: $line->choices,
             mends: array_map(static fn(Mend $mend): array => ['says' => $mend->says, 'text' => $mend->text], $mends),
             unread: $line->unread,
-            part: $line->place->part,
-            alone: $line->place->part === null ? null : $line->written->text,
+            part: $line->part,
+            alone: $line->part === null ? null : $line->written->text,
         );
     }
 

@@ -15,6 +15,8 @@ use Vinculum\Cooking\Pan;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Measure;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** A recipe at another size: every line in what the cook can measure, the rounding chosen to keep the balance. */
@@ -88,6 +90,15 @@ final readonly class Scale
                 ...self::notes($after->mixed(), $vessel, $sauce, $wanted, $heat),
             ],
         );
+    }
+
+    /** @return list<RecipeLine> the recipe's lines as they read at this size */
+    public function written(Measures $measures): array
+    {
+        $texts = array_map(static fn(ScaledLine $line): string => $line->written($measures), $this->lines);
+        $isOther = fn(int $line): bool => $texts[$line] !== $this->before->lines[$line]->written->text;
+
+        return $this->before->rewritten(array_filter($texts, $isOther, ARRAY_FILTER_USE_KEY));
     }
 
     /** @return list<array{container_ml: float, count: int, filled_ml: float, left_over_ml: float}> */

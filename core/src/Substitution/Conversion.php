@@ -6,8 +6,8 @@ namespace Vinculum\Substitution;
 
 use Vinculum\Balance\Formula;
 use Vinculum\Kitchen\Sauce;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Resolution\LineStatus;
-use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Sensory\Axis;
 
 /** A whole recipe made fit for someone: every line that is in the way replaced at once. */
@@ -142,27 +142,32 @@ final readonly class Conversion
         return $whole;
     }
 
-    /** @return list<string> the recipe as it reads with every swap made */
+    /** @return list<RecipeLine> the recipe as it reads with every swap made */
     public function written(): array
     {
-        $formula = $this->before->formula;
-        $texts = array_map(static fn(ResolvedLine $line): string => $line->written->text, $formula->lines);
+        [$formula, $texts] = [$this->before->formula, []];
         foreach ($this->swaps as $swap) {
             [$edits, $added] = $swap->written($formula, $this->before->measures(), $this->before->kitchen->hasScale);
+            $texts = array_replace($texts, $edits);
             // a swap puts its new lines last, as applied() does, so that the next one counts them alike
-            $texts = array_values([...array_replace($texts, $edits), ...$added]);
+            foreach ($added as $at => $text) {
+                $texts[count($formula->lines) + $at] = $text;
+            }
             $formula = $swap->applied($formula);
         }
+        $texts = $this->together($texts, $formula);
+        $isOld = fn(int $line): bool => isset($this->before->formula->lines[$line]);
+        $old = array_filter($texts, $isOld, ARRAY_FILTER_USE_KEY);
 
-        return $this->together($texts, $formula);
+        return $this->before->formula->rewritten($old, array_values(array_filter(array_diff_key($texts, $old))));
     }
 
     /**
      * What several swaps put in of one thing stands in one line: no salt twice.
      *
-     * @param list<string> $texts
+     * @param array<int, string> $texts by line
      *
-     * @return list<string>
+     * @return array<int, string>
      */
     private function together(array $texts, Formula $formula): array
     {
@@ -185,6 +190,6 @@ final readonly class Conversion
             }
         }
 
-        return array_values($texts);
+        return $texts;
     }
 }

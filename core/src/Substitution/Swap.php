@@ -64,7 +64,7 @@ final readonly class Swap
         array $compensations,
     ): Formula {
         $lines = $formula->lines;
-        $lines[$line] = self::weighed($ingredient, $amount);
+        $lines[$line] = self::weighed($ingredient, $amount)->inPlaceOf($lines[$line]);
         foreach ($compensations as $compensation) {
             $stands = $compensation->line === null ? null : $lines[$compensation->line];
             $grams = $stands->grams->value ?? 0.0;

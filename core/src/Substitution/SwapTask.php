@@ -75,28 +75,40 @@ final readonly class SwapTask
     /**
      * The line that a person means by the number of its text, and of the thing in it where that names several.
      *
-     * @param int $row from 0
-     * @param int $part from 0
+     * @param int $number from 1
+     * @param int $part from 1
      *
      * @return int from 0
      *
      * @throws SwapFault where there is none
      */
-    public static function lineOf(Formula $formula, int $row, int $part = 0): int
+    public static function lineNumbered(Formula $formula, int $number, int $part = 1): int
     {
-        $line = $formula->lineOfRow($row, $part);
-        if ($line !== null) {
-            return $line;
-        }
-        $rows = [];
-        foreach ($formula->lines as $at => $one) {
-            $rows[] = $one->number($at);
-        }
-        $things = count(array_keys($rows, $row + 1, true));
+        $numbers = $formula->numbers();
+        $things = array_keys($numbers, $number, true);
 
-        throw $things === 0
-            ? SwapFault::noSuchLine($row + 1, max([0, ...$rows]))
-            : SwapFault::noSuchThing($row + 1, $part + 1, $things);
+        return $things[$part - 1] ?? throw ($things === []
+            ? SwapFault::noSuchLine($number, max([0, ...$numbers]))
+            : SwapFault::noSuchThing($number, $part, count($things)));
+    }
+
+    /**
+     * What a line of the recipe names, by the line's own number.
+     *
+     * @param int $part from 1
+     *
+     * @return int from 0
+     *
+     * @throws SwapFault where there is none
+     */
+    public static function lineWithId(Formula $formula, int $id, int $part = 1): int
+    {
+        $line = $formula->lineOf($id);
+        if ($line === null) {
+            throw SwapFault::noSuchLine($id, max([0, ...$formula->numbers()]));
+        }
+
+        return self::lineNumbered($formula, $formula->numbers()[$line], $part);
     }
 
     /** Grams of the line as it stands. */

@@ -74,6 +74,19 @@ final class ComparisonTest extends TestCase
         );
     }
 
+    /** What a swap put in stands where the old thing stood, and is told as that; of two sauces no line is another's. */
+    public function test_what_stands_in_for_something_is_said_to(): void
+    {
+        foreach (self::SAUCE as $at => $text) {
+            $now = array_replace(self::SAUCE, [$at => '80 g apricot jam']);
+            self::assertStringContainsString('apricot jam instead of ', self::compare(self::SAUCE, $now, true)->words(), $text);
+            self::assertStringContainsString('apricot jam is new', self::compare(self::SAUCE, $now)->words(), $text);
+            self::assertCount(count(self::SAUCE), self::compare(self::SAUCE, $now, true)->lines);
+        }
+        $part = self::compare(['1 tsp each salt and sugar', '100 g water'], ['1 tsp each salt and honey', '100 g water'], true);
+        self::assertStringContainsString('honey instead of white sugar', $part->words());
+    }
+
     public function test_many_changes_are_counted_rather_than_listed(): void
     {
         self::assertMatchesRegularExpression(
@@ -94,7 +107,7 @@ final class ComparisonTest extends TestCase
      * @param list<string> $before
      * @param list<string> $after
      */
-    private static function compare(array $before, array $after): Comparison
+    private static function compare(array $before, array $after, bool $isOneSauce = false): Comparison
     {
         $formula = static fn(array $lines): Formula => Formula::fromTexts(
             array_values($lines),
@@ -102,6 +115,6 @@ final class ComparisonTest extends TestCase
             Measures::Us,
         );
 
-        return Comparison::of($formula($before), $formula($after), Spoons::of(Measures::Us));
+        return Comparison::of($formula($before), $formula($after), Spoons::of(Measures::Us), $isOneSauce);
     }
 }

@@ -16,6 +16,7 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Texture;
 use Vinculum\Kitchen\Kitchen;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Writing\UnweighedAmount;
 
 /** Answers in words that a cook would use at the stove. */
@@ -30,7 +31,7 @@ final class PlainWordsTest extends TestCase
         foreach (FamilyBook::keys() as $family) {
             $kitchen = Kitchen::shipped();
             $empty = $kitchen->weigh($kitchen->readBegun("# A sauce\nStyle: {$family}\n")->in(Measures::Metric));
-            $texts = (new Drafter($empty))->draft(700.0)->written($empty->formula, Measures::Metric);
+            $texts = RecipeLine::texts((new Drafter($empty))->draft(700.0)->written($empty->formula, Measures::Metric));
             $sauce = $kitchen->weigh($kitchen->read("# A sauce\nStyle: {$family}\n\n" . implode("\n", $texts))->in(Measures::Metric));
             foreach (['too-sour', 'not-sour', 'too-sweet', 'flat', 'too-salty'] as $word) {
                 $corrections = (new Adviser($sauce))->answer(new Wish(Complaint::named($word)))->corrections;
@@ -77,7 +78,7 @@ final class PlainWordsTest extends TestCase
         foreach (FamilyBook::keys() as $family) {
             $kitchen = Kitchen::shipped();
             $empty = $kitchen->weigh($kitchen->readBegun("# A sauce\nStyle: {$family}\n")->in(Measures::Metric));
-            $lines = (new Drafter($empty))->draft(700.0)->written($empty->formula, Measures::Metric);
+            $lines = RecipeLine::texts((new Drafter($empty))->draft(700.0)->written($empty->formula, Measures::Metric));
             if (preg_grep('/\begg/i', $lines) !== []) {
                 self::assertStringNotContainsString('bring it once to the boil', $texts($lines), $family);
             }

@@ -21,6 +21,7 @@ use Vinculum\Family\PlainReference;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
 final class DrafterTest extends TestCase
@@ -31,7 +32,7 @@ final class DrafterTest extends TestCase
         $known = 0;
         foreach (FamilyBook::all() as $family) {
             $design = self::draft($family);
-            $texts = $design->written(Formula::of([]), Measures::Metric);
+            $texts = RecipeLine::texts($design->written(Formula::of([]), Measures::Metric));
             $read = Balance::of(Formula::fromTexts($texts, Catalogue::shipped(), Measures::Metric));
             self::assertCount(count($design->lines), $texts, $family->key);
             self::assertLessThan(2.0, $design->distance, $family->key);
@@ -88,7 +89,7 @@ final class DrafterTest extends TestCase
         $atHand = AtHand::namedIn('basil, walnuts, parmesan; olive oil, garlic', Catalogue::shipped(), Measures::Metric);
         self::assertCount(5, $atHand);
         $design = self::draft(FamilyBook::get('pesto'), $atHand);
-        $texts = implode(' / ', $design->written(Formula::of([]), Measures::Metric));
+        $texts = implode(' / ', RecipeLine::texts($design->written(Formula::of([]), Measures::Metric)));
         self::assertStringContainsString('walnuts', mb_strtolower($texts));
         self::assertStringNotContainsString('pine', $texts);
     }

@@ -10,6 +10,7 @@ use Vinculum\Exchange\Csv;
 use Vinculum\Exchange\RecipeReader;
 use Vinculum\Exchange\RecipeWriter;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 
 /**
  * The shapes of schema.org Recipe that are found in the wild (schema.org/Recipe, from memory), and the way back out.
@@ -102,7 +103,7 @@ final class LinkedDataTest extends TestCase
         $recipe = new Recipe(
             'Brown & good',
             'brown-sauce',
-            ['For the pot:', '200 g dates', '½ cup "malt" vinegar', 'To finish:', '1 lime [cold]'],
+            RecipeLine::numbered(['For the pot:', '200 g dates', '½ cup "malt" vinegar', 'To finish:', '1 lime [cold]']),
             ['Simmer 20 minutes', 'Cool it'],
             yield: '500 ml',
             pan: '24 cm',

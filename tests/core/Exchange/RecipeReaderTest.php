@@ -25,7 +25,7 @@ final class RecipeReaderTest extends TestCase
         self::assertSame(['200 g dates', '300 ml malt vinegar', 'juice of 1 lemon [cold]'], self::texts($recipe));
         self::assertSame(
             ['For the pot', 'For the pot', 'To finish'],
-            $recipe->stages(),
+            array_values($recipe->stages()),
         );
         self::assertSame(['Simmer it.', 'Cool it.'], $recipe->method);
     }

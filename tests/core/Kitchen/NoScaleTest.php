@@ -16,6 +16,7 @@ use Vinculum\Ingredient\Catalogue;
 use Vinculum\Kitchen\Kitchen;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Writing\UnweighedAmount;
 use Vinculum\Scaling\Scale;
 use Vinculum\Scaling\TargetSize;
@@ -34,7 +35,7 @@ final class NoScaleTest extends TestCase
         foreach (FamilyBook::keys() as $at => $family) {
             $measures = [Measures::Metric, Measures::Us, Measures::Imperial][$at % 3];
             $empty = $kitchen->weigh($kitchen->readBegun("# A sauce\nStyle: {$family}\n")->in($measures));
-            $texts = (new Drafter($empty))->draft(600.0)->written($empty->formula, $measures);
+            $texts = RecipeLine::texts((new Drafter($empty))->draft(600.0)->written($empty->formula, $measures));
             $sauce = $kitchen->weigh($kitchen->read("# A sauce\nStyle: {$family}\n\n" . implode("\n", $texts) . "\n")->in($measures));
             foreach ([...$texts, ...self::sized($sauce), ...self::corrected($sauce), ...self::swapped($sauce)] as $text) {
                 ++$said;

@@ -17,7 +17,7 @@ final class LineMemoryTest extends TestCase
     {
         $one = self::lines(['1 cup honey', '2 tbsp mustard']);
         self::assertSame($one[1], self::lines(['3 cups honey', '2 tbsp mustard'])[1]);
-        self::assertSame(0, self::lines(['2 tbsp mustard', '1 cup honey'])[0]->place->row);
+        self::assertSame(0, self::lines(['2 tbsp mustard', '1 cup honey'])[0]->source?->id - 1);
     }
 
     public function test_it_hangs_on_measures_vessels_and_the_cooks_own_products(): void

@@ -88,7 +88,7 @@ final class LinearPatternsTest extends TestCase
             } catch (RecipeFault) {
                 continue;
             }
-            $formula = Formula::fromTexts($recipe->lines, Catalogue::shipped(), Measures::Us, $recipe->yield);
+            $formula = Formula::fromLines($recipe->lines, Catalogue::shipped(), Measures::Us, $recipe->yield);
             $cook = StagedCook::of($formula, null, $recipe->method, null);
             Keep::of(Balance::of($cook->formula, MethodReader::treatment($recipe->method, besides: $recipe->prose())));
         }

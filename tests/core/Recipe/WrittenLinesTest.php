@@ -109,7 +109,7 @@ final class WrittenLinesTest extends TestCase
             }
             foreach ($entries as $number => $entry) {
                 self::assertSame($text, $entry->text());
-                self::assertSame(count($entries) === 1 ? null : $number + 1, $entry->place->part);
+                self::assertSame(count($entries) === 1 ? null : $number + 1, $entry->part);
             }
         }
 

@@ -428,14 +428,14 @@ final class ScaleTest extends TestCase
         );
         self::assertNull($json['lines'][9]['grams']);
         self::assertNotNull($json['lines'][10]['note']);
-        $again = self::formula(array_column($json['lines'], 'scaled_text'));
+        $again = self::formula(array_column($json['recipe_lines'], 'text'));
         foreach (array_slice($json['lines'], 0, 9) as $number => $line) {
             self::assertSame($line['ingredient'], $again->lines[$number]->ingredient?->key);
             self::assertEqualsWithDelta(
                 $line['grams'],
                 $again->lines[$number]->grams?->value,
                 0.3 * $line['grams'],
-                $line['scaled_text'],
+                $json['recipe_lines'][$number]['text'],
             );
         }
         self::assertGreaterThan(0.0, Volume::millilitres($again->mixed()));

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Tests\core\Family\Classics;
 use Vinculum\Kitchen\Kitchen;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 use Vinculum\Substitution\Conversion;
 use Vinculum\Substitution\DietaryNeeds;
 
@@ -91,12 +92,12 @@ final class ConversionTest extends TestCase
             }
             $for = ['vegan', 'gluten-free', 'without milk, without egg', 'without soya, vegetarian'][$number % 4];
             $conversion = self::converted($lines, $for);
-            $written = $conversion->written();
+            $written = RecipeLine::texts($conversion->written());
             $new = array_slice($written, count($lines));
             $names = array_map(static fn(string $line): string => (string) preg_replace('/^.*?(\\pL[\\pL ]+)$/u', '$1', $line), $new);
             self::assertSame(array_values(array_unique($names)), $names, "{$title}: " . implode(' / ', $written));
             if ($conversion->stuck === []) {
-                $after = $kitchen->weigh(new Recipe(lines: array_values(array_filter($written))));
+                $after = $kitchen->weigh(new Recipe(lines: $conversion->written()));
                 foreach (DietaryNeeds::parse($for) as $reason) {
                     foreach ($after->formula->lines as $line) {
                         self::assertTrue($line->ingredient === null || $reason->tolerates($line->ingredient), "{$title}, {$for}: {$line->text()}");
@@ -113,6 +114,6 @@ final class ConversionTest extends TestCase
     {
         $kitchen = Kitchen::shipped();
 
-        return Conversion::of($kitchen->weigh(new Recipe(lines: $lines)), DietaryNeeds::parse($for));
+        return Conversion::of($kitchen->weigh(new Recipe(lines: RecipeLine::numbered($lines))), DietaryNeeds::parse($for));
     }
 }

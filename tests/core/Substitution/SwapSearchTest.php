@@ -415,15 +415,15 @@ final class SwapSearchTest extends TestCase
     public function test_a_line_that_names_two_things_counts_once(): void
     {
         $formula = self::formula(['salt and pepper', '2 tbsp soy sauce and 1 tbsp honey', '¼ cup bourbon']);
-        $key = static fn(int $row, int $part = 0): ?string => $formula->lines[SwapTask::lineOf($formula, $row, $part)]->ingredient?->key;
+        $key = static fn(int $number, int $part = 1): ?string => $formula->lines[SwapTask::lineNumbered($formula, $number, $part)]->ingredient?->key;
 
         self::assertSame(
             ['salt', 'black-pepper', 'soy-sauce', 'honey', 'whisky'],
-            [$key(0), $key(0, 1), $key(1), $key(1, 1), $key(2)],
+            [$key(1), $key(1, 2), $key(2), $key(2, 2), $key(3)],
         );
-        foreach ([[3, 0, 'run from 1 to 3'], [1, 2, 'names 2 things'], [2, 1, 'names one thing']] as [$row, $part, $says]) {
+        foreach ([[4, 1, 'run from 1 to 3'], [2, 3, 'names 2 things'], [3, 2, 'names one thing']] as [$number, $part, $says]) {
             try {
-                SwapTask::lineOf($formula, $row, $part);
+                SwapTask::lineNumbered($formula, $number, $part);
                 self::fail($says);
             } catch (SwapFault $fault) {
                 self::assertStringContainsString($says, $fault->getMessage());
@@ -488,7 +488,7 @@ final class SwapSearchTest extends TestCase
             ));
             $lines = self::SAUCE;
             foreach ($candidate['edits'] as $edit) {
-                $lines[$edit['line'] - 1] = $edit['text'];
+                $lines[$edit['id'] - 1] = $edit['text'];
             }
             $again = self::formula([...$lines, ...$candidate['added']]);
             self::assertSame($candidate['ingredient'], $again->lines[2]->ingredient?->key, $again->lines[2]->text());

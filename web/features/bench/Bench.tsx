@@ -27,6 +27,7 @@ import { useInView } from '../../ui/useInView';
 import { useBench } from './useBench';
 import { useBenchKeys } from './useBenchKeys';
 import { axisContributors } from './axisContributors';
+import type { SwapLine } from '../tools/SwapPanel';
 import { EmptyBench } from './EmptyBench';
 import { BenchLines } from './BenchLines';
 import { barsPlace, underTheBars, makersLine, goneLine, pinned, hidden } from './benchLooks';
@@ -41,7 +42,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const [sidePreview, setSidePreview] = useState<Axes | null>(null);
   const [considered, setConsidered] = useState<Correction | null>(null);
   const [panel, setPanel] = useState<Panel>(sauce.is_told ? 'told' : 'add');
-  const [swapLine, setSwapLine] = useState(0);
+  const [swapLine, setSwapLine] = useState<SwapLine | null>(null);
   const [showsMixed, setShowsMixed] = useState(false);
   const [looked, setLooked] = useState<AxisKey | null>(null);
   const linesRef = useRef<HTMLDivElement>(null);
@@ -68,8 +69,8 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
   const placed = bench.draft.aim as readonly Place[];
   const pull = useMemo(() => ({ held, placed, onHold: hold, onPlace: aimAt }), [held, placed, hold, aimAt]);
 
-  const openSwap = useCallback((index: number) => {
-    setSwapLine(index);
+  const openSwap = useCallback((id: number) => {
+    setSwapLine({ id, part: 1 });
     setPanel('swap');
   }, []);
   const apply = useCallback(
@@ -129,7 +130,7 @@ export function Bench({ sauce, kitchen }: { sauce: Sauce; kitchen: Kitchen }) {
           ref={linesRef}
           bench={bench}
           kitchen={kitchen}
-          shares={panel === 'method' && brought.rows.size === 0 ? lineSteps(bench.report) : brought.rows}
+          shares={panel === 'method' && brought.lines.size === 0 ? lineSteps(bench.report) : brought.lines}
           onSwap={openSwap}
         />
         {axes !== null ? (

@@ -16,7 +16,7 @@ interface Props {
   kitchen: Kitchen;
   /** What each line brings of the axis that is looked at. */
   shares: ReadonlyMap<number, string>;
-  onSwap: (index: number) => void;
+  onSwap: (id: number) => void;
 }
 
 const noLines: Balance['lines'] = [];

@@ -3,7 +3,8 @@ import { useNavigate } from 'react-router';
 import { api, type Axes, type Balance, type Correction, type Kitchen } from '../../api/client';
 import { later } from '../../ui/later';
 import { Corrections } from '../tools/Corrections';
-import { draftOf, editOf, relined } from '../sauce/draft';
+import { draftOf, editOf, withRoom } from '../sauce/draft';
+import type { SwapLine } from '../tools/SwapPanel';
 import type { Bench } from './useBench';
 import { say } from './sentences';
 
@@ -35,8 +36,8 @@ interface Props {
   report: Balance;
   panel: Panel;
   /** The line that a substitute is looked for. */
-  swapLine: number;
-  onSwapLine: (line: number) => void;
+  swapLine: SwapLine | null;
+  onSwapLine: (line: SwapLine) => void;
   onPreview: (index: number | null) => void;
   onSidePreview: (axes: Axes | null) => void;
   onApply: (correction: Correction) => void;
@@ -54,7 +55,7 @@ export function BenchPanel({
   onSidePreview,
   onApply,
 }: Props) {
-  const { draft, formula, advice, change, set, rewrite, announce } = bench;
+  const { draft, formula, advice, change, set, rewrite, add, announce } = bench;
   const navigate = useNavigate();
   return (
     <>
@@ -76,15 +77,7 @@ export function BenchPanel({
           onSolve={bench.canSolve ? bench.solve : null}
         />
       )}
-      {panel === 'told' && (
-        <ToldPanel
-          sauce={bench.sauce}
-          lines={report.lines}
-          onTake={(text) => {
-            rewrite([...editOf(draft).lines, text], say.added(text));
-          }}
-        />
-      )}
+      {panel === 'told' && <ToldPanel sauce={bench.sauce} lines={report.lines} onTake={add} />}
       {panel === 'method' && (
         <MethodPanel
           method={draft.method}
@@ -112,6 +105,7 @@ export function BenchPanel({
       {panel === 'swap' && (
         <SwapPanel
           formula={formula}
+          written={draft.lines}
           lines={report.lines}
           kitchen={kitchen}
           line={swapLine}
@@ -133,10 +127,10 @@ export function BenchPanel({
             await navigate(`/cook/${cook.id}`);
           }}
           onPreview={onSidePreview}
-          onApply={(texts, words, finished) => {
+          onApply={(lines, words, finished) => {
             change((now) => ({
               ...now,
-              lines: relined(now.lines, [...texts, '']),
+              lines: withRoom(lines),
               yield: report.basis === 'finished' ? (finished ?? now.yield) : now.yield,
             }));
             announce(say.undoTakesItBack(words));
@@ -151,9 +145,7 @@ export function BenchPanel({
           }}
           heats={kitchen.heats}
           onPreview={onSidePreview}
-          onAdd={(text) => {
-            rewrite([...editOf(draft).lines, text], say.added(text));
-          }}
+          onAdd={add}
         />
       )}
       {panel === 'keep' && <KeepPanel formula={formula} sauce={bench.sauce} />}

@@ -8,7 +8,7 @@ import { useLineDrag } from './useLineDrag';
 import { useLineEdits } from './useLineEdits';
 import { useLineKeys } from './useLineKeys';
 import { noOffers, useNameOffers, type Writing } from './useNameOffers';
-import { byRow } from './understood';
+import { byLine } from './understood';
 import { useNudge } from './useNudge';
 import { say } from './sentences';
 
@@ -21,7 +21,7 @@ interface Props {
   /** What each line brings of the axis that is looked at. */
   shares: ReadonlyMap<number, string>;
   onChange: (next: (lines: readonly DraftLine[]) => readonly DraftLine[], move: string | null) => void;
-  onSwap: (index: number) => void;
+  onSwap: (id: number) => void;
   /** Takes in what was pasted, where it is more than one line. */
   onPage: (text: string, index: number) => Promise<boolean>;
   /** Sets a line aside: it is none of the sauce. */
@@ -30,7 +30,7 @@ interface Props {
 
 /** The lines as a cook writes them, each with what was understood beside it. */
 export function LineEditor({ lines, understood: entries, formula, shares, onChange, onSwap, onPage, onAside }: Props) {
-  const understood = useMemo(() => byRow(entries), [entries]);
+  const understood = useMemo(() => byLine(entries), [entries]);
   const fields = useRef(new Map<number, HTMLInputElement>());
   // a sauce that was begun with nothing waits for its first line
   const focusNext = useRef<number | null>(lines.length === 1 && lines[0]?.text === '' ? lines[0].id : null);
@@ -164,8 +164,8 @@ export function LineEditor({ lines, understood: entries, formula, shares, onChan
             key={line.id}
             line={line}
             index={index}
-            understood={understood[index]}
-            share={shares.get(index + 1) ?? ''}
+            understood={understood.get(line.id)}
+            share={shares.get(line.id) ?? ''}
             suggestions={writing?.index === index ? offers : noOffers}
             chosen={writing?.index === index ? chosen : -1}
             isDragged={dragged === line.id}
@@ -189,7 +189,8 @@ export function LineEditor({ lines, understood: entries, formula, shares, onChan
             move(menu.index, to);
           }}
           onSwap={() => {
-            onSwap(menu.index);
+            const line = lines[menu.index];
+            if (line !== undefined) onSwap(line.id);
           }}
           onAside={() => {
             onAside(menu.index);

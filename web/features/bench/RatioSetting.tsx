@@ -22,8 +22,8 @@ export function RatioSetting({ bench, ratio, anchor, onClose }: Props) {
   const set = async (wanted: { sweet_to_sour: number } | { by_a_notch: 'sweeter' | 'sharper' }) => {
     try {
       setFault(null);
-      const { texts } = await api.ratio({ ...bench.formula, ...wanted });
-      bench.rewrite(texts, 'by_a_notch' in wanted ? say.aNotch(wanted.by_a_notch) : say.ratioIsSet);
+      const { recipe_lines } = await api.ratio({ ...bench.formula, ...wanted });
+      bench.rewrite(recipe_lines, 'by_a_notch' in wanted ? say.aNotch(wanted.by_a_notch) : say.ratioIsSet);
     } catch (reason) {
       setFault(reason instanceof Error ? reason.message : say.thatDidNotWork);
     }

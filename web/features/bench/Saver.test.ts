@@ -18,7 +18,8 @@ vi.mock('../../api/client', () => {
 
 const { Refusal } = await import('../../api/client');
 const { Saver } = await import('./Saver');
-const { newLine } = await import('../sauce/draft');
+
+const numbered = (...texts: string[]) => texts.map((text, at) => ({ id: at + 1, text }));
 
 const sauce: Sauce = {
   id: 7,
@@ -29,7 +30,7 @@ const sauce: Sauce = {
   yield: null,
   part_ml: null,
   forked_from: null,
-  lines: ['salt'],
+  lines: numbered('salt'),
   method: [],
   pan: null,
   servings: null,
@@ -40,13 +41,13 @@ const sauce: Sauce = {
   standing: {} as Sauce['standing'],
 };
 const typed = (saver: InstanceType<typeof Saver>, ...lines: string[]) => {
-  saver.take({ ...saver.start, lines: lines.map(newLine) });
+  saver.take({ ...saver.start, lines: numbered(...lines) });
 };
 const drawers = () =>
   Array.from({ length: localStorage.length }, (_, index) => localStorage.key(index) ?? '')
     .filter((name) => name.startsWith('vinculum.unsaved.7'))
     .map((name) => localStorage.getItem(name) ?? '');
-const sent = () => editSauce.mock.calls.map(([, edit]) => edit as { lines: string[]; revision: number });
+const sent = () => editSauce.mock.calls.map(([, edit]) => edit as { lines: Sauce['lines']; revision: number });
 
 describe('the saver', () => {
   it('sends the newest edit once typing pauses, on the revision it was made on', async () => {
@@ -55,7 +56,7 @@ describe('the saver', () => {
     typed(saver, 'salt', 'p');
     typed(saver, 'salt', 'pepper');
     await vi.runAllTimersAsync();
-    expect(sent()).toEqual([expect.objectContaining({ lines: ['salt', 'pepper'], revision: 3 })]);
+    expect(sent()).toEqual([expect.objectContaining({ lines: numbered('salt', 'pepper'), revision: 3 })]);
     expect(saver.current()).toEqual({ state: 'saved' });
     expect(drawers()).toEqual([]);
   });
@@ -91,14 +92,14 @@ describe('the saver', () => {
     // the page is gone
     vi.clearAllTimers();
     editSauce.mockReset().mockResolvedValue({ ...sauce, revision: 5 });
-    const back = new Saver({ ...sauce, revision: 4, lines: ['salt', 'pepper'] });
+    const back = new Saver({ ...sauce, revision: 4, lines: numbered('salt', 'pepper') });
     typed(back, 'salt', 'pepper', 'sugar');
     await vi.runAllTimersAsync();
-    expect(sent().at(-1)).toMatchObject({ revision: 4, lines: ['salt', 'pepper', 'sugar'] });
+    expect(sent().at(-1)).toMatchObject({ revision: 4, lines: numbered('salt', 'pepper', 'sugar') });
   });
 
   it('overwrites nobody: a newer edit from elsewhere is told, and nothing is tried again', async () => {
-    const theirs = { ...sauce, revision: 9, lines: ['theirs'] };
+    const theirs = { ...sauce, revision: 9, lines: numbered('theirs') };
     editSauce.mockReset().mockRejectedValue(new Refusal(409, 'Changed elsewhere.', theirs));
     const saver = new Saver(sauce);
     typed(saver, 'mine');
@@ -119,7 +120,7 @@ describe('the saver', () => {
   });
 
   it('keeps what each of two tabs typed, and takes nothing out that is the other’s', async () => {
-    const theirs = { ...sauce, revision: 4, lines: ['one'] };
+    const theirs = { ...sauce, revision: 4, lines: numbered('one') };
     editSauce.mockReset().mockRejectedValue(new Error('away'));
     const [one, other] = [new Saver(sauce, 'page one'), new Saver(sauce, 'page other')];
     typed(one, 'one');
@@ -147,7 +148,7 @@ describe('the saver', () => {
     const random = (below: number) => (seed = (seed * 48271) % 2147483647) % below;
     for (let round = 0; round < 60; round += 1) {
       let stored = { ...sauce, id: 7, revision: 3 };
-      editSauce.mockReset().mockImplementation((_, edit: { lines: string[]; revision: number }) => {
+      editSauce.mockReset().mockImplementation((_, edit: { lines: Sauce['lines']; revision: number }) => {
         if (random(2) === 0) return Promise.reject(new Error('away'));
         if (edit.revision !== stored.revision) {
           return Promise.reject(new Refusal(409, 'Changed elsewhere.', stored));
@@ -164,7 +165,7 @@ describe('the saver', () => {
         typed(pages[page] ?? new Saver(stored), text);
         last.set(page, text);
         await vi.advanceTimersByTimeAsync(random(400));
-        wasStored.add(stored.lines.join());
+        wasStored.add(stored.lines.map((line) => line.text).join());
       }
       const kept = drawers().join();
       for (const text of last.values()) {

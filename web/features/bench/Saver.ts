@@ -3,7 +3,7 @@ import { localStore } from '../../api/localStore';
 import { epoch } from '../../api/epoch';
 import { newKey } from '../../api/newKey';
 import { type After, Sender } from '../../api/Sender';
-import { type Draft, draftOf, editOf, sameEdit, type WrittenSauce } from '../sauce/draft';
+import { type Draft, type DraftLine, draftOf, editOf, sameEdit, type WrittenSauce } from '../sauce/draft';
 
 export type Saving =
   | { state: 'saved' | 'saving' | 'away' }
@@ -55,7 +55,12 @@ const without = { part_ml: null, servings: null, set_aside: [], let_go: [], aim:
 
 function read(place: string): Unsaved | null {
   const kept = localStore.read(place) as Unsaved | null;
-  return kept === null ? null : { ...kept, draft: { ...without, ...kept.draft } };
+  if (kept === null) return null;
+  // a line was its text alone before it had a number
+  const lines = (kept.draft.lines as readonly (DraftLine | string)[]).map((line, at) =>
+    typeof line === 'string' ? { id: at + 1, text: line } : line,
+  );
+  return { ...kept, draft: { ...without, ...kept.draft, lines } };
 }
 
 /**

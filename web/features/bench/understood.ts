@@ -3,24 +3,20 @@ import { grams } from '../../ui/words';
 import { say } from './sentences';
 
 /**
- * What was understood of each row. Where a row names several ingredients they stand together, and can be given lines of
- * their own.
+ * What was understood of each line, by its number. Where a line names several ingredients they stand together, and can be
+ * given lines of their own.
  */
-export function byRow(lines: readonly Line[]): readonly (Line | undefined)[] {
-  const rows = new Map<number, Line[]>();
-  for (const line of lines) {
-    rows.set(line.row, [...(rows.get(line.row) ?? []), line]);
+export function byLine(entries: readonly Line[]): ReadonlyMap<number, Line> {
+  const parts = new Map<number, Line[]>();
+  for (const entry of entries) {
+    if (entry.id !== null) parts.set(entry.id, [...(parts.get(entry.id) ?? []), entry]);
   }
-  const last = lines.at(-1)?.row ?? -1;
-  return Array.from({ length: last + 1 }, (_, row) => {
-    const parts = rows.get(row) ?? [];
-    return parts.length < 2 ? parts[0] : together(parts);
-  });
+  return new Map([...parts].map(([id, of]) => [id, together(of)]));
 }
 
-function together(parts: readonly Line[]): Line | undefined {
-  const [first] = parts;
-  if (first === undefined) return undefined;
+function together(parts: readonly Line[]): Line {
+  const [first, ...others] = parts as [Line, ...Line[]];
+  if (others.length === 0) return first;
   const weakest =
     parts.find((part) => part.status === 'unknown') ?? parts.find((part) => part.sure === 'likely') ?? first;
   const names = parts.map(

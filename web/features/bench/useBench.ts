@@ -5,7 +5,7 @@ import { api, type AxisKey, type Correction, type Formula, type Kitchen, type Sa
 import type { Place } from '../../ui/AxisBars';
 import { palateQuery } from '../../api/queries';
 import { useLatest } from '../../api/useLatest';
-import { type Draft, type DraftLine, editOf, hasTag, newLine, relined } from '../sauce/draft';
+import { type Draft, type DraftLine, editOf, hasTag, newLine, withRoom, written } from '../sauce/draft';
 import { Saver } from './Saver';
 import { useHistory } from './useHistory';
 import { usePage } from './usePage';
@@ -15,10 +15,9 @@ import { say } from './sentences';
 /** Adding to a finished sauce makes it more: the measured yield grows with it. */
 function apply(draft: Draft, correction: Correction): Draft {
   const added = correction.additions.map((one) => newLine(one.line));
-  const lines = draft.lines.filter((line, index) => line.text.trim() !== '' || index < draft.lines.length - 1);
   return {
     ...draft,
-    lines: [...lines, ...added, newLine('')],
+    lines: withRoom([...written(draft.lines), ...added]),
     yield: correction.yield ?? draft.yield,
   };
 }
@@ -45,7 +44,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
   const presumed = usePresumedFamily(sauce);
   const family = draft.style ?? presumed.family;
   const formula = useMemo(() => formulaOf(draft, presumed.family, sauce.id), [draft, presumed.family, sauce.id]);
-  const isEmpty = formula.lines.every((line) => line.trim() === '');
+  const isEmpty = draft.lines.every((line) => line.text.trim() === '');
   const balance = useLatest(formula, api.balance);
   const { askNow } = balance;
   const change = useCallback(
@@ -101,11 +100,20 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     [change],
   );
 
-  /** Sets the lines from texts, as one move; what stays keeps its place. */
+  /** Sets the lines as the kitchen has rewritten them, as one move. */
   const rewrite = useCallback(
-    (texts: readonly string[], words: string) => {
-      change((now) => ({ ...now, lines: relined(now.lines, [...texts, '']) }));
+    (lines: readonly DraftLine[], words: string) => {
+      change((now) => ({ ...now, lines: withRoom(lines) }));
       setSaid(say.undoTakesItBack(words));
+    },
+    [change],
+  );
+
+  /** Puts a line behind the others, as one move. */
+  const add = useCallback(
+    (text: string) => {
+      change((now) => ({ ...now, lines: withRoom([...written(now.lines), newLine(text)]) }));
+      setSaid(say.undoTakesItBack(say.added(text)));
     },
     [change],
   );
@@ -130,7 +138,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
       if (draft.style === null) return;
       try {
         const found = await api.design({ ...formula, style: draft.style, batch_grams: batchGrams, may_grow: true });
-        rewrite(found.texts, words(found.texts.length));
+        rewrite(found.recipe_lines, words(found.recipe_lines.length));
         setHindrances(found.hindrances);
       } catch (fault) {
         setHindrances([fault instanceof Error ? fault.message : say.thatDidNotWork]);
@@ -207,6 +215,7 @@ export function useBench(sauce: Sauce, kitchen: Kitchen) {
     hold: setHeld,
     aimAt,
     rewrite,
+    add,
     applyCorrection,
     design,
     canSolve,

@@ -4,7 +4,7 @@ import { type DraftLine, moved, newLine } from '../sauce/draft';
 
 interface Editor {
   linesRef: RefObject<readonly DraftLine[]>;
-  meaningsRef: RefObject<readonly (Line | undefined)[]>;
+  meaningsRef: RefObject<ReadonlyMap<number, Line>>;
   fields: RefObject<Map<number, HTMLInputElement>>;
   /** The line that gets the focus once it is on the page. */
   focusNextRef: RefObject<number | null>;
@@ -74,7 +74,7 @@ export function useLineEdits({ linesRef, meaningsRef, fields, focusNextRef, onCh
       const isOffer = offered !== undefined && offered.includes(line.text);
       const texts = isOffer
         ? offered
-        : [line.text, ...(meaningsRef.current[index]?.mends ?? []).map((choice) => choice.text)];
+        : [line.text, ...(meaningsRef.current.get(line.id)?.mends ?? []).map((choice) => choice.text)];
       const next = texts[(texts.indexOf(line.text) + 1) % texts.length];
       if (texts.length < 2 || next === undefined) return;
       mends.current.set(line.id, texts);

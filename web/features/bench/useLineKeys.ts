@@ -5,7 +5,7 @@ import type { Nudge } from './useNudge';
 
 interface Editor {
   linesRef: RefObject<readonly DraftLine[]>;
-  meaningsRef: RefObject<readonly (Line | undefined)[]>;
+  meaningsRef: RefObject<ReadonlyMap<number, Line>>;
   /** The names that are offered while one is written, and which of them is marked. */
   stateRef: RefObject<{ offers: readonly string[]; chosen: number; writing: { readonly index: number } | null }>;
   nudge: Nudge;
@@ -18,7 +18,7 @@ interface Editor {
   remove: (index: number) => void;
   mend: (index: number) => void;
   setText: (index: number, text: string) => void;
-  onSwap: (index: number) => void;
+  onSwap: (id: number) => void;
   onAside: (index: number) => void;
   openMenu: (index: number, anchor: HTMLElement) => void;
 }
@@ -58,14 +58,17 @@ export function useLineKeys({
       ) {
         // down goes into the offers, up comes back out of them
         setChosen(Math.min(at + step, open.length - 1));
-      } else if (event.ctrlKey || nudge.isInAmount(event.currentTarget, meaningsRef.current[index])) {
+      } else if (
+        event.ctrlKey ||
+        nudge.isInAmount(event.currentTarget, meaningsRef.current.get(linesRef.current[index]?.id ?? 0))
+      ) {
         nudge.by(index, step === -1 ? 'up' : 'down', event.shiftKey ? 'step' : 'notch');
       } else {
         stopWriting();
         focusAt(index + step);
       }
     },
-    [focusAt, meaningsRef, move, nudge, setChosen, stateRef, stopWriting],
+    [focusAt, linesRef, meaningsRef, move, nudge, setChosen, stateRef, stopWriting],
   );
 
   return useCallback(
@@ -107,7 +110,8 @@ export function useLineKeys({
         setText(index, withTag(field.value, 'lock'));
       } else if (event.altKey && event.code === 'KeyS') {
         event.preventDefault();
-        onSwap(index);
+        const line = all[index];
+        if (line !== undefined) onSwap(line.id);
       } else if (event.altKey && event.code === 'KeyA') {
         event.preventDefault();
         onAside(index);

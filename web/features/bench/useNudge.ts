@@ -29,11 +29,9 @@ export function useNudge(
 
   return useMemo(() => {
     const ask = async (id: number, direction: Direction, by: Size) => {
-      const index = lines.current.findIndex((line) => line.id === id);
-      const line = lines.current[index];
+      const line = lines.current.find((one) => one.id === id);
       if (line === undefined) return;
-      const texts = lines.current.map((one) => one.text);
-      const { text } = await api.nudge({ ...latest.current, lines: texts, line: index + 1, direction, by });
+      const { text } = await api.nudge({ ...latest.current, lines: [...lines.current], line: id, direction, by });
       if (text === line.text) return;
       awaited.current = { id, text, caret: fields.current.get(id)?.selectionStart ?? 0 };
       // on the page before the next nudge is asked for, which goes on from it

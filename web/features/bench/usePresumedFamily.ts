@@ -12,7 +12,7 @@ const storeKeyOf = (sauce: number) => `vinculum.own-measure.${sauce}`;
 export function usePresumedFamily(sauce: Sauce) {
   const [family, setFamily] = useState<string | null>(null);
   const [mayPresume, setMayPresume] = useState(
-    () => sauce.lines.some((line) => line.trim() !== '') && localStore.read(storeKeyOf(sauce.id)) !== true,
+    () => sauce.lines.some((line) => line.text.trim() !== '') && localStore.read(storeKeyOf(sauce.id)) !== true,
   );
   return {
     family,

@@ -47,8 +47,9 @@ export function ComparePage() {
         lines,
         method,
         pan,
-        sauce: id,
+        sauce: other(right) || id,
         before: {
+          sauce: other(left) || id,
           style: before.style,
           measures: before.measures,
           yield: before.yield,

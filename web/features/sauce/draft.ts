@@ -1,10 +1,7 @@
 import type { Measures, Sauce } from '../../api/client';
 
-/** A line with an identity that outlives edits, so that focus and lists follow it. */
-export interface DraftLine {
-  readonly id: number;
-  readonly text: string;
-}
+/** A line with a number of its own, which it keeps through edits and wherever it goes. */
+export type DraftLine = Readonly<Sauce['lines'][number]>;
 
 /** A sauce as it stands on the page. */
 export interface Draft {
@@ -33,18 +30,35 @@ export type Aside = Sauce['set_aside'][number];
 /** A sauce as it is stored: what a person has written, and nothing of the page. */
 export type WrittenSauce = Omit<Sauce, 'id' | 'revision' | 'forked_from' | 'standing' | 'is_told'>;
 
-let nextId = 1;
-export const newLine = (text: string): DraftLine => ({ id: nextId++, text });
+let highest = 0;
+
+/** A line that was not there before: its number is above every one that this page has seen. */
+export const newLine = (text: string): DraftLine => ({ id: ++highest, text });
+
+/** Lines as they came, their numbers noted. */
+function seen(lines: readonly DraftLine[]): readonly DraftLine[] {
+  highest = Math.max(highest, ...lines.map((line) => line.id));
+  return lines;
+}
+
+/** Lines with room to type in behind them. */
+export const withRoom = (lines: readonly DraftLine[]): readonly DraftLine[] => [...seen(lines), newLine('')];
+
+/** Lines without the empty ones at their end, which are only room to type in. */
+export function written(lines: readonly DraftLine[]): DraftLine[] {
+  const last = lines.findLastIndex((line) => line.text.trim() !== '');
+  return lines.slice(0, last + 1);
+}
 
 export function draftOf(sauce: WrittenSauce): Draft {
-  const lines = sauce.lines.length > 0 ? sauce.lines : [''];
+  const lines = seen(sauce.lines);
   return {
     title: sauce.title,
     style: sauce.style,
     measures: sauce.measures,
     yield: sauce.yield,
     part_ml: sauce.part_ml,
-    lines: lines.map(newLine),
+    lines: lines.length > 0 ? lines : [newLine('')],
     method: sauce.method,
     pan: sauce.pan,
     servings: sauce.servings,
@@ -56,10 +70,7 @@ export function draftOf(sauce: WrittenSauce): Draft {
 
 /** What is worth storing: empty lines at the end are only room to type in. */
 export function editOf(draft: Draft): WrittenSauce {
-  const lines = draft.lines.map((line) => line.text);
-  while (lines.length > 0 && lines.at(-1)?.trim() === '') {
-    lines.pop();
-  }
+  const lines = written(draft.lines);
   const method = draft.method.filter((step) => step.trim() !== '');
   const { title, style, measures, part_ml, pan, servings } = draft;
   const [set_aside, let_go, aim] = [[...draft.set_aside], [...draft.let_go], [...draft.aim]];
@@ -77,10 +88,11 @@ export const sameEdit = (a: WrittenSauce, b: WrittenSauce): boolean =>
   sameTexts(a.let_go, b.let_go) &&
   sameTexts(a.aim.map(placeText), b.aim.map(placeText)) &&
   sameTexts(a.set_aside.map(asideText), b.set_aside.map(asideText)) &&
-  sameTexts(a.lines, b.lines) &&
+  sameTexts(a.lines.map(lineText), b.lines.map(lineText)) &&
   sameTexts(a.method, b.method);
 
 const placeText = (place: Draft['aim'][number]): string => `${place.axis} ${place.steps}`;
+const lineText = (line: DraftLine): string => `${line.id} ${line.text}`;
 const asideText = (aside: Aside): string => `${aside.why} ${aside.text}`;
 
 const sameTexts = (a: readonly string[], b: readonly string[]): boolean =>
@@ -103,17 +115,6 @@ export function withTag(text: string, tag: Tag): string {
     : `${text.trimEnd()} [${tag}]`;
 }
 
-/** Texts as lines; a line that is still there keeps its identity, so that nothing on the page jumps. */
-export function relined(lines: readonly DraftLine[], texts: readonly string[]): readonly DraftLine[] {
-  const left = [...lines];
-  return texts.map((text, index) => {
-    const same = left.findIndex((line) => line.text === text);
-    const at = same >= 0 ? same : left.findIndex((line) => line.id === lines[index]?.id);
-    const [kept] = at >= 0 ? left.splice(at, 1) : [];
-    return kept === undefined ? newLine(text) : kept.text === text ? kept : { ...kept, text };
-  });
-}
-
 /**
  * A draft with a page that was pasted at one of its lines: an empty sauce becomes that of the page, any other takes its
  * lines in there and its steps after its own.
@@ -121,7 +122,7 @@ export function relined(lines: readonly DraftLine[], texts: readonly string[]): 
 export function withPage(draft: Draft, page: WrittenSauce, at: number): Draft {
   const isEmpty = draft.title === '' && draft.lines.every((line) => line.text.trim() === '');
   if (isEmpty) return { ...draftOf({ ...page, measures: draft.measures }), style: draft.style ?? page.style };
-  const lines = page.lines.map(newLine);
+  const lines = page.lines.map((line) => newLine(line.text));
   const before = draft.lines.slice(0, at + (draft.lines[at]?.text.trim() === '' ? 0 : 1));
   return {
     ...draft,

@@ -5,6 +5,7 @@ import { api, type Axes, type CookStart, type Formula, type ScaleRequest } from 
 import { Choice } from '../../ui/Choice';
 import { grams, millilitres, moves, spoken } from '../../ui/words';
 import { useLatest } from '../../api/useLatest';
+import type { DraftLine } from '../sauce/draft';
 import { usePreview } from './usePreview';
 import { TextInput } from '../../ui/TextInput';
 import { Check } from '../../ui/Check';
@@ -21,7 +22,7 @@ interface Props {
   /** Takes this size to the stove. */
   onCook: (start: CookStart) => Promise<void>;
   onPreview: (axes: Axes | null) => void;
-  onApply: (texts: readonly string[], said: string, finished: string | null) => void;
+  onApply: (lines: readonly DraftLine[], said: string, finished: string | null) => void;
 }
 
 const hows: readonly (readonly [How, string])[] = [
@@ -198,11 +199,7 @@ export function ScalePanel({ formula, usualLoss, onPan, onCook, onPreview, onApp
             data-make-it
             sx={{ mt: 1 }}
             onClick={() => {
-              onApply(
-                sheet.lines.map((line) => line.scaled_text),
-                say.theRecipeHasThatSize,
-                sheet.yield,
-              );
+              onApply(sheet.recipe_lines, say.theRecipeHasThatSize, sheet.yield);
             }}
           >
             {say.makeTheRecipeThisSize}

@@ -4,6 +4,7 @@ import { api, type Axes, type Conversion, type Formula, type Kitchen, type Line,
 import { Choice } from '../../ui/Choice';
 import { spoken, steps } from '../../ui/words';
 import { useLatest } from '../../api/useLatest';
+import { type DraftLine, newLine } from '../sauce/draft';
 import { Pick } from '../../ui/Pick';
 import { RowButton } from '../../ui/RowButton';
 import { say } from './sentences';
@@ -19,14 +20,21 @@ type Reason =
   | 'less-salt'
   | 'less-sugar';
 
+/** The line that a substitute is looked for, by its number, and which of the things in it. */
+export interface SwapLine {
+  readonly id: number;
+  readonly part: number;
+}
+
 interface Props {
   formula: Formula;
+  written: readonly DraftLine[];
   lines: readonly Line[];
   kitchen: Kitchen;
-  line: number;
-  onLine: (line: number) => void;
+  line: SwapLine | null;
+  onLine: (line: SwapLine) => void;
   onPreview: (axes: Axes | null) => void;
-  onApply: (texts: readonly string[], said: string) => void;
+  onApply: (lines: readonly DraftLine[], said: string) => void;
 }
 
 const reasons: readonly (readonly [Reason, string])[] = [
@@ -59,14 +67,17 @@ const dietWords: Record<string, string> = {
 };
 
 /** The lines as they read after a swap: edited ones in place, emptied ones gone, new ones last. */
-function swapped(lines: readonly string[], swap: Swap): string[] {
-  const edits = new Map(swap.edits.map((edit) => [edit.line - 1, edit.text]));
-  const kept = lines.flatMap((text, index) => {
-    const edit = edits.get(index);
-    return edit === undefined ? [text] : edit === '' ? [] : [edit];
-  });
-  return [...kept, ...swap.added];
+function swapped(lines: readonly DraftLine[], swap: Swap): DraftLine[] {
+  const edits = new Map(swap.edits.map((edit) => [edit.id, edit.text]));
+  const kept = lines.map((line) => ({ ...line, text: edits.get(line.id) ?? line.text }));
+  return [...kept.filter((line) => edits.get(line.id) !== ''), ...swap.added.map(newLine)];
 }
+
+/** The things of a sauce that something may stand in for, each told by its line and its place in it. */
+const swappable = (lines: readonly Line[]) =>
+  lines.flatMap(({ id, part, ingredient, text, alone }) =>
+    id === null || ingredient === null ? [] : [{ id, part: part ?? 1, text: alone ?? text }],
+  );
 
 function compensations(swap: Swap): string {
   return swap.compensations
@@ -93,27 +104,29 @@ function consequences(swap: Swap): string {
 }
 
 /** What can take a line's place and why, and whole recipes made fit for someone. */
-export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, onApply }: Props) {
+export function SwapPanel({ formula, written, lines, kitchen, line, onLine, onPreview, onApply }: Props) {
   const [reason, setReason] = useState<Reason>('missing');
   const [avoids, setAvoids] = useState('vegan');
-  const swappable = useMemo(() => lines.flatMap((one, index) => (one.ingredient !== null ? [index] : [])), [lines]);
-  const chosen = swappable.includes(line) ? line : (swappable[0] ?? -1);
+  const things = useMemo(() => swappable(lines), [lines]);
+  const chosen = things.find((one) => one.id === line?.id && one.part === line.part) ?? things[0];
+  const [id, part = 1] = [chosen?.id, chosen?.part];
   const isDiet = kitchen.diets.includes(avoids);
   const wish = useMemo(
     () =>
-      chosen < 0
+      id === undefined
         ? null
         : {
             ...formula,
-            line: chosen + 1,
+            line: id,
+            part,
             reason,
             zone,
             ...(reason === 'cannot-eat' ? { allergens: isDiet ? [] : [avoids], diets: isDiet ? [avoids] : [] } : {}),
           },
-    [formula, chosen, reason, avoids, isDiet],
+    [formula, id, part, reason, avoids, isDiet],
   );
   const found = useLatest(wish, api.swap);
-  if (chosen < 0) {
+  if (chosen === undefined) {
     return <Typography sx={{ py: 1 }}>{say.writeALineWithAn}</Typography>;
   }
   const candidates = found.isCurrent ? found.answer?.candidates : undefined;
@@ -123,15 +136,16 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
         {say.insteadOf}
         <Pick
           aria-label={say.theLineToSwap}
-          value={chosen}
+          value={String(things.indexOf(chosen))}
           onPick={(picked) => {
-            onLine(Number(picked));
+            const thing = things[Number(picked)];
+            if (thing !== undefined) onLine({ id: thing.id, part: thing.part });
           }}
           sx={{ maxWidth: '100%' }}
         >
-          {swappable.map((index) => (
-            <option key={index} value={index}>
-              {formula.lines[index] ?? ''}
+          {things.map((thing, at) => (
+            <option key={`${thing.id}.${thing.part}`} value={String(at)}>
+              {thing.text}
             </option>
           ))}
         </Pick>
@@ -164,7 +178,7 @@ export function SwapPanel({ formula, lines, kitchen, line, onLine, onPreview, on
               }}
               onClick={() => {
                 onPreview(null);
-                onApply(swapped(formula.lines, swap), say.isIn(swap.name));
+                onApply(swapped(written, swap), say.isIn(swap.name));
               }}
             >
               <strong>{told(swap)}</strong>
@@ -302,10 +316,7 @@ function WholeRecipe({
           }}
           onClick={() => {
             onPreview(null);
-            onApply(
-              conversion.text.filter((text, index) => text !== '' || formula.lines[index] === ''),
-              say.swapsMade(conversion.swaps.length),
-            );
+            onApply(conversion.recipe_lines, say.swapsMade(conversion.swaps.length));
           }}
           sx={{ mt: 0.5 }}
         >

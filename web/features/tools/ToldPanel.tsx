@@ -2,7 +2,7 @@ import { Box, ButtonBase, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import type { Line } from '../../api/client';
+import type { Line, Told } from '../../api/client';
 import { toldQuery } from '../../api/queries';
 import { say } from './sentences';
 
@@ -13,18 +13,29 @@ interface Props {
   onTake: (text: string) => void;
 }
 
-const fieldOf = (row: number) => document.querySelector<HTMLInputElement>(`input[aria-label="${say.line(row)}"]`);
+type Passage = Told['passages'][number];
+
+const fieldOf = (id: number | null) => document.querySelector<HTMLInputElement>(`[data-line="${id ?? ''}"] input`);
+
+/** Whether two pieces of what was told share a letter. */
+const overlap = ([from = 0, to = 0]: readonly number[], [since = 0, until = 0]: readonly number[]): boolean =>
+  from < until && since < to;
+
+/** The line that was understood from these words; where no line says what it was understood from, one of that thing. */
+const lineOf = (passage: Passage, lines: readonly Line[]): Line | undefined =>
+  lines.find(({ said }) => said !== null && overlap(said, passage.said)) ??
+  lines.find((line) => line.ingredient === passage.ingredient);
 
 /** What somebody told, beside the lines that were written down from it: one leads to the other. */
 export function ToldPanel({ sauce, lines, onTake }: Props) {
   const told = useQuery(toldQuery(sauce));
-  const [at, setAt] = useState<string | null>(null);
+  const [at, setAt] = useState<number | null>(null);
 
   // a line that is gone to shows where it was said
   useEffect(() => {
     const look = (event: FocusEvent) => {
-      const found = lines.find((line) => event.target === fieldOf(line.row));
-      if (found !== undefined) setAt(found.ingredient);
+      const found = lines.find((line) => event.target === fieldOf(line.id));
+      if (found !== undefined) setAt(found.id);
     };
     document.addEventListener('focusin', look);
     return () => {
@@ -32,14 +43,12 @@ export function ToldPanel({ sauce, lines, onTake }: Props) {
     };
   }, [lines]);
   useEffect(() => {
-    if (at !== null) document.querySelector(`[data-said="${CSS.escape(at)}"]`)?.scrollIntoView({ block: 'nearest' });
+    if (at !== null) document.querySelector(`[data-of-line="${at}"]`)?.scrollIntoView({ block: 'nearest' });
   }, [at]);
 
-  const isThere = (ingredient: string | null) => lines.some((line) => line.ingredient === ingredient);
-  const goTo = (ingredient: string) => {
-    const number = lines.findIndex((line) => line.ingredient === ingredient);
-    fieldOf(lines[number]?.row ?? number)?.focus();
-    setAt(ingredient);
+  const goTo = (line: Line) => {
+    fieldOf(line.id)?.focus();
+    setAt(line.id);
   };
   return (
     <Box data-told>
@@ -53,28 +62,29 @@ export function ToldPanel({ sauce, lines, onTake }: Props) {
       <Box sx={{ whiteSpace: 'pre-wrap', lineHeight: 1.9, maxWidth: '70ch', maxHeight: 420, overflowY: 'auto', pr: 1 }}>
         {told.data?.passages.map((one, number) => {
           if (one.use === null || one.ingredient === null) return <span key={number}>{one.text}</span>;
-          const { ingredient, line } = one;
-          const stands = isThere(ingredient);
+          const stands = lineOf(one, lines);
+          const taken = one.line ?? one.text;
           return (
             <ButtonBase
               key={number}
               component="span"
               role="button"
-              data-said={ingredient}
-              data-use={stands ? 'in' : 'passed'}
-              title={stands ? say.showItsLine : say.takeItIn(line ?? one.text)}
+              data-said={one.ingredient}
+              data-of-line={stands?.id}
+              data-use={stands === undefined ? 'passed' : 'in'}
+              title={stands === undefined ? say.takeItIn(taken) : say.showItsLine}
               onClick={() => {
-                if (stands) goTo(ingredient);
-                else onTake(line ?? one.text);
+                if (stands === undefined) onTake(taken);
+                else goTo(stands);
               }}
               sx={{
                 ...passage,
-                borderBottomStyle: stands ? 'solid' : 'dashed',
-                ...(at === ingredient ? { bgcolor: 'bar.window' } : {}),
+                borderBottomStyle: stands === undefined ? 'dashed' : 'solid',
+                ...(stands !== undefined && at === stands.id ? { bgcolor: 'bar.window' } : {}),
               }}
             >
               {one.text}
-              {!stands && <span aria-hidden>{' +'}</span>}
+              {stands === undefined && <span aria-hidden>{' +'}</span>}
             </ButtonBase>
           );
         })}

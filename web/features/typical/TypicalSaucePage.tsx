@@ -67,7 +67,7 @@ function Draft({ style }: { style: Style }) {
         title: say.my(style.name.toLowerCase()),
         style: style.key,
         measures: 'metric',
-        lines: found.texts,
+        lines: found.recipe_lines,
         yield: found.yield,
       });
       await navigate(`/sauce/${sauce.id}`);
@@ -137,8 +137,8 @@ function Draft({ style }: { style: Style }) {
           <Box data-draft sx={{ opacity: draft.isCurrent || found === null ? 1 : 0.8, minHeight: 240 }}>
             {found === null && draft.fault === null && <Typography>{say.working}</Typography>}
             <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-              {found?.texts.map((text) => (
-                <Box component="li" key={text} sx={{ py: 0.6, borderBottom: '1px solid', borderColor: 'divider' }}>
+              {found?.recipe_lines.map(({ id, text }) => (
+                <Box component="li" key={id} sx={{ py: 0.6, borderBottom: '1px solid', borderColor: 'divider' }}>
                   {text}
                 </Box>
               ))}

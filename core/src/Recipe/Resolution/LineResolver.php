@@ -17,6 +17,7 @@ use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\Line;
 use Vinculum\Recipe\Parser\LineGrammar;
 use Vinculum\Recipe\Parser\WrittenAmount;
+use Vinculum\Recipe\RecipeLine;
 
 /** Turns a line of text into an ingredient and grams with doubt. */
 final readonly class LineResolver
@@ -69,10 +70,15 @@ final readonly class LineResolver
      *
      * @return non-empty-list<ResolvedLine>
      */
-    public function entriesOfRow(int $row, string $text, array $before): array
+    public function entriesOf(RecipeLine $source, array $before): array
     {
         $memory = LineMemory::of($this->catalogue);
-        $said = "{$this->measures->value} {$this->partMillilitres} {$this->mark->name} {$row}\n" . implode(
+        $text = $source->text;
+        $said = "{$this->measures->value} {$this->partMillilitres} {$this->mark->name} " . implode(' ', [
+            $source->id,
+            $source->isApart ? 'apart' : '',
+            ...$source->said ?? [],
+        ]) . "\n" . implode(
             ' ',
             array_map(static fn(string $of, float $size): string => "{$of}={$size}", array_keys($this->vessels), $this->vessels),
         ) . "\n{$text}";
@@ -83,8 +89,8 @@ final readonly class LineResolver
         $line = $this->grammar->read($text);
         $isLikeAnother = array_filter($line->items, static fn(Item $item): bool => $item->sameAs !== null) !== [];
         $entries = array_map(
-            static fn(ResolvedLine $entry): ResolvedLine => $entry->atRow($row),
-            $this->understood($text, $line, $before),
+            static fn(ResolvedLine $entry): ResolvedLine => $entry->from($source),
+            $source->isApart ? [$this->understood($text, $line, $before)[0]] : $this->understood($text, $line, $before),
         );
         if (!$isLikeAnother) {
             $memory->keep($said, $entries);
@@ -96,7 +102,7 @@ final readonly class LineResolver
     /** @return non-empty-list<ResolvedLine> of a text by itself */
     public function entries(string $text): array
     {
-        return $this->understood($text, $this->grammar->read($text), []);
+        return $this->entriesOf(RecipeLine::of(1, $text), []);
     }
 
     /**
@@ -124,7 +130,7 @@ final readonly class LineResolver
 
         return array_map(
             static fn(ResolvedLine $entry, int $number): ResolvedLine
-                => $entry->asPartOf($text, $number + 1)->leaving($line->unread),
+                => $entry->asPart($number + 1)->leaving($line->unread),
             $entries,
             array_keys($entries),
         );

@@ -15,6 +15,7 @@ use Vinculum\Recipe\Parser\Lexer;
 use Vinculum\Recipe\Parser\PlainText;
 use Vinculum\Recipe\Parser\QuantityGrammar;
 use Vinculum\Recipe\Parser\Vocabulary;
+use Vinculum\Recipe\RecipeLine;
 
 /** A line as understood: which ingredient, how many grams with their doubt, and why. */
 final readonly class ResolvedLine
@@ -28,6 +29,8 @@ final readonly class ResolvedLine
      * @param list<string> $alternatives keys it might also be, likeliest first
      * @param Sureness|null $sure how sure the name is; null where no ingredient was found
      * @param list<string> $choices keys of the other ways that it names itself
+     * @param RecipeLine|null $source the line of the recipe that it was read from; null where it is of none
+     * @param int|null $part which of several that it names, from 1; null where it names one
      * @param list<string> $unread words of its text that have no role: with any, it is never certain
      */
     public function __construct(
@@ -40,7 +43,8 @@ final readonly class ResolvedLine
         public Mixture $hundredGrams,
         public array $alternatives = [],
         public ?Sureness $sure = null,
-        public LinePlace $place = new LinePlace(),
+        public ?RecipeLine $source = null,
+        public ?int $part = null,
         public array $unread = [],
         public array $choices = [],
     ) {
@@ -190,22 +194,28 @@ final readonly class ResolvedLine
         ]);
     }
 
-    /** The same, as one of several that a text names. */
-    public function asPartOf(string $text, int $part): self
+    /** The same, as one of several that its text names, from 1. */
+    public function asPart(int $part): self
     {
-        return $this->with(['place' => new LinePlace($this->place->row, $part, $text)]);
+        return $this->with(['part' => $part]);
     }
 
-    /** The same, read from that text of a recipe, counted from 0. */
-    public function atRow(int $row): self
+    /** The same, read from that line of a recipe. */
+    public function from(RecipeLine $source): self
     {
-        return $this->with(['place' => new LinePlace($row, $this->place->part, $this->place->text)]);
+        return $this->with(['source' => $source]);
+    }
+
+    /** The same thing, standing where another stood. */
+    public function inPlaceOf(self $other): self
+    {
+        return $this->with(['source' => $other->source, 'part' => $other->part]);
     }
 
     /** The text of the recipe that it was read from, also where that names several. */
     public function text(): string
     {
-        return $this->place->text ?? $this->written->text;
+        return $this->part === null ? $this->written->text : ($this->source->text ?? $this->written->text);
     }
 
     /**
@@ -240,16 +250,6 @@ final readonly class ResolvedLine
         }
 
         return false;
-    }
-
-    /**
-     * The number that a person counts it by, from 1: that of its text.
-     *
-     * @param int $at its place among the lines, from 0, for where it is of no text
-     */
-    public function number(int $at): int
-    {
-        return ($this->place->row ?? $at) + 1;
     }
 
     public function mixture(): Mixture

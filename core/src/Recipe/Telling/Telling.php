@@ -7,6 +7,7 @@ namespace Vinculum\Recipe\Telling;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\SpokenNumber;
 use Vinculum\Recipe\Recipe;
+use Vinculum\Recipe\RecipeLine;
 
 /** A recipe that somebody has told: what goes in, in the order of its use, and what is done; the rest is set aside. */
 final class Telling
@@ -95,7 +96,7 @@ final class Telling
             $mentions,
             static fn(Mention $one): bool => $one->span[0] >= $spokenFrom && !self::isDish($one, $title ?? ''),
         )), $spoken->text);
-        [$lines, $said, $passed] = self::lines($mentions, $title ?? '', $spoken, ToldParts::in($clauses));
+        [$lines, $passed] = self::lines($mentions, $title ?? '', $spoken, ToldParts::in($clauses));
         $steps = self::steps($clauses, $spokenFrom);
 
         return new Recipe(
@@ -104,7 +105,6 @@ final class Telling
             method: array_values($steps),
             yield: self::yield($spoken->text),
             setAside: self::aside($clauses, $steps, self::besides($passed, $mentions, $title ?? ''), $spokenFrom),
-            said: $said,
         );
     }
 
@@ -212,7 +212,7 @@ final class Telling
      *
      * @param list<Mention> $mentions
      *
-     * @return array{list<string>, list<array{int, int}>, list<Mention>} lines, where each was said, and what went into none
+     * @return array{list<RecipeLine>, list<Mention>} lines, and what went into none
      */
     private static function lines(array $mentions, string $title, SpokenText $spoken, ToldParts $parts): array
     {
@@ -256,7 +256,7 @@ final class Telling
             ];
         }
 
-        return [...$parts->titled($lines, $spoken), $passed];
+        return [$parts->titled($lines, $spoken), $passed];
     }
 
     /** Whether it only says what is made: "a peanut sauce". */

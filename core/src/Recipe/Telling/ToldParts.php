@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Telling;
 
+use Vinculum\Recipe\RecipeLine;
+
 /** The parts of what was told, where there are several: "for the sauce you want …", later "for the relish it's …". */
 final readonly class ToldParts
 {
@@ -54,24 +56,26 @@ final readonly class ToldParts
      *
      * @param list<array{string, string, array{int, int}}> $lines title, line, and where it was said
      *
-     * @return array{list<string>, list<array{int, int}>} lines with titles among them, and where each was said
+     * @return list<RecipeLine> with titles among them, each with where it was said
      */
     public function titled(array $lines, SpokenText $spoken): array
     {
         $titles = array_values(array_unique(['', ...array_column($this->parts, 2)]));
-        [$titled, $said] = [[], []];
+        $titled = [];
         foreach ($titles as $title) {
             $of = array_filter($lines, static fn(array $line): bool => $line[0] === $title);
             if ($title !== '' && $of !== []) {
-                $titled[] = $title;
-                $said[] = $spoken->origin(...$this->opening($title));
+                $titled[] = [$title, $spoken->origin(...$this->opening($title))];
             }
             foreach ($of as [, $line, $where]) {
-                $titled[] = $line;
-                $said[] = $where;
+                $titled[] = [$line, $where];
             }
         }
 
-        return [$titled, $said];
+        return array_map(
+            static fn(RecipeLine $line, array $one): RecipeLine => $line->saidAt($one[1]),
+            RecipeLine::numbered(array_column($titled, 0)),
+            $titled,
+        );
     }
 }

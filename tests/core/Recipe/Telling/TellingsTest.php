@@ -115,7 +115,7 @@ final class TellingsTest extends TestCase
     {
         foreach ([...self::tellings('written'), ...self::tellings('seen'), ...self::tellings('unseen')] as $name => [$told]) {
             $recipe = self::sauce($told)->recipe;
-            $kept = mb_strtolower(implode(' ', [$recipe->title, ...$recipe->lines, ...$recipe->told()]));
+            $kept = mb_strtolower(implode(' ', [$recipe->title, ...$recipe->texts(), ...$recipe->told()]));
             foreach (AllergenWords::in($told) as $allergen) {
                 self::assertContains($allergen, AllergenWords::in($kept), "{$name}: {$allergen}");
             }
@@ -132,10 +132,10 @@ final class TellingsTest extends TestCase
     {
         $told = "[0:01] So I make this dip, you know, for us.\n[0:05] I take three tablespoons of honey\n[0:09] and the juice of one lime, and we stir it.";
         $recipe = self::sauce($told)->recipe;
-        self::assertSame(['three tablespoons of honey', 'juice of one lime'], $recipe->lines);
-        foreach ($recipe->lines as $number => $line) {
-            [$from, $to] = $recipe->said[$number];
-            self::assertSame($line, mb_substr($told, $from, $to - $from));
+        self::assertSame(['three tablespoons of honey', 'juice of one lime'], $recipe->texts());
+        foreach ($recipe->lines as $line) {
+            [$from, $to] = $line->said ?? [0, 0];
+            self::assertSame($line->text, mb_substr($told, $from, $to - $from));
         }
     }
 

@@ -7,6 +7,7 @@ namespace Tests\core\Recipe\Telling;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Kitchen\Kitchen;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Recipe\Telling\Telling;
 
 /** Two sauces told in one go become one recipe with two parts, and what both hold is not added up. */
@@ -27,13 +28,12 @@ final class ToldPartsTest extends TestCase
                     self::assertSame([
                         "For the {$one}:", 'two hundred grams of ketchup', 'two tablespoons of sugar',
                         "For the {$other}:", 'one red onion', 'four gherkins', 'a teaspoon of sugar',
-                    ], $recipe->lines, $text);
-                    self::assertCount(count($recipe->lines), $recipe->said);
-                    foreach (array_slice($recipe->lines, 1, 2) as $at => $line) {
-                        [$from, $to] = $recipe->said[$at + 1];
-                        self::assertSame($line, mb_substr($text, $from, $to - $from));
+                    ], $recipe->texts(), $text);
+                    foreach ($recipe->ingredientLines() as $line) {
+                        [$from, $to] = $line->said ?? [0, 0];
+                        self::assertSame($line->text, mb_substr($text, $from, $to - $from));
                     }
-                    $things = Kitchen::shipped()->weigh($recipe)->recipe->said;
+                    $things = array_filter(Kitchen::shipped()->weigh($recipe)->formula->lines, static fn(ResolvedLine $line): bool => $line->source?->said !== null);
                     self::assertCount(5, $things);
                     ++$asked;
                 }
@@ -49,6 +49,6 @@ final class ToldPartsTest extends TestCase
                 . 'Then I add a splash of vinegar, and for the sauce to be nice you need a teaspoon of salt.',
             Catalogue::shipped(),
         );
-        self::assertSame([], preg_grep('/:$/', $recipe->lines));
+        self::assertSame([], preg_grep('/:$/', $recipe->texts()));
     }
 }

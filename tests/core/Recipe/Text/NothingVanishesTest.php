@@ -56,8 +56,8 @@ final class NothingVanishesTest extends TestCase
         foreach (Catalogue::shipped()->all() as $ingredient) {
             $line = $amounts[$dice->getInt(0, 4)] . ' ' . mb_strtolower($ingredient->name) . $endings[$dice->getInt(0, 9)];
             $recipe = RecipeReader::written("Sauce\n\nIngredients\n1 onion\n{$line}\n1 tsp salt\n\nMethod\nSimmer 20 minutes.");
-            self::assertContains($line, $recipe->lines, $line);
-            $formula = Formula::fromTexts($recipe->lines, Catalogue::shipped(), Measures::Us);
+            self::assertContains($line, $recipe->texts(), $line);
+            $formula = Formula::fromTexts($recipe->texts(), Catalogue::shipped(), Measures::Us);
             self::assertNotSame(LineStatus::Heading, $formula->lines[1]->status, $line);
             ++$seen;
         }
@@ -84,7 +84,7 @@ final class NothingVanishesTest extends TestCase
     {
         $texts = [
             $recipe->title, (string) $recipe->style, (string) $recipe->pan, (string) $recipe->yield,
-            ...$recipe->lines, ...$recipe->method, ...array_column($recipe->setAside, 'text'),
+            ...$recipe->texts(), ...$recipe->method, ...array_column($recipe->setAside, 'text'),
         ];
 
         return implode(' ', array_map(self::letters(...), $texts));

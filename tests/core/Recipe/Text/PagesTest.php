@@ -134,7 +134,7 @@ final class PagesTest extends TestCase
         self::assertSame('Two-way Plum Sauce', $recipe->title);
         self::assertSame(
             ['FOR THE SAUCE:', '1 kg plums, stoned', '250 g sugar', 'To finish:', 'salt and pepper'],
-            $recipe->lines,
+            $recipe->texts(),
         );
         self::assertSame(['Simmer the plums and sugar for 45 minutes.', 'Sieve, season and bottle.'], $recipe->method);
         self::assertSame(['2 cups', 8], [$recipe->yield, $recipe->servings]);
@@ -148,7 +148,7 @@ final class PagesTest extends TestCase
     {
         $lines = static fn(string $part, string $gap): array => RecipeReader::read(
             "Plum sauce\n\nIngredients\n500 g plums\n{$gap}{$part}\n2 tsp cumin\n1 tsp salt\n\nMethod\nBoil it for 10 minutes.",
-        )->lines;
+        )->texts();
         foreach (['Spices', 'Aromatics', 'Dressing', 'Wet', 'The base', 'Tempering', 'Garnish'] as $part) {
             foreach (['', "\n"] as $gap) {
                 self::assertSame(['500 g plums', "{$part}:", '2 tsp cumin', '1 tsp salt'], $lines($part, $gap), $part);
@@ -166,7 +166,7 @@ final class PagesTest extends TestCase
             foreach ([[], ['100 g mayonnaise'], ['1 tsp salt', 'Stir it well.']] as $rest) {
                 $recipe = RecipeReader::read(implode("\n", [$first, ...$rest]));
                 self::assertSame('', $recipe->title, $first);
-                self::assertSame($first, $recipe->lines[0]);
+                self::assertSame($first, $recipe->texts()[0]);
             }
         }
         self::assertSame('2 minute mustard sauce', RecipeReader::read("2 minute mustard sauce\n100 g mustard\n1 tsp salt")->title);
@@ -212,10 +212,10 @@ final class PagesTest extends TestCase
         $read = RecipeReader::read($blocks);
 
         self::assertSame('Plum Sauce', $read->title);
-        self::assertSame(['1 kg plums', '250 g sugar', '250 ml vinegar'], $read->lines);
+        self::assertSame(['1 kg plums', '250 g sugar', '250 ml vinegar'], $read->texts());
         self::assertSame(['Simmer 30 minutes.', 'Sieve and bottle.'], $read->method);
         $read = RecipeReader::read($marked);
-        self::assertSame(['Dip', ['2 tbsp soy sauce', '1 tsp sugar']], [$read->title, $read->lines]);
+        self::assertSame(['Dip', ['2 tbsp soy sauce', '1 tsp sugar']], [$read->title, $read->texts()]);
         self::assertSame(['Stir.'], $read->method);
     }
 
@@ -303,7 +303,7 @@ final class PagesTest extends TestCase
                     '2 Oranges, zest and juice',
                     '300 ml Red wine vinegar',
                     '6 Allspice berries',
-                ], $recipe->lines, $text);
+                ], $recipe->texts(), $text);
             }
         }
     }
@@ -315,7 +315,7 @@ final class PagesTest extends TestCase
                 . "Vinegar   300 ml   10 fl oz\n\nMethod\nSimmer the lot for 45 minutes.  Stir it often.  Pot and seal it.\n",
         );
 
-        self::assertSame(['500 g Beetroot', 'to taste Salt', '300 ml Vinegar'], $recipe->lines);
+        self::assertSame(['500 g Beetroot', 'to taste Salt', '300 ml Vinegar'], $recipe->texts());
         self::assertStringContainsString('Pot and seal it.', implode(' ', $recipe->method));
         self::assertStringContainsString('Simmer the lot', implode(' ', $recipe->method));
     }
@@ -326,7 +326,7 @@ final class PagesTest extends TestCase
             "Plum sauce\n\nIngredients\n\nFor the sauce:\n500 g plums\n100 g sugar\n\nTo finish:\n\nMethod\nSimmer the plums.\n",
         );
 
-        self::assertSame(['For the sauce:', '500 g plums', '100 g sugar'], $recipe->lines);
+        self::assertSame(['For the sauce:', '500 g plums', '100 g sugar'], $recipe->texts());
         self::assertContains('To finish:', array_column($recipe->setAside, 'text'));
     }
 
