@@ -139,6 +139,13 @@ final readonly class Adviser
     private function usual(?Complaint $complaint): array
     {
         $candidates = UsualAdditions::to($this->sauce, $complaint?->key === 'not-sour');
+        if ($complaint !== null && $complaint->tooMuchOn() === null) {
+            // what is lacking is not brought by more of what is thick in it
+            $candidates = array_values(array_filter(
+                $candidates,
+                static fn(Candidate $one): bool => array_diff(['base', 'fat'], $one->ingredient->roles) !== [],
+            ));
+        }
         $balance = $this->sauce->balance();
         $cayenne = $this->sauce->catalogue()->get(self::GROUND_CHILLI);
         $isThere = array_filter(

@@ -69,8 +69,7 @@ final readonly class SauceTraits
     {
         return Balance::isEmulsified($this->balance->formula) && array_filter(
             $this->balance->formula->lines,
-            static fn(ResolvedLine $line): bool => in_array('egg', $line->ingredient->suitability->allergens ?? [], true)
-                || in_array('emulsion', $line->ingredient->kinds ?? [], true),
+            static fn(ResolvedLine $line): bool => in_array('egg', $line->ingredient->suitability->allergens ?? [], true),
         ) !== [];
     }
 
@@ -83,15 +82,27 @@ final readonly class SauceTraits
     /** The oil that there is most of. */
     public function oil(): ?string
     {
-        [$oil, $most] = [null, 0.0];
+        return $this->mostOf('oil');
+    }
+
+    /** The key of the ingredient of a kind that there is most of. */
+    private function mostOf(string $kind): ?string
+    {
+        [$key, $most] = [null, 0.0];
         foreach ($this->balance->formula->lines as $line) {
-            $isOil = in_array('oil', $line->ingredient->kinds ?? [], true);
-            if ($isOil && ($line->grams->value ?? 0.0) > $most) {
-                [$oil, $most] = [$line->ingredient?->key, $line->grams->value ?? 0.0];
+            $isSo = in_array($kind, $line->ingredient->kinds ?? [], true);
+            if ($isSo && ($line->grams->value ?? 0.0) > $most) {
+                [$key, $most] = [$line->ingredient?->key, $line->grams->value ?? 0.0];
             }
         }
 
-        return $oil;
+        return $key;
+    }
+
+    /** The butter that there is most of. */
+    public function butter(): ?string
+    {
+        return $this->mostOf('butter');
     }
 
     public function hasItsOwnAcid(): bool
@@ -173,6 +184,17 @@ final readonly class SauceTraits
         }
 
         return $base;
+    }
+
+    /** Whether something in it splits at the boil: yoghurt, soured cream. */
+    public function splits(): bool
+    {
+        $splits = FactsFile::named('remedies')['too-thin']->list('splits');
+
+        return array_filter(
+            $this->balance->formula->lines,
+            static fn(ResolvedLine $line): bool => in_array($line->ingredient?->kind(), $splits, true),
+        ) !== [];
     }
 
     /** What the recipe itself is loosened with: its own thin base, its oil where that is what carries it, else water. */

@@ -25,6 +25,10 @@ final readonly class TasteRemedies
     private const TO_MILDEN = 0.3;
     private const SWEET_ON_THE_NOSE = 0.04;
     private const OF_MILK_FROM = 0.3;
+    private const CARRIED_BY_BUTTER_FROM = 0.3;
+    /** Shares: of the batch, from which a thing is meant to bite, and of that thing, what is added of it at first. */
+    private const BITES_FROM = 0.01;
+    private const MORE_BITE = 0.5;
     private const OF_BROTH_FROM = 0.4;
     /** Steps that what masks may leave it further off: the sourness that hides sweetness was not wanted by itself. */
     private const MASKS_WITHIN = 1.0;
@@ -55,6 +59,17 @@ final readonly class TasteRemedies
         $axis = $this->complaint->tooMuchOn();
         $taste = $this->balance->taste;
         $grams = $this->balance->mixture->grams() / 100.0;
+        if ($this->complaint->brings(Axis::Heat)) {
+            return array_values(array_filter([$this->moreOfItsBite()]));
+        }
+        $carried = $axis === Axis::Sour && $this->is->shareOf(['butter']) >= self::CARRIED_BY_BUTTER_FROM;
+        if ($carried && $this->is->butter() !== null) {
+            return array_values(array_filter([$this->remedy->withAmounts(
+                [[$this->is->butter(), TextureRemedies::OIL_ON_SOUR * 100.0 * $grams]],
+                'more of the butter that carries it thins the acid',
+                null,
+            )]));
+        }
         if ($this->sauce->isCooked() && $this->is->shareOf(['broth']) >= self::OF_BROTH_FROM && !$this->is->hasItsOwnAcid()) {
             // a gravy wants salt: acid has no place in it
             return $this->pinchOfSalt();
@@ -134,6 +149,33 @@ final readonly class TasteRemedies
         return $answer === null || $answer->distanceAfter > $this->target->distance($taste) + self::MASKS_WITHIN
             ? []
             : [$answer];
+    }
+
+    /** What is sharp by pepper, wasabi or horseradish, and by no chilli, is made sharper by more of that. */
+    private function moreOfItsBite(): ?Correction
+    {
+        [$bite, $most] = [null, 0.0];
+        foreach ($this->balance->formula->lines as $line) {
+            $ingredient = $line->ingredient;
+            $grams = $line->grams->value ?? 0.0;
+            if ($ingredient === null || !in_array('heat', $ingredient->roles, true)) {
+                continue;
+            }
+            if ($ingredient->composition->mixture->get(Component::CapsaicinoidHeat) > 0.0) {
+                return null;
+            }
+            if ($grams > $most) {
+                [$bite, $most] = [$ingredient->key, $grams];
+            }
+        }
+
+        return $bite === null || $most < self::BITES_FROM * $this->balance->mixture->grams()
+            ? null
+            : $this->remedy->withAmounts(
+                [[$bite, self::MORE_BITE * $most]],
+                'more of what bites in it',
+                null,
+            );
     }
 
     /** Horseradish, mustard and garlic bite the nose, which no chilli does: they are thinned with what is mild in it. */

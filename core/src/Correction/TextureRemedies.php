@@ -39,6 +39,7 @@ final readonly class TextureRemedies
     /** More of the oil that carries a sauce, as a share of it. */
     public const OIL_ON_SOUR = 0.15;
     private const OF_PLANTS_FROM = 0.6;
+    private const OF_BROTH_FROM = 0.4;
 
     private Balance $balance;
     private Catalogue $catalogue;
@@ -128,6 +129,9 @@ final readonly class TextureRemedies
                 $this->slurry(),
             ];
         }
+        if ($isCooked && $this->is->splits()) {
+            return [$this->slurry('gently')];
+        }
         $kinds = array_merge([], ...array_map(
             static fn(ResolvedLine $line): array => $line->ingredient->kinds ?? [],
             $this->balance->formula->lines,
@@ -185,6 +189,17 @@ final readonly class TextureRemedies
     /** @return list<Correction|null> */
     private function brighter(): array
     {
+        if ($this->is->shareOf(['broth']) >= self::OF_BROTH_FROM && !$this->is->holds(['herb'])) {
+            return [
+                $this->remedy->withAmounts(
+                    [['butter', self::FAT_TO_ROUND * $this->balance->mixture->grams()]],
+                    'fat makes what is brown shine',
+                    new Remedy('whisk', $this->remedy->says('shine')),
+                ),
+                $this->remedy->doing('rest', 'what browned stays brown'),
+            ];
+        }
+
         return $this->is->holds(['herb'])
             ? [$this->remedy->correction(
                 [],
@@ -232,7 +247,7 @@ final readonly class TextureRemedies
         );
     }
 
-    private function slurry(): ?Correction
+    private function slurry(string $says = 'slurry'): ?Correction
     {
         $water = $this->balance->mixture->get(Component::Water);
         $worth = $this->catalogue->get('cornflour')->composition->mixture->get(Component::Thickening) / 100.0;
@@ -242,7 +257,7 @@ final readonly class TextureRemedies
         return $this->remedy->withAmounts(
             $amounts,
             'starch takes up water and hardly thins the taste',
-            new Remedy('whisk', $this->remedy->says('slurry')),
+            new Remedy('whisk', $this->remedy->says($says)),
         );
     }
 

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Vinculum\Substitution;
 
+use Vinculum\Chemistry\Component;
 use Vinculum\Ingredient\Ingredient;
 
 /** What may take a line's place, and what may be put in or taken out to make up for it. */
 final readonly class SwapCandidates
 {
-    /** Of a line that makes up for another, this share may be left out; of salt all of it, where the new thing is salted. */
     /** The share of a sauce that leaves are made the sauce by. */
     private const BASE_FROM = 0.1;
+    /** The share of oil or butter from which egg holds that rather than sets milk. */
+    private const EMULSION_FROM = 0.25;
+    private const IS_NOTHING_BUT = 0.85;
+    private const HALF = 0.5;
     /** Of the whole sauce, where less than that stands in it; else as much again as there is. */
     private const MOST_PUT_IN = ['salt' => 0.03, 'sweetener' => 0.08, 'acid' => 0.02, 'water' => 1.0];
     /** Kinds of things that do that work and no other. */
@@ -21,6 +25,7 @@ final readonly class SwapCandidates
         'acid' => ['vinegar', 'juice', 'acid'],
         'water' => [],
     ];
+    /** Of a line that makes up for another, this share may be left out; of salt all of it, where the new thing is salted. */
     private const MOST_TAKEN_OUT = ['salt' => 1.0, 'sweetener' => 0.5, 'acid' => 0.5, 'water' => 0.5];
 
     public function __construct(private SwapTask $task) {}
@@ -28,7 +33,32 @@ final readonly class SwapCandidates
     /** @return list<array{Ingredient, StandIn}> what cooks take in its place */
     public function nearer(): array
     {
-        return [...$this->fromAnotherPack(), ...$this->admitted(StandIn::of($this->task->gone))];
+        return [
+            ...$this->lessOfItself(),
+            ...$this->fromAnotherPack(),
+            ...$this->admitted(StandIn::of($this->task->gone)),
+        ];
+    }
+
+    /**
+     * Where there must be less of what a thing is nothing but, half of it: less salt is no other salt.
+     *
+     * @return list<array{Ingredient, StandIn}>
+     */
+    private function lessOfItself(): array
+    {
+        $gone = $this->task->gone;
+        $isIt = $this->task->reason->less === 'salt' && $this->task->reason->burden($gone, 1.0) >= self::IS_NOTHING_BUT;
+
+        return $isIt ? [[$gone, new StandIn($gone->kind(), StandIn::SAME, self::HALF)]] : [];
+    }
+
+    /** What is taken for holding less is not taken in the larger amount that would make up for it. */
+    public function limited(StandIn $standIn): StandIn
+    {
+        return $this->task->reason->less === null || $standIn->ratio === null
+            ? $standIn
+            : new StandIn($standIn->kind, $standIn->class, min(1.0, $standIn->ratio));
     }
 
     /**
@@ -70,10 +100,7 @@ final readonly class SwapCandidates
     {
         $candidates = [];
         foreach ($standIns as $standIn) {
-            // what is taken for holding less is not taken in the larger amount that would make up for it
-            $standIn = $this->task->reason->less === null || $standIn->ratio === null
-                ? $standIn
-                : new StandIn($standIn->kind, $standIn->class, min(1.0, $standIn->ratio));
+            $standIn = $this->limited($standIn);
             foreach ([$standIn->kind, ...$this->ownOf($standIn->kind)] as $key) {
                 $candidate = $this->task->catalogue->has($key)
                     ? $this->task->reason->fitting($this->task->catalogue->get($key))
@@ -82,6 +109,7 @@ final readonly class SwapCandidates
                     $candidate !== null
                     && $key !== $this->task->gone->key
                     && !$this->isDriedForABase($candidate)
+                    && $this->setsAsEggDoes($candidate)
                     && $this->task->reason->admits(
                         $candidate,
                         $this->task->gone,
@@ -95,6 +123,29 @@ final readonly class SwapCandidates
         }
 
         return $this->fit($candidates);
+    }
+
+    /** Where egg sets what is no emulsion, a custard or a curd, only what thickens does its work. */
+    private function setsAsEggDoes(Ingredient $candidate): bool
+    {
+        $kinds = $this->task->gone->kinds;
+
+        return !in_array('egg', $kinds, true) || in_array('sauce', $kinds, true)
+            || $this->shareOfLooseFat() >= self::EMULSION_FROM
+            || in_array('egg', $candidate->kinds, true)
+            || $candidate->composition->mixture->get(Component::Thickening) > 0.0;
+    }
+
+    /** The share of it that is oil or butter, which something has to hold; the fat of cream is held already. */
+    private function shareOfLooseFat(): float
+    {
+        $grams = 0.0;
+        foreach ($this->task->formula->lines as $line) {
+            $isLoose = array_intersect(['oil', 'butter'], $line->ingredient->kinds ?? []) !== [];
+            $grams += $isLoose ? $line->grams->value ?? 0.0 : 0.0;
+        }
+
+        return $grams / max(1e-9, $this->task->whole->grams());
     }
 
     /** A spoon of dried leaves stands in for a sprig, and never for the leaves that a sauce is made of. */

@@ -41,6 +41,9 @@ final readonly class SwapSearch
     /** Of a fat or a nut paste the usual amount is what keeps the body: no less than this share of it, no more than this many times. */
     private const LEAST_OF_FAT = 0.9;
     private const MOST_OF_FAT = 1.25;
+    private const LEAST_OF_THE_SAME = 0.75;
+    private const MOST_OF_THE_SAME = 1.3;
+    private const AS_MUCH = 0.1;
     /** With what makes up for the rest it takes no more room than this many times the old line. */
     private const MOST_BULK = 1.25;
     /** Steps: what moves the whole sauce by so much comes after all of its class that does not. */
@@ -100,7 +103,10 @@ final readonly class SwapSearch
     /** How much of one named ingredient replaces the line; null where no amount of it does. */
     public function with(Ingredient $candidate): ?Swap
     {
-        $standIn = StandIn::for($this->task->gone, $candidate);
+        $standIn = $this->candidates->limited(StandIn::for($this->task->gone, $candidate));
+        if ($candidate === $this->task->gone) {
+            return $this->ranked($this->candidates->nearer(), 1)[0] ?? null;
+        }
         if ($this->task->isByNameAlone()) {
             return $this->measuring->byNameAlone($candidate, $standIn);
         }
@@ -194,21 +200,36 @@ final readonly class SwapSearch
     {
         return $standIn->ratio === null
             ? 0.0
-            : ($this->task->carriesFat() ? self::LEAST_OF_FAT : 0.5) * $standIn->ratio * $this->task->grams();
+            : match (true) {
+                $this->task->carriesFat() => self::LEAST_OF_FAT,
+                $this->isSpooned($standIn) => self::LEAST_OF_THE_SAME,
+                default => 0.5,
+            } * $standIn->ratio * $this->task->grams();
     }
 
     private function mostOf(StandIn $standIn): float
     {
         return $standIn->ratio === null
             ? INF
-            : $this->mostTimes() * $standIn->ratio * $this->task->grams();
+            : $this->mostTimes($standIn) * $standIn->ratio * $this->task->grams();
     }
 
-    private function mostTimes(): float
+    /** Of a bottled sauce its like goes in spoon for spoon, whatever is printed on either bottle. */
+    private function isSpooned(StandIn $standIn): bool
+    {
+        $isSauce = $this->task->catalogue->has($standIn->kind)
+            && in_array('sauce', $this->task->catalogue->get($standIn->kind)->kinds, true);
+
+        return $isSauce && $standIn->class <= StandIn::USUAL
+            && abs(($standIn->ratio ?? 0.0) - 1.0) <= self::AS_MUCH;
+    }
+
+    private function mostTimes(StandIn $standIn): float
     {
         return match (true) {
             $this->task->reason->less !== null => 1.0,
             $this->task->carriesFat() => self::MOST_OF_FAT,
+            $this->isSpooned($standIn) => self::MOST_OF_THE_SAME,
             default => 2.0,
         };
     }

@@ -22,6 +22,8 @@ use Vinculum\Facts\FactsFile;
 use Vinculum\Family\FamilyBook;
 use Vinculum\Family\PlainReference;
 use Vinculum\Ingredient\Catalogue;
+use Vinculum\Kitchen\Kitchen;
+use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
@@ -216,6 +218,60 @@ final class RemediesTest extends TestCase
         ));
     }
 
+    /** At the boil yoghurt and soured cream split, whatever else is in the pan: starch is held below it. */
+    public function test_what_splits_is_never_boiled_down(): void
+    {
+        $asked = 0;
+        foreach (FactsFile::named('remedies')['too-thin']->list('splits') as $milk) {
+            $name = Catalogue::shipped()->get($milk)->name;
+            foreach (['200 ml beef stock', '400 g tinned tomatoes', '300 g mushrooms', '100 ml white wine'] as $base) {
+                $sauce = Kitchen::shipped()->weigh(Kitchen::shipped()->read(
+                    "# Sauce\n\n30 g butter\n1 onion\n{$base}\n200 g {$name}\n\nMethod:\nSimmer 15 minutes.\nStir in the {$name}.\n",
+                ));
+                foreach ((new Adviser($sauce))->answer(new Wish(Complaint::named('too-thin')))->corrections as $one) {
+                    self::assertNotSame('reduce', $one->does?->kind, "{$name} in {$base}");
+                    self::assertStringNotContainsString('at the boil and', (string) $one->does?->text);
+                    ++$asked;
+                }
+            }
+        }
+        self::assertGreaterThan(30, $asked);
+    }
+
+    /** Where no chilli is in it, a sauce is hot by its own pepper, wasabi or horseradish. */
+    public function test_what_bites_by_itself_gets_more_of_that(): void
+    {
+        [$asked, $catalogue] = [0, Catalogue::shipped()];
+        foreach ($catalogue->keys() as $key) {
+            $hot = $catalogue->get($key);
+            if (
+                !in_array('heat', $hot->roles, true)
+                || $hot->composition->mixture->get(Component::CapsaicinoidHeat) > 0.0
+                || array_intersect(['egg', 'milk'], $hot->suitability->allergens) !== []
+            ) {
+                continue;
+            }
+            $lines = [ResolvedLine::ofGrams($catalogue->get('mayonnaise'), Amount::of(200.0, 0.0)), ResolvedLine::ofGrams($hot, Amount::of(8.0, 0.0))];
+            $sauce = Weighed::formula(Formula::of($lines));
+            $first = (new Adviser($sauce))->answer(new Wish(Complaint::named('not-hot')))->corrections[0]->additions[0] ?? null;
+            self::assertSame($key, $first?->ingredient->key);
+            self::assertEqualsWithDelta(4.0, $first->grams, 2.0, $key);
+            ++$asked;
+        }
+        self::assertGreaterThan(8, $asked);
+    }
+
+    /** A pinch does nothing for what was never salted. */
+    public function test_what_is_hardly_salted_is_brought_to_where_salt_is_tasted(): void
+    {
+        foreach (['800 g tinned tomatoes', '500 g minced beef', '600 ml single cream', '500 g pumpkin', '600 ml coconut milk'] as $base) {
+            $sauce = Kitchen::shipped()->weigh(Kitchen::shipped()->read("# Sauce\n\n{$base}\n1 onion\n2 tbsp olive oil\n"));
+            $first = (new Adviser($sauce))->answer(new Wish(Complaint::named('not-salty')))->corrections[0];
+            self::assertGreaterThan(0.5, $first->after->salt, $base);
+            self::assertLessThan(1.0, $first->after->salt, $base);
+        }
+    }
+
     /**
      * Over every family's plain sauce, a few words each: no flesh, no spice and no leaf as a thinner, no water into what
      * is strewn, no cup of it into an emulsion, nothing raw but chillies into what is cooked; and there is an answer.
@@ -238,7 +294,9 @@ final class RemediesTest extends TestCase
                 foreach (array_merge([], ...array_map(static fn(Correction $one): array => $one->additions, $corrections)) as $one) {
                     $kinds = $one->ingredient->kinds;
                     $said = "{$family->key}, {$word}: {$one->measure->of($one->ingredient->name)}";
-                    $heats = $one->ingredient->composition->mixture->get(Component::CapsaicinoidHeat) > 0.0;
+                    // pepper, where it is what the sauce is hot by
+                    $heats = $one->ingredient->composition->mixture->get(Component::CapsaicinoidHeat) > 0.0
+                        || $word === 'not-hot' && in_array('heat', $one->ingredient->roles, true);
                     $mine = max([0.0, ...array_map(
                         static fn(ResolvedLine $line): float => $line->ingredient?->kind() === $one->ingredient->kind()
                             ? $line->grams->value ?? 0.0

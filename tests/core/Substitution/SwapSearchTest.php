@@ -411,6 +411,38 @@ final class SwapSearchTest extends TestCase
         self::assertNotNull($swap);
     }
 
+    /** A custard or a curd is set by egg: what only holds oil sets nothing; a mayonnaise is held by it. */
+    public function test_what_sets_is_not_replaced_by_what_holds(): void
+    {
+        foreach (['500 ml milk', '300 ml double cream', '200 ml lemon juice', '400 ml coconut milk', '300 ml orange juice'] as $base) {
+            $set = (new SwapSearch(
+                Weighed::formula(self::formula([$base, '5 egg yolks', '90 g sugar'])),
+                1,
+                SwapReason::cannotEat(['egg'], []),
+            ))->substitutes();
+            self::assertNotSame([], $set);
+            foreach ($set as $one) {
+                self::assertGreaterThan(0.0, $one->ingredient->composition->mixture->get(Component::Thickening), $one->ingredient->key);
+            }
+        }
+        $held = (new SwapSearch(Weighed::formula(self::formula(['3 egg yolks', '250 ml olive oil', '1 tbsp lemon juice'])), 0, SwapReason::cannotEat(['egg'], [])))->substitutes();
+        self::assertSame('aquafaba', $held[0]->ingredient->key);
+    }
+
+    /** Less salt is half the salt, and no amount of soy sauce; also in a whole recipe, where the first taste is aimed at. */
+    public function test_salt_is_halved_where_less_is_wanted(): void
+    {
+        foreach (['2 tsp salt', '12 g coarse salt', '1 tbsp flake salt'] as $salt) {
+            $lines = ['300 g ketchup', '3 tbsp soy sauce', '60 ml cider vinegar', '60 g brown sugar', $salt];
+            $sauce = Weighed::formula(self::formula($lines));
+            $first = (new SwapSearch($sauce, 4, SwapReason::lessSalt()))->substitutes()[0];
+            self::assertSame($sauce->formula->lines[4]->ingredient, $first->ingredient);
+            self::assertEqualsWithDelta(0.5, $first->grams / ($sauce->formula->lines[4]->grams->value ?? 1.0), 0.13, $salt);
+            $whole = Conversion::of($sauce, [SwapReason::lessSalt()])->after->balance()->mixture;
+            self::assertLessThan(0.7 * $sauce->balance()->mixture->get(Component::Salt), $whole->get(Component::Salt));
+        }
+    }
+
     /** A line is counted as its reader counts it: by its text, and by the thing where a text names several. */
     public function test_a_line_that_names_two_things_counts_once(): void
     {
