@@ -25,6 +25,16 @@ final class SpokenNumber
         return '\d{1,5}|' . implode('|', $words) . ($from === 1 ? '|an|a' : '');
     }
 
+    /** "Forty five minutes" with the number in one word, as it is written: "forty-five". */
+    public static function joined(string $text): string
+    {
+        return (string) preg_replace(
+            '/\b((?:twen|thir|for|fif|six|seven|eigh|nine)ty) (one|two|three|four|five|six|seven|eight|nine)\b/iu',
+            '$1-$2',
+            $text,
+        );
+    }
+
     /** What one of them stands for; null where it is none. */
     public static function value(string $said): ?int
     {

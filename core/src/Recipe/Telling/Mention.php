@@ -67,6 +67,22 @@ final readonly class Mention
         return $this->with(line: "{$amount} {$this->name}", amount: $amount, use: MentionUse::PutIn);
     }
 
+    /** The zest of the fruit that this is the juice of. */
+    public function zest(): self
+    {
+        return $this->with(
+            key: (string) preg_replace('/ juice$/u', ' zest', $this->key),
+            line: (string) preg_replace('/^(?:the )?juice of /iu', 'zest of ', $this->line),
+            amount: $this->amount === '' ? 'one' : $this->amount,
+        );
+    }
+
+    /** The same, its amount being that of each in a list. */
+    public function ofEach(): self
+    {
+        return $this->with(line: "{$this->amount} each {$this->name}");
+    }
+
     /** The same thing under a more exact name. */
     public function named(self $exact): self
     {

@@ -17,6 +17,7 @@ final readonly class SpokenText
 
     /** A line that the next one finishes. */
     private const GOES_ON = '/(?:[.,!?;:–-]|\b(?:of|a|an|the|my|some|and|or|with|in|into|to|about|half|quarter|just|like|then|so|is|are|i|we|you|it))\s*$/iu';
+    private const LEAST_SAID = 3;
     private const LINES_OF_A_LIST = 5;
     private const WORDS_OF_A_LINE = 5.5;
     private const LONGEST_LINE = 10;
@@ -27,7 +28,7 @@ final readonly class SpokenText
     public static function of(string $pasted): self
     {
         [$text, $places, $at, $last] = ['', [], 0, ''];
-        $isListed = self::isListed($pasted);
+        [$isListed, $isStamped] = [self::isListed($pasted), self::isStamped($pasted)];
         $lines = preg_split('/(?<=\n)/', $pasted) ?: [];
         foreach ($lines as $number => $line) {
             $said = rtrim($line, "\r\n");
@@ -44,9 +45,11 @@ final readonly class SpokenText
                 $said,
             );
             // of short lines each says a thing of its own
-            $next = trim((string) preg_replace(self::AMONG, ' ', $lines[$number + 1] ?? ''));
+            $next = self::nextOf($lines, $number);
             $goesOn = preg_match(self::GOES_ON, $kept) === 1 || preg_match('/^(?:of|and a)\b/iu', $next) === 1;
-            $end = $isListed && !$goesOn ? ".\n" : "\n";
+            $isLong = str_word_count($kept) >= self::LEAST_SAID;
+            $isNew = !$goesOn && ($isListed || $isStamped && $isLong && self::beginsAnew($next));
+            $end = $isNew ? ".\n" : "\n";
             foreach (str_split($kept . $end) as $offset => $byte) {
                 $isSpace = $byte === ' ' || $byte === "\n" || $byte === "\t";
                 if ($isSpace && ($text === '' || str_ends_with($text, ' '))) {
@@ -59,6 +62,31 @@ final readonly class SpokenText
         }
 
         return new self($text, $pasted, $places);
+    }
+
+    /**
+     * What is said after a line of what was pasted.
+     *
+     * @param list<string> $lines
+     */
+    private static function nextOf(array $lines, int $number): string
+    {
+        for ($at = $number + 1; isset($lines[$at]); ++$at) {
+            if (trim($lines[$at]) !== '' && preg_match(self::NOT_SAID, rtrim($lines[$at])) !== 1) {
+                return trim((string) preg_replace(self::AMONG, ' ', $lines[$at]));
+            }
+        }
+
+        return '';
+    }
+
+    /** Whether a line of a recording begins with an amount, with what is done next, or with somebody else. */
+    private static function beginsAnew(string $line): bool
+    {
+        [$numbers, $measures, $does] = array_map(TellingWords::pattern(...), ['numbers', 'counted', 'begins']);
+
+        return preg_match("/^(?:{$numbers}|\\d+|[½¼¾⅓⅔])(?:\\s+\\pL+){0,2}?\\s+{$measures}\\b/iu", $line) === 1
+            || preg_match("/^(?:{$does}|he|she|they)\\b/iu", $line) === 1;
     }
 
     /** Whether a recording is told in short lines: "[0:05] one cup mayo". */

@@ -13,6 +13,11 @@ use Vinculum\Recipe\RecipeLine;
 final class Telling
 {
     /** Shares of the words by which somebody speaks. */
+    private const A_TIME = '/\b(?:minutes?|mins?|hours?|overnight)\b/iu';
+    private const FOR_A_TIME = '/^(?:(?:about|for|another|maybe|give it|give that|give them|let it have)\s+)?'
+        . '(?:\d+|an?\b|half\b|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'
+        . '|\pL+teen|(?:twen|thir|for|fif|six|nine)ty)'
+        . '(?:[\s-]+(?:[\pL\d½]+)){0,4}?[\s-]*(?:minutes?|mins?|hours?)\b/iu';
     private const SPOKEN = 0.02;
     private const LEAST_WORDS = 25;
     /** Amounts in words from which talk is known by them alone. */
@@ -296,19 +301,27 @@ final class Telling
     {
         $steps = [];
         foreach ($clauses as $number => [$at, $clause]) {
-            if ($at < $from || !TellingWords::areIn($clause, 'does')) {
+            $isForATime = self::isForATime($clause);
+            if ($at < $from || !$isForATime && !TellingWords::areIn($clause, 'does')) {
                 continue;
             }
             $isTalk = TellingWords::areIn($clause, 'other') || TellingWords::areIn($clause, 'served')
-                || TellingWords::areIn($clause, 'no-step');
+                // "ten minutes, don't let it boil" is done all the same
+                || TellingWords::areIn($clause, 'no-step') && preg_match(self::A_TIME, $clause) !== 1;
             $step = self::asAStep($clause);
-            $isOfThings = preg_match('/^(?:an?|some|about|\d|half|one|two|three|four|five|six)\b/iu', $step) === 1;
-            if (!$isTalk && !$isOfThings && str_word_count($step) >= 2 && self::tellsTo($step)) {
+            $isOfThings = !$isForATime && preg_match('/^(?:an?|some|about|\d|half|one|two|three|four|five|six)\b/iu', $step) === 1;
+            if (!$isTalk && !$isOfThings && str_word_count($step) >= 2 && ($isForATime || self::tellsTo($step))) {
                 $steps[$number] = $step;
             }
         }
 
         return $steps;
+    }
+
+    /** "Ten minutes at a bubble.", "Give it an hour.": how long it takes, said by itself. */
+    private static function isForATime(string $clause): bool
+    {
+        return preg_match(self::FOR_A_TIME, self::asAStep($clause)) === 1;
     }
 
     /** Whether it begins with what is to be done, or a time or a heat stands in it. */
@@ -324,7 +337,7 @@ final class Telling
     private static function asAStep(string $clause): string
     {
         $fillers = TellingWords::pattern('fillers');
-        $step = trim($clause);
+        $step = SpokenNumber::joined(trim($clause));
         do {
             $before = $step;
             $step = (string) preg_replace("/^[\s,.–-]*{$fillers}[\s,]*/iu", '', $step, 1);

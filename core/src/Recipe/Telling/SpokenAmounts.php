@@ -1,0 +1,337 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Vinculum\Recipe\Telling;
+
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Ingredient\Texture;
+use Vinculum\Quantity\SpokenNumber;
+use Vinculum\Recipe\Parser\Item;
+use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\Resolution\NameReading;
+
+/** How much of a thing is said: before its name, behind it, or both. */
+final readonly class SpokenAmounts
+{
+    /** An amount begins no further before its thing, in tokens. */
+    private const AHEAD = 9;
+    /** So many small words may stand between a thing and its amount. */
+    private const GLUE = 8;
+    private const LONGEST_AMOUNT = 7;
+    private const UNTIL = 7;
+    /** A number from which nobody counts pieces: "two hundred and fifty sugar" are grams, of what is poured millilitres. */
+    private const IN_GRAMS_FROM = 50.0;
+    /** Of what comes behind a thing this alone is no amount. */
+    private const BARE = '/^(?:an?|some|one|another|little|whole|good|an? (?:good|little|big|small|bit|whole|nice))$/iu';
+
+    public function __construct(
+        private SpokenWords $words,
+        private NameReading $names,
+        private LineGrammar $grammar,
+        private Catalogue $catalogue,
+    ) {}
+
+    /**
+     * The thing at a token as it is written with its amount, and the tokens from and to which that was said.
+     *
+     * @param int $end the token behind its name
+     * @param int $before the last token of the thing before it
+     * @param int $next the token where the next thing begins
+     *
+     * @return array{Item|null, int, int} null where no amount is said
+     */
+    public function of(int $at, int $end, int $before, int $next, string $name): array
+    {
+        [$from, $ahead] = $this->amountAhead($at, $end, $before);
+        $sized = $this->sized($from, $at, $end, $name);
+        [$to, $behind] = $sized ?? $this->amountBehind($end, $next, $name);
+        // "half a cup of ketchup, 128 grams", "a little ginger, say a teaspoon": of two amounts the surer
+        $isLoose = $ahead?->measured?->unit?->isVague() === true && $behind?->measured?->unit?->isVague() === false
+            || preg_match('/^(?:some|a few|few|a bit|a little|lots|enough)\b/iu', $ahead->text ?? '') === 1;
+        $isSurer = $sized !== null || self::isMetric($behind) && !self::isMetric($ahead)
+            || $behind?->measured?->unit !== null && $isLoose;
+        $item = $ahead === null || $isSurer ? $behind ?? $ahead : $ahead;
+        $isBehind = $item !== null && $item === $behind;
+        $item = $this->inTheSameUnit($item, $name, $at) ?? $this->squeezed($item, $name, $at) ?? $item;
+
+        return [$item, $ahead === null ? $at : $from, $isBehind ? $to : $end];
+    }
+
+    /**
+     * "two tins of good tomatoes, the four hundred gram ones", "galangal the size of a thumb": how large each is, or it is.
+     *
+     * @return array{int, Item|null}|null the token behind what says so; null where nothing does
+     */
+    private function sized(int $from, int $at, int $end, string $name): ?array
+    {
+        $behind = substr($this->words->text, $this->words->tokens[$end - 1]->end, 60);
+        $number = SpokenNumber::pattern() . '|(?:\pL+ )?hundred(?: and \pL+)?';
+        $item = match (true) {
+            preg_match("/^[\s,]*(?:about |roughly )?the size of (?:a|an|my|your) (thumb|walnut|egg)\b/iu", $behind, $said) === 1
+                => $this->read("a {$said[1]}-sized piece of {$name}") ?? $this->read("1 {$said[1]} of {$name}"),
+            preg_match("/^[\s,]*the ({$number})[\s-](g|grams?|ml|mils?)\b (?:ones?|tins?|cans?|jars?|kind|size)\b/iu", $behind, $said) === 1
+                && preg_match('/^(\S+) (tins?|cans?|jars?)\b/iu', $this->words->between($from, $end), $packs) === 1
+                => $this->read("{$packs[1]} " . self::figure($said[1]) . " {$said[2]} {$packs[2]} of {$name}"),
+            default => null,
+        };
+        if ($item === null) {
+            return null;
+        }
+        $ends = $this->words->tokens[$end - 1]->end + strlen($said[0]);
+        for ($to = $end; isset($this->words->tokens[$to]) && $this->words->tokens[$to]->offset < $ends; ++$to);
+
+        return [$to, $item];
+    }
+
+    /** "four hundred" as figures. */
+    private static function figure(string $said): string
+    {
+        if (preg_match('/^(\pL+) hundred(?: and (\pL+))?$/iu', $said, $found) !== 1) {
+            return (string) (SpokenNumber::value($said) ?? $said);
+        }
+
+        return (string) (100 * (SpokenNumber::value($found[1]) ?? 1) + (SpokenNumber::value($found[2] ?? '') ?? 0));
+    }
+
+    /** Weighed, or measured in millilitres: surer than a glass or a bottle. */
+    private static function isMetric(?Item $item): bool
+    {
+        $metric = implode('|', TellingWords::list('metric'));
+
+        return $item !== null && preg_match("/(?:^|[\\s\\d-])(?:{$metric})(?:\\s+of)?$/iu", trim($item->amountText)) === 1;
+    }
+
+    /** "two teaspoons of ginger and one of mustard seeds": one what? What was said right before. */
+    private function inTheSameUnit(?Item $item, string $name, int $at): ?Item
+    {
+        $isBare = $item?->measured !== null && $item->measured->unit === null;
+        if (!$isBare || ($this->words->tokens[$at - 1] ?? null)?->isWord('of') !== true) {
+            return null;
+        }
+        $said = substr($this->words->text, 0, $this->words->tokens[$at]->offset);
+        $units = TellingWords::pattern('spoons');
+
+        return preg_match("/\\b({$units})\\s+(?:of\\s+)?[^.!?]{2,40}?(?:\\band|,)\\s+[\\pL\\d½¼¾]+\\s+of\\s*$/iu", $said, $found) === 1
+            ? $this->read(preg_replace('/\s+of$/iu', '', $item->amountText) . " {$found[1]} {$name}")
+            : null;
+    }
+
+    /** "I squeeze in half a lime": its juice. */
+    private function squeezed(?Item $item, string $name, int $at): ?Item
+    {
+        $isFruit = $item?->measured !== null && $item->measured->unit === null && $item->part === null
+            && $this->names->keyOf("{$name} juice") !== null;
+        $before = substr($this->words->text, max(0, $this->words->tokens[$at]->offset - 40), min(40, $this->words->tokens[$at]->offset));
+
+        return $isFruit && preg_match('/\bsqueez\w{1,3}\b(?:\s+[\pL\d½¼]+){0,5}\s*$/iu', $before) === 1
+            ? $this->read("juice of {$item->amountText} {$name}")
+            : null;
+    }
+
+    /** @return array{int, Item|null} the first token of the amount, and the thing as it is then written */
+    private function amountAhead(int $at, int $end, int $before): array
+    {
+        $least = $this->words->isMeasuredBehind($at) ? $at : max($before + 1, $at - self::AHEAD, $this->words->firstOf($at));
+        for ($from = $least; $from < $at; ++$from) {
+            if (!$this->words->mayBegin($from)) {
+                continue;
+            }
+            $said = $this->corrected($this->words->between($from, $end));
+            $item = self::isNoAmount($this->words->between($from, $at))
+                ? null
+                : $this->readAsMetric($said, $from)
+                    ?? $this->read($said)
+                    ?? $this->readPlainly($said, $this->words->between($at, $end));
+            if ($item !== null) {
+                return [$from, $item];
+            }
+        }
+
+        return [$at, null];
+    }
+
+    /** @return array{int, Item|null} the token behind the amount, and the thing as it is then written */
+    private function amountBehind(int $end, int $next, string $name): array
+    {
+        $glue = TellingWords::list('glue');
+        for ([$from, $most] = [$end, $end + self::GLUE]; $from < min($next, $most); ++$from) {
+            $skipped = $this->atATime($from, $next);
+            [$from, $most] = [$from + $skipped, $most + $skipped];
+            // "a bottle of ketchup, the small one, four hundred grams", "oil till it's loose, about a hundred"
+            $from += $this->isWhichOne($from) ? 3 : $this->untilWhen($from, $next);
+            $token = $this->words->tokens[$from] ?? null;
+            if ($token === null) {
+                break;
+            }
+            if ($this->words->mayBegin($from)) {
+                for ($to = min($next, $from + self::LONGEST_AMOUNT); $to > $from; --$to) {
+                    $follows = $this->words->tokens[$to] ?? null;
+                    $isEnd = preg_match('/[.,;!?]$/', $this->words->tokens[$to - 1]->text) === 1
+                        || $follows?->isMark('.', ',', ';', '!', '?') === true;
+                    $isOfNext = $to === $next && !$isEnd || $follows?->isWord('of') === true
+                        && !(($this->words->tokens[$to + 1] ?? null)?->isWord('it', 'that', 'those', 'them', 'em', 'this') ?? false);
+                    $isWhole = TellingWords::have($this->words->tokens[$to - 1]->lower, 'metric');
+                    $isCut = $follows?->isWord('and') === true && $this->words->tokens[$to - 1]->isWord('hundred', 'thousand')
+                        || $follows?->isWord('and') === true && $this->isAHalf($to + 1)
+                        || $follows !== null && !$isWhole
+                        && ($follows->isNumber() || $follows->isWord('a', 'an')
+                            || TellingWords::have($follows->lower, 'counted'))
+                        && !$isEnd;
+                    if ($isOfNext || $isCut || $this->words->tokens[$to - 1]->isWord('of', 'and', 'or', 'the')) {
+                        continue;
+                    }
+                    // "in three goes", "yoghurt one"
+                    $isOften = $follows !== null && !$isEnd && TellingWords::have($follows->lower, 'times');
+                    if ($isOften || $to === $from + 1 && TellingWords::have($token->lower, 'one-of-them')) {
+                        continue;
+                    }
+                    $amount = self::ranged($this->corrected($this->words->between($from, $to)));
+                    $item = self::isNoAmount($amount) ? null : $this->read("{$amount} {$name}");
+                    if ($item?->measured !== null && preg_match(self::BARE, trim($item->amountText)) !== 1) {
+                        return [$to, $item];
+                    }
+                }
+            }
+            // "brown sugar and it's half a cup"
+            $isJoined = $token->isWord('and')
+                && ($this->words->tokens[$from + 1] ?? null)?->isWord('it\'s', 'its', 'that\'s', 'thats') === true;
+            if (!$isJoined && !$token->isMark(',', '.', '-', '–', '…', ':', '?') && !in_array($token->lower, $glue, true)) {
+                break;
+            }
+        }
+
+        return [$end, null];
+    }
+
+    /** How many tokens say how far: "till it's loose", up to the mark behind. */
+    private function untilWhen(int $at, int $next): int
+    {
+        if (($this->words->tokens[$at] ?? null)?->isWord('till', 'until') !== true) {
+            return 0;
+        }
+        for ($to = $at + 1; $to < min($next, $at + self::UNTIL); ++$to) {
+            if (preg_match('/[,]$/', $this->words->tokens[$to - 1]->text) === 1 || $this->words->tokens[$to]->isMark(',')) {
+                return $to - $at;
+            }
+        }
+
+        return 0;
+    }
+
+    /** How many tokens say how it goes in: ", a tablespoon at a time," is no amount of it. */
+    private function atATime(int $at, int $next): int
+    {
+        $text = substr($this->words->text, $this->words->tokens[$at]->offset ?? 0, 60);
+        if (preg_match('/^,?\s*(?:an?|one|\pL+) (?:\pL+ )?(?:at a time|by (?:the )?\pL+)\b[,.]?/iu', $text, $said) !== 1) {
+            return 0;
+        }
+        $ends = ($this->words->tokens[$at]->offset ?? 0) + strlen($said[0]);
+        for ($to = $at; $to < $next && $this->words->tokens[$to]->offset < $ends; ++$to);
+
+        return $to - $at;
+    }
+
+    private function isWhichOne(int $at): bool
+    {
+        return ($this->words->tokens[$at] ?? null)?->isWord('the', 'a') === true
+            && ($this->words->tokens[$at + 1] ?? null)?->isWord() === true
+            && ($this->words->tokens[$at + 2] ?? null)?->isWord('one', 'ones', 'kind', 'sort', 'stuff', 'type') === true;
+    }
+
+    /** "a teaspoon and a half" goes on. */
+    private function isAHalf(int $at): bool
+    {
+        return ($this->words->tokens[$at] ?? null)?->isWord('a') === true
+            && ($this->words->tokens[$at + 1] ?? null)?->isWord('half', 'quarter', 'third', 'bit') === true;
+    }
+
+    /** One thing with an amount and no word left over; null where the words are not that. */
+    private function read(string $text): ?Item
+    {
+        // "hundred mil of oil"
+        $text = (string) preg_replace('/^(hundred|thousand)\b/iu', 'a $1', SpokenNumber::joined($text));
+        // "the juice of the orange", "half the juice of the lemon"
+        $text = (string) preg_replace(
+            ['/\bhalf the juice of the\b/iu', '/\b(?:the )?juice of the\b/iu'],
+            ['juice of half a', 'juice of 1'],
+            $text,
+        );
+        $line = $this->grammar->read(self::ranged($text));
+        $item = $line->first();
+        $isOfGrams = $item->measured?->unit === null && $item->measured?->counted === 'whole'
+            && $item->measured->middle() >= self::IN_GRAMS_FROM && $item->name !== '';
+        if ($isOfGrams) {
+            $key = $this->names->keyOf($item->name);
+            $isPoured = $key !== null && $this->catalogue->get($key)->portions->texture === Texture::Liquid;
+            $line = $this->grammar->read("{$item->amountText} " . ($isPoured ? 'ml' : 'g') . " {$item->name}");
+            $item = $line->first();
+        }
+
+        return count($line->items) === 1 && $line->unread === [] && !$item->isNonsense
+            && ($item->amountText !== '' || $item->isSome)
+            && $item->name !== '' && $this->names->knows($item)
+            ? $item
+            : null;
+    }
+
+    /** "five or six tablespoons" is a range. */
+    private static function ranged(string $text): string
+    {
+        $number = '(' . SpokenNumber::pattern() . ')';
+
+        return (string) preg_replace_callback(
+            "/\\b{$number} or {$number}\\b/iu",
+            static fn(array $found): string => SpokenNumber::value($found[1]) . '-' . SpokenNumber::value($found[2]),
+            $text,
+        );
+    }
+
+    /** "a slice of old bread": without what is only said of it. */
+    private function readPlainly(string $said, string $name): ?Item
+    {
+        $of = strripos($said, ' of ');
+
+        return $of === false ? null : $this->read(substr($said, 0, $of) . " of {$name}");
+    }
+
+    /** "two hundred millilitres of stock … a hundred and fifty of cream": so much of what was measured in before. */
+    private function readAsMetric(string $said, int $from): ?Item
+    {
+        $metric = TellingWords::pattern('metric');
+        $before = substr($this->words->text, 0, $this->words->tokens[$from]->offset);
+        if (
+            preg_match('/^(?:an?\s+|\pL+\s+)?(?:hundred|\d{2,4}|\pL+ty)\b[^.,;!?]*?\sof\s/iu', $said) !== 1
+            || preg_match_all("/{$metric}/iu", $before, $units) < 1
+        ) {
+            return null;
+        }
+        $item = $this->read((string) preg_replace('/\sof\s/iu', ' ' . end($units[0]) . ' of ', $said, 1));
+
+        return self::isMetric($item) ? $item : null;
+    }
+
+    /** "two tablespoons, sorry, teaspoons of": what was meant. */
+    private function corrected(string $text): string
+    {
+        $sorry = TellingWords::pattern('sorry');
+        if (preg_match("/^(.*?)[\s,.–-]*{$sorry}[\s,.–-]*(.+)$/iu", $text, $found) !== 1) {
+            return $text;
+        }
+        $meant = trim($found[2]);
+        $numbers = TellingWords::pattern('numbers');
+        $number = preg_match("/^([\\d½¼¾⅓⅔.,\\/]+|{$numbers})\\s/iu", $found[1], $said) === 1
+            ? $said[1]
+            : '';
+
+        return preg_match('/^(?:tea|table)?spoons?|^(?:tsp|tbsp|cups?|grams?|mils?|ml|g)\b/iu', $meant) === 1
+            ? "{$number} {$meant}"
+            : $meant;
+    }
+
+    /** Whether words stand among it that no amount holds. */
+    private static function isNoAmount(string $text): bool
+    {
+        return TellingWords::areIn($text, 'no-amount') || preg_match('/[.!?]\s/u', $text) === 1;
+    }
+}
