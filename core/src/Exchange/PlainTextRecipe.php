@@ -20,6 +20,8 @@ final class PlainTextRecipe
     /** @var \WeakMap<Catalogue, PageReader>|null one for each catalogue: what its signs weigh is read once */
     private static ?\WeakMap $readers = null;
 
+    /** Things that make a recipe of a text that is no list. */
+    private const LEAST_TOLD = 3;
     private const KEYS = ['title', 'style', 'yield', 'serves', 'pan', 'without', 'aim', 'aside'];
     /** Marks that only the text of a whole page has. */
     private const OF_A_PAGE = '/^\s*(?:##|[-*•]\s|\*\*)/mu';
@@ -69,6 +71,11 @@ final class PlainTextRecipe
     private function page(string $text): Recipe
     {
         $recipe = PageRecipe::read($text, $this->reader());
+        if ($recipe->ingredientLines() === [] && Telling::mayBeOne($text)) {
+            // no list stands in it, but somebody may tell what goes in
+            $told = Telling::read($text, $this->catalogue);
+            $recipe = count($told->ingredientLines()) >= self::LEAST_TOLD ? $told : $recipe;
+        }
 
         return $recipe->method !== [] && !$recipe->isCooked() ? $recipe->withoutYield() : $recipe;
     }

@@ -53,9 +53,13 @@ final class MentionPurpose
             !$hasAmount && preg_match('/\b(?:this is|here is) (?:my|our|the)\s+(?:\pL+\s){0,2}$/iu', $upTo) === 1,
             // "he put bourbon in it, I don't"
             self::isDeniedOfOneself($upTo, $from) => MentionUse::TalkedAbout,
-            // "Pepper."
-            !$hasAmount && trim($upTo) === '' && preg_match('/^[\pL\s]{2,24}[.!]?\s*$/u', $told) === 1
-                && preg_match('/^[.!]?\s*(?:\p{Lu}|$)/u', $behind) === 1 => MentionUse::PutIn,
+            // "Pepper.", "Salt, obviously."
+            !$hasAmount && trim($upTo) === ''
+                && preg_match('/^[\pL\s]{2,24}?(?:, (?:obviously|of course|as always|naturally))?[.!]?\s*$/u', $told) === 1
+                && preg_match('/^(?:, \pL+(?: \pL+)?)?[.!]?\s*(?:\p{Lu}|$)/u', $behind) === 1 => MentionUse::PutIn,
+            // "that's the adobo for the pork"
+            !$hasAmount && preg_match('/\bfor (?:the|your|my|our|a)\s*$/iu', $upTo) === 1
+                && preg_match('/^\s*(?:[.!?]|$)/u', $behind) === 1 => MentionUse::ServedWith,
             // "that's your sausage gravy"
             !$hasAmount && preg_match('/\b(?:that\'s|thats|there\'s|that is|here\'s)\s+(?:your|the|my|our|a)\s+(?:\pL+\s){0,2}$/iu', $upTo) === 1,
             // "you pour boiling water on them"
@@ -97,7 +101,10 @@ final class MentionPurpose
         $does = TellingWords::pattern('others-do');
 
         return preg_match("/\\b(?:he|she|they|people|everyone|everybody)\\s+(?:\\pL+\\s+){0,2}?{$does}\\b[^.!?]{0,30}$/iu", $upTo) === 1
-            && preg_match('/^[^.!?]{0,50}\b(?:i|we) (?:don\'?t|do not|never|won\'?t|didn\'?t)\b/iu', $from) === 1;
+            && preg_match(
+                '/^[^.!?]{0,50}\b(?:(?:i|we) (?:don\'?t|do not|never|won\'?t|didn\'?t)|(?:at|for|on) (?:christmas|easter|sundays?|birthdays?|special))\b/iu',
+                $from,
+            ) === 1;
     }
 
     /** "My mother put curry powder in hers", "the stall next to ours put coconut milk in theirs". */
@@ -123,7 +130,8 @@ final class MentionPurpose
     /** "salt, pepper, a bit of sugar": nothing but things. */
     private static function beginsAList(string $told): bool
     {
-        return substr_count($told, ',') >= 2 && str_word_count($told) <= 3 * (1 + substr_count($told, ','));
+        return preg_match('/\b(?:obviously|but|also|of course|lovely|great)\b/iu', $told) !== 1
+            && substr_count($told, ',') >= 2 && str_word_count($told) <= 3 * (1 + substr_count($told, ','));
     }
 
     /** Whether words of a kind stand right before, with at most a few small ones between. */

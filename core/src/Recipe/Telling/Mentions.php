@@ -89,7 +89,9 @@ final class Mentions
      */
     private function eachOfThem(?Mention $last, Mention $mention): array
     {
-        if ($last === null || $mention->amount !== '' || preg_match('/\beach\b/iu', $last->amount . $last->line) !== 1) {
+        $isOfEach = $last !== null && $mention->amount === ''
+            && preg_match('/\beach\b/iu', $last->amount . $last->line) === 1;
+        if ($last === null || !$isOfEach) {
             return [$last, $mention];
         }
         $between = substr($this->words->text, $last->span[1], max(0, $mention->span[0] - $last->span[1]));
@@ -118,9 +120,17 @@ final class Mentions
         for ($at = 0; $at < count($this->words->tokens);) {
             $token = $this->words->tokens[$at];
             $length = $token->isWord() ? $this->names->longestAt($this->words->tokens, $at) : 0;
+            // a name ends where a sentence does: "salt, and pepper. In a jar"
+            for ($in = 1; $in < $length; ++$in) {
+                if (preg_match('/[.!?]$/', $this->words->tokens[$at + $in - 1]->text) === 1 || $this->words->tokens[$at + $in]->isMark('.', '!', '?')) {
+                    $length = $in;
+                }
+            }
             $said = $length === 0 ? '' : mb_strtolower($this->words->between($at, $at + $length));
-            // a clove of garlic is no spice
-            if ($length === 1 && $token->isWord('clove', 'cloves') && $this->isCounted($at + 1)) {
+            // a clove of garlic is no spice, nor are the cloves of "garlic, three cloves"
+            $isOfGarlic = $length === 1 && $token->isWord('clove', 'cloves')
+                && ($this->isCounted($at + 1) || $this->countsGarlic($at));
+            if ($isOfGarlic) {
                 ++$at;
                 continue;
             }
@@ -133,6 +143,14 @@ final class Mentions
         }
 
         return $named;
+    }
+
+    /** "garlic three cloves": a number of what was named just before. */
+    private function countsGarlic(int $at): bool
+    {
+        $before = mb_strtolower($this->words->between(max(0, $at - 5), $at));
+
+        return preg_match('/\bgarlic\W+(?:that\'s |about |say |i use )?(?:\d+|\pL+)$/u', $before) === 1;
     }
 
     /** Whether what follows is what is counted: "of garlic", "garlic". */

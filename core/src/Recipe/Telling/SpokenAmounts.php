@@ -73,6 +73,10 @@ final readonly class SpokenAmounts
             preg_match("/^[\s,]*the ({$number})[\s-](g|grams?|ml|mils?)\b (?:ones?|tins?|cans?|jars?|kind|size)\b/iu", $behind, $said) === 1
                 && preg_match('/^(\S+) (tins?|cans?|jars?)\b/iu', $this->words->between($from, $end), $packs) === 1
                 => $this->read("{$packs[1]} " . self::figure($said[1]) . " {$said[2]} {$packs[2]} of {$name}"),
+            // "a tin of plum tomatoes four hundred grams"
+            preg_match("/^[\\s,]*(?:about |around )?({$number}) (g|grams?|ml|mils?)\\b/iu", $behind, $said) === 1
+                && preg_match('/^(\S+) (?:\pL+ )?(tins?|cans?|jars?)\b/iu', $this->words->between($from, $end), $packs) === 1
+                => $this->read("{$packs[1]} " . self::figure($said[1]) . " {$said[2]} {$packs[2]} of {$name}"),
             default => null,
         };
         if ($item === null) {
@@ -106,7 +110,7 @@ final readonly class SpokenAmounts
     private function inTheSameUnit(?Item $item, string $name, int $at): ?Item
     {
         $isBare = $item?->measured !== null && $item->measured->unit === null;
-        if (!$isBare || ($this->words->tokens[$at - 1] ?? null)?->isWord('of') !== true) {
+        if (!$isBare || !$this->words->isWord($at - 1, 'of')) {
             return null;
         }
         $said = substr($this->words->text, 0, $this->words->tokens[$at]->offset);
@@ -120,9 +124,18 @@ final readonly class SpokenAmounts
     /** "I squeeze in half a lime": its juice. */
     private function squeezed(?Item $item, string $name, int $at): ?Item
     {
+        // "squeeze half a lime in"
+        $number = SpokenNumber::pattern();
+        if (
+            preg_match("/^squeeze (?:in )?(half an?|{$number})\\b/iu", $item->text ?? '', $said) === 1
+            && $this->names->keyOf("{$name} juice") !== null
+        ) {
+            return $this->read("juice of {$said[1]} {$name}");
+        }
         $isFruit = $item?->measured !== null && $item->measured->unit === null && $item->part === null
             && $this->names->keyOf("{$name} juice") !== null;
-        $before = substr($this->words->text, max(0, $this->words->tokens[$at]->offset - 40), min(40, $this->words->tokens[$at]->offset));
+        $offset = $this->words->tokens[$at]->offset;
+        $before = substr($this->words->text, max(0, $offset - 40), min(40, $offset));
 
         return $isFruit && preg_match('/\bsqueez\w{1,3}\b(?:\s+[\pL\d½¼]+){0,5}\s*$/iu', $before) === 1
             ? $this->read("juice of {$item->amountText} {$name}")
@@ -132,7 +145,9 @@ final readonly class SpokenAmounts
     /** @return array{int, Item|null} the first token of the amount, and the thing as it is then written */
     private function amountAhead(int $at, int $end, int $before): array
     {
-        $least = $this->words->isMeasuredBehind($at) ? $at : max($before + 1, $at - self::AHEAD, $this->words->firstOf($at));
+        $least = $this->words->isMeasuredBehind($at)
+            ? $at
+            : max($before + 1, $at - self::AHEAD, $this->words->firstOf($at));
         for ($from = $least; $from < $at; ++$from) {
             if (!$this->words->mayBegin($from)) {
                 continue;
@@ -164,13 +179,17 @@ final readonly class SpokenAmounts
             if ($token === null) {
                 break;
             }
+            // "and pepper. In a jar, lid on"
+            if ($token->isWord('in', 'into') && $this->isVessel($from + 1)) {
+                break;
+            }
             if ($this->words->mayBegin($from)) {
                 for ($to = min($next, $from + self::LONGEST_AMOUNT); $to > $from; --$to) {
                     $follows = $this->words->tokens[$to] ?? null;
                     $isEnd = preg_match('/[.,;!?]$/', $this->words->tokens[$to - 1]->text) === 1
                         || $follows?->isMark('.', ',', ';', '!', '?') === true;
                     $isOfNext = $to === $next && !$isEnd || $follows?->isWord('of') === true
-                        && !(($this->words->tokens[$to + 1] ?? null)?->isWord('it', 'that', 'those', 'them', 'em', 'this') ?? false);
+                        && !$this->words->isWord($to + 1, 'it', 'that', 'those', 'them', 'em', 'this');
                     $isWhole = TellingWords::have($this->words->tokens[$to - 1]->lower, 'metric');
                     $isCut = $follows?->isWord('and') === true && $this->words->tokens[$to - 1]->isWord('hundred', 'thousand')
                         || $follows?->isWord('and') === true && $this->isAHalf($to + 1)
@@ -195,7 +214,7 @@ final readonly class SpokenAmounts
             }
             // "brown sugar and it's half a cup"
             $isJoined = $token->isWord('and')
-                && ($this->words->tokens[$from + 1] ?? null)?->isWord('it\'s', 'its', 'that\'s', 'thats') === true;
+                && $this->words->isWord($from + 1, 'it\'s', 'its', 'that\'s', 'thats');
             if (!$isJoined && !$token->isMark(',', '.', '-', '–', '…', ':', '?') && !in_array($token->lower, $glue, true)) {
                 break;
             }
@@ -207,7 +226,7 @@ final readonly class SpokenAmounts
     /** How many tokens say how far: "till it's loose", up to the mark behind. */
     private function untilWhen(int $at, int $next): int
     {
-        if (($this->words->tokens[$at] ?? null)?->isWord('till', 'until') !== true) {
+        if (!$this->words->isWord($at, 'till', 'until')) {
             return 0;
         }
         for ($to = $at + 1; $to < min($next, $at + self::UNTIL); ++$to) {
@@ -222,28 +241,46 @@ final readonly class SpokenAmounts
     /** How many tokens say how it goes in: ", a tablespoon at a time," is no amount of it. */
     private function atATime(int $at, int $next): int
     {
+        $howMuch = substr($this->words->text, $this->words->tokens[$at]->offset ?? 0, 80);
+        if (preg_match('/^,?\s*(?:just )?enough to (?:\pL+ ){1,5}?(?=(?:like|about|say|maybe|roughly) )/iu', $howMuch, $said) === 1) {
+            return $this->tokensIn($at, $next, strlen($said[0]));
+        }
         $text = substr($this->words->text, $this->words->tokens[$at]->offset ?? 0, 60);
         if (preg_match('/^,?\s*(?:an?|one|\pL+) (?:\pL+ )?(?:at a time|by (?:the )?\pL+)\b[,.]?/iu', $text, $said) !== 1) {
             return 0;
         }
-        $ends = ($this->words->tokens[$at]->offset ?? 0) + strlen($said[0]);
+        return $this->tokensIn($at, $next, strlen($said[0]));
+    }
+
+    /** How many tokens so many letters take, up to the next thing. */
+    private function tokensIn(int $at, int $next, int $letters): int
+    {
+        $ends = ($this->words->tokens[$at]->offset ?? 0) + $letters;
         for ($to = $at; $to < $next && $this->words->tokens[$to]->offset < $ends; ++$to);
 
         return $to - $at;
     }
 
+    /** "a jar", "the big pan": where it goes, and not how much. */
+    private function isVessel(int $at): bool
+    {
+        $behind = substr($this->words->text, $this->words->tokens[$at]->offset ?? 0, 30);
+
+        return preg_match('/^(?:an?|the|my|your|that)\s+(?:\pL+\s+)?(?:jar|tin|bottle|bowl|pan|pot|cup|jug|glass|blender|dish|tub|box)\b/iu', $behind) === 1;
+    }
+
     private function isWhichOne(int $at): bool
     {
-        return ($this->words->tokens[$at] ?? null)?->isWord('the', 'a') === true
-            && ($this->words->tokens[$at + 1] ?? null)?->isWord() === true
-            && ($this->words->tokens[$at + 2] ?? null)?->isWord('one', 'ones', 'kind', 'sort', 'stuff', 'type') === true;
+        return $this->words->isWord($at, 'the', 'a')
+            && $this->words->isWord($at + 1)
+            && $this->words->isWord($at + 2, 'one', 'ones', 'kind', 'sort', 'stuff', 'type');
     }
 
     /** "a teaspoon and a half" goes on. */
     private function isAHalf(int $at): bool
     {
-        return ($this->words->tokens[$at] ?? null)?->isWord('a') === true
-            && ($this->words->tokens[$at + 1] ?? null)?->isWord('half', 'quarter', 'third', 'bit') === true;
+        return $this->words->isWord($at, 'a')
+            && $this->words->isWord($at + 1, 'half', 'quarter', 'third', 'bit');
     }
 
     /** One thing with an amount and no word left over; null where the words are not that. */

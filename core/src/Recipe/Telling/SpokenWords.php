@@ -57,8 +57,14 @@ final readonly class SpokenWords
     /** "salt them, a good tablespoon": how much of it is told. */
     public function isMeasuredBehind(int $at): bool
     {
-        return ($this->tokens[$at + 1] ?? null)?->isWord('it', 'them') === true
+        return $this->isWord($at + 1, 'it', 'them')
             && ($this->tokens[$at + 2] ?? null)?->isMark(',') === true
             && isset($this->tokens[$at + 3]) && $this->mayBegin($at + 3);
+    }
+
+    /** Whether a word stands at a place, one of these where some are named. */
+    public function isWord(int $at, string ...$words): bool
+    {
+        return ($this->tokens[$at] ?? null)?->isWord(...$words) === true;
     }
 }

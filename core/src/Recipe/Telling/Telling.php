@@ -14,7 +14,7 @@ final class Telling
 {
     /** Shares of the words by which somebody speaks. */
     private const A_TIME = '/\b(?:minutes?|mins?|hours?|overnight)\b/iu';
-    private const FOR_A_TIME = '/^(?:(?:about|for|another|maybe|give it|give that|give them|let it have)\s+)?'
+    private const FOR_A_TIME = '/^(?:(?:about|for|another|maybe|give it|give that|give them|let it have|(?:it|that) (?:wants|needs|takes))\s+)?'
         . '(?:\d+|an?\b|half\b|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'
         . '|\pL+teen|(?:twen|thir|for|fif|six|nine)ty)'
         . '(?:[\s-]+(?:[\pL\d½]+)){0,4}?[\s-]*(?:minutes?|mins?|hours?)\b/iu';
@@ -63,6 +63,12 @@ final class Telling
         $counted = TellingWords::pattern('counted');
 
         return (int) preg_match_all("/{$numbers}\\s+(?:\\pL+\\s+)?{$counted}/iu", $text);
+    }
+
+    /** Whether words run on, of which a listener may write something down where no list was found. */
+    public static function mayBeOne(string $pasted): bool
+    {
+        return str_word_count($pasted) >= self::LEAST_WORDS && !self::isList($pasted);
     }
 
     /** Sentences that run on and tell what to do, whoever speaks: no list of things, and no page. */
@@ -133,6 +139,10 @@ final class Telling
     {
         $dish = "((?:[\\pL'’-]+\\s){0,4}?[\\pL'’-]*\\s?" . TellingWords::pattern('dishes') . ')';
         [$made, $before] = [TellingWords::pattern('made'), TellingWords::pattern('before-a-title')];
+        // "Apple sauce. Four apples …"
+        if (preg_match("/^\\W*((?:[\\pL'’-]+\\s){0,3}" . TellingWords::pattern('dishes') . ')[.!:]\s*$/iu', $clauses[0][1] ?? '', $found) === 1) {
+            return mb_strtoupper(mb_substr($found[1], 0, 1)) . mb_substr($found[1], 1);
+        }
         foreach (array_slice($clauses, 0, 6) as [, $clause]) {
             $named = "/{$made}\\s+(?:u[mh]\\s+|er\\s+)?(?:so\\s+)?(?:you\\s+)?(?:my|a|an|some|the|our|this|i make)?\\s*{$dish}/iu";
             if (preg_match($named, mb_substr($clause, 0, 160), $found) === 1) {
@@ -305,7 +315,8 @@ final class Telling
             if ($at < $from || !$isForATime && !TellingWords::areIn($clause, 'does')) {
                 continue;
             }
-            $isTalk = TellingWords::areIn($clause, 'other') || TellingWords::areIn($clause, 'served')
+            $isTalk = TellingWords::areIn($clause, 'other')
+                || TellingWords::areIn((string) preg_replace('/\b(?:cover|covered|brush|top|fill|toss) (?:it|them|that) with\b/iu', '', $clause), 'served')
                 // "ten minutes, don't let it boil" is done all the same
                 || TellingWords::areIn($clause, 'no-step') && preg_match(self::A_TIME, $clause) !== 1;
             $step = self::asAStep($clause);
