@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use Illuminate\Database\Eloquent\Model;
+use Vinculum\Planning\PlanFault;
 
 /**
  * Sauces to be ready on a day.
@@ -19,6 +20,32 @@ use Illuminate\Database\Eloquent\Model;
 final class Plan extends Model
 {
     protected $fillable = ['title', 'ready', 'zone', 'rings', 'items'];
+
+    /**
+     * The moment it is to be ready at.
+     *
+     * @throws PlanFault where its day or its zone is none
+     */
+    public function readyAt(): \DateTimeImmutable
+    {
+        try {
+            return new \DateTimeImmutable($this->ready, new \DateTimeZone($this->zone));
+        } catch (\Exception) {
+            throw PlanFault::noDay("{$this->ready} {$this->zone}");
+        }
+    }
+
+    /** Seconds from a moment until it is to be ready; null where that is over, or no day. */
+    public function secondsLeft(\DateTimeInterface $now): ?int
+    {
+        try {
+            $left = $this->readyAt()->getTimestamp() - $now->getTimestamp();
+        } catch (PlanFault) {
+            return null;
+        }
+
+        return $left > 0 ? $left : null;
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

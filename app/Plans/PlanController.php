@@ -6,6 +6,7 @@ namespace App\Plans;
 
 use App\Http\Answers;
 use App\Http\Faults;
+use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Vinculum\Planning\PlanFault;
@@ -24,7 +25,7 @@ use Vinculum\Scaling\ScaleFault;
  *     items: list<array{sauce: int, size: string}>,
  * }
  * @phpstan-type PlanAnswer array{plan: PlanKept, draft: PlanDraft|null, says: string|null}
- * @phpstan-type Plans array{plans: list<PlanKept>}
+ * @phpstan-type Plans array{plans: list<PlanKept>, next: int|null}
  */
 final readonly class PlanController
 {
@@ -38,7 +39,16 @@ final readonly class PlanController
         /** @var list<Plan> $plans */
         $plans = Plan::query()->latest('id')->limit(self::MOST)->get()->all();
 
-        return new JsonResponse(['plans' => array_map(self::wish(...), $plans)]);
+        $left = [];
+        foreach ($plans as $plan) {
+            $left[$plan->id] = $plan->secondsLeft(CarbonImmutable::now());
+        }
+        $due = array_filter($left, is_int(...));
+
+        return new JsonResponse([
+            'plans' => array_map(self::wish(...), $plans),
+            'next' => $due === [] ? null : array_search(min($due), $due, true),
+        ]);
     }
 
     #[Answers('PlanDraft')]

@@ -74,7 +74,7 @@ final readonly class PlanService
     public function draft(Plan $plan): array
     {
         [$jobs, $formulas, $costs, $ids] = $this->jobs($plan);
-        $schedule = Schedule::backwards($jobs, self::ready($plan), self::now($plan), $plan->rings);
+        $schedule = Schedule::backwards($jobs, $plan->readyAt(), self::now($plan), $plan->rings);
         $stock = $this->pantry->shelf();
 
         return [
@@ -125,7 +125,7 @@ final readonly class PlanService
     public function calendar(Plan $plan): string
     {
         [$jobs] = $this->jobs($plan);
-        $schedule = Schedule::backwards($jobs, self::ready($plan), self::now($plan), $plan->rings);
+        $schedule = Schedule::backwards($jobs, $plan->readyAt(), self::now($plan), $plan->rings);
         $calendar = new VCalendar(['PRODID' => '-//Vinculum//Plan//EN']);
         $utc = new \DateTimeZone('UTC');
         foreach ($schedule->tasks as $number => $one) {
@@ -198,16 +198,6 @@ final readonly class PlanService
     private static function printable(string $text): string
     {
         return (string) preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', '', $text);
-    }
-
-    /** @throws PlanFault */
-    private static function ready(Plan $plan): \DateTimeImmutable
-    {
-        try {
-            return new \DateTimeImmutable($plan->ready, new \DateTimeZone($plan->zone));
-        } catch (\Exception) {
-            throw PlanFault::noDay("{$plan->ready} {$plan->zone}");
-        }
     }
 
     private static function now(Plan $plan): \DateTimeImmutable

@@ -153,6 +153,7 @@ final class RememberingTest extends BrowserTestCase
     {
         self::resize(1280, 900);
         self::open('/plan');
+        self::until(static fn(): bool => count(self::findAll('[data-task]')) > 8, 'it opens on the plan that is due next');
         self::find('[data-plan] button')->click();
         self::until(static fn(): bool => count(self::findAll('[data-task]')) > 8, 'the demo plan is laid out');
         self::assertStringContainsString('Begin', self::text('[data-plan-starts]'));

@@ -188,7 +188,11 @@ final class LogTest extends HttpTestCase
         self::assertSame((int) ceil($plums['need_grams'] / 1500.0), $plums['packs']);
         self::assertEqualsWithDelta(3.0 * $plums['packs'], $plums['cost'], 1e-9);
         self::assertGreaterThan(0.0, $kept->json('draft.sauces.0.cost_per_jar'));
-        $this->getJson('/api/plans')->assertJsonPath('plans.0.title', 'Saturday');
+        $this->getJson('/api/plans')->assertJsonPath('plans.0.title', 'Saturday')->assertJsonPath('next', $kept->json('plan.id'));
+        // of two that are due, the earlier day, whichever was kept last; what is over is none
+        $later = $this->postJson('/api/plans', [...$wish, 'ready' => now()->addDays(30)->format('Y-m-d H:i')])->assertCreated();
+        $this->getJson('/api/plans')->assertJsonPath('plans.0.id', $later->json('plan.id'))->assertJsonPath('next', $kept->json('plan.id'));
+        $this->deleteJson("/api/plans/{$later->json('plan.id')}")->assertNoContent();
         $id = $kept->json('plan.id');
         Carbon::setTestNow('2026-12-24 09:00:00');
         self::assertStringContainsString(

@@ -5658,6 +5658,7 @@ export interface components {
         };
         Plans: {
             plans: components["schemas"]["PlanKept"][];
+            next: number | null;
         };
         Product: {
             id: number;

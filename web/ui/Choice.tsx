@@ -1,5 +1,7 @@
 import { Tab, Tabs, ToggleButton, ToggleButtonGroup } from '@mui/material';
 
+const manyTabs = 8;
+
 interface Props<Key extends string> {
   label: string;
   options: readonly (readonly [Key, string])[];
@@ -49,7 +51,8 @@ export function Choice<Key extends string>({ label, options, value, onChoose, co
           id={`${controls}-${key}`}
           aria-controls={key === value ? controls : undefined}
           data-choice={key}
-          sx={{ px: 1 }}
+          // nine of them stand beside the lines of a laptop too
+          sx={{ px: options.length > manyTabs ? 0.5 : 1 }}
         />
       ))}
     </Tabs>

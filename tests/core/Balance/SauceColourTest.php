@@ -39,6 +39,8 @@ final class SauceColourTest extends TestCase
         yield 'cranberries are red' => [['340 g cranberries', '150 g sugar', '150 ml water'], 'red'];
         yield 'beetroot wins' => [['300 g beetroot', '100 g onion', '100 ml vinegar', '60 g sugar'], 'red'];
         yield 'peanut sauce is brown' => [['150 g peanut butter', '200 ml coconut milk', '30 ml soy sauce'], 'brown'];
+        yield 'two spoons of soy leave a carrot dressing brown' => [['150 g carrot', '30 g ginger', '2 tbsp soy sauce', '60 ml rice vinegar', '60 ml oil'], 'brown'];
+        yield 'and a sauce of ketchup and pineapple too' => [['125 ml pineapple juice', '70 g ketchup', '110 g brown sugar', '2 tbsp soy sauce', '80 ml rice vinegar'], 'brown'];
         yield 'a brown sauce is brown or dark' => [['200 g dates', '300 ml malt vinegar', '60 g molasses', '60 g tomato paste'], 'dark'];
         yield 'carrot and habanero is orange' => [['200 g carrot', '60 g habanero', '150 ml white vinegar'], 'orange'];
     }

@@ -34,7 +34,9 @@ export function PlanPage() {
           <KeptPlans plan={plan} />
         </Box>
         <Box>
-          {plan.wish === null && <Typography sx={{ mt: 2, maxWidth: '52ch' }}>{say.tickTheSaucesYouWant}</Typography>}
+          {plan.isOpen && plan.wish === null && (
+            <Typography sx={{ mt: 2, maxWidth: '52ch' }}>{say.tickTheSaucesYouWant}</Typography>
+          )}
           {plan.fault !== null && (
             <Typography
               role="alert"
