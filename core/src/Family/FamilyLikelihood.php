@@ -57,16 +57,27 @@ final readonly class FamilyLikelihood
             $none -= self::distance($steps, ...$facts[$axis->value]->numbers('any'));
         }
         $families = $facts['families']->list('of');
+        $places = array_flip($families);
+        $lacking = array_fill_keys(array_map(intval(...), array_unique($references)), 0.0);
         $heldBy = FactsFile::named('held-by');
         foreach ($makeup->features() as $feature) {
             $counts = isset($heldBy[$feature]) ? $heldBy[$feature]->amounts('of') : [];
             $everywhere = self::everywhere(array_sum($counts), $all);
             $none += self::WEIGHT * log($counts === [] ? $everywhere : $everywhere / (1.0 - $everywhere));
-            $terms = [];
-            foreach ($references as $family => $count) {
-                $held = (int) ($counts[$families[$family]] ?? 0);
-                $scores[$family] += $terms[$held][(int) $count] ??= self::term($held, $count, $everywhere);
+            // most families hold none of it: what that says hangs on how many references they have alone
+            [$withoutIt, $more] = [[], []];
+            foreach ($lacking as $count => $sum) {
+                $withoutIt[$count] = self::term(0, $count, $everywhere);
+                $lacking[$count] = $sum + $withoutIt[$count];
             }
+            foreach ($counts as $family => $held) {
+                $count = (int) $references[$places[$family]];
+                $scores[$places[$family]] += $more[(int) $held][$count]
+                    ??= self::term((int) $held, $count, $everywhere) - $withoutIt[$count];
+            }
+        }
+        foreach ($references as $family => $count) {
+            $scores[$family] += $lacking[(int) $count];
         }
 
         return [...array_combine($families, $scores), self::NONE => $none];

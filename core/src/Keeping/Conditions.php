@@ -25,11 +25,13 @@ final readonly class Conditions
     /**
      * @param list<ResolvedLine> $lines that name an ingredient or should
      * @param list<string> $texts what each of them says: as written, what it was taken for, and what that is made of
+     * @param string $together all of that
      */
     private function __construct(
         private Balance $balance,
         private array $lines,
         private array $texts,
+        private string $together,
         private Said $said,
     ) {}
 
@@ -39,10 +41,13 @@ final readonly class Conditions
 
         $treatment = $balance->treatment;
 
+        $texts = array_map(self::text(...), $lines);
+
         return new self(
             $balance,
             $lines,
-            array_map(self::text(...), $lines),
+            $texts,
+            implode("\n", $texts),
             Said::in($treatment->method, $treatment->said),
         );
     }
@@ -57,74 +62,80 @@ final readonly class Conditions
     /** Whether every condition that the row names holds. */
     public function hold(Row $row): bool
     {
-        $mixture = $this->balance->mixture;
-        $tests = [
-            'any' => fn(): bool => $this->holdsAny($row->list('any')),
-            'any_too' => fn(): bool => $this->holdsAny($row->list('any_too')),
-            'kind' => fn(): bool => $this->isOf(
-                $row->list('kind'),
-                $row->numberOrNull('kind_share_over'),
-                $row->has('kind_but') ? $row : null,
-            ) || $this->holdsAny($row->list('any_or')),
-            'kind_too' => fn(): bool => $this->isOf($row->list('kind_too'), null),
-            'words' => fn(): bool => $row->has('grams_over')
-                ? $this->gramsSaid($row) > $row->number('grams_over')
-                : $this->saying($row) !== [],
-            'unknown' => fn(): bool => array_filter(
-                $this->lines,
-                static fn(ResolvedLine $line): bool => $line->status === LineStatus::Unknown,
-            ) !== [],
-            'allergens' => fn(): bool => $this->balance->allergens() !== [],
-            'fat_over' => static fn(): bool => $mixture->percent(Component::Fat) > $row->number('fat_over'),
-            'ethanol_over' => static fn(): bool => $mixture->percent(Component::Ethanol) > $row->number('ethanol_over'),
-            'sugar_over' => static fn(): bool => $mixture->percentOf(Component::sugars()) > $row->number('sugar_over'),
-            'sugar_under' => static fn(): bool
-                => $mixture->percentOf(Component::sugars()) < $row->number('sugar_under'),
-            'heat_over' => fn(): bool => $this->balance->taste->heat > $row->number('heat_over'),
-            'strength_over' => fn(): bool => $this->holdsOne(
-                static fn(Mixture $hundredGrams): bool
-                    => self::dryStrength($hundredGrams) >= $row->number('strength_over'),
-            ),
-            'acetic_over' => fn(): bool => $this->holdsOne(
-                static fn(Mixture $hundredGrams): bool
-                    => $hundredGrams->percent(Component::Acetic) > $row->number('acetic_over'),
-            ),
-            'ferments_under' => fn(): bool => $this->balance->treatment->isFermented
-                && $this->balance->treatment->ph() === null
-                && $mixture->percent(Component::Salt) < $row->number('ferments_under'),
-            'ph_high_over' => fn(): bool => $this->balance->ph !== null && $this->ph() > $row->number('ph_high_over'),
-            'ph_unknown' => fn(): bool => $this->balance->ph === null,
-            'ph_over' => fn(): bool => $this->ph() > $row->number('ph_over'),
-            'ph_at_most' => fn(): bool => $this->ph() <= $row->number('ph_at_most'),
-            'stable' => fn(): bool => $this->isStable(),
-            'unless_stable' => fn(): bool => !$this->isStable(),
-            'in_oil' => fn(): bool => InOil::isIn($this->balance, $this->lines),
-            'infused' => fn(): bool => $this->said->isInfused(),
-            'touches' => fn(): bool => array_filter($row->list('touches'), $this->said->touches(...)) !== [],
-            'unless_divided' => fn(): bool => !$this->said->isDivided(),
-            'said' => fn(): bool => $this->said->holds($row, 'said'),
-            'left_out' => fn(): bool => $this->said->isLeftOut(),
-            'unless_slow' => fn(): bool => !$this->isSlow(),
-            'slow' => fn(): bool => $this->isSlow(),
-            'unless_pickled' => fn(): bool => !$this->isPickled(),
-            'unless_kept' => fn(): bool => !$this->isStable() && !$this->isSlow() && $this->ph() > Facts::of(
-                SharpFacts::class,
-            )->surePhAtMost,
-            'sharp_beyond_doubt' => fn(): bool => $this->isSharpBeyondDoubt() === ($row->text('sharp_beyond_doubt') === 'yes'),
-            'ph_low_under' => fn(): bool => ($this->balance->ph->low ?? 0.0) < $row->number('ph_low_under'),
-            'ph_low_from' => fn(): bool => ($this->balance->ph->low ?? 0.0) >= $row->number('ph_low_from'),
-            'cooked' => fn(): bool => $this->balance->treatment->isCooked === ($row->text('cooked') === 'yes'),
-            'unless_measured_ph_at_most' => fn(): bool => ($this->balance->treatment->ph() ?? self::NEUTRAL) > $row->number(
-                'unless_measured_ph_at_most',
-            ),
-        ];
-        foreach ($tests as $field => $test) {
-            if ($row->has($field) && !$test()) {
+        foreach ($row->fields() as $field) {
+            if (!$this->holds($field, $row)) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    /** Whether what a field of a row asks for is so; a field that asks for nothing always is. */
+    private function holds(string $field, Row $row): bool
+    {
+        $mixture = $this->balance->mixture;
+
+        return match ($field) {
+            'any' => $this->holdsAny($row->list('any')),
+            'any_too' => $this->holdsAny($row->list('any_too')),
+            'kind' => $this->isOf(
+                $row->list('kind'),
+                $row->numberOrNull('kind_share_over'),
+                $row->has('kind_but') ? $row : null,
+            ) || $this->holdsAny($row->list('any_or')),
+            'kind_too' => $this->isOf($row->list('kind_too'), null),
+            'words' => $row->has('grams_over')
+                ? $this->gramsSaid($row) > $row->number('grams_over')
+                : $this->saying($row) !== [],
+            'unknown' => array_filter(
+                $this->lines,
+                static fn(ResolvedLine $line): bool => $line->status === LineStatus::Unknown,
+            ) !== [],
+            'allergens' => $this->balance->allergens() !== [],
+            'fat_over' => $mixture->percent(Component::Fat) > $row->number('fat_over'),
+            'ethanol_over' => $mixture->percent(Component::Ethanol) > $row->number('ethanol_over'),
+            'sugar_over' => $mixture->percentOf(Component::sugars()) > $row->number('sugar_over'),
+            'sugar_under' => $mixture->percentOf(Component::sugars()) < $row->number('sugar_under'),
+            'heat_over' => $this->balance->taste->heat > $row->number('heat_over'),
+            'strength_over' => $this->holdsOne(
+                static fn(Mixture $hundredGrams): bool
+                    => self::dryStrength($hundredGrams) >= $row->number('strength_over'),
+            ),
+            'acetic_over' => $this->holdsOne(
+                static fn(Mixture $hundredGrams): bool
+                    => $hundredGrams->percent(Component::Acetic) > $row->number('acetic_over'),
+            ),
+            'ferments_under' => $this->balance->treatment->isFermented
+                && $this->balance->treatment->ph() === null
+                && $mixture->percent(Component::Salt) < $row->number('ferments_under'),
+            'ph_high_over' => $this->balance->ph !== null && $this->ph() > $row->number('ph_high_over'),
+            'ph_unknown' => $this->balance->ph === null,
+            'ph_over' => $this->ph() > $row->number('ph_over'),
+            'ph_at_most' => $this->ph() <= $row->number('ph_at_most'),
+            'stable' => $this->isStable(),
+            'unless_stable' => !$this->isStable(),
+            'in_oil' => InOil::isIn($this->balance, $this->lines),
+            'infused' => $this->said->isInfused(),
+            'touches' => array_filter($row->list('touches'), $this->said->touches(...)) !== [],
+            'unless_divided' => !$this->said->isDivided(),
+            'said' => $this->said->holds($row, 'said'),
+            'left_out' => $this->said->isLeftOut(),
+            'unless_slow' => !$this->isSlow(),
+            'slow' => $this->isSlow(),
+            'unless_pickled' => !$this->isPickled(),
+            'unless_kept' => !$this->isStable() && !$this->isSlow() && $this->ph() > Facts::of(
+                SharpFacts::class,
+            )->surePhAtMost,
+            'sharp_beyond_doubt' => $this->isSharpBeyondDoubt() === ($row->text('sharp_beyond_doubt') === 'yes'),
+            'ph_low_under' => ($this->balance->ph->low ?? 0.0) < $row->number('ph_low_under'),
+            'ph_low_from' => ($this->balance->ph->low ?? 0.0) >= $row->number('ph_low_from'),
+            'cooked' => $this->balance->treatment->isCooked === ($row->text('cooked') === 'yes'),
+            'unless_measured_ph_at_most' => ($this->balance->treatment->ph() ?? self::NEUTRAL) > $row->number(
+                'unless_measured_ph_at_most',
+            ),
+            default => true,
+        };
     }
 
     /**
@@ -310,7 +321,7 @@ final readonly class Conditions
     {
         $saying = [];
         // most rows speak of nothing that is here: one look at all lines together tells
-        foreach ($row->isSaidIn(implode("\n", $this->texts), 'words') ? $this->lines : [] as $at => $line) {
+        foreach ($row->isSaidIn($this->together, 'words') ? $this->lines : [] as $at => $line) {
             if (
                 $row->isSaidIn($this->texts[$at], 'words')
                 && !($row->has('but') && $row->isSaidIn($line->text(), 'but'))
