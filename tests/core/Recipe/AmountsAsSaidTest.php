@@ -131,6 +131,37 @@ final class AmountsAsSaidTest extends TestCase
         }
     }
 
+    /** "1 tbsp fresh oregano or 1 tsp dried": of two forms, each with its amount, the first counts, whatever the thing. */
+    public function test_of_two_forms_each_with_an_amount_the_first_counts(): void
+    {
+        $things = [
+            'fresh oregano' => ['dried', 'ground'], 'fresh thyme' => ['dried'], 'fresh basil' => ['dried'], 'fresh dill' => ['dried'],
+            'turmeric root' => ['ground', 'powder'], 'fresh ginger' => ['ground', 'powdered'], 'garlic' => ['powder', 'granules'],
+            'fresh red chilli' => ['flakes', 'dried'], 'lemongrass' => ['paste'], 'onion' => ['powder'], 'tomatoes' => ['purée', 'tinned'],
+        ];
+        $asked = 0;
+        foreach ($things as $thing => $forms) {
+            foreach ($forms as $form) {
+                foreach ([['2 tbsp', '1 tsp'], ['30 g', '2 tsp'], ['1 cup', '1 tbsp'], ['100 g', '20 g']] as [$much, $little]) {
+                    $alone = self::resolver()->entries("{$much} {$thing}")[0];
+                    foreach (["{$much} {$thing} or {$little} {$form}", "{$much} {$thing} (or {$little} {$form})"] as $text) {
+                        $entries = self::resolver()->entries($text);
+                        self::assertCount(1, $entries, $text);
+                        self::assertSame($alone->ingredient?->key, $entries[0]->ingredient?->key, $text);
+                        self::assertSame($alone->grams?->value, $entries[0]->grams?->value, $text);
+                        ++$asked;
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(100, $asked);
+        foreach (['pinch', 'dash', 'a pinch', 'a good pinch', '2 pinches'] as $some) {
+            $each = self::resolver()->entries("{$some} each of cayenne and nutmeg");
+            self::assertSame(['cayenne', 'nutmeg'], array_map(static fn(ResolvedLine $line): ?string => $line->ingredient?->key, $each));
+            self::assertGreaterThan(0.0, min(array_map(static fn(ResolvedLine $line): float => $line->grams->value ?? 0.0, $each)), $some);
+        }
+    }
+
     private static function resolver(): LineResolver
     {
         return new LineResolver(Catalogue::shipped(), Measures::Us);

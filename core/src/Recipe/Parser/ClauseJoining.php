@@ -136,6 +136,11 @@ final class ClauseJoining
 
             return;
         }
+        if ($this->isAnotherForm($joiner, $current, $draft)) {
+            $this->alternative($current, $draft);
+
+            return;
+        }
         if ($this->isAThingThatCounts($joiner, $current, $draft)) {
             $draft->called = (string) $draft->amounts[0]->counted;
             $draft->amounts = [$draft->amounts[0]->of('whole')];
@@ -157,6 +162,13 @@ final class ClauseJoining
             return;
         }
         $this->say($this->drafts[count($this->drafts) - 1], $draft);
+    }
+
+    /** "1 tbsp fresh oregano or 1 tsp dried": in another form and another amount it is another choice. */
+    private function isAnotherForm(Joiner $joiner, Draft $current, Draft $draft): bool
+    {
+        return $joiner === Joiner::Or && $draft->name !== [] && !$current->isNameless()
+            && $current->hasAmount() && $draft->hasAmount() && $draft->amounts[0]->unit !== null;
     }
 
     /** "1 star anise, 2 cloves": the spice, where cloves are nothing that the thing before is counted by. */

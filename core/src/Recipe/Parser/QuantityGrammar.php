@@ -145,7 +145,9 @@ final readonly class QuantityGrammar
     {
         $word = $cursor->peek();
         $unit = $this->units->unit($cursor);
-        $isOfSomething = !Vocabulary::has('behind', $cursor->peek()->lower ?? '');
+        // "pinch each of cloves and mace"
+        $isOfEach = $cursor->peek()?->isWord('each') === true && $cursor->peek(1) !== null;
+        $isOfSomething = $isOfEach || !Vocabulary::has('behind', $cursor->peek()->lower ?? '');
         $spelledOut = strlen($word->text ?? '') > 2 && !$cursor->isAtEnd();
         if ($unit !== null && $isOfSomething && ($unit->isVague() || ($spelledOut && $unit->millilitres !== null))) {
             $this->units->skipMill($cursor);
