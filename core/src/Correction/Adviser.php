@@ -17,6 +17,8 @@ final readonly class Adviser
     private const GROUND_CHILLI = 'cayenne';
     /** Towards a family that was only guessed, one answer goes so far. */
     private const GUESSED_STEPS = 2.0;
+    /** A share of the batch. */
+    private const MOST_SEASONING = 0.25;
 
     public function __construct(private Sauce $sauce) {}
 
@@ -55,6 +57,9 @@ final readonly class Adviser
             $this->sauce->kitchen->hasScale,
         );
         $advice = $this->towards($aim, $limits, $wish->isFamilyGuessed && $complaint === null);
+        if ($complaint?->tooMuchOn() !== null && $wish->with === null) {
+            $advice = $advice->answering(...array_filter($advice->corrections, $this->staysThatSauce(...)));
+        }
         if ($remedies !== null && $wish->with === null) {
             $advice = $advice->answering(...$remedies->before(), ...$advice->corrections);
             if ($advice->corrections === []) {
@@ -72,6 +77,19 @@ final readonly class Adviser
         return $complaint === null || $standard === null
             ? $advice->withMends(AxisMends::of($aim, $balance, $limits))
             : $advice->withBesides($this->besides($complaint, $aim->wanting($standard)->asking(null), $limits));
+    }
+
+    /** Sugar and vinegar enough to thin a chutney make a syrup of it. */
+    private function staysThatSauce(Correction $correction): bool
+    {
+        $seasoning = array_filter(
+            $correction->additions,
+            static fn(Addition $one): bool => in_array($one->ingredient->roles[0] ?? '', ['acid', 'sweetener'], true)
+                && !in_array('plant', $one->ingredient->kinds, true),
+        );
+        $grams = array_sum(array_map(static fn(Addition $one): float => $one->grams, $seasoning));
+
+        return $grams <= self::MOST_SEASONING * $this->sauce->balance()->mixture->grams();
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Balance\SauceColour;
 use Vinculum\Chemistry\Component;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
@@ -26,6 +27,7 @@ final readonly class SauceTraits
     /** g in 100 g from which sweet and sour are meant, and answer each other where it is not thin. */
     public const MEANT_SWEET_FROM = 8.0;
     private const MEANT_SOUR_FROM = 0.3;
+    private const SALTED_FROM = 0.3;
     private const OF_FRUIT_FROM = 0.3;
     /** g of fat in 100 g of what is called cream, and the share of the batch from which a sauce is creamy. */
     private const CREAM_FAT = 12.0;
@@ -226,6 +228,18 @@ final readonly class SauceTraits
         }
 
         return $main;
+    }
+
+    /** Whether it is green, by what is in it: peas, spinach, green herbs. */
+    public function isGreen(): bool
+    {
+        return SauceColour::of($this->balance->formula, 0.0)?->isGreen() === true;
+    }
+
+    /** Whether salt is tasted in it. */
+    public function isSalted(): bool
+    {
+        return $this->balance->taste->salt >= self::SALTED_FROM;
     }
 
     /** Whether it tastes of sweetness already: what does not is not sweetened to mend it. */

@@ -101,8 +101,13 @@ final readonly class TextureRemedies
         $fat = $this->balance->mixture->percent(Component::Fat);
         $isCooked = $this->sauce->isCooked();
         $thick = $isCooked ? null : $this->is->thickBase();
-        if ($fat >= self::EMULSION_FROM && $this->is->isOfEgg() && $this->is->oil() !== null) {
-            return [$this->remedy->adding(['fat' => self::LOOSEN], 'the more oil is held, the thicker it stands', 'whisk')];
+        $held = $this->is->oil() ?? $this->is->butter();
+        if ($fat >= self::EMULSION_FROM && $this->is->isOfEgg() && $held !== null) {
+            return [$this->remedy->withAmounts(
+                [[$held, self::LOOSEN * $this->balance->mixture->grams()]],
+                'the more fat is held, the thicker it stands',
+                new Remedy('whisk', $this->remedy->says('whisk')),
+            )];
         }
         if ($thick !== null) {
             return [
@@ -140,7 +145,10 @@ final readonly class TextureRemedies
             return [$this->remedy->doing('strain', 'its whey runs off')];
         }
         if (!$isCooked && $this->is->shareOf(['fresh']) >= self::OF_PLANTS_FROM) {
-            return [$this->remedy->doing('drain', 'its juice runs off')];
+            $drained = $this->remedy->doing('drain', 'its juice runs off');
+
+            // fruit with sugar may be boiled, a salsa not
+            return $this->is->isSweet() && $this->is->holds(['fruit']) && !$this->is->isSalted() ? [$this->reduced(), $drained] : [$drained];
         }
 
         $isOfStarch = array_filter(
@@ -200,7 +208,7 @@ final readonly class TextureRemedies
             ];
         }
 
-        return $this->is->holds(['herb'])
+        return $this->is->holds(['herb']) || $this->is->isGreen()
             ? [$this->remedy->correction(
                 [],
                 $this->balance->mixture,

@@ -51,6 +51,12 @@ final readonly class Colour
         return sprintf('#%02x%02x%02x', ...array_map(self::coded(...), [$this->red, $this->green, $this->blue]));
     }
 
+    /** Whether green is the most of it. */
+    public function isGreen(): bool
+    {
+        return $this->green > $this->red && $this->green > $this->blue;
+    }
+
     /** How light it looks, 0 to 1: relative luminance. */
     public function lightness(): float
     {

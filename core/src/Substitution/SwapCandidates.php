@@ -128,12 +128,17 @@ final readonly class SwapCandidates
     /** Where egg sets what is no emulsion, a custard or a curd, only what thickens does its work. */
     private function setsAsEggDoes(Ingredient $candidate): bool
     {
-        $kinds = $this->task->gone->kinds;
-
-        return !in_array('egg', $kinds, true) || in_array('sauce', $kinds, true)
-            || $this->shareOfLooseFat() >= self::EMULSION_FROM
+        return !$this->isSetByEgg()
             || in_array('egg', $candidate->kinds, true)
             || $candidate->composition->mixture->get(Component::Thickening) > 0.0;
+    }
+
+    private function isSetByEgg(): bool
+    {
+        $kinds = $this->task->gone->kinds;
+
+        return in_array('egg', $kinds, true) && !in_array('sauce', $kinds, true)
+            && $this->shareOfLooseFat() < self::EMULSION_FROM;
     }
 
     /** The share of it that is oil or butter, which something has to hold; the fat of cream is held already. */
@@ -200,7 +205,8 @@ final readonly class SwapCandidates
             'acid' => 'white-vinegar',
         ] as $role => $usual) {
             // what a sauce has its fat from is not watered down
-            if ($this->task->reason->forbidsMore($role) || $role === 'water' && $this->task->carriesFat()) {
+            $isOfFat = $this->task->carriesFat() && !$this->isSetByEgg();
+            if ($this->task->reason->forbidsMore($role) || $role === 'water' && $isOfFat) {
                 continue;
             }
             [$line, $found] = $this->standing($role, $usual);

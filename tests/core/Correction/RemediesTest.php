@@ -10,6 +10,7 @@ use Tests\core\Family\References;
 use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
+use Vinculum\Balance\SauceColour;
 use Vinculum\Chemistry\Component;
 use Vinculum\Cooking\MethodReader;
 use Vinculum\Correction\Addition;
@@ -363,6 +364,70 @@ final class RemediesTest extends TestCase
         }
         self::assertGreaterThan(20, $asked);
         self::assertGreaterThan(1, $milky);
+    }
+
+    /** Whatever plant makes it green, acid turns it grey. */
+    public function test_green_is_never_brightened_with_acid(): void
+    {
+        [$asked, $catalogue] = [0, Catalogue::shipped()];
+        foreach ($catalogue->keys() as $key) {
+            $green = $catalogue->get($key);
+            $sauce = Weighed::formula(Formula::of([ResolvedLine::ofGrams($green, Amount::of(300.0, 0.0))]));
+            if (!in_array('plant', $green->kinds, true) || SauceColour::of($sauce->formula, 0.0)?->isGreen() !== true) {
+                continue;
+            }
+            ++$asked;
+            foreach ((new Adviser($sauce))->answer(new Wish(Complaint::named('dull')))->corrections as $one) {
+                foreach ($one->additions as $addition) {
+                    self::assertNotContains('acid', $addition->ingredient->roles, $key);
+                }
+            }
+        }
+        self::assertGreaterThan(20, $asked);
+    }
+
+    /** Butter held by yolks stands as oil held by yolks does; it is no custard to be heated on. */
+    public function test_butter_that_is_held_by_yolks_is_thickened_with_butter(): void
+    {
+        foreach (['butter', 'ghee'] as $fat) {
+            $name = Catalogue::shipped()->get($fat)->name;
+            foreach (['1 tbsp lemon juice', '2 tbsp white wine vinegar'] as $sharp) {
+                $sauce = self::sauce(["200 g {$name}", '3 egg yolks', $sharp, '¼ tsp salt'], ['Whisk over simmering water for 5 minutes.']);
+                $first = self::ask($sauce, 'too-thin')->corrections[0];
+                self::assertSame([$fat], self::keysOf($first), "{$name}, {$sharp}");
+                self::assertStringNotContainsString('82', (string) $first->does?->text);
+            }
+        }
+    }
+
+    public function test_sweet_fruit_may_be_boiled_down_and_a_salsa_is_drained(): void
+    {
+        $kindOf = static fn(array $lines): ?string => self::ask(self::sauce($lines, ['Blend.']), 'too-thin')->corrections[0]->does?->kind;
+        foreach (['strawberries', 'raspberries', 'blackberries', 'mango', 'peaches'] as $fruit) {
+            self::assertSame('reduce', $kindOf(["300 g {$fruit}", '40 g sugar', '1 tbsp lemon juice']), $fruit);
+            self::assertSame('drain', $kindOf(["300 g {$fruit}", '½ onion', '2 tbsp lime juice', '1 tsp salt']), $fruit);
+        }
+    }
+
+    /** Less of one taste is not had for a quarter of the batch in sugar and vinegar (every word over every classic). */
+    public function test_no_sauce_is_made_a_syrup_to_hide_a_taste(): void
+    {
+        $asked = 0;
+        foreach (Classics::all() as [, $title, $balance]) {
+            foreach (['too-hot', 'too-salty', 'too-sour', 'too-sweet'] as $word) {
+                foreach (Complaint::named($word)->tooMuchOn() === null ? [] : self::ask($balance, $word)->corrections as $one) {
+                    $grams = 0.0;
+                    foreach ($one->additions as $addition) {
+                        $isSeasoning = array_intersect(['vinegar', 'juice', 'sugar', 'syrup'], $addition->ingredient->kinds) !== []
+                            || $addition->ingredient->key === 'white-sugar';
+                        $grams += $isSeasoning ? $addition->grams : 0.0;
+                    }
+                    self::assertLessThanOrEqual(0.26 * $balance->mixture->grams(), $grams, "{$title}: {$word}");
+                    ++$asked;
+                }
+            }
+        }
+        self::assertGreaterThan(200, $asked);
     }
 
     private static function isStrewn(string $family): bool

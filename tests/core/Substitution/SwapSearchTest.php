@@ -421,6 +421,7 @@ final class SwapSearchTest extends TestCase
                 SwapReason::cannotEat(['egg'], []),
             ))->substitutes();
             self::assertNotSame([], $set);
+            self::assertSame('cornflour', $set[0]->ingredient->key, $base);
             foreach ($set as $one) {
                 self::assertGreaterThan(0.0, $one->ingredient->composition->mixture->get(Component::Thickening), $one->ingredient->key);
             }
