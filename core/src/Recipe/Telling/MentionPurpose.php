@@ -51,6 +51,8 @@ final class MentionPurpose
             !$hasAmount && preg_match('/^\s*(?:off|away|out)\b/iu', $behind) === 1,
             // "this is my hot honey"
             !$hasAmount && preg_match('/\b(?:this is|here is) (?:my|our|the)\s+(?:\pL+\s){0,2}$/iu', $upTo) === 1,
+            // "orange zest is nice if you serve duck"
+            !$hasAmount && preg_match('/^\s*(?:is|are|would be|\'s)\s+(?:also\s+|very\s+)?(?:nice|good|lovely|great|fine|okay|ok)\b/iu', $behind) === 1,
             // "he put bourbon in it, I don't"
             self::isDeniedOfOneself($upTo, $from) => MentionUse::TalkedAbout,
             // "Pepper.", "Salt, obviously."
@@ -100,9 +102,9 @@ final class MentionPurpose
     {
         $does = TellingWords::pattern('others-do');
 
-        return preg_match("/\\b(?:he|she|they|people|everyone|everybody)\\s+(?:\\pL+\\s+){0,2}?{$does}\\b[^.!?]{0,30}$/iu", $upTo) === 1
+        return preg_match("/\\b(?:he|she|they|people|everyone|everybody|you)\\s+(?:\\pL+\\s+){0,2}?(?:{$does}|could|can|might|may)\\b[^.!?]{0,30}$/iu", $upTo) === 1
             && preg_match(
-                '/^[^.!?]{0,50}\b(?:(?:i|we) (?:don\'?t|do not|never|won\'?t|didn\'?t)|(?:at|for|on) (?:christmas|easter|sundays?|birthdays?|special))\b/iu',
+                '/^[^.!?]{0,50}\b(?:(?:i|we) (?:don\'?t|do not|never|won\'?t|didn\'?t|hadn\'?t|haven\'?t|had none)|(?:at|for|on) (?:christmas|easter|sundays?|birthdays?|special))\b/iu',
                 $from,
             ) === 1;
     }
@@ -114,7 +116,10 @@ final class MentionPurpose
 
         $someone = "(?:my|his|her|our|their|the)\\s+(?:\\pL+\\s+){0,2}?{$who}";
 
-        return preg_match("/\\b{$someone}\\s+(?:\\pL+\\s+){0,2}?{$does}\\b[^.!?]{0,40}$/iu", $upTo) === 1
+        // "some vans put an egg in"
+        $others = '(?:some|many|most|other|lots of|plenty of)\s+\pL{3,}s';
+
+        return preg_match("/\\b(?:{$someone}|{$others})\\s+(?:\\pL+\\s+){0,2}?{$does}\\b[^.!?]{0,40}$/iu", $upTo) === 1
             || preg_match('/^[^.!?]{0,60}\bin (?:hers|his|theirs)\b/iu', $from) === 1;
     }
 

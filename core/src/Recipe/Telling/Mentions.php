@@ -6,6 +6,7 @@ namespace Vinculum\Recipe\Telling;
 
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Quantity\SpokenNumber;
 use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\LineGrammar;
 use Vinculum\Recipe\Resolution\NameReading;
@@ -63,7 +64,8 @@ final class Mentions
                 $mention = $mention->partOf($last);
             }
             if ($last !== null) {
-                $mentions[] = $this->isOfEach($last, $mention) ? $last->asMuchAs($mention) : $last;
+                $mentions[] = $last;
+                $mentions = $this->asMuchOfEach($mentions, $mention);
             }
             $zest = $this->zestOf($mention);
             array_push($mentions, ...($zest === null ? [] : [$zest]), ...[$mention]);
@@ -103,14 +105,35 @@ final class Mentions
         return [$last->asMuchAs($last), $mention->asMuchAs($last)->ofEach()];
     }
 
+    /**
+     * "chives, parsley and cress, twenty-five grams of each": the amount behind a list is that of all of it.
+     *
+     * @param list<Mention> $mentions
+     *
+     * @return list<Mention>
+     */
+    private function asMuchOfEach(array $mentions, Mention $last): array
+    {
+        $next = $last;
+        foreach (array_reverse($mentions, true) as $at => $one) {
+            if (!$this->isOfEach($one, $next, $last)) {
+                break;
+            }
+            $mentions[$at] = $one->asMuchAs($last);
+            $next = $one;
+        }
+
+        return array_values($mentions);
+    }
+
     /** "soy sauce and sake, say a hundred millilitres each" */
-    private function isOfEach(Mention $first, Mention $second): bool
+    private function isOfEach(Mention $first, Mention $second, Mention $last): bool
     {
         $between = substr($this->words->text, $first->span[1], max(0, $second->span[0] - $first->span[1]));
 
-        return $first->amount === '' && $second->amount !== ''
+        return $first->amount === '' && $last->amount !== ''
             && preg_match('/^[\s,]*(?:and|plus|,)\s*$/iu', $between) === 1
-            && preg_match('/\beach\b/iu', $second->line . substr($this->words->text, $second->span[1], 8)) === 1;
+            && preg_match('/\beach\b/iu', $last->line . substr($this->words->text, $last->span[1], 9)) === 1;
     }
 
     /** @return array<int, int> */
@@ -170,8 +193,10 @@ final class Mentions
         }
         $before = $this->words->tokens[$at - 1]->lower ?? '';
         $after = $this->words->tokens[$at + 1]->lower ?? '';
+        // "salt, pepper. It must stand"
+        $isLast = preg_match('/[.!?;]/', $this->words->spanning($at, $at + 2)) === 1;
 
-        return in_array($after, ['it', 'them', 'the'], true) && !$this->words->isMeasuredBehind($at)
+        return !$isLast && in_array($after, ['it', 'them', 'the'], true) && !$this->words->isMeasuredBehind($at)
             && in_array($before, ['to', 'and', 'then', 'you', 'i', 'we', 'just', '', ','], true);
     }
 
@@ -263,7 +288,7 @@ final class Mentions
     {
         $taken = array_map(static fn(Mention $one): array => $one->span, $mentions);
         [$numbers, $measures] = [TellingWords::pattern('numbers'), TellingWords::pattern('counted')];
-        $number = "(?:{$numbers}|\\d+(?:[.\\/]\\d+)?|[½¼¾⅓⅔])";
+        $number = "(?:{$numbers}|" . SpokenNumber::pattern() . "|\\pL+ty(?:-\\pL+)?|\\d+(?:[.\\/]\\d+)?|[½¼¾⅓⅔])";
         $pattern = "/\\b(?:{$number}\\s+)+{$measures}\\s+of\\s+(?=((?:[\\pL'’-]+\\s?){1,3}))/iu";
         preg_match_all($pattern, $this->words->text, $found, PREG_OFFSET_CAPTURE);
         foreach ($found[0] ?? [] as $nth => [$said, $at]) {

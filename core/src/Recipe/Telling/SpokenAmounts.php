@@ -116,7 +116,7 @@ final readonly class SpokenAmounts
         $said = substr($this->words->text, 0, $this->words->tokens[$at]->offset);
         $units = TellingWords::pattern('spoons');
 
-        return preg_match("/\\b({$units})\\s+(?:of\\s+)?[^.!?]{2,40}?(?:\\band|,)\\s+[\\pL\\d½¼¾]+\\s+of\\s*$/iu", $said, $found) === 1
+        return preg_match("/.*\\b({$units})\\s+(?:of\\s+)?[^.!?]{2,160}?(?:\\band|,)\\s+[\\pL\\d½¼¾]+\\s+of\\s*$/isu", $said, $found) === 1
             ? $this->read(preg_replace('/\s+of$/iu', '', $item->amountText) . " {$found[1]} {$name}")
             : null;
     }
@@ -174,7 +174,12 @@ final readonly class SpokenAmounts
             $skipped = $this->atATime($from, $next);
             [$from, $most] = [$from + $skipped, $most + $skipped];
             // "a bottle of ketchup, the small one, four hundred grams", "oil till it's loose, about a hundred"
-            $from += $this->isWhichOne($from) ? 3 : $this->untilWhen($from, $next);
+            $from += match (true) {
+                $this->isWhichOne($from) => 3,
+                // "red peppers from a jar, so about two hundred grams"
+                $this->words->isWord($from, 'from', 'out') && $this->isVessel($from + 1) => 3,
+                default => $this->untilWhen($from, $next),
+            };
             $token = $this->words->tokens[$from] ?? null;
             if ($token === null) {
                 break;
@@ -189,7 +194,7 @@ final readonly class SpokenAmounts
                     $isEnd = preg_match('/[.,;!?]$/', $this->words->tokens[$to - 1]->text) === 1
                         || $follows?->isMark('.', ',', ';', '!', '?') === true;
                     $isOfNext = $to === $next && !$isEnd || $follows?->isWord('of') === true
-                        && !$this->words->isWord($to + 1, 'it', 'that', 'those', 'them', 'em', 'this');
+                        && !$this->words->isWord($to + 1, 'it', 'that', 'those', 'them', 'em', 'this', 'each');
                     $isWhole = TellingWords::have($this->words->tokens[$to - 1]->lower, 'metric');
                     $isCut = $follows?->isWord('and') === true && $this->words->tokens[$to - 1]->isWord('hundred', 'thousand')
                         || $follows?->isWord('and') === true && $this->isAHalf($to + 1)
@@ -215,6 +220,9 @@ final readonly class SpokenAmounts
             // "brown sugar and it's half a cup"
             $isJoined = $token->isWord('and')
                 && $this->words->isWord($from + 1, 'it\'s', 'its', 'that\'s', 'thats');
+            // "two peppers, so about two hundred grams"
+            $isJoined = $isJoined || $token->isWord('so') && str_ends_with(rtrim(substr($this->words->text, 0, $token->offset)), ',')
+                && ($this->words->isWord($from + 1, 'about', 'around', 'roughly', 'that\'s', 'say') || isset($this->words->tokens[$from + 1]) && $this->words->mayBegin($from + 1));
             if (!$isJoined && !$token->isMark(',', '.', '-', '–', '…', ':', '?') && !in_array($token->lower, $glue, true)) {
                 break;
             }

@@ -22,7 +22,8 @@ final readonly class SpokenWords
     public function mayBegin(int $at): bool
     {
         return $this->tokens[$at]->isNumber()
-            || in_array($this->tokens[$at]->lower, TellingWords::list('starts'), true);
+            // "twenty-five"
+            || in_array(explode('-', $this->tokens[$at]->lower)[0], TellingWords::list('starts'), true);
     }
 
     /** The first token of the clause that a token stands in. */
@@ -49,9 +50,16 @@ final readonly class SpokenWords
 
     public function between(int $from, int $to): string
     {
+        return rtrim($this->spanning($from, $to), '.,');
+    }
+
+    /** With the marks behind the last word. */
+    public function spanning(int $from, int $to): string
+    {
+        $to = min($to, count($this->tokens));
         $begins = $this->tokens[$from]->offset;
 
-        return rtrim(substr($this->text, $begins, $this->tokens[$to - 1]->end - $begins), '.,');
+        return substr($this->text, $begins, $this->tokens[$to - 1]->end - $begins);
     }
 
     /** "salt them, a good tablespoon": how much of it is told. */

@@ -12,12 +12,9 @@ use Vinculum\Recipe\RecipeLine;
 /** A recipe that somebody has told: what goes in, in the order of its use, and what is done; the rest is set aside. */
 final class Telling
 {
-    /** Shares of the words by which somebody speaks. */
-    private const A_TIME = '/\b(?:minutes?|mins?|hours?|overnight)\b/iu';
-    private const FOR_A_TIME = '/^(?:(?:about|for|another|maybe|give it|give that|give them|let it have|(?:it|that) (?:wants|needs|takes))\s+)?'
-        . '(?:\d+|an?\b|half\b|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'
-        . '|\pL+teen|(?:twen|thir|for|fif|six|nine)ty)'
-        . '(?:[\s-]+(?:[\pL\d½]+)){0,4}?[\s-]*(?:minutes?|mins?|hours?)\b/iu';
+    /** Of what is told elsewhere how much. */
+    private const VAGUE = '/^(?:(?:a|the|another) (?:little )?(?:bit|little|splash|drop)(?: of(?: the)?)?|some|half(?: of the)?|more)?$/iu';
+    /** The share of words by which somebody speaks. */
     private const SPOKEN = 0.02;
     private const LEAST_WORDS = 25;
     /** Amounts in words from which talk is known by them alone. */
@@ -108,7 +105,7 @@ final class Telling
             static fn(Mention $one): bool => $one->span[0] >= $spokenFrom && !self::isDish($one, $title ?? ''),
         )), $spoken->text);
         [$lines, $passed] = self::lines($mentions, $title ?? '', $spoken, ToldParts::in($clauses));
-        $steps = self::steps($clauses, $spokenFrom);
+        $steps = ToldSteps::in($clauses, $spokenFrom);
 
         return new Recipe(
             $title ?? '',
@@ -141,6 +138,12 @@ final class Telling
         [$made, $before] = [TellingWords::pattern('made'), TellingWords::pattern('before-a-title')];
         // "Apple sauce. Four apples …"
         if (preg_match("/^\\W*((?:[\\pL'’-]+\\s){0,3}" . TellingWords::pattern('dishes') . ')[.!:]\s*$/iu', $clauses[0][1] ?? '', $found) === 1) {
+            return mb_strtoupper(mb_substr($found[1], 0, 1)) . mb_substr($found[1], 1);
+        }
+        // "hot honey, three ingredients"
+        $fillers = TellingWords::pattern('fillers');
+        $counted = "/^\\W*(?:{$fillers}\\W+)*((?:[\\pL'’-]+\\s){0,3}[\\pL'’-]+)\\W+(?:" . SpokenNumber::pattern() . ')\s+ingredients\b/iu';
+        if (preg_match($counted, $clauses[0][1] ?? '', $found) === 1) {
             return mb_strtoupper(mb_substr($found[1], 0, 1)) . mb_substr($found[1], 1);
         }
         foreach (array_slice($clauses, 0, 6) as [, $clause]) {
@@ -290,7 +293,10 @@ final class Telling
     private static function isMeantBefore(array $of, array $others): bool
     {
         $name = mb_strtolower($of[0]->name);
-        $isMeasured = array_filter($of, static fn(Mention $one): bool => $one->amount !== '') !== [];
+        $isMeasured = array_filter(
+            $of,
+            static fn(Mention $one): bool => preg_match(self::VAGUE, trim($one->amount)) !== 1,
+        ) !== [];
 
         return !$isMeasured && array_filter(
             $others,
@@ -298,64 +304,10 @@ final class Telling
                 // the mushrooms that were soaked
                 || str_ends_with($other[0]->key, "-{$of[0]->key}")
                 // the lemon whose juice went in
-                || str_starts_with($other[0]->key, "{$of[0]->key} "),
+                || str_starts_with($other[0]->key, "{$of[0]->key} ")
+                // "a bit of oil, a bit of lemon" of the lemon juice
+                || str_starts_with(mb_strtolower($other[0]->name), "{$name} ") && $other[0]->amount !== '',
         ) !== [];
-    }
-
-    /**
-     * @param list<array{int, string}> $clauses
-     *
-     * @return array<int, string> by clause
-     */
-    private static function steps(array $clauses, int $from): array
-    {
-        $steps = [];
-        foreach ($clauses as $number => [$at, $clause]) {
-            $isForATime = self::isForATime($clause);
-            if ($at < $from || !$isForATime && !TellingWords::areIn($clause, 'does')) {
-                continue;
-            }
-            $isTalk = TellingWords::areIn($clause, 'other')
-                || TellingWords::areIn((string) preg_replace('/\b(?:cover|covered|brush|top|fill|toss) (?:it|them|that) with\b/iu', '', $clause), 'served')
-                // "ten minutes, don't let it boil" is done all the same
-                || TellingWords::areIn($clause, 'no-step') && preg_match(self::A_TIME, $clause) !== 1;
-            $step = self::asAStep($clause);
-            $isOfThings = !$isForATime && preg_match('/^(?:an?|some|about|\d|half|one|two|three|four|five|six)\b/iu', $step) === 1;
-            if (!$isTalk && !$isOfThings && str_word_count($step) >= 2 && ($isForATime || self::tellsTo($step))) {
-                $steps[$number] = $step;
-            }
-        }
-
-        return $steps;
-    }
-
-    /** "Ten minutes at a bubble.", "Give it an hour.": how long it takes, said by itself. */
-    private static function isForATime(string $clause): bool
-    {
-        return preg_match(self::FOR_A_TIME, self::asAStep($clause)) === 1;
-    }
-
-    /** Whether it begins with what is to be done, or a time or a heat stands in it. */
-    private static function tellsTo(string $step): bool
-    {
-        $does = TellingWords::pattern('does');
-
-        return preg_match("/^(?:\W*[\pL']+){0,4}\W*{$does}/iu", $step) === 1
-            || preg_match('/\d+\s*(?:minutes?|mins?|hours?|degrees)|\b(?:minutes?|hours?|overnight)\b/iu', $step) === 1;
-    }
-
-    /** "and then i'm just going to simmer that" as a cook writes it: "Simmer that." */
-    private static function asAStep(string $clause): string
-    {
-        $fillers = TellingWords::pattern('fillers');
-        $step = SpokenNumber::joined(trim($clause));
-        do {
-            $before = $step;
-            $step = (string) preg_replace("/^[\s,.–-]*{$fillers}[\s,]*/iu", '', $step, 1);
-        } while ($step !== $before);
-        $step = trim($step, " ,;.-");
-
-        return $step === '' ? '' : mb_strtoupper(mb_substr($step, 0, 1)) . mb_substr($step, 1) . '.';
     }
 
     private static function yield(string $text): ?string
