@@ -65,6 +65,12 @@ final readonly class Advice
         return $this->with(['corrections' => array_values($corrections)]);
     }
 
+    /** With this for the only note. */
+    public function saying(string $note): self
+    {
+        return $this->with(['notes' => [$note]]);
+    }
+
     public function noting(string $note): self
     {
         return $this->with(['notes' => [...$this->notes, $note]]);

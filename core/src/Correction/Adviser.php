@@ -68,6 +68,9 @@ final readonly class Adviser
                     ...$remedies->pinchOfSalt(),
                 );
             }
+            if ($advice->corrections === [] && $complaint->absent !== null) {
+                $advice = $advice->saying($complaint->absent);
+            }
         }
 
         $advice = $complaint === null || $wish->with !== null

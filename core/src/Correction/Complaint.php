@@ -22,6 +22,7 @@ final readonly class Complaint
 
     /**
      * @param array<value-of<Axis>, array{float, float}> $moves least and most steps by axis
+     * @param string|null $absent what is said where nothing in the list brings it
      * @param float|null $atLeast what is brought where there is none, in the axis's unit
      * @param array{float, float}|null $unsalted salt alone, in steps, of a sauce that has hardly any
      */
@@ -29,6 +30,7 @@ final readonly class Complaint
         public string $key,
         private array $moves,
         public string $says,
+        public ?string $absent,
         private ?float $atLeast,
         private ?array $unsalted,
         private float $unsaltedUnder,
@@ -59,6 +61,7 @@ final readonly class Complaint
             $key,
             $moves,
             $row->text('says'),
+            $row->has('absent') ? $row->text('absent') : null,
             $row->numberOrNull('at_least'),
             count($unsalted) === 2 ? [$unsalted[0], $unsalted[1]] : null,
             $row->numberOrNull('unsalted_under') ?? 0.0,
@@ -120,6 +123,7 @@ final readonly class Complaint
                 $this->key,
                 [Axis::Salt->value => $this->unsalted],
                 $this->says,
+                $this->absent,
                 $this->unsaltedLeast,
                 null,
                 0.0,

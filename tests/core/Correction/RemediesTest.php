@@ -409,6 +409,24 @@ final class RemediesTest extends TestCase
         }
     }
 
+    /** Where nothing brings what is too much, an answer says that something is missing from the list, and never that all is well. */
+    public function test_what_is_not_in_the_list_is_said_to_be_missing_from_it(): void
+    {
+        [$asked, $absent] = [0, 0];
+        foreach (Classics::all() as [, $title, $balance]) {
+            foreach (['too-hot', 'too-salty', 'too-sour', 'too-sweet'] as $word) {
+                $advice = self::ask($balance, $word);
+                ++$asked;
+                if ($advice->corrections === []) {
+                    ++$absent;
+                    self::assertSame([Complaint::named($word)->absent], $advice->notes, "{$title}: {$word}");
+                }
+            }
+        }
+        self::assertGreaterThan(20, $absent);
+        self::assertLessThan(0.3 * $asked, $absent);
+    }
+
     /** Less of one taste is not had for a quarter of the batch in sugar and vinegar (every word over every classic). */
     public function test_no_sauce_is_made_a_syrup_to_hide_a_taste(): void
     {
