@@ -86,7 +86,7 @@ export function Timeline({ draft }: { draft: PlanDraft }) {
             data-task={task.kind}
             sx={{ display: 'flex', gap: 1.5, borderBottom: '1px solid', borderColor: 'divider', py: 0.4 }}
           >
-            <Box component="span" sx={{ minWidth: 132, color: 'text.secondary' }}>
+            <Box component="span" sx={{ flex: 'none', width: { xs: '6em', sm: '10.6em' }, color: 'text.secondary' }}>
               {when(task.start)}
             </Box>
             <Box component="span" sx={{ flex: 1 }}>
