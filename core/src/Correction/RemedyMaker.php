@@ -39,8 +39,9 @@ final readonly class RemedyMaker
     /**
      * @param array<'acid'|'sweetener'|'salt'|'fat', float> $shares of the batch
      * @param 'whisk' $kind
+     * @param string|null $says which sentence of the word, where it is another than that of its kind
      */
-    public function adding(array $shares, string $why, string $kind): ?Correction
+    public function adding(array $shares, string $why, string $kind, ?string $says = null): ?Correction
     {
         $grams = $this->balance->mixture->grams();
         $amounts = [];
@@ -48,7 +49,7 @@ final readonly class RemedyMaker
             $amounts[] = [$this->is->usual($role), $share * $grams];
         }
 
-        return $this->withAmounts($amounts, $why, new Remedy($kind, $this->says($kind)));
+        return $this->withAmounts($amounts, $why, new Remedy($kind, $this->says($says ?? $kind)));
     }
 
     /** @param 'strain'|'rest'|'drain'|'second-batch' $kind */

@@ -236,6 +236,12 @@ final readonly class SauceTraits
         return SauceColour::of($this->balance->formula, 0.0)?->isGreen() === true;
     }
 
+    /** Whether it is red or purple, by what is in it: berries, beetroot, tomato. */
+    public function isRed(): bool
+    {
+        return SauceColour::of($this->balance->formula, 0.0)?->isRed() === true;
+    }
+
     /** Whether salt is tasted in it. */
     public function isSalted(): bool
     {

@@ -28,6 +28,9 @@ final readonly class TasteRemedies
     private const CARRIED_BY_BUTTER_FROM = 0.3;
     /** Shares: of the batch, from which a thing is meant to bite, and of that thing, what is added of it at first. */
     private const BITES_FROM = 0.01;
+    private const SALT_ON_SWEET = 0.002;
+    /** g in 100 g. */
+    private const UNSALTED_UNDER = 0.15;
     private const MORE_BITE = 0.5;
     private const OF_BROTH_FROM = 0.4;
     /** Steps that what masks may leave it further off: the sourness that hides sweetness was not wanted by itself. */
@@ -88,6 +91,17 @@ final readonly class TasteRemedies
         }
         if ($axis === Axis::Heat && $taste->heat < Axis::Heat->slight()) {
             return array_values(array_filter([$this->milder()]));
+        }
+        if (
+            $axis === Axis::Sweet && $taste->salt < self::UNSALTED_UNDER
+            && !$this->is->hasItsOwnAcid() && !$this->is->isOfFruit()
+        ) {
+            // caramel and chocolate have no acid to answer with: a pinch of salt is what is tasted first
+            return array_values(array_filter([$this->remedy->withAmounts(
+                [[$this->is->usual('salt'), self::SALT_ON_SWEET * 100.0 * $grams]],
+                'a pinch of salt makes it taste less sweet',
+                null,
+            )]));
         }
         $oil = $this->is->carryingOil();
         if ($axis === Axis::Sour && $oil !== null) {

@@ -217,7 +217,12 @@ final readonly class TextureRemedies
             )]
             : [
                 $this->is->holds(['fruit', 'plant'])
-                    ? $this->remedy->adding(['acid' => self::ACID_TO_WAKE], 'acid brightens red and purple', 'whisk')
+                    ? $this->remedy->adding(
+                        ['acid' => self::ACID_TO_WAKE],
+                        'acid keeps colours bright',
+                        'whisk',
+                        $this->is->isRed() ? 'whisk' : 'pale',
+                    )
                     : null,
                 $this->remedy->doing('rest', 'what browned stays brown'),
             ];
@@ -285,14 +290,18 @@ final readonly class TextureRemedies
         );
     }
 
-    /** Sauces of flour are brought to the boil again, those of egg never. */
+    /** Sauces of flour are brought to the boil again, those of egg, cheese or soured milk never. */
     private function lumpsOut(): Correction
     {
         return $this->remedy->correction(
             [],
             $this->balance->mixture,
             'lumps stay behind',
-            new Remedy('strain', $this->remedy->says($this->is->isOfEgg() ? 'egg' : 'strain')),
+            new Remedy('strain', $this->remedy->says(match (true) {
+                $this->is->isOfEgg() => 'egg',
+                $this->is->holds(['hard']) || $this->is->splits() => 'cheese',
+                default => 'strain',
+            })),
         );
     }
 }

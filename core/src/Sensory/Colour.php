@@ -14,6 +14,9 @@ final readonly class Colour
     private const DARKEST = 0.003;
     private const LIGHTEST = 0.97;
 
+    /** Of linear light. */
+    private const RED_OVER_GREEN = 6.0;
+
     private function __construct(public float $red, public float $green, public float $blue) {}
 
     /** From the values of sRGB, 0 to 255. */
@@ -55,6 +58,12 @@ final readonly class Colour
     public function isGreen(): bool
     {
         return $this->green > $this->red && $this->green > $this->blue;
+    }
+
+    /** Whether it is red or purple, and no yellow or brown of pale things. */
+    public function isRed(): bool
+    {
+        return $this->red > self::RED_OVER_GREEN * $this->green;
     }
 
     /** How light it looks, 0 to 1: relative luminance. */

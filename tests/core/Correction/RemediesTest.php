@@ -386,6 +386,43 @@ final class RemediesTest extends TestCase
         self::assertGreaterThan(20, $asked);
     }
 
+    /** Only what is red is told that it turns redder. */
+    public function test_what_acid_does_to_a_colour_is_said_of_that_colour(): void
+    {
+        $says = static fn(string $fruit): string => (string) self::ask(
+            self::sauce(["500 g {$fruit}", '50 g sugar'], ['Simmer for 20 minutes.']),
+            'dull',
+        )->corrections[0]->does?->text;
+        foreach (['raspberries', 'blackberries', 'beetroot', 'tomatoes', 'damsons'] as $red) {
+            self::assertStringContainsString('red and purple', $says($red), $red);
+        }
+        foreach (['apples', 'pears', 'mango', 'quinces', 'bananas'] as $pale) {
+            self::assertStringContainsString('from browning', $says($pale), $pale);
+        }
+    }
+
+    /** Lumps of what splits are sieved off the heat, and only flour is brought to the boil again. */
+    public function test_no_lump_of_cheese_or_soured_milk_is_boiled_out(): void
+    {
+        foreach (['150 g cheddar' => false, '100 g gruyere' => false, '200 g soured cream' => false, '200 g yoghurt' => false, '2 egg yolks' => false, '1 tsp mustard' => true] as $brings => $isBoiled) {
+            $sauce = self::sauce([...self::WHITE_SAUCE, $brings], [...self::SIMMERED, 'Stir in the rest.']);
+            $text = (string) self::ask($sauce, 'lumpy')->corrections[0]->does?->text;
+            self::assertSame($isBoiled, str_contains($text, 'bring it once to the boil'), $brings);
+        }
+    }
+
+    /** What has no acid to answer its sweetness with gets a pinch of salt first, fruit gets acid. */
+    public function test_caramel_that_is_too_sweet_gets_salt_and_fruit_gets_acid(): void
+    {
+        $first = static fn(array $lines): array => self::keysOf(self::ask(self::sauce($lines, ['Simmer for 10 minutes.']), 'too-sweet')->corrections[0]);
+        foreach ([['200 g sugar', '150 ml double cream'], ['200 g dark chocolate', '200 ml double cream', '80 g sugar'], ['500 ml milk', '120 g sugar', '20 g cornflour']] as $lines) {
+            self::assertSame(['salt'], $first([...$lines, '30 g butter']), $lines[0]);
+        }
+        foreach (['apples', 'plums', 'mango'] as $fruit) {
+            self::assertSame(['lemon-juice'], $first(["1 kg {$fruit}", '300 g sugar', '1 tbsp lemon juice']), $fruit);
+        }
+    }
+
     /** Butter held by yolks stands as oil held by yolks does; it is no custard to be heated on. */
     public function test_butter_that_is_held_by_yolks_is_thickened_with_butter(): void
     {
