@@ -83,6 +83,12 @@ final readonly class Mention
         return $this->with(line: "{$this->amount} each {$this->name}");
     }
 
+    /** The same, of the kind that was said of it. */
+    public function called(string $key, string $name): self
+    {
+        return $this->with(key: $key, name: $name, line: trim("{$this->amount} {$name}"));
+    }
+
     /** The same thing under a more exact name. */
     public function named(self $exact): self
     {

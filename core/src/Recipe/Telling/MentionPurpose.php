@@ -52,7 +52,7 @@ final class MentionPurpose
             // "this is my hot honey"
             !$hasAmount && preg_match('/\b(?:this is|here is) (?:my|our|the)\s+(?:\pL+\s){0,2}$/iu', $upTo) === 1,
             // "orange zest is nice if you serve duck"
-            !$hasAmount && preg_match('/^\s*(?:is|are|would be|\'s)\s+(?:also\s+|very\s+)?(?:nice|good|lovely|great|fine|okay|ok)\b/iu', $behind) === 1,
+            !$hasAmount && preg_match('/^\s*(?:(?:on top|over it|in it|with it|here)\s+)?(?:is|are|would be|\'s)\s+(?:also\s+|very\s+)?(?:nice|good|lovely|great|fine|okay|ok)\b/iu', $behind) === 1,
             // "he put bourbon in it, I don't"
             self::isDeniedOfOneself($upTo, $from) => MentionUse::TalkedAbout,
             // "Pepper.", "Salt, obviously."

@@ -41,11 +41,15 @@ final class Mentions
         $this->amounts = new SpokenAmounts($this->words, $this->names, $this->grammar, $this->catalogue);
         $this->named = $this->named();
         /** @var list<Mention> $mentions */
-        [$mentions, $before] = [[], -1];
+        [$mentions, $before, $kindEnds] = [[], -1, 0];
         $starts = array_keys($this->named);
         foreach ($starts as $nth => $at) {
             $next = $starts[$nth + 1] ?? count($this->words->tokens);
-            $mention = $this->mention($at, $before, $next);
+            // "a litre of vinegar, we use cider": a kind, and no other thing
+            if ($this->words->tokens[$at]->offset < $kindEnds) {
+                continue;
+            }
+            [$mention, $kindEnds] = $this->ofItsKind($this->mention($at, $before, $next), $at + $this->named[$at]);
             // an amount that was said behind it is no other thing's
             $before = $at + $this->named[$at] - 1;
             while (($this->words->tokens[$before + 1]->end ?? INF) <= $mention->span[1]) {
@@ -223,7 +227,7 @@ final class Mentions
                 $upTo,
                 $told,
                 $item,
-                substr($this->words->text, $this->words->tokens[$end - 1]->end, 20),
+                substr($this->words->text, $this->words->tokens[$end - 1]->end, 40),
                 // what was said since the thing before it
                 substr($upTo, max(0, ($this->words->tokens[$before]->end ?? 0) - $clauseAt)),
             ),
@@ -233,6 +237,25 @@ final class Mentions
                 || preg_match('/' . TellingWords::pattern('may-put') . '\W*$/iu', $upTo) === 1,
             isCorrection: MentionPurpose::endsIn('sorry', $upTo),
         );
+    }
+
+    /**
+     * "A litre of vinegar, we use malt": which kind is said behind it.
+     *
+     * @return array{Mention, int} and the byte where its kind ends, 0 where none is said
+     */
+    private function ofItsKind(Mention $mention, int $end): array
+    {
+        $from = $this->words->tokens[$end - 1]->end;
+        $behind = substr($this->words->text, $from, 60);
+        $uses = '(?:(?:i|we) (?:always |usually )?(?:use|like|prefer|take|had)|mine is|ours is)';
+        $pattern = "/^[\\s,]*{$uses}\\s+(?:the\\s+)?(\\pL[\\pL-]+)(?:\\s(?:one|kind|sort|stuff))?\\s*(?:[,.;!?]|$)/iu";
+        $name = preg_match($pattern, $behind, $kind) === 1 ? "{$kind[1]} {$mention->name}" : $mention->name;
+        $key = $this->names->keyOf($name);
+
+        return $key === null || $name === $mention->name
+            ? [$mention, 0]
+            : [$mention->called($key, $name), $from + strlen(rtrim($kind[0] ?? '', ',.;!? '))];
     }
 
     /** "a little more honey", "another two tablespoons". */

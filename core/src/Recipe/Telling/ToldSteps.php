@@ -27,7 +27,9 @@ final class ToldSteps
             }
             $unserved = '/\b(?:cover|covered|brush|top|fill|toss) (?:it|them|that) with\b/iu';
             $isTalk = TellingWords::areIn($clause, 'other')
-                || TellingWords::areIn((string) preg_replace($unserved, '', $clause), 'served')
+                // "that's for a kilo of cucumbers, which you've salted for two hours"
+                || !($isTimed && (TellingWords::areIn($clause, 'does') || TellingWords::areIn($clause, 'did')))
+                && TellingWords::areIn((string) preg_replace($unserved, '', $clause), 'served')
                 // "ten minutes, don't let it boil" is done all the same
                 || TellingWords::areIn($clause, 'no-step') && preg_match(self::A_TIME, $clause) !== 1;
             $step = self::asAStep($clause);
