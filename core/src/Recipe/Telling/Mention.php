@@ -84,9 +84,14 @@ final readonly class Mention
     }
 
     /** The same, of the kind that was said of it. */
-    public function called(string $key, string $name): self
+    public function called(string $key, string $name, int $to): self
     {
-        return $this->with(key: $key, name: $name, line: trim("{$this->amount} {$name}"));
+        return $this->with(
+            key: $key,
+            name: $name,
+            line: trim("{$this->amount} {$name}"),
+            span: [$this->span[0], max($this->span[1], $to)],
+        );
     }
 
     /** The same thing under a more exact name. */

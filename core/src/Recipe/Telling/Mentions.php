@@ -253,9 +253,12 @@ final class Mentions
         $name = preg_match($pattern, $behind, $kind) === 1 ? "{$kind[1]} {$mention->name}" : $mention->name;
         $key = $this->names->keyOf($name);
 
-        return $key === null || $name === $mention->name
-            ? [$mention, 0]
-            : [$mention->called($key, $name), $from + strlen(rtrim($kind[0] ?? '', ',.;!? '))];
+        if ($key === null || $name === $mention->name) {
+            return [$mention, 0];
+        }
+        $ends = $from + strlen(rtrim($kind[0] ?? '', ',.;!? '));
+
+        return [$mention->called($key, $name, $ends), $ends];
     }
 
     /** "a little more honey", "another two tablespoons". */
