@@ -41,6 +41,30 @@ final class FruitPartsTest extends TestCase
         self::assertGreaterThan(200, $asked);
     }
 
+    /** A tin or a weight of fruit "with its juice" is all of it: the juice alone is only what is pressed, or said to be alone. */
+    public function test_what_is_packed_goes_in_with_its_juice(): void
+    {
+        $asked = 0;
+        foreach (Catalogue::shipped()->all() as $juice) {
+            if (preg_match('/^([\pL ]+) juice$/iu', $juice->name, $found) !== 1) {
+                continue;
+            }
+            $fruit = mb_strtolower($found[1]) . 's';
+            $key = static fn(string $text): ?string => Formula::fromTexts([$text], Catalogue::shipped(), Measures::Metric)->lines[0]->ingredient?->key;
+            if (in_array($key("400 g {$fruit}"), [null, $juice->key], true) || $key("400 g {$fruit}, juice only") !== $juice->key) {
+                continue;
+            }
+            foreach (['400 g tin', '400 g', '1 tin'] as $amount) {
+                foreach ([', with their juice', ' with its juice', ' and their juice', ' and juice', ', with juice', ', plus all their juice'] as $with) {
+                    self::assertNotSame($juice->key, $key("{$amount} {$fruit}{$with}"), "{$amount} {$fruit}{$with}");
+                    ++$asked;
+                }
+            }
+            self::assertSame($juice->key, $key("400 g {$fruit}, juiced"), $fruit);
+        }
+        self::assertGreaterThan(100, $asked);
+    }
+
     /** Whose juice comes by the fruit has its zest by the fruit too. */
     public function test_a_zest_that_is_known_is_known_by_the_fruit(): void
     {

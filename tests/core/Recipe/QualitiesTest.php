@@ -54,6 +54,23 @@ final class QualitiesTest extends TestCase
         }
     }
 
+    /** Leaves, fronds and tops are what is used of any herb; what is kept back or left over is what it was. */
+    public function test_the_leaves_of_every_herb_are_that_herb(): void
+    {
+        $asked = 0;
+        foreach (Catalogue::shipped()->all() as $herb) {
+            if (!in_array('herb', $herb->kinds, true) || preg_match('/lea(?:f|ves)|dried/iu', $herb->name) === 1) {
+                continue;
+            }
+            $name = mb_strtolower($herb->name);
+            foreach (["a handful of {$name} leaves", "2 tbsp chopped {$name} leaves", "3 tbsp {$name} tops", "2 tbsp reserved {$name}"] as $text) {
+                self::assertSame($herb->key, self::resolver()->resolve($text)->ingredient?->key, $text);
+                ++$asked;
+            }
+        }
+        self::assertGreaterThan(100, $asked);
+    }
+
     /** Whether the catalogue has it by this name: "unsalted butter". */
     private static function isItsName(string $word, string $name): bool
     {

@@ -192,6 +192,31 @@ final class ClauseJoining
         $current->takeOn($draft);
     }
 
+    /** "a 400 g tin of pears, with their juice": the whole of what was weighed or packed, and no part alone. */
+    private function goesInWithIt(Draft $current, Draft $draft): bool
+    {
+        $amount = $current->amounts[0] ?? null;
+        $isOfPieces = $amount === null || $amount->unit === null && in_array($amount->counted, [null, 'whole'], true);
+        if ($isOfPieces || $draft->partAt === null) {
+            return false;
+        }
+        $at = $draft->partAt;
+        while ($this->isWord($at, 'with', 'and', 'plus', 'its', 'their', 'the', 'all', 'any')) {
+            ++$at;
+        }
+        $isAlone = $this->isWord($at, 'juiced', 'squeezed', 'zested') || $this->isWord($at + 1, 'only');
+        do {
+            --$at;
+        } while ($this->isWord($at, 'its', 'their', 'the', 'all', 'any'));
+
+        return !$isAlone && $this->isWord($at, 'with', 'and', 'plus');
+    }
+
+    private function isWord(int $at, string ...$words): bool
+    {
+        return ($this->words->tokens[$at] ?? null)?->isWord(...$words) === true;
+    }
+
     private function joinsAPart(Draft $current, Draft $draft): void
     {
         $name = $this->words->nameOf($current);
@@ -210,6 +235,10 @@ final class ClauseJoining
             $draft->called = $isOfFruit ? $ofFruit : $called;
             $draft->part = null;
             $this->drafts[] = $draft;
+        } elseif ($current->part === null && $this->goesInWithIt($current, $draft)) {
+            // nothing more is said of it than that it is whole
+            $draft->said = [];
+            $current->takeOn($draft);
         } elseif ($current->part === null || $current->part === $draft->part) {
             $current->part = $draft->part;
             $this->say($current, $draft);
