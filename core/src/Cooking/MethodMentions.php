@@ -338,7 +338,9 @@ final class MethodMentions
                 $after = substr($text, $place + strlen($word));
                 $isTold = preg_match(self::TOLD, substr($text, 0, $place)) === 1
                     && (!in_array(mb_strtolower($word), $mostly, true) || preg_match(self::AT_A_THING, $after) === 1);
-                if (!$isThing || $isTold) {
+                // "fish out the star anise and peel.": nothing is done to nothing
+                $isOfNothing = isset($named[$place]) && preg_match('/^\W*$/u', $after) === 1;
+                if (!$isThing || $isTold && !$isOfNothing) {
                     $verbs[$place] ??= [$place, $does];
                 }
             }

@@ -68,6 +68,7 @@ final readonly class ThingWords
                 }
             }
         }
+        self::preferWhatIsWritten($meant, $lines);
         self::meanWhatIsNear($meant, $lines);
         foreach ($many as $said => [$word, $rows]) {
             foreach ($lines as $number => $line) {
@@ -79,6 +80,28 @@ final readonly class ThingWords
         }
 
         return new self($meant);
+    }
+
+    /**
+     * "The peppercorns" are the "green peppercorns" of one line and not the "pepper" of another, however else that is called.
+     *
+     * @param array<string, array<int, int>> $meant
+     * @param array<int, ResolvedLine> $lines
+     */
+    private static function preferWhatIsWritten(array &$meant, array $lines): void
+    {
+        $written = array_map(
+            static fn(ResolvedLine $line): array => NameWords::of(self::withoutWhatItLiesIn($line->written->name)),
+            $lines,
+        );
+        foreach ($written as $number => $words) {
+            $last = (string) end($words);
+            foreach ($meant[$last] ?? [] as $other => $howWell) {
+                if ($other !== $number && $howWell >= self::WHOLE && !in_array($last, $written[$other] ?? [], true)) {
+                    self::mean($meant, [$last], $number, self::OWN);
+                }
+            }
+        }
     }
 
     /**

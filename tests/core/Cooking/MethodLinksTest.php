@@ -248,6 +248,46 @@ final class MethodLinksTest extends TestCase
         return $meant;
     }
 
+    /** What a line itself is written with beats what the thing of another line is also called: "the peppercorns". */
+    public function test_the_line_that_has_the_word_is_meant(): void
+    {
+        [$asked, $catalogue] = [0, Catalogue::shipped()];
+        $also = [];
+        foreach ($catalogue->all() as $ingredient) {
+            foreach ($ingredient->aliases as $alias) {
+                if (preg_match('/^\pL{4,}$/u', $alias) === 1 && !str_contains(mb_strtolower($ingredient->name), mb_strtolower($alias))) {
+                    $also[mb_strtolower($alias)] = mb_strtolower($ingredient->name);
+                }
+            }
+        }
+        foreach ($catalogue->all() as $ingredient) {
+            $name = mb_strtolower($ingredient->name);
+            $last = (string) preg_replace('/^.* /u', '', $name);
+            $other = $also[$last] ?? $also["{$last}s"] ?? null;
+            if (!str_contains($name, ' ') || $other === null || $other === $name || preg_match('/[,%(]| and | in /', $name . $other) === 1) {
+                continue;
+            }
+            $lines = Formula::fromTexts(["50 g {$other}", "100 g {$name}"], $catalogue, Measures::Metric)->lines;
+            if ($lines[0]->ingredient === null || $lines[1]->ingredient !== $ingredient || $lines[0]->ingredient === $ingredient) {
+                continue;
+            }
+            $steps = MethodReader::steps(["Tip in the {$last} and warm through for 5 minutes."]);
+            self::assertContains(0, MethodLinks::of($steps, $lines)->stepsOf(1), "{$last}: {$name}, and {$other}");
+            ++$asked;
+        }
+        self::assertGreaterThan(3, $asked);
+    }
+
+    /** A word that is both done and a thing is a thing where nothing follows it. */
+    public function test_what_is_done_to_nothing_is_a_thing(): void
+    {
+        foreach (['peel' => '2 strips orange peel', 'zest' => '5 g lemon zest', 'juice' => '50 ml lemon juice'] as $word => $text) {
+            $lines = Formula::fromTexts(['300 ml stock', '1 star anise', $text], Catalogue::shipped(), Measures::Metric)->lines;
+            $steps = MethodReader::steps(['Simmer the stock for 20 minutes.', "Tip in the star anise and {$word}."]);
+            self::assertSame([1], MethodLinks::of($steps, $lines)->stepsOf(2), $word);
+        }
+    }
+
     /**
      * Names that hold "and" are left out: a step's list of things cannot be told from such a name.
      *
