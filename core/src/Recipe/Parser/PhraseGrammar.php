@@ -330,6 +330,10 @@ final readonly class PhraseGrammar
         if ($stirred > 0 && $last !== null && $this->isAmountNext($tokens, $at + $stirred)) {
             return new Phrase(PhraseKind::Joiner, $at, $at + $stirred, says: '+');
         }
+        $bare = $last === null ? 0 : Vocabulary::phraseAt('stirred-in', $tokens, $at, 'bare');
+        if ($bare > 0 && $this->isStirredIn($tokens, $at, $at + $bare)) {
+            return new Phrase(PhraseKind::Joiner, $at, $at + $bare, says: '+');
+        }
         $isClauseStart = $last === null ? $depth > 0 : $last->is(PhraseKind::Joiner, PhraseKind::Bracket);
         $note = max(
             Vocabulary::phraseAt('notes', $tokens, $at),
@@ -377,6 +381,28 @@ final readonly class PhraseGrammar
         }
 
         return new Phrase(PhraseKind::Word, $at, $at + 1);
+    }
+
+    /**
+     * "mixed with a little cold milk": whether another thing stands there. "the sugar" is that of
+     * another line, and the water that something soaked in is none.
+     *
+     * @param list<Token> $tokens
+     */
+    private function isStirredIn(array $tokens, int $at, int $to): bool
+    {
+        $isSoaking = Vocabulary::phraseAt('stirred-in', $tokens, $at, 'soaking') > 0;
+        $isOfTheList = ($tokens[$to] ?? null)?->isWord('the', 'your', 'all', 'half') === true;
+        $to += Vocabulary::phraseAt('some-of', $tokens, $to);
+        while (
+            ($tokens[$to] ?? null)?->isWord() === true && $this->names->longestAt($tokens, $to) === 0
+            && (NameWords::isDescriptor($tokens[$to]->lower) || Vocabulary::has('beside', $tokens[$to]->lower))
+        ) {
+            ++$to;
+        }
+        $name = $isOfTheList ? 0 : $this->names->longestAt($tokens, $to);
+
+        return $name > 0 && !($isSoaking && $tokens[$to + $name - 1]->isWord('water'));
     }
 
     /**
