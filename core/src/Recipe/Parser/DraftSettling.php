@@ -77,18 +77,19 @@ final readonly class DraftSettling
             return;
         }
         $leaning = [];
-        $isPoured = in_array($noun->lower, ['juice', 'zest'], true);
+        $isOfAll = Vocabulary::has('leant-on', $noun->lower);
         foreach (array_slice($drafts, 0, -1) as $draft) {
             $name = $this->words->nameOf($draft);
             $isOpen = $name !== '' && $draft->called === null && $draft->part === null && !$last->isApart;
             $isKnown = $this->words->isKnown($draft);
             $leans = $isOpen && !str_contains(mb_strtolower($name), $noun->lower)
-                && (!$isKnown || $isPoured && $draft->amountTokens === $last->amountTokens)
+                && (!$isKnown || $isOfAll && $draft->amountTokens === $last->amountTokens)
                 && $this->words->isNameKnown("{$name} {$noun->text}");
             if ($isKnown && !$leans) {
                 return;
             }
             if ($leans) {
+                $draft->isGuessed = $draft->isGuessed || $isKnown && Vocabulary::has('leant-on', $noun->lower, 'guessed');
                 $leaning[] = [$draft, "{$name} {$noun->text}"];
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Recipe\Resolution;
 
 use Vinculum\Facts\Facts;
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Ingredient\NameWords;
 use Vinculum\Quantity\Amount;
@@ -27,6 +28,7 @@ final readonly class AmountReading
     private const LOOSE_DENSITY = 0.6;
     private const LOOSE_SPREAD = 0.30;
     private const LEAVES = 'leaves';
+    private const PRESSED = 'packed';
     /** How far apart, as a logarithm, a cup and its millilitres may be. */
     private const SAME_VESSEL = 0.08;
 
@@ -188,8 +190,9 @@ final readonly class AmountReading
     {
         $words = mb_strtolower($line->ownWords());
         $forms = $ingredient->portions->forms;
+        $isLoose = FactsFile::named('reading')['loosely']->isSaidIn($words, 'words');
         foreach ($forms as $form => $density) {
-            if (str_contains($words, $form)) {
+            if (str_contains($words, $form) && !($isLoose && $form === self::PRESSED)) {
                 return [$density, max(self::PACKED, $ingredient->portions->texture->deviation()), false];
             }
         }

@@ -268,8 +268,9 @@ final readonly class NameReading implements Names
     private function otherReadings(Item $line): array
     {
         $readings = [];
-        if ($line->alternatives !== []) {
-            $words = explode(' ', $line->alternatives[0]);
+        $words = explode(' ', $line->alternatives[0] ?? '');
+        // "cider or cider vinegar": what the other choice says again needs nothing of it
+        if ($line->alternatives !== [] && array_diff(NameWords::of($line->name), NameWords::of($line->alternatives[0])) !== []) {
             for ($from = 1; $from < count($words); ++$from) {
                 $readings[] = $line->name . ' ' . implode(' ', array_slice($words, $from));
             }

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Recipe;
+
+use PHPUnit\Framework\TestCase;
+use Vinculum\Ingredient\Catalogue;
+use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Resolution\LineResolver;
+use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Recipe\Resolution\Sureness;
+
+/** Which words of a line several names share, and which belong to one of them. */
+final class SharedWordsTest extends TestCase
+{
+    public function test_the_first_of_two_choices_needs_no_word_of_a_second_that_says_it_again(): void
+    {
+        $count = 0;
+        foreach (self::lengthened() as [$short, $long]) {
+            $alone = self::read("20 g {$short}");
+            $read = self::read("20 g {$short} or {$long}");
+            if (count($alone) !== 1 || $alone[0]->ingredient === null) {
+                continue;
+            }
+            ++$count;
+            self::assertCount(1, $read, $long);
+            $isSame = $read[0]->ingredient?->key === $alone[0]->ingredient->key;
+            self::assertTrue($isSame || $read[0]->sure !== Sureness::Certain, "{$short} or {$long} is not certainly the second");
+        }
+        self::assertGreaterThan(100, $count);
+    }
+
+    public function test_a_list_of_seeds_is_seeds_only_where_each_of_its_names_has_them(): void
+    {
+        $keys = static fn(string $line): array => array_map(
+            static fn(ResolvedLine $one): ?string => $one->ingredient?->key,
+            self::read($line),
+        );
+        foreach (['', '1 tsp each of ', '1 tsp each '] as $amount) {
+            self::assertSame(['fennel-seed', 'coriander-seed', 'cumin'], $keys("{$amount}fennel, coriander and cumin seeds"));
+            self::assertSame(['garlic-powder', 'onion-powder'], $keys("{$amount}garlic and onion powder"));
+            self::assertNotContains('onion-seed', $keys("{$amount}onion, garlic and cumin seeds"));
+        }
+        self::assertSame(['garlic', 'cumin'], $keys('2 cloves garlic and 1 tsp cumin seeds'));
+    }
+
+    public function test_a_cup_that_is_loosely_packed_is_not_pressed_full(): void
+    {
+        $count = 0;
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $forms = $ingredient->portions->forms;
+            $name = mb_strtolower($ingredient->name);
+            $packed = self::read("1 cup packed {$name}")[0]->grams->value ?? 0.0;
+            if (!isset($forms['packed']) || isset($forms['loosely'])) {
+                continue;
+            }
+            ++$count;
+            $loose = self::read("1 cup loosely packed {$name}")[0]->grams->value ?? INF;
+            self::assertLessThan($packed, $loose, $name);
+        }
+        self::assertGreaterThan(2, $count);
+    }
+
+    /** @return list<array{string, string}> names of the catalogue, and others that begin with all of them */
+    private static function lengthened(): array
+    {
+        $names = array_map(
+            static fn($ingredient): string => mb_strtolower($ingredient->name),
+            array_values(Catalogue::shipped()->all()),
+        );
+        $pairs = [];
+        foreach ($names as $short) {
+            foreach ($names as $long) {
+                if (str_starts_with($long, "{$short} ") && preg_match('/^[a-z ]+$/', $long) === 1) {
+                    $pairs[] = [$short, $long];
+                }
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return list<ResolvedLine> */
+    private static function read(string $line): array
+    {
+        return (new LineResolver(Catalogue::shipped(), Measures::Metric))->entries($line);
+    }
+}
