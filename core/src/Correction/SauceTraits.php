@@ -28,6 +28,11 @@ final readonly class SauceTraits
     public const MEANT_SWEET_FROM = 8.0;
     private const MEANT_SOUR_FROM = 0.3;
     private const SALTED_FROM = 0.3;
+    /** g of salt in 100 g: of what counts as unsalted, and of a sauce that salt carries. */
+    private const UNSALTED_UNDER = 0.3;
+    private const BRINY_FROM = 3.0;
+    /** The share of herbs and nuts from which a sauce in oil is a paste of them. */
+    private const PASTE_FROM = 0.12;
     private const OF_FRUIT_FROM = 0.3;
     /** g of fat in 100 g of what is called cream, and the share of the batch from which a sauce is creamy. */
     private const CREAM_FAT = 12.0;
@@ -107,13 +112,70 @@ final readonly class SauceTraits
         return $this->mostOf('butter');
     }
 
+    /** The fresh herb that there is most of. */
+    public function herb(): ?string
+    {
+        [$key, $most] = [null, 0.0];
+        foreach ($this->balance->formula->lines as $line) {
+            $isHerb = !array_diff(['herb', 'fresh'], $line->ingredient->kinds ?? []);
+            if ($isHerb && ($line->grams->value ?? 0.0) > $most) {
+                [$key, $most] = [$line->ingredient?->key, $line->grams->value ?? 0.0];
+            }
+        }
+
+        return $key;
+    }
+
     public function hasItsOwnAcid(): bool
+    {
+        return $this->hasOf('acid');
+    }
+
+    public function hasItsOwnSweetener(): bool
+    {
+        return $this->hasOf('sweetener');
+    }
+
+    private function hasOf(string $role): bool
     {
         return array_filter(
             $this->balance->formula->lines,
             static fn(ResolvedLine $line): bool
-                => ($line->ingredient->roles[0] ?? '') === 'acid' && $line->countsInTheMixture(),
+                => ($line->ingredient->roles[0] ?? '') === $role && $line->countsInTheMixture(),
         ) !== [];
+    }
+
+    /** Whether salt carries it, as soy sauce and fish sauce do a dip. */
+    public function isBriny(): bool
+    {
+        return $this->balance->taste->salt >= self::BRINY_FROM;
+    }
+
+    /**
+     * What there is of herbs, nuts and oil without salt in a paste that oil carries, by its share of them: more of it is
+     * the same paste, less salty.
+     *
+     * @return array<string, float> by ingredient; empty where it is no such paste
+     */
+    public function plainOfPaste(): array
+    {
+        $grams = [];
+        foreach ($this->balance->formula->lines as $line) {
+            $ingredient = $line->ingredient;
+            $isPlain = $ingredient !== null && array_intersect(['herb', 'nut', 'oil'], $ingredient->kinds) !== []
+                && !in_array('dried', $ingredient->kinds, true)
+                && $ingredient->composition->mixture->percent(Component::Salt) < self::UNSALTED_UNDER;
+            if ($isPlain) {
+                $grams[$ingredient->key] = ($grams[$ingredient->key] ?? 0.0) + ($line->grams->value ?? 0.0);
+            }
+        }
+        $all = array_sum($grams);
+        $isPaste = $this->carryingOil() !== null && $this->shareOf(['herb', 'nut']) >= self::PASTE_FROM;
+        $shares = array_map(static fn(float $one): float => $one / max(1e-9, $all), $grams);
+
+        return $isPaste && !$this->isHeldByEgg()
+            ? array_filter($shares, static fn(float $share): bool => $share >= self::SEEN_FROM)
+            : [];
     }
 
     /** Whether it is sweet and sour on purpose, and stands: a thin dip or dressing is thinned first. */
@@ -211,7 +273,7 @@ final readonly class SauceTraits
                 return $line->ingredient->key;
             }
         }
-        [$main, $most] = ['water', 0.0];
+        [$main, $most] = [$this->isOfThickMilk() ? 'milk' : 'water', 0.0];
         foreach ($this->balance->formula->lines as $line) {
             $ingredient = $line->ingredient;
             if (
@@ -228,6 +290,18 @@ final readonly class SauceTraits
         }
 
         return $main;
+    }
+
+    /** Whether sour cream, fresh or blue cheese is much of it: milk thins it, and water shows. */
+    private function isOfThickMilk(): bool
+    {
+        $thick = FactsFile::named('remedies')['too-thick']->list('in_milk');
+        $grams = 0.0;
+        foreach ($this->balance->formula->lines as $line) {
+            $grams += in_array($line->ingredient?->kind(), $thick, true) ? $line->grams->value ?? 0.0 : 0.0;
+        }
+
+        return $grams >= self::OF_FRUIT_FROM * $this->balance->mixture->grams();
     }
 
     /** Whether it is green, by what is in it: peas, spinach, green herbs. */

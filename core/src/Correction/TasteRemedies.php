@@ -33,6 +33,9 @@ final readonly class TasteRemedies
     private const UNSALTED_UNDER = 0.15;
     private const MORE_BITE = 0.5;
     private const OF_BROTH_FROM = 0.4;
+    /** Shares of the batch that a paste grows by. */
+    private const LEAST_OF_PASTE = 0.1;
+    private const MOST_OF_PASTE = 0.35;
     /** Steps that what masks may leave it further off: the sourness that hides sweetness was not wanted by itself. */
     private const MASKS_WITHIN = 1.0;
     /** Of an acid that a recipe has, the least share of the batch that is tasted against its sweetness. */
@@ -89,6 +92,9 @@ final readonly class TasteRemedies
                 null,
             )]));
         }
+        if ($axis === Axis::Salt && $this->is->plainOfPaste() !== []) {
+            return array_values(array_filter([$this->morePaste()]));
+        }
         if ($axis === Axis::Heat && $taste->heat < Axis::Heat->slight()) {
             return array_values(array_filter([$this->milder()]));
         }
@@ -131,7 +137,7 @@ final readonly class TasteRemedies
             Axis::Sour => $this->is->isPulpy()
                 || $taste->sweet >= SauceTraits::MEANT_SWEET_FROM && $this->is->isHeldByEgg()
                 || $this->is->isOfFruit() && $this->balance->body->class !== 'thin'
-                || $isSharpAndSweet && $isMeant,
+                || $isSharpAndSweet && ($isMeant || $this->is->isBriny() && $this->is->hasItsOwnSweetener()),
             // what has acid of its own gets more of that
             Axis::Sweet => $isSharpAndSweet && $isMeant
                 || $taste->sweet >= SauceTraits::SWEET_FROM && $this->is->hasItsOwnAcid(),
@@ -163,6 +169,24 @@ final readonly class TasteRemedies
         return $answer === null || $answer->distanceAfter > $this->target->distance($taste) + self::MASKS_WITHIN
             ? []
             : [$answer];
+    }
+
+    /** A paste of herbs in oil is made less salty by more of all that is plain in it: oil alone would drown it. */
+    private function morePaste(): ?Correction
+    {
+        [$salt, $grams] = [$this->balance->taste->salt, $this->balance->mixture->grams()];
+        $wanted = max(1e-9, $this->target->window(Axis::Salt)->high ?? $salt);
+        $more = min(self::MOST_OF_PASTE, max(self::LEAST_OF_PASTE, $salt / $wanted - 1.0)) * $grams;
+
+        return $this->remedy->withAmounts(
+            array_map(
+                static fn(string $key, float $share): array => [$key, $share * $more],
+                array_keys($this->is->plainOfPaste()),
+                array_values($this->is->plainOfPaste()),
+            ),
+            'more of all that is plain in it',
+            null,
+        );
     }
 
     /** What is sharp by pepper, wasabi or horseradish, and by no chilli, is made sharper by more of that. */

@@ -40,6 +40,8 @@ final readonly class TextureRemedies
     public const OIL_ON_SOUR = 0.15;
     private const OF_PLANTS_FROM = 0.6;
     private const OF_BROTH_FROM = 0.4;
+    /** The share of fresh plants from which salt draws a juice that runs. */
+    private const RUNS_FROM = 0.2;
 
     private Balance $balance;
     private Catalogue $catalogue;
@@ -64,7 +66,7 @@ final readonly class TextureRemedies
         return array_values(array_filter(match ($this->complaint->key) {
             'too-thin' => $this->thicker(),
             'too-thick' => [$this->loosened(self::LOOSEN, 0.0, $this->sauce->isCooked() ? 'whisk' : 'stir')],
-            'pasty' => [$this->loosened(self::LOOSEN_PASTE, self::ACID_TO_WAKE)],
+            'pasty' => [$this->loosened(self::LOOSEN_PASTE, self::ACID_TO_WAKE, $this->sauce->isCooked() ? 'whisk' : 'stir')],
             'greasy' => $this->leaner(),
             'lumpy' => [
                 $this->lumpsOut(),
@@ -120,8 +122,7 @@ final readonly class TextureRemedies
             ];
         }
         if ($fat >= self::EMULSION_FROM && $this->is->carryingOil() !== null) {
-            // oil boils nothing down
-            return [$this->remedy->doing('drain', 'its juice runs off')];
+            return $this->thickerInOil($this->is->carryingOil());
         }
         if ($isCooked && $this->is->isOfEgg()) {
             return [
@@ -161,6 +162,38 @@ final readonly class TextureRemedies
     }
 
     /**
+     * Oil boils nothing down: what stands in it is more of its herb, or less of the juice that ran out of it, and what is
+     * whisked stands by being whisked.
+     *
+     * @return list<Correction|null>
+     */
+    private function thickerInOil(string $oil): array
+    {
+        $grams = $this->balance->mixture->grams();
+        $herb = $this->is->herb();
+        if ($herb !== null && $this->is->shareOf(['herb']) >= SauceTraits::SEEN_FROM) {
+            return [$this->remedy->withAmounts(
+                [[$herb, self::LOOSEN * $grams]],
+                'more of what is thick in it',
+                new Remedy('whisk', $this->remedy->says('more')),
+            )];
+        }
+        if ($this->is->shareOf(['fresh']) >= self::RUNS_FROM) {
+            return [$this->remedy->doing('drain', 'its juice runs off')];
+        }
+        $beaten = new Remedy('whisk', $this->remedy->says('whisk'));
+
+        return Balance::isEmulsified($this->balance->formula)
+            ? [$this->remedy->withAmounts([[$oil, self::LOOSEN * $grams]], 'the more fat is held, the thicker it stands', $beaten)]
+            : [$this->remedy->correction(
+                [],
+                $this->balance->mixture,
+                'oil and vinegar stand thicker while they hold together',
+                new Remedy('whisk', $this->remedy->says('shake')),
+            )];
+    }
+
+    /**
      * Of what is no emulsion the fat that swims is lifted off first; held fat is only cut.
      *
      * @return list<Correction|null>
@@ -189,9 +222,11 @@ final readonly class TextureRemedies
                 $lifted,
             ];
         }
-        $isHeld = $this->balance->mixture->percent(Component::Fat) >= self::EMULSION_FROM;
+        $isOfThePot = $this->sauce->isCooked() || $this->is->shareOf(['broth']) >= self::OF_BROTH_FROM;
+        $isHeld = $this->balance->mixture->percent(Component::Fat) >= self::EMULSION_FROM || !$isOfThePot;
 
-        return $isHeld ? [$cut, $lifted] : [$lifted, $cut];
+        // nothing sets on top of a butter sauce or a dip but what it is made of
+        return $isHeld ? [$cut] : [$lifted, $cut];
     }
 
     /** @return list<Correction|null> */

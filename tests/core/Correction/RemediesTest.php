@@ -477,6 +477,52 @@ final class RemediesTest extends TestCase
         self::assertLessThan(0.3 * ($answered + $absent), $absent);
     }
 
+    /** Over every classic that is not cooked: what is told to be done must be possible with what is there. */
+    public function test_what_is_done_about_a_texture_fits_what_the_sauce_is_made_of(): void
+    {
+        $seen = [];
+        foreach (Classics::all() as [, $title, $cooked]) {
+            $balance = Balance::of($cooked->formula);
+            if (Weighed::balance($balance, null, Measures::Metric)->isCooked()) {
+                continue;
+            }
+            $lines = array_filter($balance->formula->lines, static fn($line): bool => $line->ingredient !== null);
+            $of = static fn(string $kind): float => array_sum(array_map(
+                static fn($line): float => in_array($kind, $line->ingredient->kinds ?? [], true) ? $line->grams->value ?? 0.0 : 0.0,
+                $lines,
+            )) / max(1.0, $balance->formula->mixed()->grams());
+            foreach (['too-thin', 'greasy', 'pasty'] as $word) {
+                foreach (self::ask($balance, $word)->corrections as $one) {
+                    $seen["{$word} {$one->does?->kind}"] = true;
+                    if ($word === 'too-thin' && $one->does?->kind === 'drain') {
+                        self::assertGreaterThanOrEqual(0.2, $of('fresh'), "{$title} has no juice that salt draws");
+                    }
+                    $isSkimmed = $word === 'greasy' && $one->does?->kind === 'drain';
+                    self::assertTrue(!$isSkimmed || $of('broth') >= 0.4, "{$title}: nothing sets on it");
+                    self::assertStringNotContainsString('low heat', $word === 'pasty' ? (string) $one->does?->text : '', $title);
+                }
+            }
+        }
+        self::assertArrayHasKey('too-thin drain', $seen);
+        self::assertArrayHasKey('greasy whisk', $seen);
+    }
+
+    public function test_dressings_herbs_and_cheese_are_mended_with_what_they_are_made_of(): void
+    {
+        $first = static fn(array $lines, string $word): Correction => self::ask(self::sauce($lines, ['Mix.']), $word)->corrections[0];
+        $dressing = ['60 g dijon mustard', '40 g honey', '60 ml olive oil', '30 ml cider vinegar'];
+        self::assertSame(['olive-oil'], self::keysOf($first($dressing, 'too-thin')));
+        self::assertSame([], self::keysOf($first(['20 ml red wine vinegar', '80 ml olive oil'], 'too-thin')));
+        $herbs = ['40 g parsley', '10 g oregano', '60 ml red wine vinegar', '120 ml olive oil', '1 tsp salt'];
+        self::assertSame(['parsley'], self::keysOf($first($herbs, 'too-thin')));
+        $pesto = ['60 g basil', '30 g pine nuts', '60 g parmesan', '100 ml olive oil', '1 tsp salt'];
+        self::assertSame(['basil', 'pine-nut', 'olive-oil'], self::keysOf($first($pesto, 'too-salty')));
+        $blue = ['120 g blue cheese', '100 g sour cream', '80 g mayonnaise'];
+        self::assertSame(['milk'], self::keysOf($first($blue, 'too-thick')));
+        $ponzu = ['120 ml soy sauce', '100 ml lemon juice', '40 ml mirin', '20 ml rice vinegar', '1 tsp sugar'];
+        self::assertSame(['white-sugar'], self::keysOf($first($ponzu, 'too-sour')));
+    }
+
     private static function isStrewn(string $family): bool
     {
         return PlainReference::among(FamilyBook::get($family), References::all()[$family])->balance->isDry();

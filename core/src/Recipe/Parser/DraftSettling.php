@@ -89,7 +89,8 @@ final readonly class DraftSettling
                 return;
             }
             if ($leans) {
-                $draft->isGuessed = $draft->isGuessed || $isKnown && Vocabulary::has('leant-on', $noun->lower, 'guessed');
+                $isEither = $isKnown && Vocabulary::has('leant-on', $noun->lower, 'guessed');
+                $draft->isGuessed = $draft->isGuessed || $isEither;
                 $leaning[] = [$draft, "{$name} {$noun->text}"];
             }
         }

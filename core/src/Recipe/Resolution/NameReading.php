@@ -14,6 +14,7 @@ use Vinculum\Ingredient\NameWords;
 use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\Names;
 use Vinculum\Recipe\Parser\Token;
+use Vinculum\Recipe\Parser\Vocabulary;
 
 /** Which ingredient a line names, and how surely: what it calls the thing, and every other way to read that. */
 final readonly class NameReading implements Names
@@ -84,6 +85,10 @@ final readonly class NameReading implements Names
                 $names->find($reading),
             );
             $score = $found[0]->score ?? 0.0;
+            if ($best > 0.95 && $line->alternatives !== [] && self::isOfItsOwn($reading)) {
+                // "prawns or chicken stock": prawns, or the stock of them
+                $found = array_map(static fn(NameMatch $one): NameMatch => $one->takenFor($one->key, false), $found);
+            }
             // a name that is ours to the word, with more said than the bare one, is the more particular thing
             if ($score > $best + 0.02 || ($score > 0.95 && self::tellsMore($reading, $line->name))) {
                 $best = $score;
@@ -268,9 +273,10 @@ final readonly class NameReading implements Names
     private function otherReadings(Item $line): array
     {
         $readings = [];
-        $words = explode(' ', $line->alternatives[0] ?? '');
+        $other = $line->alternatives[0] ?? '';
+        $words = explode(' ', $other);
         // "cider or cider vinegar": what the other choice says again needs nothing of it
-        if ($line->alternatives !== [] && array_diff(NameWords::of($line->name), NameWords::of($line->alternatives[0])) !== []) {
+        if ($other !== '' && array_diff(NameWords::of($line->name), NameWords::of($other)) !== []) {
             for ($from = 1; $from < count($words); ++$from) {
                 $readings[] = $line->name . ' ' . implode(' ', array_slice($words, $from));
             }
@@ -301,6 +307,14 @@ final readonly class NameReading implements Names
             $readings[] = $found[1];
         }
         return $readings;
+    }
+
+    /** Whether its last word may be meant of the last alone: the juice of "lemon or lime juice" is of both. */
+    private static function isOfItsOwn(string $reading): bool
+    {
+        $words = NameWords::of($reading);
+
+        return !Vocabulary::has('leant-on', end($words) ?: '');
     }
 
     /**
