@@ -26,8 +26,14 @@ final readonly class StandIn
      * @param string $kind ingredient key
      * @param int $class one of those above
      * @param float|null $ratio grams that usually take the place of a gram; null where nobody takes it usually
+     * @param int $place among those of its class, in the order that a cook would think of them
      */
-    public function __construct(public string $kind, public int $class, public ?float $ratio) {}
+    public function __construct(
+        public string $kind,
+        public int $class,
+        public ?float $ratio,
+        public int $place = 0,
+    ) {}
 
     /**
      * @return list<self> the nearest first; the same thing from a special shop is no nearer than what cooks usually take
@@ -41,7 +47,7 @@ final readonly class StandIn
         foreach (self::FIELDS as $field => $class) {
             foreach ($row?->has($field) === true ? $row->amounts($field) : [] as $kind => $ratio) {
                 $isRare = Shops::ofKey($kind) === Shops::Special && Shops::ofKey($gone->kind()) !== Shops::Special;
-                $found[] = new self($kind, $isRare ? max($class, self::USUAL) : $class, $ratio);
+                $found[] = new self($kind, $isRare ? max($class, self::USUAL) : $class, $ratio, count($found));
             }
         }
 

@@ -16,6 +16,8 @@ final readonly class SwapCandidates
     private const EMULSION_FROM = 0.25;
     private const IS_NOTHING_BUT = 0.85;
     private const HALF = 0.5;
+    /** g of water in 100 g. */
+    private const WET_FROM = 70.0;
     /** Of the whole sauce, where less than that stands in it; else as much again as there is. */
     private const MOST_PUT_IN = ['salt' => 0.03, 'sweetener' => 0.08, 'acid' => 0.02, 'water' => 1.0];
     /** Kinds of things that do that work and no other. */
@@ -58,7 +60,7 @@ final readonly class SwapCandidates
     {
         return $this->task->reason->less === null || $standIn->ratio === null
             ? $standIn
-            : new StandIn($standIn->kind, $standIn->class, min(1.0, $standIn->ratio));
+            : new StandIn($standIn->kind, $standIn->class, min(1.0, $standIn->ratio), $standIn->place);
     }
 
     /**
@@ -206,7 +208,9 @@ final readonly class SwapCandidates
         ] as $role => $usual) {
             // what a sauce has its fat from is not watered down
             $isOfFat = $this->task->carriesFat() && !$this->isSetByEgg();
-            if ($this->task->reason->forbidsMore($role) || $role === 'water' && $isOfFat) {
+            // one vegetable in another's place wants none either, as a paste of it would
+            $isAsWet = $this->task->isBulk() && $candidate->composition->mixture->percent(Component::Water) >= self::WET_FROM;
+            if ($this->task->reason->forbidsMore($role) || $role === 'water' && ($isOfFat || $isAsWet)) {
                 continue;
             }
             [$line, $found] = $this->standing($role, $usual);

@@ -65,10 +65,17 @@ final readonly class SwapMeasuring
             }
             $choices = $extended;
         }
-        $exact = array_map(
-            static fn(float $one): float => round($one, abs($one) >= 10.0 ? 0 : (abs($one) >= 1.0 ? 1 : 2)),
-            $grams,
-        );
+        $exact = [];
+        foreach ($grams as $index => $one) {
+            $density = $things[$index]->portions->spoonDensity();
+            // nobody measures less than the smallest spoon to make up for something
+            $isLittle = $index > 0 && abs($one) < 1.0;
+            $exact[] = match (true) {
+                $isLittle && abs($one) < $this->task->spoons->notch(abs($one), $density) => 0.0,
+                $isLittle => ($one < 0.0 ? -1.0 : 1.0) * $this->task->spoons->nearest(abs($one), $density),
+                default => round($one, abs($one) >= 10.0 ? 0 : (abs($one) >= 1.0 ? 1 : 2)),
+            };
+        }
         $best = $exact;
         $least = $this->residual($things, $exact, $chosen) + self::TOO_COARSE;
         foreach ($choices as $choice) {

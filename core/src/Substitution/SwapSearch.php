@@ -38,7 +38,7 @@ final readonly class SwapSearch
     private const ENOUGH = 1;
     /** Less is at most this share of what there was. */
     private const LESS = 0.85;
-    /** Of a fat or a nut paste the usual amount is what keeps the body: no less than this share of it, no more than this many times. */
+    /** Of a fat, a nut paste or what it is mostly made of the usual amount is what keeps the body: no less than this share of it, no more than this many times. */
     private const LEAST_OF_FAT = 0.9;
     private const MOST_OF_FAT = 1.25;
     private const LEAST_OF_THE_SAME = 0.75;
@@ -48,6 +48,8 @@ final readonly class SwapSearch
     private const MOST_BULK = 1.25;
     /** Steps: what moves the whole sauce by so much comes after all of its class that does not. */
     private const FAR = 6.0;
+    /** Steps, in taste and body together: nobody tells the one from the other by less. */
+    private const AS_NEAR = 1.5;
     /** How much fat, body and bulk count beside the axes, where one is preferred to another of its kin. */
     private const BODY = 0.5;
 
@@ -77,8 +79,9 @@ final readonly class SwapSearch
     }
 
     /**
-     * Ranked substitutes: by kinship, what is not in the recipe already and the commoner first, near relatives of what someone cannot eat after the others; then least change in
-     * steps and body (to a quarter), nearest in aroma, fewest compensations. By numbers alone only where nothing nearer does.
+     * Ranked substitutes: by kinship, what is not in the recipe already and the commoner first, near relatives of
+     * what someone cannot eat after the others; then least change in steps and body, of what is about as near the one that a
+     * cook thinks of first, nearest in aroma, fewest compensations. By numbers alone only where nothing nearer does.
      *
      * @return list<Swap>
      */
@@ -122,15 +125,17 @@ final readonly class SwapSearch
      */
     private function byNameAlone(): array
     {
-        $swaps = array_map(
-            fn(array $one): Swap => $this->measuring->byNameAlone(...$one),
-            $this->candidates->nearer(),
-        );
+        [$swaps, $places] = [[], []];
+        foreach ($this->candidates->nearer() as [$candidate, $standIn]) {
+            $swaps[] = $this->measuring->byNameAlone($candidate, $standIn);
+            $places[$candidate->key] = $standIn->place;
+        }
         $rank = fn(Swap $swap): array => [
             $this->task->reason->isNear($swap->ingredient),
+            !$this->task->isInItsState($swap->ingredient),
             $swap->class,
             Shops::of($swap->ingredient)->value,
-            -$swap->aromaSimilarity,
+            $places[$swap->ingredient->key],
         ];
         usort($swaps, static fn(Swap $a, Swap $b): int => $rank($a) <=> $rank($b));
 
@@ -151,21 +156,26 @@ final readonly class SwapSearch
             $tried[] = [$candidate, $standIn, $objective, $this->alone($candidate, $standIn, $objective)];
         }
         usort($tried, static fn(array $a, array $b): int => $a[3][1] <=> $b[3][1]);
-        $swaps = [];
+        [$swaps, $places] = [[], []];
         foreach (array_slice($tried, 0, $worthTrying) as [$candidate, $standIn, $objective, $alone]) {
             $swap = $this->best($candidate, $standIn, $objective, $alone);
             if ($swap !== null && $this->isLess($swap)) {
                 $swaps[] = $swap;
+                $places[$candidate->key] = $standIn->place;
             }
         }
         $rank = fn(Swap $swap): array => [
             $this->task->reason->isNear($swap->ingredient),
+            !$this->task->isInItsState($swap->ingredient),
             $swap->class + (int) (!$this->keepsTheMainAxis($swap) || $swap->taste->residual > self::FAR),
             $swap->class,
             $this->task->isInTheRecipe($swap->ingredient),
             Shops::of($swap->ingredient)->value,
             round(4.0 * $this->task->reason->burden($swap->ingredient, $swap->grams)
                 / max(1e-9, $this->task->reason->burden($this->task->gone, $this->task->grams()))),
+            // of what is about as near, what a cook thinks of first
+            round(hypot($swap->taste->residual, self::BODY * $swap->misfit) / self::AS_NEAR),
+            $places[$swap->ingredient->key] ?? 0,
             round(4.0 * hypot($swap->taste->residual, self::BODY * $swap->misfit)),
             -$swap->aromaSimilarity,
             count($swap->compensations),
@@ -201,7 +211,7 @@ final readonly class SwapSearch
         return $standIn->ratio === null
             ? 0.0
             : match (true) {
-                $this->task->carriesFat() => self::LEAST_OF_FAT,
+                $this->task->carriesFat() || $this->task->isBulk() => self::LEAST_OF_FAT,
                 $this->isSpooned($standIn) => self::LEAST_OF_THE_SAME,
                 default => 0.5,
             } * $standIn->ratio * $this->task->grams();
@@ -228,7 +238,7 @@ final readonly class SwapSearch
     {
         return match (true) {
             $this->task->reason->less !== null => 1.0,
-            $this->task->carriesFat() => self::MOST_OF_FAT,
+            $this->task->carriesFat() || $this->task->isBulk() => self::MOST_OF_FAT,
             $this->isSpooned($standIn) => self::MOST_OF_THE_SAME,
             default => 2.0,
         };

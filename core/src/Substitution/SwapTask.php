@@ -8,6 +8,7 @@ use Vinculum\Balance\Balance;
 use Vinculum\Balance\FinishedBatch;
 use Vinculum\Balance\Formula;
 use Vinculum\Chemistry\Mixture;
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Kitchen\Sauce;
@@ -21,6 +22,8 @@ final readonly class SwapTask
 {
     /** A line that raises no axis by this much has no main axis. */
     private const HAS_MAIN = 0.3;
+    /** The share of a sauce from which a plant is what it is made of. */
+    private const BULK_FROM = 0.1;
     /** In a longer formula a search would take seconds. */
     private const MOST_LINES = 1000;
 
@@ -130,6 +133,24 @@ final readonly class SwapTask
         }
 
         return false;
+    }
+
+    /** Whether a vegetable or a fruit is much of it: a cook takes about as much of another. */
+    public function isBulk(): bool
+    {
+        return in_array('plant', $this->gone->kinds, true)
+            && array_intersect(['fresh', 'cooked'], $this->gone->kinds) !== []
+            && array_intersect(['vegetable', 'fruit', 'base'], $this->gone->roles) !== []
+            && !in_array('juice', $this->gone->kinds, true)
+            && $this->grams() >= self::BULK_FROM * $this->whole->grams();
+    }
+
+    /** Whether a thing is cooked where the line says that the old one is roasted. */
+    public function isInItsState(Ingredient $ingredient): bool
+    {
+        return !FactsFile::named('states')['roasted']->isSaidIn($this->old->written->ownWords(), 'words')
+            || in_array('cooked', $ingredient->kinds, true)
+            || !in_array('fresh', $ingredient->kinds, true);
     }
 
     /** What a sauce is made of for its body: it is not halved, and no water is put beside it. */

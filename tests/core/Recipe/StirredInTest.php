@@ -48,7 +48,7 @@ final class StirredInTest extends TestCase
 
     public function test_of_what_is_counted_a_part_alone_weighs_less_and_of_what_is_weighed_it_does_not(): void
     {
-        foreach (FactsFile::named('sizes')['part-only']->list('words') as $only) {
+        foreach (FactsFile::named('states')['part only']->list('words') as $only) {
             $whole = self::read('3 spring onions, sliced')[0]->grams;
             $part = self::read("3 spring onions, {$only}")[0]->grams;
             self::assertEqualsWithDelta(0.5 * ($whole->value ?? 0.0), $part->value ?? 0.0, 0.1, $only);

@@ -37,7 +37,7 @@ final class ConversionTest extends TestCase
         yield 'a near relative of what someone cannot eat keeps nothing else off' => [
             ['200 g yoghurt', '400 g tomatoes', '100 ml double cream', '50 g cashews', '1 tsp salt'],
             'without milk, without nuts',
-            ['double-cream' => 'soya-cream'],
+            ['double-cream' => 'oat-cream'],
         ];
         yield 'a root for a root' => [['200 g mayonnaise', '100 g celeriac', '1 tbsp capers'], 'without celery', ['celeriac' => 'kohlrabi']];
         yield 'what a first swap brings opens no door to a second: nuts, by way of a fat that may hold them' => [

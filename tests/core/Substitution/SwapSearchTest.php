@@ -6,6 +6,7 @@ namespace Tests\core\Substitution;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\core\Family\Classics;
 use Tests\core\Weighed;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
@@ -171,11 +172,13 @@ final class SwapSearchTest extends TestCase
         }
     }
 
-    /** Handbook, "Substituting": by class, inside a class the commoner first, then by residual, then aroma, then fewest compensations. */
-    public function test_ranked_by_kinship_then_residual_to_a_quarter_then_aroma_then_compensations(): void
+    /** Handbook, "Substituting": by class, the commoner first, then by residual; of what is as near what a cook thinks of first. */
+    public function test_ranked_by_kinship_then_residual_then_as_a_cook_would_think_of_it(): void
     {
         foreach ([2, 3, 5, 6] as $line) {
-            $swaps = self::search(self::formula(self::SAUCE), $line - 1, SwapReason::missing())->substitutes();
+            $formula = self::formula(self::SAUCE);
+            $gone = $formula->lines[$line - 1]->ingredient ?? self::fail('the line is not known');
+            $swaps = self::search($formula, $line - 1, SwapReason::missing())->substitutes();
             self::assertGreaterThan(2, count($swaps));
             $ranks = array_map(
                 static fn(Swap $one): array => [
@@ -183,6 +186,8 @@ final class SwapSearchTest extends TestCase
                     $one->class + (int) (abs($one->taste->steps[$one->taste->main?->value] ?? 0.0) > 1.0),
                     $one->class,
                     Shops::of($one->ingredient)->value,
+                    round(hypot($one->taste->residual, 0.5 * $one->misfit) / 1.5),
+                    StandIn::for($gone, $one->ingredient)->place,
                     round(4 * hypot($one->taste->residual, 0.5 * $one->misfit)),
                     -$one->aromaSimilarity,
                     count($one->compensations),
@@ -193,6 +198,46 @@ final class SwapSearchTest extends TestCase
             sort($sorted);
             self::assertSame($sorted, $ranks);
         }
+    }
+
+    /** The first answer where two cheeses, nuts or syrups of a shop are about as near as one another (common practice). */
+    public function test_of_what_is_about_as_near_the_first_is_what_a_cook_would_reach_for(): void
+    {
+        $first = static function (array $lines, int $line): ?string {
+            $swaps = self::search(self::formula($lines), $line - 1, SwapReason::missing())->substitutes();
+
+            return ($swaps[0] ?? null)?->ingredient->key;
+        };
+        $cheese = ['40 g butter', '40 g flour', '500 ml milk', '150 g gruyere', '1/2 tsp salt'];
+        self::assertSame('emmental', $first($cheese, 4));
+        $harissa = ['80 g dried red chillies', '4 cloves garlic', '1 tsp caraway seeds', '1 tsp cumin', '1/2 tsp salt', '60 ml olive oil'];
+        self::assertSame('fennel-seed', $first($harissa, 3));
+        $peppers = ['100 g almonds', '200 g roasted red peppers', '1 clove garlic', '60 ml olive oil', '1 tbsp sherry vinegar'];
+        self::assertSame('jarred-pepper', $first($peppers, 2));
+        self::assertSame('yellow-pepper', $first(str_replace('roasted ', '', $peppers), 2));
+    }
+
+    /** What is made up for is made up for in spoons that there are. */
+    public function test_nothing_is_put_in_or_left_out_by_less_than_the_smallest_spoon(): void
+    {
+        $count = 0;
+        foreach ([...Classics::all()] as $number => [, $title, $balance]) {
+            if ($number % 7 !== 0) {
+                continue;
+            }
+            foreach (array_keys($balance->formula->lines) as $line) {
+                if ($balance->formula->lines[$line]->ingredient === null || ($balance->formula->lines[$line]->grams->value ?? 0.0) <= 0.0) {
+                    continue;
+                }
+                foreach (self::search($balance->formula, $line, SwapReason::missing())->substitutes() as $swap) {
+                    foreach ($swap->compensations as $one) {
+                        ++$count;
+                        self::assertDoesNotMatchRegularExpression('/^0\.\d g/', $one->measure->words(), $title);
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(20, $count);
     }
 
     public function test_an_amount_stays_between_half_and_twice_of_the_usual(): void

@@ -227,9 +227,6 @@ final readonly class AmountReading
             return null;
         }
         [$name, $each] = $one;
-        if (Facts::of(PartOnlyFacts::class)->isSaidOf($line)) {
-            [$name, $each] = ["part of one {$name}", Facts::of(PartOnlyFacts::class)->of($each)];
-        }
         $count = $measured->middle();
         $rangeDeviation = ($measured->high - $measured->low) / sqrt(12.0) * $each->value;
         $grams = Amount::of($count * $each->value, hypot($count * $each->deviation, $rangeDeviation));

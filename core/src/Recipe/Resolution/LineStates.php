@@ -109,7 +109,9 @@ final readonly class LineStates
     {
         $kept = $row->numberOrNull('kept');
 
-        return $kept === null || !$isCount || !in_array($this->ingredient->kind(), $row->list('of'), true)
+        $isOfIt = !$row->has('of') || in_array($this->ingredient->kind(), $row->list('of'), true);
+
+        return $kept === null || !$isCount || !$isOfIt
             ? $this
             : $this->become(
                 $this->mixture,
