@@ -39,7 +39,10 @@ final readonly class Suitability
     {
         $byPack = array_values(array_intersect_key(self::BROKEN_BY, array_flip($often)));
         $allergens = [...$allergens, ...array_values(array_diff($often, $allergens, array_keys(self::BROKEN_BY)))];
-        $whatever = $mixture->get(Component::Ethanol) > self::TRACE_OF_ALCOHOL ? [...$stated, 'alcohol-free'] : $stated;
+        // what little a brew leaves in a sauce, some makers take out again
+        $isOfEveryPack = $mixture->get(Component::Ethanol) > self::TRACE_OF_ALCOHOL
+            && !in_array('alcohol', $often, true);
+        $whatever = $isOfEveryPack ? [...$stated, 'alcohol-free'] : $stated;
 
         return new self($allergens, self::brokenDiets([...$whatever, ...$byPack], $allergens), $often, $whatever);
     }
@@ -58,7 +61,8 @@ final readonly class Suitability
         }
         $left = array_values(array_diff($this->allergens, $held));
         $meat = array_intersect(self::OF_ANIMALS, $diets) !== [] ? ['meat'] : [];
-        $often = array_values(array_diff($this->often, $held, $meat));
+        $free = array_keys(array_intersect(self::BROKEN_BY, $diets));
+        $often = array_values(array_diff($this->often, $held, $meat, $free));
         $byPack = array_values(array_intersect_key(self::BROKEN_BY, array_flip($often)));
         $broken = self::brokenDiets([...$this->stated, ...$byPack], $left);
         // a pack without one thing of an animal says nothing of the others

@@ -8,6 +8,8 @@ use Vinculum\Balance\Formula;
 use Vinculum\Kitchen\Sauce;
 use Vinculum\Recipe\RecipeLine;
 use Vinculum\Recipe\Resolution\LineStatus;
+use Vinculum\Recipe\Writing\AmountWriter;
+use Vinculum\Recipe\Writing\UnweighedAmount;
 use Vinculum\Sensory\Axis;
 
 /** A whole recipe made fit for someone: every line that is in the way replaced at once. */
@@ -117,10 +119,12 @@ final readonly class Conversion
             foreach ($line->ingredient === null ? [] : $reasons as $reason) {
                 $of = $line->ingredient === null ? [] : $reason->nearOf($line->ingredient);
                 if ($of !== []) {
+                    $text = mb_strimwidth(trim($line->text()), 0, 40, '…');
                     $notes[] = sprintf(
-                        '"%s": %s is a near relative of %s, and often not borne either: ask first, or leave it out.',
-                        mb_strimwidth(trim($line->text()), 0, 40, '…'),
-                        mb_strtolower((string) $line->ingredient?->name),
+                        '%s%s is a near relative of %s, and often not borne either: ask first, or leave it out.',
+                        // what a swap brought in stands in no line yet
+                        $text === '' ? '' : "\"{$text}\": ",
+                        $text === '' ? (string) $line->ingredient?->name : mb_strtolower((string) $line->ingredient?->name),
                         implode(' and ', $of),
                     );
                 }
@@ -163,7 +167,7 @@ final readonly class Conversion
     }
 
     /**
-     * What several swaps put in of one thing stands in one line: no salt twice.
+     * What several swaps put in of one thing stands in one line, that of the recipe where it has one: no salt twice.
      *
      * @param array<int, string> $texts by line
      *
@@ -177,13 +181,18 @@ final readonly class Conversion
             $of[$key ?? ''][] = $number;
         }
         unset($of['']);
-        foreach ($of as $numbers) {
+        foreach ($of as $key => $numbers) {
             $ingredient = $formula->lines[$numbers[0]]->ingredient;
-            if (count($numbers) > 1 && $ingredient !== null) {
-                $grams = array_sum(array_map(
-                    static fn(int $number): float => $formula->lines[$number]->grams->value ?? 0.0,
-                    $numbers,
-                ));
+            $gramsOf = static fn(int $number): float => $formula->lines[$number]->grams->value ?? 0.0;
+            $grams = array_sum(array_map($gramsOf, $numbers));
+            $own = $this->ownLineOf($key);
+            if ($own !== null) {
+                $stands = $this->before->formula->lines[$own];
+                $texts = array_diff_key($texts, array_flip($numbers));
+                $texts[$own] = $this->before->kitchen->hasScale
+                    ? AmountWriter::inGrams($stands, $grams + $gramsOf($own), $this->before->measures())
+                    : UnweighedAmount::inGrams($stands, $grams + $gramsOf($own), $this->before->measures());
+            } elseif (count($numbers) > 1 && $ingredient !== null) {
                 $measure = $ingredient->portions->measure($grams, $this->before->spoons());
                 $texts = array_diff_key($texts, array_flip(array_slice($numbers, 1)));
                 $texts[$numbers[0]] = $measure->of($ingredient->name);
@@ -191,5 +200,21 @@ final readonly class Conversion
         }
 
         return $texts;
+    }
+
+    /** The line of the recipe that measures a thing alone, where no swap takes its place and nothing holds it fast. */
+    private function ownLineOf(string $key): ?int
+    {
+        $swapped = array_map(static fn(Swap $swap): int => $swap->line, $this->swaps);
+        foreach ($this->before->formula->lines as $number => $line) {
+            if (
+                $line->ingredient?->key === $key && ($line->grams->value ?? 0.0) > 0.0 && $line->text() !== ''
+                && !in_array($number, $swapped, true) && !in_array('lock', $line->written->tags, true)
+            ) {
+                return $number;
+            }
+        }
+
+        return null;
     }
 }

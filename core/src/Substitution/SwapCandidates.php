@@ -209,7 +209,8 @@ final readonly class SwapCandidates
             // what a sauce has its fat from is not watered down
             $isOfFat = $this->task->carriesFat() && !$this->isSetByEgg();
             // one vegetable in another's place wants none either, as a paste of it would
-            $isAsWet = $this->task->isBulk() && $candidate->composition->mixture->percent(Component::Water) >= self::WET_FROM;
+            $isAsWet = $this->task->isBulk()
+                && $candidate->composition->mixture->percent(Component::Water) >= self::WET_FROM;
             if ($this->task->reason->forbidsMore($role) || $role === 'water' && ($isOfFat || $isAsWet)) {
                 continue;
             }

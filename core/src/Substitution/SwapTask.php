@@ -135,13 +135,15 @@ final readonly class SwapTask
         return false;
     }
 
-    /** Whether a vegetable or a fruit is much of it: a cook takes about as much of another. */
+    /** Whether a vegetable, a fruit or meat is much of it: a cook takes about as much of another. */
     public function isBulk(): bool
     {
-        return in_array('plant', $this->gone->kinds, true)
+        $isPlant = in_array('plant', $this->gone->kinds, true)
             && array_intersect(['fresh', 'cooked'], $this->gone->kinds) !== []
             && array_intersect(['vegetable', 'fruit', 'base'], $this->gone->roles) !== []
-            && !in_array('juice', $this->gone->kinds, true)
+            && !in_array('juice', $this->gone->kinds, true);
+
+        return ($isPlant || array_intersect(['meat', 'fish', 'shellfish'], $this->gone->kinds) !== [])
             && $this->grams() >= self::BULK_FROM * $this->whole->grams();
     }
 

@@ -75,6 +75,30 @@ final class FreeFromTest extends TestCase
         self::assertSame('butter', $said->ingredient?->key);
     }
 
+    /** "Alcohol-free soy sauce": what some makers take out again is known by its pack, and a drink is not called free of itself. */
+    public function test_what_is_called_alcohol_free_is(): void
+    {
+        $packs = 0;
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $pack = $ingredient->fitting([], ['alcohol-free']);
+            $name = mb_strtolower($ingredient->name);
+            $line = Formula::fromTexts(["100 g alcohol-free {$name}"], Catalogue::shipped(), Measures::Metric)->lines[0];
+            if ($line->ingredient?->key === $ingredient->key && $line->sure?->value === 'certain') {
+                self::assertContains('alcohol-free', $line->ingredient->suitability->diets(), $name);
+            }
+            if ($pack !== null && $pack !== $ingredient && preg_match('/[,%(]| and /', $name) !== 1) {
+                ++$packs;
+                self::assertSame($ingredient->key, $line->ingredient?->key, $name);
+            }
+        }
+        self::assertGreaterThan(15, $packs);
+        self::assertNull(Catalogue::shipped()->get('red-wine')->fitting([], ['alcohol-free']));
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $isBrewedSoy = str_contains($ingredient->key, 'soy-sauce') && $ingredient->suitability->allergens === ['soya', 'gluten'];
+            self::assertFalse($isBrewedSoy && in_array('alcohol-free', $ingredient->suitability->diets(), true), $ingredient->key);
+        }
+    }
+
     public function test_what_it_is_free_of_is_told_of_the_whole(): void
     {
         $formula = Formula::fromTexts(
