@@ -125,7 +125,13 @@ final readonly class Ingredient
             $this->kinds,
             $composition,
             $this->portions,
-            Suitability::of($this->suitability->breaks, $allergens, $composition->mixture),
+            Suitability::of(
+                $this->suitability->breaks,
+                $allergens,
+                $composition->mixture,
+                // a label that says what is in it leaves nothing to other packs
+                $allergens === $this->suitability->allergens ? $this->suitability->often : [],
+            ),
             ['own-label', ...$this->sources],
             $this->kind(),
         );

@@ -90,7 +90,13 @@ final class MentionPurpose
             preg_match(self::OF_ITS_STATE, $upTo) === 1 => MentionUse::Named,
             self::endsIn('puts', $upTo),
             // "Shallot only on the day"
-            trim($upTo) === '' && TellingWords::areIn(mb_substr($behind, 0, 20), 'last') => MentionUse::PutIn,
+            trim($upTo) === '' && TellingWords::areIn(mb_substr($behind, 0, 20), 'last'),
+            // "salt and you're done"
+            trim($upTo) === ''
+                && preg_match('/^\s*and (?:then )?(?:you\'?re|that\'?s|it\'?s|we\'?re|i\'?m) (?:done|it|there|good|ready)\b/iu', $behind) === 1,
+            // "Dill if there was any"
+            trim($upTo) === '' && preg_match("/^\W{0,2}{$optional}/iu", $behind) === 1
+                && preg_match('/\b(?:i|we) (?:left|leave|didn\'?t|don\'?t|never)\b/iu', $from) !== 1 => MentionUse::PutIn,
             self::beginsAList($told),
             self::isSaltAndPepper($told, strlen($upTo)) => MentionUse::PutIn,
             default => MentionUse::Named,
@@ -119,7 +125,7 @@ final class MentionPurpose
         // "some vans put an egg in"
         $others = '(?:some|many|most|other|lots of|plenty of)\s+\pL{3,}s';
 
-        return preg_match("/\\b(?:{$someone}|{$others})\\s+(?:\\pL+\\s+){0,2}?{$does}\\b[^.!?]{0,40}$/iu", $upTo) === 1
+        return preg_match("/\\b(?:{$someone}|{$others})\\s+(?:(?!(?:i|we)\\b)\\pL+\\s+){0,2}?{$does}\\b[^.!?]{0,40}$/iu", $upTo) === 1
             || preg_match('/^[^.!?]{0,60}\bin (?:hers|his|theirs)\b/iu', $from) === 1;
     }
 

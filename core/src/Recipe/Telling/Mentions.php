@@ -57,6 +57,7 @@ final class Mentions
             }
             $last = array_pop($mentions);
             [$last, $mention] = $this->eachOfThem($last, $mention);
+            $mention = $this->sameOf($last, $mention);
             if ($last !== null && $mention->use === MentionUse::Named && $this->goesOn($last, $mention)) {
                 $mention = $mention->putIn();
             }
@@ -86,6 +87,16 @@ final class Mentions
             && preg_match('/\b(?:zest|grated zest|peel|rind)\s+and\s+(?:the\s+)?$/iu', $before) === 1;
 
         return $isBoth ? $juice->zest() : null;
+    }
+
+    /** "three tablespoons of oil, same of flour": as much as of the thing before it. */
+    private function sameOf(?Mention $last, Mention $mention): Mention
+    {
+        $before = substr($this->words->text, max(0, $mention->span[0] - 30), min(30, $mention->span[0]));
+        $isSame = $last !== null && $last->amount !== '' && $mention->amount === ''
+            && preg_match('/\b(?:the )?same (?:amount |again |quantity )?(?:of|in)\s+$/iu', $before) === 1;
+
+        return $isSame ? $mention->asMuchAs($last)->putIn() : $mention;
     }
 
     /**
@@ -280,7 +291,10 @@ final class Mentions
         }
         $pattern = TellingWords::pattern('optional');
 
-        return preg_match("/^.{0,60}{$pattern}/iu", $behind) === 1;
+        // "and if you like it hot you can do a chilli" is said of the chilli
+        $ofTheNext = '(?!(?:\s+\pL+){0,3}\s+(?:you (?:can|could|might)|add|put|throw|chuck|do)\b)';
+
+        return preg_match("/^.{0,60}{$pattern}{$ofTheNext}/iu", $behind) === 1;
     }
 
     /** "a teaspoon of salt, black pepper and thyme": what is listed behind a thing goes in as it does. */

@@ -53,9 +53,34 @@ final readonly class SpokenAmounts
             || $behind?->measured?->unit !== null && $isLoose;
         $item = $ahead === null || $isSurer ? $behind ?? $ahead : $ahead;
         $isBehind = $item !== null && $item === $behind;
+        [$item, $corrected] = $this->anotherNumber($item, $isBehind ? $to : $end, $next, $name);
+        if ($corrected > 0) {
+            [$isBehind, $to] = [true, $corrected];
+        }
         $item = $this->inTheSameUnit($item, $name, $at) ?? $this->squeezed($item, $name, $at) ?? $item;
 
         return [$item, $ahead === null ? $at : $from, $isBehind ? $to : $end];
+    }
+
+    /**
+     * "A tablespoon of horseradish, no, two": so many of the same.
+     *
+     * @return array{Item|null, int} and the token behind what says so, 0 where nothing does
+     */
+    private function anotherNumber(?Item $item, int $end, int $next, string $name): array
+    {
+        $number = SpokenNumber::pattern();
+        $behind = substr($this->words->text, $this->words->tokens[$end - 1]->end, 60);
+        $sorry = TellingWords::pattern('sorry');
+        $said = "/^[\\s,.–-]*(?:no|{$sorry})[\\s,]+(?:no,?\\s+|make (?:that|it)\\s+|it was\\s+)?({$number})\\s*(?:[,.;!?]|$)/iu";
+        if ($item?->measured === null || $item->measured->isRange() || preg_match($said, $behind, $found) !== 1) {
+            return [$item, 0];
+        }
+        $meant = (string) preg_replace('/^\S+/u', $found[1], trim($item->amountText));
+        $ends = $this->words->tokens[$end - 1]->end + strlen(rtrim($found[0], ' ,.;!?'));
+        for ($to = $end; $to < $next && $this->words->tokens[$to]->offset < $ends; ++$to);
+
+        return [$this->read("{$meant} {$name}") ?? $item, $to];
     }
 
     /**
@@ -67,6 +92,7 @@ final readonly class SpokenAmounts
     {
         $behind = substr($this->words->text, $this->words->tokens[$end - 1]->end, 60);
         $number = SpokenNumber::pattern() . '|(?:\pL+ )?hundred(?: and \pL+)?';
+        $name = (string) preg_replace('/^(?:tins?|cans?|jars?) of /iu', '', $name);
         $item = match (true) {
             preg_match("/^[\s,]*(?:about |roughly )?the size of (?:a|an|my|your) (thumb|walnut|egg)\b/iu", $behind, $said) === 1
                 => $this->read("a {$said[1]}-sized piece of {$name}") ?? $this->read("1 {$said[1]} of {$name}"),
@@ -153,7 +179,9 @@ final readonly class SpokenAmounts
                 continue;
             }
             $said = $this->corrected($this->words->between($from, $end));
-            $item = self::isNoAmount($this->words->between($from, $at))
+            // "six hundred grams of that dark sugar"
+            $howMuch = preg_replace('/\bof (?:that|this|my|our)$/iu', 'of', $this->words->between($from, $at));
+            $item = self::isNoAmount((string) $howMuch)
                 ? null
                 : $this->readAsMetric($said, $from)
                     ?? $this->read($said)
@@ -206,7 +234,8 @@ final readonly class SpokenAmounts
                         continue;
                     }
                     // "in three goes", "yoghurt one"
-                    $isOften = $follows !== null && !$isEnd && TellingWords::have($follows->lower, 'times');
+                    $counted = preg_replace("/['’]s?$/u", '', $follows->lower ?? '');
+                    $isOften = $follows !== null && !$isEnd && TellingWords::have((string) $counted, 'times');
                     if ($isOften || $to === $from + 1 && TellingWords::have($token->lower, 'one-of-them')) {
                         continue;
                     }
@@ -298,8 +327,8 @@ final readonly class SpokenAmounts
         $text = (string) preg_replace('/^(hundred|thousand)\b/iu', 'a $1', SpokenNumber::joined($text));
         // "the juice of the orange", "half the juice of the lemon"
         $text = (string) preg_replace(
-            ['/\bhalf the juice of the\b/iu', '/\b(?:the )?juice of the\b/iu'],
-            ['juice of half a', 'juice of 1'],
+            ['/\bhalf the juice of the\b/iu', '/\b(?:the )?juice of the\b/iu', '/\bof (?:that|this|these|those|your|our|my)\s+(?=\pL)/iu'],
+            ['juice of half a', 'juice of 1', 'of '],
             $text,
         );
         $line = $this->grammar->read(self::ranged($text));
@@ -337,7 +366,11 @@ final readonly class SpokenAmounts
     {
         $of = strripos($said, ' of ');
 
-        return $of === false ? null : $this->read(substr($said, 0, $of) . " of {$name}");
+        // "three of them, four garlic cloves" is no three of cloves
+        $isApart = $of === false
+            || preg_match('/[,.;:!?]|\d|\b(?:them|it|those|these|which|us)\b/iu', substr($said, $of, -strlen($name))) === 1;
+
+        return $isApart ? null : $this->read(substr($said, 0, $of) . " of {$name}");
     }
 
     /** "two hundred millilitres of stock … a hundred and fifty of cream": so much of what was measured in before. */

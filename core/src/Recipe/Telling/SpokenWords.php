@@ -23,7 +23,9 @@ final readonly class SpokenWords
     {
         return $this->tokens[$at]->isNumber()
             // "twenty-five"
-            || in_array(explode('-', $this->tokens[$at]->lower)[0], TellingWords::list('starts'), true);
+            || in_array(explode('-', $this->tokens[$at]->lower)[0], TellingWords::list('starts'), true)
+            // "Thumb of ginger, sprig of thyme"
+            || $this->isWord($at + 1, 'of') && TellingWords::have($this->tokens[$at]->lower, 'one-of-a-thing');
     }
 
     /** The first token of the clause that a token stands in. */

@@ -104,7 +104,7 @@ final class Telling
             $mentions,
             static fn(Mention $one): bool => $one->span[0] >= $spokenFrom && !self::isDish($one, $title ?? ''),
         )), $spoken->text);
-        [$lines, $passed] = self::lines($mentions, $title ?? '', $spoken, ToldParts::in($clauses));
+        [$lines, $passed] = self::lines($mentions, $title ?? '', $spoken, $clauses);
         $steps = ToldSteps::in($clauses, $spokenFrom);
 
         return new Recipe(
@@ -229,11 +229,13 @@ final class Telling
      * One line a thing, with its amounts added up; what is only named counts where nothing more is said of it.
      *
      * @param list<Mention> $mentions
+     * @param list<array{int, string}> $clauses
      *
-     * @return array{list<RecipeLine>, list<Mention>} lines, and what went into none
+     * @return array{list<RecipeLine>, list<Mention>} lines in the order of their use, and what went into none
      */
-    private static function lines(array $mentions, string $title, SpokenText $spoken, ToldParts $parts): array
+    private static function lines(array $mentions, string $title, SpokenText $spoken, array $clauses): array
     {
+        $parts = ToldParts::in($clauses);
         /** @var array<string, list<Mention>> $things */
         $things = [];
         $passed = [];
@@ -245,6 +247,8 @@ final class Telling
             // the sugar of the sauce is not that of the relish
             $things[$parts->at($one->span[0]) . $one->key][] = $one;
         }
+        $places = array_map(static fn(array $of): int => self::placeOfUse($of[0], $mentions, $clauses), $things);
+        uksort($things, static fn(string $a, string $b): int => $places[$a] <=> $places[$b]);
         $lines = [];
         foreach ($things as $key => $of) {
             if (self::isMeantBefore($of, array_diff_key($things, [$key => true]))) {
@@ -254,6 +258,7 @@ final class Telling
             $measured = array_values(array_filter($of, static fn(Mention $one): bool => $one->amount !== ''));
             $first = $measured[0] ?? $of[0];
             $line = $first->line;
+            [$measured, $apart] = self::ofTheSameMeasure($measured);
             foreach (array_slice($measured, 1) as $again) {
                 if ($again->isCorrection) {
                     [$first, $line] = [$again, $again->line];
@@ -272,9 +277,59 @@ final class Telling
                 implode(' or ', [$line, ...$choices]) . ($isOptional ? ' [optional]' : ''),
                 $spoken->origin(...$first->span),
             ];
+            foreach ($apart as $one) {
+                $lines[] = [$parts->at($one->span[0]), $one->line, $spoken->origin(...$one->span)];
+            }
         }
 
         return [$parts->titled($lines, $spoken), $passed];
+    }
+
+    /**
+     * "You want a tin of tomatoes. Heat the oil … in with the tomatoes": where a thing goes in that was only got ready.
+     *
+     * @param list<Mention> $mentions
+     * @param list<array{int, string}> $clauses
+     *
+     * @return int a byte of the text
+     */
+    private static function placeOfUse(Mention $first, array $mentions, array $clauses): int
+    {
+        $isAlone = count(array_filter(
+            $mentions,
+            static fn(Mention $one): bool => $one->clause === $first->clause && $one->use === MentionUse::PutIn,
+        )) === 1;
+        $said = $clauses[$first->clause][1] ?? '';
+        if (!$isAlone || !TellingWords::areIn($said, 'gets-ready') || TellingWords::areIn($said, 'goes-in')) {
+            return $first->span[0];
+        }
+        foreach ($mentions as $one) {
+            $isLater = $one->key === $first->key && $one->clause > $first->clause;
+            if ($isLater && TellingWords::areIn($clauses[$one->clause][1] ?? '', 'goes-in')) {
+                return $one->span[0];
+            }
+        }
+
+        return $first->span[0];
+    }
+
+    /**
+     * "Two chipotles, and a tablespoon of the chipotles": pieces and spoons add up to nothing that can be read.
+     *
+     * @param list<Mention> $measured
+     *
+     * @return array{list<Mention>, list<Mention>} those measured as the first is, and the others
+     */
+    private static function ofTheSameMeasure(array $measured): array
+    {
+        $counted = TellingWords::pattern('counted');
+        $isInUnits = static fn(Mention $one): bool => preg_match("/{$counted}/iu", $one->amount) === 1;
+        $same = static fn(Mention $one): bool => $one->isCorrection || $isInUnits($one) === $isInUnits($measured[0]);
+
+        return [
+            array_values(array_filter($measured, $same)),
+            array_values(array_filter($measured, static fn(Mention $one): bool => !$same($one))),
+        ];
     }
 
     /** Whether it only says what is made: "a peanut sauce". */

@@ -46,11 +46,11 @@ final class ToldSteps
     private static function isTimed(string $clause): bool
     {
         $number = SpokenNumber::pattern() . '|half|quarters?|hundred|\pL+(?:ty|teen)';
-        $time = "(?:{$number})\\b[\\pL\\s-]{0,20}?\\b(?:minutes?|mins?|hours?)\\b";
+        $time = "(?:{$number})\\b[\\pL\\s-]{0,20}?\\b(?:minutes?|mins?|hours?|seconds?)\\b";
         $elsewhen = TellingWords::pattern('elsewhen');
 
         return preg_match("/{$time}|\bovernight\b/iu", $clause) === 1
-            && preg_match("/{$time}\s+(?:\pL+\s+)?{$elsewhen}/iu", $clause) !== 1
+            && preg_match("/{$time}['’]?\s+(?:\pL+\s+)?{$elsewhen}/iu", $clause) !== 1
             && preg_match('/\b(?:keeps?|lasts?|takes? (?:me|us)|took me)\b/iu', $clause) !== 1;
     }
 
