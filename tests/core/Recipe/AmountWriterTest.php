@@ -40,8 +40,8 @@ final class AmountWriterTest extends TestCase
         yield 'a part of a fruit' => ['juice of 1 lemon', 'juice of 1½ lemon', 'juice of ¾ lemon'];
         yield 'tins' => [
             '2 × 400 g tins chopped tomatoes',
-            '3 × 400 g tins chopped tomatoes',
-            '1 × 400 g tins chopped tomatoes',
+            '2½ × 400 g tins chopped tomatoes',
+            '1½ × 400 g tins chopped tomatoes',
         ];
         yield 'after the name' => ['garlic, 3 cloves', 'garlic, 3½ cloves', 'garlic, 2½ cloves'];
         yield 'a vague measure' => ['a pinch of cayenne', '1½ pinches cayenne', '½ pinch cayenne'];

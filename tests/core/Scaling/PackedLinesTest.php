@@ -47,6 +47,21 @@ final class PackedLinesTest extends TestCase
         self::assertSame(288, $asked);
     }
 
+    /** A tin of 700 g is sold nowhere: at any size a pack is the pack that the recipe told of, or what is weighed out of it. */
+    public function test_no_pack_is_written_that_nobody_sells(): void
+    {
+        $kitchen = Kitchen::shipped();
+        $sizes = ['1 x 400g tin' => 400.0, '1 jar (200 g)' => 200.0, 'two 400 g tins of' => 400.0, '2 x 250 g packs' => 250.0];
+        foreach ($sizes as $pack => $size) {
+            $sauce = $kitchen->weigh($kitchen->read("# x\n\n{$pack} chopped tomatoes\n500 g sugar\n")->in(Measures::Metric));
+            for ($factor = 0.25; $factor < 6.0; $factor += 0.05) {
+                $text = Scale::of($sauce, TargetSize::factor((string) round($factor, 2)))->lines[0]->written(Measures::Metric);
+                $isPack = preg_match('/(\d+) g (?:tin|jar|pack)s?\b/', $text, $said) === 1;
+                self::assertTrue(!$isPack || (float) ($said[1] ?? 0.0) === $size, "{$factor} times {$pack}: {$text}");
+            }
+        }
+    }
+
     /** What nobody knows is said at the size that is cooked, on the sheet and in the cook. */
     public function test_an_unknown_line_is_said_at_its_size(): void
     {

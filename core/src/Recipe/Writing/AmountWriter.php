@@ -27,10 +27,10 @@ final class AmountWriter
     private const VESSELS = ['cup', 'tablespoon', 'teaspoon'];
     /** From so much of a cup on, cups are taken for what was told in spoons. */
     private const IN_CUPS_FROM = 0.25;
+    private const OF_A_PACK = 0.5;
     /** What is written is this near to what is meant, where the tool can. */
     private const CLOSE = 0.04;
     private const ANOTHER_AMOUNT = '/^\W*(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞]|an?\s|one\s|two\s|three\s|half\s)/iu';
-    private const PACKS = '/^(\d+)(?=\s*[×x*]\s*\d)/u';
 
     /**
      * The line with the measurable amount nearest to so many grams, at least one notch.
@@ -74,20 +74,20 @@ final class AmountWriter
 
             return self::replacing($line, $words . ($measured->pack === null ? '' : " {$measured->pack}"));
         }
-        $notch = self::packs($line) === null ? self::fineNotch($measured, $count) : 1.0;
-        $written = max(1.0, round($count / $notch)) * $notch;
-        $packs = self::packs($line);
-        if ($packs !== null && $measured->unit !== null && abs($written / $count - 1.0) > self::CLOSE) {
-            // 520 g of "1 x 400 g tin" are no whole tins: what is opened is weighed, as it comes out of them
-            $much = $count * $measured->middle() / $packs;
-            $fine = self::fineNotch($measured, $much);
+        if (self::packs($line) !== null) {
+            $packs = PackWriter::nearest($count);
+            $isFar = $grams !== null && abs($packs / $count - 1.0) > self::CLOSE;
 
-            return self::replacing($line, self::amount($measured, max(1.0, round($much / $fine)) * $fine, $measures));
+            return self::replacing($line, $isFar
+                ? PackWriter::weight($measured, $grams)
+                : PackWriter::amount($measured, $line->written->amountText, $packs));
         }
+        $notch = self::fineNotch($measured, $count);
+        $written = max(1.0, round($count / $notch)) * $notch;
         $text = self::written($line, $written, $measures);
         // what says what one weighs says it again
         $isFar = ($line->written->forms !== [] || abs($written / $count - 1.0) > self::CLOSE)
-            && $measured->unit === null && self::packs($line) === null;
+            && $measured->unit === null;
 
         return $isFar && $grams !== null ? self::withWeight($text, $grams) : $text;
     }
@@ -124,7 +124,7 @@ final class AmountWriter
         $count = self::countOf($line->written->measured, $line);
         $notch = self::packs($line) === null
             ? self::notch($line->written->measured, $direction > 0 ? $count : $count * (1.0 - 1e-9))
-            : 1.0;
+            : self::OF_A_PACK;
         $next = $direction > 0
             ? (floor($count / $notch + 1e-6) + 1.0) * $notch
             : (ceil($count / $notch - 1e-6) - 1.0) * $notch;
@@ -150,7 +150,9 @@ final class AmountWriter
     /** How many packs a line counts, as in "2 × 400 g tins"; null where it counts none. */
     private static function packs(ResolvedLine $line): ?float
     {
-        return preg_match(self::PACKS, $line->written->amountText, $found) === 1 ? (float) $found[1] : null;
+        $measured = $line->written->measured;
+
+        return $measured === null ? null : PackWriter::count($measured, $line->written->amountText);
     }
 
     private static function notch(WrittenAmount $measured, float $count): float
@@ -177,7 +179,10 @@ final class AmountWriter
     {
         $measured = $line->written->measured;
         assert($measured !== null);
-        $keepsItsWords = self::packs($line) !== null || in_array($measured->counted, self::LENGTHS, true);
+        if (self::packs($line) !== null) {
+            return self::replacing($line, PackWriter::amount($measured, $line->written->amountText, $count));
+        }
+        $keepsItsWords = in_array($measured->counted, self::LENGTHS, true);
 
         return self::replacing(
             $line,
