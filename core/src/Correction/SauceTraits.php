@@ -218,6 +218,20 @@ final readonly class SauceTraits
         return $this->shareOf($kinds) >= self::SEEN_FROM;
     }
 
+    /** The share of fresh plants that salt draws a juice from: no chilli, and nothing that is there for its smell. */
+    public function shareOfJuicy(): float
+    {
+        $grams = 0.0;
+        foreach ($this->balance->formula->lines as $line) {
+            $isJuicy = in_array('fresh', $line->ingredient->kinds ?? [], true)
+                && array_intersect(['vegetable', 'fruit', 'base'], $line->ingredient->roles ?? []) !== []
+                && !in_array('heat', $line->ingredient->roles ?? [], true);
+            $grams += $isJuicy ? $line->grams->value ?? 0.0 : 0.0;
+        }
+
+        return $grams / max(1e-9, $this->balance->formula->mixed()->grams());
+    }
+
     /** @param list<string> $kinds */
     public function shareOf(array $kinds): float
     {

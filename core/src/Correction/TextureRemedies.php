@@ -132,7 +132,6 @@ final readonly class TextureRemedies
                     'egg sets below the boil',
                     new Remedy('whisk', $this->remedy->says('egg')),
                 ),
-                $this->slurry(),
             ];
         }
         if ($isCooked && $this->is->splits()) {
@@ -178,7 +177,7 @@ final readonly class TextureRemedies
                 new Remedy('whisk', $this->remedy->says('more')),
             )];
         }
-        if ($this->is->shareOf(['fresh']) >= self::RUNS_FROM) {
+        if ($this->is->shareOfJuicy() >= self::RUNS_FROM) {
             return [$this->remedy->doing('drain', 'its juice runs off')];
         }
         $beaten = new Remedy('whisk', $this->remedy->says('whisk'));
@@ -219,7 +218,6 @@ final readonly class TextureRemedies
                     'water binds the fat that has split off',
                     new Remedy('whisk', $this->remedy->says('cheese')),
                 ),
-                $lifted,
             ];
         }
         $isOfThePot = $this->sauce->isCooked() || $this->is->shareOf(['broth']) >= self::OF_BROTH_FROM;

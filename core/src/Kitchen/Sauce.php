@@ -7,6 +7,8 @@ namespace Vinculum\Kitchen;
 use Vinculum\Balance\Balance;
 use Vinculum\Balance\Formula;
 use Vinculum\Balance\Treatment;
+use Vinculum\Cooking\MethodReader;
+use Vinculum\Cooking\MethodStep;
 use Vinculum\Cooking\StagedCook;
 use Vinculum\Family\Family;
 use Vinculum\Family\FamilyBook;
@@ -68,15 +70,24 @@ final class Sauce
     }
 
     /**
-     * Whether it was at the heat: as its method says; where there is none, as its family always is, the one it is of or
+     * Whether it was at the heat, simmered or only warmed: as its method says; where there is none, as its family always is, the one it is of or
      * surely looks like. For what may go into it, never for what is safe.
      */
     public function isCooked(): bool
     {
         $treatment = $this->treatment;
 
-        return $this->isCooked ??= $treatment->isCooked
+        return $this->isCooked ??= $treatment->isCooked || $this->isWarmed()
             || ($treatment->method === [] && $this->likeliestFamily()?->usage->isCooked === true);
+    }
+
+    /** "Stir over low heat until it coats a spoon": no simmer, and no raw sauce either. */
+    private function isWarmed(): bool
+    {
+        return array_filter(
+            MethodReader::steps($this->treatment->method),
+            static fn(MethodStep $step): bool => $step->isAtTheHob(),
+        ) !== [];
     }
 
     /** The family that it is of, or the one that it surely looks like; null where nobody can tell. */

@@ -496,6 +496,7 @@ final class RemediesTest extends TestCase
                     $seen["{$word} {$one->does?->kind}"] = true;
                     if ($word === 'too-thin' && $one->does?->kind === 'drain') {
                         self::assertGreaterThanOrEqual(0.2, $of('fresh'), "{$title} has no juice that salt draws");
+                        self::assertLessThan(0.4, $of('chilli'), "{$title} is of chillies");
                     }
                     $isSkimmed = $word === 'greasy' && $one->does?->kind === 'drain';
                     self::assertTrue(!$isSkimmed || $of('broth') >= 0.4, "{$title}: nothing sets on it");
@@ -519,6 +520,8 @@ final class RemediesTest extends TestCase
         self::assertSame(['basil', 'pine-nut', 'olive-oil'], self::keysOf($first($pesto, 'too-salty')));
         $blue = ['120 g blue cheese', '100 g sour cream', '80 g mayonnaise'];
         self::assertSame(['milk'], self::keysOf($first($blue, 'too-thick')));
+        $curd = self::sauce(['4 eggs', '200 g sugar', '150 ml lemon juice', '100 g butter'], ['Stir over low heat 12 minutes.']);
+        self::assertStringContainsString('coats a spoon', (string) self::ask($curd, 'too-thin')->corrections[0]->does?->text);
         $ponzu = ['120 ml soy sauce', '100 ml lemon juice', '40 ml mirin', '20 ml rice vinegar', '1 tsp sugar'];
         self::assertSame(['white-sugar'], self::keysOf($first($ponzu, 'too-sour')));
     }

@@ -14,6 +14,8 @@ final class MentionPurpose
     private const OF_ITS_STATE = '/\b(?:till|until|when|once|if|because|than|of)\s+(?:the|your|its|all the)?\s*$/iu';
     /** "Salt right at the end", "pepper but no salt". */
     private const AT_THE_END = '/^\W*(?:and\W+)?(?:salt|(?:black )?pepper)\b[^,.]{0,20}\b(?:at the end|at the last|last|to taste|to finish|no salt)\b/iu';
+    private const LEFT_OUT = '/\b(?:i|we) (?:left|leave|didn\'?t|don\'?t|never)\b/iu';
+    private const IS_DONE = '/^\s*and (?:then )?(?:(?:you|we)\'?re|(?:that|it)\'?s|i\'?m) (?:done|it|there)\b/iu';
     private const SEASONED = '/\bsalt(?:,| and|, and) (?:black )?pepper\b/iu';
 
     /**
@@ -92,11 +94,10 @@ final class MentionPurpose
             // "Shallot only on the day"
             trim($upTo) === '' && TellingWords::areIn(mb_substr($behind, 0, 20), 'last'),
             // "salt and you're done"
-            trim($upTo) === ''
-                && preg_match('/^\s*and (?:then )?(?:you\'?re|that\'?s|it\'?s|we\'?re|i\'?m) (?:done|it|there|good|ready)\b/iu', $behind) === 1,
+            trim($upTo) === '' && preg_match(self::IS_DONE, $behind) === 1,
             // "Dill if there was any"
             trim($upTo) === '' && preg_match("/^\W{0,2}{$optional}/iu", $behind) === 1
-                && preg_match('/\b(?:i|we) (?:left|leave|didn\'?t|don\'?t|never)\b/iu', $from) !== 1 => MentionUse::PutIn,
+                && preg_match(self::LEFT_OUT, $from) !== 1 => MentionUse::PutIn,
             self::beginsAList($told),
             self::isSaltAndPepper($told, strlen($upTo)) => MentionUse::PutIn,
             default => MentionUse::Named,
