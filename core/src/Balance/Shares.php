@@ -40,14 +40,12 @@ final readonly class Shares
         $half = $grams > 0.0 ? 50.0 * TasteLoad::synergy() / $grams : 0.0;
         $brought = [];
         foreach (Axis::cases() as $axis) {
-            $brought[$axis->value] = array_map(static fn(TasteLoad $load): float => max(0.0, match ($axis) {
-                Axis::Sweet => $load->sweet,
-                Axis::Sour => $load->sour,
-                Axis::Salt => $load->salt,
-                Axis::Heat => $load->heat,
-                Axis::Umami => $load->aminoAcids
-                    + $half * ($load->aminoAcids * $nucleotides + $aminoAcids * $load->nucleotides),
-            }), $loads);
+            $brought[$axis->value] = array_map(static fn(TasteLoad $load): float => max(
+                0.0,
+                $axis === Axis::Umami
+                    ? $load->aminoAcids + $half * ($load->aminoAcids * $nucleotides + $aminoAcids * $load->nucleotides)
+                    : $load->on($axis),
+            ), $loads);
         }
 
         return new self(array_map(self::shares(...), $brought));

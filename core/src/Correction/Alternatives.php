@@ -119,13 +119,7 @@ final class Alternatives
                 continue;
             }
             $load = TasteLoad::of($line->mixture());
-            $brings = match ($axis) {
-                Axis::Sweet => $load->sweet,
-                Axis::Sour => $load->sour,
-                Axis::Salt => $load->salt,
-                Axis::Umami => $load->aminoAcids + $load->nucleotides,
-                Axis::Heat => $load->heat,
-            };
+            $brings = $load->on($axis);
             if ($brings > $most) {
                 [$main, $most] = [$number, $brings];
             }

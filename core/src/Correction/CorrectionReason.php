@@ -55,9 +55,9 @@ final class CorrectionReason
             $axis = Axis::from($key);
             $off = $target->window($axis)?->off($axis, $before->on($axis)) ?? 0.0;
             if ($off > 0.0 && $steps < -self::NOTICED) {
-                $thinned[] = self::noun($axis);
+                $thinned[] = $axis->brings();
             } elseif ($off < 0.0 && $steps > self::NOTICED) {
-                $brought[] = self::noun($axis);
+                $brought[] = $axis->brings();
             }
         }
 
@@ -65,17 +65,6 @@ final class CorrectionReason
             $brought !== [] => 'brings ' . Words::listed($brought),
             $thinned !== [] && ($isMain || !$raises) => 'thins the ' . Words::listed($thinned),
             default => 'puts back what else moves',
-        };
-    }
-
-    private static function noun(Axis $axis): string
-    {
-        return match ($axis) {
-            Axis::Sweet => 'sweetness',
-            Axis::Sour => 'acid',
-            Axis::Salt => 'salt',
-            Axis::Umami => 'savour',
-            Axis::Heat => 'heat',
         };
     }
 

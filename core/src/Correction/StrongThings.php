@@ -32,23 +32,12 @@ final readonly class StrongThings
     {
         foreach (Axis::cases() as $axis) {
             // garlic goes in for its smell, whatever else is in it
-            $isFor = in_array($this->roleOn($axis), $ingredient->roles, true);
+            $isFor = in_array($axis->role(), $ingredient->roles, true);
             if ($isFor && $thing->on($axis) > $this->stronger * max($sauce->on($axis), $axis->threshold())) {
                 return true;
             }
         }
 
         return false;
-    }
-
-    private function roleOn(Axis $axis): string
-    {
-        return match ($axis) {
-            Axis::Sweet => 'sweetener',
-            Axis::Sour => 'acid',
-            Axis::Salt => 'salt',
-            Axis::Umami => 'umami',
-            Axis::Heat => 'heat',
-        };
     }
 }

@@ -82,7 +82,7 @@ final readonly class StandingReport extends Report
             }
             $estimates[$axis->value] = new Estimate(...$figures);
         }
-        $taste = Taste::of(...array_map(static fn(Estimate $one): float => $one->value, array_values($estimates)));
+        $taste = Taste::ofAxes(array_map(static fn(Estimate $one): float => $one->value, $estimates));
         $distance = $aim->fromFamily($taste);
 
         return [

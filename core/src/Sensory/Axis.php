@@ -19,12 +19,37 @@ enum Axis: string
     /** How it is said of a sauce: "salty". */
     public function adjective(): string
     {
-        return match ($this) {
-            self::Sweet, self::Sour => $this->value,
-            self::Salt => 'salty',
-            self::Umami => 'savoury',
-            self::Heat => 'hot',
-        };
+        return $this->facts()->text('adjective');
+    }
+
+    /** What there is too little of: "sharpness". */
+    public function noun(): string
+    {
+        return $this->facts()->text('noun');
+    }
+
+    /** What brings it, in a word: "acid". */
+    public function brings(): string
+    {
+        return $this->facts()->text('brings');
+    }
+
+    /** "too sharp" */
+    public function excess(): string
+    {
+        return $this->facts()->text('excess');
+    }
+
+    /** "sharper", "less sharp" */
+    public function comparative(bool $isMore): string
+    {
+        return $this->facts()->text($isMore ? 'more' : 'less');
+    }
+
+    /** The role of an ingredient that is there for it alone. */
+    public function role(): string
+    {
+        return $this->facts()->text('role');
     }
 
     public function unit(): string

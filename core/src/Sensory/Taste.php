@@ -22,6 +22,12 @@ final readonly class Taste
         return new self($sweet, $sour, $salt, $umami, $heat);
     }
 
+    /** @param array<string, float> $values by axis; what is not told is nothing */
+    public static function ofAxes(array $values): self
+    {
+        return new self(...array_values(Axis::each(static fn(Axis $axis): float => $values[$axis->value] ?? 0.0)));
+    }
+
     public static function ofNothing(): self
     {
         return new self(0.0, 0.0, 0.0, 0.0, 0.0);

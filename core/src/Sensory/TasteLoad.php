@@ -97,6 +97,18 @@ final readonly class TasteLoad
         );
     }
 
+    /** What it brings to one axis, as a sum in the unit of that: of umami without what the two kinds do together. */
+    public function on(Axis $axis): float
+    {
+        return match ($axis) {
+            Axis::Sweet => $this->sweet,
+            Axis::Sour => $this->sour,
+            Axis::Salt => $this->salt,
+            Axis::Umami => $this->aminoAcids + $this->nucleotides,
+            Axis::Heat => $this->heat,
+        };
+    }
+
     public static function synergy(): float
     {
         // kept at hand, for a search asks tens of thousands of times

@@ -15,34 +15,6 @@ final class Verdict
     public const NOTICED = 0.25;
     /** The distance up to which each word holds, in steps. */
     private const WORDS = ['a touch' => 1.0, 'a little' => 2.5, 'clearly' => 5.0, 'far' => INF];
-    private const TOO_MUCH = [
-        'sweet' => 'too sweet',
-        'sour' => 'too sharp',
-        'salt' => 'too salty',
-        'umami' => 'too savoury',
-        'heat' => 'too hot',
-    ];
-    private const MISSING = [
-        'sweet' => 'sweetness',
-        'sour' => 'sharpness',
-        'salt' => 'salt',
-        'umami' => 'savour',
-        'heat' => 'heat',
-    ];
-    private const MORE = [
-        'sweet' => 'sweeter',
-        'sour' => 'sharper',
-        'salt' => 'saltier',
-        'umami' => 'more savoury',
-        'heat' => 'hotter',
-    ];
-    private const LESS = [
-        'sweet' => 'less sweet',
-        'sour' => 'less sharp',
-        'salt' => 'less salty',
-        'umami' => 'less savoury',
-        'heat' => 'milder',
-    ];
 
     /**
      * "a little too sharp", "needs a touch more salt", "about right"; nothing where there is no target.
@@ -61,8 +33,8 @@ final class Verdict
         $word = self::word(abs($off));
 
         return $off > 0.0
-            ? "{$word} " . self::TOO_MUCH[$axis->value]
-            : "needs {$word} more " . self::MISSING[$axis->value];
+            ? "{$word} " . $axis->excess()
+            : "needs {$word} more " . $axis->noun();
     }
 
     /** Whether it is called anything but right. */
@@ -85,8 +57,8 @@ final class Verdict
         };
 
         return match (true) {
-            $score > 0.0 => "{$degree} " . self::TOO_MUCH[$axis->value],
-            $score < 0.0 => "wants {$degree} more " . self::MISSING[$axis->value],
+            $score > 0.0 => "{$degree} " . $axis->excess(),
+            $score < 0.0 => "wants {$degree} more " . $axis->noun(),
             default => '',
         };
     }
@@ -100,7 +72,7 @@ final class Verdict
     {
         return abs($shift) < self::NOTICED
             ? 'as usual'
-            : self::word(abs($shift)) . ($shift > 0.0 ? ' more ' : ' less ') . self::MISSING[$axis->value];
+            : self::word(abs($shift)) . ($shift > 0.0 ? ' more ' : ' less ') . $axis->noun();
     }
 
     /**
@@ -118,7 +90,7 @@ final class Verdict
     /** "saltier", "less sharp". */
     public static function comparative(Axis $axis, float $steps): string
     {
-        return ($steps > 0.0 ? self::MORE : self::LESS)[$axis->value];
+        return $axis->comparative($steps > 0.0);
     }
 
     /** @param float $steps away */
