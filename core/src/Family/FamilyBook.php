@@ -42,8 +42,11 @@ final class FamilyBook
         $derived = FactsFile::named('windows')[$row->key];
         $windows = [];
         foreach (Axis::cases() as $axis) {
-            [$low, $high] = $derived->numbers($axis->value);
-            $windows[$axis->value] = TargetWindow::between($low, $high);
+            // of an axis that is new here nothing was derived yet (bin/derive-families)
+            if ($derived->has($axis->value)) {
+                [$low, $high] = $derived->numbers($axis->value);
+                $windows[$axis->value] = TargetWindow::between($low, $high);
+            }
         }
 
         return new Family(

@@ -46,7 +46,8 @@ final readonly class FamilyLikelihood
         $scores = $facts['families']->numbers('absent');
         $none = $facts['none']->number('absent');
         foreach (Axis::cases() as $axis) {
-            if (in_array($axis, $makeup->silent, true)) {
+            // silent: it is not known; without facts: nothing was derived for it yet (bin/derive-families)
+            if (in_array($axis, $makeup->silent, true) || !isset($facts[$axis->value])) {
                 continue;
             }
             $steps = $axis->steps($taste->on($axis));

@@ -36,9 +36,9 @@ final readonly class SwapObjective
     /** Steps, above the threshold or of a move. */
     private const HARDLY = 1.0;
 
-    private const FAT_COLUMN = 7;
-    private const THICKENING_COLUMN = 8;
-    private const NOSE_COLUMN = 9;
+    private const FAT_COLUMN = TasteCurve::GRAMS + 1;
+    private const THICKENING_COLUMN = TasteCurve::GRAMS + 2;
+    private const NOSE_COLUMN = TasteCurve::GRAMS + 3;
     private const ROUNDS = 14;
     private const BULK_WEIGHT = 0.3;
 
