@@ -74,6 +74,10 @@ final readonly class MethodLinks
                         $elsewhere[$line] ??= $step;
                         continue;
                     }
+                    if ($mention->does === Mention::TAKES_OUT && $left[$line] > 1.0 - self::NOTHING) {
+                        // "remove the seeds from the chillies": what is not in comes not out, and is another's
+                        continue;
+                    }
                     $share = self::share($mention, $line, $left[$line], $mentions, $lines[$line]);
                     match (true) {
                         $mention->does === Mention::PUTS && $share > self::NOTHING
@@ -348,9 +352,28 @@ final readonly class MethodLinks
             return max(array_keys($puts));
         }
         $ready = array_keys(array_filter($works, static fn(array $lines): bool => in_array($line, $lines, true)));
-        $from = $ready === [] ? 0 : min($ready);
+        $from = $ready === [] ? self::afterWhatWorksAlone($steps) : min($ready);
         $steps = array_filter(array_keys($puts), static fn(int $step): bool => $step >= $from);
 
         return $steps === [] ? $from : min($steps);
+    }
+
+    /**
+     * "Soak the seeds in the ale overnight", "char the peppers": who says what is soaked means nothing else; what no step
+     * names goes in when things come together.
+     *
+     * @param list<MethodStep> $steps
+     */
+    private static function afterWhatWorksAlone(array $steps): int
+    {
+        foreach ($steps as $number => $step) {
+            $isAlone = FactsFile::named('doing')['works-alone']->isSaidIn($step->text, 'words')
+                && !MethodMentions::isOfEverything($step->text);
+            if (!$isAlone) {
+                return $step->waits() ? 0 : $number;
+            }
+        }
+
+        return 0;
     }
 }

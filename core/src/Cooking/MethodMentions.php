@@ -335,6 +335,10 @@ final class MethodMentions
                     }
                 }
                 $isThing = in_array(mb_strtolower($word), $doubtful->list('words'), true);
+                if (!$isThing && in_array((string) preg_replace('/s$/u', '', mb_strtolower($word)), $mostly, true)) {
+                    // nobody is told to "seeds" anything
+                    continue;
+                }
                 $after = substr($text, $place + strlen($word));
                 $isTold = preg_match(self::TOLD, substr($text, 0, $place)) === 1
                     && (!in_array(mb_strtolower($word), $mostly, true) || preg_match(self::AT_A_THING, $after) === 1);

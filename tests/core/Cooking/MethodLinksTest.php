@@ -288,6 +288,36 @@ final class MethodLinksTest extends TestCase
         }
     }
 
+    /** "The seeds" are what a line calls seeds, in whatever is done to them; those of a chilli are its own. */
+    public function test_the_seeds_are_those_of_the_list(): void
+    {
+        $seeds = ['mustard seeds', 'cumin seeds', 'coriander seeds', 'fennel seeds', 'caraway seeds', 'sesame seeds', 'sunflower seeds', 'nigella seeds'];
+        foreach ($seeds as $seed) {
+            foreach (['Toast the seeds.', 'Soak the seeds in the ale.', 'Add the seeds.', 'Fry the seeds until they pop.'] as $said) {
+                $lines = Formula::fromTexts(["90 g {$seed}", '120 ml ale', '2 tsp salt', '1 tbsp sugar'], Catalogue::shipped(), Measures::Metric)->lines;
+                $links = MethodLinks::of(MethodReader::steps([$said, 'Blend until smooth.', 'Leave for two days.']), $lines);
+                self::assertSame([0], $links->stepsOf(0), "{$seed}: {$said}");
+            }
+            $lines = Formula::fromTexts(['4 red chillies', "5 g {$seed}"], Catalogue::shipped(), Measures::Metric)->lines;
+            $links = MethodLinks::of(MethodReader::steps(['Remove the seeds from the chillies.', "Fry the {$seed}.", 'Stir in the chillies.']), $lines);
+            self::assertSame([1], $links->stepsOf(1), $seed);
+            self::assertNotContains(1, $links->works[0] ?? [], $seed);
+        }
+    }
+
+    /** What no step names goes in where things come together, and not where others are soaked, toasted or charred by themselves. */
+    public function test_what_no_step_names_is_not_soaked_nor_charred_with_what_is(): void
+    {
+        foreach (FactsFile::named('doing')['works-alone']->list('words') as $word) {
+            if (preg_match('/ed$|ing$|salt/', $word) === 1) {
+                continue;
+            }
+            $lines = Formula::fromTexts(['4 tomatoes', '2 onions', '1 tbsp sugar', '50 ml vinegar'], Catalogue::shipped(), Measures::Metric)->lines;
+            $links = MethodLinks::of(MethodReader::steps([ucfirst($word) . ' the tomatoes.', 'Blend with the onions.', 'Rest overnight.']), $lines);
+            self::assertSame([[1], [1]], [$links->stepsOf(2), $links->stepsOf(3)], $word);
+        }
+    }
+
     /**
      * Names that hold "and" are left out: a step's list of things cannot be told from such a name.
      *
