@@ -1,5 +1,6 @@
 import { Box, Typography } from '@mui/material';
 import type { Balance, CookSheet, Keep } from '../../api/client';
+import { Dotted } from '../../ui/Dotted';
 import { keepWords } from '../../ui/KeepFacts';
 import { grams, millilitres } from '../../ui/words';
 import { say } from './sentences';
@@ -58,10 +59,7 @@ export function PaperSheet({ title, sheet, balance, keep }: Props) {
                   {step.text}
                   {step.uses.some((one) => one.share > 0) && (
                     <Box component="span" sx={{ display: 'block', fontWeight: 700 }}>
-                      {step.uses
-                        .filter((one) => one.share > 0)
-                        .map((one) => one.says)
-                        .join(' · ')}
+                      <Dotted things={step.uses.filter((one) => one.share > 0).map((one) => one.says)} />
                     </Box>
                   )}
                   {step.look_from !== null && <em> {say.lookFrom(Math.round(step.look_from))}</em>}

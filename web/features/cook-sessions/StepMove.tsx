@@ -3,6 +3,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { CookEvent, Move } from '../../api/client';
 import { big, huge, quiet } from './looks';
+import { Dotted } from '../../ui/Dotted';
 import { TextInput } from '../../ui/TextInput';
 import { typedNumber } from '../../ui/words';
 import { say } from './sentences';
@@ -51,19 +52,21 @@ export function StepMove({
         </Box>
       )}
       <Typography sx={{ ...quiet, my: 1 }}>
-        {[
-          ...(step.heat === null ? [] : [`${step.heat}, ${step.covered ? say.lidOn : say.lidOff}`]),
-          ...(step.celsius === null ? [] : [`${fixed(step.celsius, 0)} °C`]),
-          ...(from !== undefined && to !== undefined && to > from
-            ? [
-                from >= inHours
-                  ? say.toHours(upTo(from / 60, 1), upTo(to / 60, 1))
-                  : say.toMinutes(fixed(from, 0), fixed(to, 0)),
-              ]
-            : []),
-          ...(step.until === null ? [] : [say.stopWhen(step.until)]),
-          ...(step.look_from === null ? [] : [say.lookFrom(fixed(step.look_from, 0))]),
-        ].join(' · ')}
+        <Dotted
+          things={[
+            ...(step.heat === null ? [] : [`${step.heat}, ${step.covered ? say.lidOn : say.lidOff}`]),
+            ...(step.celsius === null ? [] : [`${fixed(step.celsius, 0)} °C`]),
+            ...(from !== undefined && to !== undefined && to > from
+              ? [
+                  from >= inHours
+                    ? say.toHours(upTo(from / 60, 1), upTo(to / 60, 1))
+                    : say.toMinutes(fixed(from, 0), fixed(to, 0)),
+                ]
+              : []),
+            ...(step.until === null ? [] : [say.stopWhen(step.until)]),
+            ...(step.look_from === null ? [] : [say.lookFrom(fixed(step.look_from, 0))]),
+          ]}
+        />
       </Typography>
       {step.meanwhile !== null && (
         <Typography data-meanwhile sx={{ fontSize: '1.25rem', my: 1 }}>

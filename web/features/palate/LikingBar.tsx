@@ -59,8 +59,8 @@ export function LikingBar({ axis, liking }: { axis: AxisKey; liking: Liking }) {
         />
       </Box>
       <Box>
-        {liking.says}{' '}
-        <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.85rem', whiteSpace: 'nowrap' }}>
+        {liking.says}
+        <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.85rem' }}>
           {tastings}
         </Box>
       </Box>

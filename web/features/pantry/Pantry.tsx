@@ -153,7 +153,7 @@ export function Pantry() {
       </Box>
       <SpoonfulsIn
         sauce={sauce}
-        count={shown.length}
+        count={pantry.isSuccess ? shown.length : null}
         isEmpty={spoonfuls.isSuccess && spoonfuls.data.spoonfuls.length === 0}
         onSauce={(picked) => {
           setAsked(picked === null ? {} : { sauce: picked }, { replace: true });
@@ -167,7 +167,7 @@ export function Pantry() {
       {change.fault !== null && <Typography role="alert">{change.fault}</Typography>}
       {doing === 'own' && shown.length === 0 && <Typography>{say.nothingOfYourOwnYet}</Typography>}
       {doing !== 'own' && pantry.isSuccess && shown.length === 0 && <Typography>{say.nothingOfThatNameTry}</Typography>}
-      <Box component="ul" data-pantry sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" data-pantry sx={{ listStyle: 'none', m: 0, mt: 0.5, p: 0 }}>
         {shown.map((item) => (
           <PantryRow
             key={item.key}

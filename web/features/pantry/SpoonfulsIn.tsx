@@ -7,8 +7,8 @@ import { say } from './sentences';
 interface Props {
   /** The sauce that is looked at; null for a litre of middling balance. */
   sauce: string | null;
-  /** How many ingredients are shown. */
-  count: number;
+  /** How many ingredients are shown; null before any is known. */
+  count: number | null;
   /** Nothing of the sauce counts yet. */
   isEmpty: boolean;
   onSauce: (sauce: string | null) => void;

@@ -24,8 +24,8 @@ export const say = {
   whatItDoesWhere: 'What it does where',
   inALitreOfMiddling: 'in a litre of middling balance',
   inIt: (title: string) => `in ${title === '' ? 'an unnamed sauce' : title}`,
-  shown: (isEmpty: boolean, sauce: string | null, count: number) =>
-    `${isEmpty ? 'Nothing of this sauce counts yet.' : sauce === null ? 'A step is the least anyone notices.' : 'What one spoonful does to it as it stands.'} ${count} shown.`,
+  shown: (isEmpty: boolean, sauce: string | null, count: number | null) =>
+    `${isEmpty ? 'Nothing of this sauce counts yet.' : sauce === null ? 'A step is the least anyone notices.' : 'What one spoonful does to it as it stands.'}${count === null ? '' : ` ${count} shown.`}`,
   fat: 'Fat',
   carbohydrate: 'Carbohydrate',
   ofWhichSugars: 'of which sugars',
