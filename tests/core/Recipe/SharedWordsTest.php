@@ -45,6 +45,58 @@ final class SharedWordsTest extends TestCase
         self::assertSame(['garlic', 'cumin'], $keys('2 cloves garlic and 1 tsp cumin seeds'));
     }
 
+    /** "Caster (superfine) sugar": two names of one thing that end alike, written as one, over the whole catalogue. */
+    public function test_another_name_in_the_middle_of_a_name_is_no_other_thing(): void
+    {
+        [$asked, $known] = [0, 0];
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $names = array_values(array_filter(
+                [mb_strtolower($ingredient->name), ...$ingredient->aliases],
+                static fn(string $name): bool => preg_match('/^[a-z]+(?: [a-z]+){1,2}$/', $name) === 1 && !in_array($name, $ingredient->maybe, true),
+            ));
+            foreach (array_slice($names, 0, 4) as $name) {
+                foreach (array_slice($names, 0, 4) as $other) {
+                    [$first, $rest] = explode(' ', $name, 2);
+                    [$second, $same] = explode(' ', $other, 2);
+                    if ($first === $second || $rest !== $same) {
+                        continue;
+                    }
+                    ++$asked;
+                    $read = self::read("20 g {$first} ({$second}) {$rest}");
+                    self::assertCount(1, $read, "{$first} ({$second}) {$rest}");
+                    $known += $read[0]->ingredient?->key === $ingredient->key ? 1 : 0;
+                    $isWrong = $read[0]->ingredient !== null && $read[0]->ingredient->key !== $ingredient->key;
+                    self::assertFalse($isWrong && $read[0]->sure === Sureness::Certain, "{$first} ({$second}) {$rest}");
+                }
+            }
+        }
+        self::assertGreaterThan(150, $asked);
+        self::assertGreaterThan(0.97 * $asked, $known, "{$known} of {$asked}");
+        self::assertSame(Sureness::Likely, self::read('100 ml soy (dark) sauce')[0]->sure, 'what the bracket changes is not certain');
+        self::assertSame(Sureness::Likely, self::read('100 ml white (malt) vinegar')[0]->sure);
+    }
+
+    /** Chilli by the teaspoon is dry, and ten times as hot as fresh: it is only likely, unless its pods are named. */
+    public function test_chilli_by_the_teaspoon_is_dry_unless_it_is_said_to_be_fresh(): void
+    {
+        self::assertSame(['chilli-flakes', Sureness::Likely], [self::read('1/2 tsp chilli')[0]->ingredient?->key, self::read('1/2 tsp chilli')[0]->sure]);
+        foreach (['1 tsp fresh chilli', '1 tsp chilli, finely chopped', '2 red chillies', '20 g chilli'] as $line) {
+            self::assertSame('red-chilli', self::read($line)[0]->ingredient?->key, $line);
+        }
+    }
+
+    /** Of an amount by feel and one by a spoon or a scale, in whichever order, the measured one counts. */
+    public function test_a_measure_beside_an_amount_by_feel_counts(): void
+    {
+        foreach (['slug', 'glug', 'splash', 'drizzle', 'dash'] as $feel) {
+            foreach (['2 tbsp' => 27.5, '30 ml' => 27.9] as $said => $grams) {
+                foreach (["a {$feel} of brandy ({$said})", "{$said} brandy (a {$feel})"] as $line) {
+                    self::assertEqualsWithDelta($grams, self::read($line)[0]->grams?->value, 2.0, $line);
+                }
+            }
+        }
+    }
+
     public function test_a_cup_that_is_loosely_packed_is_not_pressed_full(): void
     {
         $count = 0;

@@ -34,7 +34,7 @@ final class ClauseReader
         $this->parts = [];
         $this->drafts = [new Draft()];
         [$purpose, $role] = [[], Role::Purpose];
-        foreach ($clause as $phrase) {
+        foreach ($clause as $nth => $phrase) {
             $tokens = range($phrase->from, $phrase->to - 1);
             $draft = $this->drafts[count($this->drafts) - 1];
             $isPurpose = $phrase->is(PhraseKind::Purpose, PhraseKind::Note) && $phrase->says === '';
@@ -42,6 +42,10 @@ final class ClauseReader
             if ($isPurpose || ($purpose !== [] && !$isApart)) {
                 $role = $purpose === [] && $phrase->is(PhraseKind::Note) ? Role::Note : $role;
                 array_push($purpose, ...$tokens);
+                continue;
+            }
+            $behind = array_slice($clause, $nth + 1);
+            if ($phrase->is(PhraseKind::Bracket) && $this->isWithinName($draft, $phrase, $behind)) {
                 continue;
             }
             match ($phrase->kind) {
@@ -176,6 +180,45 @@ final class ClauseReader
         $this->words->role($tokens, Role::Amount);
 
         return true;
+    }
+
+    /**
+     * "Caster (superfine) sugar", "spring (green) onions": what else a thing is called, in the middle of its name.
+     *
+     * @param list<Phrase> $behind what follows the bracket
+     */
+    private function isWithinName(Draft $draft, Phrase $bracket, array $behind): bool
+    {
+        $inside = $bracket->to - $bracket->from < 3 ? [] : range($bracket->from + 1, $bracket->to - 2);
+        $isOfWords = array_filter(
+            $bracket->inner,
+            static fn(Phrase $one): bool => !$one->is(PhraseKind::Word, PhraseKind::Food, PhraseKind::Joiner),
+        ) === [];
+        if ($inside === [] || !$isOfWords || $draft->name === [] || $draft->said !== []) {
+            return false;
+        }
+        $other = array_values(array_filter($inside, fn(int $token): bool => !$this->words->tokens[$token]->isWord('or')));
+        $rest = [];
+        foreach ($behind as $phrase) {
+            if (!$phrase->is(PhraseKind::Word, PhraseKind::Food)) {
+                break;
+            }
+            array_push($rest, ...range($phrase->from, $phrase->to - 1));
+            $key = $this->words->keyOf($this->words->textOf([...$draft->name, ...$rest]));
+            if ($key !== null) {
+                // "white (malt) vinegar" may be the one or the other, "soy (dark) sauce" the darker
+                foreach ([[...$other, ...$rest], [...$other, ...$draft->name, ...$rest]] as $said) {
+                    $isAnother = !in_array($this->words->keyOf($this->words->textOf($said)), [null, $key], true);
+                    $draft->isGuessed = $draft->isGuessed || $isAnother;
+                }
+                $this->words->role($inside, Role::Alternative);
+                $draft->choices = [...$draft->choices, ...$inside];
+
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** What a bracket says of the thing before: another amount, another name, or what is done to it. */

@@ -93,12 +93,13 @@ final readonly class AmountReading
         );
     }
 
-    /** How well an amount says how much it is: 3 by weight, 2 by metric volume, 1 by another unit, 0 by count. */
+    /** How well an amount says how much it is: 3 by weight, 2 by metric volume, 1 by another unit, 0 by count or by feel. */
     private static function rank(WrittenAmount $amount): int
     {
         return match (true) {
             $amount->unit === null => 0,
-            $amount->unit->grams !== null => $amount->unit->isVague() ? 1 : 3,
+            $amount->unit->isVague() => 0,
+            $amount->unit->grams !== null => 3,
             in_array($amount->unit->name, ['millilitre', 'centilitre', 'decilitre', 'litre'], true) => 2,
             default => 1,
         };
