@@ -197,7 +197,8 @@ final class ClauseReader
         if ($inside === [] || !$isOfWords || $draft->name === [] || $draft->said !== []) {
             return false;
         }
-        $other = array_values(array_filter($inside, fn(int $token): bool => !$this->words->tokens[$token]->isWord('or')));
+        $isOr = fn(int $token): bool => $this->words->tokens[$token]->isWord('or');
+        $other = array_values(array_filter($inside, static fn(int $token): bool => !$isOr($token)));
         $rest = [];
         foreach ($behind as $phrase) {
             if (!$phrase->is(PhraseKind::Word, PhraseKind::Food)) {
