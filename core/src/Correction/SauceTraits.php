@@ -232,6 +232,18 @@ final readonly class SauceTraits
         return $grams / max(1e-9, $this->balance->formula->mixed()->grams());
     }
 
+    /** The share of pods, fresh or dried, in what goes in. */
+    public function shareOfChillies(): float
+    {
+        $grams = 0.0;
+        foreach ($this->balance->formula->lines as $line) {
+            $isPod = $line->ingredient?->composition->heatIsOfPods === true;
+            $grams += $isPod ? $line->grams->value ?? 0.0 : 0.0;
+        }
+
+        return $grams / max(1e-9, $this->balance->formula->mixed()->grams());
+    }
+
     /** @param list<string> $kinds */
     public function shareOf(array $kinds): float
     {

@@ -25,6 +25,8 @@ final readonly class TasteRemedies
     private const TO_MILDEN = 0.3;
     private const SWEET_ON_THE_NOSE = 0.04;
     private const OF_MILK_FROM = 0.3;
+    private const OF_CHILLIES_FROM = 0.3;
+    private const MILD = 'jarred-pepper';
     private const CARRIED_BY_BUTTER_FROM = 0.3;
     /** Shares: of the batch, from which a thing is meant to bite, and of that thing, what is added of it at first. */
     private const BITES_FROM = 0.01;
@@ -94,6 +96,14 @@ final readonly class TasteRemedies
         }
         if ($axis === Axis::Salt && $this->is->plainOfPaste() !== []) {
             return array_values(array_filter([$this->morePaste()]));
+        }
+        if ($axis === Axis::Heat && $this->is->shareOfChillies() >= self::OF_CHILLIES_FROM && !$this->is->isGreen()) {
+            // water thins a sauce of chillies to nothing: mild peppers keep what it is
+            return array_values(array_filter([$this->remedy->withAmounts(
+                [[self::MILD, self::TO_MILDEN * 100.0 * $grams]],
+                'mild peppers keep its colour and body, and share the heat out',
+                null,
+            )]));
         }
         if ($axis === Axis::Heat && $taste->heat < Axis::Heat->slight()) {
             return array_values(array_filter([$this->milder()]));

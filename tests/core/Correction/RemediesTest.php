@@ -27,6 +27,7 @@ use Vinculum\Kitchen\Kitchen;
 use Vinculum\Quantity\Amount;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\ResolvedLine;
+use Vinculum\Sensory\Axis;
 
 /** What is done about a sauce of which the trouble is no taste (handbook, "Correcting a batch" a, b, i). */
 final class RemediesTest extends TestCase
@@ -506,6 +507,28 @@ final class RemediesTest extends TestCase
         }
         self::assertArrayHasKey('too-thin drain', $seen);
         self::assertArrayHasKey('greasy whisk', $seen);
+    }
+
+    /** Over every classic that is mostly chillies: it is made milder by mild peppers, and stays what it is; a green one stays green. */
+    public function test_what_is_mostly_chillies_is_made_milder_by_mild_peppers(): void
+    {
+        $count = 0;
+        foreach (Classics::all() as [, $title, $balance]) {
+            $pods = 0.0;
+            foreach ($balance->formula->lines as $line) {
+                $pods += $line->ingredient?->composition->heatIsOfPods === true ? $line->grams->value ?? 0.0 : 0.0;
+            }
+            $isMostly = $pods >= 0.3 * $balance->formula->mixed()->grams();
+            $first = self::ask($balance, 'too-hot')->corrections[0] ?? null;
+            if (!$isMostly || $first === null || Axis::Heat->steps($balance->taste->heat) < 2.0) {
+                continue;
+            }
+            $isGreen = SauceColour::of($balance->formula, 0.0)?->isGreen() === true;
+            ++$count;
+            self::assertSame(!$isGreen, self::keysOf($first) === ['jarred-pepper'], $title);
+            self::assertLessThan(-0.5, $balance->taste->stepsTo($first->after)['heat'], $title);
+        }
+        self::assertGreaterThan(3, $count);
     }
 
     public function test_dressings_herbs_and_cheese_are_mended_with_what_they_are_made_of(): void
