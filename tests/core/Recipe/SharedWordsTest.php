@@ -97,6 +97,17 @@ final class SharedWordsTest extends TestCase
         }
     }
 
+    public function test_what_a_cook_can_afford_is_no_part_of_a_name(): void
+    {
+        foreach (['vanilla extract', 'olive oil', 'red wine vinegar', 'tomatoes'] as $name) {
+            foreach (['you can afford', 'you can find', 'you have', 'that you like best'] as $said) {
+                $read = self::read("20 g of the best {$name} {$said}");
+                self::assertSame(self::read("20 g {$name}")[0]->ingredient?->key, $read[0]->ingredient?->key, "{$name} {$said}");
+                self::assertEqualsWithDelta(20.0, $read[0]->grams?->value, 0.1, "{$name} {$said}");
+            }
+        }
+    }
+
     public function test_a_cup_that_is_loosely_packed_is_not_pressed_full(): void
     {
         $count = 0;
