@@ -92,12 +92,12 @@ final readonly class SauceTraits
         return $this->mostOf('oil');
     }
 
-    /** The key of the ingredient of a kind that there is most of. */
-    private function mostOf(string $kind): ?string
+    /** The key of the ingredient of all these kinds that there is most of. */
+    private function mostOf(string ...$kinds): ?string
     {
         [$key, $most] = [null, 0.0];
         foreach ($this->balance->formula->lines as $line) {
-            $isSo = in_array($kind, $line->ingredient->kinds ?? [], true);
+            $isSo = array_diff($kinds, $line->ingredient->kinds ?? []) === [];
             if ($isSo && ($line->grams->value ?? 0.0) > $most) {
                 [$key, $most] = [$line->ingredient?->key, $line->grams->value ?? 0.0];
             }
@@ -115,15 +115,7 @@ final readonly class SauceTraits
     /** The fresh herb that there is most of. */
     public function herb(): ?string
     {
-        [$key, $most] = [null, 0.0];
-        foreach ($this->balance->formula->lines as $line) {
-            $isHerb = !array_diff(['herb', 'fresh'], $line->ingredient->kinds ?? []);
-            if ($isHerb && ($line->grams->value ?? 0.0) > $most) {
-                [$key, $most] = [$line->ingredient?->key, $line->grams->value ?? 0.0];
-            }
-        }
-
-        return $key;
+        return $this->mostOf('herb', 'fresh');
     }
 
     public function hasItsOwnAcid(): bool

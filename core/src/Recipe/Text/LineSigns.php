@@ -20,6 +20,9 @@ final class LineSigns
 {
     private const HEADINGS = ['ingredients', 'method', 'notes'];
     /** Words of a name that may stand behind a number. */
+    /** Words of a line of one thing, and of a line that lists them all. */
+    private const LONGEST_LINE = 25;
+    private const LONGEST_LIST = 150;
     private const LONGEST_NAME = 4;
     private const DURATION = '(?:(?<!\d)\d{1,5}\s?(?:½|¼|¾|1\/2)?|[½¼¾]|an?|one|two|three|half an?)\s{0,3}(?:-|–|to)?\s{0,3}(?:\d{1,5}\s{0,3})?(?:hours?|hrs?|h|minutes?|mins?|m|days?|weeks?|overnight)\b\.?';
     private const MEASURE = '/[\d½¼¾⅓⅔]\s{0,2}-?\s?(?:ml|l|litres?|liters?|cl|dl|g|kg|grams?|kilos?|oz|ounces?|lbs?|pounds?|cups?|pints?|quarts?|jars?|bottles?|gallons?)\b|\b(?:jars?|bottles?)\b/iu';
@@ -143,8 +146,14 @@ final class LineSigns
         if (in_array('note', $signs, true) && preg_match('/^\W*[\pL’\' ]{2,24}:\s+\S/u', $plain) === 1) {
             $signs[] = 'labelled-note';
         }
-        if ($count <= 25) {
+        if ($count <= self::LONGEST_LINE) {
             array_push($signs, ...$this->ofAnIngredient($line, $plain, $words));
+        } elseif (
+            $count <= self::LONGEST_LIST && !in_array('verb', $signs, true)
+            && preg_match_all('/[\d½⅓⅔¼¾⅛]+/u', $plain) > 2
+        ) {
+            // all that goes in, in one line
+            array_push($signs, ...($this->listsThings($this->grammar->read($plain)) ? ['listed'] : []));
         }
         if ($isFile) {
             $signs[] = 'file';

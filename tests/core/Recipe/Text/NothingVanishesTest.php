@@ -46,6 +46,24 @@ final class NothingVanishesTest extends TestCase
         self::assertGreaterThan(200, $read);
     }
 
+    /** All that goes in may stand in one line, however long: none of it is set aside, and a step that measures stays a step. */
+    public function test_a_list_in_one_long_line_is_the_list(): void
+    {
+        $dice = new Randomizer(new Mt19937(self::SEED));
+        $things = ['4 tbsp light soy sauce', '2 tbsp rice vinegar', '1 tbsp toasted sesame oil', '1 tbsp honey', '20 g ginger (grated)', '1 onion, finely sliced', '2 cloves garlic, crushed to a paste', '100 ml water', '1 tsp cornflour', '½ tsp chilli flakes', '200 g tomatoes, peeled and chopped', '1 tbsp fish sauce'];
+        for ($many = 4; $many <= 12; ++$many) {
+            foreach (['For the sauce: ', 'Ingredients: ', ''] as $lead) {
+                $line = $lead . implode(', ', array_slice($dice->shuffleArray($things), 0, $many)) . '.';
+                $step = 'Fry 1 onion in 2 tbsp oil for 5 minutes, add 400 g tomatoes, 1 tsp salt, 2 tbsp vinegar and 100 ml water, then simmer it all gently for 20 minutes until it is thick enough to coat a spoon.';
+                $recipe = RecipeReader::written("Dipping sauce\n{$line}\nMethod:\n{$step}\nStir it all together and let it stand for 10 minutes.");
+                $formula = Formula::fromTexts($recipe->texts(), Catalogue::shipped(), Measures::Metric);
+                $known = array_filter($formula->lines, static fn($one): bool => $one->ingredient !== null && ($one->grams->value ?? 0.0) > 0.0);
+                self::assertCount($many, $known, $line);
+                self::assertContains($step, $recipe->method, $line);
+            }
+        }
+    }
+
     /** Whatever ends it, a line of the list that says how much of a food goes in. */
     public function test_no_amount_of_a_food_in_a_list_becomes_a_heading_or_a_note(): void
     {
