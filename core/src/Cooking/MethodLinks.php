@@ -352,7 +352,7 @@ final readonly class MethodLinks
             return max(array_keys($puts));
         }
         $ready = array_keys(array_filter($works, static fn(array $lines): bool => in_array($line, $lines, true)));
-        $from = $ready === [] ? self::afterWhatWorksAlone($steps) : min($ready);
+        $from = $ready === [] ? self::afterWhatWorksAlone($steps, $puts) : min($ready);
         $steps = array_filter(array_keys($puts), static fn(int $step): bool => $step >= $from);
 
         return $steps === [] ? $from : min($steps);
@@ -363,13 +363,22 @@ final readonly class MethodLinks
      * names goes in when things come together.
      *
      * @param list<MethodStep> $steps
+     * @param array<int, array<int, float>> $puts
      */
-    private static function afterWhatWorksAlone(array $steps): int
+    private static function afterWhatWorksAlone(array $steps, array $puts): int
     {
-        foreach ($steps as $number => $step) {
-            $isAlone = FactsFile::named('doing')['works-alone']->isSaidIn($step->text, 'words')
-                && !MethodMentions::isOfEverything($step->text);
-            if (!$isAlone) {
+        $isAlone = static fn(MethodStep $step): bool
+            => FactsFile::named('doing')['works-alone']->isSaidIn($step->text, 'words')
+            && !MethodMentions::isOfEverything($step->text);
+        $last = 0;
+        foreach (array_intersect_key($steps, $puts) as $number => $step) {
+            if (!$isAlone($step)) {
+                return $number;
+            }
+            $last = $number;
+        }
+        foreach (array_slice($steps, $last, null, true) as $number => $step) {
+            if (!$isAlone($step)) {
                 return $step->waits() ? 0 : $number;
             }
         }

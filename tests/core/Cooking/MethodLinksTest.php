@@ -315,6 +315,10 @@ final class MethodLinksTest extends TestCase
             $lines = Formula::fromTexts(['4 tomatoes', '2 onions', '1 tbsp sugar', '50 ml vinegar'], Catalogue::shipped(), Measures::Metric)->lines;
             $links = MethodLinks::of(MethodReader::steps([ucfirst($word) . ' the tomatoes.', 'Blend with the onions.', 'Rest overnight.']), $lines);
             self::assertSame([[1], [1]], [$links->stepsOf(2), $links->stepsOf(3)], $word);
+            // a step that puts nothing in, as one that heats the oven, is no place for it either
+            $steps = MethodReader::steps(['Heat the oven to 200°C.', ucfirst($word) . ' the tomatoes.', 'Soften the onions.', 'Simmer 20 minutes.']);
+            $links = MethodLinks::of($steps, $lines);
+            self::assertSame([[2], [2]], [$links->stepsOf(2), $links->stepsOf(3)], $word);
         }
     }
 
