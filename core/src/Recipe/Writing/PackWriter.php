@@ -6,8 +6,10 @@ namespace Vinculum\Recipe\Writing;
 
 use Vinculum\Facts\FactsFile;
 use Vinculum\Quantity\KitchenNumber;
-use Vinculum\Quantity\SpokenNumber;
 use Vinculum\Recipe\Parser\Counts;
+use Vinculum\Recipe\Parser\Cursor;
+use Vinculum\Recipe\Parser\Lexer;
+use Vinculum\Recipe\Parser\NumberGrammar;
 use Vinculum\Recipe\Parser\WrittenAmount;
 
 /** Tins, jars and packets at another size: "1½ × 400 g tins" is what a cook can open, a tin of 520 g nobody sells. */
@@ -17,7 +19,6 @@ final class PackWriter
     private const SHARES = [0.0, 0.25, 1 / 3, 0.5, 2 / 3, 0.75, 1.0];
     /** How many, before the weight of one: "2 × 400 g", "two 400 g", "1 (14 oz)", "1 jar (200 g)". */
     private const HOW_MANY = '/^(\S+?)(?:\s*[×x*]\s*|\s*\(\s*|\s+(?:\pL+\s*\(\s*)?)(?=[\d½⅓⅔¼¾])/u';
-    private const SIGNS = ['½' => 0.5, '⅓' => 1 / 3, '⅔' => 2 / 3, '¼' => 0.25, '¾' => 0.75];
     /** What a pack makes of what is in it, where that is said of a weight too. */
     private const PACKED = ['tin' => 'tinned', 'jar' => 'jarred'];
 
@@ -28,7 +29,11 @@ final class PackWriter
             return null;
         }
 
-        return preg_match(self::HOW_MANY, $amountText, $found) === 1 ? self::value($found[1]) ?? 1.0 : 1.0;
+        $range = preg_match(self::HOW_MANY, $amountText, $found) === 1
+            ? NumberGrammar::range(new Cursor(Lexer::tokens($found[1])))
+            : null;
+
+        return $range === null ? 1.0 : ($range[0] + $range[1]) / 2.0;
     }
 
     /** The number of packs that a cook can open and that is nearest to so many. */
@@ -72,14 +77,5 @@ final class PackWriter
         }
 
         return (string) $measured->pack;
-    }
-
-    private static function value(string $said): ?float
-    {
-        if (preg_match('/^(\d+(?:[.,]\d+)?)?([½⅓⅔¼¾])?$/u', $said, $found) === 1 && $said !== '') {
-            return (float) str_replace(',', '.', $found[1] ?? '') + (self::SIGNS[$found[2] ?? ''] ?? 0.0);
-        }
-
-        return SpokenNumber::value($said);
     }
 }
