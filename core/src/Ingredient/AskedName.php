@@ -96,9 +96,9 @@ final readonly class AskedName
      */
     private function namesWhatLiesAround(array $alias): bool
     {
-        return in_array(self::IN, $alias, true)
-            && !in_array(self::IN, $this->words, true)
-            && $this->head === end($alias);
+        return $this->head === end($alias)
+            && in_array(self::IN, $alias, true)
+            && !in_array(self::IN, $this->words, true);
     }
 
     /**
