@@ -7,6 +7,7 @@ namespace Tests\core\Recipe;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Balance\Formula;
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Resolution\LineResolver;
@@ -49,6 +50,23 @@ final class AmountsAsSaidTest extends TestCase
         foreach (self::amounts() as $text => $grams) {
             yield $text => [$text, $grams];
         }
+    }
+
+    /** However full a spoon is said to be, before the thing or behind it. */
+    public function test_a_heap_counts_wherever_it_stands(): void
+    {
+        foreach (FactsFile::named('words')['fills']->list('behind') as $fill) {
+            foreach (['tbsp', 'tsp', 'cup'] as $unit) {
+                foreach (['sugar', 'gochujang', 'plain flour', 'ground cumin'] as $name) {
+                    $before = self::resolver()->resolve("1 {$fill} {$unit} {$name}")->grams->value ?? 0.0;
+                    foreach (["1 {$unit} {$name}, {$fill}", "1 {$unit} {$name} ({$fill})", "1 {$unit} {$name} {$fill}"] as $text) {
+                        $behind = self::resolver()->resolve($text)->grams->value ?? 0.0;
+                        self::assertEqualsWithDelta($before, $behind, 0.01, $text);
+                    }
+                }
+            }
+        }
+        self::assertEqualsWithDelta(100.0, self::resolver()->resolve('100 g sugar, heaped')->grams?->value, 0.01);
     }
 
     public function test_as_much_as_another_is_measured_like_it(): void

@@ -41,6 +41,21 @@ final class QualitiesTest extends TestCase
         }
     }
 
+    /** "3 lge yellow tomatoes" are tomatoes; "green mango", "white cabbage" have rows of their own. */
+    public function test_the_colour_of_what_is_fresh_is_its_cultivars_unless_a_row_has_it(): void
+    {
+        foreach (['red', 'yellow', 'orange', 'purple', 'golden', 'striped'] as $colour) {
+            foreach (['habanero' => 'habanero', 'scotch bonnet' => 'habanero', "bird's eye chilli" => 'birds-eye-chilli', 'courgette' => 'courgette', 'fig' => 'fig', 'peach' => 'peach'] as $name => $key) {
+                $line = self::resolver()->resolve("3 lge {$colour} {$name}s");
+                self::assertSame([$key, Sureness::Certain], [$line->ingredient?->key, $line->sure], "{$colour} {$name}");
+            }
+        }
+        foreach (['green mango' => 'green-mango', 'green tomato' => 'green-tomato', 'black lime' => 'dried-lime', 'yellow pepper' => 'yellow-pepper', 'black garlic' => 'black-garlic'] as $name => $key) {
+            self::assertSame($key, self::resolver()->resolve("2 {$name}s")->ingredient?->key, $name);
+        }
+        self::assertNotSame('lemon', self::resolver()->resolve('2 black lemons')->ingredient?->key);
+    }
+
     public function test_what_changes_the_thing_chooses_a_row_or_leaves_doubt(): void
     {
         foreach (['smoked', 'unsalted', 'sweetened', 'toasted', 'pickled', 'salted', 'low-fat', 'dried', 'roasted', 'reduced-sodium'] as $word) {

@@ -7,6 +7,7 @@ namespace Tests\core\Recipe;
 use PHPUnit\Framework\TestCase;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\Vocabulary;
 use Vinculum\Recipe\Resolution\LineResolver;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 use Vinculum\Recipe\Resolution\Sureness;
@@ -43,6 +44,44 @@ final class SharedWordsTest extends TestCase
             self::assertNotContains('onion-seed', $keys("{$amount}onion, garlic and cumin seeds"));
         }
         self::assertSame(['garlic', 'cumin'], $keys('2 cloves garlic and 1 tsp cumin seeds'));
+    }
+
+    /** "1 cup red wine, 1 cup white": a word that two names end with is said once, over every two names that do. */
+    public function test_a_thing_that_shares_its_last_word_with_the_one_before_is_a_thing_of_its_own(): void
+    {
+        $byHead = [];
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            foreach (array_diff([mb_strtolower($ingredient->name), ...$ingredient->aliases], $ingredient->maybe) as $name) {
+                if (preg_match('/^([a-z]+) ([a-z]+)$/', $name, $words) === 1) {
+                    $byHead[$words[2]][$ingredient->key] ??= $words[1];
+                }
+            }
+        }
+        // "100 g lentils, 50 g cooked": of the hundred
+        $doneTo = array_diff(Vocabulary::row('done-to')->list('words'), Vocabulary::row('done-to')->list('kinds'));
+        [$asked, $known, $silent] = [0, 0, []];
+        foreach ($byHead as $head => $kinds) {
+            foreach (array_slice($kinds, 0, 4) as $key => $one) {
+                foreach (array_slice($kinds, 0, 6) as $other => $said) {
+                    if ($key === $other || in_array($said, $doneTo, true)) {
+                        continue;
+                    }
+                    ++$asked;
+                    $read = self::read("100 g {$one} {$head}, 50 g {$said}");
+                    $isKnown = ($read[1] ?? null)?->ingredient?->key === $other && abs(($read[1]->grams->value ?? 0.0) - 50.0) < 1.0;
+                    $known += $isKnown ? 1 : 0;
+                    $isSaid = ($read[0]->unread ?? []) !== [] || array_filter($read, static fn(ResolvedLine $line): bool => $line->sure !== Sureness::Certain) !== [];
+                    $isItself = ($read[1] ?? null)?->ingredient?->key === (self::read("50 g {$said}")[0]->ingredient->key ?? '');
+                    if (!$isKnown && !$isSaid && !$isItself) {
+                        $silent[] = "100 g {$one} {$head}, 50 g {$said}";
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(500, $asked);
+        self::assertSame([], $silent, 'a second thing was passed over in silence');
+        self::assertGreaterThan(0.5 * $asked, $known, "{$known} of {$asked}");
+        self::assertSame(['double-cream'], array_map(static fn(ResolvedLine $line): ?string => $line->ingredient?->key, self::read('1 cup cream, 2 tbsp cold')));
     }
 
     /** "Caster (superfine) sugar": two names of one thing that end alike, written as one, over the whole catalogue. */

@@ -29,6 +29,7 @@ final class ClauseJoining
         match (true) {
             $current === null => $this->drafts[] = $draft,
             $draft->isChoice => $this->offer($current, $draft),
+            $this->isCalledLike($joiner, $current, $draft) => $this->sharesTheHead($current, $draft),
             !$tells => $this->joinsWithoutName($joiner, $current, $draft),
             self::isOfTheSameFruit($current, $draft) => $this->sharesTheFruit($current, $draft),
             self::isStillNameless($current, $draft) => $this->names($current, $draft),
@@ -48,6 +49,25 @@ final class ClauseJoining
     private static function isOfTheSameFruit(Draft $current, Draft $draft): bool
     {
         return $current->isNameless() && !$current->hasAmount() && $current->part !== null && $draft->part !== null;
+    }
+
+    /** "2 tbsp light soy, 1 tbsp dark": what it is called is said once for both. */
+    private function isCalledLike(Joiner $joiner, Draft $current, Draft $draft): bool
+    {
+        $lists = [Joiner::Comma, Joiner::Semicolon, Joiner::And, Joiner::Plus];
+
+        return in_array($joiner, $lists, true) && $current->hasAmount() && !$current->isNameless()
+            && $draft->hasAmount() && $draft->part === null
+            && ($this->words->mayName($draft->name) || $this->words->mayBeAKind($draft->name))
+            && !$this->words->isKnown($draft) && $this->words->calledLike($current, $draft) !== null;
+    }
+
+    private function sharesTheHead(Draft $current, Draft $draft): void
+    {
+        $this->words->role($draft->name, Role::Name);
+        $draft->isGuessed = !$this->words->mayName($draft->name);
+        $draft->called = $this->words->calledLike($current, $draft);
+        $this->drafts[] = $draft;
     }
 
     private function sharesTheFruit(Draft $current, Draft $draft): void

@@ -25,6 +25,27 @@ final class LineWords
     }
 
     /**
+     * What a draft is called with the last words of the one before, which are not said twice: "1 cup red wine, 1 cup
+     * white", "1 tbsp Dijon, 1 tbsp wholegrain"; null where that is no other thing.
+     */
+    public function calledLike(Draft $before, Draft $draft): ?string
+    {
+        [$said, $name] = [$this->nameOf($draft), $this->nameOf($before)];
+        $own = $this->keyOf($name);
+        foreach (array_filter([$name, $this->names->inFull($name)]) as $whole) {
+            $words = explode(' ', $whole);
+            for ($from = min(1, count($words) - 1); $from < count($words); ++$from) {
+                $called = "{$said} " . implode(' ', array_slice($words, $from));
+                if (!in_array($this->keyOf($called), [null, $own], true)) {
+                    return $called;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @param list<int> $tokens
      */
     public function textOf(array $tokens): string
@@ -180,6 +201,19 @@ final class LineWords
         return $tokens !== [] && array_filter(
             $tokens,
             fn(int $token): bool => Vocabulary::has('done-to', $this->tokens[$token]->lower),
+        ) === [];
+    }
+
+    /**
+     * Whether what is done to a thing may be another kind of it: "fresh" behind the dried.
+     *
+     * @param list<int> $tokens
+     */
+    public function mayBeAKind(array $tokens): bool
+    {
+        return $tokens !== [] && array_filter(
+            $tokens,
+            fn(int $token): bool => !Vocabulary::has('done-to', $this->tokens[$token]->lower, 'kinds'),
         ) === [];
     }
 

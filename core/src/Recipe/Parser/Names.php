@@ -19,4 +19,7 @@ interface Names
 
     /** The ingredient that a text names to the word; null where it names none. */
     public function keyOf(string $text): ?string;
+
+    /** What it is called in full: of "Dijon" "Dijon mustard"; null where a text names nothing. */
+    public function inFull(string $text): ?string;
 }

@@ -152,7 +152,7 @@ final readonly class QuantityGrammar
         if ($unit !== null && $isOfSomething && ($unit->isVague() || ($spelledOut && $unit->millilitres !== null))) {
             $this->units->skipMill($cursor);
 
-            return new WrittenAmount(1.0, 1.0, $unit, null, null, self::fillOf($unit, $fill), null, true);
+            return (new WrittenAmount(1.0, 1.0, $unit, isAbout: true))->filled($fill);
         }
         $word = $cursor->peek();
         if (
@@ -261,7 +261,7 @@ final readonly class QuantityGrammar
             $pack = $this->units->packNoun($cursor);
             $this->units->skipMill($cursor);
 
-            return new WrittenAmount($low, $high, $unit, null, $size, self::fillOf($unit, $fill), $pack, $about);
+            return (new WrittenAmount($low, $high, $unit, null, $size, 1.0, $pack, $about))->filled($fill);
         }
         $near = $this->units->misspelt($cursor);
 
@@ -357,16 +357,6 @@ final readonly class QuantityGrammar
         $cursor->backTo($start);
 
         return null;
-    }
-
-    /** How full a vessel is: a heap on a cup is half as much of it as one on a spoon, and a weight has none. */
-    private static function fillOf(Unit $unit, float $fill): float
-    {
-        return match (true) {
-            $unit->millilitres === null && !$unit->isVague() => 1.0,
-            $unit->name === 'cup' && $fill > 1.0 => 1.0 + ($fill - 1.0) / 2.0,
-            default => $fill,
-        };
     }
 
     /** @return array<string, float> how full a spoon is by the word before it, level being 1 */

@@ -59,6 +59,25 @@ final readonly class WrittenAmount
         );
     }
 
+    /** So full of it: a heap on a cup is half as much of it as one on a spoon, and a weight has none. */
+    public function filled(float $fill): self
+    {
+        $isMeasure = $this->unit !== null && ($this->unit->millilitres !== null || $this->unit->isVague());
+        $most = $this->unit?->name === 'cup' && $fill > 1.0 ? 1.0 + ($fill - 1.0) / 2.0 : $fill;
+
+        return new self(
+            $this->low,
+            $this->high,
+            $this->unit,
+            $this->counted,
+            $this->size,
+            $isMeasure ? $most : 1.0,
+            $this->pack,
+            $this->isAbout,
+            $this->misspelt,
+        );
+    }
+
     /** So many of what they are counted by. */
     public function of(string $counted): self
     {

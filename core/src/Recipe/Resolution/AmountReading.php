@@ -135,6 +135,7 @@ final readonly class AmountReading
 
     private function inVolume(WrittenAmount $measured, Unit $unit, Item $line, Ingredient $ingredient): FoundGrams
     {
+        $measured = $measured->fill === 1.0 ? $measured->filled(self::fillSaidBehind($line)) : $measured;
         $millilitres = $measured->middle() * (float) $unit->millilitres * $measured->fill;
         [$density, $doubt, $isGuess] = $this->densityFor($measured, $line, $ingredient);
         $spread = hypot($doubt, self::spreadOf($measured));
@@ -163,6 +164,15 @@ final readonly class AmountReading
             $note,
             $measured->pack !== null,
         );
+    }
+
+    /** "1 tbsp gochujang, heaped": how full the spoon is, said behind the thing. */
+    private static function fillSaidBehind(Item $line): float
+    {
+        $fills = FactsFile::named('words')['fills'];
+        $said = mb_strtolower("{$line->name} {$line->preparation}");
+
+        return preg_match("/{$fills->pattern('behind')}/u", $said, $found) === 1 ? $fills->amounts('words')[$found[0]] : 1.0;
     }
 
     /** What a range, an "about" and a heap add to the doubt, as a relative standard deviation. */

@@ -58,6 +58,13 @@ final readonly class NameReading implements Names
         return $match?->isExact === true ? $match->key : null;
     }
 
+    public function inFull(string $text): ?string
+    {
+        $key = $this->keyOf($text);
+
+        return $key === null ? null : $this->catalogue->get($key)->name;
+    }
+
     /** @return list<NameMatch> */
     public function match(Item $line): array
     {
