@@ -9,6 +9,9 @@ use Vinculum\Balance\Formula;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Ingredient\Ingredient;
 use Vinculum\Quantity\Measures;
+use Vinculum\Recipe\Parser\Vocabulary;
+use Vinculum\Recipe\Resolution\LineResolver;
+use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** The zest of a fruit is not its juice: asked of every fruit of which one of the two is known. */
 final class FruitPartsTest extends TestCase
@@ -75,5 +78,34 @@ final class FruitPartsTest extends TestCase
                 self::assertNotNull($line->grams, $ingredient->name);
             }
         }
+    }
+
+    /** What goes in with the juice that it lies in is no juice, whichever fruit it is and however that is said. */
+    public function test_what_goes_in_with_its_juice_is_not_its_juice(): void
+    {
+        foreach (Vocabulary::row('in-its-juice')->list('words') as $said) {
+            foreach (['pineapple', 'tomatoes', 'clams', 'peaches', 'butter beans', 'oysters'] as $name) {
+                [$plain] = self::resolver()->entries("1 can {$name}");
+                $behind = str_starts_with($said, 'with') ? ["1 can {$name} {$said}"] : [];
+                foreach ([...$behind, "1 can {$name}, {$said}", "1 can {$name} ({$said})"] as $text) {
+                    $read = self::resolver()->entries($text);
+                    self::assertCount(1, $read, $text);
+                    self::assertSame($plain->ingredient?->key, $read[0]->ingredient?->key, $text);
+                }
+            }
+        }
+    }
+
+    public function test_zest_first_and_then_juice_is_both(): void
+    {
+        foreach (['1 lime, zest then juice', '½ lemon – zest first, then juice', '2 lemons, zested then juiced', '1 orange: zest, then juice'] as $text) {
+            $keys = array_map(static fn(ResolvedLine $line): string => (string) $line->ingredient?->key, self::resolver()->entries($text));
+            self::assertMatchesRegularExpression('/^(\w+)-zest \1-juice$/', implode(' ', $keys), $text);
+        }
+    }
+
+    private static function resolver(): LineResolver
+    {
+        return new LineResolver(Catalogue::shipped(), Measures::Us);
     }
 }

@@ -420,9 +420,12 @@ final class ClauseReader
             $next = $isOnly ? ($name[$number + 2] ?? null) : $next;
             $isOf = $next !== null && $this->words->tokens[$next]->isWord('of', 'from');
             $isDone = $this->words->tokens[$token]->isWord('juiced', 'zested');
-            $isAlone = $next === null;
+            $isAlone = array_filter(
+                array_slice($name, $number + 1),
+                fn(int $behind): bool => !$this->words->tokens[$behind]->isWord('first', 'too', 'also', 'only'),
+            ) === [];
             if ($isOf || $isDone || $isAlone) {
-                $end = $number + 1 + ($isOnly ? 1 : 0) + ($isOf ? 1 : 0);
+                $end = $isAlone ? count($name) : $number + 1 + ($isOnly ? 1 : 0) + ($isOf ? 1 : 0);
 
                 return [$part, array_slice($name, $isDone ? $number : 0, $isDone ? 1 : $end)];
             }

@@ -340,8 +340,18 @@ final readonly class PhraseGrammar
             Vocabulary::phraseAt('kept', $tokens, $at),
         );
         $suchAs = Vocabulary::phraseAt('such-as', $tokens, $at);
-        if ($last !== null && $suchAs > 0) {
-            return new Phrase(PhraseKind::Note, $at, $at + $suchAs);
+        $whole = $last?->is(PhraseKind::Food, PhraseKind::Word, PhraseKind::Joiner) === true
+            ? Vocabulary::phraseAt('in-its-juice', $tokens, $at)
+            : 0;
+        if ($last !== null && $suchAs > 0 || $whole > 0) {
+            return $whole > 0
+                ? new Phrase(PhraseKind::Purpose, $at, $at + $whole, says: 'cut')
+                : new Phrase(PhraseKind::Note, $at, $at + $suchAs);
+        }
+        $isThen = $last !== null && $tokens[$at]->isWord('then')
+            && Vocabulary::fieldOf('part-of', $tokens[$at + 1]->lower ?? '') !== null;
+        if ($isThen) {
+            return new Phrase(PhraseKind::Joiner, $at, $at + 1, says: 'and');
         }
         if ($isClauseStart && ($note > 0 || $tokens[$at]->isWord('not'))) {
             return new Phrase(PhraseKind::Note, $at, $at + max(1, $note));

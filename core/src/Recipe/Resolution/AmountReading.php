@@ -88,7 +88,8 @@ final readonly class AmountReading
             $kept->millilitres ?? $other->millilitres,
             $kept->isAssumed,
             $note,
-            $kept->isPack,
+            // "1 tin of beans (400 g), drained"
+            $kept->isPack || $first->isPack,
             max(self::rank($form), $first->rank ?? self::rank($measured)),
         );
     }

@@ -299,8 +299,8 @@ final readonly class NameReading implements Names
         }
         if ($line->preparation !== '') {
             $first = preg_split('/\s*[,;]\s*/', $line->preparation)[0] ?? '';
-            // "if vegan" says when, and not what
-            $readings = preg_match('/^(?:if|for|to|or|as|when)\b/iu', $first) === 1
+            // "if vegan" says when, "with juices" what goes in too, and not what it is
+            $readings = preg_match('/^(?:if|for|to|or|as|when|with|including)\b|\band all$/iu', $first) === 1
                 ? $readings
                 : [...$readings, "{$first} {$line->name}"];
             if (array_filter(
