@@ -322,6 +322,34 @@ final readonly class PhraseGrammar
             : new Phrase(PhraseKind::Mark, $at, $at + 1);
     }
 
+    /**
+     * "see note 2", "such as", "juice and all": what names no other thing.
+     *
+     * @param list<Token> $tokens
+     */
+    private function aside(array $tokens, int $at, ?Phrase $last, int $depth): ?Phrase
+    {
+        $isBehind = $last?->is(PhraseKind::Food, PhraseKind::Word, PhraseKind::Joiner) ?? $depth > 0;
+        $whole = $isBehind ? Vocabulary::phraseAt('in-its-juice', $tokens, $at) : 0;
+        if ($whole > 0) {
+            return new Phrase(PhraseKind::Purpose, $at, $at + $whole, says: 'cut');
+        }
+        $suchAs = $last === null ? 0 : Vocabulary::phraseAt('such-as', $tokens, $at);
+        if ($suchAs > 0) {
+            return new Phrase(PhraseKind::Note, $at, $at + $suchAs);
+        }
+        $note = max(Vocabulary::phraseAt('notes', $tokens, $at), Vocabulary::phraseAt('kept', $tokens, $at));
+        $isClauseStart = $last === null ? $depth > 0 : $last->is(PhraseKind::Joiner, PhraseKind::Bracket);
+        if ($isClauseStart && ($note > 0 || $tokens[$at]->isWord('not'))) {
+            return new Phrase(PhraseKind::Note, $at, $at + max(1, $note));
+        }
+        // "zest first, then juice"
+        $isThen = $last !== null && $tokens[$at]->isWord('then')
+            && Vocabulary::fieldOf('part-of', $tokens[$at + 1]->lower ?? '') !== null;
+
+        return $isThen ? new Phrase(PhraseKind::Joiner, $at, $at + 1, says: 'and') : null;
+    }
+
     /** @param list<Token> $tokens */
     private function word(array $tokens, int $at, ?Phrase $last, int $depth): Phrase
     {
@@ -334,28 +362,11 @@ final readonly class PhraseGrammar
         if ($bare > 0 && $this->isStirredIn($tokens, $at, $at + $bare)) {
             return new Phrase(PhraseKind::Joiner, $at, $at + $bare, says: '+');
         }
+        $aside = $this->aside($tokens, $at, $last, $depth);
+        if ($aside !== null) {
+            return $aside;
+        }
         $isClauseStart = $last === null ? $depth > 0 : $last->is(PhraseKind::Joiner, PhraseKind::Bracket);
-        $note = max(
-            Vocabulary::phraseAt('notes', $tokens, $at),
-            Vocabulary::phraseAt('kept', $tokens, $at),
-        );
-        $suchAs = Vocabulary::phraseAt('such-as', $tokens, $at);
-        $whole = $last?->is(PhraseKind::Food, PhraseKind::Word, PhraseKind::Joiner) === true
-            ? Vocabulary::phraseAt('in-its-juice', $tokens, $at)
-            : 0;
-        if ($last !== null && $suchAs > 0 || $whole > 0) {
-            return $whole > 0
-                ? new Phrase(PhraseKind::Purpose, $at, $at + $whole, says: 'cut')
-                : new Phrase(PhraseKind::Note, $at, $at + $suchAs);
-        }
-        $isThen = $last !== null && $tokens[$at]->isWord('then')
-            && Vocabulary::fieldOf('part-of', $tokens[$at + 1]->lower ?? '') !== null;
-        if ($isThen) {
-            return new Phrase(PhraseKind::Joiner, $at, $at + 1, says: 'and');
-        }
-        if ($isClauseStart && ($note > 0 || $tokens[$at]->isWord('not'))) {
-            return new Phrase(PhraseKind::Note, $at, $at + max(1, $note));
-        }
         if ($isClauseStart && $tokens[$at]->isWord('from') && $this->isSource($tokens, $at + 1)) {
             return new Phrase(PhraseKind::Purpose, $at, $at + 1);
         }
