@@ -55,6 +55,8 @@ final class MentionPurpose
             !$hasAmount && preg_match('/\b(?:this is|here is) (?:my|our|the)\s+(?:\pL+\s){0,2}$/iu', $upTo) === 1,
             // "orange zest is nice if you serve duck"
             !$hasAmount && preg_match('/^\s*(?:(?:on top|over it|in it|with it|here)\s+)?(?:is|are|would be|\'s)\s+(?:also\s+|very\s+)?(?:nice|good|lovely|great|fine|okay|ok)\b/iu', $behind) === 1,
+            // "And lemon? No"
+            !$hasAmount && preg_match('/^\s*\?\W*(?:no|never|god no|not in this)\b/iu', $behind) === 1,
             // "he put bourbon in it, I don't"
             self::isDeniedOfOneself($upTo, $from) => MentionUse::TalkedAbout,
             // "Pepper.", "Salt, obviously."
@@ -83,7 +85,12 @@ final class MentionPurpose
             TellingWords::areIn($own, 'other'),
             self::isOfOthers($own, $from),
             self::endsIn('like', $plain, $item?->measured?->unit === null ? 4 : 0),
-            self::endsIn('not', mb_substr($upTo, -60), $hasAmount && !$isOne ? 0 : 4) => MentionUse::TalkedAbout,
+            // "lemon? No, red wine vinegar, a tablespoon"
+            self::endsIn(
+                'not',
+                (string) preg_replace('/^\W*no,\s*$/iu', '', mb_substr($upTo, -60)),
+                $hasAmount && !$isOne ? 0 : 4,
+            ) => MentionUse::TalkedAbout,
             // "half olive, half sunflower"
             preg_match('/^half$/iu', trim($item->amountText ?? '')) === 1
                 && preg_match('/^\W*(?:and\s+)?half\b/iu', $behind) === 1 => MentionUse::Named,

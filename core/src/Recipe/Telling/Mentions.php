@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Telling;
 
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\SpokenNumber;
@@ -231,7 +232,7 @@ final class Mentions
         return new Mention(
             $isPart ? "{$key} {$of[1]}" : $key,
             $name,
-            $item->text ?? $name,
+            ($item->text ?? $name) . ($item === null ? '' : $this->stateBehind($to, $next)),
             $item->amountText ?? '',
             [$begins, $this->words->tokens[$to - 1]->end],
             MentionPurpose::of(
@@ -248,6 +249,22 @@ final class Mentions
                 || preg_match('/' . TellingWords::pattern('may-put') . '\W*$/iu', $upTo) === 1,
             isCorrection: MentionPurpose::endsIn('sorry', $upTo),
         );
+    }
+
+    /** "three red peppers, charred and skinned", "a tin of tomatoes, drained": what it has become before it goes in. */
+    private function stateBehind(int $to, int $next): string
+    {
+        $ends = $this->words->tokens[$next]->offset ?? strlen($this->words->text);
+        $from = $this->words->tokens[$to - 1]->end;
+        $behind = substr($this->words->text, $from, max(0, min(60, $ends - $from)));
+        foreach (FactsFile::named('states') as $state) {
+            $isWeighed = $state->key === 'drained' || $state->has('water_lost') || $state->has('kept') || $state->has('heat');
+            if ($isWeighed && preg_match("/^[\\s,]*(?:all |both |well |nicely |already )?({$state->pattern('words')})(?!\\pL)/iu", $behind, $said) === 1) {
+                return ", {$said[1]}";
+            }
+        }
+
+        return '';
     }
 
     /**

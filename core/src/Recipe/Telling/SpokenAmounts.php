@@ -99,6 +99,10 @@ final readonly class SpokenAmounts
             preg_match("/^[\s,]*the ({$number})[\s-](g|grams?|ml|mils?)\b (?:ones?|tins?|cans?|jars?|kind|size)\b/iu", $behind, $said) === 1
                 && preg_match('/^(\S+) (tins?|cans?|jars?)\b/iu', $this->words->between($from, $end), $packs) === 1
                 => $this->read("{$packs[1]} " . self::figure($said[1]) . " {$said[2]} {$packs[2]} of {$name}"),
+            // "eight onions, big ones"
+            preg_match('/^[\s,]*(?:really |quite |good |nice )?(big|large|small|little|medium)(?:[- ]sized)? ones?\b/iu', $behind, $said) === 1
+                && $from < $at
+                => $this->read("{$this->words->between($from, $at)} {$said[1]} {$name}"),
             // "a tin of plum tomatoes four hundred grams"
             preg_match("/^[\\s,]*(?:about |around )?({$number}) (g|grams?|ml|mils?)\\b/iu", $behind, $said) === 1
                 && preg_match('/^(\S+) (?:\pL+ )?(tins?|cans?|jars?)\b/iu', $this->words->between($from, $end), $packs) === 1
@@ -142,7 +146,7 @@ final readonly class SpokenAmounts
         $said = substr($this->words->text, 0, $this->words->tokens[$at]->offset);
         $units = TellingWords::pattern('spoons');
 
-        return preg_match("/.*\\b({$units})\\s+(?:of\\s+)?[^.!?]{2,160}?(?:\\band|,)\\s+[\\pL\\d½¼¾]+\\s+of\\s*$/isu", $said, $found) === 1
+        return preg_match("/.*\\b({$units})\\s+(?:of\\s+)?[^.!?]{2,160}?(?:\\band\\s+|,\\s+|\\s)[\\pL\\d½¼¾]+\\s+of\\s*$/isu", $said, $found) === 1
             ? $this->read(preg_replace('/\s+of$/iu', '', $item->amountText) . " {$found[1]} {$name}")
             : null;
     }
@@ -208,6 +212,8 @@ final readonly class SpokenAmounts
                 $this->words->isWord($from, 'from', 'out') && $this->isVessel($from + 1) => 3,
                 default => $this->untilWhen($from, $next),
             };
+            $aside = $this->byTheWay($from, $next);
+            [$from, $most] = [$from + $aside, $most + $aside];
             $token = $this->words->tokens[$from] ?? null;
             if ($token === null) {
                 break;
@@ -236,12 +242,18 @@ final readonly class SpokenAmounts
                     // "in three goes", "yoghurt one"
                     $counted = preg_replace("/['’]s?$/u", '', $follows->lower ?? '');
                     $isOften = $follows !== null && !$isEnd && TellingWords::have((string) $counted, 'times');
-                    if ($isOften || $to === $from + 1 && TellingWords::have($token->lower, 'one-of-them')) {
+                    // "cauliflower, one, broken up"
+                    $isOne = $isEnd && $to === $from + 1 && $token->isWord('one') && $this->isBehindAComma($from);
+                    $isAlone = $to === $from + 1 && TellingWords::have($token->lower, 'one-of-them');
+                    if ($isOften || $isAlone && !$isOne) {
                         continue;
                     }
                     $amount = self::ranged($this->corrected($this->words->between($from, $to)));
+                    // "gherkins, four small ones, chopped"
+                    $amount = (string) preg_replace('/^(\S+ (?:small|little|big|large|medium))(?:[- ]sized)? ones\b.*$/iu', '$1', $amount);
                     $item = self::isNoAmount($amount) ? null : $this->read("{$amount} {$name}");
-                    if ($item?->measured !== null && preg_match(self::BARE, trim($item->amountText)) !== 1) {
+                    $isBare = !$isOne && preg_match(self::BARE, trim($item->amountText ?? '')) === 1;
+                    if ($item?->measured !== null && !$isBare) {
                         return [$to, $item];
                     }
                 }
@@ -258,6 +270,27 @@ final readonly class SpokenAmounts
         }
 
         return [$end, null];
+    }
+
+    private function isBehindAComma(int $at): bool
+    {
+        return str_ends_with(rtrim(substr($this->words->text, 0, $this->words->tokens[$at]->offset)), ',');
+    }
+
+    /** How many tokens say something by the way: "mayonnaise, homemade if you can be bothered, two hundred grams". */
+    private function byTheWay(int $at, int $next): int
+    {
+        $isApart = isset($this->words->tokens[$at]) && $this->words->tokens[$at]->isWord() && $this->isBehindAComma($at);
+        for ($to = $at; $isApart && $to < min($next, $at + self::UNTIL); ++$to) {
+            if ($this->words->tokens[$to]->isMark(',')) {
+                return $to < $next - 1 && $this->words->mayBegin($to + 1) ? $to - $at : 0;
+            }
+            if ($this->words->mayBegin($to) || !$this->words->tokens[$to]->isWord()) {
+                break;
+            }
+        }
+
+        return 0;
     }
 
     /** How many tokens say how far: "till it's loose", up to the mark behind. */
@@ -378,8 +411,11 @@ final readonly class SpokenAmounts
     {
         $metric = TellingWords::pattern('metric');
         $before = substr($this->words->text, 0, $this->words->tokens[$from]->offset);
+        // what is said in a unit needs none: "fifty grams of flour"
+        $isInUnits = preg_match("/{$metric}/iu", strstr($said, ' of ', true) ?: $said) === 1;
         if (
-            preg_match('/^(?:an?\s+|\pL+\s+)?(?:hundred|\d{2,4}|\pL+ty)\b[^.,;!?]*?\sof\s/iu', $said) !== 1
+            $isInUnits
+            || preg_match('/^(?:an?\s+|\pL+\s+)?(?:hundred|\d{2,4}|\pL+ty)\b[^.,;!?]*?\sof\s/iu', $said) !== 1
             || preg_match_all("/{$metric}/iu", $before, $units) < 1
         ) {
             return null;

@@ -21,6 +21,7 @@ final class Telling
     private const AMOUNTS = 4;
     /** Talk runs on: so many words a line, where a list has few. */
     private const RUNS_ON = 15;
+    private const QUESTIONS = 3;
     /** Words a line, and sentences that tell what to do, of prose. */
     private const PROSE = 30.0;
     private const SENTENCES = 4;
@@ -50,7 +51,14 @@ final class Telling
         // what has the time beside it was spoken, however few words tell
         return $isStamped || $isTalk && $spoken >= self::SPOKEN && TellingWords::areIn($text, 'person')
             || $isTalk && self::amountsInWords($text) >= self::AMOUNTS
+            || self::isOfTwo($pasted)
             || self::isProse($pasted, count($words) / $lines);
+    }
+
+    /** One asks and another answers: "And the garlic? - One clove." */
+    private static function isOfTwo(string $pasted): bool
+    {
+        return preg_match_all('/\?[\s"”\']*$/mu', $pasted) >= self::QUESTIONS && self::amountsInWords($pasted) >= 1;
     }
 
     /** "two cups of vinegar one cup of water": amounts as they are said, and seldom written. */
