@@ -49,6 +49,10 @@ final class MentionPurpose
         $beside = TellingWords::pattern('beside');
 
         return match (true) {
+            // "That's salsa verde and it wants eating today", "Bread sauce, properly: milk"
+            !$hasAmount && preg_match('/\b(?:that\'s|thats|that is)\s+$/iu', $upTo) === 1
+                && preg_match('/^\s*(?:\pL+\s)?(?:and it|and that|[.!])/iu', $behind) === 1,
+            !$hasAmount && trim($upTo) === '' && preg_match('/^, \pL+:\s/iu', $behind) === 1 => MentionUse::Named,
             // "you pour that water off", "squeeze the water out"
             !$hasAmount && preg_match('/^\s*(?:off|away|out)\b/iu', $behind) === 1,
             // "this is my hot honey"
@@ -57,6 +61,8 @@ final class MentionPurpose
             !$hasAmount && preg_match('/^\s*(?:(?:on top|over it|in it|with it|here)\s+)?(?:is|are|would be|\'s)\s+(?:also\s+|very\s+)?(?:nice|good|lovely|great|fine|okay|ok)\b/iu', $behind) === 1,
             // "And lemon? No"
             !$hasAmount && preg_match('/^\s*\?\W*(?:no|never|god no|not in this)\b/iu', $behind) === 1,
+            // "mushrooms, chestnut ones"
+            !$hasAmount && preg_match('/^\s+(?:ones?|kind|sort|type)\b/iu', $behind) === 1,
             // "he put bourbon in it, I don't"
             self::isDeniedOfOneself($upTo, $from) => MentionUse::TalkedAbout,
             // "Pepper.", "Salt, obviously."
@@ -98,6 +104,8 @@ final class MentionPurpose
             // "until the water is gone"
             preg_match(self::OF_ITS_STATE, $upTo) === 1 => MentionUse::Named,
             self::endsIn('puts', $upTo),
+            // "Salt and a bit of cayenne"
+            trim($upTo) === '' && preg_match('/^\s*(?:,|and|plus)\s+(?:an?|some|the)\s+(?:good |little |tiny )?(?:bit|pinch|little|touch|dash|grind|twist|squeeze|splash|few)\b/iu', $behind) === 1,
             // "Shallot only on the day"
             trim($upTo) === '' && TellingWords::areIn(mb_substr($behind, 0, 20), 'last'),
             // "salt and you're done"

@@ -20,6 +20,8 @@ final readonly class SpokenAmounts
     private const GLUE = 8;
     private const LONGEST_AMOUNT = 7;
     private const UNTIL = 7;
+    /** So many bytes back a unit is still in everyone's ear. */
+    private const LATELY = 120;
     /** A number from which nobody counts pieces: "two hundred and fifty sugar" are grams, of what is poured millilitres. */
     private const IN_GRAMS_FROM = 50.0;
     /** Of what comes behind a thing this alone is no amount. */
@@ -57,7 +59,10 @@ final readonly class SpokenAmounts
         if ($corrected > 0) {
             [$isBehind, $to] = [true, $corrected];
         }
-        $item = $this->inTheSameUnit($item, $name, $at) ?? $this->squeezed($item, $name, $at) ?? $item;
+        $item = $this->inTheSameUnit($item, $name, $at)
+            ?? $this->inTheLastUnit($item, $name, $at)
+            ?? $this->squeezed($item, $name, $at)
+            ?? $item;
 
         return [$item, $ahead === null ? $at : $from, $isBehind ? $to : $end];
     }
@@ -149,6 +154,38 @@ final readonly class SpokenAmounts
         return preg_match("/.*\\b({$units})\\s+(?:of\\s+)?[^.!?]{2,160}?(?:\\band\\s+|,\\s+|\\s)[\\pL\\d½¼¾]+\\s+of\\s*$/isu", $said, $found) === 1
             ? $this->read(preg_replace('/\s+of$/iu', '', $item->amountText) . " {$found[1]} {$name}")
             : null;
+    }
+
+    /** "Parsley 80 g. Basil 20.": a number of what nobody counts is of the last unit said. */
+    private function inTheLastUnit(?Item $item, string $name, int $at): ?Item
+    {
+        $key = $item === null ? null : $this->names->keyOf($item->name);
+        $isBare = $item?->measured !== null && $item->measured->unit === null
+            && in_array($item->measured->counted, [null, 'whole'], true)
+            && !$item->measured->isRange() && preg_match(self::BARE, trim($item->amountText)) !== 1;
+        $units = $key === null ? [] : $this->catalogue->get($key)->portions->units;
+        if ($key === null || !$isBare || isset($units['whole']) || isset($units['fruit']) || isset($units['clove'])) {
+            return null;
+        }
+        $offset = $this->words->tokens[$at]->offset;
+        $before = substr($this->words->text, max(0, $offset - self::LATELY), min(self::LATELY, $offset));
+        $said = TellingWords::pattern('spoons') . '|(?:' . implode('|', TellingWords::list('metric')) . ')';
+        if (preg_match_all("/(?<!\\pL)(?:{$said})(?!\\pL)/iu", $before, $found) < 1) {
+            return null;
+        }
+        $unit = $this->unitFor(end($found[0]), $key);
+        $number = preg_replace('/\s+of$/iu', '', $item->amountText);
+
+        return $this->read("{$number} {$unit} {$name}");
+    }
+
+    /** What is not poured is weighed: after "six hundred mil of vinegar" "twenty of mustard powder" are grams. */
+    private function unitFor(string $said, string $key): string
+    {
+        $isMetric = preg_match('/^(?:' . implode('|', TellingWords::list('metric')) . ')$/iu', $said) === 1;
+        $isPoured = $this->catalogue->get($key)->portions->texture === Texture::Liquid;
+
+        return $isMetric && !$isPoured && preg_match('/^(?:ml|mils?|millilit|cl|dl|l$|lit)/iu', $said) === 1 ? 'g' : $said;
     }
 
     /** "I squeeze in half a lime": its juice. */
@@ -243,7 +280,8 @@ final readonly class SpokenAmounts
                     $counted = preg_replace("/['’]s?$/u", '', $follows->lower ?? '');
                     $isOften = $follows !== null && !$isEnd && TellingWords::have((string) $counted, 'times');
                     // "cauliflower, one, broken up"
-                    $isOne = $isEnd && $to === $from + 1 && $token->isWord('one') && $this->isBehindAComma($from);
+                    $isOne = $isEnd && $to === $from + 1 && $token->isWord('one')
+                        && ($this->isBehindAComma($from) || $this->words->isWord($from - 1, 'just', 'only'));
                     $isAlone = $to === $from + 1 && TellingWords::have($token->lower, 'one-of-them');
                     if ($isOften || $isAlone && !$isOne) {
                         continue;
@@ -285,7 +323,8 @@ final readonly class SpokenAmounts
             if ($this->words->tokens[$to]->isMark(',')) {
                 return $to < $next - 1 && $this->words->mayBegin($to + 1) ? $to - $at : 0;
             }
-            if ($this->words->mayBegin($to) || !$this->words->tokens[$to]->isWord()) {
+            $isThing = $this->words->isWord($to, 'one', 'ones') && $to > $at;
+            if (!$isThing && $this->words->mayBegin($to) || !$this->words->tokens[$to]->isWord()) {
                 break;
             }
         }
@@ -296,12 +335,16 @@ final readonly class SpokenAmounts
     /** How many tokens say how far: "till it's loose", up to the mark behind. */
     private function untilWhen(int $at, int $next): int
     {
-        if (!$this->words->isWord($at, 'till', 'until')) {
+        // "enough water to get the blades moving, 100 ml"
+        $isPurpose = $this->words->isWord($at, 'to') && $this->words->isWord($at + 1);
+        if (!$isPurpose && !$this->words->isWord($at, 'till', 'until')) {
             return 0;
         }
         for ($to = $at + 1; $to < min($next, $at + self::UNTIL); ++$to) {
             if (preg_match('/[,]$/', $this->words->tokens[$to - 1]->text) === 1 || $this->words->tokens[$to]->isMark(',')) {
-                return $to - $at;
+                $isBefore = isset($this->words->tokens[$to + 1]) && $this->words->mayBegin($to + 1);
+
+                return $isPurpose && !$isBefore ? 0 : $to - $at;
             }
         }
 
@@ -420,7 +463,10 @@ final readonly class SpokenAmounts
         ) {
             return null;
         }
-        $item = $this->read((string) preg_replace('/\sof\s/iu', ' ' . end($units[0]) . ' of ', $said, 1));
+        $named = $this->read((string) preg_replace('/\sof\s/iu', ' g of ', $said, 1));
+        $key = $named === null ? null : $this->names->keyOf($named->name);
+        $unit = $key === null ? end($units[0]) : $this->unitFor(end($units[0]), $key);
+        $item = $this->read((string) preg_replace('/\sof\s/iu', " {$unit} of ", $said, 1));
 
         return self::isMetric($item) ? $item : null;
     }
