@@ -173,7 +173,7 @@ final readonly class SpokenAmounts
         if (preg_match_all("/(?<!\\pL)(?:{$said})(?!\\pL)/iu", $before, $found) < 1) {
             return null;
         }
-        $unit = $this->unitFor(end($found[0]), $key);
+        $unit = $this->unitFor((string) end($found[0]), $key);
         $number = preg_replace('/\s+of$/iu', '', $item->amountText);
 
         return $this->read("{$number} {$unit} {$name}");
@@ -185,7 +185,9 @@ final readonly class SpokenAmounts
         $isMetric = preg_match('/^(?:' . implode('|', TellingWords::list('metric')) . ')$/iu', $said) === 1;
         $isPoured = $this->catalogue->get($key)->portions->texture === Texture::Liquid;
 
-        return $isMetric && !$isPoured && preg_match('/^(?:ml|mils?|millilit|cl|dl|l$|lit)/iu', $said) === 1 ? 'g' : $said;
+        $isVolume = $isMetric && preg_match('/^(?:ml|mils?|millilit|l$|lit)/iu', $said) === 1;
+
+        return $isVolume && !$isPoured ? 'g' : $said;
     }
 
     /** "I squeeze in half a lime": its juice. */
@@ -465,7 +467,7 @@ final readonly class SpokenAmounts
         }
         $named = $this->read((string) preg_replace('/\sof\s/iu', ' g of ', $said, 1));
         $key = $named === null ? null : $this->names->keyOf($named->name);
-        $unit = $key === null ? end($units[0]) : $this->unitFor(end($units[0]), $key);
+        $unit = $key === null ? end($units[0]) : $this->unitFor((string) end($units[0]), $key);
         $item = $this->read((string) preg_replace('/\sof\s/iu', " {$unit} of ", $said, 1));
 
         return self::isMetric($item) ? $item : null;
