@@ -258,8 +258,9 @@ final class Mentions
         $from = $this->words->tokens[$to - 1]->end;
         $behind = substr($this->words->text, $from, max(0, min(60, $ends - $from)));
         foreach (FactsFile::named('states') as $state) {
-            $isWeighed = $state->key === 'drained' || $state->has('water_lost') || $state->has('kept') || $state->has('heat');
-            if ($isWeighed && preg_match("/^[\\s,]*(?:all |both |well |nicely |already )?({$state->pattern('words')})(?!\\pL)/iu", $behind, $said) === 1) {
+            $changes = array_intersect(['water_lost', 'kept', 'heat'], $state->fields());
+            $words = "/^[\\s,]*(?:all |both |well |nicely |already )?({$state->pattern('words')})(?!\\pL)/iu";
+            if (($changes !== [] || $state->key === 'drained') && preg_match($words, $behind, $said) === 1) {
                 return ", {$said[1]}";
             }
         }

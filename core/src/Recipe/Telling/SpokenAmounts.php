@@ -320,13 +320,13 @@ final readonly class SpokenAmounts
     /** How many tokens say something by the way: "mayonnaise, homemade if you can be bothered, two hundred grams". */
     private function byTheWay(int $at, int $next): int
     {
-        $isApart = isset($this->words->tokens[$at]) && $this->words->tokens[$at]->isWord() && $this->isBehindAComma($at);
+        $isApart = $this->words->isWord($at) && $this->isBehindAComma($at);
         for ($to = $at; $isApart && $to < min($next, $at + self::UNTIL); ++$to) {
             if ($this->words->tokens[$to]->isMark(',')) {
                 return $to < $next - 1 && $this->words->mayBegin($to + 1) ? $to - $at : 0;
             }
             $isThing = $this->words->isWord($to, 'one', 'ones') && $to > $at;
-            if (!$isThing && $this->words->mayBegin($to) || !$this->words->tokens[$to]->isWord()) {
+            if (!$isThing && $this->words->mayBegin($to) || !$this->words->isWord($to)) {
                 break;
             }
         }
