@@ -86,8 +86,11 @@ final class MadeLines
                     ? (string) preg_replace('/\b(?:chopped|diced|finely sliced)\b/', 'trimmed', $way)
                     : $way;
                 // "fresh tomato and vegetable juice" may be of fresh tomato: what it means is then not known by construction
-                $first = implode(' ', NameWords::of('fresh ' . explode(' and ', $name)[0]));
-                $way = isset($this->known[$first]) ? str_replace('fresh N', 'N', $way) : $way;
+                $words = NameWords::of("fresh {$name}");
+                for ($said = 2; $said <= count($words); ++$said) {
+                    $isOther = isset($this->known[implode(' ', array_slice($words, 0, $said))]);
+                    $way = $isOther ? str_replace('fresh N', 'N', $way) : $way;
+                }
                 yield [self::filled($way, ['A' => $amount, 'F' => $form, 'N' => $name]), [[$key, $name, $amount]]];
             }
         }
