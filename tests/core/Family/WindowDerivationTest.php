@@ -107,6 +107,23 @@ final class WindowDerivationTest extends TestCase
         self::assertGreaterThanOrEqual(0.99, $within(4.0));
     }
 
+    /** An overdose is told: no edge is more than three steps (and what rounding takes) beyond the strongest of its family. */
+    public function test_no_far_edge_is_out_of_reach(): void
+    {
+        $edges = 0;
+        foreach (FamilyBook::all() as $style) {
+            $tastes = self::tastes($style->key);
+            foreach (Axis::cases() as $axis) {
+                $window = $style->target->window($axis);
+                $strongest = max(array_map(static fn(Taste $taste): float => $axis->steps($taste->on($axis)), $tastes));
+                $reach = max($strongest + 3.1, $axis->steps($axis->slight()) + 0.1);
+                self::assertLessThanOrEqual($reach, $axis->steps($window->high ?? 0.0), "{$style->key} {$axis->value}");
+                ++$edges;
+            }
+        }
+        self::assertGreaterThan(600, $edges);
+    }
+
     private static function salted(float $salt): Taste
     {
         return Taste::of(5.0, 1.0, $salt, 0.1, 50.0);

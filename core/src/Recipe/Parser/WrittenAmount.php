@@ -46,17 +46,7 @@ final readonly class WrittenAmount
 
     public function times(float $factor): self
     {
-        return new self(
-            $this->low * $factor,
-            $this->high * $factor,
-            $this->unit,
-            $this->counted,
-            $this->size,
-            $this->fill,
-            $this->pack,
-            $this->isAbout,
-            $this->misspelt,
-        );
+        return $this->with(low: $this->low * $factor, high: $this->high * $factor);
     }
 
     /** So full of it: a heap on a cup is half as much of it as one on a spoon, and a weight has none. */
@@ -65,17 +55,7 @@ final readonly class WrittenAmount
         $isMeasure = $this->unit !== null && ($this->unit->millilitres !== null || $this->unit->isVague());
         $most = $this->unit?->name === 'cup' && $fill > 1.0 ? 1.0 + ($fill - 1.0) / 2.0 : $fill;
 
-        return new self(
-            $this->low,
-            $this->high,
-            $this->unit,
-            $this->counted,
-            $this->size,
-            $isMeasure ? $most : 1.0,
-            $this->pack,
-            $this->isAbout,
-            $this->misspelt,
-        );
+        return $this->with(fill: $isMeasure ? $most : 1.0);
     }
 
     /** So many of what they are counted by. */
@@ -86,14 +66,19 @@ final readonly class WrittenAmount
 
     public function inPack(string $pack): self
     {
+        return $this->with(pack: $pack);
+    }
+
+    private function with(?float $low = null, ?float $high = null, ?float $fill = null, ?string $pack = null): self
+    {
         return new self(
-            $this->low,
-            $this->high,
+            $low ?? $this->low,
+            $high ?? $this->high,
             $this->unit,
             $this->counted,
             $this->size,
-            $this->fill,
-            $pack,
+            $fill ?? $this->fill,
+            $pack ?? $this->pack,
             $this->isAbout,
             $this->misspelt,
         );
