@@ -69,6 +69,24 @@ final class AmountsAsSaidTest extends TestCase
         self::assertEqualsWithDelta(100.0, self::resolver()->resolve('100 g sugar, heaped')->grams?->value, 0.01);
     }
 
+    /** "2 tbsp butter, plus a knob", "1 cup stock, plus 1 more": what goes in later is not lost, whatever it is counted in. */
+    public function test_what_is_added_later_is_counted_too(): void
+    {
+        foreach (['2 tbsp', '50 g', '1 cup', '100 ml', '3 tsp'] as $amount) {
+            foreach (['butter', 'sugar', 'lemon juice', 'olive oil'] as $name) {
+                $unit = explode(' ', $amount)[1];
+                $one = self::resolver()->resolve("1 {$unit} {$name}")->grams->value ?? 0.0;
+                foreach (['1 more' => $one, '1 more at the end' => $one, "1 {$unit}" => $one, 'a knob for the end' => null, 'a handful to finish' => null] as $more => $grams) {
+                    $entries = self::resolver()->entries("{$amount} {$name}, plus {$more}");
+                    self::assertCount(2, $entries, "{$amount} {$name}, plus {$more}");
+                    self::assertSame($entries[0]->ingredient?->key, $entries[1]->ingredient?->key);
+                    self::assertEqualsWithDelta($grams ?? $entries[1]->grams?->value, $entries[1]->grams?->value, 0.01, "{$amount} {$name}, plus {$more}");
+                }
+            }
+        }
+        self::assertCount(1, self::resolver()->entries('1 tsp salt, plus extra'));
+    }
+
     public function test_as_much_as_another_is_measured_like_it(): void
     {
         $lines = Formula::fromTexts(

@@ -275,8 +275,11 @@ final class ClauseJoining
     private function joinsAnAmount(Joiner $joiner, Draft $current, Draft $draft): void
     {
         $isUnit = $draft->amounts[0]->unit !== null;
-        $isMore = in_array($joiner, [Joiner::Plus, Joiner::And], true) && ($isUnit || $draft->name !== [])
-            && !$this->isDoneTo($draft);
+        // "plus a knob for the end", "plus 1 more"
+        $isAgain = $joiner === Joiner::Plus && (!in_array($draft->amounts[0]->counted, [null, 'whole'], true)
+            || $this->saysMore($draft) && $current->hasAmount() && $current->amounts[0]->unit !== null);
+        $isMore = in_array($joiner, [Joiner::Plus, Joiner::And], true)
+            && ($isUnit || $draft->name !== [] || $isAgain) && !$this->isDoneTo($draft);
         if (!$current->hasAmount() || $draft->isNet) {
             $current->measureLike($draft);
             $current->isEach = $current->isEach || $draft->isEach;
@@ -284,6 +287,9 @@ final class ClauseJoining
             // "1 cup sugar, plus 2 tbsp"
             $more = new Draft();
             $more->measureLike($draft);
+            if ($this->saysMore($draft) && in_array($draft->amounts[0]->counted, [null, 'whole'], true) && !$isUnit) {
+                $more->amounts = [$draft->amounts[0]->in($current->amounts[0]->unit)];
+            }
             $more->called = $this->words->nameOf($current);
             $this->drafts[] = $more;
         } elseif ($isUnit) {
@@ -295,6 +301,15 @@ final class ClauseJoining
             $this->words->unrole($draft->amountTokens);
             $current->said[] = $draft->amountTokens;
         }
+    }
+
+    /** "plus 1 more at the end" */
+    private function saysMore(Draft $draft): bool
+    {
+        return array_filter(
+            [...$draft->name, ...array_merge([], ...$draft->said)],
+            fn(int $token): bool => $this->words->tokens[$token]->isWord('more', 'extra', 'another'),
+        ) !== [];
     }
 
     /** "skinned & chopped (500 g)": what was done to it stands before the amount, which is the same in another form. */

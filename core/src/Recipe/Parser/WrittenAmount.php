@@ -64,6 +64,12 @@ final readonly class WrittenAmount
         return new self($this->low, $this->high, null, $counted, $this->size, isAbout: true);
     }
 
+    /** So many of a unit: "1 tbsp …, plus 1 more". */
+    public function in(?Unit $unit): self
+    {
+        return new self($this->low, $this->high, $unit, isAbout: $this->isAbout);
+    }
+
     public function inPack(string $pack): self
     {
         return $this->with(pack: $pack);
