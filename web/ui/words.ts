@@ -56,6 +56,9 @@ export function millilitres(value: number): string {
   return value >= 999.5 ? `${upTo(value / 1000, 2)} l` : say.ml(upTo(value, value >= 19.95 ? 0 : 1));
 }
 
+/** A figure and its unit on one line. */
+export const unbroken = (text: string): string => text.replaceAll(' ', '\u00a0');
+
 export function steps(value: number): string {
   return say.steps(fixed(value, 1), Math.abs(value - 1) < 0.05);
 }

@@ -1,6 +1,7 @@
 /** What this place says. A translation has the same keys. */
 export const say = {
   withIt: (food: string) => `with ${food}`,
+  thenTasted: (words: string) => `then ${words}`,
   lastTime: 'Last time',
   asItIsWritten: 'As it is written',
   lastTimeOn: (at: string) => `Last time, ${at}`,
@@ -188,7 +189,7 @@ export const say = {
     protein: string,
     salt: string,
   ) =>
-    `100 g: about ${energyKj} kJ / ${energyKcal} kcal, fat ${fat} g (saturates ${saturates} g), carbohydrate ${carbohydrate} g (sugars ${sugars} g), protein ${protein} g, salt ${salt} g`,
+    `100 g: about ${energyKj} kJ / ${energyKcal} kcal, fat ${fat}\u00a0g (saturates ${saturates}\u00a0g), carbohydrate ${carbohydrate}\u00a0g (sugars ${sugars}\u00a0g), protein ${protein}\u00a0g, salt ${salt}\u00a0g`,
   recipeCard: 'Sheet for the stove',
   unnamedSauce: 'Unnamed sauce',
   whatIsDone: 'What is done',

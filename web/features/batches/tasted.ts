@@ -3,7 +3,7 @@ import { say } from './sentences';
 
 type Tasting = SauceLog['batches'][number]['tastings'][number];
 
-/** What was said of a batch, in one line; nothing where it was not tasted. */
+/** What was said of a batch, one tasting after the other, in one line; nothing where it was not tasted. */
 export const tasted = (batch: { tastings: readonly Tasting[] }): string =>
   batch.tastings
     .map(
@@ -12,4 +12,5 @@ export const tasted = (batch: { tastings: readonly Tasting[] }): string =>
           .filter((part) => part !== '')
           .join('; ') || 'good',
     )
+    .map((one, number) => (number === 0 ? one : say.thenTasted(one)))
     .join(' · ');

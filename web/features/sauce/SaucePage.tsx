@@ -5,7 +5,7 @@ import { Refusal, type Sauce } from '../../api/client';
 import { kitchenQuery, sauceQuery } from '../../api/queries';
 import { Frame } from '../../ui/Frame';
 import { LostPage } from '../../ui/LostPage';
-import { grams, millilitres } from '../../ui/words';
+import { grams, millilitres, unbroken } from '../../ui/words';
 import { SauceFoot, SauceHead, type SaucePlace } from './SauceHead';
 import { say } from './sentences';
 
@@ -21,7 +21,8 @@ interface Props {
 function facts(sauce: Sauce, style: string | undefined): string {
   // what was weighed before sizes were kept has none
   const { grams: weight, millilitres: volume } = sauce.standing as Partial<Sauce['standing']>;
-  return [style, volume ? millilitres(volume) : '', weight ? grams(weight) : ''].filter(Boolean).join(' · ');
+  const size = [volume ? millilitres(volume) : '', weight ? grams(weight) : ''].map(unbroken);
+  return [style, ...size].filter(Boolean).join(' · ');
 }
 
 /** A page of one sauce, under its head. */
