@@ -84,6 +84,19 @@ final class SharedWordsTest extends TestCase
         self::assertSame(['double-cream'], array_map(static fn(ResolvedLine $line): ?string => $line->ingredient?->key, self::read('1 cup cream, 2 tbsp cold')));
     }
 
+    /** "350 g sugar, 50 g of it brown": what is a part of the first is none besides it. */
+    public function test_a_part_of_the_thing_before_is_taken_from_it(): void
+    {
+        foreach ([['sugar', 'brown'], ['onions', 'red'], ['vinegar', 'malt'], ['peppers', 'green'], ['flour', 'rye'], ['tomatoes', 'cherry'], ['lentils', 'cooked']] as [$name, $kind]) {
+            foreach (['of it', 'of them', 'of which'] as $of) {
+                $read = self::read("500 g {$name}, 200 g {$of} {$kind}");
+                $grams = array_sum(array_map(static fn(ResolvedLine $line): float => $line->grams->value ?? 0.0, $read));
+                self::assertEqualsWithDelta(500.0, $grams, 0.5, "{$name} {$of} {$kind}");
+            }
+        }
+        self::assertSame('1 clove garlic, more, at the end', self::read('3 cloves garlic + 1 more at the end')[1]->written->text);
+    }
+
     /** "Caster (superfine) sugar": two names of one thing that end alike, written as one, over the whole catalogue. */
     public function test_another_name_in_the_middle_of_a_name_is_no_other_thing(): void
     {

@@ -67,6 +67,13 @@ final class ClauseJoining
         $this->words->role($draft->name, Role::Name);
         $draft->isGuessed = !$this->words->mayName($draft->name);
         $draft->called = $this->words->calledLike($current, $draft);
+        $rest = $this->words->isOfTheSame($draft)
+            ? $current->amounts[0]->plus($draft->amounts[0]->times(-1.0))
+            : null;
+        if ($rest?->isSensible() === true) {
+            // "350 g sugar, 50 g of it brown"
+            [$current->amounts, $current->amountText] = [[$rest], trim($rest->written())];
+        }
         $this->drafts[] = $draft;
     }
 
@@ -277,7 +284,7 @@ final class ClauseJoining
         $isUnit = $draft->amounts[0]->unit !== null;
         // "plus a knob for the end", "plus 1 more"
         $isAgain = $joiner === Joiner::Plus && (!in_array($draft->amounts[0]->counted, [null, 'whole'], true)
-            || $this->saysMore($draft) && $current->hasAmount() && $current->amounts[0]->unit !== null);
+            || $this->saysMore($draft) && $current->hasAmount());
         $isMore = in_array($joiner, [Joiner::Plus, Joiner::And], true)
             && ($isUnit || $draft->name !== [] || $isAgain) && !$this->isDoneTo($draft);
         if (!$current->hasAmount() || $draft->isNet) {
@@ -288,7 +295,8 @@ final class ClauseJoining
             $more = new Draft();
             $more->measureLike($draft);
             if ($this->saysMore($draft) && in_array($draft->amounts[0]->counted, [null, 'whole'], true) && !$isUnit) {
-                $more->amounts = [$draft->amounts[0]->in($current->amounts[0]->unit)];
+                $more->amounts = [$draft->amounts[0]->countedLike($current->amounts[0])];
+                $more->amountText = trim($more->amounts[0]->written());
             }
             $more->called = $this->words->nameOf($current);
             $this->drafts[] = $more;

@@ -24,13 +24,21 @@ final class LineWords
         return $this->names->keyOf($text);
     }
 
+    /** "50 g of it brown": a part of the thing before. */
+    public function isOfTheSame(Draft $draft): bool
+    {
+        return count($draft->name) > 1
+            && $this->tokens[$draft->name[0]]->isWord('it', 'them', 'which', 'these', 'those');
+    }
+
     /**
      * What a draft is called with the last words of the one before, which are not said twice: "1 cup red wine, 1 cup
      * white", "1 tbsp Dijon, 1 tbsp wholegrain"; null where that is no other thing.
      */
     public function calledLike(Draft $before, Draft $draft): ?string
     {
-        [$said, $name] = [$this->nameOf($draft), $this->nameOf($before)];
+        $said = $this->textOf(array_slice($draft->name, $this->isOfTheSame($draft) ? 1 : 0));
+        $name = $this->nameOf($before);
         $own = $this->keyOf($name);
         foreach (array_filter([$name, $this->names->inFull($name)]) as $whole) {
             $words = explode(' ', $whole);

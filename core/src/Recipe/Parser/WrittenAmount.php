@@ -64,10 +64,10 @@ final readonly class WrittenAmount
         return new self($this->low, $this->high, null, $counted, $this->size, isAbout: true);
     }
 
-    /** So many of a unit: "1 tbsp …, plus 1 more". */
-    public function in(?Unit $unit): self
+    /** So many of what another is measured or counted by: "1 tbsp …, plus 1 more", "3 cloves …, plus 1 more". */
+    public function countedLike(self $other): self
     {
-        return new self($this->low, $this->high, $unit, isAbout: $this->isAbout);
+        return new self($this->low, $this->high, $other->unit, $other->counted, $other->size, isAbout: $this->isAbout);
     }
 
     public function inPack(string $pack): self
