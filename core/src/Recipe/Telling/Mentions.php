@@ -173,7 +173,9 @@ final class Mentions
                 ++$at;
                 continue;
             }
-            if ($length === 0 || TellingWords::have($said, 'no-things') || $this->isVerb($at, $length)) {
+            // "a piece of ginger the size of a walnut"
+            $isSize = preg_match('/\bsize of (?:an?|my|your)\s*$/iu', substr($this->words->text, max(0, $token->offset - 24), min(24, $token->offset))) === 1;
+            if ($length === 0 || $isSize || TellingWords::have($said, 'no-things') || $this->isVerb($at, $length)) {
                 ++$at;
                 continue;
             }
@@ -278,7 +280,10 @@ final class Mentions
         $from = $this->words->tokens[$end - 1]->end;
         $behind = substr($this->words->text, $from, 60);
         $uses = '(?:(?:i|we) (?:always |usually )?(?:use|like|prefer|take|had)|mine is|ours is)';
-        $pattern = "/^[\\s,]*{$uses}\\s+(?:the\\s+)?(\\pL[\\pL-]+)(?:\\s(?:one|kind|sort|stuff))?\\s*(?:[,.;!?]|$)/iu";
+        // "a hundred and fifty grams of yogurt, Greek."
+        $isTurned = $mention->amount !== '' && preg_match('/^,\s+(\pL[\pL-]+)\s*(?:[.;!?]|$)/u', $behind, $kind) === 1
+            && $this->names->keyOf($kind[1]) === null && $this->names->keyOf("{$kind[1]} {$mention->name}") !== null;
+        $pattern = $isTurned ? '/^,\s+(\pL[\pL-]+)/u' : "/^[\\s,]*{$uses}\\s+(?:the\\s+)?(\\pL[\\pL-]+)(?:\\s(?:one|kind|sort|stuff))?\\s*(?:[,.;!?]|$)/iu";
         $name = preg_match($pattern, $behind, $kind) === 1 ? "{$kind[1]} {$mention->name}" : $mention->name;
         $key = $this->names->keyOf($name);
 
