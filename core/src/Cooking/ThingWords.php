@@ -56,8 +56,8 @@ final readonly class ThingWords
                 // how else it is called says how it may be called here; its own words say what it is
                 if ($at <= 1 && count($words) > 1) {
                     $last = (string) end($words);
-                    // "the zest" of a fruit
-                    if ($line->ingredient?->partOfFruit() !== null) {
+                    // "the zest" of a fruit; "the juices" are all there are
+                    if ($line->ingredient?->partOfFruit() !== null && !isset($many[$last])) {
                         self::mean($meant, [$last], $number, self::FIRST);
                     }
                     [$word, $howWell] = self::isGeneric($last) ? [$words[0], self::FIRST] : [$last, self::HEAD];

@@ -115,6 +115,13 @@ final class MethodLinksTest extends TestCase
         self::assertSame($step(3), $step(4));
     }
 
+    public function test_the_juices_are_those_by_the_fruit_and_those_by_the_bottle(): void
+    {
+        $lines = Formula::fromTexts(['1 kg passata', 'juice of 1 lemon', '50 ml beetroot juice', '40 ml mandarin juice'], Catalogue::shipped(), Measures::Metric)->lines;
+        $links = MethodLinks::of(MethodReader::steps(['Simmer the passata for 10 minutes.', 'Stir in the juices.']), $lines);
+        self::assertSame([[1], [1], [1]], array_map($links->stepsOf(...), [1, 2, 3]));
+    }
+
     #[TestDox('"Stir in the spices" means every spice of the list, however many of it are told: each word for many, over what the catalogue has of it')]
     public function test_a_word_for_many_means_all_of_them(): void
     {
