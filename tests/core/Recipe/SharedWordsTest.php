@@ -94,6 +94,9 @@ final class SharedWordsTest extends TestCase
                 self::assertEqualsWithDelta(500.0, $grams, 0.5, "{$name} {$of} {$kind}");
             }
         }
+        foreach (['3 onions, 1 red', '100 g sugar, 150 g of it brown', '1 cup sugar, 2 tbsp brown'] as $either) {
+            self::assertSame(Sureness::Likely, self::read($either)[1]->sure, $either);
+        }
         self::assertSame('1 clove garlic, more, at the end', self::read('3 cloves garlic + 1 more at the end')[1]->written->text);
     }
 

@@ -29,7 +29,7 @@ final class ClauseJoining
         match (true) {
             $current === null => $this->drafts[] = $draft,
             $draft->isChoice => $this->offer($current, $draft),
-            $this->isCalledLike($joiner, $current, $draft) => $this->sharesTheHead($current, $draft),
+            $this->isCalledLike($joiner, $current, $draft) => $this->sharesTheHead($joiner, $current, $draft),
             !$tells => $this->joinsWithoutName($joiner, $current, $draft),
             self::isOfTheSameFruit($current, $draft) => $this->sharesTheFruit($current, $draft),
             self::isStillNameless($current, $draft) => $this->names($current, $draft),
@@ -62,18 +62,20 @@ final class ClauseJoining
             && !$this->words->isKnown($draft) && $this->words->calledLike($current, $draft) !== null;
     }
 
-    private function sharesTheHead(Draft $current, Draft $draft): void
+    private function sharesTheHead(Joiner $joiner, Draft $current, Draft $draft): void
     {
+        $isPart = $this->words->isOfTheSame($draft);
         $this->words->role($draft->name, Role::Name);
-        $draft->isGuessed = !$this->words->mayName($draft->name);
         $draft->called = $this->words->calledLike($current, $draft);
-        $rest = $this->words->isOfTheSame($draft)
-            ? $current->amounts[0]->plus($draft->amounts[0]->times(-1.0))
-            : null;
+        $rest = $isPart ? $current->amounts[0]->plus($draft->amounts[0]->times(-1.0)) : null;
         if ($rest?->isSensible() === true) {
             // "350 g sugar, 50 g of it brown"
             [$current->amounts, $current->amountText] = [[$rest], trim($rest->written())];
         }
+        // "3 onions, 1 red" may be four, and what is not less than the whole is no part of it
+        $mayBePart = $joiner === Joiner::Comma && !str_contains($this->words->nameOf($current), ' ');
+        $draft->isGuessed = !$this->words->mayName($draft->name)
+            || ($isPart ? $rest?->isSensible() !== true : $mayBePart);
         $this->drafts[] = $draft;
     }
 

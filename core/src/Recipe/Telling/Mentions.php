@@ -173,9 +173,8 @@ final class Mentions
                 ++$at;
                 continue;
             }
-            // "a piece of ginger the size of a walnut"
-            $isSize = preg_match('/\bsize of (?:an?|my|your)\s*$/iu', substr($this->words->text, max(0, $token->offset - 24), min(24, $token->offset))) === 1;
-            if ($length === 0 || $isSize || TellingWords::have($said, 'no-things') || $this->isVerb($at, $length)) {
+            $isNone = $length === 0 || TellingWords::have($said, 'no-things');
+            if ($isNone || $this->isASize($at) || $this->isVerb($at, $length)) {
                 ++$at;
                 continue;
             }
@@ -184,6 +183,13 @@ final class Mentions
         }
 
         return $named;
+    }
+
+    /** "a piece of ginger the size of a walnut": how large it is, and no other thing. */
+    private function isASize(int $at): bool
+    {
+        return $this->words->isWord($at - 3, 'size') && $this->words->isWord($at - 2, 'of')
+            && $this->words->isWord($at - 1, 'a', 'an', 'my', 'your');
     }
 
     /** "garlic three cloves": a number of what was named just before. */
