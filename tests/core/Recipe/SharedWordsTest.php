@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\core\Recipe;
 
 use PHPUnit\Framework\TestCase;
+use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
 use Vinculum\Quantity\Measures;
 use Vinculum\Recipe\Parser\Vocabulary;
@@ -82,6 +83,51 @@ final class SharedWordsTest extends TestCase
         self::assertSame([], $silent, 'a second thing was passed over in silence');
         self::assertGreaterThan(0.5 * $asked, $known, "{$known} of {$asked}");
         self::assertSame(['double-cream'], array_map(static fn(ResolvedLine $line): ?string => $line->ingredient?->key, self::read('1 cup cream, 2 tbsp cold')));
+    }
+
+    /** "1 tsp each ground cloves and ginger": over every name that is another thing in one of the forms. */
+    public function test_a_form_said_once_for_several_is_doubted_where_it_makes_another_thing(): void
+    {
+        [$asked, $silent] = [0, []];
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            foreach (array_diff([mb_strtolower($ingredient->name), ...$ingredient->aliases], $ingredient->maybe) as $name) {
+                $words = explode(' ', $name);
+                $plain = self::read('10 g ' . implode(' ', array_slice($words, 1)))[0] ?? null;
+                $isForm = count($words) === 2 && Vocabulary::has('forms', $words[0]) && $plain?->ingredient !== null
+                    && $plain->ingredient->key !== $ingredient->key;
+                if (!$isForm) {
+                    continue;
+                }
+                foreach (["10 g each {$words[0]} mace and {$words[1]}", "10 g each of {$words[0]} mace, cumin and {$words[1]}"] as $line) {
+                    ++$asked;
+                    $read = self::read($line);
+                    $last = $read[count($read) - 1];
+                    if ($last->ingredient?->key === $plain->ingredient->key && $last->sure === Sureness::Certain) {
+                        $silent[] = $line;
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(100, $asked);
+        self::assertSame([], $silent, 'what may have been meant in that form is certain to be in none');
+        $keys = static fn(string $line): array => array_map(
+            static fn(ResolvedLine $one): ?string => $one->ingredient?->key,
+            self::read($line),
+        );
+        self::assertSame(['cloves', 'mace', 'ginger-ground'], $keys('½ tsp each of ground cloves, mace and ginger'));
+        self::assertSame(['thyme', 'dried-oregano', 'dried-basil'], $keys('1 tsp each fresh thyme, dried oregano and basil'));
+        self::assertSame(['smoked-paprika', 'salt'], $keys('1 tsp each smoked paprika and salt'));
+    }
+
+    /** "(white parts only)": every part of a thing that a state names, in a bracket as behind a comma. */
+    public function test_what_a_bracket_says_in_several_words_is_read_as_behind_a_comma(): void
+    {
+        foreach (FactsFile::named('states')['part only']->list('words') as $part) {
+            $behind = self::read("6 spring onions, {$part}")[0];
+            foreach (["6 spring onions ({$part})", "6 spring onions ({$part}), sliced"] as $line) {
+                self::assertEqualsWithDelta($behind->grams->value ?? 0.0, self::read($line)[0]->grams->value ?? -1.0, 0.1, $line);
+            }
+        }
     }
 
     /** "350 g sugar, 50 g of it brown": what is a part of the first is none besides it. */

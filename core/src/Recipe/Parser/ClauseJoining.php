@@ -473,6 +473,7 @@ final class ClauseJoining
         if ($current->isEach && !$draft->hasAmount()) {
             $draft->isEach = true;
             $draft->measureLike($current);
+            $this->inTheSameForm($current, $draft);
         }
         $isShared = $current->hasAmount() && !$draft->hasAmount() && !$draft->isToTaste && !$draft->isSome
             && in_array($joiner, [Joiner::And, Joiner::Slash], true)
@@ -491,6 +492,23 @@ final class ClauseJoining
             $draft->measureLike($current);
             $draft->amountText = $said;
             [$current->isShared, $draft->isShared] = [true, true];
+            $this->inTheSameForm($current, $draft);
+        }
+    }
+
+    /** "1 tsp each ground cloves and ginger": the form is said once for all, or only of the first. */
+    private function inTheSameForm(Draft $current, Draft $draft): void
+    {
+        $current->form ??= $this->words->formOf($current);
+        $draft->form = $this->words->formOf($draft);
+        if ($current->form === null || $draft->form !== null) {
+            return;
+        }
+        $draft->form = $current->form;
+        $name = $this->words->nameOf($draft);
+        $called = "{$current->form} {$name}";
+        if (!in_array($this->words->keyOf($called), [null, $this->words->keyOf($name)], true)) {
+            [$draft->called, $draft->isGuessed] = [$called, true];
         }
     }
 

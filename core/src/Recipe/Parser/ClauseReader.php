@@ -375,7 +375,14 @@ final class ClauseReader
             $draft->gloss = $this->words->textOf($tokens);
             $this->words->role($tokens, Role::Name);
         }
-        $draft->said[] = $tokens;
+        $before = (int) array_key_last($draft->said);
+        $said = $draft->said[$before] ?? [];
+        if ($said !== [] && $said[count($said) - 1] === $phrase->from - 1) {
+            // "(white part only)" is one thing said, not three
+            $draft->said[$before] = [...$said, ...$tokens];
+        } else {
+            $draft->said[] = $tokens;
+        }
         $part = new Draft();
         $part->name = $tokens;
         $this->takePart($part);

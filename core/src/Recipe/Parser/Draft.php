@@ -35,6 +35,8 @@ final class Draft
     /** The token that says so. */
     public ?int $partAt = null;
     public ?string $gloss = null;
+    /** In which form it is bought, said of it or of the one before: "ground". */
+    public ?string $form = null;
     public ?string $sameAs = null;
     public ?float $percent = null;
     public bool $isEach = false;

@@ -132,6 +132,18 @@ final class LineWords
         return $tokens !== [] && $this->isNameKnown($this->textOf($tokens), true);
     }
 
+    /** The first word of a name that says in which form it is bought: "dried", "ground". */
+    public function formOf(Draft $draft): ?string
+    {
+        foreach (explode(' ', mb_strtolower($this->nameOf($draft))) as $word) {
+            if (Vocabulary::has('forms', $word)) {
+                return $word;
+            }
+        }
+
+        return null;
+    }
+
     public function isKnown(Draft $draft, bool $isToTheWord = false): bool
     {
         return $this->isNameKnown($this->nameOf($draft), $isToTheWord);
