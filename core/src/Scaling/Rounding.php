@@ -15,7 +15,7 @@ use Vinculum\Sensory\TasteLoad;
 final class Rounding
 {
     private const PASSES = 6;
-    /** A relative change of the batch counts a little, so that what moves no axis is rounded to the nearest. */
+    /** A relative change of a line counts a little, so that none is turned far from what was asked for what nobody tastes. */
     private const BULK = 0.5;
 
     /** With more lines than this each is rounded by itself: trying all against all would take seconds. */
@@ -115,7 +115,7 @@ final class Rounding
 
         return $wanted->stepsApart(
             self::load($fixed, $perGram, $grams)->taste(),
-        ) + self::BULK * $off / max(1, count($grams));
+        ) + self::BULK * $off;
     }
 
     /**

@@ -98,7 +98,7 @@ final class SharedWordsTest extends TestCase
                 if (!$isForm) {
                     continue;
                 }
-                foreach (["10 g each {$words[0]} mace and {$words[1]}", "10 g each of {$words[0]} mace, cumin and {$words[1]}"] as $line) {
+                foreach (["10 g each {$words[0]} mace and {$words[1]}", "10 g each of {$words[0]} mace, cumin and {$words[1]}", "10 g {$words[0]} mace, {$words[1]}"] as $line) {
                     ++$asked;
                     $read = self::read($line);
                     $last = $read[count($read) - 1];
@@ -116,6 +116,7 @@ final class SharedWordsTest extends TestCase
         );
         self::assertSame(['cloves', 'mace', 'ginger-ground'], $keys('½ tsp each of ground cloves, mace and ginger'));
         self::assertSame(['thyme', 'dried-oregano', 'dried-basil'], $keys('1 tsp each fresh thyme, dried oregano and basil'));
+        self::assertSame(Sureness::Certain, self::read('dried chillies, garlic and ginger')[1]->sure, 'a plain list is none in one form');
         self::assertSame(['smoked-paprika', 'salt'], $keys('1 tsp each smoked paprika and salt'));
     }
 

@@ -147,6 +147,22 @@ final class ScaleTest extends TestCase
         }
     }
 
+    /** A stick of cinnamon at 0.953 times was three quarters of one, to move the heat by what nobody tastes. */
+    public function test_what_moves_no_axis_is_rounded_to_the_nearest_at_every_size(): void
+    {
+        $formula = self::formula([...self::SAUCE, '1 stick cinnamon']);
+        for ($factor = 0.7; $factor < 2.0; $factor += 0.017) {
+            foreach (self::scale($formula, TargetSize::factor((string) $factor))->lines as $line) {
+                if ($line->line->ingredient?->key === 'cinnamon') {
+                    $asked = $line->exactGrams ?? 0.0;
+                    $quarter = 0.25 * ($line->line->grams->value ?? 0.0);
+                    $nearest = round($asked / $quarter) * $quarter;
+                    self::assertLessThanOrEqual(abs($nearest - $asked) + 0.1, abs(($line->grams ?? 0.0) - $asked), "× {$factor}");
+                }
+            }
+        }
+    }
+
     public function test_a_loss_in_the_pan_asks_for_more(): void
     {
         $formula = self::formula(self::SAUCE, '900 ml');

@@ -473,14 +473,18 @@ final class ClauseJoining
         if ($current->isEach && !$draft->hasAmount()) {
             $draft->isEach = true;
             $draft->measureLike($current);
-            $this->inTheSameForm($current, $draft);
         }
         $isShared = $current->hasAmount() && !$draft->hasAmount() && !$draft->isToTaste && !$draft->isSome
             && in_array($joiner, [Joiner::And, Joiner::Slash], true)
             && count($this->drafts) === 2 && count($current->amounts) === 1 && $current->said === [];
-        if (!$isShared) {
-            return;
+        if ($isShared) {
+            $this->shareTheAmount($current, $draft);
         }
+        $this->inTheSameForm($current, $draft);
+    }
+
+    private function shareTheAmount(Draft $current, Draft $draft): void
+    {
         $unit = $current->amounts[0]->unit;
         if ($unit?->isVague() === true || ($current->called !== null && $unit === null)) {
             $draft->measureLike($current);
@@ -492,7 +496,6 @@ final class ClauseJoining
             $draft->measureLike($current);
             $draft->amountText = $said;
             [$current->isShared, $draft->isShared] = [true, true];
-            $this->inTheSameForm($current, $draft);
         }
     }
 
@@ -501,14 +504,16 @@ final class ClauseJoining
     {
         $current->form ??= $this->words->formOf($current);
         $draft->form = $this->words->formOf($draft);
-        if ($current->form === null || $draft->form !== null) {
+        if ($current->form === null || $draft->form !== null || !$this->drafts[0]->hasAmount()) {
             return;
         }
         $draft->form = $current->form;
         $name = $this->words->nameOf($draft);
         $called = "{$current->form} {$name}";
         if (!in_array($this->words->keyOf($called), [null, $this->words->keyOf($name)], true)) {
-            [$draft->called, $draft->isGuessed] = [$called, true];
+            $draft->isGuessed = true;
+            // "2 tbsp dried thyme, garlic": where they share no amount, as likely only the first
+            $draft->called = $draft->hasAmount() ? $called : $draft->called;
         }
     }
 
