@@ -40,21 +40,30 @@ final class ScaleFeed
     private float $toldAt = 0.0;
     private string $told = '';
 
+    /** @var \Closure(): float seconds */
+    private readonly \Closure $clock;
+
     /**
      * @param resource $socket where pages come in
      * @param \Closure(): (string|null) $address where the scale is, looked up anew whenever it is asked anew
+     * @param (\Closure(): float)|null $clock seconds, the machine's if none is given
      */
     public function __construct(
         private $socket,
         private readonly \Closure $address,
         private readonly FeedTicket $ticket,
-    ) {}
+        ?\Closure $clock = null,
+    ) {
+        $this->clock = $clock ?? static fn(): float => microtime(true);
+    }
 
-    /** One turn: waits for at most a tick. */
+    /**
+     * One turn: waits for at most a tick. Whoever was slow is judged after all that has come in meanwhile is heard, by the
+     * time before: a machine that stood still finds the scale's answer, not its silence.
+     */
     public function turn(): void
     {
-        $now = microtime(true);
-        $this->askScale($now);
+        $began = ($this->clock)();
         $ready = [$this->socket, ...$this->doorway, ...$this->pages, ...($this->scale === null ? [] : [$this->scale])];
         [$write, $except] = [null, null];
         $tick = $this->pages === [] ? 100_000 : 10_000;
@@ -67,7 +76,8 @@ final class ScaleFeed
                 };
             }
         }
-        $this->noticeSilence(microtime(true));
+        $this->askScale($began);
+        $this->noticeSilence($began);
     }
 
     private function letIn(): void
@@ -105,7 +115,7 @@ final class ScaleFeed
             return;
         }
         if ($this->pages === []) {
-            [$this->heardAt, $this->told] = [microtime(true), ''];
+            [$this->heardAt, $this->told] = [($this->clock)(), ''];
         }
         @fwrite($page, self::HEAD . $this->told);
         $this->pages[(int) $page] = $page;
@@ -197,7 +207,7 @@ final class ScaleFeed
         if (!is_array($said) || isset($said['fault'])) {
             return;
         }
-        $this->heardAt = microtime(true);
+        $this->heardAt = ($this->clock)();
         try {
             $weight = ScaleAnswer::weight($said);
             $this->tell([
@@ -227,7 +237,7 @@ final class ScaleFeed
     private function tell(array $reading): void
     {
         $event = 'data: ' . json_encode($reading, JSON_THROW_ON_ERROR) . "\n\n";
-        $now = microtime(true);
+        $now = ($this->clock)();
         if ($event === $this->told && $now < $this->toldAt + self::REPEATS_SECONDS) {
             return;
         }

@@ -24,13 +24,17 @@ final class ScaleFeedTest extends TestCase
     private ScaleFeed $feed;
     private FeedTicket $ticket;
 
+    /** Seconds that pass by turns alone, however long the machine takes over one. */
+    private float $clock = 1000.0;
+
     protected function setUp(): void
     {
         $this->file = sys_get_temp_dir() . '/feed-' . getmypid() . '-' . uniqid() . '.sock';
         $this->socket = stream_socket_server("unix://{$this->file}") ?: self::fail('no socket');
         $this->scale = stream_socket_server('tcp://127.0.0.1:0') ?: self::fail('no scale');
         $address = (string) stream_socket_get_name($this->scale, false);
-        $this->feed = new ScaleFeed($this->socket, static fn(): string => $address, $this->ticket = new FeedTicket('secret'));
+        $this->ticket = new FeedTicket('secret');
+        $this->feed = new ScaleFeed($this->socket, static fn(): string => $address, $this->ticket, fn(): float => $this->clock);
     }
 
     protected function tearDown(): void
@@ -65,16 +69,39 @@ final class ScaleFeedTest extends TestCase
             $heard = $this->heard($page, static fn(array $one): bool => $one['says'] !== null);
             self::assertNotSame('', $heard['says'], $line);
         }
-        $asked = microtime(true);
+        $asked = $this->clock;
         fwrite($scale, '{"gra');
         $heard = $this->heard($page, static fn(array $one): bool => str_contains((string) $one['says'], 'does not answer'));
         self::assertNull($heard['value']);
-        self::assertGreaterThan(0.4, microtime(true) - $asked, 'half a second of silence is not said before it is over');
+        self::assertGreaterThan(0.4, $this->clock - $asked, 'half a second of silence is not said before it is over');
         // it comes back by itself
-        $scale = $this->connected();
-        $this->asked($scale);
-        fwrite($scale, '{"grams": 5, "settled": true}' . "\n");
+        $answering = [];
+        for ($turn = 0; $turn < 100; ++$turn) {
+            while (($scale = @stream_socket_accept($this->scale, 0.0)) !== false) {
+                stream_set_blocking($scale, false);
+                $answering[] = $scale;
+            }
+            foreach ($answering as $scale) {
+                if (is_string(fgets($scale))) {
+                    @fwrite($scale, '{"grams": 5, "settled": true}' . "\n");
+                }
+            }
+            $this->turns(1);
+        }
         self::assertSame(5, $this->heard($page, static fn(array $one): bool => $one['value'] !== null)['value']);
+    }
+
+    public function test_a_machine_that_stood_still_hears_what_came_meanwhile_and_calls_nobody_silent(): void
+    {
+        $page = $this->page();
+        $scale = $this->connected();
+        foreach ([0.3, 0.6, 60.0] as $grams => $seconds) {
+            $this->asked($scale);
+            fwrite($scale, json_encode(['grams' => $grams, 'settled' => true]) . "\n");
+            $this->clock += $seconds;
+            self::assertSame($grams, $this->heard($page)['value'], "after {$seconds} s");
+        }
+        self::assertFalse(@stream_socket_accept($this->scale, 0.0), 'and the connection is kept');
     }
 
     public function test_a_page_that_goes_or_takes_nothing_in_holds_nobody_up(): void
@@ -141,7 +168,7 @@ final class ScaleFeedTest extends TestCase
     private function connected()
     {
         for ($end = microtime(true) + self::PATIENCE_SECONDS; microtime(true) < $end;) {
-            $this->feed->turn();
+            $this->turns(1);
             $connection = @stream_socket_accept($this->scale, 0.0);
             if ($connection !== false) {
                 stream_set_blocking($connection, false);
@@ -156,7 +183,7 @@ final class ScaleFeedTest extends TestCase
     private function asked($scale): string
     {
         for ($end = microtime(true) + self::PATIENCE_SECONDS; microtime(true) < $end;) {
-            $this->feed->turn();
+            $this->turns(1);
             $line = fgets($scale);
             if ($line !== false) {
                 return $line;
@@ -180,6 +207,7 @@ final class ScaleFeedTest extends TestCase
     {
         for ($turn = 0; $turn < $count; ++$turn) {
             $this->feed->turn();
+            $this->clock += 0.01;
         }
     }
 
@@ -193,7 +221,7 @@ final class ScaleFeedTest extends TestCase
     {
         stream_set_blocking($page, false);
         for ($end = microtime(true) + self::PATIENCE_SECONDS; microtime(true) < $end;) {
-            $this->feed->turn();
+            $this->turns(1);
             while (($line = fgets($page)) !== false) {
                 $reading = str_starts_with($line, 'data: ') ? json_decode(substr($line, 6), true) : null;
                 if (is_array($reading) && ($is === null || $is($reading))) {
