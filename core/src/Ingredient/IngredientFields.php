@@ -159,6 +159,11 @@ final readonly class IngredientFields
 
     private function ofAmounts(Row $row, string $field): ?string
     {
+        $named = array_map(static fn(string $one): string => explode(' ', $one)[0], $row->list($field));
+        $twice = array_unique(array_diff_key($named, array_unique($named)));
+        if ($twice !== []) {
+            return "{$field}: \"" . implode('", "', $twice) . '" stands there twice';
+        }
         if ($field === 'units') {
             $odd = self::unlike('/^\D+? [\d.]+(?: [\d.]+)?$/', $row->list($field));
 

@@ -57,12 +57,13 @@ final class RowCheckTest extends TestCase
         foreach (glob("{$copy}/core/data/ingredients/*.ini") ?: [] as $path) {
             $lines = file($path, FILE_IGNORE_NEW_LINES) ?: [];
             foreach ($lines as $number => $line) {
-                if (preg_match('/^(roles|kind|ph|density|grades|sources|texture|of|allergens) = (.*)$/', $line, $found) !== 1 || $dice->getInt(0, 24) !== 0) {
+                if (preg_match('/^(roles|kind|ph|density|grades|sources|texture|of|units|allergens) = (.*)$/', $line, $found) !== 1 || $dice->getInt(0, 24) !== 0) {
                     continue;
                 }
                 $lines[$number] = match ($found[1]) {
                     'ph', 'density' => $dice->getInt(0, 1) === 0 ? "{$found[1]} = 99" : "{$found[1]}h = {$found[2]}",
                     'of' => "of = waterr 12, {$found[2]}",
+                    'units' => "units = {$found[2]}, {$found[2]}",
                     default => $dice->getInt(0, 1) === 0 ? "{$found[1]} = no such word" : "{$found[1]}d = {$found[2]}",
                 };
                 $expected[] = 'ingredients/' . basename($path) . ':' . ($number + 1) . ':';

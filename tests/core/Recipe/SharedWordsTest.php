@@ -131,6 +131,31 @@ final class SharedWordsTest extends TestCase
         }
     }
 
+    /** "a cup of vinegar and two of sugar": over the whole catalogue, as if the measure stood there twice. */
+    public function test_a_measure_said_once_counts_for_what_comes_after(): void
+    {
+        [$asked, $wrong] = [0, []];
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $name = mb_strtolower($ingredient->name);
+            $unit = ['cup', 'tbsp', 'tsp', 'g', 'handful'][$asked % 5];
+            $alone = self::read("3 {$unit} of {$name}");
+            if (count($alone) !== 1 || $alone[0]->ingredient === null || $alone[0]->grams === null || preg_match('/^[a-z -]+$/', $name) !== 1) {
+                continue;
+            }
+            ++$asked;
+            foreach (["a {$unit} of vinegar and three of {$name}", "1 {$unit} vinegar, 3 of {$name}"] as $line) {
+                $read = self::read($line);
+                if (count($read) !== 2 || $read[1]->ingredient?->key !== $alone[0]->ingredient->key || abs(($read[1]->grams->value ?? 0.0) / $alone[0]->grams->value - 1.0) > 0.001) {
+                    $wrong[] = $line;
+                }
+            }
+        }
+        self::assertGreaterThan(700, $asked);
+        self::assertSame([], $wrong);
+        self::assertSame(12.0, round(self::read('a clove of garlic and one of the chillies')[1]->grams->value ?? 0.0), 'of the chillies one');
+        self::assertSame(100.0, self::read('200 g sugar and 100 of water')[1]->grams?->value);
+    }
+
     /** "350 g sugar, 50 g of it brown": what is a part of the first is none besides it. */
     public function test_a_part_of_the_thing_before_is_taken_from_it(): void
     {

@@ -24,6 +24,9 @@ final class ClauseJoining
     public function join(Joiner $joiner, Draft $draft): void
     {
         $current = $this->drafts === [] ? null : $this->drafts[count($this->drafts) - 1];
+        if ($current !== null) {
+            $this->measuredLike($current, $draft);
+        }
         $tells = $this->words->tells($draft->name);
         $this->lastJoiner = $joiner === Joiner::None || !$tells ? $this->lastJoiner : $joiner;
         match (true) {
@@ -401,6 +404,36 @@ final class ClauseJoining
         }
         $this->ofItsOwn($current, $draft);
         $this->drafts[] = $draft;
+    }
+
+    /** "a cup of vinegar and two of sugar": what it is measured by is said once for both. */
+    private function measuredLike(Draft $current, Draft $draft): void
+    {
+        $amount = $draft->amounts[0] ?? null;
+        $other = $current->amounts[0] ?? null;
+        $isMeasured = $other !== null && ($other->unit !== null || !in_array($other->counted, [null, 'whole'], true));
+        if (
+            $amount === null || !$isMeasured || $amount->unit !== null
+            || !in_array($amount->counted, [null, 'whole'], true) || !$this->isSoManyOf($draft)
+        ) {
+            return;
+        }
+        if ($draft->name !== [] && $this->isWord($draft->name[0], 'of')) {
+            $this->words->role([(int) array_shift($draft->name)], Role::Joiner);
+        }
+        $draft->amounts = [$amount->countedLike($other)];
+        $draft->amountText = trim($draft->amounts[0]->written());
+        // "a sprig of thyme and two of chillies" may count them
+        $draft->isGuessed = $draft->isGuessed || $other->unit === null;
+    }
+
+    /** "two of sugar", but no "two of the limes" */
+    private function isSoManyOf(Draft $draft): bool
+    {
+        $last = $draft->amountTokens === [] ? 0 : max($draft->amountTokens);
+        $of = $this->isWord($last, 'of') ? $last : $last + 1;
+
+        return $this->isWord($of, 'of') && !$this->isWord($of + 1, 'the', 'these', 'those', 'them', 'its', 'your', 'it');
     }
 
     /** "vinegar, white", "mustard, dijon": how it is called stands behind it. "vinegar, honey" are two. */

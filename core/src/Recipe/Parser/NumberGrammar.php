@@ -149,7 +149,11 @@ final class NumberGrammar
         if (!$isArticle) {
             $value += self::andAPortion($cursor);
         }
-        self::skipConnectives($cursor);
+        // "two of sugar": behind a plain number "of" is no part of the amount
+        $isPlain = $value === (float) $word && $value >= 1.0 && $cursor->position() === $start + 1;
+        if ($isArticle || !$isPlain || !$cursor->peek()?->isWord('of') || $cursor->peek(1)?->isWord('the', 'those', 'these') === true) {
+            self::skipConnectives($cursor);
+        }
         if ($value < 1.0 && $cursor->skipWord('dozen')) {
             $value *= 12.0;
         }
