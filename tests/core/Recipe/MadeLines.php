@@ -82,7 +82,7 @@ final class MadeLines
                 [$amount, $form] = $this->amount();
                 $way = $this->way(self::OF_ONE, $form);
                 // what is cut is more of it in a cup: how much is then not known by construction
-                $way = preg_match('/\b(?:cups?|l|ml|fl oz)\b|\dml/', $amount) === 1
+                $way = preg_match('/\b(?:cups?|l|ml|fl oz|tbsps?|tsps?|\w*spoons?|\w*spoonfuls?)\b|\dml/', $amount) === 1
                     ? (string) preg_replace('/\b(?:chopped|diced|finely sliced)\b/', 'trimmed', $way)
                     : $way;
                 // "fresh tomato and vegetable juice" may be of fresh tomato: what it means is then not known by construction

@@ -156,6 +156,150 @@ final class SharedWordsTest extends TestCase
         self::assertSame(100.0, self::read('200 g sugar and 100 of water')[1]->grams?->value);
     }
 
+    /** "2 limes: zest of 1, juice of both": over every fruit that gives both, in many orders. */
+    public function test_parts_of_some_of_the_fruit_are_of_so_many(): void
+    {
+        $ways = [
+            '3 %s: zest of 1, juice of all' => [['zest', 1], ['juice', 3]],
+            '3 %s, zest of one and juice of 2' => [['zest', 1], ['juice', 2]],
+            '3 %s - juice of all and zest of 1' => [['juice', 3], ['zest', 1]],
+            '2 %s, both juiced, one zested' => [['juice', 2], ['zest', 1]],
+            '2 %s, one zested, both juiced' => [['zest', 1], ['juice', 2]],
+            '3 %s, zest of 2' => [['zest', 2]],
+            '2 %s, juice and zest of both' => [['juice', 2], ['zest', 2]],
+        ];
+        $asked = 0;
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $fruit = mb_strtolower($ingredient->name) . 's';
+            $parts = ['juice' => self::read("juice of 1 {$fruit}"), 'zest' => self::read("zest of 1 {$fruit}")];
+            $keys = array_map(static fn(array $read): string => count($read) === 1 ? $read[0]->ingredient->key ?? '' : '', $parts);
+            if (!str_contains($keys['juice'], 'juice') || !str_contains($keys['zest'], 'zest')) {
+                continue;
+            }
+            foreach ($ways as $way => $truth) {
+                ++$asked;
+                $line = sprintf($way, $fruit);
+                $read = self::read($line);
+                self::assertCount(count($truth), $read, $line);
+                foreach ($truth as $number => [$part, $count]) {
+                    self::assertSame($keys[$part], $read[$number]->ingredient?->key, $line);
+                    self::assertEqualsWithDelta($count * ($parts[$part][0]->grams->value ?? 0.0), $read[$number]->grams->value ?? 0.0, 0.2, $line);
+                }
+            }
+        }
+        self::assertGreaterThan(20, $asked);
+        self::assertSame(Sureness::Likely, self::read('2 lemons, zest of 1')[0]->sure, 'what becomes of the rest is not said');
+    }
+
+    /** "Olive oil - 120 ml extra virgin": which kind it is stands behind the amount, over every name of two words. */
+    public function test_the_kind_of_a_thing_may_stand_behind_its_amount(): void
+    {
+        [$asked, $silent, $known] = [0, [], 0];
+        $doneTo = [...array_diff(Vocabulary::row('done-to')->list('words'), Vocabulary::row('done-to')->list('kinds')), 'roasted', 'charred'];
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            foreach (array_diff([mb_strtolower($ingredient->name), ...$ingredient->aliases], $ingredient->maybe) as $name) {
+                [$kind, $head] = [...explode(' ', $name), '', ''];
+                // "tomatoes, chopped" are fresh ones
+                if (in_array($kind, $doneTo, true) || preg_match('/^[a-z]+ [a-z]+$/', $name) !== 1 || in_array(self::read("50 g {$head}")[0]->ingredient?->key, [null, $ingredient->key], true) || in_array($head, ['halves', 'dressing'], true)) {
+                    continue;
+                }
+                foreach (["{$head} - 50 g {$kind}", "{$head}: 50 g {$kind}", "50 g {$head}, {$kind}"] as $line) {
+                    ++$asked;
+                    $read = self::read($line);
+                    $isRight = count($read) === 1 && $read[0]->ingredient?->key === $ingredient->key && abs(($read[0]->grams->value ?? 0.0) - 50.0) < 0.1;
+                    $known += $isRight ? 1 : 0;
+                    $isSaid = array_filter($read, static fn(ResolvedLine $one): bool => $one->sure !== Sureness::Certain || $one->unread !== []) !== [];
+                    if (!$isRight && !$isSaid) {
+                        $silent[] = $line;
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(300, $asked);
+        self::assertSame([], $silent);
+        self::assertGreaterThan(0.9 * $asked, $known, "{$known} of {$asked}");
+        self::assertSame(['salt', 'garlic'], array_map(static fn(ResolvedLine $one): ?string => $one->ingredient?->key, self::read('salt, 2 cloves garlic')));
+    }
+
+    /** "¼ of a cabbage", "half of the onion": over all that is counted. */
+    public function test_a_share_of_one_is_that_share(): void
+    {
+        $asked = 0;
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $name = mb_strtolower($ingredient->name);
+            $one = self::read("1 {$name}");
+            $isCounted = isset($ingredient->portions->units['whole']) && count($one) === 1 && $one[0]->ingredient?->key === $ingredient->key
+                && preg_match('/^[a-z -]+$/', $name) === 1;
+            if (!$isCounted) {
+                continue;
+            }
+            foreach (['¼' => 0.25, '1/2' => 0.5, '2/3' => 2 / 3, 'half' => 0.5, 'a quarter' => 0.25] as $share => $part) {
+                foreach (['of a', 'of the', 'of one'] as $of) {
+                    ++$asked;
+                    $read = self::read("{$share} {$of} {$name}");
+                    self::assertCount(1, $read, "{$share} {$of} {$name}");
+                    self::assertEqualsWithDelta($part * ($one[0]->grams->value ?? 0.0), $read[0]->grams->value ?? 0.0, 0.02 + 0.01 * ($one[0]->grams->value ?? 0.0), "{$share} {$of} {$name}");
+                }
+            }
+        }
+        self::assertGreaterThan(1000, $asked);
+    }
+
+    /** "thyme - a sprig": over every noun that something is counted by. */
+    public function test_what_a_thing_is_counted_by_may_stand_behind_it(): void
+    {
+        [$asked, $wrong] = [0, []];
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $name = mb_strtolower($ingredient->name);
+            foreach (array_intersect(array_keys($ingredient->portions->units), ['sprig', 'clove', 'leaf', 'stick', 'bunch', 'slice', 'tin', 'jar']) as $noun) {
+                $plain = self::read("2 {$noun} {$name}");
+                if (count($plain) !== 1 || $plain[0]->ingredient?->key !== $ingredient->key || $plain[0]->grams === null || str_contains($name, $noun)) {
+                    continue;
+                }
+                foreach (["{$name} - 2 {$noun}", "{$name}: two {$noun}", "{$name}, 2 {$noun}"] as $line) {
+                    ++$asked;
+                    $read = self::read($line);
+                    if (count($read) !== 1 || $read[0]->ingredient?->key !== $ingredient->key || abs(($read[0]->grams->value ?? 0.0) / $plain[0]->grams->value - 1.0) > 0.01) {
+                        $wrong[] = $line;
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(500, $asked);
+        self::assertSame([], $wrong);
+    }
+
+    /** "2 cups of water (plus ½ cup for the slurry)" */
+    public function test_what_a_bracket_adds_goes_in_as_well(): void
+    {
+        foreach (['water', 'sugar', 'olive oil', 'soy sauce', 'cream'] as $name) {
+            foreach (['plus ½ cup', 'plus ½ cup for the slurry', '+ ½ cup to serve'] as $more) {
+                $grams = array_sum(array_map(static fn(ResolvedLine $line): float => $line->grams->value ?? 0.0, self::read("2 cups {$name} ({$more})")));
+                self::assertEqualsWithDelta(2.5 * (self::read("1 cup {$name}")[0]->grams->value ?? 0.0), $grams, 0.5, "{$name} ({$more})");
+            }
+            self::assertCount(1, self::read("2 cups {$name} (plus extra for frying)"));
+        }
+        self::assertSame(['gherkin'], array_map(static fn(ResolvedLine $one): ?string => $one->ingredient?->key, self::read('1 x 340 g jar of gherkins, brine and all')));
+    }
+
+    /** "4 ripe but firm peaches": over all that grows. */
+    public function test_but_between_two_qualities_joins_them(): void
+    {
+        $asked = 0;
+        foreach (Catalogue::shipped()->all() as $ingredient) {
+            $name = mb_strtolower($ingredient->name);
+            if (array_intersect(['fruit', 'vegetable'], $ingredient->roles) === [] || preg_match('/^[a-z]+$/', $name) !== 1) {
+                continue;
+            }
+            ++$asked;
+            $plain = self::read("200 g ripe firm {$name}")[0];
+            $said = self::read("200 g ripe but firm {$name}");
+            self::assertSame([$plain->ingredient?->key, $plain->sure, 1], [$said[0]->ingredient?->key, $said[0]->sure, count($said)], $name);
+        }
+        self::assertGreaterThan(60, $asked);
+        self::assertNotSame([], self::read('100 g sugar but no salt')[0]->unread);
+    }
+
     /** "350 g sugar, 50 g of it brown": what is a part of the first is none besides it. */
     public function test_a_part_of_the_thing_before_is_taken_from_it(): void
     {

@@ -30,7 +30,7 @@ final class ClauseJoining
         $tells = $this->words->tells($draft->name);
         $this->lastJoiner = $joiner === Joiner::None || !$tells ? $this->lastJoiner : $joiner;
         match (true) {
-            $current === null => $this->drafts[] = $draft,
+            $current === null, $draft->hasAmount() && $draft->called !== null => $this->drafts[] = $draft,
             $draft->isChoice => $this->offer($current, $draft),
             $this->isCalledLike($joiner, $current, $draft) => $this->sharesTheHead($joiner, $current, $draft),
             !$tells => $this->joinsWithoutName($joiner, $current, $draft),
@@ -45,6 +45,8 @@ final class ClauseJoining
     /** @return non-empty-list<Draft> every thing of the line, in order */
     public function drafts(): array
     {
+        $this->turnTheOnlyOne();
+
         return $this->drafts === [] ? [new Draft()] : array_slice($this->drafts, 0, self::MOST_ITEMS);
     }
 
@@ -173,6 +175,11 @@ final class ClauseJoining
 
             return;
         }
+        if ($this->isCountingNoun($joiner, $current, $draft)) {
+            $this->counts($current, $draft);
+
+            return;
+        }
         if ($this->isAThingThatCounts($joiner, $current, $draft)) {
             $draft->called = (string) $draft->amounts[0]->counted;
             $draft->amounts = [$draft->amounts[0]->of('whole')];
@@ -252,8 +259,21 @@ final class ClauseJoining
     private function joinsAPart(Draft $current, Draft $draft): void
     {
         $name = $this->words->nameOf($current);
+        $isOfSome = $draft->isCounted() && $current->isCounted()
+            && in_array($current->part, [null, $draft->part], true);
         $isForm = $draft->hasAmount() && ($draft->partAt ?? PHP_INT_MAX) < $draft->amountTokens[0];
-        if ($isForm && in_array($current->part, [null, $draft->part], true)) {
+        if ($draft->hasAmount() && !$current->hasAmount() && $current->part === null) {
+            // "lime - 50 g zest"
+            $current->measureLike($draft);
+            $current->part = $draft->part;
+            $this->say($current, $draft);
+        } elseif ($isOfSome) {
+            // "2 limes, zest of 1"
+            [$current->part, $current->whole] = [$draft->part, $current->amounts];
+            $current->isGuessed = $current->isGuessed || $draft->amounts[0]->high < $current->amounts[0]->high;
+            $current->measureLike($draft);
+            $this->say($current, $draft);
+        } elseif ($isForm && in_array($current->part, [null, $draft->part], true)) {
             // "2 limes, juiced (about ¼ cup)"
             $current->part = $draft->part;
             $current->amounts = [...$current->amounts, ...$draft->amounts];
@@ -276,6 +296,7 @@ final class ClauseJoining
             $this->say($current, $draft);
         } elseif ($this->words->keyOf("{$name} zest") !== null) {
             $draft->measureLike($current);
+            $draft->amounts = $current->whole === [] ? $current->amounts : $current->whole;
             $draft->name = $current->name;
             $draft->called = $current->called;
             $this->drafts[] = $draft;
@@ -348,6 +369,7 @@ final class ClauseJoining
             $isChoice => $this->alternative($current, $draft),
             $draft->sameAs === '' => $this->measuresTheSame($current, $draft),
             $this->isCountingNoun($joiner, $current, $draft) => $this->counts($current, $draft),
+            $this->isTurnedWithAmount($joiner, $current, $draft) => $this->turnWithAmount($current, $draft),
             $draft->hasAmount() || $draft->isSome => $this->joinsAThing($current, $draft),
             $joiner->turns() && $this->isTurned($current, $draft) => $this->turn($current, $draft),
             $isMix || $this->isAnother($joiner, $current, $draft) => $this->shareOut($joiner, $current, $draft),
@@ -433,7 +455,8 @@ final class ClauseJoining
         $last = $draft->amountTokens === [] ? 0 : max($draft->amountTokens);
         $of = $this->isWord($last, 'of') ? $last : $last + 1;
 
-        return $this->isWord($of, 'of') && !$this->isWord($of + 1, 'the', 'these', 'those', 'them', 'its', 'your', 'it');
+        return $this->isWord($of, 'of')
+            && !$this->isWord($of + 1, 'the', 'these', 'those', 'them', 'its', 'your', 'it');
     }
 
     /** "vinegar, white", "mustard, dijon": how it is called stands behind it. "vinegar, honey" are two. */
@@ -441,12 +464,51 @@ final class ClauseJoining
     {
         $said = $this->words->textOf($draft->name);
         $name = $this->words->nameOf($current);
-        if (array_diff(NameWords::of($name), NameWords::of($said)) === []) {
+        // "gherkins, brine and all" are no brine
+        $isOfIt = Vocabulary::has('its-own', mb_strtolower($said));
+        if ($isOfIt || array_diff(NameWords::of($name), NameWords::of($said)) === []) {
             return false;
         }
         $turned = $this->words->keyOf("{$said} {$name}");
 
         return $turned !== null && in_array($this->words->keyOf($said), [null, $turned], true);
+    }
+
+    /** "50 g oil, olive": two things that are one by both names, unless more of them make a list. */
+    private function turnTheOnlyOne(): void
+    {
+        [$first, $second] = [...array_slice($this->drafts, 0, 2), null, null];
+        $isOne = count($this->drafts) === 2 && $first !== null && $second !== null
+            && $this->lastJoiner === Joiner::Comma && ($first->amounts[0]->unit ?? null) !== null
+            && !$second->hasAmount() && $first->said === []
+            && $second->name !== [] && !$second->isSome && !$second->isToTaste && $second->part === null;
+        if (!$isOne) {
+            return;
+        }
+        $called = "{$this->words->nameOf($second)} {$this->words->nameOf($first)}";
+        $key = $this->words->keyOf($called);
+        if ($key !== null) {
+            $first->isGuessed = $first->isGuessed || $key !== $this->words->keyOf($this->words->nameOf($first));
+            $first->called = $called;
+            $first->takeOn($second);
+            $this->drafts = [$first];
+        }
+    }
+
+    /** "Olive oil - 120 ml extra virgin": what it is called before the amount, and which kind of it behind. */
+    private function isTurnedWithAmount(Joiner $joiner, Draft $current, Draft $draft): bool
+    {
+        $isList = $joiner === Joiner::Comma && $this->words->isKnown($draft);
+
+        return $joiner->turns() && !$isList && !$current->hasAmount() && $draft->hasAmount() && $draft->part === null
+            && count($this->drafts) === 1 && $this->words->isKnown($current)
+            && $this->words->keyOf("{$this->words->textOf($draft->name)} {$this->words->nameOf($current)}") !== null;
+    }
+
+    private function turnWithAmount(Draft $current, Draft $draft): void
+    {
+        $this->joinsAnAmount(Joiner::None, $current, $draft);
+        $this->turn($current, $draft);
     }
 
     private function turn(Draft $current, Draft $draft): void

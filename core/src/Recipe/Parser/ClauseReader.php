@@ -92,6 +92,11 @@ final class ClauseReader
     {
         $isBehind = $draft->name !== []
             && ($draft->said !== [] || ($draft->hasAmount() && $draft->amountTokens[0] > $draft->name[0]));
+        if (count($tokens) === 1 && $this->joinsQualities($tokens[0])) {
+            $this->words->role($tokens, Role::Joiner);
+
+            return;
+        }
         if (!$isBehind) {
             array_push($draft->name, ...$tokens);
 
@@ -101,6 +106,15 @@ final class ClauseReader
         if ($this->words->textOf($tokens) === $this->words->textOf($draft->name)) {
             $this->words->role($tokens, Role::Name);
         }
+    }
+
+    /** "ripe but firm peaches", "small but tender sticks of celery" */
+    private function joinsQualities(int $token): bool
+    {
+        $before = $this->words->tokens[$token - 1] ?? null;
+
+        return $this->words->tokens[$token]->isWord('but') && $before?->isWord() === true
+            && ($this->words->isPlain($token - 1) || Vocabulary::fieldOf('sizes', $before->lower) !== null);
     }
 
     /** @param list<int> $tokens */
@@ -230,6 +244,9 @@ final class ClauseReader
         }
         $inside = range($bracket->from + 1, $bracket->to - 2);
         $this->words->option($draft, $inside);
+        if ($this->addsMore($draft, $bracket, $inside)) {
+            return;
+        }
         if ($this->words->isNote($inside[0])) {
             $this->words->role($inside, Role::Note);
 
@@ -271,6 +288,40 @@ final class ClauseReader
             };
             $isStart = $phrase->is(PhraseKind::Joiner) || ($isStart && $phrase->is(PhraseKind::Mark));
         }
+    }
+
+    /**
+     * "2 cups of water (plus ½ cup for the slurry)": as much again of the same.
+     *
+     * @param non-empty-list<int> $inside
+     */
+    private function addsMore(Draft $draft, Phrase $bracket, array $inside): bool
+    {
+        $plus = $this->words->tokens[$inside[0]];
+        $amount = $bracket->inner[1] ?? null;
+        $isMore = ($plus->isWord('plus') || $plus->isMark('+')) && $amount?->is(PhraseKind::Amount) === true
+            && $draft->hasAmount() && $draft->name !== [] && ($amount->amounts[0]->unit ?? null) !== null;
+        if (!$isMore) {
+            return false;
+        }
+        $behind = array_values(array_filter($inside, static fn(int $token): bool => $token >= $amount->to));
+        $isForUse = ($bracket->inner[2] ?? null)?->is(PhraseKind::Purpose) === true;
+        if ($this->words->tells($behind) && !$isForUse) {
+            return false;
+        }
+        $more = new Draft();
+        $more->amounts = $amount->amounts;
+        $more->amountTokens = range($amount->from, $amount->to - 1);
+        $more->called = $this->words->nameOf($draft);
+        $this->words->role([$inside[0]], Role::Joiner);
+        $this->words->role($more->amountTokens, Role::Amount);
+        if ($behind !== []) {
+            $this->words->role($behind, Role::Purpose);
+            $more->said[] = $behind;
+        }
+        $this->parts[] = $more;
+
+        return true;
     }
 
     /**
@@ -417,7 +468,7 @@ final class ClauseReader
         foreach ($name as $number => $token) {
             $part = Vocabulary::fieldOf('part-of', $this->words->tokens[$token]->lower);
             if ($part === null) {
-                if ($this->words->isPlain($token)) {
+                if ($this->words->isPlain($token) || $this->words->tokens[$token]->isWord('both', 'all')) {
                     continue;
                 }
                 break;
@@ -433,8 +484,14 @@ final class ClauseReader
             ) === [];
             if ($isOf || $isDone || $isAlone) {
                 $end = $isAlone ? count($name) : $number + 1 + ($isOnly ? 1 : 0) + ($isOf ? 1 : 0);
+                // "juice of both"
+                $isOfAll = $isOf && count($name) === $end + 1
+                    && $this->words->tokens[$name[$end]]->isWord('both', 'all', 'each', 'them', 'it');
+                $end += $isOfAll ? 1 : 0;
 
-                return [$part, array_slice($name, $isDone ? $number : 0, $isDone ? 1 : $end)];
+                $isOfAll = $isDone && $number === 1 && $this->words->tokens[$name[0]]->isWord('both', 'all');
+
+                return [$part, array_slice($name, $isDone && !$isOfAll ? $number : 0, $isDone && !$isOfAll ? 1 : $end)];
             }
         }
         $last = $name[count($name) - 1] ?? null;

@@ -10,6 +10,9 @@ final class Draft
     /** @var list<WrittenAmount> the same amount in several forms */
     public array $amounts = [];
 
+    /** @var list<WrittenAmount> how much there is of what it is a part of: the two limes of "2 limes, zest of 1" */
+    public array $whole = [];
+
     /** @var list<int> tokens of the amount */
     public array $amountTokens = [];
 

@@ -93,6 +93,13 @@ final class NumberGrammar
             return $value * $portion;
         }
         $value += self::andAPortion($cursor);
+        $isOfOne = $value < 1.0 && $cursor->peek()?->isWord('of') === true;
+        if ($isOfOne && $cursor->peek(1)?->isWord('a', 'an', 'the', 'one') === true) {
+            // "¼ of an onion"
+            $cursor->move(2);
+
+            return $value;
+        }
         $power = Vocabulary::valueOf('powers', $cursor->peek()->lower ?? '');
         if ($power !== null) {
             $cursor->move();
@@ -151,7 +158,8 @@ final class NumberGrammar
         }
         // "two of sugar": behind a plain number "of" is no part of the amount
         $isPlain = $value === (float) $word && $value >= 1.0 && $cursor->position() === $start + 1;
-        if ($isArticle || !$isPlain || !$cursor->peek()?->isWord('of') || $cursor->peek(1)?->isWord('the', 'those', 'these') === true) {
+        $isOf = $isPlain && !$isArticle && $cursor->peek()?->isWord('of') === true;
+        if (!$isOf || $cursor->peek(1)?->isWord('the', 'those', 'these') === true) {
             self::skipConnectives($cursor);
         }
         if ($value < 1.0 && $cursor->skipWord('dozen')) {

@@ -96,8 +96,12 @@ final readonly class NameReading implements Names
                 // "prawns or chicken stock": prawns, or the stock of them
                 $found = array_map(static fn(NameMatch $one): NameMatch => $one->takenFor($one->key, false), $found);
             }
+            $isOther = $score > 0.95 && $found[0]->isExact && $found[0]->key !== ($matches[0]->key ?? null);
+            if ($isOther && $matches !== [] && self::mayTellMore($reading, $line->name)) {
+                $matches[0] = $matches[0]->takenFor($matches[0]->key, false);
+            }
             // a name that is ours to the word, with more said than the bare one, is the more particular thing
-            if ($score > $best + 0.02 || ($score > 0.95 && self::tellsMore($reading, $line->name))) {
+            if ($score > $best + 0.02 || ($score > 0.95 && self::tellsMore($reading, $line->name, $isOther))) {
                 $best = $score;
                 $matches = $found;
             }
@@ -301,6 +305,8 @@ final readonly class NameReading implements Names
             $first = preg_split('/\s*[,;]\s*/', $line->preparation)[0] ?? '';
             // "if vegan" says when, "with juices" what goes in too, and not what it is
             $readings = preg_match('/^(?:if|for|to|or|as|when|with|including)\b|\band all$/iu', $first) === 1
+                || Vocabulary::has('its-own', mb_strtolower($first))
+                    && preg_match('/\ball\b/iu', $line->preparation) === 1
                 ? $readings
                 : [...$readings, "{$first} {$line->name}"];
             if (array_filter(
@@ -423,10 +429,23 @@ final readonly class NameReading implements Names
         ));
     }
 
-    private static function tellsMore(string $reading, string $name): bool
+    /** @param bool $isOther whether it is then another thing to the word: fresh turmeric, but no chopped tomato */
+    private static function tellsMore(string $reading, string $name, bool $isOther): bool
     {
         $more = array_diff(NameWords::of($reading), NameWords::of($name));
 
-        return array_filter($more, static fn(string $word): bool => !NameWords::isDescriptor($word)) !== [];
+        return array_filter(
+            $more,
+            static fn(string $word): bool => !NameWords::isDescriptor($word)
+                || $isOther && ($word === 'fresh' || !Vocabulary::has('done-to', $word)),
+        ) !== [];
+    }
+
+    /** "honey, hot", "olives, ripe": another thing, or how it goes in. */
+    private static function mayTellMore(string $reading, string $name): bool
+    {
+        $more = array_diff(NameWords::of($reading), NameWords::of($name));
+
+        return array_filter($more, static fn(string $word): bool => Vocabulary::has('done-to', $word, 'kinds')) !== [];
     }
 }
