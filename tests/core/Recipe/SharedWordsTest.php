@@ -221,6 +221,24 @@ final class SharedWordsTest extends TestCase
         self::assertSame(['salt', 'garlic'], array_map(static fn(ResolvedLine $one): ?string => $one->ingredient?->key, self::read('salt, 2 cloves garlic')));
     }
 
+    /** "200 g sugar and half as much salt": over every way to say so many times as much. */
+    public function test_so_many_times_as_much_is_measured(): void
+    {
+        $asked = 0;
+        foreach (Vocabulary::row('times-as-much')->fields() as $field) {
+            foreach (Vocabulary::row('times-as-much')->list($field) as $said) {
+                foreach (['300 g sugar and %s salt', '300 g sugar, %s salt', '300 g mustard seeds and %s brown'] as $line) {
+                    ++$asked;
+                    $read = self::read(sprintf($line, $said));
+                    self::assertCount(2, $read, sprintf($line, $said));
+                    self::assertEqualsWithDelta(300.0 * (float) Vocabulary::valueOf('times', $field), $read[1]->grams->value ?? 0.0, 0.5, sprintf($line, $said));
+                }
+            }
+        }
+        self::assertGreaterThan(150, $asked);
+        self::assertSame(22.5, self::read('lemon ½ juice')[0]->grams?->value);
+    }
+
     /** "¼ of a cabbage", "half of the onion": over all that is counted. */
     public function test_a_share_of_one_is_that_share(): void
     {

@@ -18,6 +18,10 @@ const kinds: Record<string, string> = {
   note: say.noteKind,
   nutrition: say.nutritionKind,
   link: say.ofThePage,
+  control: say.ofThePage,
+  'served-with': say.servedWithKind,
+  'talked-about': say.talkedAboutKind,
+  keeping: say.keepingKind,
 };
 
 /** What else stood on the page of a sauce. Nothing of it is lost, and each line can be made one of the sauce. */

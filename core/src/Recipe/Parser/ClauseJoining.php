@@ -27,6 +27,11 @@ final class ClauseJoining
         if ($current !== null) {
             $this->measuredLike($current, $draft);
         }
+        if ($current?->hasAmount() === true && $draft->sameAs?->of === '' && !$this->words->isKnown($draft)) {
+            // "100 g yellow mustard seeds, half that of brown"
+            $draft->measureLike($current);
+            $draft->sameAs = null;
+        }
         $tells = $this->words->tells($draft->name);
         $this->lastJoiner = $joiner === Joiner::None || !$tells ? $this->lastJoiner : $joiner;
         match (true) {
@@ -331,6 +336,11 @@ final class ClauseJoining
             foreach ($draft->amounts as $amount) {
                 $current->amounts[] = $amount->times($times);
             }
+        } elseif (
+            !$current->isCounted() && $draft->name === [] && $draft->said === [] && $draft->amounts[0]->size !== null
+        ) {
+            // "onion | 150 g | 1 medium"
+            array_push($current->amounts, ...$draft->amounts);
         } else {
             $this->words->unrole($draft->amountTokens);
             $current->said[] = $draft->amountTokens;
@@ -367,7 +377,7 @@ final class ClauseJoining
             && ($joiner === Joiner::Or || $this->isSlashedChoice($current, $draft));
         match (true) {
             $isChoice => $this->alternative($current, $draft),
-            $draft->sameAs === '' => $this->measuresTheSame($current, $draft),
+            $draft->sameAs?->of === '' => $this->measuresTheSame($current, $draft),
             $this->isCountingNoun($joiner, $current, $draft) => $this->counts($current, $draft),
             $this->isTurnedWithAmount($joiner, $current, $draft) => $this->turnWithAmount($current, $draft),
             $draft->hasAmount() || $draft->isSome => $this->joinsAThing($current, $draft),
@@ -392,8 +402,8 @@ final class ClauseJoining
     /** "100 g ginger and the same of garlic". */
     private function measuresTheSame(Draft $current, Draft $draft): void
     {
-        [$draft->sameAs, $draft->isApart] = [null, true];
         $draft->measureLike($current);
+        [$draft->sameAs, $draft->isApart] = [null, true];
         $this->drafts[] = $draft;
     }
 

@@ -124,7 +124,7 @@ final class ClauseReader
             PhraseKind::Percent => $draft->percent = $phrase->shares[0],
             PhraseKind::Ratio => $draft->shares = $phrase->shares,
             PhraseKind::Equal => $draft->isEqual = true,
-            PhraseKind::Same => $draft->sameAs = $phrase->says,
+            PhraseKind::Same => $draft->sameAs = new AsMuch($phrase->says, $phrase->shares[0] ?? 1.0),
             PhraseKind::Some => $draft->isSome = true,
             PhraseKind::Each => $draft->isEach = true,
             PhraseKind::Tag => $draft->tags[] = $phrase->says,

@@ -40,7 +40,7 @@ final class Draft
     public ?string $gloss = null;
     /** In which form it is bought, said of it or of the one before: "ground". */
     public ?string $form = null;
-    public ?string $sameAs = null;
+    public ?AsMuch $sameAs = null;
     public ?float $percent = null;
     public bool $isEach = false;
     /** Its amount is what is left of what was bought: "(480 g drained)". */
@@ -117,6 +117,10 @@ final class Draft
     {
         $this->amounts = $other->amounts;
         $this->amountTokens = $other->amountTokens;
+        if ($this->sameAs !== null && $this->sameAs->times !== 1.0 && $this->amounts !== []) {
+            $this->amounts = array_map($this->sameAs->applied(...), $this->amounts);
+            $this->amountText = trim($this->amounts[0]->written());
+        }
     }
 
     /** What else is said of another is said of this. */

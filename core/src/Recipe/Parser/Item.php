@@ -28,7 +28,7 @@ final readonly class Item
      * @param bool $isShared its amount is half of what was written for two
      * @param bool $isSome said loosely: "a ton of", "a little"
      * @param bool $isGuessed its name may be that of two things
-     * @param string $sameAs the thing whose amount it has too
+     * @param AsMuch|null $sameAs of which thing it has the amount too
      */
     public function __construct(
         public string $text,
@@ -48,7 +48,7 @@ final readonly class Item
         public ?array $lineSpan = null,
         public ?array $nameSpan = null,
         public string $gloss = '',
-        public ?string $sameAs = null,
+        public ?AsMuch $sameAs = null,
         public bool $isGuessed = false,
         public bool $isSome = false,
         public bool $isShared = false,

@@ -42,9 +42,12 @@ final class LineWords
         $own = $this->keyOf($name);
         foreach (array_filter([$name, $this->names->inFull($name)]) as $whole) {
             $words = explode(' ', $whole);
-            for ($from = min(1, count($words) - 1); $from < count($words); ++$from) {
+            foreach ([...array_slice(array_keys($words), 1), 0] as $from) {
                 $called = "{$said} " . implode(' ', array_slice($words, $from));
-                if (!in_array($this->keyOf($called), [null, $own], true)) {
+                $key = $this->keyOf($called);
+                // brown mustard seeds are counted among mustard seeds; cold cream is that cream
+                $isKind = $key === $own && !NameWords::isDescriptor($said) && !Vocabulary::has('done-to', $said);
+                if ($key !== null && ($key !== $own || $isKind)) {
                     return $called;
                 }
             }

@@ -91,6 +91,10 @@ final readonly class PhraseGrammar
         if ($same > 0 && $next?->isWord() === true && !$next->isWord('as')) {
             return new Phrase(PhraseKind::Same, $at, $at + $same);
         }
+        $times = $isAtStart ? self::timesAsMuch($tokens, $at) : null;
+        if ($times !== null) {
+            return $times;
+        }
         $toTaste = $before === [] ? Vocabulary::phraseAt('some', $tokens, $at, 'behind') : 0;
         if ($toTaste > 0) {
             return new Phrase(PhraseKind::Some, $at, $at + $toTaste);
@@ -104,6 +108,25 @@ final readonly class PhraseGrammar
         $each = Vocabulary::phraseAt('each', $tokens, $at);
 
         return $each > 0 ? new Phrase(PhraseKind::Each, $at, $at + $each) : null;
+    }
+
+    /**
+     * "half as much", "twice the amount of"
+     *
+     * @param list<Token> $tokens
+     */
+    private static function timesAsMuch(array $tokens, int $at): ?Phrase
+    {
+        foreach (Vocabulary::row('times-as-much')->fields() as $field) {
+            $long = Vocabulary::phraseAt('times-as-much', $tokens, $at, $field);
+            if ($long > 0 && ($tokens[$at + $long] ?? null)?->isWord() === true) {
+                $times = (float) Vocabulary::valueOf('times', $field);
+
+                return new Phrase(PhraseKind::Same, $at, $at + $long, shares: [$times]);
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -195,7 +218,7 @@ final readonly class PhraseGrammar
             if ($counted !== null && !$isLast) {
                 $cursor->move();
                 $first = $first->of($counted);
-            } elseif (!$isLast && !($isBehindFood && $this->names->longestAt($tokens, $cursor->position()) > 0)) {
+            } elseif (!$isLast && !($isBehindFood && $this->isOfItsOwn($tokens, $cursor->position()))) {
                 return null;
             }
         }
@@ -209,6 +232,17 @@ final readonly class PhraseGrammar
         }
 
         return new Phrase(PhraseKind::Amount, $from ?? $at, $cursor->position(), $forms);
+    }
+
+    /**
+     * "salt 2 lemons", "lemon ½ juice": whether another thing stands there, or a part of the one before.
+     *
+     * @param list<Token> $tokens
+     */
+    private function isOfItsOwn(array $tokens, int $at): bool
+    {
+        return $this->names->longestAt($tokens, $at) > 0
+            || Vocabulary::fieldOf('part-of', $tokens[$at]->lower) !== null;
     }
 
     /** @param non-empty-list<WrittenAmount> $forms */

@@ -74,6 +74,15 @@ final class Vocabulary
         return 0;
     }
 
+    /** "half as much", "twice that of", of one number of times, as a pattern of running text. */
+    public static function timesAsMuch(string $field): string
+    {
+        return '(?:' . implode('|', array_map(
+            static fn(string $one): string => preg_quote($one, '/'),
+            self::row('times-as-much')->list($field),
+        )) . ')';
+    }
+
     /** @return list<array{int, int, string}> where a short form stands in a line, and what it stands for */
     public static function shortForms(string $line): array
     {

@@ -192,11 +192,11 @@ final readonly class LineResolver
         if ($item->sameAs === null || $item->measured !== null) {
             return $item;
         }
-        $key = $item->sameAs === '' ? null : $this->names->keyOf($item->sameAs);
+        $key = $item->sameAs->of === '' ? null : $this->names->keyOf($item->sameAs->of);
         foreach (array_reverse($before) as $line) {
-            $isIt = $item->sameAs === '' || ($key !== null && $line->ingredient?->key === $key);
+            $isIt = $item->sameAs->of === '' || ($key !== null && $line->ingredient?->key === $key);
             if ($isIt && $line->written->measured !== null) {
-                return $item->measuring($line->written->measured);
+                return $item->measuring($item->sameAs->applied($line->written->measured));
             }
         }
 

@@ -62,8 +62,12 @@ final readonly class Mention
     /** "soy sauce and sake, a hundred millilitres each": as much as of another, which goes in. */
     public function asMuchAs(self $other): self
     {
-        $amount = trim((string) preg_replace('/\s*\beach\b/iu', '', $other->amount));
+        return $this->soMuch(trim((string) preg_replace('/\s*\beach\b/iu', '', $other->amount)));
+    }
 
+    /** The same, so much of which goes in. */
+    public function soMuch(string $amount): self
+    {
         return $this->with(line: "{$amount} {$this->name}", amount: $amount, use: MentionUse::PutIn);
     }
 

@@ -10,6 +10,7 @@ use Vinculum\Quantity\Measures;
 use Vinculum\Quantity\SpokenNumber;
 use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\Parser\Vocabulary;
 use Vinculum\Recipe\Resolution\NameReading;
 
 /** Finds what a telling names, how much of it, and why it names it. */
@@ -97,7 +98,37 @@ final class Mentions
         $isSame = $last !== null && $last->amount !== '' && $mention->amount === ''
             && preg_match('/\b(?:the )?same (?:amount |again |quantity )?(?:of|in)\s+$/iu', $before) === 1;
 
-        return $isSame ? $mention->asMuchAs($last)->putIn() : $mention;
+        return match (true) {
+            $isSame => $mention->asMuchAs($last)->putIn(),
+            $last !== null && $mention->amount === '' => $this->inAnotherUnit($last, $mention, $before)
+                ?? $this->timesOf($last, $mention, $before),
+            default => $mention,
+        };
+    }
+
+    /** "two tablespoons of sugar, sorry, teaspoons of sugar" */
+    private function inAnotherUnit(Mention $last, Mention $mention, string $before): ?Mention
+    {
+        $units = TellingWords::pattern('spoons');
+        $isSo = $mention->key === $last->key
+            && preg_match('/\b' . TellingWords::pattern('sorry') . "[\\s,.–-]*({$units})\\s+of\\s+$/iu", $before, $unit) === 1
+            && preg_match("/^(.+?)\\s+{$units}/iu", $last->amount, $number) === 1;
+
+        return $isSo && isset($number[1], $unit[1]) ? $mention->soMuch("{$number[1]} {$unit[1]} of") : null;
+    }
+
+    /** "two cups of vinegar and half as much sugar" */
+    private function timesOf(Mention $last, Mention $mention, string $before): Mention
+    {
+        foreach (Vocabulary::row('times-as-much')->fields() as $field) {
+            $isSo = preg_match('/\b' . Vocabulary::timesAsMuch($field) . '(?:\s+of)?\s+$/iu', $before) === 1;
+            $measured = $isSo ? $this->grammar->read($last->line)->first()->measured : null;
+            if ($measured !== null) {
+                return $mention->soMuch($measured->times((float) Vocabulary::valueOf('times', $field))->written());
+            }
+        }
+
+        return $mention;
     }
 
     /**

@@ -9,6 +9,7 @@ use Vinculum\Ingredient\Texture;
 use Vinculum\Quantity\SpokenNumber;
 use Vinculum\Recipe\Parser\Item;
 use Vinculum\Recipe\Parser\LineGrammar;
+use Vinculum\Recipe\Parser\Vocabulary;
 use Vinculum\Recipe\Resolution\NameReading;
 
 /** How much of a thing is said: before its name, behind it, or both. */
@@ -254,7 +255,7 @@ final readonly class SpokenAmounts
             $aside = $this->byTheWay($from, $next);
             [$from, $most] = [$from + $aside, $most + $aside];
             $token = $this->words->tokens[$from] ?? null;
-            if ($token === null) {
+            if ($token === null || $this->isOfTheNext($from)) {
                 break;
             }
             // "and pepper. In a jar, lid on"
@@ -288,7 +289,7 @@ final readonly class SpokenAmounts
                     if ($isOften || $isAlone && !$isOne) {
                         continue;
                     }
-                    $amount = self::ranged($this->corrected($this->words->between($from, $to)));
+                    $amount = rtrim(self::ranged($this->corrected($this->words->between($from, $to))), ' ),;');
                     // "gherkins, four small ones, chopped"
                     $amount = (string) preg_replace('/^(\S+ (?:small|little|big|large|medium))(?:[- ]sized)? ones\b.*$/iu', '$1', $amount);
                     $item = self::isNoAmount($amount) ? null : $this->read("{$amount} {$name}");
@@ -304,12 +305,27 @@ final readonly class SpokenAmounts
             // "two peppers, so about two hundred grams"
             $isJoined = $isJoined || $token->isWord('so') && str_ends_with(rtrim(substr($this->words->text, 0, $token->offset)), ',')
                 && ($this->words->isWord($from + 1, 'about', 'around', 'roughly', 'that\'s', 'say') || isset($this->words->tokens[$from + 1]) && $this->words->mayBegin($from + 1));
-            if (!$isJoined && !$token->isMark(',', '.', '-', '–', '…', ':', '?') && !in_array($token->lower, $glue, true)) {
+            // "a pinch of salt, well, more like a teaspoon"
+            $isJoined = $isJoined || $token->isWord('more') && $this->words->isWord($from + 1, 'like');
+            if (!$isJoined && !$token->isMark(',', '.', '-', '–', '…', ':', '?', '(') && !in_array($token->lower, $glue, true)) {
                 break;
             }
         }
 
         return [$end, null];
+    }
+
+    /** "… then half that of honey" */
+    private function isOfTheNext(int $at): bool
+    {
+        $behind = substr($this->words->text, $this->words->tokens[$at]->offset, 40);
+        foreach (Vocabulary::row('times-as-much')->fields() as $field) {
+            if (preg_match('/^' . Vocabulary::timesAsMuch($field) . '\b/iu', $behind) === 1) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function isBehindAComma(int $at): bool

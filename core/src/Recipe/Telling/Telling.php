@@ -30,13 +30,19 @@ final class Telling
     private const MOST_SHORT = 0.5;
     private const MOST_LETTERS = 300_000;
 
+    /** Words alone in a line that only what is written has. */
+    private const LIST_HEADING
+        = '/^\W*(?:ingredients|method|directions|instructions)\b\W*(?:$|:)|\bingredients:/imu';
+
     /** Whether a text is somebody's talk, and no list. */
     public static function isOne(string $pasted): bool
     {
         if (strlen($pasted) > self::MOST_LETTERS) {
             return false;
         }
-        $isStamped = SpokenText::isStamped($pasted);
+        // times beside the chapters of a film, with the list below them
+        $isChapters = !str_contains($pasted, '-->') && preg_match(self::LIST_HEADING, $pasted) === 1;
+        $isStamped = !$isChapters && SpokenText::isStamped($pasted);
         $text = $isStamped ? SpokenText::of($pasted)->text : $pasted;
         $words = preg_split('/[^\pL\']+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         if (count($words) < self::LEAST_WORDS) {
@@ -97,7 +103,7 @@ final class Telling
                 && preg_match('/^\s*(?:[-*•]|\d|[½¼¾⅓⅔]|an?\s|juice|salt\b)/iu', $line) === 1,
         );
 
-        return preg_match('/^\W*(?:ingredients|method|directions|instructions)\b\W*(?:$|:)|\bingredients:/imu', $pasted) === 1
+        return preg_match(self::LIST_HEADING, $pasted) === 1
             || count($short) >= 3 && count($short) / count($lines) > self::MOST_SHORT;
     }
 

@@ -117,7 +117,8 @@ final class LineSigns
             'percent' => str_contains($plain, '%'),
             'degrees' => preg_match('/\d\s*(?:°|º)|\bgas\s*(?:mark)?\s*\d|\b\d{2,3}\s?[CF]\b/u', $plain) === 1,
             'price' => preg_match('/[£€$]\s?\d|\d\s?[£€]/u', $plain) === 1,
-            'url' => preg_match('~https?://|\bwww\.|\.(?:com|org|net)\b|^@\w~iu', $plain) === 1,
+            'url' => preg_match('~https?://|\bwww\.|\.(?:com|org|net)\b|^@\w~iu', $plain) === 1
+                || preg_match('/^\s*(?:[#@][\pL\d_]+[\s,]*){2,}$/u', $line) === 1,
             'stars' => preg_match('/[★☆⭐]|\b\d(?:\.\d+)?\s*(?:from|out of)\s*\d|\b\d(?:\.\d+)?\s*\(\s*\d[\d,]{0,8}\s*(?:\)|votes|ratings|reviews)|\b\d+ (?:votes|ratings|reviews|comments)\b/iu', $plain) === 1,
             'date' => preg_match('/\b(?:19|20)\d\d\b|\b\d{1,2}\/\d{2,4}\b(?!\s*(?:cup|tsp|tbsp))|\b(?:january|february|march|april|june|july|august|september|october|november|december)\b/iu', $plain) === 1 && !str_contains($lower, ' g'),
             'duration' => preg_match('/^\W*(?:about |under )?' . self::DURATION . '(?:[,+\s]{0,4}(?:plus |and )?' . self::DURATION . '){0,4}(?:\s*[,(+\/|·–-].{0,30}|\s+(?:plus|or|and|in|on|depending|until|total|approx|of)\b.{0,24})?$/iu', $plain) === 1,

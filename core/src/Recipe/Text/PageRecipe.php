@@ -18,6 +18,8 @@ final class PageRecipe
     private const MAKES = '/(?:^|[.!;]\s+)((?:this |it )?(?:makes|yields?|fills)\b:?(?:[^.!]|\.\d)*)[.!]?\s*$/iu';
     /** A sentence that does. */
     private const SAYS = '/(?:^|[.!?|·•]\s+)((?:it |this )?(?:makes|yields|fills)\b(?:[^.!?|·•]|\.\d)*)/iu';
+    /** A part of a list that holds what the sauce is eaten with. */
+    private const SERVED_WITH = '/^(?:to|for) serv(?:e|ing)\b|^serve with\b/iu';
     private const LONGEST_TITLE = 200;
 
     public static function read(string $text, PageReader $reader): Recipe
@@ -47,6 +49,10 @@ final class PageRecipe
                 continue;
             }
             $ahead = $lines === [] ? count($aside) : $ahead;
+            if ($line->kind === LineKind::Ingredient && $lines !== [] && preg_match(self::SERVED_WITH, $stage ?? '') === 1) {
+                $aside[] = ['text' => $line->text, 'why' => 'served-with'];
+                continue;
+            }
             match ($line->kind) {
                 LineKind::Ingredient => $lines[] = [self::ingredient($line->text), $stage],
                 LineKind::Heading => $stage = rtrim(trim($line->text), ' :'),

@@ -330,6 +330,29 @@ final class PagesTest extends TestCase
         self::assertContains('To finish:', array_column($recipe->setAside, 'text'));
     }
 
+    /** A list with times of a film's chapters above it is a list, whatever is said under the film. */
+    public function test_the_chapters_of_a_film_make_no_telling_of_a_list(): void
+    {
+        foreach (["00:00 Intro\n00:45 What you need\n03:10 Toasting", "0:00 hello\n1:30 the pan\n10:05 tasting it"] as $chapters) {
+            foreach (['Ingredients:', 'INGREDIENTS', 'ingredients'] as $heading) {
+                $text = "{$chapters}\n\nGREEN TOMATO CHUTNEY\n{$heading}\n1.5 kg green tomatoes\n500 g onions\nmalt vinegar 600 ml\n2 tsp salt\n\n#chutney #preserving\n@home";
+                $recipe = RecipeReader::read($text);
+                self::assertSame(['1.5 kg green tomatoes', '500 g onions', 'malt vinegar 600 ml', '2 tsp salt'], $recipe->texts(), $text);
+            }
+        }
+    }
+
+    /** What a list puts under "To serve" is eaten with the sauce: it weighs nothing, and is still to be seen. */
+    public function test_what_is_listed_to_serve_is_set_aside(): void
+    {
+        foreach (['To serve', 'To serve:', 'For serving'] as $heading) {
+            $recipe = RecipeReader::read("Mushroom sauce\n\nIngredients\n250 g mushrooms\n100 ml cream\n{$heading}\n400 g tagliatelle\n2 tbsp grated parmesan\n\nMethod\nFry the mushrooms 5 minutes, add the cream.");
+            self::assertSame(['250 g mushrooms', '100 ml cream'], $recipe->texts(), $heading);
+            $with = array_filter($recipe->setAside, static fn($one): bool => $one['why'] === 'served-with');
+            self::assertSame(['400 g tagliatelle', '2 tbsp grated parmesan'], array_values(array_column($with, 'text')), $heading);
+        }
+    }
+
     public function test_a_note_may_say_what_is_made_and_a_heading_may_stand_before_a_step(): void
     {
         $recipe = RecipeReader::written(
