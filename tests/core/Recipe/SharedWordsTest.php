@@ -318,6 +318,22 @@ final class SharedWordsTest extends TestCase
         self::assertNotSame([], self::read('100 g sugar but no salt')[0]->unread);
     }
 
+    public function test_a_couple_a_few_and_a_dozen_are_so_many(): void
+    {
+        $asked = 0;
+        foreach (['tablespoons of milk', 'cups of sugar', 'cloves of garlic', 'onions', 'sprigs of thyme', 'star anise', 'grams of salt', 'tins of tomatoes'] as $thing) {
+            foreach (['couple' => 2, 'few' => 3, 'dozen' => 12] as $said => $count) {
+                $wanted = self::read("{$count} {$thing}")[0]->grams->value ?? 0.0;
+                foreach (["{$said} of {$thing}", "a {$said} of {$thing}", "a {$said} {$thing}", "{$said} {$thing}"] as $line) {
+                    ++$asked;
+                    self::assertEqualsWithDelta($wanted, self::read($line)[0]->grams->value ?? 0.0, 0.01 * $wanted, $line);
+                }
+            }
+        }
+        self::assertSame(96, $asked);
+        self::assertSame([Sureness::Likely, 'ginger-ground'], [self::read('1 tsp ginger')[0]->sure, self::read('1 tsp ginger')[0]->ingredient?->key]);
+    }
+
     /** "350 g sugar, 50 g of it brown": what is a part of the first is none besides it. */
     public function test_a_part_of_the_thing_before_is_taken_from_it(): void
     {

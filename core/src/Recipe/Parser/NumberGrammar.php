@@ -123,7 +123,8 @@ final class NumberGrammar
 
             return $times * $portion;
         }
-        $word = $cursor->peek()?->kind === TokenKind::Word ? self::whole($cursor->peek()->lower) : null;
+        $first = $cursor->peek()->lower ?? '';
+        $word = $cursor->peek()?->kind === TokenKind::Word ? self::whole($first) : null;
         if ($word === null) {
             return null;
         }
@@ -158,7 +159,8 @@ final class NumberGrammar
         }
         // "two of sugar": behind a plain number "of" is no part of the amount
         $isPlain = $value === (float) $word && $value >= 1.0 && $cursor->position() === $start + 1;
-        $isOf = $isPlain && !$isArticle && $cursor->peek()?->isWord('of') === true;
+        $isFew = preg_match('/^(?:couple|few|doz)/u', $first) === 1;
+        $isOf = $isPlain && !$isArticle && !$isFew && $cursor->peek()?->isWord('of') === true;
         if (!$isOf || $cursor->peek(1)?->isWord('the', 'those', 'these') === true) {
             self::skipConnectives($cursor);
         }

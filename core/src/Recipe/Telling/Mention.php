@@ -71,6 +71,18 @@ final readonly class Mention
         return $this->with(line: "{$amount} {$this->name}", amount: $amount, use: MentionUse::PutIn);
     }
 
+    /** Only its juice, or its zest. */
+    public function onlyThe(string $part, int $to): self
+    {
+        $amount = trim((string) preg_replace('/\s+of$/iu', '', $this->amount));
+
+        return $this->with(
+            key: "{$this->key} {$part}",
+            line: "{$part} of {$amount} {$this->name}",
+            span: [$this->span[0], max($this->span[1], $to)],
+        );
+    }
+
     /** The zest of the fruit that this is the juice of. */
     public function zest(): self
     {

@@ -15,6 +15,8 @@ final class MentionPurpose
     /** "Salt right at the end", "pepper but no salt". */
     private const AT_THE_END = '/^\W*(?:and\W+)?(?:salt|(?:black )?pepper)\b[^,.]{0,20}\b(?:at the end|at the last|last|to taste|to finish|no salt)\b/iu';
     private const LEFT_OUT = '/\b(?:i|we) (?:left|leave|didn\'?t|don\'?t|never)\b/iu';
+    /** "Vanilla if you like, I don't bother". */
+    private const LEFT_OUT_BEHIND = '/^[^.!?]{0,20}[,;]\s*(?:but )?(?:i|we) (?:don\'?t|never|leave|left|didn\'?t)\b/iu';
     private const IS_DONE = '/^\s*and (?:then )?(?:(?:you|we)\'?re|(?:that|it)\'?s|i\'?m) (?:done|it|there)\b/iu';
     private const SEASONED = '/\bsalt(?:,| and|, and) (?:black )?pepper\b/iu';
 
@@ -55,6 +57,12 @@ final class MentionPurpose
             !$hasAmount && trim($upTo) === '' && preg_match('/^, \pL+:\s/iu', $behind) === 1 => MentionUse::Named,
             // "you pour that water off", "squeeze the water out"
             !$hasAmount && preg_match('/^\s*(?:off|away|out)\b/iu', $behind) === 1,
+            !$hasAmount && preg_match('/\b(?:squeeze|press|pour|drain|wring)s? (?:out|off|away) (?:the|that|its|any|all the)\s+$/iu', $upTo) === 1,
+            // "take out the star anise"
+            !$hasAmount && preg_match('/\b(?:(?:take|fish|pick|lift|pull|scoop)s? (?:them |it )?out|removes?|discards?)\s+(?:the|that|those|your)\s+$/iu', $upTo) === 1,
+            // "a bit of the cream off the top"
+            $item?->measured?->unit === null
+                && preg_match('/^\s*(?:off|from) the (?:top|surface|tin)\b/iu', $behind) === 1,
             // "this is my hot honey"
             !$hasAmount && preg_match('/\b(?:this is|here is) (?:my|our|the)\s+(?:\pL+\s){0,2}$/iu', $upTo) === 1,
             // "orange zest is nice if you serve duck"
@@ -64,7 +72,10 @@ final class MentionPurpose
             // "mushrooms, chestnut ones"
             !$hasAmount && preg_match('/^\s+(?:ones?|kind|sort|type)\b/iu', $behind) === 1,
             // "he put bourbon in it, I don't"
-            self::isDeniedOfOneself($upTo, $from) => MentionUse::TalkedAbout,
+            self::isDeniedOfOneself($upTo, $from),
+            // "Vanilla if you like, I don't bother"
+            !$hasAmount && preg_match("/^\W{0,2}{$optional}/iu", $behind) === 1
+                && preg_match(self::LEFT_OUT_BEHIND, $behind) === 1 => MentionUse::TalkedAbout,
             // "Pepper.", "Salt, obviously."
             !$hasAmount && trim($upTo) === ''
                 && preg_match('/^[\pL\s]{2,24}?(?:, (?:obviously|of course|as always|naturally))?[.!]?\s*$/u', $told) === 1

@@ -16,6 +16,9 @@ use Vinculum\Recipe\Resolution\NameReading;
 /** Finds what a telling names, how much of it, and why it names it. */
 final class Mentions
 {
+    /** A single word behind a thing, up to the end of what is said of it. */
+    private const KIND_BEHIND = '/^[\s,]+(?:the\s+)?(\pL[\pL-]+)(?:(?<=\pL)\s+(?:one|ones|kind|sort|stuff|type)\b|(?=\s*(?:[.;!?]|,\s+(?:and|then|plus)\b|$)))/iu';
+
     private NameReading $names;
     private LineGrammar $grammar;
     private SpokenWords $words;
@@ -75,10 +78,34 @@ final class Mentions
                 $mentions = $this->asMuchOfEach($mentions, $mention);
             }
             $zest = $this->zestOf($mention);
-            array_push($mentions, ...($zest === null ? [] : [$zest]), ...[$mention]);
+            array_push($mentions, ...($zest === null ? [] : [$zest]), ...$this->partsBehind($mention));
         }
 
         return $this->withUnknown($mentions);
+    }
+
+    /**
+     * "A lemon, juice and zest": what is taken of it, said behind it.
+     *
+     * @return non-empty-list<Mention>
+     */
+    private function partsBehind(Mention $fruit): array
+    {
+        $behind = substr($this->words->text, $fruit->span[1], 40);
+        $isSo = $fruit->amount !== '' && $this->names->keyOf("{$fruit->name} zest") !== null && preg_match(
+            '/^[\s,]+(?:just |only )?(?:the |its )?(juice|zest)(?:(?:,| and|,? plus) (?:the |its )?(zest|juice))?(?=\s*(?:[.,;!?]|$))/iu',
+            $behind,
+            $said,
+        ) === 1;
+        if (!$isSo || !isset($said[1])) {
+            return [$fruit];
+        }
+        $to = $fruit->span[1] + strlen($said[0]);
+
+        return array_map(
+            static fn(string $part): Mention => $fruit->onlyThe(mb_strtolower($part), $to),
+            [$said[1], ...(isset($said[2]) ? [$said[2]] : [])],
+        );
     }
 
     /** "the zest and the juice of one lemon" are two things. */
@@ -271,7 +298,8 @@ final class Mentions
         return new Mention(
             $isPart ? "{$key} {$of[1]}" : $key,
             $name,
-            ($item->text ?? $name) . ($item === null ? '' : $this->stateBehind($to, $next)),
+            ($item->text ?? $name)
+                . ($item === null ? '' : $this->stateBehind($to, $next) . self::gratedBefore($upTo, $key)),
             $item->amountText ?? '',
             [$begins, $this->words->tokens[$to - 1]->end],
             MentionPurpose::of(
@@ -288,6 +316,13 @@ final class Mentions
                 || preg_match('/' . TellingWords::pattern('may-put') . '\W*$/iu', $upTo) === 1,
             isCorrection: MentionPurpose::endsIn('sorry', $upTo),
         );
+    }
+
+    /** "I grate in a teaspoon of ginger": of what by the spoon is else its powder. */
+    private static function gratedBefore(string $upTo, string $key): string
+    {
+        return FactsFile::named('words')['spooned']->has($key)
+            && preg_match('/\bgrat(?:e|ed|ing)(?:\s+[\pL\']+){0,8}\s*$/iu', $upTo) === 1 ? ', grated' : '';
     }
 
     /** "three red peppers, charred and skinned", "a tin of tomatoes, drained": what it has become before it goes in. */
@@ -314,13 +349,14 @@ final class Mentions
      */
     private function ofItsKind(Mention $mention, int $end): array
     {
-        $from = $this->words->tokens[$end - 1]->end;
+        $from = max($this->words->tokens[$end - 1]->end, $mention->amount === '' ? 0 : $mention->span[1]);
         $behind = substr($this->words->text, $from, 60);
         $uses = '(?:(?:i|we) (?:always |usually )?(?:use|like|prefer|take|had)|mine is|ours is)';
         // "a hundred and fifty grams of yogurt, Greek."
-        $isTurned = $mention->amount !== '' && preg_match('/^,\s+(\pL[\pL-]+)\s*(?:[.;!?]|$)/u', $behind, $kind) === 1
-            && $this->names->keyOf($kind[1]) === null && $this->names->keyOf("{$kind[1]} {$mention->name}") !== null;
-        $pattern = $isTurned ? '/^,\s+(\pL[\pL-]+)/u' : "/^[\\s,]*{$uses}\\s+(?:the\\s+)?(\\pL[\\pL-]+)(?:\\s(?:one|kind|sort|stuff))?\\s*(?:[,.;!?]|$)/iu";
+        // "600 ml of vinegar, cider, and …", "mustard, the grainy one"
+        $isTurned = $mention->amount !== '' && preg_match(self::KIND_BEHIND, $behind, $kind) === 1
+            && $this->names->keyOf("{$kind[1]} {$mention->name}") !== null;
+        $pattern = $isTurned ? self::KIND_BEHIND : "/^[\\s,]*{$uses}\\s+(?:the\\s+)?(\\pL[\\pL-]+)(?:\\s(?:one|kind|sort|stuff))?\\s*(?:[,.;!?]|$)/iu";
         $name = preg_match($pattern, $behind, $kind) === 1 ? "{$kind[1]} {$mention->name}" : $mention->name;
         $key = $this->names->keyOf($name);
 
@@ -400,7 +436,9 @@ final class Mentions
             ) !== [];
             // "or two teaspoons of dried"
             $isQuality = preg_match('/^(?:dried|fresh|ground|powder|it)$/iu', $name) === 1;
-            if ($isTaken || $isQuality || $name === '') {
+            // "one minute of boiling"
+            $isTime = preg_match('/\b(?:minutes?|hours?|seconds?|days?|weeks?|months?|years?|degrees?|times|steps|people)\s+of\s+$/iu', $said) === 1;
+            if ($isTaken || $isQuality || $isTime || $name === '') {
                 continue;
             }
             $item = $this->grammar->read($text)->first();

@@ -53,7 +53,8 @@ final readonly class SpokenAmounts
         $isLoose = $ahead?->measured?->unit?->isVague() === true && $behind?->measured?->unit?->isVague() === false
             || preg_match('/^(?:some|a few|few|a bit|a little|lots|enough)\b/iu', $ahead->text ?? '') === 1;
         $isSurer = $sized !== null || self::isMetric($behind) && !self::isMetric($ahead)
-            || $behind?->measured?->unit !== null && $isLoose;
+            || $isLoose && $behind?->measured !== null && ($behind->measured->unit !== null
+                || !in_array($behind->measured->counted, [null, 'whole'], true));
         $item = $ahead === null || $isSurer ? $behind ?? $ahead : $ahead;
         $isBehind = $item !== null && $item === $behind;
         [$item, $corrected] = $this->anotherNumber($item, $isBehind ? $to : $end, $next, $name);
@@ -78,11 +79,16 @@ final readonly class SpokenAmounts
         $number = SpokenNumber::pattern();
         $behind = substr($this->words->text, $this->words->tokens[$end - 1]->end, 60);
         $sorry = TellingWords::pattern('sorry');
-        $said = "/^[\\s,.–-]*(?:no|{$sorry})[\\s,]+(?:no,?\\s+|make (?:that|it)\\s+|it was\\s+)?({$number})\\s*(?:[,.;!?]|$)/iu";
+        $units = TellingWords::pattern('spoons') . '|(?:' . implode('|', TellingWords::list('metric')) . ')';
+        $first = "(?:(?:no|less|more)[\\s,]+)?(?:say\\s+|about\\s+|maybe\\s+|make (?:that|it)\\s+|it was\\s+)?";
+        $count = "(?:{$number})(?:\\s+hundred(?:\\s+and\\s+\\pL+)?)?";
+        $said = "/^[\\s,.–-]*(?:no|{$sorry})[\\s,]+{$first}({$count})(?:\\s+({$units})\\b|\\s*(?:[,.;!?]|$))/iu";
         if ($item?->measured === null || $item->measured->isRange() || preg_match($said, $behind, $found) !== 1) {
             return [$item, 0];
         }
-        $meant = (string) preg_replace('/^\S+/u', $found[1], trim($item->amountText));
+        $meant = ($found[2] ?? '') === ''
+            ? (string) preg_replace('/^\S+/u', $found[1], trim($item->amountText))
+            : "{$found[1]} {$found[2]} of";
         $ends = $this->words->tokens[$end - 1]->end + strlen(rtrim($found[0], ' ,.;!?'));
         for ($to = $end; $to < $next && $this->words->tokens[$to]->offset < $ends; ++$to);
 
@@ -106,7 +112,7 @@ final readonly class SpokenAmounts
                 && preg_match('/^(\S+) (tins?|cans?|jars?)\b/iu', $this->words->between($from, $end), $packs) === 1
                 => $this->read("{$packs[1]} " . self::figure($said[1]) . " {$said[2]} {$packs[2]} of {$name}"),
             // "eight onions, big ones"
-            preg_match('/^[\s,]*(?:really |quite |good |nice )?(big|large|small|little|medium)(?:[- ]sized)? ones?\b/iu', $behind, $said) === 1
+            preg_match('/^(?:\s+(?:here|there))?[\s,]*(?:really |quite |good |nice )?(big|large|small|little|medium)(?:[- ]sized)? ones?\b/iu', $behind, $said) === 1
                 && $from < $at
                 => $this->read("{$this->words->between($from, $at)} {$said[1]} {$name}"),
             // "a tin of plum tomatoes four hundred grams"
@@ -146,7 +152,9 @@ final readonly class SpokenAmounts
     private function inTheSameUnit(?Item $item, string $name, int $at): ?Item
     {
         $isBare = $item?->measured !== null && $item->measured->unit === null;
-        if (!$isBare || !$this->words->isWord($at - 1, 'of')) {
+        // "500 grams of onions and a couple of Bramleys"
+        $isCounted = preg_match('/^(?:an?\s+)?(?:couple|few|dozen)\b/iu', trim($item->amountText ?? '')) === 1;
+        if (!$isBare || $isCounted || !$this->words->isWord($at - 1, 'of')) {
             return null;
         }
         $said = substr($this->words->text, 0, $this->words->tokens[$at]->offset);
@@ -219,7 +227,8 @@ final readonly class SpokenAmounts
             ? $at
             : max($before + 1, $at - self::AHEAD, $this->words->firstOf($at));
         for ($from = $least; $from < $at; ++$from) {
-            if (!$this->words->mayBegin($from)) {
+            $isPeeled = $this->words->isWord($from, 'peel', 'rind') && !$this->words->isWord($from + 1, 'of', 'from');
+            if (!$this->words->mayBegin($from) || $isPeeled) {
                 continue;
             }
             $said = $this->corrected($this->words->between($from, $end));
@@ -260,7 +269,11 @@ final readonly class SpokenAmounts
             }
             // "and pepper. In a jar, lid on"
             if ($token->isWord('in', 'into') && $this->isVessel($from + 1)) {
-                break;
+                // "olive oil in the pan two tablespoons"
+                if (!$this->isMeasuredIn($from)) {
+                    break;
+                }
+                [$from, $most] = [$from + 3, $most + 3];
             }
             if ($this->words->mayBegin($from)) {
                 for ($to = min($next, $from + self::LONGEST_AMOUNT); $to > $from; --$to) {
@@ -276,7 +289,7 @@ final readonly class SpokenAmounts
                         && ($follows->isNumber() || $follows->isWord('a', 'an')
                             || TellingWords::have($follows->lower, 'counted'))
                         && !$isEnd;
-                    if ($isOfNext || $isCut || $this->words->tokens[$to - 1]->isWord('of', 'and', 'or', 'the')) {
+                    if ($isOfNext || $isCut || $this->words->tokens[$to - 1]->isWord('of', 'and', 'or', 'the', 'if')) {
                         continue;
                     }
                     // "in three goes", "yoghurt one"
@@ -398,6 +411,14 @@ final readonly class SpokenAmounts
         $behind = substr($this->words->text, $this->words->tokens[$at]->offset ?? 0, 30);
 
         return preg_match('/^(?:an?|the|my|your|that)\s+(?:\pL+\s+)?(?:jar|tin|bottle|bowl|pan|pot|cup|jug|glass|blender|dish|tub|box)\b/iu', $behind) === 1;
+    }
+
+    private function isMeasuredIn(int $at): bool
+    {
+        $behind = substr($this->words->text, $this->words->tokens[$at]->offset, 60);
+        [$numbers, $measures] = [TellingWords::pattern('numbers'), TellingWords::pattern('counted')];
+
+        return preg_match("/^in(?:to)? \\pL+ \\pL+ (?:about )?(?:{$numbers}|\\d+)\\s+{$measures}\s*(?:[.,;!?]|$)/iu", $behind) === 1;
     }
 
     private function isWhichOne(int $at): bool

@@ -48,7 +48,8 @@ final readonly class SpokenText
             $next = self::nextOf($lines, $number);
             $goesOn = preg_match(self::GOES_ON, $kept) === 1 || preg_match('/^(?:of|and a)\b/iu', $next) === 1;
             $isLong = str_word_count($kept) >= self::LEAST_SAID;
-            $isNew = !$goesOn && ($isListed || $isStamped && $isLong && self::beginsAnew($next));
+            $isNew = !$goesOn && ($isListed
+                || $isStamped && $isLong && (self::beginsAnew($next) || self::isMeasuredTwice($kept, $next)));
             $end = $isNew ? ".\n" : "\n";
             foreach (str_split($kept . $end) as $offset => $byte) {
                 $isSpace = $byte === ' ' || $byte === "\n" || $byte === "\t";
@@ -86,7 +87,16 @@ final readonly class SpokenText
         [$numbers, $measures, $does] = array_map(TellingWords::pattern(...), ['numbers', 'counted', 'begins']);
 
         return preg_match("/^(?:{$numbers}|\\d+|[½¼¾⅓⅔])(?:\\s+\\pL+){0,2}?\\s+{$measures}\\b/iu", $line) === 1
-            || preg_match("/^(?:{$does}|he|she|they)\\b/iu", $line) === 1;
+            || preg_match("/^(?:{$does}|he|she|they|(?:it )?keeps)\\b/iu", $line) === 1;
+    }
+
+    /** "olive oil in the pan two tablespoons / one red onion": an amount at the end, and another in the next line. */
+    private static function isMeasuredTwice(string $line, string $next): bool
+    {
+        [$numbers, $measures] = array_map(TellingWords::pattern(...), ['numbers', 'counted']);
+
+        return preg_match("/\\b{$measures}\s*$/iu", $line) === 1
+            && preg_match("/^(?:{$numbers}|\d+|[½¼¾⅓⅔])(?!\pL)/iu", $next) === 1;
     }
 
     /** Whether a recording is told in short lines: "[0:05] one cup mayo". */

@@ -154,6 +154,10 @@ final class Telling
         if (preg_match("/^\\W*((?:[\\pL'’-]+\\s){0,3}" . TellingWords::pattern('dishes') . ')[.!:]\s*$/iu', $clauses[0][1] ?? '', $found) === 1) {
             return mb_strtoupper(mb_substr($found[1], 0, 1)) . mb_substr($found[1], 1);
         }
+        // "a really quick tomato relish"
+        if (preg_match("/^\\W*(?:(?:so|ok|okay|right)\\W+)?(?:a|an|my|our)\\s+(?:really |very |quick |easy |simple |lovely |nice )+((?:[\\pL'’-]+\\s){0,3}" . TellingWords::pattern('dishes') . ')\b/iu', $clauses[0][1] ?? '', $found) === 1) {
+            return mb_strtoupper(mb_substr($found[1], 0, 1)) . mb_substr($found[1], 1);
+        }
         // "hot honey, three ingredients"
         $fillers = TellingWords::pattern('fillers');
         $counted = "/^\\W*(?:{$fillers}\\W+)*((?:[\\pL'’-]+\\s){0,3}[\\pL'’-]+)\\W+(?:" . SpokenNumber::pattern() . ')\s+ingredients\b/iu';
@@ -199,6 +203,9 @@ final class Telling
                 continue;
             }
             $merged = match (true) {
+                // "a tablespoon of oil, mustard oil if you have it"
+                $one->isOneOf($next) && $next->amount === '' && $next->isOptional && !$one->isOptional
+                    => $one->choosing($next->name, $next->span[1]),
                 $one->isOneOf($next) && $next->amount === '' && $one->amount !== '' => $one->named($next),
                 $one->isOneOf($next) && $one->amount === '' => $next,
                 $next->isOneOf($one) && $next->amount === '' => $one,

@@ -9,6 +9,7 @@ use Vinculum\Quantity\SpokenNumber;
 /** What is done, of what somebody tells: with heat, a tool or time. */
 final class ToldSteps
 {
+    private const KEEPS_BEHIND = '/[,;]?\s+and (?:it|they|that|this)(?:\'ll|’ll| will| should)? (?:keeps?|lasts?)\b.*$/isu';
     private const A_TIME = '/\b(?:minutes?|mins?|hours?|overnight)\b/iu';
 
     /**
@@ -20,6 +21,8 @@ final class ToldSteps
     {
         $steps = [];
         foreach ($clauses as $number => [$at, $clause]) {
+            // "twenty minutes, and it keeps for months"
+            $clause = (string) preg_replace(self::KEEPS_BEHIND, '', $clause);
             $isTimed = self::isTimed($clause);
             $isDone = $isTimed || self::tellsWhatWasDone($clause);
             if ($at < $from || !$isDone && !TellingWords::areIn($clause, 'does')) {

@@ -49,7 +49,9 @@ final class PageRecipe
                 continue;
             }
             $ahead = $lines === [] ? count($aside) : $ahead;
-            if ($line->kind === LineKind::Ingredient && $lines !== [] && preg_match(self::SERVED_WITH, $stage ?? '') === 1) {
+            $isServedWith = $line->kind === LineKind::Ingredient && $lines !== []
+                && preg_match(self::SERVED_WITH, $stage ?? '') === 1;
+            if ($isServedWith) {
                 $aside[] = ['text' => $line->text, 'why' => 'served-with'];
                 continue;
             }

@@ -63,7 +63,9 @@ final class TellingsTest extends TestCase
      * lines, 12 of 14 times, in order in 8 of 12; a fifteenth, of twelve: 67 of 70, 62 of 67, 1 of 68 lines, 10 of 12 times, in order in
      * all twelve (two of them are still not wholly right and stand nowhere). A sixteenth, of twenty: 130 of 143, 115 of 130, 5 of 144 lines, all 20
      * times, in order in 19 (two were not taken for tellings). A seventeenth, of twenty: 134 of 142, 116 of 134, 5 of 144 lines, all 17
-     * times, all in order. An eighteenth, of twelve: 72 of 75, 67 of 72, 3 of 79 lines, 8 of 9 times, all in order. All but the third stand in seen.txt now, but for one of the eighth that is still not understood ("as much
+     * times, all in order. An eighteenth, of twelve: 72 of 75, 67 of 72, 3 of 79 lines, 8 of 9 times, all in order.
+     * A nineteenth, of ten: 66 of 70, 57 of 66, 8 of 74 lines, 10 of 12 times, all in order.
+     * A twentieth, of ten: 67 of 71, 60 of 67, 6 of 76 lines, 13 of 14 times, all in order (three of them are still not wholly right and stand nowhere). All but the third stand in seen.txt now, but for one of the eighth that is still not understood ("as much
      * chilli as you dare, I do one red one").
      */
     public function test_tellings_that_it_never_saw_are_mostly_right(): void
@@ -126,7 +128,7 @@ final class TellingsTest extends TestCase
             static fn(array $s): array => ["Two tins of good tomatoes, the four hundred gram ones. A teaspoon of {$s[1]}", ['2 400 gram tins of tomatoes', "a teaspoon of {$s[1]}"]],
             static fn(array $s): array => ["the zest and the juice of one lemon, and a teaspoon of {$s[2]}", ['zest of one lemon', 'juice of one lemon', "a teaspoon of {$s[2]}"]],
             static fn(array $s): array => ["a bit of ginger the size of a thumb and a teaspoon of {$s[0]}", ['a thumb-sized piece of ginger', "a teaspoon of {$s[0]}"]],
-            static fn(array $s): array => ["then the {$s[0]} the smoked kind two teaspoons and a teaspoon of {$s[1]}", ["two teaspoons of {$s[0]}", "a teaspoon of {$s[1]}"]],
+            static fn(array $s): array => ["then the {$s[0]} the good kind two teaspoons and a teaspoon of {$s[1]}", ["two teaspoons of {$s[0]}", "a teaspoon of {$s[1]}"]],
             static fn(array $s): array => ["a teaspoon of {$s[0]}. He puts bourbon in it, I don't", ["a teaspoon of {$s[0]}"]],
             static fn(array $s): array => ["a teaspoon of {$s[0]}, no, two, I like it", ["two teaspoons of {$s[0]}"]],
             static fn(array $s): array => ["a teaspoon of {$s[0]}, same of {$s[1]}", ["a teaspoon of {$s[0]}", "a teaspoon of {$s[1]}"]],
@@ -142,6 +144,21 @@ final class TellingsTest extends TestCase
             static fn(array $s): array => ["two tablespoons of {$s[0]}, sorry, teaspoons of {$s[0]}", ["two teaspoons of {$s[0]}"]],
             static fn(array $s): array => ["a pinch of {$s[0]}, well, more like a teaspoon", ["a teaspoon of {$s[0]}"]],
             static fn(array $s): array => ["a pinch of {$s[0]} (I use 2 tsp) and a teaspoon of {$s[1]}", ["2 tsp {$s[0]}", "a teaspoon of {$s[1]}"]],
+            static fn(array $s): array => ["five hundred grams of tomatoes and a couple of red onions, and a teaspoon of {$s[0]}", ['500 g tomatoes', '2 red onions', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["three onions here, big ones, and a teaspoon of {$s[0]}", ['3 large onions', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["the peel of half a lemon and a teaspoon of {$s[0]}. Take out the lemon peel", ['zest of half a lemon', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["sugar to taste, I use about sixty grams. A teaspoon of {$s[0]}", ['60 g sugar', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["the vinegar was 600 ml, cider, and a teaspoon of {$s[0]}", ['600 ml cider vinegar', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["two tablespoons of mustard the grainy one and a teaspoon of {$s[0]}", ['2 tbsp grainy mustard', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["a tin of coconut milk. I fry a teaspoon of {$s[0]} in a bit of the cream off the top", ['a tin of coconut milk', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["couple of tablespoons of milk and a teaspoon of {$s[0]} no two teaspoons", ['2 tbsp milk', "2 tsp {$s[0]}"]],
+            static fn(array $s): array => ["a tablespoon of oil, mustard oil if you have it, and a teaspoon of {$s[0]}", ['1 tbsp oil', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["half a litre of brown sauce, no, less, say three hundred mils, and a teaspoon of {$s[0]}", ['300 ml brown sauce', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["A lemon, juice and zest. A teaspoon of {$s[0]}", ['juice of a lemon', 'zest of a lemon', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["some mint, like ten leaves, and a teaspoon of {$s[0]}. Vanilla if you like, I don't bother", ['10 leaves mint', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["half a cucumber grated, squeeze out the water, and a teaspoon of {$s[0]}. One minute of boiling", ['half a cucumber', "a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["a teaspoon of {$s[0]}. The lads put chilli sauce on top but that's their business", ["a teaspoon of {$s[0]}"]],
+            static fn(array $s): array => ["I grate in a teaspoon of ginger and a teaspoon of {$s[0]}", ['a teaspoon of grated ginger', "a teaspoon of {$s[0]}"]],
             static fn(array $s): array => ["a teaspoon of {$s[0]}. Grate half a cucumber and squeeze the water out", ["a teaspoon of {$s[0]}", 'half a cucumber']],
         ];
         $grams = static fn(Sauce $sauce): array => array_map(
@@ -159,7 +176,7 @@ final class TellingsTest extends TestCase
                 ++$asked;
             }
         }
-        self::assertSame(115, $asked);
+        self::assertSame(190, $asked);
     }
 
     /** What is got ready first and put in later stands where it goes in. */
