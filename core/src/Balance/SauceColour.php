@@ -18,6 +18,8 @@ use Vinculum\Sensory\Colour;
 final class SauceColour
 {
     private const BROWNING = 'browning';
+    /** How far the strongest of red, green and blue lies above the weakest in what is neither pale nor brown. */
+    private const VIVID = 120.0;
     /** Share of a sauce below which leaves are flecks (common practice: by eye). */
     private const FLECKS = 0.1;
 
@@ -48,6 +50,21 @@ final class SauceColour
         $parts[] = [self::colour($brown), $sugar * $minutes / 60.0 * $brown->number('strength')];
 
         return Colour::mixed($parts);
+    }
+
+    /** What gives a sauce the most of its colour; null where all in it is pale or brown. */
+    public static function mostOf(Formula $formula): ?Ingredient
+    {
+        [$most, $ingredient] = [0.0, null];
+        foreach ($formula->lines as $line) {
+            $tint = $line->ingredient === null || !$line->countsInTheMixture() ? null : self::tint($line->ingredient);
+            $tints = ($line->grams->value ?? 0.0) * ($tint?->number('strength') ?? 0.0);
+            if ($tints > $most && $tint !== null && self::isVivid($tint)) {
+                [$most, $ingredient] = [$tints, $line->ingredient];
+            }
+        }
+
+        return $ingredient;
     }
 
     /**
@@ -87,6 +104,13 @@ final class SauceColour
         }
 
         return $found === null ? null : FactsFile::named('colours')[$found];
+    }
+
+    private static function isVivid(Row $row): bool
+    {
+        [$red, $green, $blue] = $row->numbers('colour');
+
+        return max($red, $green, $blue) - min($red, $green, $blue) >= self::VIVID;
     }
 
     private static function colour(Row $row): Colour

@@ -143,7 +143,7 @@ final readonly class Complaint
             $steps = $now->stepsOn($axis);
             $moves = self::movesOn($axis, $said);
             if ($moves !== null) {
-                $least = self::leastOn($axis, $said);
+                $least = self::leastOn($axis, $said, $family);
                 $least = $least === null ? null : max($least, $family?->window($axis)->low ?? 0.0);
                 $short = $least === null ? 0.0 : max(0.0, $axis->steps($least) - $steps - $moves[0]);
                 $windows[$axis->value] = TargetWindow::ofSteps(
@@ -160,16 +160,21 @@ final readonly class Complaint
     }
 
     /**
-     * What a cook brings at least where something is missing; null where nothing is said to be.
+     * What a cook brings at least where something is missing: what is tasted, if only slightly, and what the word itself
+     * says; null where nothing is said to be.
      *
      * @param list<array{self, float}> $said
      */
-    private static function leastOn(Axis $axis, array $said): ?float
+    private static function leastOn(Axis $axis, array $said, ?Target $family): ?float
     {
         $least = null;
         foreach ($said as [$complaint]) {
-            if ($complaint->brings($axis) && $complaint->atLeast !== null && count($complaint->moves) === 1) {
-                $least = max($least ?? 0.0, $complaint->atLeast);
+            if ($complaint->brings($axis)) {
+                $own = count($complaint->moves) === 1 ? $complaint->atLeast ?? 0.0 : 0.0;
+                $most = $family?->window($axis)->high ?? INF;
+                // a little heat is tasted long before it is slight
+                $slight = $axis === Axis::Heat ? 0.0 : min($axis->slight(), $most);
+                $least = max($least ?? 0.0, $own, $slight);
             }
         }
 

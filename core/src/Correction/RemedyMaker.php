@@ -53,9 +53,9 @@ final readonly class RemedyMaker
     }
 
     /** @param 'strain'|'rest'|'drain'|'second-batch' $kind */
-    public function doing(string $kind, string $why): Correction
+    public function doing(string $kind, string $why, ?string $says = null): Correction
     {
-        return $this->correction([], $this->balance->mixture, $why, new Remedy($kind, $this->says($kind)));
+        return $this->correction([], $this->balance->mixture, $why, new Remedy($kind, $this->says($says ?? $kind)));
     }
 
     /** @param list<array{string, float}> $amounts ingredient and grams */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Vinculum\Correction;
 
 use Vinculum\Balance\Balance;
+use Vinculum\Balance\SauceColour;
 use Vinculum\Chemistry\Component;
 use Vinculum\Facts\FactsFile;
 use Vinculum\Ingredient\Catalogue;
@@ -31,7 +32,9 @@ final readonly class TextureRemedies
     private const FAT_TO_ROUND = 0.02;
     private const SALT_ON_BITTER = 0.0015;
     private const TO_THICKEN = 0.15;
-    private const ACID_TO_OIL = 0.25;
+    private const ACID_TO_OIL = 1.0 / 3.0;
+    /** What colours a cold sauce, of the batch: a spoon in a bowl. */
+    private const MORE_COLOUR = 0.04;
     private const STEP_OF_SWEET = 0.012;
     /** g of fat in 100 g from which a sauce is an emulsion or takes fat at all. */
     private const EMULSION_FROM = 25.0;
@@ -230,6 +233,9 @@ final readonly class TextureRemedies
     /** @return list<Correction|null> */
     private function brighter(): array
     {
+        if (!$this->sauce->isCooked() && !$this->is->holds(['fruit', 'plant', 'herb']) && !$this->is->isGreen()) {
+            return [$this->moreColour() ?? $this->remedy->doing('rest', 'nothing in it has browned', 'top')];
+        }
         if ($this->is->shareOf(['broth']) >= self::OF_BROTH_FROM && !$this->is->holds(['herb'])) {
             return [
                 $this->remedy->withAmounts(
@@ -257,8 +263,20 @@ final readonly class TextureRemedies
                         $this->is->isRed() ? 'whisk' : 'pale',
                     )
                     : null,
-                $this->remedy->doing('rest', 'what browned stays brown'),
+                $this->sauce->isCooked() ? $this->remedy->doing('rest', 'what browned stays brown') : null,
             ];
+    }
+
+    /** Of what is cold and mixed: a spoon more of what colours it. */
+    private function moreColour(): ?Correction
+    {
+        $colouring = SauceColour::mostOf($this->balance->formula);
+
+        return $colouring === null ? null : $this->remedy->withAmounts(
+            [[$colouring->key, self::MORE_COLOUR * $this->balance->mixture->grams()]],
+            'it is what colours it',
+            new Remedy('whisk', $this->remedy->says('colours')),
+        );
     }
 
     /** @return list<Correction|null> */

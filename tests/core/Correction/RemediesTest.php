@@ -387,6 +387,46 @@ final class RemediesTest extends TestCase
         self::assertGreaterThan(20, $asked);
     }
 
+    /** Over every reference of every family: what was never on the heat is not told that something in it browned. */
+    public function test_a_cold_sauce_is_never_told_that_it_browned(): void
+    {
+        $asked = 0;
+        foreach (References::all() as $family => $references) {
+            foreach (array_slice($references, 0, 2) as $reference) {
+                $sauce = Weighed::balance($reference->balance, $family, Measures::Metric);
+                if ($sauce->isCooked() || $reference->balance->isDry()) {
+                    continue;
+                }
+                ++$asked;
+                $answers = (new Adviser($sauce))->answer(new Wish(Complaint::named('dull')))->corrections;
+                self::assertNotSame([], $answers, $family);
+                foreach ($answers as $one) {
+                    self::assertStringNotContainsString('stay brown', (string) $one->does?->text, $family);
+                }
+            }
+        }
+        self::assertGreaterThan(100, $asked);
+        $rose = self::ask(self::sauce(['100 g mayonnaise', '40 g ketchup', '1 tsp lemon juice'], []), 'dull')->corrections[0];
+        self::assertSame(['ketchup'], self::keysOf($rose));
+    }
+
+    /** What is brought to a sauce without any acid is tasted: no quarter of a teaspoon in a bowl of dip. */
+    public function test_what_wakes_a_flat_sauce_is_tasted(): void
+    {
+        foreach (['400 g tinned black beans', '400 g chickpeas', '500 g carrots', '300 g cooked lentils', '400 g sweet potato', '300 g peas'] as $base) {
+            $sauce = self::sauce([$base, '1 tbsp olive oil', '1 tsp cumin', '3 g salt'], []);
+            $first = self::ask($sauce, 'flat')->corrections[0];
+            $grams = array_sum(array_map(static fn(Addition $one): float => $one->grams, $first->additions));
+            self::assertGreaterThanOrEqual(4.0, $grams, $base);
+            self::assertLessThan(20.0, $grams, $base);
+        }
+        // a dressing is mixed one to three before it is called greasy no more
+        foreach (['olive oil', 'sunflower oil', 'walnut oil'] as $oil) {
+            $first = self::ask(self::sauce(["90 ml {$oil}", '20 ml red wine vinegar', '1 tsp dijon mustard', '1 g salt'], []), 'greasy')->corrections[0];
+            self::assertEqualsWithDelta(7.0, $first->additions[0]->grams, 1.5, $oil);
+        }
+    }
+
     /** Only what is red is told that it turns redder. */
     public function test_what_acid_does_to_a_colour_is_said_of_that_colour(): void
     {
