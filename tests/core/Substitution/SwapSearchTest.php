@@ -50,6 +50,28 @@ final class SwapSearchTest extends TestCase
         '1 tbsp dijon mustard',
     ];
 
+    /** Alcohol-free beer for beer, unsalted peanut butter for peanut butter: over every row that is a thing without something. */
+    public function test_a_thing_without_something_stands_in_for_the_thing(): void
+    {
+        [$asked, $missed] = [0, []];
+        $catalogue = Catalogue::shipped();
+        foreach ($catalogue->all() as $ingredient) {
+            $isSo = preg_match('/^(?:alcohol-free|gluten-free|reduced-salt|unsalted|low-fat|light|vegan|plant|imitation) (.+)$/', mb_strtolower($ingredient->name), $of) === 1;
+            $plain = $isSo ? $catalogue->names()->find($of[1], 1)[0] ?? null : null;
+            if ($plain === null || !$plain->isExact || $plain->key === $ingredient->key) {
+                continue;
+            }
+            ++$asked;
+            if (StandIn::for($catalogue->get($plain->key), $ingredient)->class > StandIn::USUAL) {
+                $missed[] = "{$ingredient->key} for {$plain->key}";
+            }
+        }
+        self::assertGreaterThan(12, $asked);
+        // a cheese of its own, which stands in for parmesan
+        self::assertSame(['vegan-parmesan for cheddar'], $missed);
+        self::assertSame('vegan-parmesan', StandIn::for($catalogue->get('parmesan'), $catalogue->get('vegan-parmesan'))->kind);
+    }
+
     /**
      * Common practice (handbook, part C): ¾ cup of honey, about 1.3 times the weight, for a cup of sugar, and less
      * liquid; equal sweetness needs a little more.
