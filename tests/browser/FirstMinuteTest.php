@@ -75,7 +75,7 @@ final class FirstMinuteTest extends BrowserTestCase
             self::open('/');
             self::find('#begin-text');
             self::tap('#begin-text');
-            self::type("6 tbsp soy sauce\n3 tbsp mirin\n2 tbsp sake\n2 tsp sugar\n1 tsp ginger");
+            self::type("6 tbsp soy sauce\n3 tbsp mirin\n2 tbsp sake\n2 tsp sugar\n1 tsp grated ginger");
             self::type(Key::CONTROL, "\n");
             self::find('[data-family="teriyaki-glaze"]');
         };

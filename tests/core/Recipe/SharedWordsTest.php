@@ -318,6 +318,25 @@ final class SharedWordsTest extends TestCase
         self::assertNotSame([], self::read('100 g sugar but no salt')[0]->unread);
     }
 
+    /** "a knob of butter the size of a walnut": nothing that a thing is as large as goes in. */
+    public function test_what_a_thing_is_as_large_as_does_not_go_in(): void
+    {
+        $asked = 0;
+        foreach (['a knob of butter', '20 g ginger', '2 onions', 'a lump of palm sugar', '1 potato'] as $thing) {
+            $plain = self::read($thing);
+            foreach (['walnut', 'egg', 'lemon', 'hazelnut', 'golf ball', 'grain of rice', 'peanut', 'lime'] as $size) {
+                foreach (['the size of a', 'about the size of an', ', roughly the size of a', 'as big as your'] as $says) {
+                    ++$asked;
+                    $read = self::read("{$thing} {$says} {$size}");
+                    self::assertCount(1, $read, "{$thing} {$says} {$size}");
+                    self::assertSame([$plain[0]->ingredient?->key, $plain[0]->grams?->value], [$read[0]->ingredient?->key, $read[0]->grams?->value], "{$thing} {$says} {$size}");
+                }
+            }
+        }
+        self::assertSame(160, $asked);
+        self::assertNotSame([], self::read('tamarind the size of an egg')[0]->unread, 'how much that is is not known');
+    }
+
     public function test_a_couple_a_few_and_a_dozen_are_so_many(): void
     {
         $asked = 0;

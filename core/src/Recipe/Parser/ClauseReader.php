@@ -133,10 +133,14 @@ final class ClauseReader
         };
         $draft->isToTaste = $draft->isToTaste
             || Vocabulary::phraseAt('some', $this->words->tokens, $phrase->from, 'behind') > 0;
+        if ($phrase->says === 'size' && !$draft->hasAmount()) {
+            // "tamarind the size of an egg": how much that is stays to be seen
+            return;
+        }
         $this->words->role($tokens, match ($phrase->kind) {
             PhraseKind::Percent => Role::Strength,
             PhraseKind::Tag => Role::Tag,
-            PhraseKind::Purpose => $phrase->says === 'cut' ? Role::State : Role::Purpose,
+            PhraseKind::Purpose => in_array($phrase->says, ['cut', 'size'], true) ? Role::State : Role::Purpose,
             PhraseKind::Mark => Role::Mark,
             default => Role::Amount,
         });

@@ -368,6 +368,10 @@ final readonly class PhraseGrammar
         if ($whole > 0) {
             return new Phrase(PhraseKind::Purpose, $at, $at + $whole, says: 'cut');
         }
+        $size = $last === null && $depth === 0 ? 0 : Vocabulary::phraseAt('size-of', $tokens, $at);
+        if ($size > 0) {
+            return new Phrase(PhraseKind::Purpose, $at, $this->endOfSize($tokens, $at + $size), says: 'size');
+        }
         $suchAs = $last === null ? 0 : Vocabulary::phraseAt('such-as', $tokens, $at);
         if ($suchAs > 0) {
             return new Phrase(PhraseKind::Note, $at, $at + $suchAs);
@@ -436,6 +440,26 @@ final readonly class PhraseGrammar
         }
 
         return new Phrase(PhraseKind::Word, $at, $at + 1);
+    }
+
+    /**
+     * "… the size of a walnut", "… as big as your thumb": where that ends.
+     *
+     * @param list<Token> $tokens
+     */
+    private function endOfSize(array $tokens, int $at): int
+    {
+        $at += ($tokens[$at] ?? null)?->isWord('a', 'an', 'the', 'your', 'my', 'half') === true ? 1 : 0;
+        $most = $at + max(2, $this->names->longestAt($tokens, $at));
+        for (; $at < $most && ($tokens[$at] ?? null)?->isWord() === true; ++$at) {
+            if ($tokens[$at]->isWord('and', 'or', 'plus', 'with')) {
+                break;
+            }
+            // "a grain of rice"
+            $most = $tokens[$at]->isWord('of') ? $at + 2 : $most;
+        }
+
+        return $at;
     }
 
     /**
