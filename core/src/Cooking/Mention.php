@@ -39,6 +39,22 @@ final readonly class Mention
         public bool $isInto = false,
     ) {}
 
+    /** @param list<int> $lines */
+    public function of(array $lines): self
+    {
+        return new self(
+            $this->step,
+            $lines,
+            $this->does,
+            $this->share,
+            $this->grams,
+            $this->isRest,
+            $this->isMore,
+            $this->isByName,
+            $this->isInto,
+        );
+    }
+
     /**
      * The same, where something else is done with it.
      *

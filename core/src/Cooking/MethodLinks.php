@@ -47,7 +47,7 @@ final readonly class MethodLinks
         if ($steps === [] || $lines === []) {
             return new self([], [], [], array_keys($lines), ToldLinks::of($steps, $lines), []);
         }
-        $mentions = MethodMentions::of($steps, $lines);
+        $mentions = self::keptForLater(MethodMentions::of($steps, $lines), $lines);
         $left = array_fill_keys(array_keys($lines), 1.0);
         [$puts, $works, $elsewhere] = [[], [], []];
         $told = ToldLinks::of($steps, $lines);
@@ -115,6 +115,41 @@ final readonly class MethodLinks
         );
 
         return new self($puts, array_filter($works), $out, $unnamed, $told, $elsewhere);
+    }
+
+    /**
+     * "300 ml vinegar, plus 2 tbsp for the end": of a word for both, the first time means the one and the last time the
+     * other.
+     *
+     * @param list<Mention> $mentions
+     * @param array<int, ResolvedLine> $lines
+     *
+     * @return list<Mention>
+     */
+    private static function keptForLater(array $mentions, array $lines): array
+    {
+        $words = FactsFile::named('doing')['kept-for-later'];
+        foreach ($lines as $late => $line) {
+            $others = array_keys(array_filter(
+                $lines,
+                static fn(ResolvedLine $one): bool => $one !== $line
+                    && $one->ingredient?->key === $line->ingredient?->key,
+            ));
+            $isKept = $line->ingredient !== null && $words->isSaidIn($line->written->preparation, 'words');
+            if (!$isKept || $others === []) {
+                continue;
+            }
+            $places = array_keys(array_filter(
+                $mentions,
+                static fn(Mention $one): bool => $one->does === Mention::PUTS && in_array($late, $one->lines, true),
+            ));
+            foreach (count($places) < 2 ? [] : $places as $nth => $at) {
+                $not = $nth === count($places) - 1 ? $others : [$late];
+                $mentions[$at] = $mentions[$at]->of(array_values(array_diff($mentions[$at]->lines, $not)));
+            }
+        }
+
+        return array_values($mentions);
     }
 
     /** The step at which the first of a line goes in; null where there are no steps. */

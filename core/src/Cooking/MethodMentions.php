@@ -12,6 +12,7 @@ use Vinculum\Recipe\Parser\Cursor;
 use Vinculum\Recipe\Parser\Lexer;
 use Vinculum\Recipe\Parser\NumberGrammar;
 use Vinculum\Recipe\Parser\QuantityGrammar;
+use Vinculum\Recipe\Resolution\LineStatus;
 use Vinculum\Recipe\Resolution\ResolvedLine;
 
 /** Which lines of a formula each sentence of its method names, and what it does with them (doing.ini). */
@@ -149,7 +150,7 @@ final class MethodMentions
             if ($meant !== []) {
                 $last = $at + $taken - 1;
                 $word = (string) $found[0][$last][0];
-                $meant = self::ofMany($word, $meant, $lines);
+                $meant = self::notToTaste($word, $text, self::ofMany($word, $meant, $lines), $lines);
                 $end = $offsets[$last] + strlen($word);
                 $named[$offsets[$at]] = [$meant, $end, $taken, $howWell];
             }
@@ -207,6 +208,34 @@ final class MethodMentions
             $isByName,
             preg_match(self::INTO, $before) === 1,
         );
+    }
+
+    /**
+     * "Add the onions and pepper" means the red pepper of the list, where nothing is seasoned, and not the pepper that is
+     * to taste.
+     *
+     * @param list<int> $meant
+     * @param array<int, ResolvedLine> $lines
+     *
+     * @return list<int>
+     */
+    private static function notToTaste(string $word, string $text, array $meant, array $lines): array
+    {
+        $isMeasured = static fn(int $line): bool => $lines[$line]->status !== LineStatus::ToTaste;
+        $doing = FactsFile::named('doing');
+        $isSeasoned = $doing['tastes']->isSaidIn($text, 'words') || $doing['of-seasoning']->isSaidIn($text, 'beside');
+        if ($isSeasoned || $meant === [] || array_filter($meant, $isMeasured) !== []) {
+            return $meant;
+        }
+        $ends = ' ' . mb_strtolower($word);
+        $called = array_filter(
+            array_keys($lines),
+            static fn(int $line): bool => $isMeasured($line)
+                && in_array('fresh', $lines[$line]->ingredient->kinds ?? [], true)
+                && str_ends_with(mb_strtolower($lines[$line]->written->name), $ends),
+        );
+
+        return $called !== [] ? array_values($called) : $meant;
     }
 
     /**

@@ -329,6 +329,42 @@ final class MethodLinksTest extends TestCase
         }
     }
 
+    /** "300 ml vinegar, plus 2 tbsp for the end": over many things, however the list and the method say so. */
+    public function test_what_the_list_keeps_for_the_end_goes_in_last(): void
+    {
+        $asked = 0;
+        foreach (['cider vinegar' => 'vinegar', 'vinegar' => 'vinegar', 'olive oil' => 'oil', 'light brown sugar' => 'sugar', 'soy sauce' => 'soy sauce', 'lime juice' => 'lime juice'] as $listed => $called) {
+            foreach (FactsFile::named('doing')['kept-for-later']->list('words') as $later) {
+                foreach (['the last of the', 'the rest of the', 'the remaining', 'the'] as $rest) {
+                    ++$asked;
+                    $lines = Formula::fromTexts(['100 g tomatoes', "300 ml {$listed}, plus 2 tbsp {$later}"], Catalogue::shipped(), Measures::Metric)->lines;
+                    self::assertCount(3, $lines, "{$listed} {$later}");
+                    $links = MethodLinks::of(
+                        MethodReader::steps(["Simmer the tomatoes and {$called} for 20 minutes.", "Cool and stir in {$rest} {$called}."]),
+                        $lines,
+                    );
+                    self::assertSame([[0], [1]], [$links->stepsOf(1), $links->stepsOf(2)], "{$listed} {$later}: {$rest}");
+                }
+            }
+        }
+        self::assertGreaterThan(150, $asked);
+    }
+
+    /** "Add the onions and pepper" is the red one of the list; the pepper that is to taste waits for its seasoning. */
+    public function test_pepper_among_vegetables_is_the_vegetable(): void
+    {
+        foreach (['1 red pepper', '½ of a green pepper', '150 g yellow pepper'] as $pepper) {
+            $lines = Formula::fromTexts(['2 onions', $pepper, '200 g tomatoes', 'salt and pepper'], Catalogue::shipped(), Measures::Metric)->lines;
+            foreach (['Fry the onions and pepper for 10 minutes.', 'Add the pepper and onions to the pan.'] as $adds) {
+                $links = MethodLinks::of(MethodReader::steps([$adds, 'Add the tomatoes and simmer 20 minutes.', 'Season with salt and pepper.']), $lines);
+                self::assertSame([[0], [2], [2]], [$links->stepsOf(1), $links->stepsOf(3), $links->stepsOf(4)], "{$pepper}: {$adds}");
+            }
+            // where it is seasoned at once, pepper is pepper
+            $links = MethodLinks::of(MethodReader::steps(['Fry the onions with salt and pepper.', 'Add the rest and simmer 20 minutes.']), $lines);
+            self::assertSame([0], $links->stepsOf(4), $pepper);
+        }
+    }
+
     /**
      * Names that hold "and" are left out: a step's list of things cannot be told from such a name.
      *

@@ -61,6 +61,38 @@ final class MadeLinesTest extends TestCase
         self::assertGreaterThanOrEqual(self::RIGHT_WANTED, $right / $count);
     }
 
+    /**
+     * A thing of a line is written alone on a sheet, on the bench and in what is scaled: read again it is the same thing, and
+     * as much of it.
+     */
+    public function test_a_thing_of_a_line_reads_alone_as_it_did_in_its_line(): void
+    {
+        $ways = [
+            '2 limes: zest of 1, juice of both', '3 oranges, juice of all, zest of 1', '2 lemons, one zested, both juiced', 'zest and juice of 2 lemons',
+            '2 cups of water (plus ½ cup for the slurry)', '300 ml cider vinegar, plus 2 tbsp for the end', '75 g light brown sugar and half that of dark',
+            'a cup of vinegar and two of sugar', '2 tbsp honey, 1 of mustard', '3 cloves garlic + 1 more at the end', '350 g sugar, 50 g of it brown',
+            '1 tsp each of ground cloves, mace and ginger', '2 tbsp butter and oil', '200 g sugar and three times as much water', '1 lemon, zested, plus 2 tbsp juice',
+        ];
+        $lines = [...$ways, ...array_map(static fn(array $one): string => $one[0], iterator_to_array((new MadeLines(self::SEED))->ofSeveral(4000), false))];
+        [$asked, $other] = [0, []];
+        foreach ($lines as $line) {
+            foreach (self::$resolver->entries($line) as $entry) {
+                if ($entry->ingredient === null || $entry->grams === null || $entry->sure !== Sureness::Certain) {
+                    continue;
+                }
+                ++$asked;
+                $alone = self::$resolver->entries($entry->written->text);
+                $isSame = count($alone) === 1 && $alone[0]->ingredient?->key === $entry->ingredient->key
+                    && abs(($alone[0]->grams->value ?? 0.0) - $entry->grams->value) <= 0.005 * $entry->grams->value + 0.01;
+                if (!$isSame) {
+                    $other[] = "{$line} → {$entry->written->text}";
+                }
+            }
+        }
+        self::assertGreaterThan(4000, $asked);
+        self::assertSame([], $other);
+    }
+
     /** Words shuffled, cut, doubled, unknown ones put in: whatever a line says has a role, or is shown as unread. */
     public function test_whatever_is_written_every_word_has_a_role_or_is_shown(): void
     {

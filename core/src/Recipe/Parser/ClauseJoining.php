@@ -277,6 +277,9 @@ final class ClauseJoining
             [$current->part, $current->whole] = [$draft->part, $current->amounts];
             $current->isGuessed = $current->isGuessed || $draft->amounts[0]->high < $current->amounts[0]->high;
             $current->measureLike($draft);
+            if ($draft->amounts[0]->high <= 1.0) {
+                $current->called = $this->words->oneOf($current);
+            }
             $this->say($current, $draft);
         } elseif ($isForm && in_array($current->part, [null, $draft->part], true)) {
             // "2 limes, juiced (about ¼ cup)"
@@ -301,9 +304,11 @@ final class ClauseJoining
             $this->say($current, $draft);
         } elseif ($this->words->keyOf("{$name} zest") !== null) {
             $draft->measureLike($current);
-            $draft->amounts = $current->whole === [] ? $current->amounts : $current->whole;
+            if ($current->whole !== []) {
+                [$draft->amounts, $draft->amountText] = [$current->whole, trim($current->whole[0]->written())];
+            }
             $draft->name = $current->name;
-            $draft->called = $current->called;
+            $draft->called = $current->whole === [] ? $current->called : null;
             $this->drafts[] = $draft;
         } else {
             $this->say($current, $draft);

@@ -135,6 +135,15 @@ final class LineWords
         return $tokens !== [] && $this->isNameKnown($this->textOf($tokens), true);
     }
 
+    /** Its name, of one: the lime of "zest of 1". */
+    public function oneOf(Draft $draft): string
+    {
+        $name = $this->nameOf($draft);
+        $one = (string) preg_replace('/(?<!s)s$/u', '', $name);
+
+        return $this->keyOf($one) === $this->keyOf($name) ? $one : $name;
+    }
+
     /** The first word of a name that says in which form it is bought: "dried", "ground". */
     public function formOf(Draft $draft): ?string
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Vinculum\Recipe\Parser;
 
+use Vinculum\Facts\FactsFile;
 use Vinculum\Quantity\KitchenNumber;
 use Vinculum\Quantity\Unit;
 
@@ -128,16 +129,37 @@ final readonly class WrittenAmount
     /** As it can be written, and is read as the same. */
     public function written(): string
     {
-        $number = KitchenNumber::plain($this->low * $this->fill, 7)
-            . ($this->isRange() ? ' to ' . KitchenNumber::plain($this->high * $this->fill, 7) : '');
+        $number = $this->number($this->low) . ($this->isRange() ? " to {$this->number($this->high)}" : '');
         $size = $this->size === null ? '' : "{$this->size} ";
 
+        $sign = $this->unit === null ? '' : self::sign($this->unit, $this->high * $this->fill);
+
         return match (true) {
-            $this->unit !== null && $this->pack !== null => "1 × {$number} {$this->unit->name} {$this->pack}",
-            $this->unit !== null => "{$number} {$size}{$this->unit->name}",
+            $this->unit !== null && $this->pack !== null => "1 × {$number} {$sign} {$this->pack}",
+            $this->unit !== null => "{$number} {$size}{$sign}",
             in_array($this->counted, [null, 'whole'], true) => "{$number} {$size}",
             default => "{$number} {$size}{$this->counted}",
         };
+    }
+
+    /** A unit behind a number: "g", "tbsp", "cups". */
+    public static function sign(Unit $unit, float $count): string
+    {
+        $row = FactsFile::named('notches')[$unit->name] ?? null;
+        $sign = $row === null ? $unit->name : $row->text('sign');
+
+        return strlen($sign) > 2 && !in_array($sign, ['tsp', 'tbsp'], true) ? Counts::plural($sign, $count) : $sign;
+    }
+
+    /** Spoons and cups in halves and quarters where they are, all else in figures. */
+    private function number(float $value): string
+    {
+        $value *= $this->fill;
+        $isOfEighths = abs(8.0 * $value - round(8.0 * $value)) < 1e-6;
+
+        return $this->unit?->grams === null && $isOfEighths
+            ? KitchenNumber::mixed($value)
+            : KitchenNumber::plain($value, 7);
     }
 
     /** Whether two amounts can be one, said twice: a weight and a volume may always be. */

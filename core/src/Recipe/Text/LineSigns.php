@@ -71,6 +71,12 @@ final class LineSigns
                 || count(preg_split('/\s+/u', $found['says']) ?: []) > self::LONGEST_NAME);
     }
 
+    /** Whether a line says what is to be done: "Warm it through". */
+    public static function tellsToDo(string $line): bool
+    {
+        return preg_match(self::cues()['verb'], mb_strtolower(self::plain($line))) === 1;
+    }
+
     /**
      * @param int $at the place among the lines that say something, from 0
      * @param bool $isFile it is written as a file for the command line is, where every line is an ingredient unless it

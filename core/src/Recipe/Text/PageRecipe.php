@@ -20,6 +20,7 @@ final class PageRecipe
     private const SAYS = '/(?:^|[.!?|·•]\s+)((?:it |this )?(?:makes|yields|fills)\b(?:[^.!?|·•]|\.\d)*)/iu';
     /** A part of a list that holds what the sauce is eaten with. */
     private const SERVED_WITH = '/^(?:to|for) serv(?:e|ing)\b|^serve with\b/iu';
+    private const TO_SERVE = '/^(?:to|for) serv(?:e|ing):?$/iu';
     private const LONGEST_TITLE = 200;
 
     public static function read(string $text, PageReader $reader): Recipe
@@ -39,6 +40,7 @@ final class PageRecipe
     public static function of(array $read, array $keys = []): Recipe
     {
         [$title, $lines, $method, $aside, $stage] = [$keys['title'] ?? '', [], [], [], null];
+        $isServing = false;
         $read = self::withoutEmptyStages($read);
         // what is said before the first ingredient is of the recipe; behind it, others may speak of theirs
         $ahead = 0;
@@ -51,7 +53,14 @@ final class PageRecipe
             $ahead = $lines === [] ? count($aside) : $ahead;
             $isServedWith = $line->kind === LineKind::Ingredient && $lines !== []
                 && preg_match(self::SERVED_WITH, $stage ?? '') === 1;
-            if ($isServedWith) {
+            // below the method what it is eaten with stands among its steps
+            $begins = $method !== [] && preg_match(self::TO_SERVE, trim($line->text)) === 1;
+            $isServing = $begins || $isServing && $line->kind === LineKind::Step && !LineSigns::tellsToDo($line->text);
+            if ($begins) {
+                $aside[] = ['text' => $line->text, 'why' => 'heading'];
+                continue;
+            }
+            if ($isServedWith || $isServing) {
                 $aside[] = ['text' => $line->text, 'why' => 'served-with'];
                 continue;
             }

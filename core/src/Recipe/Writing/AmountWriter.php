@@ -232,7 +232,7 @@ final class AmountWriter
         $isMetric = $unit !== null && in_array($unit->name, self::METRIC, true);
         $number = $isMetric ? KitchenNumber::plain($count, 2) : KitchenNumber::mixed($count);
         if ($unit !== null) {
-            return "{$number} " . self::sign($unit, $count) . ($measured->pack === null ? '' : " {$measured->pack}");
+            return "{$number} " . WrittenAmount::sign($unit, $count) . ($measured->pack === null ? '' : " {$measured->pack}");
         }
         $words = array_filter([
             $number,
@@ -241,14 +241,6 @@ final class AmountWriter
         ]);
 
         return implode(' ', $words);
-    }
-
-    private static function sign(Unit $unit, float $count): string
-    {
-        $row = FactsFile::named('notches')[$unit->name] ?? null;
-        $sign = $row === null ? $unit->name : $row->text('sign');
-
-        return strlen($sign) > 2 && !in_array($sign, ['tsp', 'tbsp'], true) ? Counts::plural($sign, $count) : $sign;
     }
 
     private static function withFirstAmount(ResolvedLine $line, float $grams, Measures $measures): string

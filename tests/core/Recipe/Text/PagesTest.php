@@ -350,6 +350,9 @@ final class PagesTest extends TestCase
             self::assertSame(['250 g mushrooms', '100 ml cream'], $recipe->texts(), $heading);
             $with = array_filter($recipe->setAside, static fn($one): bool => $one['why'] === 'served-with');
             self::assertSame(['400 g tagliatelle', '2 tbsp grated parmesan'], array_values(array_column($with, 'text')), $heading);
+            $below = RecipeReader::read("Mushroom sauce\n\nIngredients\n250 g mushrooms\n100 ml cream\n\nMethod\n1. Fry the mushrooms 5 minutes, add the cream.\n2. Season.\n\n{$heading}\nchips, burgers, anything from the grill\nWarm it through once more.\n", Catalogue::shipped());
+            self::assertSame(['Fry the mushrooms 5 minutes, add the cream.', 'Season.', 'Warm it through once more.'], $below->method, $heading);
+            self::assertContains('chips, burgers, anything from the grill', array_column($below->setAside, 'text'), $heading);
         }
     }
 
