@@ -62,6 +62,19 @@ final class PackedLinesTest extends TestCase
         }
     }
 
+    /** Of a 400 g tin no fresh thing is weighed out: wherever it is weighed, it is called tinned. */
+    public function test_what_is_weighed_out_of_a_tin_is_called_so(): void
+    {
+        foreach (['chopped tomatoes', 'plum tomatoes, drained', 'chickpeas', 'peaches, drained', 'cherries'] as $thing) {
+            foreach (['1 x 400 g tin' => 'tinned ', '2 x 400g tins' => 'tinned ', '1 x 350 g jar' => 'jarred '] as $pack => $packed) {
+                $line = Formula::fromTexts(["{$pack} {$thing}"], Catalogue::shipped(), Measures::Metric)->lines[0];
+                $isOnce = substr_count(mb_strtolower($line->called()), trim($packed)) === 1;
+                self::assertTrue($isOnce, "{$pack} {$thing}: {$line->called()}");
+            }
+        }
+        self::assertSame('chickpeas', Formula::fromTexts(['2 tins chickpeas'], Catalogue::shipped(), Measures::Metric)->lines[0]->called());
+    }
+
     /** What nobody knows is said at the size that is cooked, on the sheet and in the cook. */
     public function test_an_unknown_line_is_said_at_its_size(): void
     {

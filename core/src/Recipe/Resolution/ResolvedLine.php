@@ -16,6 +16,7 @@ use Vinculum\Recipe\Parser\PlainText;
 use Vinculum\Recipe\Parser\QuantityGrammar;
 use Vinculum\Recipe\Parser\Vocabulary;
 use Vinculum\Recipe\RecipeLine;
+use Vinculum\Recipe\Writing\PackWriter;
 
 /** A line as understood: which ingredient, how many grams with their doubt, and why. */
 final readonly class ResolvedLine
@@ -231,9 +232,20 @@ final readonly class ResolvedLine
 
         return match (true) {
             $this->ingredient === null || $this->status === LineStatus::Unknown => $this->written->text,
-            $isNamed, $this->isNamedByItsPiece() => $this->written->name,
+            $isNamed, $this->isNamedByItsPiece() => $this->asPacked() . $this->written->name,
             default => $this->ingredient->name,
         };
+    }
+
+    /** The tomatoes of a 400 g tin are tinned, where they are weighed out. */
+    private function asPacked(): string
+    {
+        $measured = $this->written->measured;
+        $packed = $measured?->unit === null ? null : PackWriter::PACKED[$measured->pack ?? ''] ?? null;
+
+        return $packed === null || preg_match('/\b(?:tinned|canned|jarred)\b/iu', $this->written->name) === 1
+            ? ''
+            : "{$packed} ";
     }
 
     /** "2 cinnamon sticks" are none of the ground one: the name says the piece that is counted, the ingredient's does not. */

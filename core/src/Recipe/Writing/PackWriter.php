@@ -20,7 +20,7 @@ final class PackWriter
     /** How many, before the weight of one: "2 × 400 g", "two 400 g", "1 (14 oz)", "1 jar (200 g)". */
     private const HOW_MANY = '/^(\S+?)(?:\s*[×x*]\s*|\s*\(\s*|\s+(?:\pL+\s*\(\s*)?)(?=[\d½⅓⅔¼¾])/u';
     /** What a pack makes of what is in it, where that is said of a weight too. */
-    private const PACKED = ['tin' => 'tinned', 'jar' => 'jarred'];
+    public const PACKED = ['tin' => 'tinned', 'jar' => 'jarred'];
 
     /** How many packs an amount counts; null where it is not by the pack. */
     public static function count(WrittenAmount $measured, string $amountText): ?float
