@@ -74,13 +74,24 @@ final class Vocabulary
         return 0;
     }
 
-    /** "half as much", "twice that of", of one number of times, as a pattern of running text. */
-    public static function timesAsMuch(string $field): string
+    /** @return array<string, string> how "half as much", "twice that of" stand in running text: a pattern by what they count */
+    public static function timesAsMuch(): array
     {
-        return '(?:' . implode('|', array_map(
-            static fn(string $one): string => preg_quote($one, '/'),
-            self::row('times-as-much')->list($field),
-        )) . ')';
+        /** @var array<string, string>|null $patterns */
+        static $patterns = null;
+
+        if ($patterns === null) {
+            $patterns = [];
+            foreach (self::row('times-as-much')->fields() as $field) {
+                $quoted = array_map(
+                    static fn(string $one): string => preg_quote($one, '/'),
+                    self::row('times-as-much')->list($field),
+                );
+                $patterns[$field] = '(?:' . implode('|', $quoted) . ')';
+            }
+        }
+
+        return $patterns;
     }
 
     /** @return list<array{int, int, string}> where a short form stands in a line, and what it stands for */

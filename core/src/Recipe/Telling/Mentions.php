@@ -147,8 +147,8 @@ final class Mentions
     /** "two cups of vinegar and half as much sugar" */
     private function timesOf(Mention $last, Mention $mention, string $before): Mention
     {
-        foreach (Vocabulary::row('times-as-much')->fields() as $field) {
-            $isSo = preg_match('/\b' . Vocabulary::timesAsMuch($field) . '(?:\s+of)?\s+$/iu', $before) === 1;
+        foreach (Vocabulary::timesAsMuch() as $field => $pattern) {
+            $isSo = preg_match("/\\b{$pattern}(?:\s+of)?\s+$/iu", $before) === 1;
             $measured = $isSo ? $this->grammar->read($last->line)->first()->measured : null;
             if ($measured !== null) {
                 return $mention->soMuch($measured->times((float) Vocabulary::valueOf('times', $field))->written());

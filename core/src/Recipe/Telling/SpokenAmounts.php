@@ -76,14 +76,17 @@ final readonly class SpokenAmounts
      */
     private function anotherNumber(?Item $item, int $end, int $next, string $name): array
     {
-        $number = SpokenNumber::pattern();
         $behind = substr($this->words->text, $this->words->tokens[$end - 1]->end, 60);
         $sorry = TellingWords::pattern('sorry');
+        if ($item?->measured === null || preg_match("/^[\\s,.–-]*(?:no|{$sorry})[\\s,]/iu", $behind) !== 1) {
+            return [$item, 0];
+        }
+        $number = SpokenNumber::pattern();
         $units = TellingWords::pattern('spoons') . '|(?:' . implode('|', TellingWords::list('metric')) . ')';
         $first = "(?:(?:no|less|more)[\\s,]+)?(?:say\\s+|about\\s+|maybe\\s+|make (?:that|it)\\s+|it was\\s+)?";
         $count = "(?:{$number})(?:\\s+hundred(?:\\s+and\\s+\\pL+)?)?";
         $said = "/^[\\s,.–-]*(?:no|{$sorry})[\\s,]+{$first}({$count})(?:\\s+({$units})\\b|\\s*(?:[,.;!?]|$))/iu";
-        if ($item?->measured === null || $item->measured->isRange() || preg_match($said, $behind, $found) !== 1) {
+        if ($item->measured->isRange() || preg_match($said, $behind, $found) !== 1) {
             return [$item, 0];
         }
         $meant = ($found[2] ?? '') === ''
@@ -331,9 +334,8 @@ final readonly class SpokenAmounts
     /** "… then half that of honey" */
     private function isOfTheNext(int $at): bool
     {
-        $behind = substr($this->words->text, $this->words->tokens[$at]->offset, 40);
         foreach (Vocabulary::row('times-as-much')->fields() as $field) {
-            if (preg_match('/^' . Vocabulary::timesAsMuch($field) . '\b/iu', $behind) === 1) {
+            if (Vocabulary::phraseAt('times-as-much', $this->words->tokens, $at, $field) > 0) {
                 return true;
             }
         }
