@@ -42,17 +42,7 @@ final readonly class Mention
     /** @param list<int> $lines */
     public function of(array $lines): self
     {
-        return new self(
-            $this->step,
-            $lines,
-            $this->does,
-            $this->share,
-            $this->grams,
-            $this->isRest,
-            $this->isMore,
-            $this->isByName,
-            $this->isInto,
-        );
+        return $this->with($lines, $this->does);
     }
 
     /**
@@ -62,9 +52,18 @@ final readonly class Mention
      */
     public function doing(string $does): self
     {
+        return $this->with($this->lines, $does);
+    }
+
+    /**
+     * @param list<int> $lines
+     * @param 'puts'|'readies'|'takes-out'|'speaks' $does
+     */
+    private function with(array $lines, string $does): self
+    {
         return new self(
             $this->step,
-            $this->lines,
+            $lines,
             $does,
             $this->share,
             $this->grams,
